@@ -1,0 +1,1 @@
+export { cureOf, rateFor, RESIN_STATES, type ResinState, type Body, type Cure } from './resin';

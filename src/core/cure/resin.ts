@@ -1,0 +1,128 @@
+/**
+ * Resin as a small physical model, so that windows follow mass, depth and today's temperature rather
+ * than the label's one number: dα/dt = k(T)(α+0.02)^0.3(1−α)², with Arrhenius k and Newton cooling.
+ * Constants are typical of amine-cured epoxies; k₀ is fitted to the card's own open time.
+ */
+const ACTIVATION = 50_000; // J/mol
+const GAS = 8.314; // J/mol·K
+const REFERENCE = 296.15; // K, 23 °C
+const HEAT = 300; // J/g released from α = 0 to 1
+const CAPACITY = 1.9; // J/g·K
+const COOLING = 12; // W/m²·K
+const DENSITY = 1.1; // g/ml, for outer area only
+const START = 1e-4;
+
+/** States a hand can tell, by the degree of cure at which each begins. */
+export const RESIN_STATES = [
+  { state: 'fresh', from: 0 },
+  { state: 'stringy', from: 0.1 },
+  { state: 'holds a line', from: 0.25 },
+  { state: 'paste', from: 0.45 },
+  { state: 'gelled', from: 0.55 },
+  { state: 'firm', from: 0.8 }
+] as const;
+export type ResinState = (typeof RESIN_STATES)[number]['state'];
+
+/** Where the resin stands: so many grams in a cup, or a layer so many millimetres deep. */
+export type Body = { cup: number } | { layer: number };
+
+/** When each state begins, minutes from the joining of the parts, and how hot the body gets. */
+export interface Cure {
+  begins: Record<ResinState, number>;
+  peakCelsius: number;
+  peakMinute: number;
+  /** First minute at which the body reaches a temperature, or infinity. */
+  reaches(celsius: number): number;
+}
+
+/** Outer area per gram, m²/g: a cup as a full cylinder as high as wide; a layer by its two faces. */
+function areaPerGram(body: Body): number {
+  if ('layer' in body) return 2 / (DENSITY * 1e6 * (body.layer / 1000));
+  const volume = body.cup / DENSITY / 1e6;
+  const diameter = Math.cbrt((4 * volume) / Math.PI);
+  return (1.5 * Math.PI * diameter ** 2) / body.cup;
+}
+
+const HORIZON = 7 * 24 * 60;
+
+function integrate(k0: number, body: Body, roomCelsius: number): Cure {
+  const room = roomCelsius + 273.15;
+  const loss = (60 * COOLING * areaPerGram(body)) / CAPACITY;
+  const rate = (alpha: number, kelvin: number) =>
+    k0 *
+    Math.exp((-ACTIVATION / GAS) * (1 / kelvin - 1 / REFERENCE)) *
+    (alpha + 0.02) ** 0.3 *
+    (1 - alpha) ** 2;
+
+  let alpha = START;
+  let kelvin = room;
+  let minute = 0;
+  let peak = { kelvin: room, minute: 0 };
+  const begins = { fresh: 0 } as Record<ResinState, number>;
+  for (const s of RESIN_STATES) begins[s.state] ??= Infinity;
+  const trace: [number, number][] = [[0, room]];
+
+  // A big body is still heating when it is firm: go on to the peak.
+  let rising = true;
+  while (minute < HORIZON && (alpha < 0.8 || rising)) {
+    const speed = rate(alpha, kelvin);
+    const warming = (HEAT / CAPACITY) * speed - loss * (kelvin - room);
+    // Steps small enough that neither the cure nor the temperature moves far within one.
+    const step = Math.min(4, 0.004 / speed, 0.35 / loss, 0.5 / Math.max(1e-6, Math.abs(warming)));
+    const midAlpha = alpha + (speed * step) / 2;
+    const midKelvin = kelvin + (warming * step) / 2;
+    const midSpeed = rate(midAlpha, midKelvin);
+    const next = alpha + midSpeed * step;
+    const nextKelvin = kelvin + ((HEAT / CAPACITY) * midSpeed - loss * (midKelvin - room)) * step;
+    for (const { state, from } of RESIN_STATES)
+      if (alpha < from && next >= from) begins[state] = minute + (step * (from - alpha)) / (next - alpha);
+    rising = nextKelvin > kelvin;
+    minute += step;
+    alpha = next;
+    kelvin = nextKelvin;
+    trace.push([minute, kelvin]);
+    if (kelvin > peak.kelvin) peak = { kelvin, minute };
+  }
+  return {
+    begins,
+    peakCelsius: peak.kelvin - 273.15,
+    peakMinute: peak.minute,
+    reaches: (celsius) => trace.find(([, k]) => k >= celsius + 273.15)?.[0] ?? Infinity
+  };
+}
+
+const fitted = new Map<number, number>();
+
+/** The rate constant, 1/min, with which 100 g in a cup at 23 °C gels at the card's open time (minutes). */
+export function rateFor(openMinutes: number): number {
+  const known = fitted.get(openMinutes);
+  if (known) return known;
+  let low = 1e-7;
+  let high = 10;
+  for (let round = 0; round < 40; round++) {
+    const middle = Math.sqrt(low * high);
+    if (integrate(middle, { cup: 100 }, 23).begins.gelled > openMinutes) low = middle;
+    else high = middle;
+  }
+  const rate = Math.sqrt(low * high);
+  fitted.set(openMinutes, rate);
+  return rate;
+}
+
+const known = new Map<string, Cure>();
+
+/**
+ * How a body of this resin cures at a room temperature.
+ * @param openMinutes the card's open time, 1..1440 min, for 100 g at 23 °C
+ * @param body grams in a cup, or a layer's depth in mm; both > 0
+ * @param roomCelsius 0..45 °C
+ */
+export function cureOf(openMinutes: number, body: Body, roomCelsius: number): Cure {
+  const key = `${openMinutes}|${'cup' in body ? `c${body.cup.toFixed(1)}` : `l${body.layer.toFixed(2)}`}|${roomCelsius}`;
+  const before = known.get(key);
+  if (before) return before;
+  const cure = integrate(rateFor(openMinutes), body, roomCelsius);
+  if (known.size > 500) known.clear();
+  known.set(key, cure);
+  return cure;
+}

@@ -1,0 +1,36 @@
+import { z } from 'zod';
+
+/** A scale card. Grams. */
+export const Scale = z.object({
+  id: z.string().min(1),
+  name: z.string().min(1, 'needs a name').max(60),
+  /** The step of its display, g. */
+  division: z.number().positive().max(1000),
+  /** Standard deviation of repeated readings, g; one division when not given. */
+  repeatability: z.number().nonnegative().optional(),
+  capacity: z.number().positive()
+});
+export type Scale = z.infer<typeof Scale>;
+
+/** Least relative spread that still counts as weighed: 5 % for colour, 2 % for reactive parts. */
+export const COLOUR_TOLERANCE = 0.05;
+export const PART_TOLERANCE = 0.02;
+
+/**
+ * Relative standard spread of one weighing, √(d²/12 + r²)/w: a display step is uniform (d²/12),
+ * repeatability adds. Grams > 0; infinite for nothing.
+ */
+export function weighingSpread(scale: Scale, grams: number): number {
+  const r = scale.repeatability ?? scale.division;
+  return grams > 0 ? Math.sqrt(scale.division ** 2 / 12 + r ** 2) / grams : Infinity;
+}
+
+/** Smallest weighing, g, that this scale does within the tolerance. */
+export const leastWeighing = (scale: Scale, tolerance = COLOUR_TOLERANCE): number =>
+  weighingSpread(scale, 1) / tolerance;
+
+/** Nearest multiple of the division, g. */
+export const toDivision = (grams: number, division: number): number => steps(grams, division) * division;
+
+/** How many divisions are nearest to a weight. */
+export const steps = (grams: number, division: number): number => Math.round(grams / division);

@@ -1,0 +1,29 @@
+/** One part of an uncoloured batch. */
+export interface FormulaPart {
+  key: string;
+  name: string;
+  /** Share of the uncoloured batch by weight, 0..1; the shares of a formula sum to 1. */
+  share: number;
+}
+
+/** What a colourant's percentage is a percentage of; printed beside every figure. */
+export type Basis =
+  | { of: 'batch'; words: 'of the uncoloured batch' }
+  | { of: 'finished'; words: 'of the finished mix' }
+  | { of: 'part'; part: string; words: string };
+
+/** A material reduced to what batching needs: parts by weight, density, basis, and which part starts the clock. */
+export interface Formula {
+  parts: FormulaPart[];
+  /** g/ml, uncoloured and mixed. */
+  density: number;
+  basis: Basis;
+  /** The clock runs from the moment this part meets the others. */
+  clockPart: string;
+}
+
+/** Density of a mixture by ideal mixing, 1/ρ = Σ wᵢ/ρᵢ; weights need not sum to 1. g/ml. */
+export function idealDensity(parts: readonly { weight: number; density: number }[]): number {
+  const weight = parts.reduce((s, p) => s + p.weight, 0);
+  return weight / parts.reduce((s, p) => s + p.weight / p.density, 0);
+}

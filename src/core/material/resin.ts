@@ -1,0 +1,100 @@
+import { z } from 'zod';
+import { fail, ok, type Result } from '../problem';
+import { idealDensity, type Formula } from './formula';
+
+const density = z.number().min(0.5, 'is lighter than any resin').max(3, 'is heavier than any resin');
+
+/**
+ * A two-part resin card. Times in minutes at 23 °C, hours where named so, densities g/ml.
+ * Starting values are typical of the trade; the maker's own data sheet always wins.
+ */
+export const ResinBase = z.object({
+  kind: z.literal('resin'),
+  id: z.string().min(1),
+  name: z.string().min(1, 'needs a name').max(80),
+  ratio: z.object({
+    by: z.enum(['weight', 'volume']),
+    a: z.number().positive().max(100),
+    b: z.number().positive().max(100)
+  }),
+  densityA: density.optional(),
+  densityB: density.optional(),
+  /** Measured density of the mixed resin; wins over ideal mixing. */
+  densityMixed: density.optional(),
+  /** Open time of 100 g in a cup at 23 °C, minutes. */
+  openMinutes: z.number().min(1).max(1440),
+  stirMinutes: z.number().min(0.5).max(30),
+  demouldHours: z.object({ from: z.number().positive(), to: z.number().positive() }),
+  fullCureHours: z.number().positive(),
+  depthLimit: z.number().positive().max(500),
+  shelfMonths: z.number().positive().max(120),
+  /** Least sensible mix, g: under it the ratio and the stirring suffer. */
+  leastMix: z.number().nonnegative().default(30),
+  colour: z.string().regex(/^#[0-9a-f]{6}$/i),
+  cautions: z.array(z.string().max(300)).default([]),
+  source: z.string().max(300).default('')
+});
+export type ResinBase = z.infer<typeof ResinBase>;
+
+/** The usual cautions of two-part resin, shown wherever it is planned and before it is mixed. */
+export const RESIN_CAUTIONS = [
+  'Resin is a sensitiser: nitrile gloves, no skin contact, fresh air; a respirator where the data sheet says.',
+  'A full cup heats itself: do not leave mixed resin standing deep.',
+  'Dust from sanding needs a mask and extraction.'
+] as const;
+
+/**
+ * Resolves a resin card to parts by weight. A ratio by volume needs both densities:
+ * w_A = aρ_A / (aρ_A + bρ_B). A mixed density is the measured one, else ideal mixing of the parts.
+ */
+export function resinFormula(base: ResinBase, path = 'base'): Result<Formula> {
+  const { a, b, by } = base.ratio;
+  const { densityA, densityB } = base;
+  if (by === 'volume' && !(densityA && densityB)) {
+    return fail({
+      code: 'ratio-needs-densities',
+      path: `${path}/${densityA ? 'densityB' : 'densityA'}`,
+      sentence: `${base.name} mixes ${a}:${b} by volume, but a scale weighs. Without both densities the ratio cannot be weighed, and pieces stay soft.`,
+      mend: 'Enter the densities of both parts from the data sheet, or weigh a measured volume of each.'
+    });
+  }
+  const heavyA = by === 'volume' ? a * densityA! : a;
+  const heavyB = by === 'volume' ? b * densityB! : b;
+  const shareA = heavyA / (heavyA + heavyB);
+  const parts = [
+    { key: 'A', name: 'resin A', share: shareA },
+    { key: 'B', name: 'hardener B', share: 1 - shareA }
+  ];
+  const mixed =
+    base.densityMixed ??
+    (densityA && densityB
+      ? idealDensity([
+          { weight: shareA, density: densityA },
+          { weight: 1 - shareA, density: densityB }
+        ])
+      : undefined);
+  if (!mixed) {
+    return fail({
+      code: 'density-missing',
+      path: `${path}/densityMixed`,
+      sentence: `${base.name} has no density, so millilitres cannot become grams.`,
+      mend: 'Enter the mixed density, or the densities of both parts.'
+    });
+  }
+  return ok({
+    parts,
+    density: mixed,
+    basis: { of: 'batch', words: 'of the uncoloured batch' },
+    clockPart: 'B'
+  });
+}
+
+/** The ratio in both readings: parts by weight per 100, and parts of A per one of B by volume. */
+export function bothReadings(base: ResinBase): { weight: [number, number]; volume?: [number, number] } | undefined {
+  const formula = resinFormula(base);
+  if (!formula.ok) return undefined;
+  const [a, b] = formula.value.parts as [{ share: number }, { share: number }];
+  const weight: [number, number] = [a.share * 100, b.share * 100];
+  if (!base.densityA || !base.densityB) return { weight };
+  return { weight, volume: [a.share / base.densityA / (b.share / base.densityB), 1] };
+}

@@ -1,0 +1,133 @@
+import { z } from 'zod';
+import type { Problem } from '../problem';
+import { geometryOf, levelAt, shapeFault, type Geometry } from './geometry';
+import { Shape } from './shape';
+import { capacityFromWater } from './water';
+
+const grams = z.number().nonnegative().max(500_000);
+
+/** Where a cavity's capacity comes from. Measured figures win over drawn ones. */
+export const Capacity = z.discriminatedUnion('from', [
+  z.object({ from: z.literal('dimensions') }),
+  z.object({
+    from: z.literal('water'),
+    emptyGrams: grams,
+    fullGrams: grams,
+    waterCelsius: z.number(),
+    cavitiesFilled: z.number().int().positive()
+  }),
+  z.object({ from: z.literal('pour'), ml: z.number().positive(), note: z.string().max(200).optional() })
+]);
+export type Capacity = z.infer<typeof Capacity>;
+
+/** One kind of cavity in a mould, and how many of it there are. */
+export const CavityKind = z.object({
+  id: z.string().min(1),
+  name: z.string().min(1).max(60),
+  count: z.number().int().positive().max(400),
+  shape: Shape,
+  capacity: Capacity
+});
+export type CavityKind = z.infer<typeof CavityKind>;
+
+/** A mould card. */
+export const Mould = z.object({
+  id: z.string().min(1),
+  name: z.string().min(1, 'needs a name').max(80),
+  material: z.enum(['silicone', 'aluminium', 'HDPE', 'lined timber', 'latex', 'other']),
+  finish: z.enum(['gloss', 'satin', 'matte']),
+  cavities: z.array(CavityKind).min(1).max(40),
+  notes: z.string().max(2000).default('')
+});
+export type Mould = z.infer<typeof Mould>;
+
+/** A cavity ready to be filled: geometry scaled to its best-known capacity. */
+export interface Cavity {
+  capacity: number;
+  depth: number;
+  geometry: Geometry;
+  /** Level, mm, of a volume, ml. */
+  levelAt(ml: number): number;
+  /** Volume, ml, below a level, mm. */
+  volumeAt(level: number): number;
+  /** How the capacity was found, in words and figures. */
+  working: string;
+  problems: Problem[];
+}
+
+/**
+ * Resolves a cavity: its capacity in ml and the two-way link between level and volume.
+ * Where a measured capacity differs from the drawn shape, the shape's volume at every level is scaled
+ * by their ratio, so that the rim stays the rim and the measured figure is what counts.
+ */
+export function cavityOf(kind: CavityKind, path = 'cavity'): Cavity {
+  const geometry = geometryOf(kind.shape);
+  const drawn = geometry.volumeAt(geometry.depth);
+  const problems: Problem[] = [];
+  const fault = shapeFault(kind.shape);
+  if (fault) {
+    problems.push({
+      code: 'shape-impossible',
+      level: 'stop',
+      path: `${path}/shape`,
+      sentence: fault,
+      mend: 'Correct the dimensions, or measure the capacity with water.'
+    });
+  }
+
+  let capacity = drawn;
+  let working = geometry.working;
+  if (kind.capacity.from === 'water') {
+    const filled = capacityFromWater(kind.capacity);
+    if (filled.ok) {
+      capacity = filled.value.ml;
+      working = filled.value.working;
+    } else problems.push({ ...filled.problem, path: `${path}/${filled.problem.path}` });
+  } else if (kind.capacity.from === 'pour') {
+    capacity = kind.capacity.ml;
+    working = `a past pour took ${capacity.toFixed(2)} ml`;
+  }
+  problems.push(...capacityDoubts(capacity, drawn, kind, path));
+
+  const scale = drawn > 0 ? capacity / drawn : 1;
+  return {
+    capacity,
+    depth: geometry.depth,
+    geometry,
+    levelAt: (ml) => levelAt(geometry, ml / scale),
+    volumeAt: (level) => geometry.volumeAt(level) * scale,
+    working,
+    problems
+  };
+}
+
+/** Figures that suggest a slip: a knob of 40 litres, or a water fill that is a whole multiple of the drawing. */
+function capacityDoubts(capacity: number, drawn: number, kind: CavityKind, path: string): Problem[] {
+  const doubts: Problem[] = [];
+  if (capacity > 50_000) {
+    doubts.push({
+      code: 'capacity-absurd',
+      level: 'warn',
+      path: `${path}/capacity`,
+      sentence: `A cavity of ${(capacity / 1000).toFixed(1)} l is larger than any bench casts in one.`,
+      mend: 'Check the units: lengths are millimetres, weights grams.'
+    });
+  }
+  const ratio = drawn > 0 ? capacity / drawn : 1;
+  if (kind.capacity.from === 'water' && (ratio > 1.25 || ratio < 0.8)) {
+    const times = ratio > 1 ? ratio : 1 / ratio;
+    const whole = Math.round(times);
+    const likely =
+      whole > 1 && Math.abs(times - whole) < 0.12 * whole
+        ? ` That is ${ratio > 1 ? '' : 'one part in '}${whole}${ratio > 1 ? ' times as much' : ''}: was one cavity filled, or ${ratio > 1 ? whole : kind.count}?`
+        : '';
+    doubts.push({
+      code: 'capacity-disagrees',
+      level: 'warn',
+      path: `${path}/capacity`,
+      sentence: `Water says ${capacity.toFixed(1)} ml a cavity, the dimensions ${drawn.toFixed(1)} ml.${likely}`,
+      mend: 'Check how many cavities the water stood in, then the dimensions.'
+    });
+  }
+  return doubts;
+}

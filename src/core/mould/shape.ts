@@ -1,0 +1,31 @@
+import { z } from 'zod';
+
+const mm = z.number().positive('must be more than zero').max(5000, 'is more than five metres');
+
+/** The shapes a cavity can be given by its dimensions. Lengths in millimetres, mould face (z = 0) down. */
+export const Shape = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('hemisphere'), radius: mm }),
+  z.object({ kind: z.literal('cap'), rimRadius: mm, depth: mm }),
+  z.object({ kind: z.literal('cylinder'), radius: mm, depth: mm }),
+  z.object({ kind: z.literal('frustum'), baseRadius: mm, rimRadius: mm, depth: mm }),
+  z.object({
+    kind: z.literal('taper'),
+    baseLength: mm,
+    baseWidth: mm,
+    rimLength: mm,
+    rimWidth: mm,
+    depth: mm
+  }),
+  z.object({ kind: z.literal('ring'), innerRadius: mm, outerRadius: mm, depth: mm }),
+  z.object({
+    kind: z.literal('prism'),
+    outline: z.array(z.tuple([z.number(), z.number()])).min(3, 'needs at least three corners'),
+    depth: mm
+  }),
+  z.object({
+    kind: z.literal('table'),
+    rows: z.array(z.object({ depth: z.number().nonnegative(), ml: z.number().nonnegative() })).min(2),
+    width: mm.optional()
+  })
+]);
+export type Shape = z.infer<typeof Shape>;

@@ -1,0 +1,34 @@
+/**
+ * A problem is a value, not an exception: what is wrong, where, and how to mend it.
+ * Only edges (routes, forms) turn problems into responses.
+ */
+export interface Problem {
+  /** Stable, kebab-case; tests and other programs rely on it. */
+  code: string;
+  /** `stop` makes the figures unusable, `warn` risks the piece, `note` is worth knowing. */
+  level: 'stop' | 'warn' | 'note';
+  /** Slash path into the document the problem is about, e.g. `plan/steps/2/amount`. */
+  path: string;
+  /** What is wrong, in plain words, with the figure. */
+  sentence: string;
+  /** What to do about it, in plain words. */
+  mend: string;
+  /** The mend as an edit of the plan, when one tap can do it. */
+  edit?: Edit;
+}
+
+/** One change of a plan document: set the value at a path (`undefined` removes it). */
+export interface Edit {
+  path: (string | number)[];
+  value: unknown;
+}
+
+/** A value or the problem that stood in its way. */
+export type Result<T> = { ok: true; value: T } | { ok: false; problem: Problem };
+
+/** Wraps a value as a good result. */
+export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
+
+/** Wraps a problem as a failed result; the level defaults to `stop`. */
+export const fail = (problem: Omit<Problem, 'level'> & { level?: Problem['level'] }) =>
+  ({ ok: false, problem: { level: 'stop', ...problem } }) as const;

@@ -1,0 +1,146 @@
+import { fail, ok, type Result } from '../problem';
+import { NUMBER_PATTERN, plainFractions, readNumber } from './number';
+import { UNITS, unit, type Kind, type Unit } from './units';
+
+/** A quantity in the internal unit of its kind (g, ml, mm, °C, min, bar, fraction, drops). */
+export interface Quantity {
+  kind: Kind;
+  value: number;
+  /** The symbol of the last unit typed, so that a field can answer in the maker's own unit. */
+  symbol: string;
+}
+
+/** What the field expects: a kind, and the unit taken for a bare number. */
+export interface Expectation {
+  kind?: Kind;
+  bare?: string;
+  path?: string;
+}
+
+const BY_WORD = new Map(UNITS.flatMap((u) => u.words.map((w) => [w, u] as const)));
+const TERM = new RegExp(String.raw`(${NUMBER_PATTERN})\s*([^\d\s.,+−-][^\d+−]*?)?(?=\s*[+]?\s*(?:\d|[.,]\d)|\s*$)`, 'giu');
+const KIND_WORDS: Record<Kind, string> = {
+  mass: 'a weight (g, kg, oz, lb)',
+  volume: 'a volume (ml, l, fl oz, cup, tbsp, tsp)',
+  length: 'a length (mm, cm, in)',
+  temperature: 'a temperature (°C, °F)',
+  time: 'a time (min, h)',
+  pressure: 'a pressure (bar, psi)',
+  share: 'a percentage (%)',
+  count: 'a number of drops'
+};
+
+/**
+ * Reads what a maker types: `1/3 cup`, `2 1/2 oz`, `101 F`, `½ tsp`, `3 lb 4 oz`, `12 drops`, `1,5 kg`.
+ * A bare number takes `expect.bare`. A bare `oz` is a weight where a weight is expected, fluid where a
+ * volume is, and otherwise asks which. `1,000` asks too: it is one thousand to some and one to others.
+ */
+export function parseQuantity(text: string, expect: Expectation = {}): Result<Quantity> {
+  const path = expect.path ?? '';
+  const said = plainFractions(text).replace(/\s+/g, ' ').trim();
+  const wants = expect.kind ? KIND_WORDS[expect.kind] : 'a number with its unit';
+  if (!said) {
+    return fail({ code: 'quantity-empty', path, sentence: 'Nothing is typed here.', mend: `Type ${wants}.` });
+  }
+  if (/\d,\d{3}(?!\d)/.test(said)) {
+    return fail({
+      code: 'quantity-comma',
+      path,
+      sentence: `“${text}” can be read two ways: the comma may part thousands or decimals.`,
+      mend: `Type ${said.replace(',', '')} or ${said.replace(',', '.')}.`
+    });
+  }
+
+  const terms = [...said.matchAll(TERM)];
+  const covered = terms.reduce((n, t) => n + t[0].length, 0);
+  const letters = (s: string) => s.replace(/[\s+]/g, '').length;
+  if (!terms.length || letters(said) !== letters(terms.map((t) => t[0]).join('')) || covered === 0) {
+    return fail({
+      code: 'quantity-unreadable',
+      path,
+      sentence: `“${text}” is not a quantity Kirapen can read.`,
+      mend: `Type ${wants}, for example ${example(expect)}.`
+    });
+  }
+
+  let total = 0;
+  let last: Unit | undefined;
+  for (const term of terms) {
+    const number = readNumber(term[1] ?? '');
+    const word = (term[2] ?? '').trim().toLowerCase();
+    const found = unitFor(word, expect);
+    if (!found.ok) return { ok: false, problem: { ...found.problem, path } };
+    if (!Number.isFinite(number)) {
+      return fail({
+        code: 'quantity-unreadable',
+        path,
+        sentence: `“${term[1]}” is not a number.`,
+        mend: `Type ${wants}, for example ${example(expect)}.`
+      });
+    }
+    if (last && last.kind !== found.value.kind) {
+      return fail({
+        code: 'quantity-mixed',
+        path,
+        sentence: `“${text}” mixes ${KIND_WORDS[last.kind]} with ${KIND_WORDS[found.value.kind]}.`,
+        mend: 'Use units of one kind.'
+      });
+    }
+    last = found.value;
+    total += number * last.factor + (last.offset ?? 0);
+  }
+  if (!last || (expect.kind && last.kind !== expect.kind)) {
+    return fail({
+      code: 'quantity-kind',
+      path,
+      sentence: `“${text}” is not ${wants}.`,
+      mend: `Type ${wants}, for example ${example(expect)}.`
+    });
+  }
+  return ok({ kind: last.kind, value: total, symbol: last.symbol });
+}
+
+function unitFor(word: string, expect: Expectation): Result<Unit> {
+  if (!word) {
+    if (expect.bare) return ok(unit(expect.bare));
+    return fail({
+      code: 'quantity-unit',
+      path: '',
+      sentence: 'The unit is missing.',
+      mend: 'Add one, for example g or ml.'
+    });
+  }
+  if (/^(oz|ounces?)$/.test(word)) {
+    if (expect.kind === 'volume') return ok(unit('fl oz'));
+    if (expect.kind !== 'mass') {
+      return fail({
+        code: 'quantity-ounce',
+        path: '',
+        sentence: 'An ounce can be a weight or a volume.',
+        mend: 'Type “oz” in a weight field, or “fl oz” for the volume.'
+      });
+    }
+  }
+  const found = BY_WORD.get(word);
+  if (found) return ok(found);
+  return fail({
+    code: 'quantity-unit',
+    path: '',
+    sentence: `“${word}” is not a unit Kirapen knows.`,
+    mend: expect.kind ? `Use ${KIND_WORDS[expect.kind]}.` : 'Use g, ml, mm, °C or min, or their relatives.'
+  });
+}
+
+function example(expect: Expectation): string {
+  const samples: Record<Kind, string> = {
+    mass: '12.5 g',
+    volume: '1/3 cup',
+    length: '4 mm',
+    temperature: '21 °C',
+    time: '90 min',
+    pressure: '3 bar',
+    share: '2.5 %',
+    count: '12 drops'
+  };
+  return samples[expect.kind ?? 'mass'];
+}
