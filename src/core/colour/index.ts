@@ -1,0 +1,2 @@
+export type { ColourModel, PredictedColour, Tint } from './model';
+export { simpleMixing } from './simple';

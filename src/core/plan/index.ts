@@ -1,0 +1,22 @@
+export { Amount, parseAmount, formatAmount } from './amount';
+export {
+  HATCHES,
+  Plan,
+  PlanFile,
+  Shelf,
+  Step,
+  shelfOf,
+  type Cup,
+  type Group,
+  type GateStep,
+  type LayStep
+} from './document';
+export {
+  computePlan,
+  type Computed,
+  type ComputedCup,
+  type ComputedGroup,
+  type ComputedLayer
+} from './compute';
+export { applyEdit } from './edit';
+export { freshId } from './rules';

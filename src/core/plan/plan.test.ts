@@ -1,0 +1,212 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { cards } from '../../../demo/cards';
+import { tideline } from '../../../demo/plans';
+import {
+  applyEdit,
+  computePlan,
+  formatAmount,
+  parseAmount,
+  Plan,
+  PlanFile,
+  shelfOf,
+  type Amount,
+  type Cup
+} from '.';
+
+const computed = (over: Partial<Plan> = {}) => computePlan({ ...tideline, ...over }, cards);
+const codes = (over: Partial<Plan> = {}) => computed(over).problems.map((p) => p.code);
+
+describe('the tray of knobs', () => {
+  const { groups, cups, totals, score } = computed();
+
+  it('stands in the mould as asked: 4 mm, to 60 %, to the rim', () => {
+    const layers = groups[0]!.layers;
+    expect(layers.map((l) => l.letter)).toEqual(['A', 'B', 'C']);
+    expect(layers[0]!.to).toBeCloseTo(4, 9);
+    expect(layers[0]!.each).toBeCloseTo(0.787, 3);
+    expect(layers[1]!.toMl).toBeCloseTo(0.6 * 10.2897, 3);
+    expect(layers[2]!.to).toBeCloseTo(17, 9);
+    expect(layers.reduce((s, l) => s + l.each, 0)).toBeCloseTo(groups[0]!.capacity, 9);
+  });
+
+  it('closes every cup’s balance and keeps the ratio', () => {
+    for (const cup of cups) {
+      const { poured, clings, vessel, left, mixed } = cup.balance;
+      expect(poured + clings + vessel + left).toBeCloseTo(mixed, 9);
+      expect(cup.weighings.reduce((s, w) => s + w.weight, 0)).toBeCloseTo(mixed, 9);
+      expect(cup.ratioError).toBeLessThan(0.005);
+    }
+    expect(totals.balance.poured).toBeCloseTo(6 * 10.2897 * 1.07997, 1);
+    expect(totals.pieces).toBe(6);
+  });
+
+  it('reads cumulatively, or tared', () => {
+    const heron = cups[1]!;
+    expect(heron.weighings.at(-1)!.reading).toBeCloseTo(heron.balance.mixed, 9);
+    const tared = computed({ readings: 'tared' }).cups[1]!;
+    expect(tared.weighings.map((w) => w.reading)).toEqual(tared.weighings.map((w) => w.weight));
+  });
+
+  it('says what this scale cannot weigh, and how to', () => {
+    const black = computed().problems.find((p) => p.code === 'not-weighable' && /black/.test(p.sentence))!;
+    expect(black.path).toBe('plan/cups/0/recipe/1');
+    expect(black.mend).toContain('1 : 9');
+  });
+
+  it('puts each gate after its layer and every pour inside its window', () => {
+    expect(score.gates).toHaveLength(2);
+    expect(score.gates[0]!.opens).toBeGreaterThan(score.gates[0]!.from);
+    for (const block of score.blocks.filter((b) => b.act === 'lay')) {
+      const window = score.windows.find((w) => w.cupId === block.cupId)!;
+      expect(block.from).toBeGreaterThanOrEqual(window.from);
+      expect(block.to).toBeLessThan(window.to);
+    }
+    const hands = [...score.blocks].sort((a, b) => a.from - b.from);
+    hands.slice(1).forEach((b, i) => expect(b.from).toBeGreaterThanOrEqual(hands[i]!.to - 1e-9));
+    expect(score.demould[0]!.from).toBeGreaterThanOrEqual(score.ends + 8 * 60 - 1e-9);
+  });
+
+  it('carries everything a plan file needs through JSON', () => {
+    const file = PlanFile.parse({ plan: tideline, shelf: shelfOf(tideline, cards) });
+    const again = PlanFile.parse(JSON.parse(JSON.stringify(file)));
+    expect(again).toEqual(file);
+    expect(computePlan(again.plan, again.shelf)).toEqual(computed());
+    expect(again.shelf.bases.map((b) => b.id)).toEqual(['clear-quick']);
+  });
+});
+
+describe('what is wrong is said with its mend', () => {
+  const lay = (amount: Amount, i = 0) =>
+    applyEdit(tideline, { path: ['steps', i, 'amount'], value: amount }).steps;
+
+  it.each([
+    ['a cavity that would overflow', { steps: lay({ kind: 'volume', ml: 11 }) }, 'overfull'],
+    ['a level already passed', { steps: lay({ kind: 'to share', of: 0.01 }, 2) }, 'level-passed'],
+    ['a layer too deep', { steps: lay({ kind: 'deep', mm: 16 }) }, 'layer-too-deep'],
+    ['a missing gate', { steps: tideline.steps.filter((s) => s.id !== 'gate-foam') }, 'no-gate'],
+    ['a short fill', { steps: lay({ kind: 'share', of: 0.1 }, 4) }, 'short-fill'],
+    ['a missing base', { baseId: 'gone' }, 'base-missing'],
+    ['a missing scale', { scaleId: 'gone' }, 'scale-missing'],
+    ['a mix too small', {}, 'mix-too-small'],
+    ['a coarse scale', { scaleId: 'bench' }, 'not-weighable']
+  ])('%s', (_, over, code) => {
+    expect(codes(over as Partial<Plan>)).toContain(code);
+  });
+
+  it('a gate that opens too early', () => {
+    const steps = applyEdit(tideline, { path: ['steps', 1, 'minutes'], value: 10 }).steps;
+    expect(codes({ steps })).toContain('gate-early');
+  });
+
+  it('a cup poured after it stopped levelling', () => {
+    const steps = applyEdit(tideline, { path: ['steps', 2, 'minutesEach'], value: 20 }).steps;
+    expect(codes({ steps })).toContain('past-window');
+  });
+
+  it('colourants over their limits, alone and in sum', () => {
+    const cups = applyEdit(tideline, { path: ['cups', 1, 'recipe', 0, 'percent'], value: 6.5 }).cups;
+    expect(codes({ cups })).toEqual(expect.arrayContaining(['colourant-over-limit', 'cup-over-limit']));
+  });
+
+  it('and one tap mends it', () => {
+    for (const over of [
+      {},
+      { steps: lay({ kind: 'volume', ml: 11 }, 4) },
+      { steps: tideline.steps.filter((s) => s.id !== 'gate-foam') }
+    ]) {
+      let plan = { ...tideline, ...over };
+      for (let round = 0; round < 6; round++) {
+        const next = computePlan(plan, cards).problems.find((p) => p.edit);
+        if (next?.edit) plan = applyEdit(plan, next.edit);
+      }
+      expect(Plan.safeParse(plan).success).toBe(true);
+      expect(computePlan(plan, cards).problems.filter((p) => p.edit)).toEqual([]);
+    }
+  });
+});
+
+describe('mass balance, whatever the plan', () => {
+  const amounts: fc.Arbitrary<Amount> = fc.oneof(
+    fc.double({ min: 0.1, max: 20, noNaN: true }).map((mm) => ({ kind: 'deep' as const, mm })),
+    fc.double({ min: 0.01, max: 1, noNaN: true }).map((of) => ({ kind: 'to share' as const, of })),
+    fc.double({ min: 0.01, max: 12, noNaN: true }).map((ml) => ({ kind: 'volume' as const, ml })),
+    fc.constant({ kind: 'rim' as const })
+  );
+  const plans = fc
+    .record({
+      amounts: fc.array(fc.tuple(amounts, fc.nat(2), fc.nat(1)), { maxLength: 12 }),
+      counts: fc.tuple(fc.integer({ min: 1, max: 48 }), fc.integer({ min: 1, max: 5 })),
+      percents: fc.array(fc.double({ min: 0, max: 8, noNaN: true }), { minLength: 7, maxLength: 7 }),
+      cling: fc.double({ min: 0, max: 0.2, noNaN: true }),
+      scaleId: fc.constantFrom('fine', 'bench')
+    })
+    .map(({ amounts: laid, counts, percents, cling, scaleId }): Plan => {
+      let n = 0;
+      return {
+        ...tideline,
+        scaleId,
+        losses: { cling, vessel: 2 },
+        cups: tideline.cups.map(
+          (cup): Cup => ({
+            ...cup,
+            recipe: cup.recipe.map((line) => ({ ...line, percent: percents[n++]! }))
+          })
+        ),
+        groups: [
+          { ...tideline.groups[0]!, count: counts[0] },
+          { id: 'roundels', name: 'roundels', mouldId: 'roundel', cavityId: 'roundel', count: counts[1] }
+        ],
+        steps: laid.map(([amount, cup, group], i) => ({
+          id: `s${i}`,
+          act: 'lay',
+          cupId: tideline.cups[cup]!.id,
+          groupId: group ? 'roundels' : 'knobs',
+          amount,
+          minutesEach: 0.5
+        }))
+      };
+    });
+
+  it('what is poured, clings, stays and is left is what was mixed; cavities get what cups give', () => {
+    fc.assert(
+      fc.property(plans, (plan) => {
+        const { cups, groups, totals, division } = computePlan(plan, cards);
+        for (const cup of cups) {
+          const { pouredMl, poured, clings, vessel, left, mixed } = cup.balance;
+          expect(poured + clings + vessel + left).toBeCloseTo(mixed, 8);
+          expect(cup.weighings.reduce((s, w) => s + w.weight, 0)).toBeCloseTo(mixed, 8);
+          // Each weighing is off by at most half a division; the parts share one rounding.
+          expect(Math.abs(left)).toBeLessThanOrEqual((division / 2) * cup.weighings.length + 1e-6);
+          const received = groups
+            .flatMap((g) => g.layers.filter((l) => l.cupId === cup.cupId))
+            .reduce((s, l) => s + l.ml, 0);
+          expect(received).toBeCloseTo(pouredMl, 8);
+        }
+        for (const g of groups)
+          expect(g.layers.reduce((s, l) => s + l.each, 0)).toBeLessThanOrEqual(g.capacity * (1 + 1e-9));
+        expect(totals.parts.concat(totals.colourants.map((c) => ({ key: c.id, ...c }))).reduce((s, p) => s + p.grams, 0)).toBeCloseTo(totals.balance.mixed, 7);
+      }),
+      { numRuns: 150 }
+    );
+  });
+});
+
+describe('amounts', () => {
+  it.each(['4 mm', '3.2 ml', '20 %', 'to 11 mm', 'to 60 %', 'to the rim'])('“%s” reads back', (text) => {
+    const read = parseAmount(text);
+    expect(read.ok && formatAmount(read.value)).toBe(text);
+  });
+
+  it.each([
+    ['0 mm', 'amount-not-positive'],
+    ['-3 ml', 'amount-not-positive'],
+    ['to 140 %', 'amount-over-full'],
+    ['12 g', 'amount-kind'],
+    ['to 3 ml', 'amount-kind'],
+    ['some', 'quantity-unreadable']
+  ])('“%s” is refused', (text, code) => {
+    const read = parseAmount(text);
+    expect(!read.ok && read.problem.code).toBe(code);
+  });
+});

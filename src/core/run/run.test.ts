@@ -1,0 +1,179 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { cards } from '../../../demo/cards';
+import { tideline } from '../../../demo/plans';
+import { computePlan } from '../plan';
+import {
+  clocksOf,
+  effective,
+  factsOf,
+  foldRun,
+  gateOpening,
+  planFromRun,
+  RunEvent,
+  tasksOf,
+  type Task
+} from '.';
+
+const computed = computePlan(tideline, cards);
+const tasks = tasksOf(tideline, computed, 3);
+let clock = 1_000_000;
+let serial = 0;
+type Told = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
+const event = (told: Told, at = (clock += 60_000)): RunEvent =>
+  RunEvent.parse({ id: `event-${String(serial++).padStart(6, '0')}`, at, ...told });
+const fold = (events: RunEvent[]) => foldRun(tasks, events, 0.01);
+const weigh = (key: string, grams: number) => event({ type: 'weighed', task: `weigh:mudflat:${key}`, grams });
+const planned = (key: string) => computed.cups[0]!.weighings.find((w) => w.key === key)!.weight;
+
+/** A run that does every task as planned. */
+const asPlanned = () => tasks.map((t) => doTask(t));
+const doTask = (t: Task): RunEvent =>
+  t.kind === 'weigh'
+    ? event({ type: 'weighed', task: t.id, grams: t.grams })
+    : event({ type: 'done', task: t.id });
+
+describe('the tasks of a plan', () => {
+  it('stand in the order of the bench', () => {
+    expect(tasks.map((t) => t.id)).toEqual([
+      'prepare',
+      ...['A', 'B', 'mudflat-brown', 'mudflat-black'].map((k) => `weigh:mudflat:${k}`),
+      'stir:mudflat',
+      'pour:lay-mudflat',
+      'gate:gate-heron',
+      ...['A', 'B', 'heron-white', 'heron-blue', 'heron-black'].map((k) => `weigh:heron:${k}`),
+      'stir:heron',
+      'pour:lay-heron',
+      'gate:gate-foam',
+      ...['A', 'B', 'foam-white', 'foam-ochre'].map((k) => `weigh:foam:${k}`),
+      'stir:foam',
+      'pour:lay-foam',
+      'demould:knobs'
+    ]);
+  });
+});
+
+describe('folding', () => {
+  it('starts at the first task and ends after the last', () => {
+    expect(fold([]).now?.task.id).toBe('prepare');
+    const all = asPlanned();
+    expect(fold(all).now).toBeUndefined();
+    expect(fold(all.slice(0, 3)).now?.task.id).toBe('weigh:mudflat:mudflat-brown');
+  });
+
+  it('starts the mix clock when the parts meet', () => {
+    const a = weigh('A', planned('A'));
+    const b = weigh('B', planned('B'));
+    expect(fold([a]).cups.mudflat?.zero).toBeUndefined();
+    expect(fold([a, b]).cups.mudflat?.zero).toBe(b.at);
+  });
+
+  it('scales the rest after an overshoot, until the cup is accepted as it is', () => {
+    const over = weigh('A', planned('A') * 1.1);
+    const after = fold([over]);
+    const target = (id: string) => after.tasks.find((t) => t.task.id === `weigh:mudflat:${id}`)!.target!;
+    expect(target('B')).toBeCloseTo(planned('B') * 1.1, 9);
+    expect(target('mudflat-brown')).toBeCloseTo(planned('mudflat-brown') * 1.1, 9);
+    expect(after.topUp).toBeUndefined();
+    const kept = fold([over, event({ type: 'accepted', cupId: 'mudflat' })]);
+    expect(kept.tasks.find((t) => t.task.id === 'weigh:mudflat:B')!.target).toBe(planned('B'));
+  });
+
+  it('asks for a top-up when a later part overshoots, and is content once it is in', () => {
+    const events = [weigh('A', planned('A')), weigh('B', planned('B') * 1.2)];
+    const { topUp } = fold(events);
+    expect(topUp?.task.key).toBe('A');
+    expect(topUp?.grams).toBeCloseTo(planned('A') * 0.2, 9);
+    const topped = fold([...events, event({ type: 'added', task: topUp!.task.id, grams: topUp!.grams })]);
+    expect(topped.topUp).toBeUndefined();
+    expect(topped.cups.mudflat?.ratioError).toBeCloseTo(0, 9);
+  });
+
+  it('takes back what is undone, and only that', () => {
+    const [first, second] = [doTask(tasks[0]!), weigh('A', 99)];
+    const undone = fold([first, second, event({ type: 'undone', event: second.id })]);
+    expect(undone.now?.task.id).toBe('weigh:mudflat:A');
+    expect(undone.cups.mudflat?.scale).toBe(1);
+    expect(undone.undoable?.id).toBe(first.id);
+  });
+
+  it('is the same for any order of arrival and any number of copies', () => {
+    const events = [
+      ...asPlanned().slice(0, 9),
+      event({ type: 'note', text: 'a bubble at knob 4' }),
+      event({ type: 'problem', text: 'dust in the cup' }),
+      event({ type: 'reported', groupId: 'knobs', state: 'gelled' })
+    ];
+    events.push(event({ type: 'undone', event: events[4]!.id }));
+    const straight = fold(events);
+    fc.assert(
+      fc.property(
+        fc.shuffledSubarray(events, { minLength: events.length }),
+        fc.subarray(events),
+        (order, twice) => {
+          expect(fold([...order, ...twice])).toEqual(straight);
+          expect(effective([...twice, ...order])).toEqual(effective(events));
+        }
+      )
+    );
+  });
+});
+
+describe('gates and clocks', () => {
+  const poured = (at: number) => event({ type: 'done', task: 'pour:lay-mudflat' }, at);
+  const gate = tasks.find((t) => t.id === 'gate:gate-heron') as Extract<Task, { kind: 'gate' }>;
+
+  it('open on minutes or on a reported state, not on an earlier state or an older report', () => {
+    const at = 5_000_000;
+    const report = (state: string, when: number) => event({ type: 'reported', groupId: 'knobs', state }, when);
+    const judge = (events: RunEvent[], now: number) => gateOpening(gate, fold(events), now);
+    expect(judge([poured(at)], at + 1000).open).toBe(false);
+    expect(judge([poured(at)], at + gate.minutes * 60_000).by).toBe('minutes');
+    expect(judge([poured(at), report('paste', at + 10)], at + 1000).open).toBe(false);
+    expect(judge([poured(at), report('firm', at + 10)], at + 1000).by).toBe('state');
+    expect(judge([report('firm', at - 10), poured(at)], at + 1000).open).toBe(false);
+  });
+
+  it('count a mixed cup’s window from its zero and stop when it is poured', () => {
+    const parts = [weigh('A', planned('A')), weigh('B', planned('B'))];
+    const clocks = clocksOf(computed, fold(parts));
+    const window = computed.score.windows[0]!;
+    expect(clocks.map((c) => c.id)).toEqual(['pour:mudflat']);
+    expect(clocks[0]!.due - clocks[0]!.zero).toBeCloseTo((window.to - window.zero) * 60_000, 3);
+    const done = clocksOf(computed, fold([...parts, poured(clock + 1)]));
+    expect(done.some((c) => c.id === 'pour:mudflat')).toBe(false);
+  });
+
+  it('end with both edges of demoulding', () => {
+    const all = asPlanned().slice(0, -1);
+    const kinds = clocksOf(computed, fold(all)).map((c) => c.kind);
+    expect(kinds).toEqual(['demould', 'late']);
+  });
+});
+
+describe('what was really done', () => {
+  const events = asPlanned().map((e) =>
+    e.type === 'weighed' && e.task === 'weigh:heron:heron-blue' ? { ...e, grams: e.grams * 2 } : e
+  );
+  const poured = events.findIndex((e) => e.type === 'done' && e.task === 'pour:lay-mudflat');
+  events[poured] = { ...events[poured]!, grams: 6 } as RunEvent;
+  const state = fold(events);
+
+  it('stands beside the plan', () => {
+    const facts = new Map(factsOf(computed, state).map((f) => [f.id, f]));
+    expect(facts.get('pour:lay-mudflat')).toMatchObject({ actual: 6, unit: 'g' });
+    const blue = facts.get('percent:heron:heron-blue')!;
+    expect(blue.actual! / blue.planned).toBeCloseTo(2, 1);
+    expect(facts.get('gate:gate-heron')!.actual).toBeCloseTo(1, 6);
+  });
+
+  it('makes a plan that computes to what was poured and weighed', () => {
+    const again = planFromRun(tideline, computed, state, 'again', 'Tideline knobs, as poured');
+    const result = computePlan(again, cards);
+    expect(result.groups[0]!.layers[0]!.grams).toBeCloseTo(6, 2);
+    expect(again.steps[4]).toMatchObject({ amount: { kind: 'rim' } });
+    const line = again.cups[1]!.recipe.find((r) => r.id === 'heron-blue')!;
+    expect(line.percent / tideline.cups[1]!.recipe.find((r) => r.id === 'heron-blue')!.percent).toBeCloseTo(2, 1);
+    expect(again.steps[1]).toMatchObject({ act: 'gate', minutes: 1 });
+  });
+});
