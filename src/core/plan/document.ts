@@ -104,14 +104,16 @@ export const PlanFile = z.object({
 });
 export type PlanFile = z.infer<typeof PlanFile>;
 
-/** The cards of a shelf that a plan uses, and no others. */
+/** The cards of a shelf that a plan uses, and no others, by id: the same plan writes the same file. */
 export function shelfOf(plan: Plan, shelf: Shelf): Shelf {
   const moulds = new Set(plan.groups.map((g) => g.mouldId));
   const colourants = new Set(plan.cups.flatMap((c) => c.recipe.map((r) => r.colourantId)));
+  const pick = <T extends { id: string }>(all: readonly T[], used: (id: string) => boolean): T[] =>
+    all.filter((card) => used(card.id)).sort((a, b) => (a.id < b.id ? -1 : 1));
   return {
-    moulds: shelf.moulds.filter((m) => moulds.has(m.id)),
-    bases: shelf.bases.filter((b) => b.id === plan.baseId),
-    colourants: shelf.colourants.filter((c) => colourants.has(c.id)),
-    scales: shelf.scales.filter((s) => s.id === plan.scaleId)
+    moulds: pick(shelf.moulds, (id) => moulds.has(id)),
+    bases: pick(shelf.bases, (id) => id === plan.baseId),
+    colourants: pick(shelf.colourants, (id) => colourants.has(id)),
+    scales: pick(shelf.scales, (id) => id === plan.scaleId)
   };
 }

@@ -1,0 +1,150 @@
+import type { Grade, Piece } from '../src/core/inspect';
+import { computePlan, shelfOf, type Plan, type PlanFile } from '../src/core/plan';
+import { tasksOf, type RunEvent } from '../src/core/run';
+import { cards } from './cards';
+import { tideline } from './plans';
+
+/** A past run of the demo workshop, ready to be stored. */
+export interface DemoRun {
+  id: string;
+  snapshot: PlanFile;
+  startedAt: number;
+  finishedAt?: number;
+  events: RunEvent[];
+  pieces: Piece[];
+  lesson?: string;
+}
+
+const MINUTE = 60_000;
+const HOUR = 60 * MINUTE;
+
+/** What went differently from the plan. */
+interface Told {
+  id: string;
+  hoursAgo: number;
+  /** Minutes really waited at each gate, as a share of the estimate. */
+  waited: number;
+  /** How far each weighing came out from its target, g. */
+  slips: number[];
+  demoulded?: number;
+  note?: string;
+  problem?: string;
+  lesson?: string;
+  grade?: (number: number) => { grade: Grade; defects: Piece['faces'][number]['defects'] };
+}
+
+function tell(plan: Plan, told: Told, now: number): DemoRun {
+  const snapshot: PlanFile = {
+    format: 'kirapen.plan',
+    version: 1,
+    plan,
+    shelf: shelfOf(plan, cards)
+  };
+  const computed = computePlan(plan, snapshot.shelf);
+  const base = snapshot.shelf.bases[0]!;
+  const startedAt = now - told.hoursAgo * HOUR;
+  const events: RunEvent[] = [];
+  let at = startedAt;
+  const id = () => `${told.id}-${String(events.length).padStart(3, '0')}`;
+  let slip = 0;
+  for (const task of tasksOf(plan, computed, base.stirMinutes)) {
+    if (task.kind === 'prepare') at += 2 * MINUTE;
+    if (task.kind === 'weigh') {
+      at += 0.6 * MINUTE;
+      const off = told.slips[slip++ % told.slips.length] ?? 0;
+      const grams = Math.max(0.01, Math.round((task.grams + off) * 100) / 100);
+      events.push({ id: id(), at: Math.round(at), type: 'weighed', task: task.id, grams });
+      continue;
+    }
+    if (task.kind === 'stir') at += task.minutes * MINUTE;
+    if (task.kind === 'pour') at += 0.6 * task.count * MINUTE;
+    if (task.kind === 'gate') {
+      at += task.minutes * told.waited * MINUTE;
+      if (told.waited < 0.9 && told.problem)
+        events.push({ id: id(), at: Math.round(at), type: 'problem', text: told.problem });
+      else
+        events.push({
+          id: id(),
+          at: Math.round(at),
+          type: 'reported',
+          groupId: task.groupId,
+          state: task.state
+        });
+      at += MINUTE / 2;
+    }
+    if (task.kind === 'demould') {
+      if (told.demoulded === undefined) break;
+      at += told.demoulded * HOUR;
+    }
+    events.push({ id: id(), at: Math.round(at), type: 'done', task: task.id });
+  }
+  if (told.note) events.push({ id: id(), at: Math.round(at), type: 'note', text: told.note });
+  const finished = told.demoulded !== undefined;
+  if (finished) events.push({ id: id(), at: Math.round((at += MINUTE)), type: 'finished' });
+  const group = plan.groups[0]!;
+  return {
+    id: told.id,
+    snapshot,
+    startedAt,
+    ...(finished ? { finishedAt: Math.round(at) } : {}),
+    events,
+    pieces: told.grade
+      ? Array.from({ length: group.count }, (_, i): Piece => {
+          const seen = told.grade!(i + 1);
+          return {
+            id: `${told.id}-piece-${i + 1}`,
+            groupId: group.id,
+            number: i + 1,
+            faces: [
+              { face: 'mould face', ...seen },
+              { face: 'open face', grade: 'good', defects: [] }
+            ],
+            note: ''
+          };
+        })
+      : [],
+    ...(told.lesson ? { lesson: told.lesson } : {})
+  };
+}
+
+/** The demo workshop's past: an honest failure, a good tray, and one that waits in its mould. */
+export function demoRuns(now: number): DemoRun[] {
+  const slips = [0.01, -0.01, 0, 0, 0.02, 0, 0.01, 0, 0, -0.02];
+  return [
+    tell(
+      tideline,
+      {
+        id: 'tideline-first',
+        hoursAgo: 124,
+        waited: 0.45,
+        slips,
+        demoulded: 20,
+        problem: 'Poured on before the gel: the guests’ van was waiting.',
+        lesson: 'Do not pour heron before mudflat holds a fingertip without a string. T. waited half the time and the line ran.',
+        grade: (n) =>
+          n % 3 === 0
+            ? { grade: 'second', defects: ['colours run together'] }
+            : { grade: 'reject', defects: ['colours run together', 'muddy blend'] }
+      },
+      now
+    ),
+    tell(
+      tideline,
+      {
+        id: 'tideline-second',
+        hoursAgo: 76,
+        waited: 1.04,
+        slips,
+        demoulded: 14,
+        note: 'Cavity 5 levels last; tap it twice.',
+        lesson: 'Waiting for the gel at 21 °C gave six clean lines. Keep the room warm overnight.',
+        grade: (n) =>
+          n === 5
+            ? { grade: 'second', defects: ['bubbles on the mould face'] }
+            : { grade: 'good', defects: [] }
+      },
+      now
+    ),
+    tell(tideline, { id: 'tideline-third', hoursAgo: 15, waited: 1, slips }, now)
+  ];
+}

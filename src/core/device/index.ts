@@ -1,0 +1,9 @@
+export {
+  advance,
+  emptyPan,
+  readScale,
+  startPouring,
+  tare,
+  type Reading,
+  type StandInScale
+} from './standin';

@@ -1,0 +1,1 @@
+export { startingLibrary } from './library';

@@ -1,0 +1,55 @@
+import Papa from 'papaparse';
+import type { Piece } from '$core/inspect';
+import type { RunRow } from './database';
+
+/** The columns of the record's CSV, in order; documented in docs/formats/record-csv.md. */
+export const RECORD_COLUMNS = [
+  'run_id',
+  'run',
+  'started',
+  'finished',
+  'base',
+  'room_celsius',
+  'group',
+  'piece',
+  'grade',
+  'mould_face',
+  'open_face',
+  'cut_face',
+  'defects',
+  'note',
+  'lessons'
+] as const;
+
+/** Writes the record as CSV, a row a piece; text that a spreadsheet would take for a formula is escaped. */
+export function recordCsv(
+  rows: readonly { run: RunRow; report: Piece; grade: string }[],
+  lessons: readonly { runId: string; text: string }[]
+): string {
+  const iso = (ms: number | null) => (ms ? new Date(ms).toISOString() : '');
+  const data = rows.map(({ run, report, grade }) => {
+    const { plan, shelf } = run.snapshot;
+    const face = (name: string) => report.faces.find((f) => f.face === name)?.grade ?? '';
+    return {
+      run_id: run.id,
+      run: run.name,
+      started: iso(run.startedAt),
+      finished: iso(run.finishedAt),
+      base: shelf.bases[0]?.name ?? '',
+      room_celsius: plan.roomCelsius,
+      group: plan.groups.find((g) => g.id === report.groupId)?.name ?? report.groupId,
+      piece: report.number,
+      grade,
+      mould_face: face('mould face'),
+      open_face: face('open face'),
+      cut_face: face('cut face'),
+      defects: [...new Set(report.faces.flatMap((f) => f.defects))].join('; '),
+      note: report.note,
+      lessons: lessons
+        .filter((l) => l.runId === run.id)
+        .map((l) => l.text)
+        .join(' | ')
+    };
+  });
+  return Papa.unparse({ fields: [...RECORD_COLUMNS], data }, { escapeFormulae: true, newline: '\r\n' }) + '\r\n';
+}

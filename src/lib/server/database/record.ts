@@ -1,0 +1,108 @@
+import { and, asc, desc, eq } from 'drizzle-orm';
+import { gradeOf, type Piece } from '$core/inspect';
+import type { Db, Store } from './open';
+import { lessons, photos, pieces, runs } from './schema';
+
+/** A piece as inspected, with the ids of its photos. */
+export type InspectedPiece = Piece & { photos: string[] };
+
+/** The pieces of a run, by group and number. */
+export async function piecesOf(db: Db, runId: string): Promise<InspectedPiece[]> {
+  const rows = await db
+    .select({ report: pieces.report, photo: photos.id })
+    .from(pieces)
+    .leftJoin(photos, eq(photos.pieceId, pieces.id))
+    .where(eq(pieces.runId, runId))
+    .orderBy(asc(pieces.groupId), asc(pieces.number), asc(photos.takenAt));
+  const byId = new Map<string, InspectedPiece>();
+  for (const { report, photo } of rows) {
+    const piece = byId.get(report.id) ?? { ...report, photos: [] };
+    if (photo) piece.photos.push(photo);
+    byId.set(report.id, piece);
+  }
+  return [...byId.values()];
+}
+
+/** Stores one piece's inspection; its place in the run (group and number) stays its own. */
+export async function savePiece(store: Store, runId: string, piece: Piece, now: number): Promise<void> {
+  await store.write(async (tx) => {
+    const [here] = await tx
+      .select({ id: pieces.id })
+      .from(pieces)
+      .where(
+        and(eq(pieces.runId, runId), eq(pieces.groupId, piece.groupId), eq(pieces.number, piece.number))
+      );
+    const report = { ...piece, id: here?.id ?? piece.id };
+    const row = {
+      id: report.id,
+      runId,
+      groupId: piece.groupId,
+      number: piece.number,
+      grade: gradeOf(piece),
+      report,
+      changedAt: now
+    };
+    await tx.insert(pieces).values(row).onConflictDoUpdate({ target: pieces.id, set: row });
+  });
+}
+
+/** The latest inspected pieces, with their run and first photo. */
+export async function recentPieces(db: Db, most: number) {
+  return db
+    .select({
+      id: pieces.id,
+      number: pieces.number,
+      grade: pieces.grade,
+      runId: runs.id,
+      runName: runs.name,
+      changedAt: pieces.changedAt,
+      photo: photos.id
+    })
+    .from(pieces)
+    .innerJoin(runs, eq(runs.id, pieces.runId))
+    .leftJoin(photos, eq(photos.pieceId, pieces.id))
+    .groupBy(pieces.id)
+    .orderBy(desc(pieces.changedAt), asc(pieces.number))
+    .limit(most);
+}
+
+/** Every piece of the record with its run, for lists and the CSV. */
+export const allPieces = (db: Db) =>
+  db
+    .select({ run: runs, report: pieces.report, grade: pieces.grade })
+    .from(pieces)
+    .innerJoin(runs, eq(runs.id, pieces.runId))
+    .orderBy(desc(runs.startedAt), asc(pieces.groupId), asc(pieces.number));
+
+/** Keeps a photo of a piece. */
+export async function savePhoto(store: Store, photo: typeof photos.$inferInsert): Promise<void> {
+  await store.write((tx) => tx.insert(photos).values(photo));
+}
+
+/** A photo's bytes (JPEG), or undefined. */
+export async function findPhoto(db: Db, id: string): Promise<Buffer | undefined> {
+  const [row] = await db.select({ bytes: photos.bytes }).from(photos).where(eq(photos.id, id));
+  return row?.bytes;
+}
+
+/** Whether a piece is in the record. */
+export async function pieceExists(db: Db, id: string): Promise<boolean> {
+  const rows = await db.select({ id: pieces.id }).from(pieces).where(eq(pieces.id, id));
+  return rows.length > 0;
+}
+
+/** The lessons of one run, or of all, oldest first. */
+export const listLessons = (db: Db, runId?: string) =>
+  db
+    .select()
+    .from(lessons)
+    .where(runId === undefined ? undefined : eq(lessons.runId, runId))
+    .orderBy(asc(lessons.learnedAt));
+
+/** Keeps a lesson of a run. */
+export async function saveLesson(
+  store: Store,
+  lesson: { id: string; runId: string; text: string; learnedAt: number }
+): Promise<void> {
+  await store.write((tx) => tx.insert(lessons).values(lesson).onConflictDoNothing());
+}

@@ -1,0 +1,39 @@
+import { cards } from '$demo/cards';
+import { tideline } from '$demo/plans';
+import { demoRuns } from '$demo/runs';
+import {
+  addEvents,
+  CARD_KINDS,
+  listCards,
+  saveCard,
+  saveLesson,
+  savePiece,
+  savePlan,
+  startRun,
+  type CardKind,
+  type Store
+} from './database';
+
+/** Loads the demo workshop into an empty database; says whether it did. What is there already is kept. */
+export async function loadDemo(store: Store, now: number): Promise<boolean> {
+  if ((await listCards(store.db, 'moulds')).length) return false;
+  await store.write(async () => {
+    for (const kind of Object.keys(CARD_KINDS) as CardKind[])
+      for (const card of cards[kind]) await saveCard(store, kind, card, now);
+    await savePlan(store, tideline, now);
+    for (const run of demoRuns(now)) {
+      await startRun(store, run);
+      await addEvents(store, run.id, run.events);
+      for (const piece of run.pieces)
+        await savePiece(store, run.id, piece, run.finishedAt ?? run.startedAt);
+      if (run.lesson)
+        await saveLesson(store, {
+          id: `${run.id}-lesson`,
+          runId: run.id,
+          text: run.lesson,
+          learnedAt: run.finishedAt ?? now
+        });
+    }
+  });
+  return true;
+}

@@ -1,0 +1,58 @@
+import { advance, emptyPan, readScale, startPouring, tare, type Reading, type StandInScale } from '$core/device';
+
+/** A scale as the rest of the server sees it, whatever stands behind it. */
+export interface ScaleDevice {
+  /** Calls back with every reading until the returned function is called. */
+  listen(each: (reading: Reading) => void): () => void;
+  tare(): void;
+  /** Empties the pan and forgets the tare. */
+  clear(): void;
+  /** Stand-in only: sets the hand pouring this many grams more. */
+  pour(grams: number): void;
+}
+
+const TICK_MS = 100;
+
+/** A standard normal number (Box–Muller). */
+const normal = () => Math.sqrt(-2 * Math.log(1 - Math.random())) * Math.cos(2 * Math.PI * Math.random());
+
+/** The stand-in scale: the core's model kept going in real time while anyone listens. */
+export function standInScale(division: number): ScaleDevice {
+  let scale: StandInScale = emptyPan(division);
+  const listeners = new Set<(reading: Reading) => void>();
+  let timer: ReturnType<typeof setInterval> | undefined;
+  const tick = () => {
+    scale = advance(scale, TICK_MS / 1000, normal());
+    const reading = readScale(scale, normal());
+    for (const each of listeners) each(reading);
+  };
+  return {
+    listen(each) {
+      listeners.add(each);
+      timer ??= setInterval(tick, TICK_MS);
+      return () => {
+        listeners.delete(each);
+        if (listeners.size) return;
+        clearInterval(timer);
+        timer = undefined;
+      };
+    },
+    tare: () => void (scale = tare(scale)),
+    clear: () => void (scale = emptyPan(division)),
+    pour: (grams) => void (scale = startPouring(scale, grams, Math.random()))
+  };
+}
+
+const MOST_DEVICES = 50;
+const devices = new Map<string, ScaleDevice>();
+
+/** The stand-in scale of one bench: each bench (by its own name) has one, with the display step first asked for. */
+export function scaleOfBench(bench: string, division: number): ScaleDevice {
+  const key = `${bench}|${division}`;
+  let device = devices.get(key);
+  if (!device) {
+    if (devices.size >= MOST_DEVICES) devices.delete(devices.keys().next().value!);
+    devices.set(key, (device = standInScale(division)));
+  }
+  return device;
+}

@@ -1,0 +1,239 @@
+import { z } from 'zod';
+import { Scale } from '$core/dosing';
+import { Piece } from '$core/inspect';
+import { Colourant, ResinBase } from '$core/material';
+import { Mould } from '$core/mould';
+import { Plan, PlanFile } from '$core/plan';
+import { RunEvent } from '$core/run';
+
+const SCHEMAS = { Plan, PlanFile, Mould, ResinBase, Colourant, Scale, RunEvent, Piece };
+const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
+const body = (schema: object) => ({
+  requestBody: { required: true, content: { 'application/json': { schema } } }
+});
+const answer = (description: string, schema?: object, status = '200') => ({
+  [status]: {
+    description,
+    ...(schema ? { content: { 'application/json': { schema } } } : {})
+  }
+});
+const refused = answer('What is wrong, where, and how to mend it.', ref('Problems'), '422');
+const id = { name: 'id', in: 'path', required: true, schema: { type: 'string' } };
+const one = (schema: object) => ({ oneOf: [schema, { type: 'array', items: schema }] });
+const list = (schema: object) => ({ type: 'array', items: schema });
+
+const cards = (path: string, name: string) => ({
+  [`/api/v1/${path}`]: {
+    get: { summary: `All ${path}`, responses: answer('The cards, by name.', list(ref(name))) },
+    post: {
+      summary: `Store one of the ${path}`,
+      ...body(ref(name)),
+      responses: { ...answer('As stored.', ref(name), '201'), ...refused }
+    }
+  },
+  [`/api/v1/${path}/{id}`]: {
+    parameters: [id],
+    get: { summary: 'One card', responses: answer('The card.', ref(name)) },
+    put: {
+      summary: 'Store a card at its own address',
+      ...body(ref(name)),
+      responses: { ...answer('As stored.', ref(name)), ...refused }
+    },
+    delete: { summary: 'Take a card off the shelf', responses: answer('Gone.', undefined, '204') }
+  }
+});
+
+const Problems = z.object({
+  problems: z.array(
+    z.object({
+      code: z.string(),
+      level: z.enum(['stop', 'warn', 'note']),
+      path: z.string(),
+      sentence: z.string(),
+      mend: z.string()
+    })
+  )
+});
+
+/** The HTTP interface as an OpenAPI 3.1 document; every schema is the one the routes validate with. */
+export function openapi() {
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'Kirapen',
+      version: '1',
+      description:
+        'Plans, shelf, runs and record of a casting bench. Masses in grams, volumes in millilitres, lengths in millimetres, temperatures in degrees Celsius, times in minutes unless named; moments are milliseconds since 1970. Anything refused answers with problems: code, path, sentence, mend.'
+    },
+    paths: {
+      '/api/v1/compute': {
+        post: {
+          summary: 'Compute a plan with its shelf, storing nothing',
+          ...body(ref('PlanFile')),
+          responses: {
+            ...answer('Every figure of the plan, with its problems.', { type: 'object' }),
+            ...refused
+          }
+        }
+      },
+      ...cards('moulds', 'Mould'),
+      ...cards('bases', 'ResinBase'),
+      ...cards('colourants', 'Colourant'),
+      ...cards('scales', 'Scale'),
+      '/api/v1/library': {
+        post: {
+          summary: 'Put the starting library on the shelf',
+          responses: answer('How many cards were added.', { type: 'object' }, '201')
+        }
+      },
+      '/api/v1/plans': {
+        get: { summary: 'All plans', responses: answer('Latest change first.', list(ref('Plan'))) },
+        post: {
+          summary: 'Store a plan',
+          ...body(ref('Plan')),
+          responses: { ...answer('As stored.', ref('Plan'), '201'), ...refused }
+        }
+      },
+      '/api/v1/plans/import': {
+        post: {
+          summary: 'Store a plan file; nothing here is overwritten',
+          ...body(ref('PlanFile')),
+          responses: { ...answer('The plan as stored.', ref('Plan'), '201'), ...refused }
+        }
+      },
+      '/api/v1/plans/{id}': {
+        parameters: [id],
+        get: { summary: 'One plan', responses: answer('The plan.', ref('Plan')) },
+        put: {
+          summary: 'Store a plan at its own address',
+          ...body(ref('Plan')),
+          responses: { ...answer('As stored.', ref('Plan')), ...refused }
+        },
+        delete: {
+          summary: 'Delete a plan; its runs stay in the record',
+          responses: answer('Gone.', undefined, '204')
+        }
+      },
+      '/api/v1/plans/{id}/file': {
+        parameters: [id],
+        get: {
+          summary: 'The plan as a file with every card it uses',
+          responses: answer('The file.', ref('PlanFile'))
+        }
+      },
+      '/api/v1/runs': {
+        get: { summary: 'All runs, latest first', responses: answer('The runs.', { type: 'array' }) },
+        post: {
+          summary: 'Begin a run of a plan',
+          ...body({
+            type: 'object',
+            required: ['planId'],
+            properties: { planId: { type: 'string' }, id: { type: 'string' } }
+          }),
+          responses: { ...answer('The run.', { type: 'object' }, '201'), ...refused }
+        }
+      },
+      '/api/v1/runs/{id}': {
+        parameters: [id],
+        get: {
+          summary: 'A run with its snapshot, events, pieces and lessons',
+          responses: answer('The run.', { type: 'object' })
+        }
+      },
+      '/api/v1/runs/{id}/events': {
+        parameters: [id],
+        get: { summary: 'What happened, in order', responses: answer('The events.', list(ref('RunEvent'))) },
+        post: {
+          summary: 'Store events; sending twice stores once',
+          ...body(one(ref('RunEvent'))),
+          responses: { ...answer('The ids stored.', { type: 'object' }, '201'), ...refused }
+        }
+      },
+      '/api/v1/runs/{id}/pieces': {
+        parameters: [id],
+        get: { summary: 'The pieces as inspected', responses: answer('The pieces.', list(ref('Piece'))) },
+        put: {
+          summary: 'Store inspections',
+          ...body(one(ref('Piece'))),
+          responses: { ...answer('All pieces of the run.', list(ref('Piece'))), ...refused }
+        }
+      },
+      '/api/v1/runs/{id}/lessons': {
+        parameters: [id],
+        get: { summary: 'The lessons of a run', responses: answer('The lessons.', { type: 'array' }) },
+        post: {
+          summary: 'Keep a lesson',
+          ...body({ type: 'object', required: ['text'], properties: { text: { type: 'string' } } }),
+          responses: { ...answer('As kept.', { type: 'object' }, '201'), ...refused }
+        }
+      },
+      '/api/v1/runs/{id}/repeat': {
+        parameters: [id],
+        post: {
+          summary: 'Make a plan of what was really poured and weighed',
+          responses: answer('The plan.', ref('Plan'), '201')
+        }
+      },
+      '/api/v1/pieces/{id}/photos': {
+        parameters: [id],
+        post: {
+          summary: 'Keep a photo: resized to 1600 pixels, every tag removed',
+          requestBody: {
+            required: true,
+            content: { 'image/*': { schema: { type: 'string', format: 'binary' } } }
+          },
+          responses: { ...answer('Its id and size.', { type: 'object' }, '201'), ...refused }
+        }
+      },
+      '/api/v1/photos/{id}': {
+        parameters: [id],
+        get: {
+          summary: 'A photo',
+          responses: { '200': { description: 'The picture.', content: { 'image/jpeg': {} } } }
+        }
+      },
+      '/api/v1/record.csv': {
+        get: {
+          summary: 'The record, a row a piece',
+          responses: { '200': { description: 'CSV.', content: { 'text/csv': {} } } }
+        }
+      },
+      '/api/v1/devices/scale': {
+        post: {
+          summary: 'Ask the stand-in scale: tare, clear, or pour so many grams',
+          ...body({
+            type: 'object',
+            required: ['do', 'bench', 'division'],
+            properties: {
+              do: { enum: ['tare', 'clear', 'pour'] },
+              bench: { type: 'string' },
+              division: { type: 'number' },
+              grams: { type: 'number' }
+            }
+          }),
+          responses: { ...answer('Done.', { type: 'object' }), ...refused }
+        }
+      },
+      '/api/v1/devices/scale/stream': {
+        get: {
+          summary: 'Readings of the stand-in scale, ten a second',
+          parameters: [
+            { name: 'bench', in: 'query', schema: { type: 'string' } },
+            { name: 'division', in: 'query', schema: { type: 'number' } }
+          ],
+          responses: {
+            '200': { description: 'Server-sent events.', content: { 'text/event-stream': {} } }
+          }
+        }
+      }
+    },
+    components: {
+      schemas: Object.fromEntries(
+        Object.entries({ ...SCHEMAS, Problems }).map(([name, schema]) => [
+          name,
+          z.toJSONSchema(schema, { io: 'input' })
+        ])
+      )
+    }
+  };
+}

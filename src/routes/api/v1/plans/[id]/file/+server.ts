@@ -1,0 +1,24 @@
+import { shelfOf, type PlanFile } from '$core/plan';
+import { findPlan, wholeShelf } from '$lib/server/database';
+import { notHere } from '$lib/server/respond';
+import { store } from '$lib/server/store';
+
+/** The plan as a file, with every card it uses. */
+export const GET = async ({ params }) => {
+  const { db } = await store();
+  const plan = await findPlan(db, params.id);
+  if (!plan) return notHere('plan', params.id);
+  const file: PlanFile = {
+    format: 'kirapen.plan',
+    version: 1,
+    plan,
+    shelf: shelfOf(plan, await wholeShelf(db))
+  };
+  const name = plan.name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'plan';
+  return new Response(JSON.stringify(file, null, 2), {
+    headers: {
+      'content-type': 'application/json',
+      'content-disposition': `attachment; filename="${name}.kirapen.json"`
+    }
+  });
+};
