@@ -30,8 +30,8 @@ export const tideline: Plan = {
       name: 'heron',
       recipe: [
         { id: 'heron-white', colourantId: 'white-paste', percent: 1.1, of: 'supplied' },
-        { id: 'heron-blue', colourantId: 'blue-paste', percent: 0.9, of: 'supplied' },
-        { id: 'heron-black', colourantId: 'black-paste', percent: 0.6, of: 'supplied' }
+        { id: 'heron-blue', colourantId: 'blue-paste', percent: 1.2, of: 'supplied' },
+        { id: 'heron-brown', colourantId: 'brown-paste', percent: 0.6, of: 'supplied' }
       ]
     },
     {

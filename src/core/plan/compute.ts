@@ -11,10 +11,15 @@ import { layerProblems, limitProblems, weighingProblems } from './rules';
 /** A layer with what it looks like: in section, and as its thickness lets what is behind show through. */
 export interface ComputedLayer extends Layer {
   letter: string;
+  hatch: Cup['hatch'];
   colour: string;
   /** ml and grams in all cavities of the group. */
   ml: number;
   grams: number;
+  /** Whether it is laid on a layer that a gate has let gel. */
+  gated: boolean;
+  /** Share of each face that this layer is, 0..1, seen straight on. */
+  shows: { mouldFace: number; openFace: number };
 }
 
 /** A group of cavities, filled. */
@@ -166,6 +171,12 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
       return {
         ...layer,
         letter: cup.letter,
+        hatch: cup.hatch,
+        gated: gatedBefore(plan, layer),
+        shows: {
+          mouldFace: mouldFaceShare(cavity, layer),
+          openFace: i === layers.length - 1 ? 1 : 0
+        },
         colour: colourModel.layer(tintOf(cup), layer.to - layer.from, behind).hex,
         ml: layer.each * group.count,
         grams: layer.each * group.count * density
@@ -247,6 +258,25 @@ const missing = (what: string, path: string, sentence: string): Problem => ({
   sentence,
   mend: `Choose a ${what} for it.`
 });
+
+/** Whether a gate stands between this layer and the one before it in the same cavities. */
+function gatedBefore(plan: Plan, layer: Layer): boolean {
+  const index = plan.steps.findIndex((s) => s.id === layer.stepId);
+  const groupId = plan.steps[index]?.groupId;
+  const before = plan.steps.slice(0, index).filter((s) => s.groupId === groupId);
+  return before.at(-1)?.act === 'gate';
+}
+
+/**
+ * Share of the mould face a level layer shows, seen straight on: what its walls add to the open area as they
+ * lean out. The first layer shows the whole bottom as well.
+ */
+function mouldFaceShare(cavity: Cavity, layer: Layer): number {
+  const { areaAt } = cavity.geometry;
+  const rim = areaAt(cavity.depth);
+  const inner = layer.from <= 0 ? 0 : areaAt(layer.from);
+  return rim > 0 ? Math.max(0, (areaAt(layer.to) - inner) / rim) : 0;
+}
 
 function profileOf(cavity: Cavity): [number, number][] {
   return Array.from({ length: PROFILE_STEPS + 1 }, (_, i) => {

@@ -19,4 +19,5 @@ export {
   type ComputedLayer
 } from './compute';
 export { applyEdit } from './edit';
+export { newPlan } from './new';
 export { freshId } from './rules';

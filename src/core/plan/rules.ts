@@ -58,9 +58,9 @@ export function weighingProblems(
       code: 'not-weighable',
       level: 'warn',
       path: w.kind === 'part' ? `plan/cups/${index}` : `plan/cups/${index}/recipe/${line}`,
-      sentence: `${cup.name}: ${Number(w.exact.toPrecision(2))} g of ${w.name} is not weighable on this scale (spread ${(w.spread * 100).toFixed(0)} %).`,
+      sentence: `${cup.name}: ${Number(w.exact.toPrecision(2))} g ${w.name} is not weighable on this scale (± ${(w.spread * 100).toFixed(0)} %).`,
       mend: letDown
-        ? `Premix 1 : ${letDown.parts} and weigh ${grams(letDown.dose, scale.division)} g of that, or mix a bigger cup.`
+        ? `Weigh ${grams(letDown.dose, scale.division)} g of a 1 : ${letDown.parts} let-down, or mix a bigger cup.`
         : 'Use a finer scale, or mix a bigger cup.'
     });
   }

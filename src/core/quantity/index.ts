@@ -1,3 +1,3 @@
-export { parseQuantity, type Quantity, type Expectation } from './parse';
+export { parseCount, parseQuantity, type Quantity, type Expectation } from './parse';
 export { formatQuantity, decimalsOf, grams, duration, clock } from './format';
 export { UNITS, unit, type Kind, type Unit } from './units';

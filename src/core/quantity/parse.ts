@@ -144,3 +144,16 @@ function example(expect: Expectation): string {
   };
   return samples[expect.kind ?? 'mass'];
 }
+
+/** Reads a count: a whole number from 1 to `most`. */
+export function parseCount(text: string, most: number): Result<number> {
+  const said = text.trim();
+  const count = Number(said);
+  if (/^\d+$/.test(said) && count >= 1 && count <= most) return ok(count);
+  return fail({
+    code: 'count-not-whole',
+    path: '',
+    sentence: `“${text}” is not a whole number from 1 to ${most}.`,
+    mend: 'Type how many, for example 6.'
+  });
+}

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { clock, decimalsOf, duration, formatQuantity, parseQuantity, UNITS, type Expectation } from '.';
+import { clock, decimalsOf, duration, formatQuantity, parseCount, parseQuantity, UNITS, type Expectation } from '.';
 
 const value = (text: string, expectation?: Expectation) => {
   const read = parseQuantity(text, expectation);
@@ -43,6 +43,17 @@ describe('what a maker types', () => {
     ['12', {}, 'quantity-unit']
   ])('says what is wrong with “%s”', (text, expectation, code) => {
     expect(value(text, expectation)).toBe(code);
+  });
+
+  it.each([
+    ['6', 6],
+    ['0', undefined],
+    ['2.5', undefined],
+    ['2001', undefined],
+    ['six', undefined]
+  ])('counts “%s”', (text, count) => {
+    const read = parseCount(text, 2000);
+    expect(read.ok ? read.value : undefined).toBe(count);
   });
 
   it('reads back everything it writes', () => {

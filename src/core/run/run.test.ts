@@ -41,7 +41,7 @@ describe('the tasks of a plan', () => {
       'stir:mudflat',
       'pour:lay-mudflat',
       'gate:gate-heron',
-      ...['A', 'B', 'heron-white', 'heron-blue', 'heron-black'].map((k) => `weigh:heron:${k}`),
+      ...['A', 'B', 'heron-white', 'heron-blue', 'heron-brown'].map((k) => `weigh:heron:${k}`),
       'stir:heron',
       'pour:lay-heron',
       'gate:gate-foam',

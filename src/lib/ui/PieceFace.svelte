@@ -1,0 +1,76 @@
+<!-- One face of the finished piece, straight on, as its level layers show in it. -->
+<script lang="ts">
+  import type { ComputedCup, ComputedGroup } from '$core/plan';
+  import CupPattern from './CupPattern.svelte';
+  import { inkOn } from './ink';
+  import { halfWidthAt } from './section';
+
+  let {
+    group,
+    cups,
+    face,
+    size = 190
+  }: {
+    group: ComputedGroup;
+    cups: readonly ComputedCup[];
+    face: 'mould face' | 'open face';
+    size?: number;
+  } = $props();
+
+  const uid = $props.id();
+  const widest = $derived(Math.max(...group.profile.map(([, w]) => w)));
+  const scale = $derived((size / 2 - 6) / widest);
+  const colourOf = (id: string) => cups.find((c) => c.cupId === id)?.colour ?? '#ffffff';
+  // From the rim inwards, so that each smaller ring covers the middle of the one before.
+  const rings = $derived(
+    face === 'mould face'
+      ? group.layers.toReversed().map((l) => ({ layer: l, r: halfWidthAt(group.profile, l.to) * scale }))
+      : group.layers.slice(-1).map((l) => ({ layer: l, r: halfWidthAt(group.profile, l.to) * scale }))
+  );
+  const inner = (i: number) => rings[i + 1]?.r ?? 0;
+</script>
+
+<svg viewBox="0 0 {size} {size}" class="block w-full" role="img" aria-label="{face} of {group.name}">
+  <defs>
+    {#each cups as cup (cup.cupId)}
+      <CupPattern id="{uid}-{cup.cupId}" colour={cup.colour} hatch={cup.hatch} scale={0.9} />
+    {/each}
+    <radialGradient id="{uid}-light" cx="0.36" cy="0.3" r="0.85">
+      <stop offset="0" stop-color="#fff" stop-opacity="0.32" />
+      <stop offset="0.45" stop-color="#fff" stop-opacity="0" />
+      <stop offset="1" stop-color="#000" stop-opacity="0.3" />
+    </radialGradient>
+  </defs>
+  {#each rings as { layer, r }, i (layer.stepId)}
+    <circle cx={size / 2} cy={size / 2} {r} fill="url(#{uid}-{layer.cupId})" stroke="var(--ink)" stroke-width="0.6" />
+    {#if r - inner(i) > 11}
+      <text
+        x={size / 2}
+        y={inner(i) ? size / 2 + (r + inner(i)) / 2 : size / 2}
+        text-anchor="middle"
+        dominant-baseline="central"
+        font-size="13"
+        font-weight="750"
+        fill={inkOn(colourOf(layer.cupId))}
+        stroke={colourOf(layer.cupId)}
+        stroke-width="4"
+        paint-order="stroke">{layer.letter}</text
+      >
+    {/if}
+  {/each}
+  {#if rings.length}
+    {#if face === 'mould face'}
+      <circle cx={size / 2} cy={size / 2} r={rings[0]!.r} fill="url(#{uid}-light)" />
+    {/if}
+    <circle cx={size / 2} cy={size / 2} r={rings[0]!.r} fill="none" stroke="var(--ink)" stroke-width="1.5" />
+  {:else}
+    <circle
+      cx={size / 2}
+      cy={size / 2}
+      r={widest * scale}
+      fill="none"
+      stroke="var(--rule-strong)"
+      stroke-dasharray="4 4"
+    />
+  {/if}
+</svg>

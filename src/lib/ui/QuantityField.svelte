@@ -1,0 +1,58 @@
+<!-- A quantity with units; the value is in the internal unit of its kind. -->
+<script lang="ts">
+  import { fail, ok, type Result } from '$core/problem';
+  import { formatQuantity, parseQuantity, unit as unitOf } from '$core/quantity';
+  import ParsedField from './ParsedField.svelte';
+
+  let {
+    value,
+    unit,
+    onchange,
+    label,
+    min = 0,
+    max = Infinity,
+    above = false,
+    quiet = false,
+    width = '',
+    id = undefined
+  }: {
+    value: number;
+    /** Symbol of the unit shown and taken for a bare number. */
+    unit: string;
+    onchange: (value: number) => void;
+    label: string;
+    /** Least and most, in the internal unit. */
+    min?: number;
+    max?: number;
+    /** Whether the least itself is excluded. */
+    above?: boolean;
+    quiet?: boolean;
+    width?: string;
+    id?: string;
+  } = $props();
+
+  const write = (v: number) => formatQuantity(v, unit, 3).replace(/\.?0+(?= )/, '');
+
+  function parse(text: string): Result<number> {
+    const read = parseQuantity(text, { kind: unitOf(unit).kind, bare: unit });
+    if (!read.ok) return read;
+    const v = read.value.value;
+    if (v < min || (above && v <= min))
+      return fail({
+        code: 'too-small',
+        path: '',
+        sentence: `${label} must be ${above ? 'more than' : 'at least'} ${write(min)}.`,
+        mend: 'Check the figure and its unit.'
+      });
+    if (v > max)
+      return fail({
+        code: 'too-big',
+        path: '',
+        sentence: `${label} can be at most ${write(max)}.`,
+        mend: 'Check the figure and its unit.'
+      });
+    return ok(v);
+  }
+</script>
+
+<ParsedField {value} format={write} {parse} {onchange} {label} {quiet} {width} {id} />

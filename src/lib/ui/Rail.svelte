@@ -1,0 +1,60 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import Droplets from '@lucide/svelte/icons/droplets';
+  import Layers from '@lucide/svelte/icons/layers';
+  import Library from '@lucide/svelte/icons/archive';
+  import ScrollText from '@lucide/svelte/icons/scroll-text';
+  import Hammer from '@lucide/svelte/icons/hammer';
+  import Moon from '@lucide/svelte/icons/moon';
+  import { isTyping } from '$lib/keys';
+  import { switchTheme } from '$lib/theme';
+
+  const places = [
+    { href: '/', name: 'Bench', icon: Hammer },
+    { href: '/plans', name: 'Plans', icon: Layers },
+    { href: '/colours', name: 'Colours', icon: Droplets },
+    { href: '/shelf', name: 'Shelf', icon: Library },
+    { href: '/record', name: 'Record', icon: ScrollText }
+  ];
+  const here = (href: string) =>
+    href === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(href);
+
+  function onkeydown(event: KeyboardEvent) {
+    if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+    const place = places[Number(event.key) - 1];
+    if (place) goto(place.href);
+  }
+</script>
+
+<svelte:window {onkeydown} />
+
+<nav
+  class="no-print sticky top-0 flex h-screen w-[72px] shrink-0 flex-col items-stretch border-r border-rule"
+  aria-label="Places"
+>
+  <a href="/" class="grid h-16 place-items-center" aria-label="Kirapen, to the bench">
+    <img src="/mark.svg" alt="" class="h-9 w-9" />
+  </a>
+  {#each places as place, i (place.href)}
+    <a
+      href={place.href}
+      aria-current={here(place.href) ? 'page' : undefined}
+      class="relative flex h-[78px] flex-col items-center justify-center gap-1 text-[0.8rem] text-ink-2 hover:text-ink aria-[current]:font-semibold aria-[current]:text-ink"
+    >
+      {#if here(place.href)}
+        <span class="absolute inset-y-2 left-0 w-[3px] rounded-r bg-verdigris"></span>
+      {/if}
+      <place.icon size={22} strokeWidth={1.6} aria-hidden="true" />
+      {place.name}
+      <span class="text-[0.7rem] leading-none opacity-80" aria-hidden="true">{i + 1}</span>
+    </a>
+  {/each}
+  <button
+    class="mt-auto grid h-14 place-items-center text-ink-2 hover:text-ink"
+    onclick={switchTheme}
+    aria-label="Switch between light and dark"
+  >
+    <Moon size={20} strokeWidth={1.6} aria-hidden="true" />
+  </button>
+</nav>

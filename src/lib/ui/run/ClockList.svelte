@@ -1,0 +1,51 @@
+<!-- Each window draining: cups to pour, the gate waited for, demoulding's two edges. -->
+<script lang="ts">
+  import type { Computed } from '$core/plan';
+  import { clock } from '$core/quantity';
+  import type { Clock } from '$core/run';
+  import CupIcon from '../CupIcon.svelte';
+
+  let { clocks, computed, now }: { clocks: readonly Clock[]; computed: Computed; now: number } = $props();
+  const WORDS = { pour: 'to pour', gate: 'until the gate', demould: 'until demould', late: 'late after' };
+  const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
+  const nameOf = (c: Clock) => cupOf(c.of)?.name ?? computed.groups.find((g) => g.groupId === c.of)?.name ?? '';
+
+  function tone(c: Clock, share: number): string {
+    if (c.kind === 'gate' || c.kind === 'demould') return 'var(--ochre)';
+    if (share <= 0) return 'var(--cinnabar)';
+    return share < 0.25 ? 'var(--ochre)' : 'var(--verdigris)';
+  }
+</script>
+
+<h2 class="label font-sans !text-[0.95rem]">Clocks</h2>
+<ul class="mt-3 space-y-5">
+  {#each clocks as c (c.id)}
+    {@const share = Math.max(0, Math.min(1, (c.due - now) / (c.due - c.zero)))}
+    {@const cup = cupOf(c.of)}
+    <li class="flex items-center gap-3" data-clock={c.id}>
+      {#if cup}
+        <CupIcon colour={cup.colour} hatch={cup.hatch} size={38} />
+      {:else}
+        <svg width="38" height="38" viewBox="0 0 38 38" aria-hidden="true">
+          <path d="M3 9H35V31H3Z" fill="var(--mould)" /><path
+            d="M8 9H30A11 16 0 0 1 8 9Z"
+            fill="var(--sheet)"
+            stroke="var(--ink)"
+            stroke-width="1.5"
+          />
+        </svg>
+      {/if}
+      <div class="min-w-0 flex-1">
+        <p class="truncate text-[1.05rem] text-ink-2">{nameOf(c)} · {WORDS[c.kind]}</p>
+        <div class="mt-1.5 h-2.5 overflow-hidden rounded-full bg-sunk">
+          <div class="h-full" style="width:{share * 100}%;background:{tone(c, share)}"></div>
+        </div>
+      </div>
+      <strong class="text-[1.5rem]" style="color:{c.kind === 'pour' || c.due <= now ? tone(c, share) : 'inherit'}"
+        >{clock((c.due - now) / 1000)}</strong
+      >
+    </li>
+  {:else}
+    <li class="text-ink-2">Nothing is running. The first clock starts when two parts meet.</li>
+  {/each}
+</ul>

@@ -1,0 +1,31 @@
+<!-- What comes after the instruction in hand. -->
+<script lang="ts">
+  import type { Computed, PlanFile } from '$core/plan';
+  import { grams } from '$core/quantity';
+  import type { RunState } from '$core/run';
+  import { taskWords } from '$lib/instruction';
+
+  let {
+    run,
+    computed,
+    current,
+    snapshot
+  }: { run: RunState; computed: Computed; current: string | undefined; snapshot: PlanFile } = $props();
+
+  const next = $derived(run.tasks.filter((t) => t.status === 'open' && t.task.id !== current).slice(0, 4));
+  const unit = $derived(snapshot.plan.readings === 'cumulative' ? 'more' : '');
+</script>
+
+<h2 class="label mt-8 font-sans !text-[0.95rem]">Next</h2>
+<ol class="mt-2 space-y-1.5 text-[1.1rem]">
+  {#each next as entry, i (entry.task.id)}
+    {@const words = taskWords(entry.task, computed)}
+    <li class={i > 1 ? 'text-ink-2' : ''}>
+      <strong>{words.act}</strong>
+      {words.rest}
+      {#if entry.task.kind === 'weigh'}· {grams(entry.target ?? entry.task.grams, computed.division)} g {unit}{/if}
+    </li>
+  {:else}
+    <li class="text-ink-2">Nothing more.</li>
+  {/each}
+</ol>

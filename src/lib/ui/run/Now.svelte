@@ -1,0 +1,207 @@
+<!-- The one thing to do now: one instruction, one number, the live scale or timer. -->
+<script lang="ts">
+  import type { Computed } from '$core/plan';
+  import { clock, duration, grams } from '$core/quantity';
+  import type { GateOpening, RunState } from '$core/run';
+  import type { Instruction } from '$lib/instruction';
+  import type { RunLog } from '$lib/run-log.svelte';
+  import type { LiveScale } from '$lib/scale.svelte';
+  import CoreDrawing from '../CoreDrawing.svelte';
+  import CupMark from '../CupMark.svelte';
+  import WeighBar from './WeighBar.svelte';
+
+  let {
+    instruction,
+    run,
+    computed,
+    gate,
+    now,
+    useScale,
+    live,
+    cautions,
+    entry = $bindable(),
+    problem,
+    log
+  }: {
+    instruction: Instruction | undefined;
+    run: RunState;
+    computed: Computed;
+    gate: GateOpening | undefined;
+    now: number;
+    useScale: boolean;
+    live: LiveScale;
+    cautions: readonly string[];
+    entry: string;
+    problem: string;
+    log: RunLog;
+  } = $props();
+
+  const g = (x: number) => grams(x, computed.division);
+  const cup = $derived(computed.cups.find((c) => c.cupId === instruction?.cupId));
+  const cupState = $derived(instruction?.cupId ? run.cups[instruction.cupId] : undefined);
+  const group = $derived(computed.groups.find((x) => x.groupId === instruction?.groupId));
+  const stirredFor = $derived(
+    instruction?.kind === 'stir' ? (now - Math.max(0, ...run.tasks.map((t) => t.doneAt ?? 0))) / 1000 : 0
+  );
+  const reading = $derived(useScale ? live.reading : undefined);
+  // The section as far as it is poured, the layer in hand included.
+  const partial = $derived.by(() => {
+    if (!group) return undefined;
+    const poured = new Set(
+      run.tasks.filter((t) => t.task.kind === 'pour' && t.status === 'done').map((t) => (t.task.kind === 'pour' ? t.task.stepId : ''))
+    );
+    if (instruction?.kind === 'pour') poured.add(instruction.task.stepId);
+    return { ...group, layers: group.layers.filter((l) => poured.has(l.stepId)) };
+  });
+</script>
+
+{#snippet number(value: string, words: string)}
+  <div class="mt-6 flex flex-wrap items-baseline gap-x-5">
+    <span class="text-[9.5rem] leading-[0.95] font-bold tracking-tight max-md:text-[6rem]" data-testid="number">{value}</span>
+    <span class="text-[2rem] font-medium text-ink-2">{words}</span>
+  </div>
+{/snippet}
+
+{#if !instruction}
+  <h1 class="text-[2.2rem]">The run is done.</h1>
+  <p class="mt-2 text-[1.2rem] text-ink-2">Look at each piece while you remember the pour.</p>
+{:else}
+  <h1 class="flex flex-wrap items-center gap-3 text-[2rem]" data-testid="now">
+    {instruction.title}
+    {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={38} />{/if}
+  </h1>
+  <p class="mt-1 text-[1.2rem] text-ink-2">{instruction.hint}</p>
+
+  {#if instruction.kind === 'weigh'}
+    {@const aim = instruction.before + instruction.target}
+    {@const toGo = reading ? aim - reading.grams : undefined}
+    {#if reading && toGo !== undefined}
+      {@render number(g(Math.abs(toGo)), toGo >= 0 ? `g to go of ${g(instruction.target)}` : 'g too much')}
+    {:else}
+      {@render number(
+        g(aim),
+        instruction.before ? `g on the scale, ${g(instruction.target)} more` : `g`
+      )}
+    {/if}
+    {#if cup}
+      <WeighBar
+        colour={cup.colour}
+        hatch={cup.hatch}
+        share={reading ? (reading.grams - instruction.before) / instruction.target : 0}
+      />
+      <p class="mt-2 flex justify-between text-[1.05rem] text-ink-2">
+        <span>{instruction.before ? `${g(instruction.before)} in the cup` : 'cup tared to nothing'}</span>
+        <span>slow from {g(instruction.before + instruction.target * 0.9)} · stop at {g(aim)}</span>
+      </p>
+    {/if}
+    <div class="mt-5 flex flex-wrap items-center gap-3">
+      <label class="flex items-center gap-3 text-[1.1rem]">
+        the scale reads
+        <input
+          class="field !min-h-[64px] !w-44 text-[1.6rem] font-semibold"
+          aria-label="Grams on the scale"
+          inputmode="decimal"
+          autocomplete="off"
+          placeholder={reading ? g(reading.grams) : g(aim)}
+          bind:value={entry}
+        />
+        g
+      </label>
+      {#if useScale}
+        <button class="button min-h-[64px]" onclick={() => live.ask({ do: 'pour', grams: Math.max(computed.division, toGo ?? 0) })}>
+          Pour with the stand-in hand
+        </button>
+        <button class="button min-h-[64px]" onclick={() => live.ask({ do: 'tare' })}>Tare</button>
+        {#if reading && !reading.stable}<span class="text-ink-2">settling…</span>{/if}
+      {/if}
+    </div>
+    {#if cupState && Math.abs(cupState.scale - 1) > 0.004}
+      <div class="mt-5 border-l-4 border-ochre bg-ochre-soft px-4 py-3 text-[1.05rem]" data-testid="corrected">
+        {#if cupState.scale > 1}
+          <strong>More went in than planned.</strong> Everything after it follows: × {cupState.scale.toFixed(3)}, {g(
+            cupState.surplus
+          )} g more in the cup.
+        {:else}
+          <strong>Less is in than planned.</strong> The rest follows: × {cupState.scale.toFixed(3)}, {g(-cupState.surplus)} g short. Undo
+          to add more.
+        {/if}
+        <button
+          class="ml-1 font-bold underline"
+          onclick={() => instruction.cupId && log.tell({ type: 'accepted', cupId: instruction.cupId })}
+        >
+          Keep the plan’s weights instead
+        </button>
+      </div>
+    {:else if cupState?.accepted}
+      <p class="mt-5 border-l-4 border-ochre bg-ochre-soft px-4 py-3 text-[1.05rem]">
+        This cup keeps the plan’s weights, off its ratio{cupState.ratioError ? ` by ${(cupState.ratioError * 100).toFixed(1)} %` : ''}.
+      </p>
+    {/if}
+  {:else if instruction.kind === 'stir'}
+    {@const left = instruction.task.minutes * 60 - stirredFor}
+    {@render number(clock(Math.max(0, left)), left > 0 ? 'still to stir' : 'stirred long enough')}
+  {:else if instruction.kind === 'pour'}
+    {@render number(g(instruction.task.gramsEach), `g into each of ${instruction.task.count}`)}
+    <p class="text-[1.1rem] text-ink-2">
+      {instruction.task.mlEach.toFixed(2)} ml each, {g(instruction.task.gramsEach * instruction.task.count)} g in all
+    </p>
+    <div class="mt-4 flex flex-wrap items-start gap-8">
+      {#if partial}<div class="w-[380px]"><CoreDrawing group={partial} cups={computed.cups} showFace="mould face" height={200} /></div>{/if}
+      <label class="block text-[1.05rem]">
+        poured in all, if it was another
+        <span class="mt-1 flex items-center gap-2">
+          <input
+            class="field !min-h-[64px] !w-40 text-[1.4rem]"
+            aria-label="Grams poured in all"
+            inputmode="decimal"
+            autocomplete="off"
+            placeholder={g(instruction.task.gramsEach * instruction.task.count)}
+            bind:value={entry}
+          /> g
+        </span>
+      </label>
+    </div>
+  {:else if instruction.kind === 'gate' && gate}
+    {#if gate.open}
+      {@render number('Open', gate.by === 'state' ? `you reported ${run.groups[instruction.task.groupId]?.reported?.state}` : 'the minutes are over; touch it first')}
+    {:else}
+      {@render number(clock((gate.opensAt - now) / 1000), `until ${instruction.task.state}, by the estimate`)}
+    {/if}
+    <p class="mt-2 text-[1.1rem] text-ink-2">
+      {duration(instruction.task.minutes)} after the last pour, or when you report “{instruction.task.state}” with
+      <kbd class="rounded border border-current px-1.5">T</kbd>.
+    </p>
+    {#if partial}<div class="mt-4 w-[420px]"><CoreDrawing group={partial} cups={computed.cups} showFace="mould face" /></div>{/if}
+  {:else if instruction.kind === 'demould'}
+    {@const zero = run.groups[instruction.task.groupId]?.lastPour ?? now}
+    {@const early = zero + instruction.task.from * 60_000}
+    {#if now < early}
+      {@render number(clock((early - now) / 1000), 'before it is firm')}
+      <p class="mt-2 text-[1.1rem] text-ochre">Too early leaves fingerprints and a bent edge. You can close this page; the bench will say when.</p>
+    {:else}
+      {@render number('Now', `the window closes ${duration(instruction.task.to)} after the pour`)}
+    {/if}
+  {:else if instruction.kind === 'prepare'}
+    <ul class="mt-6 max-w-[46rem] space-y-3 text-[1.15rem]">
+      {#each cautions as caution (caution)}
+        <li class="border-l-4 border-ochre bg-ochre-soft px-4 py-2.5">{caution}</li>
+      {/each}
+      <li class="px-4 text-ink-2">The data sheet, local rules and licensed practice come first.</li>
+    </ul>
+  {/if}
+
+  {#if problem}
+    <p class="mt-4 border-l-4 border-cinnabar bg-cinnabar-soft px-4 py-3 text-[1.1rem]" role="alert">{problem}</p>
+  {/if}
+{/if}
+
+{#if run.notes.length}
+  <ul class="mt-6 space-y-1 text-[1rem] text-ink-2">
+    {#each run.notes.slice(-3) as note (note.id)}
+      <li>
+        <strong class={note.problem ? 'text-cinnabar' : 'text-ink'}>{note.problem ? 'Problem' : 'Note'}:</strong>
+        {note.text}
+      </li>
+    {/each}
+  </ul>
+{/if}

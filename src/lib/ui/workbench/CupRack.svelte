@@ -1,0 +1,149 @@
+<script lang="ts">
+  import Plus from '@lucide/svelte/icons/plus';
+  import X from '@lucide/svelte/icons/x';
+  import { freshId, HATCHES, type Cup } from '$core/plan';
+  import { grams } from '$core/quantity';
+  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import CupIcon from '../CupIcon.svelte';
+  import Figure from '../Figure.svelte';
+  import QuantityField from '../QuantityField.svelte';
+
+  let { editor }: { editor: PlanEditor } = $props();
+  const plan = $derived(editor.plan);
+  const computed = $derived(editor.computed);
+  const colourants = $derived(editor.shelf.colourants);
+  const largest = $derived(Math.max(1, ...computed.cups.map((c) => c.balance.mixed)));
+
+  function addCup() {
+    const taken = new Set(plan.cups.map((c) => c.letter));
+    const letter = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((l) => !taken.has(l));
+    if (!letter) return;
+    const used = new Set(plan.cups.map((c) => c.hatch));
+    const cup: Cup = {
+      id: freshId(plan, 'cup'),
+      letter,
+      hatch: HATCHES.slice(1).find((h) => !used.has(h)) ?? 'plain',
+      name: `cup ${letter}`,
+      recipe: []
+    };
+    editor.edit({ path: ['cups', plan.cups.length], value: cup });
+  }
+
+  function removeCup(index: number) {
+    const gone = plan.cups[index]?.id;
+    editor.edits([
+      { path: ['cups', index], value: undefined },
+      { path: ['steps'], value: plan.steps.filter((s) => s.act !== 'lay' || s.cupId !== gone) }
+    ]);
+  }
+
+  function addColourant(index: number, colourantId: string) {
+    const line = { id: freshId(plan, 'colour'), colourantId, percent: 1, of: 'supplied' };
+    editor.edit({ path: ['cups', index, 'recipe', plan.cups[index]!.recipe.length], value: line });
+  }
+</script>
+
+<section class="flex flex-col px-4 py-3 max-xl:border-b max-xl:border-rule" aria-label="Cups">
+  <div class="flex items-baseline justify-between text-[0.85rem]">
+    <h2 class="label font-sans">Cups</h2>
+    <span class="text-ink-2">mixed <Figure class="font-semibold text-ink" value="{grams(computed.totals.balance.mixed, computed.division)} g" /></span>
+  </div>
+
+  <ul class="ruled mt-1">
+    {#each plan.cups as cup, index (cup.id)}
+      {@const out = computed.cups[index]!}
+      <li class="group relative flex gap-2.5 py-2" data-cup={cup.letter}>
+        <CupIcon colour={out.colour} hatch={cup.hatch} fill={out.balance.mixed / largest} size={40} />
+        <div class="min-w-0 flex-1">
+          <div class="flex items-baseline gap-1.5">
+            <strong>{cup.letter}</strong>
+            <input
+              class="quiet w-full flex-1 border-transparent font-medium"
+              aria-label="Name of cup {cup.letter}"
+              value={cup.name}
+              onchange={(e) =>
+                editor.edit({ path: ['cups', index, 'name'], value: e.currentTarget.value.trim() || cup.name })}
+            />
+            <Figure class="text-[1.1rem] font-bold" value={grams(out.balance.mixed, computed.division)} />
+          </div>
+          <ul class="text-[0.85rem] text-ink-2">
+            {#each cup.recipe as line, i (line.id)}
+              <li class="flex items-baseline gap-1">
+                <select
+                  class="quiet min-w-0 flex-1 border-transparent"
+                  aria-label="Colourant {i + 1} of cup {cup.letter}"
+                  value={line.colourantId}
+                  onchange={(e) =>
+                    editor.edit({ path: ['cups', index, 'recipe', i, 'colourantId'], value: e.currentTarget.value })}
+                >
+                  {#if !colourants.some((c) => c.id === line.colourantId)}
+                    <option value={line.colourantId}>not on the shelf</option>
+                  {/if}
+                  {#each colourants as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
+                </select>
+                <QuantityField
+                  quiet
+                  width="3.1rem"
+                  label="Percent of colourant {i + 1} in cup {cup.letter}"
+                  unit="%"
+                  max={1}
+                  value={line.percent / 100}
+                  onchange={(v) =>
+                    editor.edit({
+                      path: ['cups', index, 'recipe', i, 'percent'],
+                      value: Number((v * 100).toFixed(4))
+                    })}
+                />
+                <button
+                  class="-mr-3 w-3 text-ink-2 opacity-0 group-hover:opacity-100 hover:text-cinnabar focus:opacity-100"
+                  aria-label="Take colourant {i + 1} out of cup {cup.letter}"
+                  onclick={() => editor.edit({ path: ['cups', index, 'recipe', i], value: undefined })}
+                >
+                  <X size={13} />
+                </button>
+              </li>
+            {/each}
+          </ul>
+          <div class="flex items-baseline justify-between gap-2 text-[0.85rem] text-ink-2">
+            <select
+              class="quiet w-[5.6rem] border-transparent"
+              aria-label="Add a colourant to cup {cup.letter}"
+              value=""
+              onchange={(e) => {
+                if (e.currentTarget.value) addColourant(index, e.currentTarget.value);
+                e.currentTarget.value = '';
+              }}
+            >
+              <option value="">+ colourant</option>
+              {#each colourants as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
+            </select>
+            <span class="whitespace-nowrap"><Figure value="{(out.shareOfPour * 100).toFixed(0)} %" /> of pour</span>
+          </div>
+          {#if cup.atLeast}
+            <div class="text-[0.85rem] text-ink-2">
+              at least {cup.atLeast} g
+              <button
+                class="underline"
+                onclick={() => editor.edit({ path: ['cups', index, 'atLeast'], value: undefined })}>only what is needed</button
+              >
+            </div>
+          {/if}
+        </div>
+        <button
+          class="absolute -left-1.5 bottom-2 p-1 text-ink-2 opacity-0 group-hover:opacity-100 hover:text-cinnabar focus:opacity-100"
+          aria-label="Take cup {cup.letter} out of the plan"
+          onclick={() => removeCup(index)}
+        >
+          <X size={16} />
+        </button>
+      </li>
+    {:else}
+      <li class="py-4 text-ink-2">No cups yet. A cup is one coloured portion of the base.</li>
+    {/each}
+  </ul>
+
+  <button class="button bare mt-1 self-start" onclick={addCup}><Plus size={18} /> cup</button>
+  {#if computed.basis}
+    <p class="mt-auto pt-2 text-[0.8rem] text-ink-2">Percentages are {computed.basis}.</p>
+  {/if}
+</section>

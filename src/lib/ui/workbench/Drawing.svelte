@@ -1,0 +1,92 @@
+<script lang="ts">
+  import { Tabs } from 'bits-ui';
+  import type { Computed, Plan } from '$core/plan';
+  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import CoreDrawing from '../CoreDrawing.svelte';
+  import PieceFace from '../PieceFace.svelte';
+
+  let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
+
+  let chosen = $state(0);
+  let face = $state<'mould face' | 'open face'>('mould face');
+  const group = $derived(computed.groups[Math.min(chosen, computed.groups.length - 1)]);
+  const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
+
+  // Poured → shows: one row a cup, its layers summed.
+  const shows = $derived(
+    computed.cups.flatMap((cup) => {
+      const layers = group?.layers.filter((l) => l.cupId === cup.cupId) ?? [];
+      if (!group || !layers.length) return [];
+      const sum = (pick: (l: (typeof layers)[number]) => number) => layers.reduce((s, l) => s + pick(l), 0);
+      const filled = group.layers.reduce((s, l) => s + l.each, 0);
+      return [
+        {
+          cup,
+          poured: sum((l) => l.each) / filled,
+          shows: sum((l) => (face === 'mould face' ? l.shows.mouldFace : l.shows.openFace))
+        }
+      ];
+    })
+  );
+</script>
+
+<section class="flex flex-col px-4 py-3 max-xl:border-b max-xl:border-rule" aria-label="Piece and core">
+  <div class="flex flex-wrap items-center justify-between gap-2">
+    <Tabs.Root bind:value={face}>
+      <Tabs.List class="inline-flex overflow-hidden rounded-lg border border-rule-strong" aria-label="Which face">
+        {#each ['mould face', 'open face'] as const as name (name)}
+          <Tabs.Trigger
+            value={name}
+            class="min-h-9 px-3 text-[0.9rem] font-medium text-ink-2 data-[state=active]:bg-ink data-[state=active]:text-ground"
+          >
+            {name === 'mould face' ? 'Mould face' : 'Open face'}
+          </Tabs.Trigger>
+        {/each}
+      </Tabs.List>
+    </Tabs.Root>
+    <label class="text-[0.85rem] text-ink-2">
+      shows its
+      <select
+        class="quiet"
+        aria-label="Show face"
+        value={plan.showFace}
+        onchange={(e) => editor.edit({ path: ['showFace'], value: e.currentTarget.value })}
+      >
+        <option>mould face</option>
+        <option>open face</option>
+      </select>
+    </label>
+    {#if computed.groups.length > 1}
+      <select class="quiet" aria-label="Which cavities" bind:value={chosen}>
+        {#each computed.groups as g, i (g.groupId)}<option value={i}>{g.name}</option>{/each}
+      </select>
+    {/if}
+  </div>
+
+  {#if group}
+    <div class="mt-2 flex flex-1 items-center justify-center gap-4">
+      <div class="w-[190px]"><PieceFace {group} cups={computed.cups} {face} /></div>
+      <div class="w-[108px] text-[0.85rem]">
+        <p class="text-ink-2">poured → shows</p>
+        {#each shows as row (row.cup.cupId)}
+          <div class="mt-1.5">
+            <div class="flex items-center gap-1.5">
+              <strong class="w-3">{row.cup.letter}</strong>
+              <div class="flex-1">
+                <div class="h-2 border border-ink-2" style="width:{Math.max(2, row.poured * 100)}%;background:{row.cup.colour}"></div>
+                <div class="mt-0.5 h-2 border border-ink" style="width:{Math.max(2, row.shows * 100)}%;background:{row.cup.colour}"></div>
+              </div>
+            </div>
+            <p class="pl-[18px] text-ink-2">{percent(row.poured)} → <span class="text-ink">{percent(row.shows)}</span></p>
+          </div>
+        {/each}
+      </div>
+    </div>
+    <div class="mx-auto w-full max-w-[420px]">
+      <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} />
+    </div>
+    <p class="mt-1 text-center text-[0.8rem] text-ink-2">{group.mouldName} · {group.working}</p>
+  {:else}
+    <p class="m-auto max-w-60 text-center text-ink-2">Choose a mould in the pour beside, and the piece is drawn here.</p>
+  {/if}
+</section>

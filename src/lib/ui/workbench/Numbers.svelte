@@ -1,0 +1,117 @@
+<script lang="ts">
+  import type { Computed, Plan } from '$core/plan';
+  import { duration, grams } from '$core/quantity';
+  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import CupMark from '../CupMark.svelte';
+  import Figure from '../Figure.svelte';
+  import ProblemNote from '../ProblemNote.svelte';
+
+  let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
+
+  const g = (x: number) => grams(x, computed.division);
+  const cups = $derived(computed.cups.filter((c) => c.weighings.length && c.balance.mixed > 0));
+  const colour = $derived(computed.totals.colourants.reduce((s, c) => s + c.grams, 0));
+  const balance = $derived(computed.totals.balance);
+  const demould = $derived(computed.score.demould[0]);
+  const rows = $derived([
+    ...computed.totals.parts.map((p) => ({ key: p.key, name: p.name, of: (c: (typeof cups)[number]) => c.weighings.find((w) => w.key === p.key) })),
+    ...computed.totals.colourants.map((p) => ({
+      key: p.id,
+      name: p.name,
+      of: (c: (typeof cups)[number]) => c.weighings.find((w) => w.colourantId === p.id)
+    }))
+  ]);
+</script>
+
+<section class="flex min-w-0 flex-col px-4 py-3" aria-label="Numbers">
+  <div class="flex items-baseline justify-between">
+    <h2 class="label font-sans">To weigh</h2>
+    <span class="text-[0.8rem] text-ink-2">scale {computed.division} g</span>
+  </div>
+  <div class="mt-0.5 flex gap-6">
+    {#each computed.totals.parts as part (part.key)}
+      <div>
+        <Figure class="font-display text-[2rem] leading-none font-medium" value={part.grams.toFixed(1)} />
+        <p class="text-[0.82rem] text-ink-2">g {part.name}</p>
+      </div>
+    {/each}
+    {#if computed.totals.parts.length}
+      <div>
+        <Figure class="font-display text-[2rem] leading-none font-medium" value={colour.toFixed(1)} />
+        <p class="text-[0.82rem] text-ink-2">g colour</p>
+      </div>
+    {/if}
+  </div>
+
+  {#if cups.length}
+    <table class="figures mt-2 text-[0.86rem]" data-testid="weighings">
+      <thead>
+        <tr>
+          <th class="!px-0">grams</th>
+          {#each cups as cup (cup.cupId)}
+            <th class="num !px-1"><CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} /></th>
+          {/each}
+        </tr>
+      </thead>
+      <tbody>
+        {#each rows as row (row.key)}
+          <tr>
+            <td class="truncate !px-0 !py-1 text-ink-2">{row.name}</td>
+            {#each cups as cup (cup.cupId)}
+              {@const w = row.of(cup)}
+              <td class="num !px-1 !py-1">
+                {#if w}
+                  <Figure value={g(w.weight)} class={w.weighable ? '' : 'font-semibold text-ochre underline decoration-dotted'} />
+                  {#if !w.weighable}<span class="sr-only">not weighable on this scale</span>{/if}
+                {/if}
+              </td>
+            {/each}
+          </tr>
+        {/each}
+        <tr class="font-semibold">
+          <td class="!px-0 !py-1">mixed</td>
+          {#each cups as cup (cup.cupId)}<td class="num !px-1 !py-1"><Figure value={g(cup.balance.mixed)} /></td>{/each}
+        </tr>
+        <tr>
+          <td class="!px-0 !py-1 text-ink-2">ratio off by</td>
+          {#each cups as cup (cup.cupId)}
+            <td class="num !px-1 !py-1 text-ink-2"><Figure value="{(cup.ratioError * 100).toFixed(2)} %" /></td>
+          {/each}
+        </tr>
+      </tbody>
+    </table>
+  {/if}
+
+  <p class="mt-2 text-[0.86rem] text-ink-2" data-testid="balance">
+    poured <Figure class="text-ink" value={g(balance.poured)} /> · clings
+    <Figure class="text-ink" value={g(balance.clings + balance.vessel)} /> · left
+    <Figure class="text-ink" value={g(Math.max(0, balance.left))} /> =
+    <Figure class="font-semibold text-ink" value="{g(balance.mixed)} g" />
+  </p>
+  {#if demould}
+    <p class="text-[0.86rem] text-ink-2">
+      hands done after <Figure class="text-ink" value={duration(computed.score.ends)} /> · demould
+      <Figure class="text-ink" value="{duration(demould.from - demould.lastPour)} – {duration(demould.to - demould.lastPour)}" /> later
+    </p>
+  {/if}
+
+  <div class="mt-2 flex flex-col gap-1.5" id="to-mend">
+    {#if editor.problem}<ProblemNote problem={editor.problem} />{/if}
+    {#each computed.problems as problem (problem.code + problem.path)}
+      <ProblemNote {problem} onmend={(edit) => editor.edit(edit)} />
+    {/each}
+    {#if !computed.problems.length && plan.steps.length}
+      <p class="text-[0.9rem] text-verdigris">Nothing to mend.</p>
+    {/if}
+  </div>
+
+  {#if computed.cautions.length}
+    <details class="mt-2 text-[0.85rem] text-ink-2">
+      <summary class="cursor-pointer font-semibold">Cautions for this material</summary>
+      <ul class="mt-1 list-disc pl-5">
+        {#each computed.cautions as caution (caution)}<li>{caution}</li>{/each}
+      </ul>
+      <p class="mt-1">The data sheet, local rules and licensed practice come first.</p>
+    </details>
+  {/if}
+</section>

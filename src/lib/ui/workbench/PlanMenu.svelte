@@ -1,0 +1,45 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { DropdownMenu } from 'bits-ui';
+  import Ellipsis from '@lucide/svelte/icons/ellipsis';
+  import type { Plan } from '$core/plan';
+  import { send } from '$lib/send';
+  import type { PlanEditor } from '$lib/plan-editor.svelte';
+
+  let { plan, editor }: { plan: Plan; editor: PlanEditor } = $props();
+  const item =
+    'flex min-h-11 cursor-pointer items-center rounded-md px-3 data-[highlighted]:bg-sunk outline-none';
+
+  async function copy() {
+    const id = crypto.randomUUID();
+    const made = await send('POST', '/plans', { ...plan, id, name: `${plan.name}, copy`.slice(0, 80) });
+    if (made.ok) await goto(`/plans/${id}`);
+  }
+
+  async function remove() {
+    await editor.settled();
+    const file = await send('GET', `/plans/${plan.id}/file`);
+    const gone = await send('DELETE', `/plans/${plan.id}`);
+    if (!file.ok || !gone.ok) return;
+    // The list offers to bring it back: undo, rather than asking first.
+    sessionStorage.setItem('kirapen.deleted', JSON.stringify(file.value));
+    await goto('/plans');
+  }
+</script>
+
+<DropdownMenu.Root>
+  <DropdownMenu.Trigger class="button bare" aria-label="More for this plan"><Ellipsis size={20} /></DropdownMenu.Trigger>
+  <DropdownMenu.Portal>
+    <DropdownMenu.Content
+      class="z-30 min-w-52 rounded-lg border border-rule-strong bg-sheet p-1 shadow-lg"
+      sideOffset={6}
+      align="end"
+    >
+      <DropdownMenu.Item class={item} onSelect={() => (location.href = `/api/v1/plans/${plan.id}/file`)}>
+        Export as a file
+      </DropdownMenu.Item>
+      <DropdownMenu.Item class={item} onSelect={copy}>Make a copy</DropdownMenu.Item>
+      <DropdownMenu.Item class="{item} text-cinnabar" onSelect={remove}>Delete the plan</DropdownMenu.Item>
+    </DropdownMenu.Content>
+  </DropdownMenu.Portal>
+</DropdownMenu.Root>

@@ -1,0 +1,82 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { newPlan, type Plan } from '$core/plan';
+  import { send } from '$lib/send';
+  import type { Problem } from '$core/problem';
+  import CupMark from '$lib/ui/CupMark.svelte';
+  import ImportPlan from '$lib/ui/ImportPlan.svelte';
+  import PieceFace from '$lib/ui/PieceFace.svelte';
+  import ProblemNote from '$lib/ui/ProblemNote.svelte';
+
+  let { data } = $props();
+  let deleted = $state('');
+  let problems = $state<Problem[]>([]);
+
+  onMount(() => {
+    deleted = sessionStorage.getItem('kirapen.deleted') ?? '';
+  });
+
+  async function begin() {
+    const plan = newPlan(crypto.randomUUID(), 'New pour', data.shelf);
+    const made = await send<Plan>('POST', '/plans', plan);
+    if (made.ok) await goto(`/plans/${plan.id}`);
+    else problems = made.problems;
+  }
+
+  async function bringBack() {
+    const back = await send<Plan>('POST', '/plans/import', JSON.parse(deleted));
+    if (!back.ok) return void (problems = back.problems);
+    sessionStorage.removeItem('kirapen.deleted');
+    await goto(`/plans/${back.value.id}`);
+  }
+</script>
+
+<svelte:head><title>Plans · Kirapen</title></svelte:head>
+
+<div class="mx-auto max-w-[1100px] px-6 py-6">
+  <header class="flex items-center gap-3">
+    <h1 class="flex-1 text-[1.9rem]">Plans</h1>
+    <ImportPlan />
+    <button class="button go" onclick={begin}>New plan</button>
+  </header>
+  {#each problems as problem (problem.code)}<div class="mt-3"><ProblemNote {problem} /></div>{/each}
+  {#if deleted}
+    <p class="sheet mt-4 flex items-center gap-3 px-4 py-2">
+      The plan is deleted. <button class="button bare underline" onclick={bringBack}>Bring it back</button>
+    </p>
+  {/if}
+
+  <ul class="mt-5 grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+    {#each data.plans as plan (plan.id)}
+      <li>
+        <a href="/plans/{plan.id}" class="sheet flex h-full gap-4 p-4 hover:border-ink-2">
+          <div class="w-28 shrink-0">
+            {#if plan.groups[0]}<PieceFace group={plan.groups[0]} cups={plan.cups} face={plan.showFace} size={112} />{/if}
+          </div>
+          <div class="min-w-0 flex-1">
+            <h2 class="text-[1.25rem]">{plan.name}</h2>
+            <p class="text-[0.87rem] text-ink-2">{plan.totals.pieces} pieces · {plan.base}</p>
+            <p class="mt-1 flex gap-1">
+              {#each plan.cups as cup (cup.cupId)}
+                <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={22} />
+              {/each}
+            </p>
+            <p class="mt-1 text-[0.87rem]">
+              <strong>{plan.totals.balance.mixed.toFixed(1)} g</strong> to mix
+              {#if plan.toMend}<span class="font-semibold text-ochre"> · {plan.toMend} to mend</span>{/if}
+            </p>
+            {#if plan.notes}<p class="mt-1 line-clamp-2 text-[0.85rem] text-ink-2">{plan.notes}</p>{/if}
+          </div>
+        </a>
+      </li>
+    {:else}
+      <li class="col-span-full py-16 text-center text-ink-2">
+        <p class="mx-auto max-w-md">
+          No plans yet. A plan says which cup goes into which cavity, how much, and when; Kirapen works out every
+          gram. Begin one, or import one from a file.
+        </p>
+      </li>
+    {/each}
+  </ul>
+</div>

@@ -1,0 +1,141 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import Undo2 from '@lucide/svelte/icons/undo-2';
+  import Redo2 from '@lucide/svelte/icons/redo-2';
+  import { PlanEditor } from '$lib/plan-editor.svelte';
+  import { send } from '$lib/send';
+  import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
+  import CupRack from '$lib/ui/workbench/CupRack.svelte';
+  import Drawing from '$lib/ui/workbench/Drawing.svelte';
+  import Numbers from '$lib/ui/workbench/Numbers.svelte';
+  import PlanMenu from '$lib/ui/workbench/PlanMenu.svelte';
+  import PourList from '$lib/ui/workbench/PourList.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+
+  let { data } = $props();
+  const editor = $derived(new PlanEditor(data.plan, data.shelf));
+  const plan = $derived(editor.plan);
+  const computed = $derived(editor.computed);
+  const stops = $derived(computed.problems.filter((p) => p.level === 'stop'));
+  const warns = $derived(computed.problems.filter((p) => p.level === 'warn'));
+  let starting = $state(false);
+  let failure = $state('');
+
+  async function start() {
+    starting = true;
+    failure = '';
+    const stored = await editor.settled().then(
+      () => true,
+      () => false
+    );
+    const begun = stored
+      ? await send<{ id: string }>('POST', '/runs', { planId: plan.id })
+      : ({ ok: false, problems: [] } as const);
+    if (begun.ok) {
+      await goto(`/run/${begun.value.id}`);
+      return;
+    }
+    failure = begun.problems[0]?.sentence ?? 'The server does not answer; the plan is kept on this device.';
+    starting = false;
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+    event.preventDefault();
+    if (event.shiftKey) editor.redo();
+    else editor.undo();
+  }
+</script>
+
+<svelte:head><title>{plan.name} · Kirapen</title></svelte:head>
+<svelte:window {onkeydown} />
+
+<div class="flex flex-col xl:h-screen">
+  <header class="flex min-h-16 flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule px-5 py-2">
+    <div class="min-w-0 flex-1">
+      <input
+        class="quiet w-full max-w-[26rem] border-transparent font-display text-[1.55rem] leading-none font-semibold"
+        aria-label="Name of the plan"
+        value={plan.name}
+        onchange={(e) => editor.edit({ path: ['name'], value: e.currentTarget.value.trim() || plan.name })}
+      />
+      <div class="flex flex-wrap items-baseline gap-x-2 text-[0.87rem] text-ink-2">
+        <span>{computed.totals.pieces} pieces ·</span>
+        <select
+          class="quiet max-w-52"
+          aria-label="Base"
+          value={plan.baseId}
+          onchange={(e) => editor.edit({ path: ['baseId'], value: e.currentTarget.value })}
+        >
+          {#if !data.shelf.bases.some((b) => b.id === plan.baseId)}<option value={plan.baseId}
+              >choose a base</option
+            >{/if}
+          {#each data.shelf.bases as base (base.id)}<option value={base.id}>{base.name}</option>{/each}
+        </select>
+        <span>· room</span>
+        <QuantityField
+          quiet
+          width="3.6rem"
+          label="Room temperature"
+          unit="°C"
+          min={-5}
+          max={50}
+          value={plan.roomCelsius}
+          onchange={(v) => editor.edit({ path: ['roomCelsius'], value: Math.round(v * 10) / 10 })}
+        />
+        <span>· weighed on the</span>
+        <select
+          class="quiet"
+          aria-label="Scale"
+          value={plan.scaleId}
+          onchange={(e) => editor.edit({ path: ['scaleId'], value: e.currentTarget.value })}
+        >
+          {#if !data.shelf.scales.some((s) => s.id === plan.scaleId)}<option value={plan.scaleId}
+              >choose a scale</option
+            >{/if}
+          {#each data.shelf.scales as scale (scale.id)}
+            <option value={scale.id}>{scale.name}, {scale.division} g</option>
+          {/each}
+        </select>
+      </div>
+    </div>
+
+    {#if editor.saved === 'waiting'}
+      <span class="text-[0.85rem] font-semibold text-ochre" role="status"
+        >kept on this device, sending again…</span
+      >
+    {/if}
+    {#if failure}<span class="max-w-72 text-[0.85rem] font-semibold text-cinnabar" role="alert"
+        >{failure}</span
+      >{/if}
+    {#if stops.length || warns.length}
+      <a href="#to-mend" class="text-[0.9rem] font-semibold {stops.length ? 'text-cinnabar' : 'text-ochre'}">
+        ● {stops.length + warns.length} to mend
+      </a>
+    {/if}
+    <div class="flex">
+      <button class="button bare" onclick={() => editor.undo()} disabled={!editor.canUndo} aria-label="Undo">
+        <Undo2 size={20} />
+      </button>
+      <button class="button bare" onclick={() => editor.redo()} disabled={!editor.canRedo} aria-label="Redo">
+        <Redo2 size={20} />
+      </button>
+      <PlanMenu {plan} {editor} />
+    </div>
+    <a class="button" href="/plans/{plan.id}/sheet">Mix sheet</a>
+    <button class="button go" onclick={start} disabled={starting || stops.length > 0}>Start the run</button>
+  </header>
+
+  <div
+    class="grid grid-cols-1 border-b border-rule md:grid-cols-2 xl:min-h-0 xl:flex-1 xl:grid-cols-[256px_minmax(0,1fr)_250px_322px] xl:divide-x xl:divide-rule xl:*:min-h-0 xl:*:overflow-y-auto"
+  >
+    <CupRack {editor} />
+    <Drawing {plan} {computed} {editor} />
+    <PourList {editor} />
+    <Numbers {plan} {computed} {editor} />
+  </div>
+
+  <section class="overflow-x-auto bg-sheet px-5 py-2" aria-label="Score">
+    <div class="min-w-[900px]"><ScoreDrawing {computed} /></div>
+  </section>
+</div>

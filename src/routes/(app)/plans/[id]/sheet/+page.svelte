@@ -1,0 +1,135 @@
+<script lang="ts">
+  import { computePlan, formatAmount } from '$core/plan';
+  import { duration, grams } from '$core/quantity';
+  import { tasksOf } from '$core/run';
+  import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
+  import CupMark from '$lib/ui/CupMark.svelte';
+
+  let { data } = $props();
+  let paper = $state<'A4' | 'Letter'>('A4');
+  // svelte-ignore state_referenced_locally: the choice starts from the plan and is then this page’s own.
+  let readings = $state(data.plan.readings);
+
+  const plan = $derived({ ...data.plan, readings });
+  const computed = $derived(computePlan(plan, data.shelf));
+  const base = $derived(data.shelf.bases.find((b) => b.id === plan.baseId));
+  const tasks = $derived(tasksOf(plan, computed, base?.stirMinutes ?? 0));
+  const g = (x: number) => grams(x, computed.division);
+  const cups = $derived(computed.cups.filter((c) => c.balance.mixed > 0));
+  const sequence = $derived(tasks.filter((t) => t.kind === 'pour' || t.kind === 'gate' || t.kind === 'demould'));
+  const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
+  const stepOf = (id: string) => plan.steps.find((s) => s.id === id);
+</script>
+
+<svelte:head>
+  <title>Mix sheet: {plan.name} · Kirapen</title>
+  {@html `<style>@page { size: ${paper}; }</style>`}
+</svelte:head>
+
+<div class="no-print flex flex-wrap items-center gap-3 border-b border-rule px-6 py-3">
+  <a class="button bare" href="/plans/{plan.id}">← Workbench</a>
+  <span class="flex-1"></span>
+  <label class="flex items-center gap-2">
+    <span class="label">Readings</span>
+    <select class="field !w-auto" bind:value={readings} aria-label="Readings">
+      <option value="cumulative">cumulative</option>
+      <option value="tared">tared</option>
+    </select>
+  </label>
+  <label class="flex items-center gap-2">
+    <span class="label">Paper</span>
+    <select class="field !w-auto" bind:value={paper} aria-label="Paper">
+      <option>A4</option>
+      <option>Letter</option>
+    </select>
+  </label>
+  <button class="button go" onclick={() => window.print()}>Print</button>
+</div>
+
+<article class="mx-auto max-w-[820px] px-8 py-6 print:max-w-none print:p-0" data-testid="sheet">
+  <header class="flex items-end justify-between border-b-2 border-ink pb-2">
+    <div>
+      <h1 class="text-[1.9rem]">{plan.name}</h1>
+      <p class="text-ink-2">
+        {computed.totals.pieces} pieces · {base?.name ?? 'no base chosen'} · room {plan.roomCelsius} °C · scale {computed.division}
+        g
+      </p>
+    </div>
+    <p class="text-right text-[0.9rem] text-ink-2">Mix sheet<br />poured on ____ / ____ by ______</p>
+  </header>
+
+  <section class="mt-4 grid grid-cols-[1fr_300px] gap-6 max-sm:grid-cols-1">
+    <div>
+      {#each cups as cup (cup.cupId)}
+        <div class="mb-4 break-inside-avoid">
+          <h2 class="flex items-center gap-2 text-[1.2rem]">
+            <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={26} />
+            {cup.name}
+            <span class="ml-auto font-sans text-[1rem] font-semibold">{g(cup.balance.mixed)} g</span>
+          </h2>
+          <table class="figures mt-1">
+            <thead>
+              <tr>
+                <th class="w-6"><span class="sr-only">done</span></th>
+                <th>put in</th>
+                <th class="num">weighs, g</th>
+                <th class="num">{readings === 'cumulative' ? 'scale reads, g' : 'scale reads, tared, g'}</th>
+                <th class="num w-24">really</th>
+              </tr>
+            </thead>
+            <tbody>
+              {#each cup.weighings as w (w.key)}
+                <tr>
+                  <td><span class="inline-block h-3.5 w-3.5 border border-ink"></span></td>
+                  <td>
+                    {w.name}
+                    {#if w.percent}<span class="text-ink-2">{w.percent} % {computed.basis}</span>{/if}
+                    {#if !w.weighable}<strong class="block text-[0.8rem] text-ochre">not weighable on this scale</strong>{/if}
+                  </td>
+                  <td class="num">{g(w.weight)}</td>
+                  <td class="num font-bold">{g(w.reading)}</td>
+                  <td class="num text-ink-2">______</td>
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+          <p class="mt-0.5 text-[0.82rem] text-ink-2">
+            Ratio off by {(cup.ratioError * 100).toFixed(2)} % from rounding · pours {g(cup.balance.poured)} g, clings {g(
+              cup.balance.clings + cup.balance.vessel
+            )} g, left {g(Math.max(0, cup.balance.left))} g
+          </p>
+        </div>
+      {/each}
+    </div>
+
+    <div>
+      {#each computed.groups as group (group.groupId)}
+        <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} width={320} height={200} />
+        <p class="text-[0.82rem] text-ink-2">{group.name}: {group.mouldName}, {group.capacity.toFixed(2)} ml each</p>
+      {/each}
+      <h2 class="mt-4 text-[1.1rem]">Pour</h2>
+      <ol class="ruled text-[0.92rem]">
+        {#each sequence as task (task.id)}
+          <li class="py-1.5">
+            {#if task.kind === 'pour'}
+              {@const cup = cupOf(task.cupId)}
+              {@const step = stepOf(task.stepId)}
+              {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
+              <strong>{g(task.gramsEach)} g</strong> into each of {task.count}
+              <span class="text-ink-2">{step?.act === 'lay' ? formatAmount(step.amount) : ''}</span>
+            {:else if task.kind === 'gate'}
+              Wait until <strong>{task.state}</strong>, about {duration(task.minutes)} after the pour
+            {:else if task.kind === 'demould'}
+              Demould <strong>{duration(task.from)} – {duration(task.to)}</strong> after the last pour
+            {/if}
+          </li>
+        {/each}
+      </ol>
+      <h2 class="mt-4 text-[1.1rem]">Care</h2>
+      <ul class="list-disc pl-5 text-[0.85rem]">
+        {#each computed.cautions as caution (caution)}<li>{caution}</li>{/each}
+        <li>The data sheet, local rules and licensed practice come first.</li>
+      </ul>
+    </div>
+  </section>
+</article>
