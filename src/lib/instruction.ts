@@ -26,7 +26,7 @@ export function taskWords(task: Task, computed: Computed): { act: string; rest: 
   const group = 'groupId' in task ? computed.groups.find((g) => g.groupId === task.groupId) : undefined;
   switch (task.kind) {
     case 'prepare':
-      return { act: 'Make ready', rest: 'mould, cups, gloves' };
+      return { act: 'Make ready', rest: 'the mould, the cups, your gloves' };
     case 'weigh':
       return { act: 'Weigh', rest: `${task.name} into cup ${cup?.letter}` };
     case 'stir':

@@ -1,1 +1,179 @@
-<h1>Bench</h1>
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { goto, invalidateAll } from '$app/navigation';
+  import { newPlan } from '$core/plan';
+  import type { Problem } from '$core/problem';
+  import { clock } from '$core/quantity';
+  import { send } from '$lib/send';
+  import { day, moment } from '$lib/when';
+  import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
+  import ImportPlan from '$lib/ui/ImportPlan.svelte';
+  import ProblemNote from '$lib/ui/ProblemNote.svelte';
+
+  let { data } = $props();
+  let now = $state(Date.now());
+  let problems = $state<Problem[]>([]);
+
+  onMount(() => {
+    const tick = setInterval(() => (now = Date.now()), 1000);
+    return () => clearInterval(tick);
+  });
+
+  const inHand = $derived(data.going.filter((r) => r.inHand));
+  const due = $derived(
+    data.going
+      .flatMap((r) => r.waits.map((w) => ({ ...w, run: r.name, runId: r.id })))
+      .sort((a, b) => a.from - b.from)
+  );
+  const TONES = {
+    good: 'text-verdigris',
+    second: 'text-ochre',
+    reject: 'text-cinnabar'
+  } as Record<string, string>;
+
+  async function fill() {
+    const added = await send('POST', '/library');
+    if (added.ok) await invalidateAll();
+    else problems = added.problems;
+  }
+
+  async function begin() {
+    const plan = newPlan(crypto.randomUUID(), 'New pour', data.shelf);
+    const made = await send('POST', '/plans', plan);
+    if (made.ok) await goto(`/plans/${plan.id}`);
+    else problems = made.problems;
+  }
+</script>
+
+<svelte:head><title>Bench · Kirapen</title></svelte:head>
+
+<div class="mx-auto max-w-[1100px] px-7 py-7">
+  {#each problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+  {#if data.empty}
+    <h1 class="text-[2.2rem]">An empty bench.</h1>
+    <p class="mt-1 max-w-xl text-[1.1rem] text-ink-2">
+      Kirapen turns the piece you want into weighed cups, a timed pour and a record you can repeat. Three ways to begin:
+    </p>
+    <ol class="mt-6 grid gap-4 md:grid-cols-3">
+      <li class="sheet flex flex-col p-5">
+        <h2 class="text-[1.3rem]">Start with a mould</h2>
+        <p class="mt-1 flex-1 text-ink-2">Fill it with water on a scale, or give its dimensions. Kirapen works out what it holds.</p>
+        <a class="button go mt-4" href="/shelf/moulds/new">Measure a mould</a>
+        {#if data.shelf.moulds.length}<p class="mt-2 text-[0.9rem] text-verdigris">{data.shelf.moulds.length} on the shelf</p>{/if}
+      </li>
+      <li class="sheet flex flex-col p-5">
+        <h2 class="text-[1.3rem]">Start with the shelf</h2>
+        <p class="mt-1 flex-1 text-ink-2">
+          Put generic resins, colourants and two scales on it. Every figure is a starting value that your data sheet overrides.
+        </p>
+        {#if data.shelf.bases.length}
+          <a class="button mt-4" href="/shelf">See the shelf</a>
+          <p class="mt-2 text-[0.9rem] text-verdigris">
+            {data.shelf.bases.length} bases, {data.shelf.colourants.length} colourants, {data.shelf.scales.length} scales
+          </p>
+        {:else}
+          <button class="button go mt-4" onclick={fill}>Fill the shelf</button>
+        {/if}
+      </li>
+      <li class="sheet flex flex-col p-5">
+        <h2 class="text-[1.3rem]">Start from a plan</h2>
+        <p class="mt-1 flex-1 text-ink-2">A plan file brings its mould, base and colourants along. Or begin an empty plan and fill it in.</p>
+        <div class="mt-4 flex flex-wrap gap-2">
+          <ImportPlan label="Import a plan" />
+          <button class="button" onclick={begin}>Empty plan</button>
+        </div>
+      </li>
+    </ol>
+  {:else}
+    <header class="flex items-center gap-3">
+      <h1 class="flex-1 text-[1.9rem]">On the bench</h1>
+      <button class="button go" onclick={begin}>New plan</button>
+    </header>
+
+    {#each inHand as run (run.id)}
+      <a
+        href="/run/{run.id}"
+        class="mt-5 flex flex-wrap items-center gap-6 rounded-xl border-2 border-verdigris bg-sheet p-5 hover:bg-verdigris-soft"
+      >
+        <div class="flex-1">
+          <p class="label">Run in progress · since {moment(run.startedAt, now)}</p>
+          <h2 class="mt-0.5 text-[1.6rem]">{run.name}</h2>
+          <p class="text-ink-2">{run.done} of {run.of} steps done</p>
+          <div class="mt-2 h-2 max-w-md overflow-hidden rounded-full bg-sunk">
+            <div class="h-full bg-verdigris" style="width:{(run.done / run.of) * 100}%"></div>
+          </div>
+        </div>
+        <span class="button go text-[1.1rem]">Go on</span>
+      </a>
+    {/each}
+
+    <div class="mt-7 grid gap-8 lg:grid-cols-[1.15fr_1fr]">
+      <section aria-label="Due">
+        <h2 class="text-[1.35rem]">Due</h2>
+        <ul class="ruled mt-2">
+          {#each due as d (d.runId + d.what)}
+            {@const open = d.from <= now}
+            {@const late = 'to' in d && d.to !== undefined && d.to < now}
+            <li>
+              <a href="/run/{d.runId}" class="flex items-center gap-4 py-3 hover:bg-sheet">
+                <span
+                  class="w-28 shrink-0 text-right text-[1.5rem] font-bold {late ? 'text-cinnabar' : open ? 'text-verdigris' : 'text-ochre'}"
+                >
+                  {late ? 'late' : open ? 'now' : clock((d.from - now) / 1000)}
+                </span>
+                <span class="min-w-0 flex-1">
+                  <strong class="block text-[1.1rem]">{d.what}</strong>
+                  <span class="text-ink-2">
+                    {d.run} · {'to' in d && d.to ? `from ${moment(d.from, now)} to ${moment(d.to, now)}` : `about ${moment(d.from, now)}`}
+                  </span>
+                </span>
+              </a>
+            </li>
+          {:else}
+            <li class="py-3 text-ink-2">Nothing is curing. What is poured shows here with both edges of its window.</li>
+          {/each}
+        </ul>
+
+        <h2 class="mt-8 text-[1.35rem]">Plans at hand</h2>
+        <ul class="ruled mt-2">
+          {#each data.plans as plan (plan.id)}
+            <li>
+              <a class="flex items-baseline justify-between py-2.5 hover:bg-sheet" href="/plans/{plan.id}">
+                <strong>{plan.name}</strong><span class="text-[0.9rem] text-ink-2">changed {moment(plan.changedAt, now)}</span>
+              </a>
+            </li>
+          {:else}
+            <li class="py-3 text-ink-2">No plans yet.</li>
+          {/each}
+        </ul>
+      </section>
+
+      <section aria-label="Made lately">
+        <h2 class="text-[1.35rem]">Made lately</h2>
+        <ul class="mt-3 grid grid-cols-4 gap-3">
+          {#each data.pieces as piece (piece.id)}
+            <li>
+              <a href="/record/{piece.runId}" class="sheet block overflow-hidden text-center text-[0.82rem] hover:border-ink-2">
+                {#if piece.photo}
+                  <img src="/api/v1/photos/{piece.photo}" alt="piece {piece.number} of {piece.runName}" class="aspect-square w-full object-cover" />
+                {:else}
+                  <span class="grid aspect-square place-items-center font-display text-[1.9rem] text-ink-2">{piece.number}</span>
+                {/if}
+                <span class="block border-t border-rule py-1 font-semibold {TONES[piece.grade]}">{piece.grade}</span>
+                <span class="block truncate px-1 pb-1 text-ink-2">{day(piece.changedAt)}</span>
+              </a>
+            </li>
+          {:else}
+            <li class="col-span-4 text-ink-2">Pieces appear here once they are inspected.</li>
+          {/each}
+        </ul>
+        {#if data.going[0]?.group}
+          <div class="mt-6">
+            <p class="label">In the mould: {data.going[0].name}</p>
+            <CoreDrawing group={data.going[0].group} cups={data.going[0].cups} showFace="mould face" />
+          </div>
+        {/if}
+      </section>
+    </div>
+  {/if}
+</div>

@@ -1,19 +1,13 @@
 <!-- What comes after the instruction in hand. -->
 <script lang="ts">
-  import type { Computed, PlanFile } from '$core/plan';
+  import type { Computed } from '$core/plan';
   import { grams } from '$core/quantity';
   import type { RunState } from '$core/run';
   import { taskWords } from '$lib/instruction';
 
-  let {
-    run,
-    computed,
-    current,
-    snapshot
-  }: { run: RunState; computed: Computed; current: string | undefined; snapshot: PlanFile } = $props();
+  let { run, computed, current }: { run: RunState; computed: Computed; current: string | undefined } = $props();
 
   const next = $derived(run.tasks.filter((t) => t.status === 'open' && t.task.id !== current).slice(0, 4));
-  const unit = $derived(snapshot.plan.readings === 'cumulative' ? 'more' : '');
 </script>
 
 <h2 class="label mt-8 font-sans !text-[0.95rem]">Next</h2>
@@ -23,7 +17,7 @@
     <li class={i > 1 ? 'text-ink-2' : ''}>
       <strong>{words.act}</strong>
       {words.rest}
-      {#if entry.task.kind === 'weigh'}· {grams(entry.target ?? entry.task.grams, computed.division)} g {unit}{/if}
+      {#if entry.task.kind === 'weigh'}· {grams(entry.target ?? entry.task.grams, computed.division)} g{/if}
     </li>
   {:else}
     <li class="text-ink-2">Nothing more.</li>

@@ -2,9 +2,9 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { resinStates } from '$lib/states';
-  import { gateOpening, clocksOf } from '$core/run';
+  import { clocksOf, foldRun, gateOpening } from '$core/run';
   import { clock } from '$core/quantity';
-  import { foldedRun } from '$lib/run';
+  import { tasksOfSnapshot } from '$lib/run';
   import { RunLog } from '$lib/run-log.svelte';
   import { LiveScale } from '$lib/scale.svelte';
   import { isTyping } from '$lib/keys';
@@ -18,9 +18,9 @@
 
   let { data } = $props();
   const log = $derived(new RunLog(data.run.id, data.events));
-  const folded = $derived(foldedRun(data.run.snapshot, log.events));
-  const computed = $derived(folded.computed);
-  const run = $derived(folded.state);
+  const worked = $derived(tasksOfSnapshot(data.run.snapshot));
+  const computed = $derived(worked.computed);
+  const run = $derived(foldRun(worked.tasks, log.events, computed.division));
   const plan = $derived(data.run.snapshot.plan);
   const live = $derived(new LiveScale(data.run.id, computed.division));
 
@@ -197,7 +197,7 @@
     </main>
     <aside class="min-h-0 overflow-y-auto border-l border-rule px-7 py-6">
       <ClockList {clocks} {computed} {now} />
-      <NextList {run} {computed} current={instruction?.key} snapshot={data.run.snapshot} />
+      <NextList {run} {computed} current={instruction?.key} />
     </aside>
   </div>
 

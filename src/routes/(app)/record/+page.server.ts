@@ -1,0 +1,28 @@
+import { wilson } from '$core/inspect';
+import { allPieces, listLessons, listRuns } from '$lib/server/database';
+import { store } from '$lib/server/store';
+
+export const load = async () => {
+  const { db } = await store();
+  const [runs, pieces, lessons] = await Promise.all([listRuns(db), allPieces(db), listLessons(db)]);
+  const inspected = pieces.length;
+  const rejected = pieces.filter((p) => p.grade === 'reject').length;
+  return {
+    runs: runs.map((run) => {
+      const own = pieces.filter((p) => p.run.id === run.id);
+      return {
+        id: run.id,
+        name: run.name,
+        startedAt: run.startedAt,
+        finishedAt: run.finishedAt,
+        base: run.snapshot.shelf.bases[0]?.name ?? '',
+        cast: run.snapshot.plan.groups.reduce((s, g) => s + g.count, 0),
+        good: own.filter((p) => p.grade === 'good').length,
+        second: own.filter((p) => p.grade === 'second').length,
+        reject: own.filter((p) => p.grade === 'reject').length,
+        lessons: lessons.filter((l) => l.runId === run.id).map((l) => l.text)
+      };
+    }),
+    rejects: { rejected, inspected, ...wilson(rejected, inspected) }
+  };
+};

@@ -1,0 +1,147 @@
+<script lang="ts">
+  import { goto, invalidateAll } from '$app/navigation';
+  import { gradeOf, type Piece } from '$core/inspect';
+  import type { Plan } from '$core/plan';
+  import type { Problem } from '$core/problem';
+  import { duration } from '$core/quantity';
+  import type { Fact } from '$core/run';
+  import { send } from '$lib/send';
+  import { day, moment } from '$lib/when';
+  import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
+  import InspectPiece from '$lib/ui/record/InspectPiece.svelte';
+  import ProblemNote from '$lib/ui/ProblemNote.svelte';
+
+  let { data } = $props();
+  let problems = $state<Problem[]>([]);
+  let lesson = $state('');
+
+  const slots = $derived(
+    data.plan.groups.flatMap((group) =>
+      Array.from({ length: group.count }, (_, i) => ({
+        group,
+        number: i + 1,
+        piece: data.pieces.find((p) => p.groupId === group.id && p.number === i + 1)
+      }))
+    )
+  );
+  let chosen = $state(0);
+  const slot = $derived(slots[Math.min(chosen, slots.length - 1)]);
+  const graded = $derived(data.pieces.length);
+
+  const shown = (f: Fact, x: number) =>
+    f.unit === 'min' ? duration(x) : f.unit === '%' ? `${x.toFixed(2)} %` : `${x.toFixed(2)} g`;
+  const off = (f: Fact) => (f.actual === undefined ? 0 : f.actual / f.planned - 1);
+  const TONES: Record<string, string> = {
+    good: 'border-verdigris text-verdigris',
+    second: 'border-ochre text-ochre',
+    reject: 'border-cinnabar text-cinnabar',
+    '': 'border-rule-strong text-ink-2'
+  };
+
+  async function save(piece: Piece, next: boolean) {
+    const stored = await send('PUT', `/runs/${data.run.id}/pieces`, piece);
+    problems = stored.ok ? [] : stored.problems;
+    if (!stored.ok) return;
+    await invalidateAll();
+    if (next && chosen < slots.length - 1) chosen++;
+  }
+
+  async function keepLesson(event: SubmitEvent) {
+    event.preventDefault();
+    if (!lesson.trim()) return;
+    const stored = await send('POST', `/runs/${data.run.id}/lessons`, { text: lesson });
+    problems = stored.ok ? [] : stored.problems;
+    if (!stored.ok) return;
+    lesson = '';
+    await invalidateAll();
+  }
+
+  async function repeat() {
+    const made = await send<Plan>('POST', `/runs/${data.run.id}/repeat`);
+    if (made.ok) await goto(`/plans/${made.value.id}`);
+    else problems = made.problems;
+  }
+</script>
+
+<svelte:head><title>{data.run.name}: record · Kirapen</title></svelte:head>
+
+<div class="mx-auto max-w-[1140px] px-7 py-6">
+  <header class="flex flex-wrap items-center gap-3">
+    <div class="flex-1">
+      <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/record">Record</a> · {data.base} · begun {day(data.run.startedAt)}</p>
+      <h1 class="text-[1.9rem]">{data.run.name}</h1>
+    </div>
+    {#if data.open}<a class="button go" href="/run/{data.run.id}">Go on with the run</a>{/if}
+    <button class="button {data.open ? '' : 'go'}" onclick={repeat}>Repeat as poured</button>
+  </header>
+  {#each problems as problem (problem.code + problem.path)}<div class="mt-2"><ProblemNote {problem} /></div>{/each}
+
+  <div class="mt-5 grid gap-8 lg:grid-cols-[minmax(0,1fr)_400px]">
+    <section aria-label="Inspect">
+      <h2 class="text-[1.35rem]">
+        Inspect <span class="ml-2 font-sans text-[0.95rem] font-normal text-ink-2">{graded} of {slots.length} looked at</span>
+      </h2>
+      <div class="mt-3 flex flex-wrap gap-2" role="tablist" aria-label="Pieces">
+        {#each slots as s, i (s.group.id + s.number)}
+          {@const grade = s.piece ? gradeOf(s.piece) : ''}
+          <button
+            role="tab"
+            aria-selected={i === chosen}
+            class="grid h-14 min-w-14 place-items-center rounded-lg border-2 bg-sheet px-2 text-[1.15rem] font-bold {TONES[grade]} aria-selected:outline-3 aria-selected:outline-offset-1 aria-selected:outline-ink"
+            onclick={() => (chosen = i)}
+          >
+            {s.number}<span class="text-[0.7rem] leading-none font-semibold">{grade || 'open'}</span>
+          </button>
+        {/each}
+      </div>
+      {#if slot}
+        {#key `${slot.group.id}|${slot.number}`}
+          <InspectPiece groupId={slot.group.id} number={slot.number} name={slot.group.name} piece={slot.piece} onsave={save} />
+        {/key}
+      {/if}
+
+      <h2 class="mt-7 text-[1.35rem]">Lessons</h2>
+      <ul class="ruled mt-1">
+        {#each data.lessons as l (l.id)}<li class="py-2">{l.text} <span class="text-[0.85rem] text-ink-2">{day(l.learnedAt)}</span></li>{/each}
+      </ul>
+      <form class="mt-2 flex gap-2" onsubmit={keepLesson}>
+        <input class="field" aria-label="Lesson" placeholder="What would you do differently, or the same?" bind:value={lesson} />
+        <button class="button">Keep</button>
+      </form>
+    </section>
+
+    <section aria-label="Planned and actual">
+      <h2 class="text-[1.35rem]">Planned beside actual</h2>
+      <table class="figures mt-2 text-[0.9rem]">
+        <thead><tr><th class="!px-0">what</th><th class="num">planned</th><th class="num !pr-0">actual</th></tr></thead>
+        <tbody>
+          {#each data.facts as f (f.id)}
+            <tr>
+              <td class="!px-0 !py-1 text-ink-2">{f.what}</td>
+              <td class="num !py-1 whitespace-nowrap">{shown(f, f.planned)}</td>
+              <td
+                class="num !py-1 !pr-0 whitespace-nowrap {Math.abs(off(f)) > 0.05 ? 'font-bold text-ochre' : Math.abs(off(f)) > 0.005 ? 'font-semibold' : 'text-ink-2'}"
+              >
+                {f.actual === undefined ? '—' : shown(f, f.actual)}
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+      {#if data.notes.length}
+        <h2 class="mt-6 text-[1.35rem]">Said on the way</h2>
+        <ul class="ruled mt-1">
+          {#each data.notes as note (note.id)}
+            <li class="py-2">
+              {#if note.problem}<strong class="text-cinnabar">Problem:</strong>{/if}
+              {note.text} <span class="text-[0.85rem] text-ink-2">{moment(note.at, note.at)}</span>
+            </li>
+          {/each}
+        </ul>
+      {/if}
+      {#if data.computed.groups[0]}
+        <div class="mt-6"><CoreDrawing group={data.computed.groups[0]} cups={data.computed.cups} showFace={data.plan.showFace} /></div>
+      {/if}
+    </section>
+  </div>
+</div>
