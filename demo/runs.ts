@@ -120,7 +120,8 @@ export function demoRuns(now: number): DemoRun[] {
         slips,
         demoulded: 20,
         problem: 'Poured on before the gel: the guests’ van was waiting.',
-        lesson: 'Do not pour heron before mudflat holds a fingertip without a string. T. waited half the time and the line ran.',
+        lesson:
+          'Do not pour heron before mudflat holds a fingertip without a string. T. waited half the time and the line ran.',
         grade: (n) =>
           n % 3 === 0
             ? { grade: 'second', defects: ['colours run together'] }

@@ -4,7 +4,14 @@ import { duration, parseQuantity } from '$core/quantity';
 import type { RunState, Task, WeighTask } from '$core/run';
 
 /** What to do now, in words and figures for the run's screen. */
-export type Instruction = { key: string; title: string; hint: string; confirm: string; cupId?: string; groupId?: string } & (
+export type Instruction = {
+  key: string;
+  title: string;
+  hint: string;
+  confirm: string;
+  cupId?: string;
+  groupId?: string;
+} & (
   | {
       kind: 'weigh';
       task: WeighTask;
@@ -41,7 +48,11 @@ export function taskWords(task: Task, computed: Computed): { act: string; rest: 
 }
 
 /** The instruction of the moment: a top-up before anything else, then the first open task; none at the end. */
-export function instructionOf(run: RunState, computed: Computed, snapshot: PlanFile): Instruction | undefined {
+export function instructionOf(
+  run: RunState,
+  computed: Computed,
+  snapshot: PlanFile
+): Instruction | undefined {
   const task = run.topUp?.task ?? run.now?.task;
   if (!task) return undefined;
   const { act, rest } = taskWords(task, computed);
@@ -69,7 +80,8 @@ export function instructionOf(run: RunState, computed: Computed, snapshot: PlanF
         before: cumulative ? inCup : 0,
         topUp: !!run.topUp,
         confirm: run.topUp ? 'Topped up' : 'It is in',
-        hint: task.startsClock && !run.topUp ? 'the clock starts when the parts meet' : 'slowly towards the end'
+        hint:
+          task.startsClock && !run.topUp ? 'the clock starts when the parts meet' : 'slowly towards the end'
       };
     }
     case 'prepare':
@@ -93,7 +105,13 @@ export function instructionOf(run: RunState, computed: Computed, snapshot: PlanF
         hint: 'a fingertip test at the edge of one cavity tells more than the clock'
       };
     case 'demould':
-      return { ...common, kind: 'demould', task, confirm: 'Demoulded', hint: 'flex the mould away, do not pull the piece' };
+      return {
+        ...common,
+        kind: 'demould',
+        task,
+        confirm: 'Demoulded',
+        hint: 'flex the mould away, do not pull the piece'
+      };
   }
 }
 
@@ -103,5 +121,10 @@ export function typedGrams(text: string): Result<number> {
   if (!read.ok) return read;
   return read.value.value >= 0
     ? ok(read.value.value)
-    : fail({ code: 'grams-negative', path: '', sentence: 'A weight cannot be less than nothing.', mend: 'Check the figure.' });
+    : fail({
+        code: 'grams-negative',
+        path: '',
+        sentence: 'A weight cannot be less than nothing.',
+        mend: 'Check the figure.'
+      });
 }

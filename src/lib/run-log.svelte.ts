@@ -1,3 +1,4 @@
+import { newId } from '$lib/id';
 import { RunEvent } from '$core/run';
 import { z } from 'zod';
 
@@ -27,7 +28,11 @@ export class RunLog {
   tell(told: Told): void {
     // Two taps within one millisecond keep their order.
     this.#last = Math.max(Date.now(), this.#last + 1);
-    const event = { ...told, id: `${this.#last.toString(36)}-${crypto.randomUUID()}`, at: this.#last } as RunEvent;
+    const event = {
+      ...told,
+      id: `${this.#last.toString(36)}-${newId()}`,
+      at: this.#last
+    } as RunEvent;
     this.events = [...this.events, event];
     this.waiting = [...this.waiting, event];
     this.#keep();

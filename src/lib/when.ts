@@ -11,7 +11,7 @@ export function moment(ms: number, now: number): string {
 
 /** A date without the time. */
 export const day = (ms: number): string =>
-  new Date(ms).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
+  new Date(ms).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
 
 function startOfDay(ms: number): number {
   const d = new Date(ms);

@@ -72,7 +72,11 @@ export function weighOutCup(order: CupOrder): WeighedCup {
   const clings = poured * losses.cling;
   const vessel = order.pouredMl > 0 ? losses.vessel : 0;
   const needed = poured + clings + vessel;
-  const exact = weighCup(formula, order.doses, Math.max(needed, order.pouredMl > 0 ? (order.atLeast ?? 0) : 0));
+  const exact = weighCup(
+    formula,
+    order.doses,
+    Math.max(needed, order.pouredMl > 0 ? (order.atLeast ?? 0) : 0)
+  );
 
   const rounded = roundParts(
     exact.parts.map((p) => p.grams),

@@ -44,7 +44,8 @@ export function fillGroup(
       problems.push(nothingToPour(step, path, ml / cavity.capacity));
       return;
     }
-    if (wanted > cavity.capacity * (1 + 1e-6) + EPSILON) problems.push(overfull(step, index, wanted, cavity, group));
+    if (wanted > cavity.capacity * (1 + 1e-6) + EPSILON)
+      problems.push(overfull(step, index, wanted, cavity, group));
     const to = Math.min(wanted, cavity.capacity);
     const next = cavity.levelAt(to);
     layers.push({
@@ -66,9 +67,7 @@ export function fillGroup(
 function volumeAfter(amount: Amount, level: number, ml: number, cavity: Cavity): number {
   // Above the rim there is no more room: a depth past it counts at the rim's area, so that it reads as overfull.
   const volumeAt = (z: number) =>
-    z <= cavity.depth
-      ? cavity.volumeAt(z)
-      : cavity.capacity * (1 + (z - cavity.depth) / cavity.depth);
+    z <= cavity.depth ? cavity.volumeAt(z) : cavity.capacity * (1 + (z - cavity.depth) / cavity.depth);
   switch (amount.kind) {
     case 'deep':
       return volumeAt(level + amount.mm);

@@ -16,8 +16,7 @@ const toLinear = (hex: string): Rgb => {
   const c = linear(hex);
   return c ? [c.r, c.g, c.b] : [1, 1, 1];
 };
-const between = (a: Rgb, b: Rgb, share: number): Rgb =>
-  a.map((x, i) => x + (b[i]! - x) * share) as Rgb;
+const between = (a: Rgb, b: Rgb, share: number): Rgb => a.map((x, i) => x + (b[i]! - x) * share) as Rgb;
 const shown = ([r, g, b]: Rgb): PredictedColour => ({
   hex: formatHex({ mode: 'lrgb', r, g, b }),
   onScreen: true

@@ -1,9 +1,1 @@
-export {
-  advance,
-  emptyPan,
-  readScale,
-  startPouring,
-  tare,
-  type Reading,
-  type StandInScale
-} from './standin';
+export { advance, emptyPan, readScale, startPouring, tare, type Reading, type StandInScale } from './standin';

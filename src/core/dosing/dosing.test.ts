@@ -119,23 +119,27 @@ describe('rounding to the scale', () => {
   it('keeps the sum nearest, every weight on the scale, and no other split better', () => {
     const part = fc.double({ min: 2, max: 500, noNaN: true });
     fc.assert(
-      fc.property(fc.array(part, { minLength: 2, maxLength: 4 }), fc.constantFrom(0.01, 0.1, 1), (exact, d) => {
-        const { weights, ratioError } = roundParts(exact, d);
-        const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);
-        expect(Math.abs(sum(weights) - sum(exact))).toBeLessThanOrEqual(d / 2 + 1e-6);
-        weights.forEach((w, i) => {
-          expect(Math.abs(w / d - Math.round(w / d))).toBeLessThan(1e-6);
-          expect(Math.abs(w - exact[i]!)).toBeLessThanOrEqual(d + 1e-6);
-        });
-        for (let i = 0; i < weights.length; i++) {
-          for (let j = 0; j < weights.length; j++) {
-            if (i === j) continue;
-            const other = weights.map((w, k) => w + (k === i ? d : k === j ? -d : 0));
-            if (other.every((w, k) => Math.abs(w - exact[k]!) < d - 1e-6))
-              expect(shareError(other, exact)).toBeGreaterThanOrEqual(ratioError - 1e-9);
+      fc.property(
+        fc.array(part, { minLength: 2, maxLength: 4 }),
+        fc.constantFrom(0.01, 0.1, 1),
+        (exact, d) => {
+          const { weights, ratioError } = roundParts(exact, d);
+          const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);
+          expect(Math.abs(sum(weights) - sum(exact))).toBeLessThanOrEqual(d / 2 + 1e-6);
+          weights.forEach((w, i) => {
+            expect(Math.abs(w / d - Math.round(w / d))).toBeLessThan(1e-6);
+            expect(Math.abs(w - exact[i]!)).toBeLessThanOrEqual(d + 1e-6);
+          });
+          for (let i = 0; i < weights.length; i++) {
+            for (let j = 0; j < weights.length; j++) {
+              if (i === j) continue;
+              const other = weights.map((w, k) => w + (k === i ? d : k === j ? -d : 0));
+              if (other.every((w, k) => Math.abs(w - exact[k]!) < d - 1e-6))
+                expect(shareError(other, exact)).toBeGreaterThanOrEqual(ratioError - 1e-9);
+            }
           }
         }
-      })
+      )
     );
   });
 });

@@ -1,2 +1,2 @@
-export { DEFECTS, FACES, GRADES, Piece, FaceReport, gradeOf, type Grade } from './piece';
+export { DEFECTS, GRADES, Piece, gradeOf, type Grade } from './piece';
 export { wilson } from './wilson';

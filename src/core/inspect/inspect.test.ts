@@ -12,7 +12,11 @@ describe('inspection', () => {
   });
 
   it('grades a piece by its worst face', () => {
-    const face = (grade: 'good' | 'second' | 'reject') => ({ face: 'mould face' as const, grade, defects: [] });
+    const face = (grade: 'good' | 'second' | 'reject') => ({
+      face: 'mould face' as const,
+      grade,
+      defects: []
+    });
     expect(gradeOf({ faces: [face('good'), face('second')] })).toBe('second');
     expect(gradeOf({ faces: [face('good'), face('reject'), face('second')] })).toBe('reject');
     expect(gradeOf({ faces: [face('good')] })).toBe('good');

@@ -5,7 +5,7 @@ export const GRADES = ['good', 'second', 'reject'] as const;
 export type Grade = (typeof GRADES)[number];
 
 /** Faces that are looked at on every piece; a cut face is added where one is cut. */
-export const FACES = ['mould face', 'open face', 'cut face'] as const;
+const FACES = ['mould face', 'open face', 'cut face'] as const;
 
 /** Defects by name, in the order a maker meets them. */
 export const DEFECTS = [
@@ -39,7 +39,7 @@ export const DEFECTS = [
 ] as const;
 
 /** One face of a piece as inspected. */
-export const FaceReport = z.object({
+const FaceReport = z.object({
   face: z.enum(FACES),
   grade: z.enum(GRADES),
   defects: z.array(z.enum(DEFECTS)).default([])

@@ -90,11 +90,13 @@ export function resinFormula(base: ResinBase, path = 'base'): Result<Formula> {
 }
 
 /** The ratio in both readings: parts by weight per 100, and parts of A per one of B by volume. */
-export function bothReadings(base: ResinBase): { weight: [number, number]; volume?: [number, number] } | undefined {
+export function bothReadings(
+  base: ResinBase
+): { weight: [number, number]; volume?: [number, number] } | undefined {
   const formula = resinFormula(base);
   if (!formula.ok) return undefined;
-  const [a, b] = formula.value.parts as [{ share: number }, { share: number }];
-  const weight: [number, number] = [a.share * 100, b.share * 100];
+  const shareA = formula.value.parts[0]!.share;
+  const weight: [number, number] = [shareA * 100, (1 - shareA) * 100];
   if (!base.densityA || !base.densityB) return { weight };
-  return { weight, volume: [a.share / base.densityA / (b.share / base.densityB), 1] };
+  return { weight, volume: [shareA / base.densityA / ((1 - shareA) / base.densityB), 1] };
 }

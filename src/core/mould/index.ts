@@ -2,4 +2,4 @@ export { Shape } from './shape';
 export { geometryOf, levelAt, type Geometry } from './geometry';
 export { polygonArea } from './polygon';
 export { capacityFromWater, waterDensity, type WaterFill } from './water';
-export { Capacity, CavityKind, Mould, cavityOf, type Cavity } from './mould';
+export { CavityKind, Mould, cavityOf, type Cavity } from './mould';

@@ -69,6 +69,17 @@ describe('a 34 mm dome', () => {
   });
 });
 
+describe('a puddle stack dug to the bottom', () => {
+  it('holds the worked volumes inside its discs', () => {
+    const round = geometryOf({ kind: 'cylinder', radius: 45, depth: 9 });
+    const level = levelAt(round, 50);
+    const disc = (radius: number) => geometryOf({ kind: 'cylinder', radius, depth: 9 }).volumeAt(level);
+    expect(disc(14.23)).toBeCloseTo(5, 2);
+    expect(disc(28.46)).toBeCloseTo(20, 2);
+    expect(disc(45)).toBeCloseTo(50, 9);
+  });
+});
+
 describe('shapes', () => {
   it('agree where they meet', () => {
     const volume = (s: Shape) => geometryOf(s).volumeAt(1e9);
@@ -115,7 +126,9 @@ describe('shapes', () => {
       }
     });
     expect(bowTie.problems[0]?.code).toBe('shape-impossible');
-    expect(knob({ shape: { kind: 'ring', innerRadius: 9, outerRadius: 8, depth: 3 } }).problems).toHaveLength(1);
+    expect(knob({ shape: { kind: 'ring', innerRadius: 9, outerRadius: 8, depth: 3 } }).problems).toHaveLength(
+      1
+    );
   });
 
   const mm = fc.double({ min: 1, max: 300, noNaN: true });
@@ -133,15 +146,13 @@ describe('shapes', () => {
       rimWidth,
       depth
     })),
-    fc
-      .array(fc.tuple(mm, mm), { minLength: 1, maxLength: 8 })
-      .map((steps) => {
-        let depth = 0;
-        let ml = 0;
-        const rows = [{ depth, ml }];
-        for (const [d, v] of steps) rows.push({ depth: (depth += d), ml: (ml += v) });
-        return { kind: 'table' as const, rows };
-      })
+    fc.array(fc.tuple(mm, mm), { minLength: 1, maxLength: 8 }).map((steps) => {
+      let depth = 0;
+      let ml = 0;
+      const rows = [{ depth, ml }];
+      for (const [d, v] of steps) rows.push({ depth: (depth += d), ml: (ml += v) });
+      return { kind: 'table' as const, rows };
+    })
   );
 
   it('give back the level that a volume was asked for', () => {

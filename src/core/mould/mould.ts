@@ -7,7 +7,7 @@ import { capacityFromWater } from './water';
 const grams = z.number().nonnegative().max(500_000);
 
 /** Where a cavity's capacity comes from. Measured figures win over drawn ones. */
-export const Capacity = z.discriminatedUnion('from', [
+const Capacity = z.discriminatedUnion('from', [
   z.object({ from: z.literal('dimensions') }),
   z.object({
     from: z.literal('water'),
@@ -18,7 +18,6 @@ export const Capacity = z.discriminatedUnion('from', [
   }),
   z.object({ from: z.literal('pour'), ml: z.number().positive(), note: z.string().max(200).optional() })
 ]);
-export type Capacity = z.infer<typeof Capacity>;
 
 /** One kind of cavity in a mould, and how many of it there are. */
 export const CavityKind = z.object({

@@ -18,8 +18,7 @@ export type Amount = z.infer<typeof Amount>;
 
 /** Writes an amount as the maker types it: `4 mm`, `to 60 %`, `to the rim`. */
 export function formatAmount(amount: Amount): string {
-  const trim = (value: number, symbol: string) =>
-    formatQuantity(value, symbol, 2).replace(/\.?0+(?= )/, '');
+  const trim = (value: number, symbol: string) => formatQuantity(value, symbol, 2).replace(/\.?0+(?= )/, '');
   switch (amount.kind) {
     case 'deep':
       return trim(amount.mm, 'mm');
@@ -49,7 +48,12 @@ export function parseAmount(text: string, path = 'amount'): Result<Amount> {
     return fail({ code: 'amount-not-positive', path, sentence: `“${text}” pours nothing.`, mend });
   }
   if (kind === 'share' && value > 1) {
-    return fail({ code: 'amount-over-full', path, sentence: `“${text}” is more than the cavity holds.`, mend });
+    return fail({
+      code: 'amount-over-full',
+      path,
+      sentence: `“${text}” is more than the cavity holds.`,
+      mend
+    });
   }
   if (kind === 'length') return ok(to ? { kind: 'to level', mm: value } : { kind: 'deep', mm: value });
   if (kind === 'share') return ok(to ? { kind: 'to share', of: value } : { kind: 'share', of: value });

@@ -1,6 +1,12 @@
-import { fillGroup, weighOutCup, type CupBalance, type Layer, type WeighedCup, type Weighing } from '../batch';
+import {
+  fillGroup,
+  weighOutCup,
+  type CupBalance,
+  type Layer,
+  type WeighedCup,
+  type Weighing
+} from '../batch';
 import { simpleMixing, type ColourModel } from '../colour';
-import type { Scale } from '../dosing';
 import { resinFormula, RESIN_CAUTIONS, type Colourant, type ResinBase } from '../material';
 import { cavityOf, type Cavity } from '../mould';
 import type { Problem } from '../problem';
@@ -102,8 +108,7 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
 
   const pouredMl = new Map<string, number>();
   for (const f of filled)
-    for (const l of f.layers)
-      pouredMl.set(l.cupId, (pouredMl.get(l.cupId) ?? 0) + l.each * f.group.count);
+    for (const l of f.layers) pouredMl.set(l.cupId, (pouredMl.get(l.cupId) ?? 0) + l.each * f.group.count);
 
   const weighed = new Map<string, WeighedCup & { name: string }>();
   const ready = base && scale && formula?.ok ? { base, scale, formula: formula.value } : undefined;
@@ -217,7 +222,9 @@ function findCavity(group: Group, shelf: Shelf, index: number) {
   const kind = mould?.cavities.find((c) => c.id === group.cavityId);
   if (!mould || !kind) {
     return {
-      problems: [missing('mould', `groups/${index}/mouldId`, `The mould of “${group.name}” is not on the shelf.`)],
+      problems: [
+        missing('mould', `groups/${index}/mouldId`, `The mould of “${group.name}” is not on the shelf.`)
+      ],
       mouldName: ''
     };
   }
@@ -244,7 +251,9 @@ function stepProblems(plan: Plan): Problem[] {
   return plan.steps.flatMap((step, i) => {
     const found: Problem[] = [];
     if (!plan.groups.some((g) => g.id === step.groupId))
-      found.push(missing('group', `steps/${i}/groupId`, 'This step names cavities that are not in the plan.'));
+      found.push(
+        missing('group', `steps/${i}/groupId`, 'This step names cavities that are not in the plan.')
+      );
     if (step.act === 'lay' && !plan.cups.some((c) => c.id === step.cupId))
       found.push(missing('cup', `steps/${i}/cupId`, 'This step pours a cup that is not in the plan.'));
     return found;

@@ -7,10 +7,19 @@ import { Amount } from './amount';
 const id = z.string().min(1).max(60);
 
 /** The hatches that tell cups apart without colour. */
-export const HATCHES = ['plain', 'slant', 'dots', 'level', 'back slant', 'upright', 'weave', 'rings'] as const;
+export const HATCHES = [
+  'plain',
+  'slant',
+  'dots',
+  'level',
+  'back slant',
+  'upright',
+  'weave',
+  'rings'
+] as const;
 
 /** One line of a cup's recipe. */
-export const RecipeLine = z.object({
+const RecipeLine = z.object({
   id,
   colourantId: id,
   /** Percent of the material's basis (resin: of the uncoloured batch). */
@@ -60,7 +69,7 @@ const Gate = z.object({
   minutes: z.number().positive().max(20_000).optional()
 });
 
-export const Step = z.discriminatedUnion('act', [Lay, Gate]);
+const Step = z.discriminatedUnion('act', [Lay, Gate]);
 export type Step = z.infer<typeof Step>;
 export type LayStep = z.infer<typeof Lay>;
 export type GateStep = z.infer<typeof Gate>;

@@ -4,9 +4,9 @@ export {
   Plan,
   PlanFile,
   Shelf,
-  Step,
   shelfOf,
   type Cup,
+  type Step,
   type Group,
   type GateStep,
   type LayStep

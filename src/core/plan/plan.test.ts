@@ -147,12 +147,10 @@ describe('mass balance, whatever the plan', () => {
         ...tideline,
         scaleId,
         losses: { cling, vessel: 2 },
-        cups: tideline.cups.map(
-          (cup): Cup => ({
-            ...cup,
-            recipe: cup.recipe.map((line) => ({ ...line, percent: percents[n++]! }))
-          })
-        ),
+        cups: tideline.cups.map((cup): Cup => ({
+          ...cup,
+          recipe: cup.recipe.map((line) => ({ ...line, percent: percents[n++]! }))
+        })),
         groups: [
           { ...tideline.groups[0]!, count: counts[0] },
           { id: 'roundels', name: 'roundels', mouldId: 'roundel', cavityId: 'roundel', count: counts[1] }
@@ -185,7 +183,11 @@ describe('mass balance, whatever the plan', () => {
         }
         for (const g of groups)
           expect(g.layers.reduce((s, l) => s + l.each, 0)).toBeLessThanOrEqual(g.capacity * (1 + 1e-9));
-        expect(totals.parts.concat(totals.colourants.map((c) => ({ key: c.id, ...c }))).reduce((s, p) => s + p.grams, 0)).toBeCloseTo(totals.balance.mixed, 7);
+        expect(
+          totals.parts
+            .concat(totals.colourants.map((c) => ({ key: c.id, ...c })))
+            .reduce((s, p) => s + p.grams, 0)
+        ).toBeCloseTo(totals.balance.mixed, 7);
       }),
       { numRuns: 150 }
     );

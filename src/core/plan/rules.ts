@@ -8,7 +8,11 @@ import type { Cup, Plan } from './document';
 const percent = (x: number) => `${Number(x.toFixed(2))} %`;
 
 /** Colourants over their own limit, and cups over the limit for their sum. */
-export function limitProblems(cup: Cup, index: number, find: (id: string) => Colourant | undefined): Problem[] {
+export function limitProblems(
+  cup: Cup,
+  index: number,
+  find: (id: string) => Colourant | undefined
+): Problem[] {
   const problems: Problem[] = [];
   let sum = 0;
   cup.recipe.forEach((line, i) => {

@@ -12,7 +12,8 @@ export function formatQuantity(value: number, symbol: string, decimals = 2): str
 
 /** Decimals that show a scale's division exactly: 0.01 → 2, 1 → 0, 0.5 → 1. Division in grams, > 0. */
 export function decimalsOf(division: number): number {
-  for (let d = 0; d < 6; d++) if (Math.abs(division * 10 ** d - Math.round(division * 10 ** d)) < 1e-9) return d;
+  for (let d = 0; d < 6; d++)
+    if (Math.abs(division * 10 ** d - Math.round(division * 10 ** d)) < 1e-9) return d;
   return 6;
 }
 

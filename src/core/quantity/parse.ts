@@ -18,7 +18,10 @@ export interface Expectation {
 }
 
 const BY_WORD = new Map(UNITS.flatMap((u) => u.words.map((w) => [w, u] as const)));
-const TERM = new RegExp(String.raw`(${NUMBER_PATTERN})\s*([^\d\s.,+−-][^\d+−]*?)?(?=\s*[+]?\s*(?:\d|[.,]\d)|\s*$)`, 'giu');
+const TERM = new RegExp(
+  String.raw`(${NUMBER_PATTERN})\s*([^\d\s.,+−-][^\d+−]*?)?(?=\s*[+]?\s*(?:\d|[.,]\d)|\s*$)`,
+  'giu'
+);
 const KIND_WORDS: Record<Kind, string> = {
   mass: 'a weight (g, kg, oz, lb)',
   volume: 'a volume (ml, l, fl oz, cup, tbsp, tsp)',

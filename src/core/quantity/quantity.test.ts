@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { clock, decimalsOf, duration, formatQuantity, parseCount, parseQuantity, UNITS, type Expectation } from '.';
+import {
+  clock,
+  decimalsOf,
+  duration,
+  formatQuantity,
+  parseCount,
+  parseQuantity,
+  UNITS,
+  type Expectation
+} from '.';
 
 const value = (text: string, expectation?: Expectation) => {
   const read = parseQuantity(text, expectation);

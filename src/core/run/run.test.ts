@@ -125,7 +125,8 @@ describe('gates and clocks', () => {
 
   it('open on minutes or on a reported state, not on an earlier state or an older report', () => {
     const at = 5_000_000;
-    const report = (state: string, when: number) => event({ type: 'reported', groupId: 'knobs', state }, when);
+    const report = (state: string, when: number) =>
+      event({ type: 'reported', groupId: 'knobs', state }, when);
     const judge = (events: RunEvent[], now: number) => gateOpening(gate, fold(events), now);
     expect(judge([poured(at)], at + 1000).open).toBe(false);
     expect(judge([poured(at)], at + gate.minutes * 60_000).by).toBe('minutes');
@@ -173,7 +174,10 @@ describe('what was really done', () => {
     expect(result.groups[0]!.layers[0]!.grams).toBeCloseTo(6, 2);
     expect(again.steps[4]).toMatchObject({ amount: { kind: 'rim' } });
     const line = again.cups[1]!.recipe.find((r) => r.id === 'heron-blue')!;
-    expect(line.percent / tideline.cups[1]!.recipe.find((r) => r.id === 'heron-blue')!.percent).toBeCloseTo(2, 1);
+    expect(line.percent / tideline.cups[1]!.recipe.find((r) => r.id === 'heron-blue')!.percent).toBeCloseTo(
+      2,
+      1
+    );
     expect(again.steps[1]).toMatchObject({ act: 'gate', minutes: 1 });
   });
 });

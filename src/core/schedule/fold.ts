@@ -19,7 +19,11 @@ export interface FoldedAxis {
  * Builds an axis over busy intervals: time at work is drawn to scale, waits longer than `keep` minutes shrink
  * to a stretch as long as `keep` minutes would be.
  */
-export function foldedAxis(busy: readonly { from: number; to: number }[], until: number, keep: number): FoldedAxis {
+export function foldedAxis(
+  busy: readonly { from: number; to: number }[],
+  until: number,
+  keep: number
+): FoldedAxis {
   const merged: { from: number; to: number }[] = [];
   for (const b of [...busy].sort((a, z) => a.from - z.from)) {
     const last = merged.at(-1);

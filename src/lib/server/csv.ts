@@ -3,7 +3,7 @@ import type { Piece } from '$core/inspect';
 import type { RunRow } from './database';
 
 /** The columns of the record's CSV, in order; documented in docs/formats/record-csv.md. */
-export const RECORD_COLUMNS = [
+const RECORD_COLUMNS = [
   'run_id',
   'run',
   'started',
@@ -51,5 +51,7 @@ export function recordCsv(
         .join(' | ')
     };
   });
-  return Papa.unparse({ fields: [...RECORD_COLUMNS], data }, { escapeFormulae: true, newline: '\r\n' }) + '\r\n';
+  return (
+    Papa.unparse({ fields: [...RECORD_COLUMNS], data }, { escapeFormulae: true, newline: '\r\n' }) + '\r\n'
+  );
 }

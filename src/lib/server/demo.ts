@@ -24,8 +24,7 @@ export async function loadDemo(store: Store, now: number): Promise<boolean> {
     for (const run of demoRuns(now)) {
       await startRun(store, run);
       await addEvents(store, run.id, run.events);
-      for (const piece of run.pieces)
-        await savePiece(store, run.id, piece, run.finishedAt ?? run.startedAt);
+      for (const piece of run.pieces) await savePiece(store, run.id, piece, run.finishedAt ?? run.startedAt);
       if (run.lesson)
         await saveLesson(store, {
           id: `${run.id}-lesson`,

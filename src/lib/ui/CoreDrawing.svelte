@@ -106,7 +106,10 @@
       <path d="M{x(-w)} {yy}H{x(w)}" stroke="var(--ink)" stroke-width="2" stroke-dasharray="5 3" />
     {:else}
       <path
-        d="M{x(-w)} {yy}{Array.from({ length: 12 }, (_, i) => `q${(w * scale) / 24} ${i % 2 ? 4 : -4} ${(w * scale) / 6 / 2 + (w * scale) / 12} 0`).join('')}"
+        d="M{x(-w)} {yy}{Array.from(
+          { length: 12 },
+          (_, i) => `q${(w * scale) / 24} ${i % 2 ? 4 : -4} ${(w * scale) / 6 / 2 + (w * scale) / 12} 0`
+        ).join('')}"
         fill="none"
         stroke="var(--cinnabar)"
         stroke-width="1.5"
@@ -135,7 +138,9 @@
       transform="translate(0 2.5)"
       stroke-linecap="round"
     />
-    <text x={middle} y={base + WALL + 16} text-anchor="middle" font-size="12.5" fill="var(--ink-2)">show face</text>
+    <text x={middle} y={base + WALL + 16} text-anchor="middle" font-size="12.5" fill="var(--ink-2)"
+      >show face</text
+    >
   {:else}
     <path
       d="M{x(-widest)} {y(group.depth) - 3}H{x(widest)}"
@@ -152,12 +157,19 @@
   <path d="M{LEFT - 4} {y(0)}V{y(group.depth)}" stroke="var(--ink-2)" stroke-width="1" />
   {#each ticks as tick (tick)}
     <path d="M{LEFT - 8} {y(tick)}H{LEFT - 4}" stroke="var(--ink-2)" stroke-width="1" />
-    <text x={LEFT - 11} y={y(tick)} text-anchor="end" dominant-baseline="central" font-size="12.5" fill="var(--ink)"
-      >{mm(tick)}</text
+    <text
+      x={LEFT - 11}
+      y={y(tick)}
+      text-anchor="end"
+      dominant-baseline="central"
+      font-size="12.5"
+      fill="var(--ink)">{mm(tick)}</text
     >
   {/each}
   <text x={LEFT - 11} y={base + 16} text-anchor="end" font-size="11.5" fill="var(--ink-2)">mm</text>
-  <text x={x(widest) + WALL} y={y(group.depth) - 7} text-anchor="end" font-size="12.5" fill="var(--ink-2)">rim</text>
+  <text x={x(widest) + WALL} y={y(group.depth) - 7} text-anchor="end" font-size="12.5" fill="var(--ink-2)"
+    >rim</text
+  >
 
   <!-- What each layer takes, on the right. -->
   {#each group.layers as layer, i (layer.stepId)}

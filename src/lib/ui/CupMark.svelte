@@ -13,9 +13,25 @@
   const uid = $props.id();
 </script>
 
-<svg viewBox="0 0 24 24" width={size} height={size} role="img" aria-label="cup {letter}" class="inline-block shrink-0 align-[-0.3em]">
+<svg
+  viewBox="0 0 24 24"
+  width={size}
+  height={size}
+  role="img"
+  aria-label="cup {letter}"
+  class="inline-block shrink-0 align-[-0.3em]"
+>
   <defs><CupPattern id={uid} {colour} {hatch} scale={0.7} /></defs>
-  <rect x="0.75" y="0.75" width="22.5" height="22.5" rx="4" fill="url(#{uid})" stroke="var(--ink)" stroke-width="1" />
+  <rect
+    x="0.75"
+    y="0.75"
+    width="22.5"
+    height="22.5"
+    rx="4"
+    fill="url(#{uid})"
+    stroke="var(--ink)"
+    stroke-width="1"
+  />
   <text
     x="12"
     y="12.5"

@@ -3,8 +3,12 @@
   import type { Cup } from '$core/plan';
   import { hatchOn } from './ink';
 
-  let { id, colour, hatch, scale = 1 }: { id: string; colour: string; hatch: Cup['hatch']; scale?: number } =
-    $props();
+  let {
+    id,
+    colour,
+    hatch,
+    scale = 1
+  }: { id: string; colour: string; hatch: Cup['hatch']; scale?: number } = $props();
   const line = $derived(hatchOn(colour));
 </script>
 

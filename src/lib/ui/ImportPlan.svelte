@@ -49,7 +49,9 @@
   {#if problems.length}
     <div class="absolute right-0 z-20 mt-2 w-80 shadow-lg">
       {#each problems.slice(0, 4) as problem (problem.path + problem.code)}
-        <ProblemNote problem={{ ...problem, sentence: `${problem.sentence} (${problem.path || 'the file'})` }} />
+        <ProblemNote
+          problem={{ ...problem, sentence: `${problem.sentence} (${problem.path || 'the file'})` }}
+        />
       {/each}
       <button class="button w-full" onclick={() => (problems = [])}>Close</button>
     </div>

@@ -42,7 +42,14 @@
     </radialGradient>
   </defs>
   {#each rings as { layer, r }, i (layer.stepId)}
-    <circle cx={size / 2} cy={size / 2} {r} fill="url(#{uid}-{layer.cupId})" stroke="var(--ink)" stroke-width="0.6" />
+    <circle
+      cx={size / 2}
+      cy={size / 2}
+      {r}
+      fill="url(#{uid}-{layer.cupId})"
+      stroke="var(--ink)"
+      stroke-width="0.6"
+    />
     {#if r - inner(i) > 11}
       <text
         x={size / 2}

@@ -4,9 +4,11 @@
 
   let { problem, onmend }: { problem: Problem; onmend?: (edit: Edit) => void } = $props();
   const tone = $derived(
-    { stop: 'border-cinnabar bg-cinnabar-soft', warn: 'border-ochre bg-ochre-soft', note: 'border-rule-strong bg-sheet' }[
-      problem.level
-    ]
+    {
+      stop: 'border-cinnabar bg-cinnabar-soft',
+      warn: 'border-ochre bg-ochre-soft',
+      note: 'border-rule-strong bg-sheet'
+    }[problem.level]
   );
 </script>
 

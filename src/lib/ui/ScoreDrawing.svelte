@@ -30,7 +30,9 @@
       9
     )
   );
-  const x = $derived((minute: number) => NAMES + (axis.at(minute) / Math.max(1e-9, axis.length)) * (width - NAMES - END));
+  const x = $derived(
+    (minute: number) => NAMES + (axis.at(minute) / Math.max(1e-9, axis.length)) * (width - NAMES - END)
+  );
   const laneOfCup = $derived((id: string) => HEAD + LANE * (1 + cups.findIndex((c) => c.cupId === id)));
   const laneOfGroup = $derived(
     (id: string) => HEAD + LANE * (1 + cups.length + groups.findIndex((g) => g.groupId === id))
@@ -38,26 +40,37 @@
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
 
   // A tick every so many minutes inside each unfolded stretch, never closer than 46 px.
-  const ticks = $derived(
-    axis.stretches
-      .filter((s) => !s.folded)
-      .flatMap((s) => {
-        const px = x(s.to) - x(s.from);
-        const step = [1, 2, 5, 10, 15, 30, 60].find((m) => (m / (s.to - s.from)) * px >= 46) ?? 120;
-        const first = Math.ceil(s.from / step) * step;
-        return Array.from({ length: Math.max(0, Math.floor((s.to - first) / step) + 1) }, (_, i) => first + i * step);
-      })
-  );
+  const ticks = $derived([
+    ...new Set(
+      axis.stretches
+        .filter((s) => !s.folded)
+        .flatMap((s) => {
+          const px = x(s.to) - x(s.from);
+          const step = [1, 2, 5, 10, 15, 30, 60].find((m) => (m / (s.to - s.from)) * px >= 46) ?? 120;
+          const first = Math.ceil(s.from / step) * step;
+          const count = Math.max(0, Math.floor((s.to - first) / step) + 1);
+          return Array.from({ length: count }, (_, i) => first + i * step);
+        })
+    )
+  ]);
   const hhmm = (m: number) =>
     m < 60 ? `${Math.round(m)} min` : `${Math.floor(m / 60)}:${String(Math.round(m % 60)).padStart(2, '0')}`;
   // The axis counts from the start; a window that outlasts its stretch ends where the stretch does.
   const bandEnd = (w: { to: number; zero: number }) => {
     const s = axis.stretches.find((k) => !k.folded && w.zero >= k.from && w.zero <= k.to);
-    return s ? Math.min(w.to, s.to + (axis.stretches[axis.stretches.indexOf(s) + 1]?.to ?? s.to) - s.to) : w.to;
+    return s
+      ? Math.min(w.to, s.to + (axis.stretches[axis.stretches.indexOf(s) + 1]?.to ?? s.to) - s.to)
+      : w.to;
   };
 </script>
 
-<svg viewBox="0 0 {width} {height}" class="block w-full" role="img" aria-label="Score: the pour in time" data-testid="score">
+<svg
+  viewBox="0 0 {width} {height}"
+  class="block w-full"
+  role="img"
+  aria-label="Score: the pour in time"
+  data-testid="score"
+>
   <defs>
     {#each computed.cups as cup (cup.cupId)}
       <CupPattern id="{uid}-{cup.cupId}" colour={cup.colour} hatch={cup.hatch} />
@@ -66,7 +79,9 @@
 
   {#each ticks as tick (tick)}
     <path d="M{x(tick)} {HEAD - 4}V{height - 4}" stroke="var(--rule)" />
-    <text x={x(tick)} y={HEAD - 10} text-anchor="middle" font-size="11.5" fill="var(--ink-2)">{hhmm(tick)}</text>
+    <text x={x(tick)} y={HEAD - 10} text-anchor="middle" font-size="11.5" fill="var(--ink-2)"
+      >{hhmm(tick)}</text
+    >
   {/each}
   {#each Array.from({ length: 1 + cups.length + groups.length }, (_, i) => i) as lane (lane)}
     <path d="M0 {HEAD + LANE * (lane + 1)}H{width}" stroke="var(--rule)" />
@@ -78,29 +93,58 @@
     {@const b = x(s.to)}
     <rect x={a} y={HEAD} width={b - a} height={height - HEAD - 6} fill="var(--sunk)" opacity="0.75" />
     <path
-      d="M{a} {HEAD}{Array.from({ length: 2 * (1 + cups.length + groups.length) }, (_, i) => `l${i % 2 ? -5 : 5} ${LANE / 2}`).join('')}"
+      d="M{a} {HEAD}{Array.from(
+        { length: 2 * (1 + cups.length + groups.length) },
+        (_, i) => `l${i % 2 ? -5 : 5} ${LANE / 2}`
+      ).join('')}"
       fill="none"
       stroke="var(--rule-strong)"
     />
     <path
-      d="M{b} {HEAD}{Array.from({ length: 2 * (1 + cups.length + groups.length) }, (_, i) => `l${i % 2 ? 5 : -5} ${LANE / 2}`).join('')}"
+      d="M{b} {HEAD}{Array.from(
+        { length: 2 * (1 + cups.length + groups.length) },
+        (_, i) => `l${i % 2 ? 5 : -5} ${LANE / 2}`
+      ).join('')}"
       fill="none"
       stroke="var(--rule-strong)"
     />
-    <text x={(a + b) / 2} y={HEAD + LANE / 2} text-anchor="middle" dominant-baseline="central" font-size="12" fill="var(--ink-2)"
-      >wait {duration(s.to - s.from)}</text
+    <text
+      x={(a + b) / 2}
+      y={HEAD + LANE / 2}
+      text-anchor="middle"
+      dominant-baseline="central"
+      font-size="12"
+      fill="var(--ink-2)">wait {duration(s.to - s.from)}</text
     >
   {/each}
 
-  <text x="0" y={HEAD + LANE / 2} dominant-baseline="central" font-size="13" font-weight="700" fill="var(--ink)">hands</text>
+  <text
+    x="0"
+    y={HEAD + LANE / 2}
+    dominant-baseline="central"
+    font-size="13"
+    font-weight="700"
+    fill="var(--ink)">hands</text
+  >
   {#each cups as cup (cup.cupId)}
-    <text x="0" y={laneOfCup(cup.cupId) + LANE / 2} dominant-baseline="central" font-size="13" fill="var(--ink)">
+    <text
+      x="0"
+      y={laneOfCup(cup.cupId) + LANE / 2}
+      dominant-baseline="central"
+      font-size="13"
+      fill="var(--ink)"
+    >
       <tspan font-weight="700">{cup.letter}</tspan><tspan dx="8" fill="var(--ink-2)">{cup.name}</tspan>
     </text>
   {/each}
   {#each groups as group (group.groupId)}
-    <text x="0" y={laneOfGroup(group.groupId) + LANE / 2} dominant-baseline="central" font-size="13" font-weight="700" fill="var(--ink)"
-      >{group.name}</text
+    <text
+      x="0"
+      y={laneOfGroup(group.groupId) + LANE / 2}
+      dominant-baseline="central"
+      font-size="13"
+      font-weight="700"
+      fill="var(--ink)">{group.name}</text
     >
   {/each}
 
@@ -110,8 +154,17 @@
     {@const from = x(w.from)}
     {@const to = Math.max(x(bandEnd(w)), from + 2)}
     <rect x={from} y={yy + 4} width={to - from} height={LANE - 8} fill="var(--verdigris-soft)" />
-    <path d="M{from} {yy + 3}V{yy + LANE - 3}M{to} {yy + 3}V{yy + LANE - 3}" stroke="var(--verdigris)" stroke-width="2" />
-    <path d="M{x(w.zero)} {yy + LANE / 2}H{from}" stroke="var(--verdigris)" stroke-width="1.5" stroke-dasharray="2 3" />
+    <path
+      d="M{from} {yy + 3}V{yy + LANE - 3}M{to} {yy + 3}V{yy + LANE - 3}"
+      stroke="var(--verdigris)"
+      stroke-width="2"
+    />
+    <path
+      d="M{x(w.zero)} {yy + LANE / 2}H{from}"
+      stroke="var(--verdigris)"
+      stroke-width="1.5"
+      stroke-dasharray="2 3"
+    />
     <circle cx={x(w.zero)} cy={yy + LANE / 2} r="3" fill="var(--verdigris)" />
     <text x={to + 5} y={yy + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink-2)"
       >{Math.floor(w.to - w.zero)} min from mixing</text
@@ -122,7 +175,16 @@
     {@const cup = cupOf(b.cupId)}
     {@const from = x(b.from)}
     {@const wide = Math.max(2, x(b.to) - from)}
-    <rect x={from} y={HEAD + 4} width={wide} height={LANE - 8} rx="3" fill="var(--sunk)" stroke="var(--ink-2)" stroke-width="1" />
+    <rect
+      x={from}
+      y={HEAD + 4}
+      width={wide}
+      height={LANE - 8}
+      rx="3"
+      fill="var(--sunk)"
+      stroke="var(--ink-2)"
+      stroke-width="1"
+    />
     {#if wide > 6.6 * (b.act === 'lay' ? 4 : b.label.length) + 6}
       <text x={from + 5} y={HEAD + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink)"
         >{b.act === 'lay' ? 'pour' : b.label}</text
@@ -130,10 +192,26 @@
     {/if}
     {#if b.act === 'lay' && cup}
       {@const yy = laneOfCup(b.cupId)}
-      <rect x={from} y={yy + 4} width={wide} height={LANE - 8} rx="3" fill="url(#{uid}-{b.cupId})" stroke="var(--ink)" />
+      <rect
+        x={from}
+        y={yy + 4}
+        width={wide}
+        height={LANE - 8}
+        rx="3"
+        fill="url(#{uid}-{b.cupId})"
+        stroke="var(--ink)"
+      />
       {#if b.groupId}
         {@const gy = laneOfGroup(b.groupId)}
-        <rect x={from} y={gy + 4} width={wide} height={LANE - 8} rx="3" fill="url(#{uid}-{b.cupId})" stroke="var(--ink)" />
+        <rect
+          x={from}
+          y={gy + 4}
+          width={wide}
+          height={LANE - 8}
+          rx="3"
+          fill="url(#{uid}-{b.cupId})"
+          stroke="var(--ink)"
+        />
         <text
           x={from + wide / 2}
           y={gy + LANE / 2}
@@ -166,8 +244,13 @@
     {@const at = x(g.opens)}
     <path d="M{at - 6} {yy + 2}H{at + 6}V{yy + 9}L{at} {yy + 16}L{at - 6} {yy + 9}Z" fill="var(--ochre)" />
     <path d="M{at} {yy + 16}V{yy + LANE}" stroke="var(--ochre)" stroke-width="1.5" />
-    <text x={at - 11} y={yy + LANE / 2} text-anchor="end" dominant-baseline="central" font-size="11.5" fill="var(--ink)"
-      >{g.state}</text
+    <text
+      x={at - 11}
+      y={yy + LANE / 2}
+      text-anchor="end"
+      dominant-baseline="central"
+      font-size="11.5"
+      fill="var(--ink)">{g.state}</text
     >
   {/each}
 
@@ -177,9 +260,19 @@
     {@const a = width - END + 24}
     <text x={a} y={HEAD - 10} font-size="11.5" fill="var(--ink-2)">demould, after the pour</text>
     <rect x={a} y={yy + 4} width={END - 28} height={LANE - 8} fill="var(--verdigris-soft)" />
-    <path d="M{a} {yy + 3}V{yy + LANE - 3}M{width - 4} {yy + 3}V{yy + LANE - 3}" stroke="var(--verdigris)" stroke-width="2" />
-    <text x={a + (END - 28) / 2} y={yy + LANE / 2} text-anchor="middle" dominant-baseline="central" font-size="12" font-weight="650" fill="var(--ink)"
-      >{duration(d.from - d.lastPour)} – {duration(d.to - d.lastPour)}</text
+    <path
+      d="M{a} {yy + 3}V{yy + LANE - 3}M{width - 4} {yy + 3}V{yy + LANE - 3}"
+      stroke="var(--verdigris)"
+      stroke-width="2"
+    />
+    <text
+      x={a + (END - 28) / 2}
+      y={yy + LANE / 2}
+      text-anchor="middle"
+      dominant-baseline="central"
+      font-size="12"
+      font-weight="650"
+      fill="var(--ink)">{duration(d.from - d.lastPour)} – {duration(d.to - d.lastPour)}</text
     >
   {/each}
 </svg>

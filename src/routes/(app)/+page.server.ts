@@ -1,6 +1,13 @@
-import { foldedRun } from '$lib/run';
+import { foldedRun, tasksOfSnapshot } from '$lib/run';
 import { eventsOf, listPlans, listRuns, recentPieces, wholeShelf } from '$lib/server/database';
 import { store } from '$lib/server/store';
+
+/** Something a run waits for: when it may be done, and by when where that matters. */
+interface Wait {
+  what: string;
+  from: number;
+  to?: number;
+}
 
 /** How many runs back the bench looks for something still due. */
 const LOOK_BACK = 30;
@@ -20,7 +27,7 @@ export const load = async () => {
       const now = state.now?.task;
       const waits = state.tasks
         .filter((t) => t.status === 'open')
-        .flatMap(({ task }) => {
+        .flatMap(({ task }): Wait[] => {
           if (task.kind !== 'demould' && task.kind !== 'gate') return [];
           const zero = state.groups[task.groupId]?.lastPour;
           if (zero === undefined || (task !== now && task.kind === 'gate')) return [];
@@ -45,9 +52,19 @@ export const load = async () => {
       };
     })
   );
+  // The runs that the latest pieces came from, drawn as planned.
+  const drawn = Object.fromEntries(
+    [...new Set(pieces.map((p) => p.runId))].flatMap((id) => {
+      const run = runs.find((r) => r.id === id);
+      if (!run) return [];
+      const { groups, cups } = tasksOfSnapshot(run.snapshot).computed;
+      return [[id, { groups, cups, face: run.snapshot.plan.showFace }]];
+    })
+  );
   return {
     going,
     pieces,
+    drawn,
     plans: plans.slice(0, 4).map(({ plan, changedAt }) => ({ id: plan.id, name: plan.name, changedAt })),
     empty: !plans.length && !runs.length,
     shelf

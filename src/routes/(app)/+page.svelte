@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { newId } from '$lib/id';
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import { newPlan } from '$core/plan';
@@ -7,6 +8,7 @@
   import { send } from '$lib/send';
   import { day, moment } from '$lib/when';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
+  import PieceFace from '$lib/ui/PieceFace.svelte';
   import ImportPlan from '$lib/ui/ImportPlan.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
@@ -38,7 +40,7 @@
   }
 
   async function begin() {
-    const plan = newPlan(crypto.randomUUID(), 'New pour', data.shelf);
+    const plan = newPlan(newId(), 'New pour', data.shelf);
     const made = await send('POST', '/plans', plan);
     if (made.ok) await goto(`/plans/${plan.id}`);
     else problems = made.problems;
@@ -52,24 +54,31 @@
   {#if data.empty}
     <h1 class="text-[2.2rem]">An empty bench.</h1>
     <p class="mt-1 max-w-xl text-[1.1rem] text-ink-2">
-      Kirapen turns the piece you want into weighed cups, a timed pour and a record you can repeat. Three ways to begin:
+      Kirapen turns the piece you want into weighed cups, a timed pour and a record you can repeat. Three ways
+      to begin:
     </p>
     <ol class="mt-6 grid gap-4 md:grid-cols-3">
       <li class="sheet flex flex-col p-5">
         <h2 class="text-[1.3rem]">Start with a mould</h2>
-        <p class="mt-1 flex-1 text-ink-2">Fill it with water on a scale, or give its dimensions. Kirapen works out what it holds.</p>
+        <p class="mt-1 flex-1 text-ink-2">
+          Fill it with water on a scale, or give its dimensions. Kirapen works out what it holds.
+        </p>
         <a class="button go mt-4" href="/shelf/moulds/new">Measure a mould</a>
-        {#if data.shelf.moulds.length}<p class="mt-2 text-[0.9rem] text-verdigris">{data.shelf.moulds.length} on the shelf</p>{/if}
+        {#if data.shelf.moulds.length}<p class="mt-2 text-[0.9rem] text-verdigris">
+            {data.shelf.moulds.length} on the shelf
+          </p>{/if}
       </li>
       <li class="sheet flex flex-col p-5">
         <h2 class="text-[1.3rem]">Start with the shelf</h2>
         <p class="mt-1 flex-1 text-ink-2">
-          Put generic resins, colourants and two scales on it. Every figure is a starting value that your data sheet overrides.
+          Put generic resins, colourants and two scales on it. Every figure is a starting value that your data
+          sheet overrides.
         </p>
         {#if data.shelf.bases.length}
           <a class="button mt-4" href="/shelf">See the shelf</a>
           <p class="mt-2 text-[0.9rem] text-verdigris">
-            {data.shelf.bases.length} bases, {data.shelf.colourants.length} colourants, {data.shelf.scales.length} scales
+            {data.shelf.bases.length} bases, {data.shelf.colourants.length} colourants, {data.shelf.scales
+              .length} scales
           </p>
         {:else}
           <button class="button go mt-4" onclick={fill}>Fill the shelf</button>
@@ -77,7 +86,9 @@
       </li>
       <li class="sheet flex flex-col p-5">
         <h2 class="text-[1.3rem]">Start from a plan</h2>
-        <p class="mt-1 flex-1 text-ink-2">A plan file brings its mould, base and colourants along. Or begin an empty plan and fill it in.</p>
+        <p class="mt-1 flex-1 text-ink-2">
+          A plan file brings its mould, base and colourants along. Or begin an empty plan and fill it in.
+        </p>
         <div class="mt-4 flex flex-wrap gap-2">
           <ImportPlan label="Import a plan" />
           <button class="button" onclick={begin}>Empty plan</button>
@@ -113,24 +124,32 @@
         <ul class="ruled mt-2">
           {#each due as d (d.runId + d.what)}
             {@const open = d.from <= now}
-            {@const late = 'to' in d && d.to !== undefined && d.to < now}
+            {@const late = d.to !== undefined && d.to < now}
             <li>
               <a href="/run/{d.runId}" class="flex items-center gap-4 py-3 hover:bg-sheet">
                 <span
-                  class="w-28 shrink-0 text-right text-[1.5rem] font-bold {late ? 'text-cinnabar' : open ? 'text-verdigris' : 'text-ochre'}"
+                  class="w-24 shrink-0 text-[1.5rem] font-bold {late
+                    ? 'text-cinnabar'
+                    : open
+                      ? 'text-verdigris'
+                      : 'text-ochre'}"
                 >
                   {late ? 'late' : open ? 'now' : clock((d.from - now) / 1000)}
                 </span>
                 <span class="min-w-0 flex-1">
                   <strong class="block text-[1.1rem]">{d.what}</strong>
                   <span class="text-ink-2">
-                    {d.run} · {'to' in d && d.to ? `from ${moment(d.from, now)} to ${moment(d.to, now)}` : `about ${moment(d.from, now)}`}
+                    {d.run} · {d.to
+                      ? `from ${moment(d.from, now)} to ${moment(d.to, now)}`
+                      : `about ${moment(d.from, now)}`}
                   </span>
                 </span>
               </a>
             </li>
           {:else}
-            <li class="py-3 text-ink-2">Nothing is curing. What is poured shows here with both edges of its window.</li>
+            <li class="py-3 text-ink-2">
+              Nothing is curing. What is poured shows here with both edges of its window.
+            </li>
           {/each}
         </ul>
 
@@ -139,7 +158,9 @@
           {#each data.plans as plan (plan.id)}
             <li>
               <a class="flex items-baseline justify-between py-2.5 hover:bg-sheet" href="/plans/{plan.id}">
-                <strong>{plan.name}</strong><span class="text-[0.9rem] text-ink-2">changed {moment(plan.changedAt, now)}</span>
+                <strong>{plan.name}</strong><span class="text-[0.9rem] text-ink-2"
+                  >changed {moment(plan.changedAt, now)}</span
+                >
               </a>
             </li>
           {:else}
@@ -153,14 +174,29 @@
         <ul class="mt-3 grid grid-cols-4 gap-3">
           {#each data.pieces as piece (piece.id)}
             <li>
-              <a href="/record/{piece.runId}" class="sheet block overflow-hidden text-center text-[0.82rem] hover:border-ink-2">
+              <a
+                href="/record/{piece.runId}"
+                class="sheet block overflow-hidden text-center text-[0.82rem] hover:border-ink-2"
+              >
                 {#if piece.photo}
-                  <img src="/api/v1/photos/{piece.photo}" alt="piece {piece.number} of {piece.runName}" class="aspect-square w-full object-cover" />
+                  <img
+                    src="/api/v1/photos/{piece.photo}"
+                    alt="piece {piece.number} of {piece.runName}"
+                    class="aspect-square w-full object-cover"
+                  />
                 {:else}
-                  <span class="grid aspect-square place-items-center font-display text-[1.9rem] text-ink-2">{piece.number}</span>
+                  {@const run = data.drawn[piece.runId]}
+                  {@const group = run?.groups.find((g) => g.groupId === piece.groupId)}
+                  <span class="block p-2.5">
+                    {#if run && group}<PieceFace {group} cups={run.cups} face={run.face} size={96} />{/if}
+                  </span>
                 {/if}
-                <span class="block border-t border-rule py-1 font-semibold {TONES[piece.grade]}">{piece.grade}</span>
-                <span class="block truncate px-1 pb-1 text-ink-2">{day(piece.changedAt)}</span>
+                <span class="block border-t border-rule py-1 font-semibold {TONES[piece.grade]}"
+                  >{piece.grade}</span
+                >
+                <span class="block truncate px-1 pb-1 text-ink-2"
+                  >{piece.number} · {day(piece.changedAt)}</span
+                >
               </a>
             </li>
           {:else}

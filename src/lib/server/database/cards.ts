@@ -28,7 +28,11 @@ export async function listCards<K extends CardKind>(db: Db, kind: K): Promise<Ca
 }
 
 /** One card, or undefined. */
-export async function findCard<K extends CardKind>(db: Db, kind: K, id: string): Promise<CardOf<K> | undefined> {
+export async function findCard<K extends CardKind>(
+  db: Db,
+  kind: K,
+  id: string
+): Promise<CardOf<K> | undefined> {
   const table = tableOf(kind);
   const [row] = await db.select({ card: table.card }).from(table).where(eq(table.id, id));
   return row?.card as unknown as CardOf<K> | undefined;
@@ -43,15 +47,15 @@ export async function saveCard<K extends CardKind>(
 ): Promise<void> {
   const table = tableOf(kind);
   const row = { id: card.id, name: card.name, card: card as Mould, changedAt: now };
-  await store.write((tx) =>
-    tx.insert(table).values(row).onConflictDoUpdate({ target: table.id, set: row })
-  );
+  await store.write((tx) => tx.insert(table).values(row).onConflictDoUpdate({ target: table.id, set: row }));
 }
 
 /** Takes a card off the shelf; says whether it was there. Plans and runs keep their own copies. */
 export async function removeCard(store: Store, kind: CardKind, id: string): Promise<boolean> {
   const table = tableOf(kind);
-  const gone = await store.write((tx) => tx.delete(table).where(eq(table.id, id)).returning({ id: table.id }));
+  const gone = await store.write((tx) =>
+    tx.delete(table).where(eq(table.id, id)).returning({ id: table.id })
+  );
   return gone.length > 0;
 }
 

@@ -56,7 +56,9 @@ describe('the database', () => {
       Array.from({ length: 30 }, () => store.db.all<{ foreign_keys: number }>(sql`PRAGMA foreign_keys`))
     );
     expect(connections.every((rows) => rows[0]?.foreign_keys === 1)).toBe(true);
-    expect((await store.db.all<{ journal_mode: string }>(sql`PRAGMA journal_mode`))[0]?.journal_mode).toBe('wal');
+    expect((await store.db.all<{ journal_mode: string }>(sql`PRAGMA journal_mode`))[0]?.journal_mode).toBe(
+      'wal'
+    );
     expect((await store.db.all<{ timeout: number }>(sql`PRAGMA busy_timeout`))[0]?.timeout).toBe(250);
   });
 

@@ -24,7 +24,9 @@ export async function savePlan(store: Store, plan: Plan, now: number): Promise<v
 
 /** Deletes a plan; its runs stay in the record. Says whether it was there. */
 export async function removePlan(store: Store, id: string): Promise<boolean> {
-  const gone = await store.write((tx) => tx.delete(plans).where(eq(plans.id, id)).returning({ id: plans.id }));
+  const gone = await store.write((tx) =>
+    tx.delete(plans).where(eq(plans.id, id)).returning({ id: plans.id })
+  );
   return gone.length > 0;
 }
 

@@ -51,6 +51,7 @@ export async function recentPieces(db: Db, most: number) {
   return db
     .select({
       id: pieces.id,
+      groupId: pieces.groupId,
       number: pieces.number,
       grade: pieces.grade,
       runId: runs.id,

@@ -1,4 +1,12 @@
-import { advance, emptyPan, readScale, startPouring, tare, type Reading, type StandInScale } from '$core/device';
+import {
+  advance,
+  emptyPan,
+  readScale,
+  startPouring,
+  tare,
+  type Reading,
+  type StandInScale
+} from '$core/device';
 
 /** A scale as the rest of the server sees it, whatever stands behind it. */
 export interface ScaleDevice {
@@ -17,7 +25,7 @@ const TICK_MS = 100;
 const normal = () => Math.sqrt(-2 * Math.log(1 - Math.random())) * Math.cos(2 * Math.PI * Math.random());
 
 /** The stand-in scale: the core's model kept going in real time while anyone listens. */
-export function standInScale(division: number): ScaleDevice {
+function standInScale(division: number): ScaleDevice {
   let scale: StandInScale = emptyPan(division);
   const listeners = new Set<(reading: Reading) => void>();
   let timer: ReturnType<typeof setInterval> | undefined;

@@ -1,5 +1,6 @@
 <!-- One piece: a grade and defects for each face, a note, photos. Grades are stored as they are tapped. -->
 <script lang="ts">
+  import { newId } from '$lib/id';
   import { invalidateAll } from '$app/navigation';
   import { DEFECTS, GRADES, type Piece } from '$core/inspect';
 
@@ -22,13 +23,15 @@
   let sending = $state(false);
 
   const blank = (): Piece => ({
-    id: crypto.randomUUID(),
+    id: newId(),
     groupId,
     number,
     faces: SEEN.map((face) => ({ face, grade: 'good', defects: [] })),
     note: ''
   });
-  const current = $derived<Piece>(piece ? { id: piece.id, groupId, number, faces: piece.faces, note: piece.note } : blank());
+  const current = $derived<Piece>(
+    piece ? { id: piece.id, groupId, number, faces: piece.faces, note: piece.note } : blank()
+  );
   const TONES = {
     good: 'data-[on=true]:bg-verdigris data-[on=true]:text-on-verdigris data-[on=true]:border-verdigris',
     second: 'data-[on=true]:bg-ochre data-[on=true]:text-ground data-[on=true]:border-ochre',
@@ -62,7 +65,9 @@
 </script>
 
 <div class="sheet mt-4 p-4" data-testid="inspect">
-  <h3 class="text-[1.15rem]">Piece {number} <span class="font-sans text-[0.9rem] font-normal text-ink-2">of {name}</span></h3>
+  <h3 class="text-[1.15rem]">
+    Piece {number} <span class="font-sans text-[0.9rem] font-normal text-ink-2">of {name}</span>
+  </h3>
   {#each current.faces as report (report.face)}
     <div class="mt-3" data-face={report.face}>
       <div class="flex flex-wrap items-center gap-2">
@@ -82,7 +87,8 @@
           onchange={(e) => {
             const defect = DEFECTS.find((d) => d === e.currentTarget.value);
             e.currentTarget.value = '';
-            if (defect && !report.defects.includes(defect)) change(report.face, { defects: [...report.defects, defect] });
+            if (defect && !report.defects.includes(defect))
+              change(report.face, { defects: [...report.defects, defect] });
           }}
         >
           <option value="">+ defect</option>
@@ -96,7 +102,8 @@
               <button
                 class="rounded-full border border-rule-strong px-3 py-1 text-[0.9rem] hover:border-cinnabar"
                 aria-label="Take out {defect}"
-                onclick={() => change(report.face, { defects: report.defects.filter((d) => d !== defect) })}>{defect} ×</button
+                onclick={() => change(report.face, { defects: report.defects.filter((d) => d !== defect) })}
+                >{defect} ×</button
               >
             </li>
           {/each}
@@ -114,15 +121,25 @@
     />
     <label class="button cursor-pointer focus-within:outline-2">
       {sending ? 'Sending…' : 'Add a photo'}
-      <input class="sr-only" type="file" accept="image/*" aria-label="Photo of piece {number}" onchange={addPhoto} />
+      <input
+        class="sr-only"
+        type="file"
+        accept="image/*"
+        aria-label="Photo of piece {number}"
+        onchange={addPhoto}
+      />
     </label>
-    <button class="button" onclick={() => onsave(current, true)}>{piece ? 'Next piece' : 'All good, next'}</button>
+    <button class="button" onclick={() => onsave(current, true)}
+      >{piece ? 'Next piece' : 'All good, next'}</button
+    >
   </div>
   {#if photoProblem}<p class="mt-2 text-cinnabar" role="alert">{photoProblem}</p>{/if}
   {#if piece?.photos.length}
     <ul class="mt-3 flex gap-2">
       {#each piece.photos as photo (photo)}
-        <li><img class="h-24 rounded-md border border-rule" src="/api/v1/photos/{photo}" alt="piece {number}" /></li>
+        <li>
+          <img class="h-24 rounded-md border border-rule" src="/api/v1/photos/{photo}" alt="piece {number}" />
+        </li>
       {/each}
     </ul>
   {/if}

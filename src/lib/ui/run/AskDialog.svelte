@@ -51,7 +51,10 @@
           <ul class="mt-4 space-y-2">
             {#each states as s (s.state)}
               <li>
-                <button class="button min-h-[64px] w-full !justify-start text-[1.15rem]" onclick={() => onanswer(s.state)}>
+                <button
+                  class="button min-h-[64px] w-full !justify-start text-[1.15rem]"
+                  onclick={() => onanswer(s.state)}
+                >
                   <strong class="w-32 text-left">{s.state}</strong>
                   <span class="font-normal whitespace-normal text-ink-2">{s.tell}</span>
                 </button>
@@ -76,8 +79,7 @@
                   e.preventDefault();
                   e.currentTarget.form?.requestSubmit();
                 }
-              }}
-            ></textarea>
+              }}></textarea>
             <button class="button go mt-3 min-h-[64px] w-full text-[1.15rem]">Keep it</button>
           </form>
         {/if}

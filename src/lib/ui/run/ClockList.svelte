@@ -8,7 +8,8 @@
   let { clocks, computed, now }: { clocks: readonly Clock[]; computed: Computed; now: number } = $props();
   const WORDS = { pour: 'to pour', gate: 'until the gate', demould: 'until demould', late: 'late after' };
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
-  const nameOf = (c: Clock) => cupOf(c.of)?.name ?? computed.groups.find((g) => g.groupId === c.of)?.name ?? '';
+  const nameOf = (c: Clock) =>
+    cupOf(c.of)?.name ?? computed.groups.find((g) => g.groupId === c.of)?.name ?? '';
 
   function tone(c: Clock, share: number): string {
     if (c.kind === 'gate' || c.kind === 'demould') return 'var(--ochre)';
@@ -41,7 +42,9 @@
           <div class="h-full" style="width:{share * 100}%;background:{tone(c, share)}"></div>
         </div>
       </div>
-      <strong class="text-[1.5rem]" style="color:{c.kind === 'pour' || c.due <= now ? tone(c, share) : 'inherit'}"
+      <strong
+        class="text-[1.5rem]"
+        style="color:{c.kind === 'pour' || c.due <= now ? tone(c, share) : 'inherit'}"
         >{clock((c.due - now) / 1000)}</strong
       >
     </li>

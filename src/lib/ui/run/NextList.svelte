@@ -5,7 +5,8 @@
   import type { RunState } from '$core/run';
   import { taskWords } from '$lib/instruction';
 
-  let { run, computed, current }: { run: RunState; computed: Computed; current: string | undefined } = $props();
+  let { run, computed, current }: { run: RunState; computed: Computed; current: string | undefined } =
+    $props();
 
   const next = $derived(run.tasks.filter((t) => t.status === 'open' && t.task.id !== current).slice(0, 4));
 </script>

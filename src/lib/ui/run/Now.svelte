@@ -48,7 +48,9 @@
   const partial = $derived.by(() => {
     if (!group) return undefined;
     const poured = new Set(
-      run.tasks.filter((t) => t.task.kind === 'pour' && t.status === 'done').map((t) => (t.task.kind === 'pour' ? t.task.stepId : ''))
+      run.tasks
+        .filter((t) => t.task.kind === 'pour' && t.status === 'done')
+        .map((t) => (t.task.kind === 'pour' ? t.task.stepId : ''))
     );
     if (instruction?.kind === 'pour') poured.add(instruction.task.stepId);
     return { ...group, layers: group.layers.filter((l) => poured.has(l.stepId)) };
@@ -57,7 +59,10 @@
 
 {#snippet number(value: string, words: string)}
   <div class="mt-6 flex flex-wrap items-baseline gap-x-5">
-    <span class="text-[9.5rem] leading-[0.95] font-bold tracking-tight max-md:text-[6rem]" data-testid="number">{value}</span>
+    <span
+      class="text-[9.5rem] leading-[0.95] font-bold tracking-tight max-md:text-[6rem]"
+      data-testid="number">{value}</span
+    >
     <span class="text-[2rem] font-medium text-ink-2">{words}</span>
   </div>
 {/snippet}
@@ -78,10 +83,7 @@
     {#if reading && toGo !== undefined}
       {@render number(g(Math.abs(toGo)), toGo >= 0 ? `g to go of ${g(instruction.target)}` : 'g too much')}
     {:else}
-      {@render number(
-        g(aim),
-        instruction.before ? `g on the scale, ${g(instruction.target)} more` : `g`
-      )}
+      {@render number(g(aim), instruction.before ? `g on the scale, ${g(instruction.target)} more` : `g`)}
     {/if}
     {#if cup}
       <WeighBar
@@ -108,7 +110,10 @@
         g
       </label>
       {#if useScale}
-        <button class="button min-h-[64px]" onclick={() => live.ask({ do: 'pour', grams: Math.max(computed.division, toGo ?? 0) })}>
+        <button
+          class="button min-h-[64px]"
+          onclick={() => live.ask({ do: 'pour', grams: Math.max(computed.division, toGo ?? 0) })}
+        >
           Pour with the stand-in hand
         </button>
         <button class="button min-h-[64px]" onclick={() => live.ask({ do: 'tare' })}>Tare</button>
@@ -116,14 +121,18 @@
       {/if}
     </div>
     {#if cupState && Math.abs(cupState.scale - 1) > 0.004}
-      <div class="mt-5 border-l-4 border-ochre bg-ochre-soft px-4 py-3 text-[1.05rem]" data-testid="corrected">
+      <div
+        class="mt-5 border-l-4 border-ochre bg-ochre-soft px-4 py-3 text-[1.05rem]"
+        data-testid="corrected"
+      >
         {#if cupState.scale > 1}
-          <strong>More went in than planned.</strong> Everything after it follows: × {cupState.scale.toFixed(3)}, {g(
-            cupState.surplus
-          )} g more in the cup.
+          <strong>More went in than planned.</strong> Everything after it follows: × {cupState.scale.toFixed(
+            3
+          )}, {g(cupState.surplus)} g more in the cup.
         {:else}
-          <strong>Less is in than planned.</strong> The rest follows: × {cupState.scale.toFixed(3)}, {g(-cupState.surplus)} g short. Undo
-          to add more.
+          <strong>Less is in than planned.</strong> The rest follows: × {cupState.scale.toFixed(3)}, {g(
+            -cupState.surplus
+          )} g short. Undo to add more.
         {/if}
         <button
           class="ml-1 font-bold underline"
@@ -134,7 +143,9 @@
       </div>
     {:else if cupState?.accepted}
       <p class="mt-5 border-l-4 border-ochre bg-ochre-soft px-4 py-3 text-[1.05rem]">
-        This cup keeps the plan’s weights, off its ratio{cupState.ratioError ? ` by ${(cupState.ratioError * 100).toFixed(1)} %` : ''}.
+        This cup keeps the plan’s weights, off its ratio{cupState.ratioError
+          ? ` by ${(cupState.ratioError * 100).toFixed(1)} %`
+          : ''}.
       </p>
     {/if}
   {:else if instruction.kind === 'stir'}
@@ -143,10 +154,13 @@
   {:else if instruction.kind === 'pour'}
     {@render number(g(instruction.task.gramsEach), `g into each of ${instruction.task.count}`)}
     <p class="text-[1.1rem] text-ink-2">
-      {instruction.task.mlEach.toFixed(2)} ml each, {g(instruction.task.gramsEach * instruction.task.count)} g in all
+      {instruction.task.mlEach.toFixed(2)} ml each, {g(instruction.task.gramsEach * instruction.task.count)} g in
+      all
     </p>
     <div class="mt-4 flex flex-wrap items-start gap-8">
-      {#if partial}<div class="w-[380px]"><CoreDrawing group={partial} cups={computed.cups} showFace="mould face" height={200} /></div>{/if}
+      {#if partial}<div class="w-[380px]">
+          <CoreDrawing group={partial} cups={computed.cups} showFace="mould face" height={200} />
+        </div>{/if}
       <label class="block text-[1.05rem]">
         poured in all, if it was another
         <span class="mt-1 flex items-center gap-2">
@@ -163,21 +177,31 @@
     </div>
   {:else if instruction.kind === 'gate' && gate}
     {#if gate.open}
-      {@render number('Open', gate.by === 'state' ? `you reported ${run.groups[instruction.task.groupId]?.reported?.state}` : 'the minutes are over; touch it first')}
+      {@render number(
+        'Open',
+        gate.by === 'state'
+          ? `you reported ${run.groups[instruction.task.groupId]?.reported?.state}`
+          : 'the minutes are over; touch it first'
+      )}
     {:else}
       {@render number(clock((gate.opensAt - now) / 1000), `until ${instruction.task.state}, by the estimate`)}
     {/if}
     <p class="mt-2 text-[1.1rem] text-ink-2">
-      {duration(instruction.task.minutes)} after the last pour, or when you report “{instruction.task.state}” with
+      {duration(instruction.task.minutes)} after the last pour, or when you report “{instruction.task.state}”
+      with
       <kbd class="rounded border border-current px-1.5">T</kbd>.
     </p>
-    {#if partial}<div class="mt-4 w-[420px]"><CoreDrawing group={partial} cups={computed.cups} showFace="mould face" /></div>{/if}
+    {#if partial}<div class="mt-4 w-[420px]">
+        <CoreDrawing group={partial} cups={computed.cups} showFace="mould face" />
+      </div>{/if}
   {:else if instruction.kind === 'demould'}
     {@const zero = run.groups[instruction.task.groupId]?.lastPour ?? now}
     {@const early = zero + instruction.task.from * 60_000}
     {#if now < early}
       {@render number(clock((early - now) / 1000), 'before it is firm')}
-      <p class="mt-2 text-[1.1rem] text-ochre">Too early leaves fingerprints and a bent edge. You can close this page; the bench will say when.</p>
+      <p class="mt-2 text-[1.1rem] text-ochre">
+        Too early leaves fingerprints and a bent edge. You can close this page; the bench will say when.
+      </p>
     {:else}
       {@render number('Now', `the window closes ${duration(instruction.task.to)} after the pour`)}
     {/if}
@@ -191,7 +215,9 @@
   {/if}
 
   {#if problem}
-    <p class="mt-4 border-l-4 border-cinnabar bg-cinnabar-soft px-4 py-3 text-[1.1rem]" role="alert">{problem}</p>
+    <p class="mt-4 border-l-4 border-cinnabar bg-cinnabar-soft px-4 py-3 text-[1.1rem]" role="alert">
+      {problem}
+    </p>
   {/if}
 {/if}
 
@@ -199,7 +225,9 @@
   <ul class="mt-6 space-y-1 text-[1rem] text-ink-2">
     {#each run.notes.slice(-3) as note (note.id)}
       <li>
-        <strong class={note.problem ? 'text-cinnabar' : 'text-ink'}>{note.problem ? 'Problem' : 'Note'}:</strong>
+        <strong class={note.problem ? 'text-cinnabar' : 'text-ink'}
+          >{note.problem ? 'Problem' : 'Note'}:</strong
+        >
         {note.text}
       </li>
     {/each}

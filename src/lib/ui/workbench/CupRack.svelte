@@ -46,7 +46,12 @@
 <section class="flex flex-col px-4 py-3 max-xl:border-b max-xl:border-rule" aria-label="Cups">
   <div class="flex items-baseline justify-between text-[0.85rem]">
     <h2 class="label font-sans">Cups</h2>
-    <span class="text-ink-2">mixed <Figure class="font-semibold text-ink" value="{grams(computed.totals.balance.mixed, computed.division)} g" /></span>
+    <span class="text-ink-2"
+      >mixed <Figure
+        class="font-semibold text-ink"
+        value="{grams(computed.totals.balance.mixed, computed.division)} g"
+      /></span
+    >
   </div>
 
   <ul class="ruled mt-1">
@@ -62,7 +67,10 @@
               aria-label="Name of cup {cup.letter}"
               value={cup.name}
               onchange={(e) =>
-                editor.edit({ path: ['cups', index, 'name'], value: e.currentTarget.value.trim() || cup.name })}
+                editor.edit({
+                  path: ['cups', index, 'name'],
+                  value: e.currentTarget.value.trim() || cup.name
+                })}
             />
             <Figure class="text-[1.1rem] font-bold" value={grams(out.balance.mixed, computed.division)} />
           </div>
@@ -74,7 +82,10 @@
                   aria-label="Colourant {i + 1} of cup {cup.letter}"
                   value={line.colourantId}
                   onchange={(e) =>
-                    editor.edit({ path: ['cups', index, 'recipe', i, 'colourantId'], value: e.currentTarget.value })}
+                    editor.edit({
+                      path: ['cups', index, 'recipe', i, 'colourantId'],
+                      value: e.currentTarget.value
+                    })}
                 >
                   {#if !colourants.some((c) => c.id === line.colourantId)}
                     <option value={line.colourantId}>not on the shelf</option>
@@ -117,14 +128,17 @@
               <option value="">+ colourant</option>
               {#each colourants as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
             </select>
-            <span class="whitespace-nowrap"><Figure value="{(out.shareOfPour * 100).toFixed(0)} %" /> of pour</span>
+            <span class="whitespace-nowrap"
+              ><Figure value="{(out.shareOfPour * 100).toFixed(0)} %" /> of pour</span
+            >
           </div>
           {#if cup.atLeast}
             <div class="text-[0.85rem] text-ink-2">
               at least {cup.atLeast} g
               <button
                 class="underline"
-                onclick={() => editor.edit({ path: ['cups', index, 'atLeast'], value: undefined })}>only what is needed</button
+                onclick={() => editor.edit({ path: ['cups', index, 'atLeast'], value: undefined })}
+                >only what is needed</button
               >
             </div>
           {/if}

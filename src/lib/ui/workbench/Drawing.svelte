@@ -33,7 +33,10 @@
 <section class="flex flex-col px-4 py-3 max-xl:border-b max-xl:border-rule" aria-label="Piece and core">
   <div class="flex flex-wrap items-center justify-between gap-2">
     <Tabs.Root bind:value={face}>
-      <Tabs.List class="inline-flex overflow-hidden rounded-lg border border-rule-strong" aria-label="Which face">
+      <Tabs.List
+        class="inline-flex overflow-hidden rounded-lg border border-rule-strong"
+        aria-label="Which face"
+      >
         {#each ['mould face', 'open face'] as const as name (name)}
           <Tabs.Trigger
             value={name}
@@ -73,11 +76,19 @@
             <div class="flex items-center gap-1.5">
               <strong class="w-3">{row.cup.letter}</strong>
               <div class="flex-1">
-                <div class="h-2 border border-ink-2" style="width:{Math.max(2, row.poured * 100)}%;background:{row.cup.colour}"></div>
-                <div class="mt-0.5 h-2 border border-ink" style="width:{Math.max(2, row.shows * 100)}%;background:{row.cup.colour}"></div>
+                <div
+                  class="h-2 border border-ink-2"
+                  style="width:{Math.max(2, row.poured * 100)}%;background:{row.cup.colour}"
+                ></div>
+                <div
+                  class="mt-0.5 h-2 border border-ink"
+                  style="width:{Math.max(2, row.shows * 100)}%;background:{row.cup.colour}"
+                ></div>
               </div>
             </div>
-            <p class="pl-[18px] text-ink-2">{percent(row.poured)} → <span class="text-ink">{percent(row.shows)}</span></p>
+            <p class="pl-[18px] text-ink-2">
+              {percent(row.poured)} → <span class="text-ink">{percent(row.shows)}</span>
+            </p>
           </div>
         {/each}
       </div>
@@ -87,6 +98,8 @@
     </div>
     <p class="mt-1 text-center text-[0.8rem] text-ink-2">{group.mouldName} · {group.working}</p>
   {:else}
-    <p class="m-auto max-w-60 text-center text-ink-2">Choose a mould in the pour beside, and the piece is drawn here.</p>
+    <p class="m-auto max-w-60 text-center text-ink-2">
+      Choose a mould in the pour beside, and the piece is drawn here.
+    </p>
   {/if}
 </section>

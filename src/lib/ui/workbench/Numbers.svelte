@@ -14,7 +14,11 @@
   const balance = $derived(computed.totals.balance);
   const demould = $derived(computed.score.demould[0]);
   const rows = $derived([
-    ...computed.totals.parts.map((p) => ({ key: p.key, name: p.name, of: (c: (typeof cups)[number]) => c.weighings.find((w) => w.key === p.key) })),
+    ...computed.totals.parts.map((p) => ({
+      key: p.key,
+      name: p.name,
+      of: (c: (typeof cups)[number]) => c.weighings.find((w) => w.key === p.key)
+    })),
     ...computed.totals.colourants.map((p) => ({
       key: p.id,
       name: p.name,
@@ -49,7 +53,9 @@
         <tr>
           <th class="!px-0">grams</th>
           {#each cups as cup (cup.cupId)}
-            <th class="num !px-1"><CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} /></th>
+            <th class="num !px-1"
+              ><CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} /></th
+            >
           {/each}
         </tr>
       </thead>
@@ -61,7 +67,10 @@
               {@const w = row.of(cup)}
               <td class="num !px-1 !py-1">
                 {#if w}
-                  <Figure value={g(w.weight)} class={w.weighable ? '' : 'font-semibold text-ochre underline decoration-dotted'} />
+                  <Figure
+                    value={g(w.weight)}
+                    class={w.weighable ? '' : 'font-semibold text-ochre underline decoration-dotted'}
+                  />
                   {#if !w.weighable}<span class="sr-only">not weighable on this scale</span>{/if}
                 {/if}
               </td>
@@ -70,12 +79,16 @@
         {/each}
         <tr class="font-semibold">
           <td class="!px-0 !py-1">mixed</td>
-          {#each cups as cup (cup.cupId)}<td class="num !px-1 !py-1"><Figure value={g(cup.balance.mixed)} /></td>{/each}
+          {#each cups as cup (cup.cupId)}<td class="num !px-1 !py-1"
+              ><Figure value={g(cup.balance.mixed)} /></td
+            >{/each}
         </tr>
         <tr>
           <td class="!px-0 !py-1 text-ink-2">ratio off by</td>
           {#each cups as cup (cup.cupId)}
-            <td class="num !px-1 !py-1 text-ink-2"><Figure value="{(cup.ratioError * 100).toFixed(2)} %" /></td>
+            <td class="num !px-1 !py-1 text-ink-2"
+              ><Figure value="{(cup.ratioError * 100).toFixed(2)} %" /></td
+            >
           {/each}
         </tr>
       </tbody>
@@ -91,13 +104,16 @@
   {#if demould}
     <p class="text-[0.86rem] text-ink-2">
       hands done after <Figure class="text-ink" value={duration(computed.score.ends)} /> · demould
-      <Figure class="text-ink" value="{duration(demould.from - demould.lastPour)} – {duration(demould.to - demould.lastPour)}" /> later
+      <Figure
+        class="text-ink"
+        value="{duration(demould.from - demould.lastPour)} – {duration(demould.to - demould.lastPour)}"
+      /> later
     </p>
   {/if}
 
   <div class="mt-2 flex flex-col gap-1.5" id="to-mend">
     {#if editor.problem}<ProblemNote problem={editor.problem} />{/if}
-    {#each computed.problems as problem (problem.code + problem.path)}
+    {#each computed.problems as problem (problem.code + problem.path + problem.sentence)}
       <ProblemNote {problem} onmend={(edit) => editor.edit(edit)} />
     {/each}
     {#if !computed.problems.length && plan.steps.length}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { newId } from '$lib/id';
   import { goto } from '$app/navigation';
   import { DropdownMenu } from 'bits-ui';
   import Ellipsis from '@lucide/svelte/icons/ellipsis';
@@ -11,7 +12,7 @@
     'flex min-h-11 cursor-pointer items-center rounded-md px-3 data-[highlighted]:bg-sunk outline-none';
 
   async function copy() {
-    const id = crypto.randomUUID();
+    const id = newId();
     const made = await send('POST', '/plans', { ...plan, id, name: `${plan.name}, copy`.slice(0, 80) });
     if (made.ok) await goto(`/plans/${id}`);
   }
@@ -28,7 +29,9 @@
 </script>
 
 <DropdownMenu.Root>
-  <DropdownMenu.Trigger class="button bare" aria-label="More for this plan"><Ellipsis size={20} /></DropdownMenu.Trigger>
+  <DropdownMenu.Trigger class="button bare" aria-label="More for this plan"
+    ><Ellipsis size={20} /></DropdownMenu.Trigger
+  >
   <DropdownMenu.Portal>
     <DropdownMenu.Content
       class="z-30 min-w-52 rounded-lg border border-rule-strong bg-sheet p-1 shadow-lg"

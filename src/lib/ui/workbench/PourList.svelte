@@ -2,7 +2,7 @@
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import X from '@lucide/svelte/icons/x';
   import { formatAmount, freshId, parseAmount, type Plan } from '$core/plan';
-  import { duration, parseCount } from '$core/quantity';
+  import { parseCount } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import Figure from '../Figure.svelte';
   import ParsedField from '../ParsedField.svelte';
@@ -53,7 +53,9 @@
   }
 
   function addLayer(groupId: string) {
-    const used = new Set(plan.steps.flatMap((s) => (s.act === 'lay' && s.groupId === groupId ? [s.cupId] : [])));
+    const used = new Set(
+      plan.steps.flatMap((s) => (s.act === 'lay' && s.groupId === groupId ? [s.cupId] : []))
+    );
     const cup = plan.cups.find((c) => !used.has(c.id)) ?? plan.cups[0];
     if (!cup) return;
     insert(groupId, {
@@ -90,7 +92,8 @@
           class="quiet flex-1 border-transparent font-semibold"
           aria-label="Name of the cavities"
           value={group.name}
-          onchange={(e) => editor.edit({ path: ['groups', g, 'name'], value: e.currentTarget.value.trim() || group.name })}
+          onchange={(e) =>
+            editor.edit({ path: ['groups', g, 'name'], value: e.currentTarget.value.trim() || group.name })}
         />
         <span class="text-[0.85rem] text-ink-2">×</span>
         <ParsedField
@@ -102,7 +105,11 @@
           parse={(text) => parseCount(text, 2000)}
           onchange={(count) => editor.edit({ path: ['groups', g, 'count'], value: count })}
         />
-        <button class="text-ink-2 hover:text-cinnabar" aria-label="Take {group.name} out of the plan" onclick={() => removeGroup(g)}>
+        <button
+          class="text-ink-2 hover:text-cinnabar"
+          aria-label="Take {group.name} out of the plan"
+          onclick={() => removeGroup(g)}
+        >
           <X size={16} />
         </button>
       </div>
@@ -123,7 +130,8 @@
                     class="quiet max-w-24 border-transparent font-medium"
                     aria-label="Cup of step {n + 1}"
                     value={step.cupId}
-                    onchange={(e) => editor.edit({ path: ['steps', index, 'cupId'], value: e.currentTarget.value })}
+                    onchange={(e) =>
+                      editor.edit({ path: ['steps', index, 'cupId'], value: e.currentTarget.value })}
                   >
                     {#each plan.cups as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
                   </select>
@@ -149,7 +157,9 @@
             {:else}
               {@const gate = gateOf(step.id)}
               <span class="grid w-6 place-items-center text-ochre" aria-hidden="true">
-                <svg width="16" height="18" viewBox="0 0 16 18"><path d="M1 1H15V8L8 16L1 8Z" fill="currentColor" /></svg>
+                <svg width="16" height="18" viewBox="0 0 16 18"
+                  ><path d="M1 1H15V8L8 16L1 8Z" fill="currentColor" /></svg
+                >
               </span>
               <div class="min-w-0 flex-1 text-[0.9rem]">
                 <div class="flex items-baseline gap-1">
@@ -158,7 +168,8 @@
                     class="quiet"
                     aria-label="State of gate {n + 1}"
                     value={step.state}
-                    onchange={(e) => editor.edit({ path: ['steps', index, 'state'], value: e.currentTarget.value })}
+                    onchange={(e) =>
+                      editor.edit({ path: ['steps', index, 'state'], value: e.currentTarget.value })}
                   >
                     {#each STATES as s (s)}<option>{s}</option>{/each}
                   </select>
@@ -180,7 +191,8 @@
                     {:else}
                       <button
                         class="underline"
-                        onclick={() => editor.edit({ path: ['steps', index, 'minutes'], value: undefined })}>estimate</button
+                        onclick={() => editor.edit({ path: ['steps', index, 'minutes'], value: undefined })}
+                        >estimate</button
                       >
                     {/if}
                   {:else}
@@ -191,7 +203,11 @@
             {/if}
             <div class="flex flex-col opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
               {#if n > 0}
-                <button class="p-0.5 text-ink-2 hover:text-ink" aria-label="Move step {n + 1} earlier" onclick={() => moveUp(index)}>
+                <button
+                  class="p-0.5 text-ink-2 hover:text-ink"
+                  aria-label="Move step {n + 1} earlier"
+                  onclick={() => moveUp(index)}
+                >
                   <ArrowUp size={15} />
                 </button>
               {/if}
@@ -207,7 +223,9 @@
         {/each}
       </ol>
       <div class="mt-1 flex gap-1">
-        <button class="button bare" onclick={() => addLayer(group.id)} disabled={!plan.cups.length}>+ layer</button>
+        <button class="button bare" onclick={() => addLayer(group.id)} disabled={!plan.cups.length}
+          >+ layer</button
+        >
         <button class="button bare" onclick={() => addGate(group.id)}>+ gate</button>
       </div>
     </div>
@@ -215,7 +233,7 @@
 
   {#if moulds.length}
     <select
-      class="{plan.groups.length ? 'quiet mt-2 self-start border-transparent text-ink-2' : 'field mt-3'}"
+      class={plan.groups.length ? 'quiet mt-2 self-start border-transparent text-ink-2' : 'field mt-3'}
       aria-label="Add cavities"
       value=""
       onchange={(e) => {
@@ -231,6 +249,8 @@
       {/each}
     </select>
   {:else}
-    <p class="mt-3 text-ink-2">No mould on the shelf yet. <a class="underline" href="/shelf/moulds/new">Measure one</a>.</p>
+    <p class="mt-3 text-ink-2">
+      No mould on the shelf yet. <a class="underline" href="/shelf/moulds/new">Measure one</a>.
+    </p>
   {/if}
 </section>

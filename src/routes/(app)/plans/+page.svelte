@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { newId } from '$lib/id';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { newPlan, type Plan } from '$core/plan';
@@ -18,7 +19,7 @@
   });
 
   async function begin() {
-    const plan = newPlan(crypto.randomUUID(), 'New pour', data.shelf);
+    const plan = newPlan(newId(), 'New pour', data.shelf);
     const made = await send<Plan>('POST', '/plans', plan);
     if (made.ok) await goto(`/plans/${plan.id}`);
     else problems = made.problems;
@@ -52,7 +53,12 @@
       <li>
         <a href="/plans/{plan.id}" class="sheet flex h-full gap-4 p-4 hover:border-ink-2">
           <div class="w-28 shrink-0">
-            {#if plan.groups[0]}<PieceFace group={plan.groups[0]} cups={plan.cups} face={plan.showFace} size={112} />{/if}
+            {#if plan.groups[0]}<PieceFace
+                group={plan.groups[0]}
+                cups={plan.cups}
+                face={plan.showFace}
+                size={112}
+              />{/if}
           </div>
           <div class="min-w-0 flex-1">
             <h2 class="text-[1.25rem]">{plan.name}</h2>
@@ -73,8 +79,8 @@
     {:else}
       <li class="col-span-full py-16 text-center text-ink-2">
         <p class="mx-auto max-w-md">
-          No plans yet. A plan says which cup goes into which cavity, how much, and when; Kirapen works out every
-          gram. Begin one, or import one from a file.
+          No plans yet. A plan says which cup goes into which cavity, how much, and when; Kirapen works out
+          every gram. Begin one, or import one from a file.
         </p>
       </li>
     {/each}

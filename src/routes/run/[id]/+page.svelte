@@ -36,7 +36,12 @@
   const gate = $derived(instruction?.kind === 'gate' ? gateOpening(instruction.task, run, now) : undefined);
   const clocks = $derived(clocksOf(computed, run));
   const latestZero = $derived(
-    Math.max(0, ...Object.entries(run.cups).flatMap(([id, c]) => (c.zero && clocks.some((k) => k.of === id) ? [c.zero] : [])))
+    Math.max(
+      0,
+      ...Object.entries(run.cups).flatMap(([id, c]) =>
+        c.zero && clocks.some((k) => k.of === id) ? [c.zero] : []
+      )
+    )
   );
   const done = $derived(run.tasks.filter((t) => t.status !== 'open').length);
   const blocked = $derived(instruction?.kind === 'gate' && !gate?.open);
@@ -132,7 +137,7 @@
   const undo = () => run.undoable && log.tell({ type: 'undone', event: run.undoable.id });
 
   function onkeydown(event: KeyboardEvent) {
-    if (event.ctrlKey || event.metaKey || event.altKey || asking) return;
+    if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || asking) return;
     const typing = isTyping(event);
     if (event.key === ' ' || (event.key === 'Enter' && typing)) {
       if (event.target instanceof HTMLButtonElement) event.target.blur();
@@ -171,29 +176,54 @@
 
 <div class="flex h-screen flex-col {flash ? 'bg-ochre-soft' : ''} transition-colors">
   <header class="flex h-16 shrink-0 items-center gap-6 border-b border-rule px-7 text-ink-2">
-    <a href="/" class="font-display text-[1.45rem] font-semibold text-ink" aria-label="{data.run.name}, back to the bench"
-      >{data.run.name}</a
+    <a
+      href="/"
+      class="font-display text-[1.45rem] font-semibold text-ink"
+      aria-label="{data.run.name}, back to the bench">{data.run.name}</a
     >
     <span>step {Math.min(done + 1, run.tasks.length)} of {run.tasks.length}</span>
     <span class="flex-1"></span>
     {#if log.waiting.length}
-      <span class="font-semibold text-ochre" role="status" data-testid="waiting">{log.waiting.length} kept here, sending…</span>
+      <span class="font-semibold text-ochre" role="status" data-testid="waiting"
+        >{log.waiting.length} kept here, sending…</span
+      >
     {:else}
       <span class="text-verdigris" role="status" data-testid="stored">stored</span>
     {/if}
     <span>room {plan.roomCelsius} °C</span>
-    <button class="button bare {useScale ? 'text-verdigris' : ''}" onclick={toggleScale} aria-pressed={useScale}>
+    <button
+      class="button bare {useScale ? 'text-verdigris' : ''}"
+      onclick={toggleScale}
+      aria-pressed={useScale}
+    >
       {useScale ? (live.connected ? '● scale' : '○ scale…') : 'use the scale'}
     </button>
-    <button class="button bare" onclick={() => (muted = !muted)} aria-pressed={muted}>sound {muted ? 'off' : 'on'}</button>
+    <button class="button bare" onclick={() => (muted = !muted)} aria-pressed={muted}
+      >sound {muted ? 'off' : 'on'}</button
+    >
     {#if latestZero}
-      <span><strong class="text-[1.5rem] text-ink" data-testid="since">{clock((now - latestZero) / 1000)}</strong> since parts met</span>
+      <span
+        ><strong class="text-[1.5rem] text-ink" data-testid="since">{clock((now - latestZero) / 1000)}</strong
+        > since parts met</span
+      >
     {/if}
   </header>
 
   <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px] max-lg:grid-cols-1">
     <main class="min-h-0 overflow-y-auto px-11 py-8 max-lg:px-6">
-      <Now {instruction} {run} {computed} {gate} {now} {useScale} {live} cautions={computed.cautions} bind:entry problem={entryProblem} {log} />
+      <Now
+        {instruction}
+        {run}
+        {computed}
+        {gate}
+        {now}
+        {useScale}
+        {live}
+        cautions={computed.cautions}
+        bind:entry
+        problem={entryProblem}
+        {log}
+      />
     </main>
     <aside class="min-h-0 overflow-y-auto border-l border-rule px-7 py-6">
       <ClockList {clocks} {computed} {now} />
@@ -203,7 +233,9 @@
 
   <footer class="flex shrink-0 gap-3.5 border-t border-rule bg-sheet px-7 py-3.5">
     <button
-      class="button go min-h-[76px] flex-[3] flex-col !gap-1 rounded-xl text-[1.6rem] {blocked ? 'opacity-50' : ''}"
+      class="button go min-h-[76px] flex-[3] flex-col !gap-1 rounded-xl text-[1.6rem] {blocked
+        ? 'opacity-50'
+        : ''}"
       onclick={confirm}
       aria-disabled={blocked}
       data-testid="confirm"
@@ -213,7 +245,9 @@
     </button>
     {#each [{ key: 'T', name: 'How thick is it?', act: () => (asking = 'state'), wide: true }, { key: 'P', name: 'Problem', act: () => (asking = 'problem') }, { key: 'N', name: 'Note', act: () => (asking = 'note') }, { key: 'U', name: 'Undo', act: undo }] as b (b.key)}
       <button
-        class="button min-h-[76px] flex-col !gap-1 rounded-xl text-[1.1rem] {b.wide ? 'flex-[1.6]' : 'flex-1'}"
+        class="button min-h-[76px] flex-col !gap-1 rounded-xl text-[1.1rem] {b.wide
+          ? 'flex-[1.6]'
+          : 'flex-1'}"
         onclick={b.act}
         disabled={b.key === 'U' && !run.undoable}
       >

@@ -5,6 +5,7 @@ import { store } from '$lib/server/store';
 export const load = async ({ params }) => {
   const { db } = await store();
   const plan = await findPlan(db, params.id);
-  if (!plan) error(404, { message: 'This plan is not here.', mend: 'It may have been deleted; see all plans.' });
+  if (!plan)
+    error(404, { message: 'This plan is not here.', mend: 'It may have been deleted; see all plans.' });
   return { plan, shelf: await wholeShelf(db) };
 };

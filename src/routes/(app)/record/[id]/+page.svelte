@@ -68,18 +68,24 @@
 <div class="mx-auto max-w-[1140px] px-7 py-6">
   <header class="flex flex-wrap items-center gap-3">
     <div class="flex-1">
-      <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/record">Record</a> · {data.base} · begun {day(data.run.startedAt)}</p>
+      <p class="text-[0.9rem] text-ink-2">
+        <a class="underline" href="/record">Record</a> · {data.base} · begun {day(data.run.startedAt)}
+      </p>
       <h1 class="text-[1.9rem]">{data.run.name}</h1>
     </div>
     {#if data.open}<a class="button go" href="/run/{data.run.id}">Go on with the run</a>{/if}
     <button class="button {data.open ? '' : 'go'}" onclick={repeat}>Repeat as poured</button>
   </header>
-  {#each problems as problem (problem.code + problem.path)}<div class="mt-2"><ProblemNote {problem} /></div>{/each}
+  {#each problems as problem (problem.code + problem.path)}<div class="mt-2">
+      <ProblemNote {problem} />
+    </div>{/each}
 
   <div class="mt-5 grid gap-8 lg:grid-cols-[minmax(0,1fr)_400px]">
     <section aria-label="Inspect">
       <h2 class="text-[1.35rem]">
-        Inspect <span class="ml-2 font-sans text-[0.95rem] font-normal text-ink-2">{graded} of {slots.length} looked at</span>
+        Inspect <span class="ml-2 font-sans text-[0.95rem] font-normal text-ink-2"
+          >{graded} of {slots.length} looked at</span
+        >
       </h2>
       <div class="mt-3 flex flex-wrap gap-2" role="tablist" aria-label="Pieces">
         {#each slots as s, i (s.group.id + s.number)}
@@ -87,7 +93,9 @@
           <button
             role="tab"
             aria-selected={i === chosen}
-            class="grid h-14 min-w-14 place-items-center rounded-lg border-2 bg-sheet px-2 text-[1.15rem] font-bold {TONES[grade]} aria-selected:outline-3 aria-selected:outline-offset-1 aria-selected:outline-ink"
+            class="grid h-14 min-w-14 place-items-center rounded-lg border-2 bg-sheet px-2 text-[1.15rem] font-bold {TONES[
+              grade
+            ]} aria-selected:outline-3 aria-selected:outline-offset-1 aria-selected:outline-ink"
             onclick={() => (chosen = i)}
           >
             {s.number}<span class="text-[0.7rem] leading-none font-semibold">{grade || 'open'}</span>
@@ -96,16 +104,29 @@
       </div>
       {#if slot}
         {#key `${slot.group.id}|${slot.number}`}
-          <InspectPiece groupId={slot.group.id} number={slot.number} name={slot.group.name} piece={slot.piece} onsave={save} />
+          <InspectPiece
+            groupId={slot.group.id}
+            number={slot.number}
+            name={slot.group.name}
+            piece={slot.piece}
+            onsave={save}
+          />
         {/key}
       {/if}
 
       <h2 class="mt-7 text-[1.35rem]">Lessons</h2>
       <ul class="ruled mt-1">
-        {#each data.lessons as l (l.id)}<li class="py-2">{l.text} <span class="text-[0.85rem] text-ink-2">{day(l.learnedAt)}</span></li>{/each}
+        {#each data.lessons as l (l.id)}<li class="py-2">
+            {l.text} <span class="text-[0.85rem] text-ink-2">{day(l.learnedAt)}</span>
+          </li>{/each}
       </ul>
       <form class="mt-2 flex gap-2" onsubmit={keepLesson}>
-        <input class="field" aria-label="Lesson" placeholder="What would you do differently, or the same?" bind:value={lesson} />
+        <input
+          class="field"
+          aria-label="Lesson"
+          placeholder="What would you do differently, or the same?"
+          bind:value={lesson}
+        />
         <button class="button">Keep</button>
       </form>
     </section>
@@ -113,16 +134,36 @@
     <section aria-label="Planned and actual">
       <h2 class="text-[1.35rem]">Planned beside actual</h2>
       <table class="figures mt-2 text-[0.9rem]">
-        <thead><tr><th class="!px-0">what</th><th class="num">planned</th><th class="num !pr-0">actual</th></tr></thead>
+        <thead
+          ><tr><th class="!px-0">what</th><th class="num">planned</th><th class="num !pr-0">actual</th></tr
+          ></thead
+        >
         <tbody>
-          {#each data.facts as f (f.id)}
+          {#each data.facts.filter((f) => f.unit !== '%') as f (f.id)}
+            {@const percent = data.facts.find(
+              (p) => p.id === f.id.replace('weigh:', 'percent:') && p.unit === '%'
+            )}
             <tr>
               <td class="!px-0 !py-1 text-ink-2">{f.what}</td>
-              <td class="num !py-1 whitespace-nowrap">{shown(f, f.planned)}</td>
+              <td class="num !py-1 whitespace-nowrap"
+                >{shown(f, f.planned)}
+                {#if percent}<span class="block text-[0.8rem] text-ink-2"
+                    >{shown(percent, percent.planned)}</span
+                  >{/if}</td
+              >
               <td
-                class="num !py-1 !pr-0 whitespace-nowrap {Math.abs(off(f)) > 0.05 ? 'font-bold text-ochre' : Math.abs(off(f)) > 0.005 ? 'font-semibold' : 'text-ink-2'}"
+                class="num !py-1 !pr-0 whitespace-nowrap {Math.abs(off(f)) > 0.05
+                  ? 'font-bold text-ochre'
+                  : Math.abs(off(f)) > 0.005
+                    ? 'font-semibold'
+                    : 'text-ink-2'}"
               >
                 {f.actual === undefined ? '—' : shown(f, f.actual)}
+                {#if percent?.actual !== undefined}
+                  <span class="block text-[0.8rem] font-normal text-ink-2"
+                    >{shown(percent, percent.actual)}</span
+                  >
+                {/if}
               </td>
             </tr>
           {/each}
@@ -140,7 +181,13 @@
         </ul>
       {/if}
       {#if data.computed.groups[0]}
-        <div class="mt-6"><CoreDrawing group={data.computed.groups[0]} cups={data.computed.cups} showFace={data.plan.showFace} /></div>
+        <div class="mt-6">
+          <CoreDrawing
+            group={data.computed.groups[0]}
+            cups={data.computed.cups}
+            showFace={data.plan.showFace}
+          />
+        </div>
       {/if}
     </section>
   </div>

@@ -1,3 +1,4 @@
+import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { computePlan, shelfOf, type PlanFile } from '$core/plan';
@@ -32,7 +33,7 @@ export const POST = async ({ request }) => {
   const stops = computePlan(plan, shelf).problems.filter((p) => p.level === 'stop');
   if (stops.length) return refuse(stops);
   const snapshot: PlanFile = { format: 'kirapen.plan', version: 1, plan, shelf };
-  const run = { id: body.value.id ?? crypto.randomUUID(), snapshot, startedAt: Date.now() };
+  const run = { id: body.value.id ?? newId(), snapshot, startedAt: Date.now() };
   await startRun(opened, run);
   return json({ id: run.id, planId: plan.id, name: plan.name, startedAt: run.startedAt }, { status: 201 });
 };

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { computePlan, formatAmount } from '$core/plan';
+  import { computePlan, formatAmount, type Plan } from '$core/plan';
   import { duration, grams } from '$core/quantity';
   import { tasksOf } from '$core/run';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
@@ -7,8 +7,8 @@
 
   let { data } = $props();
   let paper = $state<'A4' | 'Letter'>('A4');
-  // svelte-ignore state_referenced_locally: the choice starts from the plan and is then this page’s own.
-  let readings = $state(data.plan.readings);
+  let chosen = $state<Plan['readings']>();
+  const readings = $derived(chosen ?? data.plan.readings);
 
   const plan = $derived({ ...data.plan, readings });
   const computed = $derived(computePlan(plan, data.shelf));
@@ -16,13 +16,17 @@
   const tasks = $derived(tasksOf(plan, computed, base?.stirMinutes ?? 0));
   const g = (x: number) => grams(x, computed.division);
   const cups = $derived(computed.cups.filter((c) => c.balance.mixed > 0));
-  const sequence = $derived(tasks.filter((t) => t.kind === 'pour' || t.kind === 'gate' || t.kind === 'demould'));
+  const sequence = $derived(
+    tasks.filter((t) => t.kind === 'pour' || t.kind === 'gate' || t.kind === 'demould')
+  );
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const stepOf = (id: string) => plan.steps.find((s) => s.id === id);
 </script>
 
 <svelte:head>
   <title>Mix sheet: {plan.name} · Kirapen</title>
+  <!-- Paper is one of two words chosen above; a style element cannot take it otherwise. -->
+  <!-- eslint-disable-next-line svelte/no-at-html-tags -->
   {@html `<style>@page { size: ${paper}; }</style>`}
 </svelte:head>
 
@@ -31,7 +35,12 @@
   <span class="flex-1"></span>
   <label class="flex items-center gap-2">
     <span class="label">Readings</span>
-    <select class="field !w-auto" bind:value={readings} aria-label="Readings">
+    <select
+      class="field !w-auto"
+      value={readings}
+      onchange={(e) => (chosen = e.currentTarget.value as Plan['readings'])}
+      aria-label="Readings"
+    >
       <option value="cumulative">cumulative</option>
       <option value="tared">tared</option>
     </select>
@@ -51,7 +60,8 @@
     <div>
       <h1 class="text-[1.9rem]">{plan.name}</h1>
       <p class="text-ink-2">
-        {computed.totals.pieces} pieces · {base?.name ?? 'no base chosen'} · room {plan.roomCelsius} °C · scale {computed.division}
+        {computed.totals.pieces} pieces · {base?.name ?? 'no base chosen'} · room {plan.roomCelsius} °C · scale
+        {computed.division}
         g
       </p>
     </div>
@@ -84,7 +94,9 @@
                   <td>
                     {w.name}
                     {#if w.percent}<span class="text-ink-2">{w.percent} % {computed.basis}</span>{/if}
-                    {#if !w.weighable}<strong class="block text-[0.8rem] text-ochre">not weighable on this scale</strong>{/if}
+                    {#if !w.weighable}<strong class="block text-[0.8rem] text-ochre"
+                        >not weighable on this scale</strong
+                      >{/if}
                   </td>
                   <td class="num">{g(w.weight)}</td>
                   <td class="num font-bold">{g(w.reading)}</td>
@@ -94,9 +106,8 @@
             </tbody>
           </table>
           <p class="mt-0.5 text-[0.82rem] text-ink-2">
-            Ratio off by {(cup.ratioError * 100).toFixed(2)} % from rounding · pours {g(cup.balance.poured)} g, clings {g(
-              cup.balance.clings + cup.balance.vessel
-            )} g, left {g(Math.max(0, cup.balance.left))} g
+            Ratio off by {(cup.ratioError * 100).toFixed(2)} % from rounding · pours {g(cup.balance.poured)} g,
+            clings {g(cup.balance.clings + cup.balance.vessel)} g, left {g(Math.max(0, cup.balance.left))} g
           </p>
         </div>
       {/each}
@@ -105,7 +116,9 @@
     <div>
       {#each computed.groups as group (group.groupId)}
         <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} width={320} height={200} />
-        <p class="text-[0.82rem] text-ink-2">{group.name}: {group.mouldName}, {group.capacity.toFixed(2)} ml each</p>
+        <p class="text-[0.82rem] text-ink-2">
+          {group.name}: {group.mouldName}, {group.capacity.toFixed(2)} ml each
+        </p>
       {/each}
       <h2 class="mt-4 text-[1.1rem]">Pour</h2>
       <ol class="ruled text-[0.92rem]">

@@ -1,3 +1,4 @@
+import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { PlanFile } from '$core/plan';
 import { importPlanFile } from '$lib/server/database';
@@ -8,7 +9,7 @@ import { store } from '$lib/server/store';
 export const POST = async ({ request }) => {
   const body = await readBody(request, PlanFile);
   if ('refused' in body) return body.refused;
-  const newId = (wanted: string) => `${wanted.slice(0, 40)}-${crypto.randomUUID().slice(0, 8)}`;
-  const plan = await importPlanFile(await store(), body.value, newId, Date.now());
+  const beside = (wanted: string) => `${wanted.slice(0, 40)}-${newId().slice(0, 8)}`;
+  const plan = await importPlanFile(await store(), body.value, beside, Date.now());
   return json(plan, { status: 201 });
 };

@@ -1,3 +1,4 @@
+import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { pieceExists, savePhoto } from '$lib/server/database';
 import { keepable, LARGEST_UPLOAD } from '$lib/server/photo';
@@ -16,7 +17,7 @@ export const POST = async ({ params, request }) => {
     ]);
   try {
     const kept = await keepable(new Uint8Array(await sent.arrayBuffer()));
-    const photo = { id: crypto.randomUUID(), pieceId: params.id, ...kept, takenAt: Date.now() };
+    const photo = { id: newId(), pieceId: params.id, ...kept, takenAt: Date.now() };
     await savePhoto(opened, photo);
     return json({ id: photo.id, width: kept.width, height: kept.height }, { status: 201 });
   } catch {

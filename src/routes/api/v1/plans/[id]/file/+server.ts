@@ -14,7 +14,11 @@ export const GET = async ({ params }) => {
     plan,
     shelf: shelfOf(plan, await wholeShelf(db))
   };
-  const name = plan.name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'plan';
+  const name =
+    plan.name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'plan';
   return new Response(JSON.stringify(file, null, 2), {
     headers: {
       'content-type': 'application/json',

@@ -1,3 +1,4 @@
+import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { findRun, listLessons, saveLesson } from '$lib/server/database';
@@ -21,7 +22,7 @@ export const POST = async ({ params, request }) => {
   const opened = await store();
   if (!(await findRun(opened.db, params.id))) return notHere('run', params.id);
   const lesson = {
-    id: body.value.id ?? crypto.randomUUID(),
+    id: body.value.id ?? newId(),
     runId: params.id,
     text: body.value.text,
     learnedAt: Date.now()

@@ -1,3 +1,4 @@
+import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { planFromRun } from '$core/run';
 import { eventsOf, findRun, importPlanFile } from '$lib/server/database';
@@ -12,12 +13,18 @@ export const POST = async ({ params }) => {
   if (!run) return notHere('run', params.id);
   const { computed, state } = foldedRun(run.snapshot, await eventsOf(opened.db, run.id));
   const day = new Date(run.startedAt).toISOString().slice(0, 10);
-  const id = crypto.randomUUID();
-  const plan = planFromRun(run.snapshot.plan, computed, state, id, `${run.name}, as poured ${day}`.slice(0, 80));
+  const id = newId();
+  const plan = planFromRun(
+    run.snapshot.plan,
+    computed,
+    state,
+    id,
+    `${run.name}, as poured ${day}`.slice(0, 80)
+  );
   const stored = await importPlanFile(
     opened,
     { ...run.snapshot, plan },
-    (wanted) => `${wanted.slice(0, 40)}-${crypto.randomUUID().slice(0, 8)}`,
+    (wanted) => `${wanted.slice(0, 40)}-${newId().slice(0, 8)}`,
     Date.now()
   );
   return json(stored, { status: 201 });

@@ -1,0 +1,44 @@
+/** Who may import whom. The resolver is told about the aliases, or rules on them would pass silently. */
+module.exports = {
+  forbidden: [
+    {
+      name: 'core-stands-alone',
+      comment: 'The core imports nothing but itself and small pure libraries.',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: ['^src/core/', '^node_modules/(zod|culori|ml-[a-z-]+)/'] }
+    },
+    {
+      name: 'interface-not-server',
+      comment: 'What runs in the browser reaches the server through its HTTP interface only.',
+      severity: 'error',
+      from: { path: '^src/lib/', pathNot: '^src/lib/server/' },
+      to: { path: '^src/lib/server/' }
+    },
+    {
+      name: 'nothing-imports-routes',
+      severity: 'error',
+      from: { pathNot: '^src/routes/' },
+      to: { path: '^src/routes/' }
+    },
+    {
+      name: 'demo-only-by-its-loader',
+      comment: 'Demo data reaches the application through its loader; tests may use it.',
+      severity: 'error',
+      from: { path: '^src/', pathNot: ['\\.test\\.ts$', '^src/lib/server/demo\\.ts$'] },
+      to: { path: '^demo/' }
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } }
+    }
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    webpackConfig: { fileName: 'scripts/lib/aliases.cjs' }
+  }
+};

@@ -1,0 +1,36 @@
+<!-- The head of a card's page: its name, whether it is stored, and what can be done with it. -->
+<script lang="ts" generics="T extends { id: string; name: string }">
+  import type { CardForm } from '$lib/card-form.svelte';
+
+  let { form, back, what, put }: { form: CardForm<T>; back: string; what: string; put: string } = $props();
+</script>
+
+<header class="flex flex-wrap items-center gap-3">
+  <div class="min-w-0 flex-1">
+    <p class="text-[0.9rem] text-ink-2">
+      <a class="underline" href={back}>{back === '/colours' ? 'Colours' : 'Shelf'}</a> · {what}
+    </p>
+    <input
+      class="quiet w-full font-display text-[1.9rem] font-semibold"
+      aria-label="Name"
+      placeholder="Name it"
+      aria-invalid={form.at('name') ? 'true' : undefined}
+      value={form.card.name}
+      oninput={(e) => form.set(['name'], e.currentTarget.value)}
+    />
+    {#if form.at('name')}<p class="text-[0.9rem] text-cinnabar" role="alert">
+        {form.at('name')?.sentence}
+      </p>{/if}
+  </div>
+  {#if form.fresh}
+    <button class="button go" onclick={() => form.put(put)}>Put it on the shelf</button>
+  {:else}
+    <span
+      class="text-[0.9rem] {form.problems.length ? 'font-semibold text-cinnabar' : 'text-verdigris'}"
+      role="status"
+    >
+      {form.problems.length ? 'not saved yet' : form.saved ? 'saved' : ''}
+    </span>
+    <button class="button" onclick={() => form.remove(back)}>Take it off the shelf</button>
+  {/if}
+</header>

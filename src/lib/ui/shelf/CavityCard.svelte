@@ -1,0 +1,276 @@
+<!-- One kind of cavity: its shape, its capacity with the working shown, and level to volume both ways. -->
+<script lang="ts">
+  import { cavityOf, type CavityKind, type Mould, type Shape } from '$core/mould';
+  import { parseCount } from '$core/quantity';
+  import type { CardForm } from '$lib/card-form.svelte';
+  import ParsedField from '../ParsedField.svelte';
+  import ProblemNote from '../ProblemNote.svelte';
+  import QuantityField from '../QuantityField.svelte';
+  import CavityDrawing from './CavityDrawing.svelte';
+  import Row from './Row.svelte';
+
+  let { form, kind, index }: { form: CardForm<Mould>; kind: CavityKind; index: number } = $props();
+  const cavity = $derived(cavityOf(kind));
+  let level = $state(4);
+  const at = $derived(Math.min(level, cavity.depth));
+
+  const SHAPES: { kind: Shape['kind']; name: string; blank: Shape }[] = [
+    { kind: 'hemisphere', name: 'hemisphere', blank: { kind: 'hemisphere', radius: 17 } },
+    { kind: 'cap', name: 'spherical cap', blank: { kind: 'cap', rimRadius: 30, depth: 10 } },
+    { kind: 'cylinder', name: 'cylinder', blank: { kind: 'cylinder', radius: 30, depth: 10 } },
+    {
+      kind: 'frustum',
+      name: 'frustum (round taper)',
+      blank: { kind: 'frustum', baseRadius: 28, rimRadius: 30, depth: 10 }
+    },
+    {
+      kind: 'taper',
+      name: 'rectangular taper',
+      blank: { kind: 'taper', baseLength: 80, baseWidth: 50, rimLength: 84, rimWidth: 54, depth: 25 }
+    },
+    { kind: 'ring', name: 'ring', blank: { kind: 'ring', innerRadius: 20, outerRadius: 35, depth: 8 } },
+    {
+      kind: 'prism',
+      name: 'prism over an outline',
+      blank: {
+        kind: 'prism',
+        outline: [
+          [0, 0],
+          [80, 0],
+          [80, 50],
+          [0, 50]
+        ],
+        depth: 20
+      }
+    },
+    {
+      kind: 'table',
+      name: 'table of depths',
+      blank: {
+        kind: 'table',
+        rows: [
+          { depth: 0, ml: 0 },
+          { depth: 10, ml: 20 },
+          { depth: 20, ml: 50 }
+        ]
+      }
+    }
+  ];
+  const WORDS: Record<string, string> = {
+    radius: 'Radius',
+    depth: 'Depth',
+    rimRadius: 'Radius at the rim',
+    baseRadius: 'Radius at the bottom',
+    baseLength: 'Length at the bottom',
+    baseWidth: 'Width at the bottom',
+    rimLength: 'Length at the rim',
+    rimWidth: 'Width at the rim',
+    innerRadius: 'Inner radius',
+    outerRadius: 'Outer radius'
+  };
+  const lengths = $derived(
+    Object.entries(kind.shape).filter((e): e is [string, number] => typeof e[1] === 'number' && e[0] in WORDS)
+  );
+  const pairs = $derived(
+    kind.shape.kind === 'prism'
+      ? kind.shape.outline.map(([x, y]) => `${x} ${y}`).join('\n')
+      : kind.shape.kind === 'table'
+        ? kind.shape.rows.map((r) => `${r.depth} ${r.ml}`).join('\n')
+        : ''
+  );
+
+  function setPairs(text: string) {
+    const rows = text
+      .split('\n')
+      .map((line) =>
+        line
+          .trim()
+          .split(/[\s;]+/)
+          .map(Number)
+      )
+      .filter((r) => r.length === 2 && r.every(Number.isFinite)) as [number, number][];
+    if (kind.shape.kind === 'prism') form.set(['cavities', index, 'shape', 'outline'], rows);
+    else
+      form.set(
+        ['cavities', index, 'shape', 'rows'],
+        rows.map(([depth, ml]) => ({ depth, ml }))
+      );
+  }
+
+  const SOURCES = [
+    { from: 'dimensions', name: 'its dimensions' },
+    { from: 'water', name: 'a water fill' },
+    { from: 'pour', name: 'a past pour' }
+  ] as const;
+
+  function setSource(from: string) {
+    const blank = {
+      dimensions: { from: 'dimensions' },
+      water: {
+        from: 'water',
+        emptyGrams: 100,
+        fullGrams: Math.round((100 + cavity.capacity) * 10) / 10,
+        waterCelsius: 20,
+        cavitiesFilled: 1
+      },
+      pour: { from: 'pour', ml: Math.round(cavity.capacity * 100) / 100 }
+    }[from];
+    form.set(['cavities', index, 'capacity'], blank);
+  }
+</script>
+
+<section class="sheet mt-5 grid gap-8 p-5 lg:grid-cols-[1fr_1fr_300px]" aria-label="Cavity {kind.name}">
+  <div>
+    <h2 class="text-[1.2rem]">Shape</h2>
+    <div class="grid grid-cols-[1fr_6rem] gap-x-3">
+      <Row label="One piece is called" problem={form.at(`cavities/${index}/name`)}>
+        <input
+          class="field"
+          aria-label="One piece is called"
+          value={kind.name}
+          oninput={(e) => form.set(['cavities', index, 'name'], e.currentTarget.value)}
+        />
+      </Row>
+      <Row label="How many">
+        <ParsedField
+          label="How many cavities"
+          value={kind.count}
+          format={String}
+          parse={(text) => parseCount(text, 400)}
+          onchange={(count) => form.set(['cavities', index, 'count'], count)}
+        />
+      </Row>
+    </div>
+    <Row label="Shape">
+      <select
+        class="field"
+        aria-label="Shape"
+        value={kind.shape.kind}
+        onchange={(e) =>
+          form.set(['cavities', index, 'shape'], SHAPES.find((s) => s.kind === e.currentTarget.value)?.blank)}
+      >
+        {#each SHAPES as s (s.kind)}<option value={s.kind}>{s.name}</option>{/each}
+      </select>
+    </Row>
+    <div class="grid grid-cols-2 gap-x-3">
+      {#each lengths as [key, value] (kind.shape.kind + key)}
+        <Row label={WORDS[key] ?? key} problem={form.at(`cavities/${index}/shape/${key}`)}>
+          <QuantityField
+            label={WORDS[key] ?? key}
+            unit="mm"
+            above
+            max={5000}
+            {value}
+            onchange={(v) => form.set(['cavities', index, 'shape', key], v)}
+          />
+        </Row>
+      {/each}
+    </div>
+    {#if kind.shape.kind === 'prism' || kind.shape.kind === 'table'}
+      <Row
+        label={kind.shape.kind === 'prism'
+          ? 'Corners in order, mm: x y on each line'
+          : 'Depth mm and ml on each line'}
+        problem={form.at(`cavities/${index}/shape`)}
+      >
+        <textarea
+          class="field min-h-28 py-2"
+          aria-label="Corners or depths"
+          value={pairs}
+          onchange={(e) => setPairs(e.currentTarget.value)}></textarea>
+      </Row>
+    {/if}
+  </div>
+
+  <div>
+    <h2 class="text-[1.2rem]">Capacity</h2>
+    <Row label="Known from">
+      <select
+        class="field"
+        aria-label="Capacity known from"
+        value={kind.capacity.from}
+        onchange={(e) => setSource(e.currentTarget.value)}
+      >
+        {#each SOURCES as s (s.from)}<option value={s.from}>{s.name}</option>{/each}
+      </select>
+    </Row>
+    {#if kind.capacity.from === 'water'}
+      {@const fill = kind.capacity}
+      <div class="grid grid-cols-2 gap-x-3">
+        <Row label="Mould empty">
+          <QuantityField
+            label="Mould empty"
+            unit="g"
+            value={fill.emptyGrams}
+            onchange={(v) => form.set(['cavities', index, 'capacity', 'emptyGrams'], v)}
+          />
+        </Row>
+        <Row label="Filled with water">
+          <QuantityField
+            label="Filled with water"
+            unit="g"
+            value={fill.fullGrams}
+            onchange={(v) => form.set(['cavities', index, 'capacity', 'fullGrams'], v)}
+          />
+        </Row>
+        <Row label="Water is at">
+          <QuantityField
+            label="Water is at"
+            unit="°C"
+            value={fill.waterCelsius}
+            onchange={(v) => form.set(['cavities', index, 'capacity', 'waterCelsius'], v)}
+          />
+        </Row>
+        <Row label="Cavities filled">
+          <ParsedField
+            label="Cavities filled"
+            value={fill.cavitiesFilled}
+            format={String}
+            parse={(text) => parseCount(text, 400)}
+            onchange={(v) => form.set(['cavities', index, 'capacity', 'cavitiesFilled'], v)}
+          />
+        </Row>
+      </div>
+    {:else if kind.capacity.from === 'pour'}
+      <Row label="One cavity really took">
+        <QuantityField
+          label="One cavity really took"
+          unit="ml"
+          above
+          value={kind.capacity.ml}
+          onchange={(v) => form.set(['cavities', index, 'capacity', 'ml'], v)}
+        />
+      </Row>
+    {/if}
+    <p class="mt-2 font-display text-[2.2rem] leading-tight font-medium" data-testid="capacity">
+      {cavity.capacity.toFixed(2)} <span class="text-[1.2rem]">ml each</span>
+    </p>
+    <p class="text-[0.9rem] text-ink-2" data-testid="working">{cavity.working}</p>
+    {#if kind.count > 1}<p class="text-[0.9rem] text-ink-2">
+        all {kind.count}: {(cavity.capacity * kind.count).toFixed(1)} ml
+      </p>{/if}
+    <div class="mt-2 space-y-1.5">
+      {#each cavity.problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+    </div>
+  </div>
+
+  <div>
+    <h2 class="text-[1.2rem]">Level and volume</h2>
+    <CavityDrawing {kind} level={at} />
+    <div class="grid grid-cols-2 gap-3">
+      <Row label="Level">
+        <QuantityField label="Level" unit="mm" max={cavity.depth} value={at} onchange={(v) => (level = v)} />
+      </Row>
+      <Row label="Volume below it">
+        <QuantityField
+          label="Volume below it"
+          unit="ml"
+          max={cavity.capacity}
+          value={cavity.volumeAt(at)}
+          onchange={(v) => (level = cavity.levelAt(v))}
+        />
+      </Row>
+    </div>
+    <p class="text-[0.85rem] text-ink-2">Type in either: the other follows.</p>
+  </div>
+</section>

@@ -1,0 +1,24 @@
+<!-- A labelled field of a card, with its problem below it. -->
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import type { Problem } from '$core/problem';
+
+  let {
+    label,
+    hint = '',
+    problem,
+    children
+  }: { label: string; hint?: string; problem?: Problem | undefined; children: Snippet } = $props();
+</script>
+
+<div class="py-2">
+  <span class="label">{label}</span>
+  <div class="mt-0.5">{@render children()}</div>
+  {#if problem}
+    <p class="mt-1 text-[0.87rem] text-cinnabar" role="alert">
+      {problem.sentence} <strong>{problem.mend}</strong>
+    </p>
+  {:else if hint}
+    <p class="mt-0.5 text-[0.85rem] text-ink-2">{hint}</p>
+  {/if}
+</div>

@@ -1,0 +1,29 @@
+import { newId } from '$lib/id';
+import { error } from '@sveltejs/kit';
+import type { Mould } from '$core/mould';
+import { findCard } from '$lib/server/database';
+import { store } from '$lib/server/store';
+
+const blank = (): Mould => ({
+  id: newId(),
+  name: '',
+  material: 'silicone',
+  finish: 'gloss',
+  notes: '',
+  cavities: [
+    {
+      id: 'cavity',
+      name: 'piece',
+      count: 1,
+      shape: { kind: 'cylinder', radius: 30, depth: 10 },
+      capacity: { from: 'dimensions' }
+    }
+  ]
+});
+
+export const load = async ({ params }) => {
+  if (params.id === 'new') return { card: blank(), fresh: true };
+  const card = await findCard((await store()).db, 'moulds', params.id);
+  if (!card) error(404, { message: 'This mould is not on the shelf.', mend: 'See the shelf for what is.' });
+  return { card, fresh: false };
+};

@@ -1,0 +1,51 @@
+<script lang="ts">
+  import { COLOUR_TOLERANCE, leastWeighing, PART_TOLERANCE, Scale } from '$core/dosing';
+  import { CardForm } from '$lib/card-form.svelte';
+  import CardHead from '$lib/ui/shelf/CardHead.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import Row from '$lib/ui/shelf/Row.svelte';
+
+  let { data } = $props();
+  const form = $derived(new CardForm<Scale>('scales', Scale, data.card, data.fresh));
+  const card = $derived(form.card);
+</script>
+
+<svelte:head><title>{card.name || 'New scale'} · Kirapen</title></svelte:head>
+
+<div class="mx-auto max-w-[760px] px-7 py-6">
+  <CardHead {form} back="/shelf" what="scale" put="/shelf" />
+  <div class="sheet mt-4 grid grid-cols-3 gap-x-4 p-5">
+    <Row label="Division" hint="the step of its display" problem={form.at('division')}>
+      <QuantityField
+        label="Division"
+        unit="g"
+        above
+        value={card.division}
+        onchange={(v) => form.set(['division'], v)}
+      />
+    </Row>
+    <Row label="Repeatability" hint="spread of repeated readings" problem={form.at('repeatability')}>
+      <QuantityField
+        label="Repeatability"
+        unit="g"
+        value={card.repeatability ?? card.division}
+        onchange={(v) => form.set(['repeatability'], v)}
+      />
+    </Row>
+    <Row label="Up to" problem={form.at('capacity')}>
+      <QuantityField
+        label="Capacity"
+        unit="g"
+        above
+        value={card.capacity}
+        onchange={(v) => form.set(['capacity'], v)}
+      />
+    </Row>
+    <p class="col-span-3 mt-2 text-ink-2">
+      Weighs colour from <strong class="text-ink">{leastWeighing(card, COLOUR_TOLERANCE).toFixed(2)} g</strong
+      >
+      (within 5 %) and reactive parts from
+      <strong class="text-ink">{leastWeighing(card, PART_TOLERANCE).toFixed(2)} g</strong> (within 2 %).
+    </p>
+  </div>
+</div>

@@ -1,0 +1,51 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Workshop } from './workshop';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+let workshop: Workshop;
+
+beforeAll(async () => {
+  workshop = await Workshop.open({ demo: true });
+});
+afterAll(async () => {
+  await workshop.close();
+});
+
+const VIEWS = [
+  '/',
+  '/plans',
+  '/plans/tideline-knobs',
+  '/plans/tideline-knobs/sheet',
+  '/colours',
+  '/shelf',
+  '/shelf/moulds/dome-knobs',
+  '/shelf/bases/clear-quick',
+  '/record',
+  '/record/tideline-first',
+  '/run/tideline-third'
+];
+
+describe.each(['light', 'dark'])('in the %s theme', (theme) => {
+  it.each(VIEWS)('%s is readable by everyone and fits the page', async (path) => {
+    const bench = await workshop.page('/plans');
+    await bench.page.evaluate((t) => localStorage.setItem('kirapen.theme', t), theme);
+    await bench.go(path);
+    await bench.page.evaluate(axe);
+    const faults = await bench.page.evaluate(async () => {
+      const run = (
+        window as unknown as {
+          axe: { run(o: object): Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> };
+        }
+      ).axe;
+      const { violations } = await run.run({ runOnly: ['wcag2a', 'wcag2aa'] });
+      return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`);
+    });
+    expect(faults).toEqual([]);
+    const sideways = await bench.page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    expect(sideways).toBeLessThanOrEqual(0);
+    expect(bench.errors).toEqual([]);
+    await bench.page.close();
+  });
+});

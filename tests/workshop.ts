@@ -1,0 +1,189 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+const BROWSER = process.env.CHROMIUM ?? '/usr/bin/chromium';
+const FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync'
+];
+
+async function freePort(): Promise<number> {
+  return new Promise((done, failed) => {
+    const probe = createServer();
+    probe.once('error', failed);
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() =>
+        address && typeof address === 'object' ? done(address.port) : failed(new Error('no port'))
+      );
+    });
+  });
+}
+
+/** The built application on its own database, and a browser beside it. */
+export class Workshop {
+  readonly address: string;
+  readonly folder = mkdtempSync(join(tmpdir(), 'kirapen-browser-'));
+  #server: ChildProcess | undefined;
+  #browser: Browser | undefined;
+  readonly #port: number;
+  readonly #demo: boolean;
+
+  private constructor(port: number, demo: boolean) {
+    this.#port = port;
+    this.#demo = demo;
+    this.address = `http://127.0.0.1:${port}`;
+  }
+
+  static async open(what: { demo: boolean }): Promise<Workshop> {
+    const workshop = new Workshop(await freePort(), what.demo);
+    await workshop.start();
+    workshop.#browser = await puppeteer.launch({
+      executablePath: BROWSER,
+      headless: true,
+      args: FLAGS,
+      userDataDir: join(workshop.folder, 'browser')
+    });
+    return workshop;
+  }
+
+  /** Starts the server and waits until it says where it is. */
+  async start(): Promise<void> {
+    const server = spawn('node', ['server.js'], {
+      cwd: resolve('.'),
+      env: {
+        ...process.env,
+        PORT: String(this.#port),
+        KIRAPEN_DB: join(this.folder, 'workshop.db'),
+        KIRAPEN_DEMO: this.#demo ? '1' : '0',
+        KIRAPEN_LOG: 'error'
+      },
+      stdio: ['ignore', 'pipe', 'inherit']
+    });
+    this.#server = server;
+    await new Promise<void>((ready, failed) => {
+      server.stdout.on('data', (text: Buffer) => String(text).includes('Kirapen is at') && ready());
+      server.once('exit', (code) => failed(new Error(`the server stopped with ${code}`)));
+    });
+  }
+
+  /** Ends the server with a signal and waits until it is gone; says with which code. */
+  async stop(signal: 'SIGKILL' | 'SIGTERM'): Promise<number | null> {
+    const server = this.#server;
+    if (!server || server.exitCode !== null || server.signalCode !== null) return null;
+    server.removeAllListeners('exit');
+    const gone = new Promise<number | null>((done) => server.once('exit', (code) => done(code)));
+    server.kill(signal);
+    return gone;
+  }
+
+  /** A page at a path, 1280 × 800, that fails the test on any script error. */
+  async page(path: string): Promise<Bench> {
+    const page = await this.#browser!.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    const bench = new Bench(page, this.address);
+    await bench.go(path);
+    return bench;
+  }
+
+  async close(): Promise<void> {
+    await this.#browser?.close();
+    await this.stop('SIGTERM');
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}
+
+/** A page with a maker's verbs: read, click, type, press. Waits for what it looks for; never sleeps. */
+export class Bench {
+  readonly errors: string[] = [];
+  readonly page: Page;
+  readonly #address: string;
+
+  constructor(page: Page, address: string) {
+    this.page = page;
+    this.#address = address;
+    page.setDefaultTimeout(20_000);
+    page.on('pageerror', (error) => this.errors.push(error instanceof Error ? error.message : String(error)));
+  }
+
+  async go(path: string): Promise<void> {
+    await this.page.goto(this.#address + path, { waitUntil: 'load' });
+    await this.alive();
+  }
+
+  /** Waits until the page answers to clicks: Svelte has taken the server's markup over. */
+  async alive(): Promise<void> {
+    await this.page.waitForFunction(() => document.documentElement.dataset.alive === 'true');
+  }
+
+  /** Clicks a button or link by its accessible name. */
+  async click(name: string, role: 'button' | 'link' | 'tab' | 'menuitem' = 'button'): Promise<void> {
+    await this.page.locator(`::-p-aria([name="${name}"][role="${role}"])`).click();
+  }
+
+  /** Replaces what a labelled field holds, by keyboard, and leaves it. */
+  async type(label: string, text: string): Promise<void> {
+    const field = await this.#field(label);
+    await field.click({ count: 3 });
+    await this.page.keyboard.press('Backspace');
+    await field.type(text);
+    await this.page.keyboard.press('Tab');
+  }
+
+  /** Chooses an option of a labelled list by its text. */
+  async choose(label: string, option: string): Promise<void> {
+    const field = await this.#field(label);
+    const value = await field.evaluate(
+      (list, wanted) =>
+        [...(list as HTMLSelectElement).options].find((o) => o.text.trim().startsWith(wanted))?.value,
+      option
+    );
+    if (value === undefined) throw new Error(`“${label}” does not offer “${option}”`);
+    await field.select(value);
+  }
+
+  async #field(label: string) {
+    const field = await this.page.waitForSelector(`[aria-label="${label}"]`, { visible: true });
+    if (!field) throw new Error(`no field “${label}”`);
+    return field;
+  }
+
+  /** Presses a key on the page itself, not in a field. */
+  async press(key: Parameters<Page['keyboard']['press']>[0]): Promise<void> {
+    await this.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await this.page.keyboard.press(key);
+  }
+
+  /** Waits until a part of the page says something, and returns what it says. */
+  async says(selector: string, text: string | RegExp): Promise<string> {
+    const [source, flags] = typeof text === 'string' ? [escape(text), ''] : [text.source, text.flags];
+    await this.page
+      .waitForFunction(
+        (s, p, f) =>
+          new RegExp(p, f).test((document.querySelector(s) as HTMLElement | null)?.innerText ?? ''),
+        {},
+        selector,
+        source,
+        flags
+      )
+      .catch(async () => {
+        throw new Error(`${selector} never said ${text}; it says: ${await this.text(selector)}`);
+      });
+    return this.text(selector);
+  }
+
+  async text(selector: string): Promise<string> {
+    return this.page.$eval(selector, (e) => (e as HTMLElement).innerText).catch(() => '(not there)');
+  }
+}
+
+const escape = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
