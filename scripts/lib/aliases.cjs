@@ -1,9 +1,9 @@
 // The aliases of svelte.config.js in the form that the dependency checker understands.
-const { resolve } = require('node:path');
+const root = process.cwd();
 
 module.exports = {
   resolve: {
-    alias: { $lib: resolve('src/lib'), $core: resolve('src/core'), $demo: resolve('demo') },
+    alias: { $lib: `${root}/src/lib`, $core: `${root}/src/core`, $demo: `${root}/demo` },
     extensions: ['.ts', '.js', '.svelte'],
     exportsFields: ['exports'],
     conditionNames: ['svelte', 'import', 'require', 'node', 'default', 'types']

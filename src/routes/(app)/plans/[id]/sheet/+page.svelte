@@ -93,7 +93,7 @@
                   <td><span class="inline-block h-3.5 w-3.5 border border-ink"></span></td>
                   <td>
                     {w.name}
-                    {#if w.percent}<span class="text-ink-2">{w.percent} % {computed.basis}</span>{/if}
+                    {#if w.percent}<span class="text-ink-2">{w.percent} %</span>{/if}
                     {#if !w.weighable}<strong class="block text-[0.8rem] text-ochre"
                         >not weighable on this scale</strong
                       >{/if}
@@ -106,8 +106,11 @@
             </tbody>
           </table>
           <p class="mt-0.5 text-[0.82rem] text-ink-2">
-            Ratio off by {(cup.ratioError * 100).toFixed(2)} % from rounding · pours {g(cup.balance.poured)} g,
-            clings {g(cup.balance.clings + cup.balance.vessel)} g, left {g(Math.max(0, cup.balance.left))} g
+            Percent {computed.basis}. Ratio off by {(cup.ratioError * 100).toFixed(2)} % from rounding · pours {g(
+              cup.balance.poured
+            )} g, clings {g(cup.balance.clings + cup.balance.vessel)} g, left {g(
+              Math.max(0, cup.balance.left)
+            )} g
           </p>
         </div>
       {/each}

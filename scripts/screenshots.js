@@ -1,0 +1,104 @@
+// npm run screenshots: one picture of each main view, from the demo data, into docs/screenshots/.
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { spawn } from 'node:child_process';
+import puppeteer from 'puppeteer-core';
+import { build, install, ROOT } from './lib/shell.js';
+
+install();
+build();
+
+const PORT = 5177;
+const folder = mkdtempSync(join(tmpdir(), 'kirapen-screenshots-'));
+const server = spawn('node', ['server.js'], {
+  cwd: ROOT,
+  env: {
+    ...process.env,
+    PORT: String(PORT),
+    KIRAPEN_DEMO: '1',
+    KIRAPEN_DB: join(folder, 'demo.db'),
+    KIRAPEN_LOG: 'error'
+  }
+});
+await new Promise((ready) =>
+  server.stdout.on('data', (text) => String(text).includes('Kirapen is at') && ready(0))
+);
+const browser = await puppeteer.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking'
+  ]
+});
+const address = `http://127.0.0.1:${PORT}`;
+
+/** Takes one picture, once the page is alive and its fonts are there. */
+async function picture(name, path, { theme = 'light', width = 1280, height = 800, before } = {}) {
+  const page = await browser.newPage();
+  await page.setViewport({ width, height });
+  await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: theme }]);
+  await page.goto(address + path, { waitUntil: 'load' });
+  await page.waitForFunction(
+    () => document.documentElement.dataset.alive === 'true' && document.fonts.status === 'loaded'
+  );
+  if (before) await before(page);
+  await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
+  await page.close();
+}
+
+const run = await (
+  await fetch(`${address}/api/v1/runs`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ planId: 'tideline-knobs' })
+  })
+).json();
+
+await picture('workbench', '/plans/tideline-knobs');
+await picture('workbench-dark', '/plans/tideline-knobs', { theme: 'dark' });
+await picture('workbench-tablet', '/plans/tideline-knobs', { width: 768, height: 1024 });
+await picture('mix-sheet', '/plans/tideline-knobs/sheet');
+await picture('run', `/run/${run.id}`, {
+  theme: 'dark',
+  async before(page) {
+    for (const words of [
+      'Weigh resin A',
+      'Weigh hardener B',
+      'Weigh brown',
+      'Weigh carbon',
+      'Stir',
+      'Pour'
+    ]) {
+      await page.keyboard.press('Space');
+      await page.waitForFunction(
+        (w) => document.querySelector('[data-testid="now"]')?.textContent?.includes(w),
+        {},
+        words
+      );
+    }
+  }
+});
+await picture('run-gate', `/run/${run.id}`, {
+  async before(page) {
+    await page.keyboard.press('Space');
+    await page.waitForFunction(() =>
+      document.querySelector('[data-testid="now"]')?.textContent?.includes('Wait')
+    );
+  }
+});
+await picture('bench', '/');
+await picture('plans', '/plans');
+await picture('colours', '/colours');
+await picture('shelf', '/shelf');
+await picture('mould', '/shelf/moulds/dome-knobs');
+await picture('base', '/shelf/bases/clear-quick');
+await picture('record', '/record');
+await picture('inspect', '/record/tideline-second');
+
+await browser.close();
+server.kill('SIGTERM');
+rmSync(folder, { recursive: true, force: true });
