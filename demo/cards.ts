@@ -41,6 +41,38 @@ export const cards: Shelf = {
           }
         }
       ]
+    },
+    {
+      id: 'coat-hooks',
+      name: 'Coat hooks',
+      material: 'silicone',
+      finish: 'satin',
+      notes: 'Five single moulds in rotation; the stem thins to 11 mm.',
+      cavities: [
+        {
+          id: 'hook',
+          name: 'hook',
+          count: 1,
+          shape: { kind: 'taper', baseLength: 92, baseWidth: 28, rimLength: 96, rimWidth: 32, depth: 23 },
+          capacity: { from: 'pour', ml: 64, note: 'mean of the first five' }
+        }
+      ]
+    },
+    {
+      id: 'bookend',
+      name: 'Bookend block',
+      material: 'silicone',
+      finish: 'matte',
+      notes: 'A raised tide mark across the mould face.',
+      cavities: [
+        {
+          id: 'bookend',
+          name: 'bookend',
+          count: 1,
+          shape: { kind: 'taper', baseLength: 120, baseWidth: 100, rimLength: 124, rimWidth: 104, depth: 95 },
+          capacity: { from: 'dimensions' }
+        }
+      ]
     }
   ],
   ...startingLibrary

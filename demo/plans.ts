@@ -75,3 +75,78 @@ export const tideline: Plan = {
     }
   ]
 };
+
+/** Order E: "Sluice" bookends, a pair; the detail coat first, then the dark body. */
+export const sluice: Plan = {
+  ...tideline,
+  id: 'sluice-bookends',
+  name: 'Sluice bookends',
+  notes:
+    'A raised tide mark: a thin pale coat over the detail, then the dark body. Eight in all, two at a time.',
+  baseId: 'fine-concrete',
+  scaleId: 'bench',
+  losses: { cling: 0.03, vessel: 20 },
+  cups: [
+    { id: 'tide', letter: 'A', hatch: 'dots', name: 'tide mark', recipe: [] },
+    {
+      id: 'sluice',
+      letter: 'B',
+      hatch: 'slant',
+      name: 'sluice',
+      recipe: [{ id: 'sluice-brown', colourantId: 'brown-oxide', percent: 4, of: 'supplied' }]
+    }
+  ],
+  groups: [{ id: 'bookends', name: 'bookends 1–2', mouldId: 'bookend', cavityId: 'bookend', count: 2 }],
+  steps: [
+    {
+      id: 'lay-tide',
+      act: 'lay',
+      cupId: 'tide',
+      groupId: 'bookends',
+      amount: { kind: 'deep', mm: 12 },
+      minutesEach: 3
+    },
+    { id: 'gate-sluice', act: 'gate', groupId: 'bookends', state: 'stiffening' },
+    {
+      id: 'lay-sluice',
+      act: 'lay',
+      cupId: 'sluice',
+      groupId: 'bookends',
+      amount: { kind: 'rim' },
+      minutesEach: 4
+    }
+  ]
+};
+
+/** Order F: "Samphire" coat hooks, one turn of the five moulds. */
+export const samphire: Plan = {
+  ...tideline,
+  id: 'samphire-hooks',
+  name: 'Samphire coat hooks',
+  notes: 'Twenty-two hooks; five moulds in rotation, demoulded warm inside the window.',
+  baseId: 'acrylic-gypsum',
+  scaleId: 'middle',
+  cups: [
+    {
+      id: 'samphire',
+      letter: 'A',
+      hatch: 'weave',
+      name: 'samphire',
+      recipe: [{ id: 'samphire-green', colourantId: 'green-dispersion', percent: 1.2, of: 'pigment' }]
+    }
+  ],
+  groups: [{ id: 'hooks', name: 'hooks 1–5', mouldId: 'coat-hooks', cavityId: 'hook', count: 5 }],
+  steps: [
+    {
+      id: 'lay-samphire',
+      act: 'lay',
+      cupId: 'samphire',
+      groupId: 'hooks',
+      amount: { kind: 'rim' },
+      minutesEach: 0.9
+    }
+  ]
+};
+
+/** Every plan of the demo workshop. */
+export const plans: Plan[] = [samphire, sluice, tideline];

@@ -35,7 +35,10 @@ export function taskWords(task: Task, computed: Computed): { act: string; rest: 
     case 'prepare':
       return { act: 'Make ready', rest: 'the mould, the cups, your gloves' };
     case 'weigh':
-      return { act: 'Weigh', rest: `${task.name} into cup ${cup?.letter}` };
+      return {
+        act: 'Weigh',
+        rest: `${task.name} into ${task.vessel ? `the ${task.vessel} jug` : `cup ${cup?.letter}`}`
+      };
     case 'stir':
       return { act: 'Stir', rest: `cup ${cup?.letter} · ${duration(task.minutes)}` };
     case 'pour':
@@ -66,7 +69,10 @@ export function instructionOf(
     case 'weigh': {
       const cumulative = snapshot.plan.readings === 'cumulative';
       const inCup = run.tasks
-        .filter((t) => t.task.kind === 'weigh' && t.task.cupId === task.cupId && t.status === 'done')
+        .filter(
+          ({ task: t, status }) =>
+            t.kind === 'weigh' && t.cupId === task.cupId && t.vessel === task.vessel && status === 'done'
+        )
         .reduce((s, t) => s + (t.actual ?? 0), 0);
       const target = run.topUp ? run.topUp.grams : (run.now?.target ?? task.grams);
       const division = computed.division;

@@ -1,4 +1,5 @@
 import {
+  colouredDensity,
   COLOUR_TOLERANCE,
   PART_TOLERANCE,
   roundParts,
@@ -27,6 +28,10 @@ export interface Weighing {
   weighable: boolean;
   colourantId?: string;
   percent?: number;
+  /** When it is weighed as a let-down: parts of carrier to one, and the colourant in this weighing, g. */
+  letDown?: { parts: number; supplied: number };
+  /** A vessel of its own, when it is not weighed into the cup. */
+  vessel?: string;
 }
 
 /** What is poured, what clings, what stays in the vessel, what is left over: together, what is mixed. Grams. */
@@ -43,6 +48,8 @@ export interface CupBalance {
 export interface WeighedCup {
   balance: CupBalance;
   batch: number;
+  /** g/ml of the coloured cup. */
+  density: number;
   weighings: Weighing[];
   /** Greatest relative deviation of a part's share after rounding, carriers counted. */
   ratioError: number;
@@ -68,7 +75,8 @@ export interface CupOrder {
  */
 export function weighOutCup(order: CupOrder): WeighedCup {
   const { formula, scale, losses } = order;
-  const poured = order.pouredMl * formula.density;
+  const density = colouredDensity(formula, order.doses);
+  const poured = order.pouredMl * density;
   const clings = poured * losses.cling;
   const vessel = order.pouredMl > 0 ? losses.vessel : 0;
   const needed = poured + clings + vessel;
@@ -83,13 +91,11 @@ export function weighOutCup(order: CupOrder): WeighedCup {
     scale.division,
     exact.parts.map((p) => p.fromCarriers)
   );
-  let total = 0;
-  const entry = (weight: number) => {
-    total = Math.round((total + weight) * 1e9) / 1e9;
-    return order.readings === 'cumulative' ? total : weight;
-  };
-  const weighings: Weighing[] = exact.parts.map((part, i) => {
-    const weight = rounded.weights[i]!;
+  const weighings = exact.parts.map((part, i): Weighing => {
+    const own = formula.parts[i]!;
+    const weight = own.roundDown
+      ? clean(Math.floor(part.grams / scale.division + 1e-9) * scale.division)
+      : rounded.weights[i]!;
     const spread = weighingSpread(scale, weight);
     return {
       key: part.key,
@@ -97,28 +103,43 @@ export function weighOutCup(order: CupOrder): WeighedCup {
       kind: 'part',
       exact: part.grams,
       weight,
-      reading: entry(weight),
+      reading: 0,
       spread,
-      weighable: spread <= PART_TOLERANCE
+      weighable: spread <= PART_TOLERANCE,
+      ...(own.vessel ? { vessel: own.vessel } : {})
     };
   });
-  exact.colourants.forEach(({ dose, grams }, i) => {
-    if (grams <= 0) return;
-    const weight = Math.round(toDivision(grams, scale.division) * 1e9) / 1e9;
+  const colours = exact.colourants.flatMap(({ dose, grams, supplied }, i): Weighing[] => {
+    if (grams <= 0) return [];
     const spread = weighingSpread(scale, grams);
-    weighings.push({
-      key: order.doses[i]!.lineId,
-      name: dose.colourant.name,
-      kind: 'colourant',
-      exact: grams,
-      weight,
-      reading: entry(weight),
-      spread,
-      weighable: spread <= COLOUR_TOLERANCE,
-      colourantId: dose.colourant.id,
-      percent: dose.percent
-    });
+    return [
+      {
+        key: order.doses[i]!.lineId,
+        name: dose.letDown ? `${dose.colourant.name}, 1 : ${dose.letDown} let-down` : dose.colourant.name,
+        kind: 'colourant',
+        exact: grams,
+        weight: clean(toDivision(grams, scale.division)),
+        reading: 0,
+        spread,
+        weighable: spread <= COLOUR_TOLERANCE,
+        colourantId: dose.colourant.id,
+        percent: dose.percent,
+        ...(dose.letDown ? { letDown: { parts: dose.letDown, supplied } } : {})
+      }
+    ];
   });
+  // Dry first where the material asks for it; otherwise colour goes into the mixed batch.
+  const before = weighings.findIndex((w) => w.key === formula.colourBefore);
+  weighings.splice(before < 0 ? weighings.length : before, 0, ...colours);
+
+  let total = 0;
+  const vessels = new Map<string, number>();
+  for (const w of weighings) {
+    total = clean(total + w.weight);
+    const inVessel = clean((vessels.get(w.vessel ?? '') ?? 0) + w.weight);
+    vessels.set(w.vessel ?? '', inVessel);
+    w.reading = order.readings === 'cumulative' ? inVessel : w.weight;
+  }
 
   return {
     balance: {
@@ -130,7 +151,11 @@ export function weighOutCup(order: CupOrder): WeighedCup {
       mixed: total
     },
     batch: exact.batch,
+    density,
     weighings,
     ratioError: order.pouredMl > 0 ? rounded.ratioError : 0
   };
 }
+
+/** Multiples of 0.01 drift in binary; 1e-9 g is far below any scale. */
+const clean = (g: number) => Math.round(g * 1e9) / 1e9;

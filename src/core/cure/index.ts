@@ -1,1 +1,2 @@
 export { cureOf, rateFor, RESIN_STATES, type ResinState, type Body, type Cure } from './resin';
+export { behaviourOf, layerState, type Behaviour, type HandState } from './behaviour';

@@ -22,7 +22,9 @@ const oneToOne: Formula = {
   ],
   density: 1.07,
   basis: { of: 'batch', words: 'of the uncoloured batch' },
-  clockPart: 'B'
+  clockPart: 'B',
+  carriers: { 'part A': 'A', 'part B': 'B' },
+  letDownIn: 'A'
 };
 const white: Colourant = {
   id: 'w',

@@ -4,13 +4,17 @@ export interface FormulaPart {
   name: string;
   /** Share of the uncoloured batch by weight, 0..1; the shares of a formula sum to 1. */
   share: number;
+  /** A vessel of its own (the lye jug); readings run up in each vessel separately. */
+  vessel?: string;
+  /** Rounded down to the scale, never up: too little is safe, too much is not. */
+  roundDown?: boolean;
 }
 
 /** What a colourant's percentage is a percentage of; printed beside every figure. */
 export type Basis =
   | { of: 'batch'; words: 'of the uncoloured batch' }
   | { of: 'finished'; words: 'of the finished mix' }
-  | { of: 'part'; part: string; words: string };
+  | { of: 'parts'; parts: readonly string[]; words: string };
 
 /** A material reduced to what batching needs: parts by weight, density, basis, and which part starts the clock. */
 export interface Formula {
@@ -20,6 +24,14 @@ export interface Formula {
   basis: Basis;
   /** The clock runs from the moment this part meets the others. */
   clockPart: string;
+  /** Colour is weighed before this part (dry first); after all parts when absent. */
+  colourBefore?: string;
+  /** Air in the cast mix, 0..1 by volume, where colourants displace it too. */
+  air?: number;
+  /** Which part a colourant's carrier counts as. */
+  carriers: Partial<Record<'part A' | 'part B' | 'water', string>>;
+  /** The part that colour is let down in; what it brings is taken off that part. */
+  letDownIn: string;
 }
 
 /** Density of a mixture by ideal mixing, 1/ρ = Σ wᵢ/ρᵢ; weights need not sum to 1. g/ml. */

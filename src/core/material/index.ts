@@ -1,3 +1,11 @@
 export { idealDensity, type Basis, type Formula, type FormulaPart } from './formula';
-export { ResinBase, RESIN_CAUTIONS, resinFormula, bothReadings } from './resin';
-export { Colourant, limitOf, RESIN_CUP_LIMIT } from './colourant';
+export { Base, formulaOf, MATERIAL_WORDS, type MaterialKind } from './base';
+export { ResinBase, resinFormula, bothReadings } from './resin';
+export { GypsumBase } from './gypsum';
+export { ConcreteBase } from './concrete';
+export { SoapBase, SAP, lyeFor, superfatOf, type Lye } from './soap';
+export { MeltBase } from './melt';
+export { cautionsOf } from './cautions';
+export { Colourant, FORMS, type Form } from './colourant';
+export { limitOf, CUP_LIMITS } from './limits';
+export { compatibilityOf, type Compatibility } from './compatibility';

@@ -1,17 +1,15 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../problem';
+import { commonCard, density } from './card';
 import { idealDensity, type Formula } from './formula';
 
-const density = z.number().min(0.5, 'is lighter than any resin').max(3, 'is heavier than any resin');
-
 /**
- * A two-part resin card. Times in minutes at 23 °C, hours where named so, densities g/ml.
+ * A two-part resin card; its open time is of 100 g in a cup. Densities g/ml.
  * Starting values are typical of the trade; the maker's own data sheet always wins.
  */
 export const ResinBase = z.object({
   kind: z.literal('resin'),
-  id: z.string().min(1),
-  name: z.string().min(1, 'needs a name').max(80),
+  ...commonCard,
   ratio: z.object({
     by: z.enum(['weight', 'volume']),
     a: z.number().positive().max(100),
@@ -21,27 +19,10 @@ export const ResinBase = z.object({
   densityB: density.optional(),
   /** Measured density of the mixed resin; wins over ideal mixing. */
   densityMixed: density.optional(),
-  /** Open time of 100 g in a cup at 23 °C, minutes. */
-  openMinutes: z.number().min(1).max(1440),
-  stirMinutes: z.number().min(0.5).max(30),
-  demouldHours: z.object({ from: z.number().positive(), to: z.number().positive() }),
   fullCureHours: z.number().positive(),
-  depthLimit: z.number().positive().max(500),
-  shelfMonths: z.number().positive().max(120),
-  /** Least sensible mix, g: under it the ratio and the stirring suffer. */
-  leastMix: z.number().nonnegative().default(30),
-  colour: z.string().regex(/^#[0-9a-f]{6}$/i),
-  cautions: z.array(z.string().max(300)).default([]),
-  source: z.string().max(300).default('')
+  depthLimit: z.number().positive().max(500)
 });
 export type ResinBase = z.infer<typeof ResinBase>;
-
-/** The usual cautions of two-part resin, shown wherever it is planned and before it is mixed. */
-export const RESIN_CAUTIONS = [
-  'Resin is a sensitiser: nitrile gloves, no skin contact, fresh air; a respirator where the data sheet says.',
-  'A full cup heats itself: do not leave mixed resin standing deep.',
-  'Dust from sanding needs a mask and extraction.'
-] as const;
 
 /**
  * Resolves a resin card to parts by weight. A ratio by volume needs both densities:
@@ -85,7 +66,9 @@ export function resinFormula(base: ResinBase, path = 'base'): Result<Formula> {
     parts,
     density: mixed,
     basis: { of: 'batch', words: 'of the uncoloured batch' },
-    clockPart: 'B'
+    clockPart: 'B',
+    carriers: { 'part A': 'A', 'part B': 'B' },
+    letDownIn: 'A'
   });
 }
 

@@ -1,13 +1,16 @@
 import {
   fillGroup,
+  planLetDowns,
   weighOutCup,
+  type PlannedLetDown,
   type CupBalance,
   type Layer,
   type WeighedCup,
   type Weighing
 } from '../batch';
 import { simpleMixing, type ColourModel } from '../colour';
-import { resinFormula, RESIN_CAUTIONS, type Colourant, type ResinBase } from '../material';
+import { behaviourOf, type HandState } from '../cure';
+import { cautionsOf, formulaOf, type Base, type Colourant } from '../material';
 import { cavityOf, type Cavity } from '../mould';
 import type { Problem } from '../problem';
 import { scoreOf, type Score } from '../schedule';
@@ -52,6 +55,8 @@ export interface ComputedCup {
   name: string;
   colour: string;
   batch: number;
+  /** g/ml, coloured. */
+  density: number;
   balance: CupBalance;
   weighings: Weighing[];
   ratioError: number;
@@ -75,7 +80,13 @@ export interface Computed {
   density: number;
   division: number;
   score: Score;
+  /** Weak premixes to make before the cups. */
+  letDowns: PlannedLetDown[];
   cautions: string[];
+  /** The states a hand can report of this material, in order, and how each tells. */
+  states: readonly HandState[];
+  /** The weighing that starts a cup's clock. */
+  clockPart: string;
   problems: Problem[];
 }
 
@@ -90,7 +101,7 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
   const problems: Problem[] = [];
   const base = shelf.bases.find((b) => b.id === plan.baseId);
   const scale = shelf.scales.find((s) => s.id === plan.scaleId);
-  const formula = base ? resinFormula(base) : undefined;
+  const formula = base ? formulaOf(base) : undefined;
   if (!base) problems.push(missing('base', 'baseId', 'No base is chosen, or it is gone from the shelf.'));
   if (!scale) problems.push(missing('scale', 'scaleId', 'No scale is chosen, or it is gone from the shelf.'));
   if (formula && !formula.ok) problems.push(formula.problem);
@@ -113,11 +124,21 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
   const weighed = new Map<string, WeighedCup & { name: string }>();
   const ready = base && scale && formula?.ok ? { base, scale, formula: formula.value } : undefined;
   plan.cups.forEach((cup, index) => {
-    problems.push(...recipeProblems(cup, index, colourants));
+    problems.push(...recipeProblems(cup, index, colourants, base));
     if (!ready) return;
     const doses = cup.recipe.flatMap((line) => {
       const colourant = colourants.get(line.colourantId);
-      return colourant ? [{ colourant, percent: line.percent, of: line.of, lineId: line.id }] : [];
+      return colourant
+        ? [
+            {
+              colourant,
+              percent: line.percent,
+              of: line.of,
+              lineId: line.id,
+              letDown: line.letDown
+            }
+          ]
+        : [];
     });
     const out = weighOutCup({
       formula: ready.formula,
@@ -152,6 +173,7 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
       name: cup.name,
       colour: colours.get(cup.id)!,
       batch: out.batch,
+      density: out.density,
       balance: out.balance,
       weighings: out.weighings,
       ratioError: out.ratioError,
@@ -184,13 +206,24 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
         },
         colour: colourModel.layer(tintOf(cup), layer.to - layer.from, behind).hex,
         ml: layer.each * group.count,
-        grams: layer.each * group.count * density
+        grams: layer.each * group.count * (weighed.get(layer.cupId)?.density ?? 0)
       };
     })
   }));
 
+  const letDowns = ready
+    ? planLetDowns(cups, (id) => colourants.get(id)?.name ?? id, ready.formula, ready.scale)
+    : [];
+  for (const l of letDowns.filter((x) => !x.weighable))
+    problems.push({
+      code: 'let-down-not-weighable',
+      level: 'warn',
+      path: 'plan/cups',
+      sentence: `The 1 : ${l.parts} let-down needs ${Number(l.colourant.toPrecision(2))} g of ${l.name}, which this scale cannot weigh (± ${(l.spread * 100).toFixed(0)} %).`,
+      mend: 'Make more of it, in a jar that keeps, or use a finer scale.'
+    });
   const score = ready
-    ? scoreOf(plan.steps, filled, weighed, ready.base, plan.roomCelsius)
+    ? scoreOf(plan.steps, filled, weighed, scored(ready.base, ready.formula.clockPart), plan.roomCelsius)
     : { blocks: [], windows: [], gates: [], demould: [], ends: 0, problems: [] };
   const { problems: late, ...timing } = score;
   problems.push(...late);
@@ -203,16 +236,25 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
     density,
     division: scale?.division ?? 0.01,
     score: timing,
+    letDowns,
     cautions: base ? cautionsOf(base) : [],
+    states: base ? behaviourOf(base).states : [],
+    clockPart: formula?.ok ? formula.value.clockPart : '',
     problems: problems.sort((a, b) => LEVELS[a.level] - LEVELS[b.level])
   };
 }
 
-const cautionsOf = (base: ResinBase) => [...new Set([...RESIN_CAUTIONS, ...base.cautions])];
+const scored = (base: Base, clockPart: string) => ({
+  behaviour: behaviourOf(base),
+  clockPart,
+  stirMinutes: base.stirMinutes,
+  demouldHours: base.demouldHours
+});
 
 const emptyCup = (): WeighedCup => ({
   balance: { pouredMl: 0, poured: 0, clings: 0, vessel: 0, left: 0, mixed: 0 },
   batch: 0,
+  density: 0,
   weighings: [],
   ratioError: 0
 });
@@ -232,7 +274,12 @@ function findCavity(group: Group, shelf: Shelf, index: number) {
   return { cavity, mouldName: mould.name, problems: cavity.problems };
 }
 
-function recipeProblems(cup: Cup, index: number, colourants: Map<string, Colourant>): Problem[] {
+function recipeProblems(
+  cup: Cup,
+  index: number,
+  colourants: Map<string, Colourant>,
+  base: Base | undefined
+): Problem[] {
   const gone = cup.recipe.flatMap((line, i) =>
     colourants.has(line.colourantId)
       ? []
@@ -244,7 +291,7 @@ function recipeProblems(cup: Cup, index: number, colourants: Map<string, Coloura
           )
         ]
   );
-  return [...gone, ...limitProblems(cup, index, (id) => colourants.get(id))];
+  return [...gone, ...(base ? limitProblems(cup, index, (id) => colourants.get(id), base.kind) : [])];
 }
 
 function stepProblems(plan: Plan): Problem[] {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Scale } from '../dosing';
-import { Colourant, ResinBase } from '../material';
+import { Base, Colourant } from '../material';
 import { Mould } from '../mould';
 import { Amount } from './amount';
 
@@ -24,7 +24,9 @@ const RecipeLine = z.object({
   colourantId: id,
   /** Percent of the material's basis (resin: of the uncoloured batch). */
   percent: z.number().nonnegative().max(100),
-  of: z.enum(['supplied', 'pigment']).default('supplied')
+  of: z.enum(['supplied', 'pigment']).default('supplied'),
+  /** Weighed as a let-down: this many parts of the base's own part to one of colourant. */
+  letDown: z.union([z.literal(9), z.literal(19), z.literal(49), z.literal(99)]).optional()
 });
 
 /** One coloured portion, with the letter and hatch it carries everywhere. */
@@ -64,7 +66,7 @@ const Gate = z.object({
   act: z.literal('gate'),
   groupId: id,
   /** The state the layer below must have reached, as reported or as estimated. */
-  state: z.enum(['stringy', 'holds a line', 'paste', 'gelled', 'firm']),
+  state: z.string().min(1).max(40),
   /** Minutes after the last pour into this group at which the gate opens anyway; the estimate when absent. */
   minutes: z.number().positive().max(20_000).optional()
 });
@@ -98,7 +100,7 @@ export type Plan = z.infer<typeof Plan>;
 /** The cards a plan refers to. */
 export const Shelf = z.object({
   moulds: z.array(Mould).default([]),
-  bases: z.array(ResinBase).default([]),
+  bases: z.array(Base).default([]),
   colourants: z.array(Colourant).default([]),
   scales: z.array(Scale).default([])
 });

@@ -1,17 +1,19 @@
 import type { FilledGroup, WeighedCup } from '../batch';
 import { proposeLetDown, type Scale } from '../dosing';
-import { limitOf, RESIN_CUP_LIMIT, type Colourant, type ResinBase } from '../material';
+import { layerState } from '../cure';
+import { compatibilityOf, CUP_LIMITS, limitOf, superfatOf, type Base, type Colourant } from '../material';
 import type { Problem } from '../problem';
 import { grams } from '../quantity';
-import type { Cup, Plan } from './document';
+import type { Cup, GateStep, Plan } from './document';
 
 const percent = (x: number) => `${Number(x.toFixed(2))} %`;
 
-/** Colourants over their own limit, and cups over the limit for their sum. */
+/** Colourants that do not belong in the material, over their own limit, and cups over the limit for their sum. */
 export function limitProblems(
   cup: Cup,
   index: number,
-  find: (id: string) => Colourant | undefined
+  find: (id: string) => Colourant | undefined,
+  material: Base['kind']
 ): Problem[] {
   const problems: Problem[] = [];
   let sum = 0;
@@ -20,7 +22,16 @@ export function limitProblems(
     if (!colourant) return;
     const supplied = line.of === 'pigment' ? line.percent / colourant.pigmentFraction : line.percent;
     sum += supplied;
-    const { limit, reason, from } = limitOf(colourant);
+    const fits = compatibilityOf(colourant.form, material);
+    if (fits.verdict !== 'good')
+      problems.push({
+        code: fits.verdict === 'avoid' ? 'colourant-unsuited' : 'colourant-care',
+        level: fits.verdict === 'avoid' ? 'warn' : 'note',
+        path: `plan/cups/${index}/recipe/${i}/colourantId`,
+        sentence: `${cup.name}: ${colourant.name} in ${material}: ${fits.reason}.`,
+        mend: fits.verdict === 'avoid' ? 'Choose another colourant.' : 'Try it on a trial card first.'
+      });
+    const { limit, reason, from } = limitOf(colourant, material);
     if (supplied <= limit) return;
     const most = line.of === 'pigment' ? limit * colourant.pigmentFraction : limit;
     problems.push({
@@ -32,12 +43,13 @@ export function limitProblems(
       edit: { path: ['cups', index, 'recipe', i, 'percent'], value: Number(most.toFixed(4)) }
     });
   });
-  if (sum > RESIN_CUP_LIMIT) {
+  const allowed = CUP_LIMITS[material];
+  if (sum > allowed.limit) {
     problems.push({
       code: 'cup-over-limit',
       level: 'warn',
       path: `plan/cups/${index}/recipe`,
-      sentence: `${cup.name} holds ${percent(sum)} colourant in all; over ${percent(RESIN_CUP_LIMIT)} resin cures soft.`,
+      sentence: `${cup.name} holds ${percent(sum)} colourant in all; over ${percent(allowed.limit)} ${allowed.reason}.`,
       mend: 'Use a stronger colourant, or less of each.'
     });
   }
@@ -49,7 +61,7 @@ export function weighingProblems(
   plan: Plan,
   index: number,
   out: WeighedCup,
-  base: ResinBase,
+  base: Base,
   scale: Scale
 ): Problem[] {
   const cup = plan.cups[index]!;
@@ -57,17 +69,28 @@ export function weighingProblems(
   for (const w of out.weighings) {
     if (w.weighable) continue;
     const line = cup.recipe.findIndex((r) => r.id === w.key);
-    const letDown = w.kind === 'colourant' ? proposeLetDown(w.exact, 1, scale) : undefined;
+    const letDown = w.kind === 'colourant' && !w.letDown ? proposeLetDown(w.exact, 1, scale) : undefined;
     problems.push({
       code: 'not-weighable',
       level: 'warn',
       path: w.kind === 'part' ? `plan/cups/${index}` : `plan/cups/${index}/recipe/${line}`,
       sentence: `${cup.name}: ${Number(w.exact.toPrecision(2))} g ${w.name} is not weighable on this scale (± ${(w.spread * 100).toFixed(0)} %).`,
       mend: letDown
-        ? `Weigh ${grams(letDown.dose, scale.division)} g of a 1 : ${letDown.parts} let-down, or mix a bigger cup.`
-        : 'Use a finer scale, or mix a bigger cup.'
+        ? `Weigh ${grams(letDown.dose, scale.division)} g of a 1 : ${letDown.parts} let-down`
+        : 'Use a finer scale, or mix a bigger cup.',
+      ...(letDown ? { edit: { path: ['cups', index, 'recipe', line, 'letDown'], value: letDown.parts } } : {})
     });
   }
+  const drowned = out.weighings.find((w) => w.kind === 'part' && w.exact < 0);
+  if (drowned)
+    problems.push({
+      code: 'carrier-exceeds-part',
+      level: 'stop',
+      path: `plan/cups/${index}/recipe`,
+      sentence: `${cup.name}: its colourants bring more ${drowned.name} than the whole cup holds.`,
+      mend: 'Use a stronger let-down, or a drier form.'
+    });
+  problems.push(...lyeProblems(cup, index, out, base));
   const mixed = out.balance.mixed;
   if (out.balance.pouredMl > 0 && mixed < base.leastMix - scale.division / 2) {
     problems.push({
@@ -100,8 +123,24 @@ export function weighingProblems(
   return problems;
 }
 
+/** Lye that rounding has moved: a superfat off by more than a point, or none left. */
+function lyeProblems(cup: Cup, index: number, out: WeighedCup, base: Base): Problem[] {
+  if (base.kind !== 'soap' || out.balance.pouredMl <= 0) return [];
+  const superfat = superfatOf(base, out.weighings);
+  if (Math.abs(superfat - base.superfat) <= 0.01) return [];
+  return [
+    {
+      code: 'superfat-moves',
+      level: superfat < 0 ? 'stop' : 'warn',
+      path: `plan/cups/${index}`,
+      sentence: `${cup.name}: rounded to this scale the superfat is ${(superfat * 100).toFixed(1)} %, not ${(base.superfat * 100).toFixed(1)} %.`,
+      mend: 'Use a finer scale, or make a bigger batch and split it.'
+    }
+  ];
+}
+
 /** Layers deeper than the resin allows, layers laid on a wet one, and cavities left short. */
-export function layerProblems(plan: Plan, filled: FilledGroup, base: ResinBase): Problem[] {
+export function layerProblems(plan: Plan, filled: FilledGroup, base: Base): Problem[] {
   const problems: Problem[] = [];
   let sinceGate = 0;
   plan.steps.forEach((step, index) => {
@@ -113,7 +152,7 @@ export function layerProblems(plan: Plan, filled: FilledGroup, base: ResinBase):
     const layer = filled.layers.find((l) => l.stepId === step.id);
     if (!layer) return;
     const depth = layer.to - layer.from;
-    if (depth > base.depthLimit + 1e-9) {
+    if (base.kind === 'resin' && depth > base.depthLimit + 1e-9) {
       problems.push({
         code: 'layer-too-deep',
         level: 'warn',
@@ -125,14 +164,19 @@ export function layerProblems(plan: Plan, filled: FilledGroup, base: ResinBase):
     }
     sinceGate++;
     if (sinceGate === 2) {
-      const gate = { id: freshId(plan, 'gate'), act: 'gate', groupId: step.groupId, state: 'gelled' };
+      const gate: GateStep = {
+        id: freshId(plan, 'gate'),
+        act: 'gate',
+        groupId: step.groupId,
+        state: layerState(base)
+      };
       problems.push({
         code: 'no-gate',
         level: 'warn',
         path: `plan/steps/${index}`,
         sentence: 'This layer goes onto one that is still wet: the two colours will run together.',
-        mend: 'Wait for the gel first',
-        edit: { path: ['steps'], value: plan.steps.toSpliced(index, 0, gate as Plan['steps'][number]) }
+        mend: `Wait until it is ${layerState(base)}`,
+        edit: { path: ['steps'], value: plan.steps.toSpliced(index, 0, gate) }
       });
     }
   });

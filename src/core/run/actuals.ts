@@ -133,7 +133,10 @@ export function planFromRun(plan: Plan, computed: Computed, state: RunState, id:
       const grams = changed(`pour:${step.id}`);
       const group = computed.groups.find((g) => g.groupId === step.groupId);
       if (grams === undefined || !group) return step;
-      const ml = grams / computed.density / group.count;
+      const ml =
+        grams /
+        (computed.cups.find((c) => c.cupId === step.cupId)?.density ?? computed.density) /
+        group.count;
       return { ...step, amount: { kind: 'volume' as const, ml: Number(ml.toFixed(3)) } };
     })
   };

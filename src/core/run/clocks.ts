@@ -1,4 +1,3 @@
-import { RESIN_STATES } from '../cure';
 import type { Computed } from '../plan/compute';
 import type { RunState } from './fold';
 
@@ -21,14 +20,14 @@ export interface GateOpening {
   opensAt: number;
 }
 
-const rank = (state: string) => RESIN_STATES.findIndex((s) => s.state === state);
-
-/** Judges a gate at a time: open when the hand reported the state (or a later one), or the minutes are over. */
+/** Judges a gate at a time against the material's states in order: open when the hand reported the state (or a later one), or the minutes are over. */
 export function gateOpening(
   gate: { groupId: string; state: string; minutes: number },
   state: RunState,
-  now: number
+  now: number,
+  states: readonly { state: string }[]
 ): GateOpening {
+  const rank = (name: string) => states.findIndex((s) => s.state === name);
   const group = state.groups[gate.groupId];
   const opensAt = (group?.lastPour ?? now) + gate.minutes * MINUTE;
   const report = group?.reported;

@@ -127,7 +127,7 @@ describe('gates and clocks', () => {
     const at = 5_000_000;
     const report = (state: string, when: number) =>
       event({ type: 'reported', groupId: 'knobs', state }, when);
-    const judge = (events: RunEvent[], now: number) => gateOpening(gate, fold(events), now);
+    const judge = (events: RunEvent[], now: number) => gateOpening(gate, fold(events), now, computed.states);
     expect(judge([poured(at)], at + 1000).open).toBe(false);
     expect(judge([poured(at)], at + gate.minutes * 60_000).by).toBe('minutes');
     expect(judge([poured(at), report('paste', at + 10)], at + 1000).open).toBe(false);

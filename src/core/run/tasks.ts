@@ -14,6 +14,8 @@ export type Task =
       grams: number;
       /** Adding this starts the cup's clock. */
       startsClock: boolean;
+      /** A vessel of its own, when it is not weighed into the cup. */
+      vessel?: string;
     }
   | { id: string; kind: 'stir'; cupId: string; minutes: number }
   | {
@@ -55,7 +57,7 @@ export function tasksOf(plan: Plan, computed: Computed, stirMinutes: number): Ta
     if (!group || !layer || !cup) continue;
     if (!mixed.has(cup.cupId)) {
       mixed.add(cup.cupId);
-      const lastPart = cup.weighings.filter((w) => w.kind === 'part').at(-1)?.key;
+
       for (const w of cup.weighings)
         tasks.push({
           id: `weigh:${cup.cupId}:${w.key}`,
@@ -65,7 +67,8 @@ export function tasksOf(plan: Plan, computed: Computed, stirMinutes: number): Ta
           name: w.name,
           part: w.kind === 'part',
           grams: w.weight,
-          startsClock: w.key === lastPart
+          startsClock: w.key === computed.clockPart,
+          ...(w.vessel ? { vessel: w.vessel } : {})
         });
       tasks.push({ id: `stir:${cup.cupId}`, kind: 'stir', cupId: cup.cupId, minutes: stirMinutes });
     }

@@ -1,4 +1,4 @@
-import { cureOf } from '../cure';
+import type { Behaviour } from '../cure';
 import type { FilledGroup, WeighedCup } from '../batch';
 import type { Problem } from '../problem';
 import type { Step } from '../plan/document';
@@ -59,9 +59,10 @@ export interface Score {
 /** Hands' time for one weighing, minutes: set down, pour, read. A starting figure for a practised hand. */
 const WEIGHING_MINUTES = 0.5;
 
-/** The card's figures a score needs; times in minutes and hours as named. */
-export interface CureCard {
-  openMinutes: number;
+/** What a score needs of a base: how it passes through its states, and its card's times. */
+export interface ScoredBase {
+  behaviour: Behaviour;
+  clockPart: string;
   stirMinutes: number;
   demouldHours: { from: number; to: number };
 }
@@ -74,7 +75,7 @@ export function scoreOf(
   steps: readonly Step[],
   groups: readonly FilledGroup[],
   cups: ReadonlyMap<string, WeighedCup & { name: string }>,
-  card: CureCard,
+  base: ScoredBase,
   roomCelsius: number
 ): Score & { problems: Problem[] } {
   const score: Score = { blocks: [], windows: [], gates: [], demould: [], ends: 0 };
@@ -92,19 +93,17 @@ export function scoreOf(
   };
 
   const mix = (cupId: string, cup: WeighedCup & { name: string }): PourWindow => {
-    const parts = cup.weighings.filter((w) => w.kind === 'part').length;
-    block({ act: 'weigh', cupId, label: `weigh ${cup.name}` }, parts * WEIGHING_MINUTES);
+    const met = cup.weighings.findIndex((w) => w.key === base.clockPart) + 1;
+    block({ act: 'weigh', cupId, label: `weigh ${cup.name}` }, met * WEIGHING_MINUTES);
     const zero = now;
-    const colours = cup.weighings.length - parts;
-    block({ act: 'weigh', cupId, label: 'colour' }, colours * WEIGHING_MINUTES);
-    block({ act: 'stir', cupId, label: 'stir' }, card.stirMinutes);
-    const cure = cureOf(card.openMinutes, { cup: Math.max(1, cup.balance.mixed) }, roomCelsius);
+    block({ act: 'weigh', cupId, label: 'colour' }, (cup.weighings.length - met) * WEIGHING_MINUTES);
+    block({ act: 'stir', cupId, label: 'stir' }, base.stirMinutes);
     const window = {
       cupId,
       zero,
       from: now,
-      to: zero + cure.begins['holds a line'],
-      gels: zero + cure.begins.gelled
+      to: zero + base.behaviour.pourUntil(cup.balance.mixed, roomCelsius),
+      gels: zero + base.behaviour.goneBy(cup.balance.mixed, roomCelsius)
     };
     mixed.set(cupId, window);
     score.windows.push(window);
@@ -117,7 +116,11 @@ export function scoreOf(
     if (step.act === 'gate') {
       const last = lastPour.get(step.groupId);
       if (!last) return;
-      const estimate = cureOf(card.openMinutes, { layer: last.depth }, roomCelsius).begins[step.state];
+      const estimate = base.behaviour.layerReaches(step.state, last.depth, roomCelsius);
+      if (!Number.isFinite(estimate) && step.minutes === undefined) {
+        problems.push(unknownState(step.state, index, base.behaviour));
+        return;
+      }
       const minutes = step.minutes ?? estimate;
       const opens = last.at + minutes;
       score.gates.push({
@@ -129,7 +132,7 @@ export function scoreOf(
         minutes,
         reckoned: step.minutes === undefined ? 'estimate' : 'plan'
       });
-      if (step.minutes !== undefined && step.minutes < estimate * 0.8) {
+      if (step.minutes !== undefined && Number.isFinite(estimate) && step.minutes < estimate * 0.8) {
         problems.push({
           code: 'gate-early',
           level: 'warn',
@@ -161,7 +164,7 @@ export function scoreOf(
     }
     const depth = layer.to - layer.from;
     lastPour.set(step.groupId, { at: now, depth });
-    const ready = now + cureOf(card.openMinutes, { layer: depth }, roomCelsius).begins.firm;
+    const ready = now + base.behaviour.layerFirm(depth, roomCelsius);
     firm.set(step.groupId, Math.max(firm.get(step.groupId) ?? 0, ready));
   });
 
@@ -169,14 +172,27 @@ export function scoreOf(
     const last = lastPour.get(group.id);
     if (!last) continue;
     // The data sheet's hours are the floor; a thin layer in a cool room may need longer.
-    const from = Math.max(last.at + card.demouldHours.from * 60, firm.get(group.id) ?? 0);
+    const from = Math.max(last.at + base.demouldHours.from * 60, firm.get(group.id) ?? 0);
     score.demould.push({
       groupId: group.id,
       lastPour: last.at,
       from,
-      to: Math.max(last.at + card.demouldHours.to * 60, from)
+      to: Math.max(last.at + base.demouldHours.to * 60, from)
     });
   }
   score.ends = now;
   return { ...score, problems };
+}
+
+function unknownState(state: string, index: number, behaviour: Behaviour): Problem {
+  const last = behaviour.states.at(-1)?.state ?? '';
+  const known = behaviour.states.find((s) => s.state === 'gelled')?.state ?? last;
+  return {
+    code: 'state-unknown',
+    level: 'warn',
+    path: `plan/steps/${index}/state`,
+    sentence: `This material is never “${state}”.`,
+    mend: `Wait until it is ${known}`,
+    edit: { path: ['steps', index, 'state'], value: known }
+  };
 }

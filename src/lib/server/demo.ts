@@ -1,5 +1,5 @@
 import { cards } from '$demo/cards';
-import { tideline } from '$demo/plans';
+import { plans } from '$demo/plans';
 import { demoRuns } from '$demo/runs';
 import {
   addEvents,
@@ -20,7 +20,7 @@ export async function loadDemo(store: Store, now: number): Promise<boolean> {
   await store.write(async () => {
     for (const kind of Object.keys(CARD_KINDS) as CardKind[])
       for (const card of cards[kind]) await saveCard(store, kind, card, now);
-    await savePlan(store, tideline, now);
+    for (const plan of plans) await savePlan(store, plan, now);
     for (const run of demoRuns(now)) {
       await startRun(store, run);
       await addEvents(store, run.id, run.events);

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { Scale } from '$core/dosing';
 import { Piece } from '$core/inspect';
-import { Colourant, ResinBase } from '$core/material';
+import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
 import { Plan, PlanFile } from '$core/plan';
 import { RunEvent } from '$core/run';
 
-const SCHEMAS = { Plan, PlanFile, Mould, ResinBase, Colourant, Scale, RunEvent, Piece };
+const SCHEMAS = { Plan, PlanFile, Mould, Base, Colourant, Scale, RunEvent, Piece };
 const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
 const body = (schema: object) => ({
   requestBody: { required: true, content: { 'application/json': { schema } } }
@@ -77,7 +77,7 @@ export function openapi() {
         }
       },
       ...cards('moulds', 'Mould'),
-      ...cards('bases', 'ResinBase'),
+      ...cards('bases', 'Base'),
       ...cards('colourants', 'Colourant'),
       ...cards('scales', 'Scale'),
       '/api/v1/library': {

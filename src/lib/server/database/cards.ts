@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { Scale } from '$core/dosing';
-import { Colourant, ResinBase } from '$core/material';
+import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
 import type { Shelf } from '$core/plan';
 import type { Db, Store } from './open';
@@ -10,7 +10,7 @@ import { bases, colourants, moulds, scales } from './schema';
 /** The kinds of card on the shelf: where each is kept and what it must look like. */
 export const CARD_KINDS = {
   moulds: { table: moulds, schema: Mould },
-  bases: { table: bases, schema: ResinBase },
+  bases: { table: bases, schema: Base },
   colourants: { table: colourants, schema: Colourant },
   scales: { table: scales, schema: Scale }
 } as const;

@@ -1,7 +1,7 @@
 import { blob, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Scale } from '$core/dosing';
 import type { Piece } from '$core/inspect';
-import type { Colourant, ResinBase } from '$core/material';
+import type { Base, Colourant } from '$core/material';
 import type { Mould } from '$core/mould';
 import type { Plan, PlanFile } from '$core/plan';
 import type { RunEvent } from '$core/run';
@@ -15,7 +15,7 @@ const card = <T>() => ({
 });
 
 export const moulds = sqliteTable('moulds', card<Mould>());
-export const bases = sqliteTable('bases', card<ResinBase>());
+export const bases = sqliteTable('bases', card<Base>());
 export const colourants = sqliteTable('colourants', card<Colourant>());
 export const scales = sqliteTable('scales', card<Scale>());
 

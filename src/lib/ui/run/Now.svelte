@@ -206,6 +206,13 @@
       {@render number('Now', `the window closes ${duration(instruction.task.to)} after the pour`)}
     {/if}
   {:else if instruction.kind === 'prepare'}
+    {#each computed.letDowns as l (l.colourantId + l.parts)}
+      <p class="mt-5 max-w-[46rem] border-l-4 border-verdigris bg-verdigris-soft px-4 py-3 text-[1.2rem]">
+        Make the let-down first: <strong>{g(l.colourant)} g</strong>
+        {l.name} in <strong>{g(l.carrier)} g</strong>
+        {l.carrierName}, stirred smooth.
+      </p>
+    {/each}
     <ul class="mt-6 max-w-[46rem] space-y-3 text-[1.15rem]">
       {#each cautions as caution (caution)}
         <li class="border-l-4 border-ochre bg-ochre-soft px-4 py-2.5">{caution}</li>

@@ -113,6 +113,17 @@
                   <X size={13} />
                 </button>
               </li>
+              {#if line.letDown}
+                <li class="pl-1 text-verdigris">
+                  as a 1 : {line.letDown} let-down
+                  <button
+                    class="underline"
+                    onclick={() =>
+                      editor.edit({ path: ['cups', index, 'recipe', i, 'letDown'], value: undefined })}
+                    >plain</button
+                  >
+                </li>
+              {/if}
             {/each}
           </ul>
           <div class="flex items-baseline justify-between gap-2 text-[0.85rem] text-ink-2">

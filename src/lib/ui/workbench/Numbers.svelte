@@ -13,6 +13,17 @@
   const colour = $derived(computed.totals.colourants.reduce((s, c) => s + c.grams, 0));
   const balance = $derived(computed.totals.balance);
   const demould = $derived(computed.score.demould[0]);
+  // Two or three parts are read one by one; a longer list stands in the table below.
+  const headline = $derived.by(() => {
+    const { parts } = computed.totals;
+    if (!parts.length) return [];
+    const own =
+      parts.length <= 3
+        ? parts.map((p) => ({ value: short(p.grams), words: p.name }))
+        : [{ value: short(parts.reduce((s, p) => s + p.grams, 0)), words: 'uncoloured' }];
+    return [...own, { value: short(colour), words: 'colour' }];
+  });
+  const short = (x: number) => (x >= 1000 ? x.toFixed(0) : x.toFixed(1));
   const rows = $derived([
     ...computed.totals.parts.map((p) => ({
       key: p.key,
@@ -32,19 +43,13 @@
     <h2 class="label font-sans">To weigh</h2>
     <span class="text-[0.8rem] text-ink-2">scale {computed.division} g</span>
   </div>
-  <div class="mt-0.5 flex gap-6">
-    {#each computed.totals.parts as part (part.key)}
+  <div class="mt-0.5 flex flex-wrap gap-x-6">
+    {#each headline as figure (figure.words)}
       <div>
-        <Figure class="font-display text-[2rem] leading-none font-medium" value={part.grams.toFixed(1)} />
-        <p class="text-[0.82rem] text-ink-2">g {part.name}</p>
+        <Figure class="font-display text-[2rem] leading-none font-medium" value={figure.value} />
+        <p class="text-[0.82rem] text-ink-2">g {figure.words}</p>
       </div>
     {/each}
-    {#if computed.totals.parts.length}
-      <div>
-        <Figure class="font-display text-[2rem] leading-none font-medium" value={colour.toFixed(1)} />
-        <p class="text-[0.82rem] text-ink-2">g colour</p>
-      </div>
-    {/if}
   </div>
 
   {#if cups.length}
@@ -94,6 +99,17 @@
       </tbody>
     </table>
   {/if}
+
+  {#each computed.letDowns as l (l.colourantId + l.parts)}
+    <p
+      class="mt-2 border-l-[3px] border-verdigris bg-verdigris-soft px-3 py-1.5 text-[0.88rem]"
+      data-testid="let-down"
+    >
+      Make first: <strong>{g(l.colourant)} g</strong>
+      {l.name} in <strong>{g(l.carrier)} g</strong>
+      {l.carrierName}, a 1 : {l.parts} let-down.
+    </p>
+  {/each}
 
   <p class="mt-2 text-[0.86rem] text-ink-2" data-testid="balance">
     poured <Figure class="text-ink" value={g(balance.poured)} /> · clings

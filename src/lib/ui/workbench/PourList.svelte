@@ -13,7 +13,7 @@
   const plan = $derived(editor.plan);
   const computed = $derived(editor.computed);
   const moulds = $derived(editor.shelf.moulds);
-  const STATES = ['stringy', 'holds a line', 'paste', 'gelled', 'firm'] as const;
+  const states = $derived(computed.states.slice(1).map((s) => s.state));
 
   const layerOf = (stepId: string) =>
     computed.groups.flatMap((g) => g.layers).find((l) => l.stepId === stepId);
@@ -68,8 +68,9 @@
     });
   }
 
+  const layer = $derived(states.includes('gelled') ? 'gelled' : (states.at(-1) ?? 'gelled'));
   const addGate = (groupId: string) =>
-    insert(groupId, { id: freshId(plan, 'gate'), act: 'gate', groupId, state: 'gelled' });
+    insert(groupId, { id: freshId(plan, 'gate'), act: 'gate', groupId, state: layer });
 
   function moveUp(index: number) {
     const step = plan.steps[index]!;
@@ -171,7 +172,8 @@
                     onchange={(e) =>
                       editor.edit({ path: ['steps', index, 'state'], value: e.currentTarget.value })}
                   >
-                    {#each STATES as s (s)}<option>{s}</option>{/each}
+                    {#if !states.includes(step.state)}<option>{step.state}</option>{/if}
+                    {#each states as s (s)}<option>{s}</option>{/each}
                   </select>
                 </div>
                 <p class="flex items-baseline gap-1 text-[0.82rem] text-ink-2">

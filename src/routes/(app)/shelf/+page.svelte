@@ -1,6 +1,6 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import { bothReadings } from '$core/material';
+  import { formulaOf, MATERIAL_WORDS } from '$core/material';
   import { cavityOf } from '$core/mould';
   import { duration } from '$core/quantity';
   import { send } from '$lib/send';
@@ -58,36 +58,36 @@
   <section class="mt-8" aria-label="Bases">
     <div class="flex items-baseline justify-between">
       <h2 class="text-[1.35rem]">Bases</h2>
-      <a class="button" href="/shelf/bases/new">New resin</a>
+      <a class="button" href="/shelf/bases/new">New base</a>
     </div>
     <table class="figures mt-2">
       <thead>
         <tr>
-          <th>resin</th><th>ratio</th><th class="num">by weight, A : B</th><th class="num">open time</th><th
-            class="num">demould</th
-          >
-          <th class="num">depth</th><th class="num">shelf life</th>
+          <th>base</th><th>material</th><th>parts by weight, %</th><th class="num">g/ml</th>
+          <th class="num">open time</th><th class="num">demould</th><th class="num">keeps</th>
         </tr>
       </thead>
       <tbody>
         {#each shelf.bases as base (base.id)}
-          {@const read = bothReadings(base)}
+          {@const formula = formulaOf(base)}
           <tr class="hover:bg-sheet">
-            <td class="!py-3"
-              ><a class="font-semibold underline-offset-2 hover:underline" href="/shelf/bases/{base.id}"
+            <td class="!py-3">
+              <a class="font-semibold underline-offset-2 hover:underline" href="/shelf/bases/{base.id}"
                 >{base.name}</a
-              ></td
-            >
-            <td>{base.ratio.a} : {base.ratio.b} by {base.ratio.by}</td>
-            <td class="num"
-              >{read
-                ? `${read.weight[0].toFixed(2)} : ${read.weight[1].toFixed(2)}`
-                : 'densities missing'}</td
-            >
+              >
+            </td>
+            <td class="text-ink-2">{MATERIAL_WORDS[base.kind]}</td>
+            {#if formula.ok}
+              <td>{formula.value.parts.map((p) => (p.share * 100).toFixed(1)).join(' : ')}</td>
+              <td class="num">{formula.value.density.toFixed(3)}</td>
+            {:else}
+              <td colspan="2" class="text-cinnabar">{formula.problem.sentence}</td>
+            {/if}
             <td class="num">{duration(base.openMinutes)}</td>
-            <td class="num">{base.demouldHours.from}–{base.demouldHours.to} h</td>
-            <td class="num">{base.depthLimit} mm</td>
-            <td class="num">{base.shelfMonths} months</td>
+            <td class="num"
+              >{duration(base.demouldHours.from * 60)} – {duration(base.demouldHours.to * 60)}</td
+            >
+            <td class="num whitespace-nowrap">{base.shelfMonths} months</td>
           </tr>
         {:else}
           <tr><td colspan="7" class="!py-6 text-ink-2">No bases yet.</td></tr>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
-  import { resinStates } from '$lib/states';
+
   import { clocksOf, foldRun, gateOpening } from '$core/run';
   import { clock } from '$core/quantity';
   import { tasksOfSnapshot } from '$lib/run';
@@ -33,7 +33,9 @@
   let useScale = $state(false);
 
   const instruction = $derived(instructionOf(run, computed, data.run.snapshot));
-  const gate = $derived(instruction?.kind === 'gate' ? gateOpening(instruction.task, run, now) : undefined);
+  const gate = $derived(
+    instruction?.kind === 'gate' ? gateOpening(instruction.task, run, now, computed.states) : undefined
+  );
   const clocks = $derived(clocksOf(computed, run));
   const latestZero = $derived(
     Math.max(
@@ -258,4 +260,4 @@
   </footer>
 </div>
 
-<AskDialog {asking} states={resinStates} onanswer={answered} onclose={() => (asking = undefined)} />
+<AskDialog {asking} states={computed.states} onanswer={answered} onclose={() => (asking = undefined)} />

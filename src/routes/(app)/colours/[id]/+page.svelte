@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Colourant, limitOf } from '$core/material';
+  import { Colourant, compatibilityOf, FORMS, limitOf, MATERIAL_WORDS } from '$core/material';
   import { CardForm } from '$lib/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
@@ -9,8 +9,7 @@
   let { data } = $props();
   const form = $derived(new CardForm<Colourant>('colourants', Colourant, data.card, data.fresh));
   const card = $derived(form.card);
-  const most = $derived(limitOf(card));
-  const FORMS = ['powder', 'mica', 'paste', 'dispersion', 'ink'];
+  const MATERIALS = Object.keys(MATERIAL_WORDS) as (keyof typeof MATERIAL_WORDS)[];
   const CARRIERS = ['none', 'part A', 'part B', 'water', 'oil', 'alcohol'];
 </script>
 
@@ -63,9 +62,7 @@
     </Row>
     <Row
       label="Most that may go in, %"
-      hint={most.from === 'usual'
-        ? `usual for this form: ${most.limit} %, or ${most.reason}`
-        : 'your own figure'}
+      hint="your own figure; the usual ones are below"
       problem={form.at('limit')}
     >
       <NumberField
@@ -75,7 +72,32 @@
         onchange={(v) => form.set(['limit'], v)}
       />
     </Row>
+    <Row label="Density" hint="g/ml as supplied, where it displaces" problem={form.at('density')}>
+      <NumberField label="Density" optional value={card.density} onchange={(v) => form.set(['density'], v)} />
+    </Row>
     <div class="sm:col-span-3">
+      <table class="figures my-2 text-[0.9rem]" aria-label="In each material">
+        <tbody>
+          {#each MATERIALS as material (material)}
+            {@const fits = compatibilityOf(card.form, material)}
+            {@const most = limitOf(card, material)}
+            <tr>
+              <td class="!pl-0 text-ink-2">{MATERIAL_WORDS[material]}</td>
+              <td
+                class={fits.verdict === 'good'
+                  ? 'text-verdigris'
+                  : fits.verdict === 'avoid'
+                    ? 'text-cinnabar'
+                    : 'text-ochre'}
+              >
+                <strong>{fits.verdict}</strong>
+                {fits.reason}
+              </td>
+              <td class="num">{fits.verdict === 'avoid' ? '' : `at most ${most.limit} %: ${most.reason}`}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
       <Row label="Notes">
         <textarea
           class="field min-h-16 py-2"

@@ -70,6 +70,20 @@
 
   <section class="mt-4 grid grid-cols-[1fr_300px] gap-6 max-sm:grid-cols-1">
     <div>
+      {#if computed.letDowns.length}
+        <h2 class="text-[1.2rem]">Let-downs, made first</h2>
+        <ul class="mb-4 text-[0.95rem]">
+          {#each computed.letDowns as l (l.colourantId + l.parts)}
+            <li class="border-b border-rule py-1.5">
+              <span class="mr-2 inline-block h-3.5 w-3.5 border border-ink"></span><strong
+                >{g(l.colourant)} g</strong
+              >
+              {l.name} in <strong>{g(l.carrier)} g</strong>
+              {l.carrierName}: 1 : {l.parts}
+            </li>
+          {/each}
+        </ul>
+      {/if}
       {#each cups as cup (cup.cupId)}
         <div class="mb-4 break-inside-avoid">
           <h2 class="flex items-center gap-2 text-[1.2rem]">

@@ -4,10 +4,13 @@ import { startingLibrary } from '$core/shelf';
 import { findCard } from '$lib/server/database';
 import { store } from '$lib/server/store';
 
-export const load = async ({ params }) => {
+export const load = async ({ params, url }) => {
   // A new card starts from a generic one: every figure is there to be overridden.
-  if (params.id === 'new')
-    return { card: { ...startingLibrary.bases[0]!, id: newId(), name: '' }, fresh: true };
+  if (params.id === 'new') {
+    const kind = url.searchParams.get('kind') ?? 'resin';
+    const generic = startingLibrary.bases.find((b) => b.kind === kind) ?? startingLibrary.bases[0]!;
+    return { card: { ...generic, id: newId(), name: '' }, fresh: true };
+  }
   const card = await findCard((await store()).db, 'bases', params.id);
   if (!card) error(404, { message: 'This base is not on the shelf.', mend: 'See the shelf for what is.' });
   return { card, fresh: false };

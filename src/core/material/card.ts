@@ -1,0 +1,23 @@
+import { z } from 'zod';
+
+/** Density, g/ml, of anything cast here. */
+export const density = z
+  .number()
+  .min(0.3, 'is lighter than anything cast here')
+  .max(9, 'is heavier than anything cast here');
+
+/** What every base card carries. Times at 23 °C. */
+export const commonCard = {
+  id: z.string().min(1),
+  name: z.string().min(1, 'needs a name').max(80),
+  /** From the joining of the parts (or from the melt) until it no longer pours, minutes. */
+  openMinutes: z.number().min(0.5).max(1440),
+  stirMinutes: z.number().min(0.1).max(60),
+  demouldHours: z.object({ from: z.number().positive(), to: z.number().positive() }),
+  shelfMonths: z.number().positive().max(240),
+  /** Least sensible mix, g: under it the ratio and the stirring suffer. */
+  leastMix: z.number().nonnegative().default(30),
+  colour: z.string().regex(/^#[0-9a-f]{6}$/i),
+  cautions: z.array(z.string().max(300)).default([]),
+  source: z.string().max(300).default('')
+};

@@ -1,0 +1,110 @@
+<!-- The own figures of gypsum, concrete, soap and melted bases. -->
+<script lang="ts">
+  import { SAP, type Base } from '$core/material';
+  import type { CardForm } from '$lib/card-form.svelte';
+  import QuantityField from '../QuantityField.svelte';
+  import NumberField from './NumberField.svelte';
+  import Row from './Row.svelte';
+
+  let { form, card }: { form: CardForm<Base>; card: Exclude<Base, { kind: 'resin' }> } = $props();
+
+  /** Fields by kind: key, label, and the unit typed (none for a plain number). */
+  const FIELDS: Record<typeof card.kind, readonly [key: string, label: string, unit: string][]> = {
+    gypsum: [
+      ['liquid', 'Liquid, parts by weight', ''],
+      ['powder', 'Powder, parts by weight', ''],
+      ['density', 'Density, g/ml', '']
+    ],
+    concrete: [
+      ['sand', 'Sand to one of cement', ''],
+      ['waterCement', 'Water/cement', ''],
+      ['plasticiser', 'Plasticiser, of the cement', '%'],
+      ['air', 'Air', '%']
+    ],
+    soap: [
+      ['superfat', 'Superfat', '%'],
+      ['lyePurity', 'Lye purity', '%'],
+      ['lyeConcentration', 'Lye concentration', '%'],
+      ['fragrance', 'Fragrance, of the oils', '%'],
+      ['density', 'Density, g/ml', '']
+    ],
+    'melt and pour': [
+      ['density', 'Density, g/ml', ''],
+      ['heatTo', 'Heat to', '°C'],
+      ['neverPast', 'Never past', '°C'],
+      ['pourAbove', 'Pour above', '°C']
+    ],
+    plastisol: [
+      ['density', 'Density, g/ml', ''],
+      ['heatTo', 'Heat to', '°C'],
+      ['neverPast', 'Never past', '°C'],
+      ['pourAbove', 'Pour above', '°C']
+    ]
+  };
+  const values = $derived(card as unknown as Record<string, number>);
+</script>
+
+<div class="grid grid-cols-2 gap-x-3">
+  {#each FIELDS[card.kind] as [key, label, unit] (key)}
+    <Row {label} problem={form.at(key)}>
+      {#if unit}
+        <QuantityField {label} {unit} value={values[key] ?? 0} onchange={(v) => form.set([key], v)} />
+      {:else}
+        <NumberField {label} value={values[key]} onchange={(v) => form.set([key], v)} />
+      {/if}
+    </Row>
+  {/each}
+  <Row label="Carries the next layer after" problem={form.at('setMinutes')}>
+    <QuantityField
+      label="Carries the next layer after"
+      unit="min"
+      above
+      value={card.setMinutes}
+      onchange={(v) => form.set(['setMinutes'], v)}
+    />
+  </Row>
+</div>
+
+{#if card.kind === 'soap'}
+  <h3 class="mt-3 text-[1.05rem]">Oils</h3>
+  <ul class="space-y-2">
+    {#each card.oils as oil, i (oil.name)}
+      <li class="grid grid-cols-[1fr_5rem_5rem_2rem] items-center gap-2">
+        <span>{oil.name}</span>
+        <QuantityField
+          label="Share of {oil.name}"
+          unit="%"
+          above
+          max={1}
+          value={oil.share}
+          onchange={(v) => form.set(['oils', i, 'share'], v)}
+        />
+        <NumberField
+          label="SAP of {oil.name}"
+          value={oil.sap}
+          onchange={(v) => form.set(['oils', i, 'sap'], v)}
+        />
+        <button
+          class="text-ink-2 hover:text-cinnabar"
+          aria-label="Take out {oil.name}"
+          onclick={() => form.set(['oils', i], undefined)}>×</button
+        >
+      </li>
+    {/each}
+  </ul>
+  <select
+    class="field mt-2"
+    aria-label="Add an oil"
+    value=""
+    onchange={(e) => {
+      const name = e.currentTarget.value as keyof typeof SAP;
+      e.currentTarget.value = '';
+      if (name in SAP) form.set(['oils', card.oils.length], { name, share: 0.1, sap: SAP[name] });
+    }}
+  >
+    <option value="">+ oil</option>
+    {#each Object.keys(SAP).filter((n) => !card.oils.some((o) => o.name === n)) as name (name)}<option
+        >{name}</option
+      >{/each}
+  </select>
+{/if}

@@ -1,0 +1,99 @@
+<!-- A resin card's own figures: the ratio both ways, full cure, depth, and what the cure model expects. -->
+<script lang="ts">
+  import { cureOf } from '$core/cure';
+  import { bothReadings, type Base, type ResinBase } from '$core/material';
+  import { duration } from '$core/quantity';
+  import type { CardForm } from '$lib/card-form.svelte';
+  import QuantityField from '../QuantityField.svelte';
+  import NumberField from './NumberField.svelte';
+  import Row from './Row.svelte';
+
+  let { form, card }: { form: CardForm<Base>; card: ResinBase } = $props();
+  const read = $derived(bothReadings(card));
+  const ROOMS = [18, 21, 24];
+  const BODIES = [
+    { name: '100 g cup', body: { cup: 100 } },
+    { name: '4 mm layer', body: { layer: 4 } },
+    { name: '10 mm layer', body: { layer: 10 } }
+  ];
+</script>
+
+<div class="grid grid-cols-[1fr_1fr_1.4fr] gap-x-3">
+  <Row label="A"
+    ><NumberField
+      label="Parts of A"
+      value={card.ratio.a}
+      onchange={(v) => form.set(['ratio', 'a'], v)}
+    /></Row
+  >
+  <Row label="B"
+    ><NumberField
+      label="Parts of B"
+      value={card.ratio.b}
+      onchange={(v) => form.set(['ratio', 'b'], v)}
+    /></Row
+  >
+  <Row label="by">
+    <select
+      class="field"
+      aria-label="Ratio by"
+      value={card.ratio.by}
+      onchange={(e) => form.set(['ratio', 'by'], e.currentTarget.value)}
+    >
+      <option>weight</option><option>volume</option>
+    </select>
+  </Row>
+</div>
+<div class="grid grid-cols-3 gap-x-3">
+  {#each [['densityA', 'Density A'], ['densityB', 'Density B'], ['densityMixed', 'Mixed, measured']] as const as [key, label] (key)}
+    <Row {label} hint="g/ml" problem={form.at(key)}>
+      <NumberField {label} optional value={card[key]} onchange={(v) => form.set([key], v)} />
+    </Row>
+  {/each}
+  <Row label="Full cure" problem={form.at('fullCureHours')}>
+    <QuantityField
+      label="Full cure"
+      unit="h"
+      above
+      value={card.fullCureHours * 60}
+      onchange={(v) => form.set(['fullCureHours'], v / 60)}
+    />
+  </Row>
+  <Row label="Deepest layer" problem={form.at('depthLimit')}>
+    <QuantityField
+      label="Deepest layer"
+      unit="mm"
+      above
+      value={card.depthLimit}
+      onchange={(v) => form.set(['depthLimit'], v)}
+    />
+  </Row>
+</div>
+{#if read}
+  <p class="mt-1 font-display text-[1.9rem] leading-tight font-medium" data-testid="by-weight">
+    {read.weight[0].toFixed(2)} : {read.weight[1].toFixed(2)}
+  </p>
+  <p class="text-[0.9rem] text-ink-2">
+    by weight{read.volume ? `, ${read.volume[0].toFixed(2)} : 1 by volume` : ''}
+  </p>
+{/if}
+<table class="figures mt-3 text-[0.92rem]" aria-label="Gel times">
+  <thead
+    ><tr
+      ><th class="!px-0">gels after</th>{#each ROOMS as room (room)}<th class="num">{room} °C</th>{/each}</tr
+    ></thead
+  >
+  <tbody>
+    {#each BODIES as row (row.name)}
+      <tr>
+        <td class="!px-0 text-ink-2">{row.name}</td>
+        {#each ROOMS as room (room)}<td class="num"
+            >{duration(cureOf(card.openMinutes, row.body, room).begins.gelled)}</td
+          >{/each}
+      </tr>
+    {/each}
+  </tbody>
+</table>
+<p class="mt-1 text-[0.85rem] text-ink-2">
+  Estimated from the open time; what your hand reports in a run comes first.
+</p>
