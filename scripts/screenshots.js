@@ -96,6 +96,8 @@ await picture('colours', '/colours');
 await picture('shelf', '/shelf');
 await picture('mould', '/shelf/moulds/dome-knobs');
 await picture('base', '/shelf/bases/clear-quick');
+await picture('concrete', '/plans/sluice-bookends');
+await picture('soap-base', '/shelf/bases/bar-soap');
 await picture('record', '/record');
 await picture('inspect', '/record/tideline-second');
 

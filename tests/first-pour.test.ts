@@ -25,6 +25,8 @@ describe('the first pour, from a mould to the record', () => {
     await bench.press('2');
     await bench.says('main h1', 'Plans');
     await bench.click('New plan');
+    await bench.says('[aria-label="Pour"]', 'Choose a mould');
+    await bench.choose('Add cavities', 'Dome knobs');
     await bench.says('[aria-label="Pour"]', /10\.29 ml each/);
     planId = new URL(bench.page.url()).pathname.split('/').at(-1)!;
     await bench.type('Name of the plan', 'Tideline knobs, second tray');
@@ -263,7 +265,7 @@ describe('the first pour, from a mould to the record', () => {
   });
 
   it('stands in the record, planned beside actual, and in the CSV', async () => {
-    await bench.says('[aria-label="Planned and actual"]', /foam into knob 1–6\s+26\.67 g\s+24\.00 g/);
+    await bench.says('[aria-label="Planned and actual"]', /foam into knobs 1–6\s+26\.67 g\s+24\.00 g/);
     await bench.click('Record', 'link');
     await bench.says(main, 'Tap cavity 4');
     const csv = await (await fetch(`${workshop.address}/api/v1/record.csv`)).text();

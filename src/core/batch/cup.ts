@@ -9,7 +9,7 @@ import {
   type Dose,
   type Scale
 } from '../dosing';
-import type { Formula } from '../material';
+import type { Formula, FormulaPart } from '../material';
 
 /** One thing put on the scale for a cup, g. */
 export interface Weighing {
@@ -94,7 +94,7 @@ export function weighOutCup(order: CupOrder): WeighedCup {
   const weighings = exact.parts.map((part, i): Weighing => {
     const own = formula.parts[i]!;
     const weight = own.roundDown
-      ? clean(Math.floor(part.grams / scale.division + 1e-9) * scale.division)
+      ? roundedDown(Math.min(part.grams, most(own, formula, rounded.weights)), scale.division)
       : rounded.weights[i]!;
     const spread = weighingSpread(scale, weight);
     return {
@@ -155,6 +155,14 @@ export function weighOutCup(order: CupOrder): WeighedCup {
     weighings,
     ratioError: order.pouredMl > 0 ? rounded.ratioError : 0
   };
+}
+
+const roundedDown = (g: number, division: number) => clean(Math.floor(g / division + 1e-9) * division);
+
+/** The most of a part that the other parts, as rounded, can take. */
+function most(part: FormulaPart, formula: Formula, weights: readonly number[]): number {
+  if (!part.mostOf) return Infinity;
+  return formula.parts.reduce((s, p, i) => s + (part.mostOf?.[p.key] ?? 0) * (weights[i] ?? 0), 0);
 }
 
 /** Multiples of 0.01 drift in binary; 1e-9 g is far below any scale. */

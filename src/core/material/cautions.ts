@@ -1,7 +1,7 @@
 import type { Base, MaterialKind } from './base';
 
 /** The usual cautions of each material, shown where it is planned and before it is mixed. */
-export const CAUTIONS: Record<MaterialKind, readonly string[]> = {
+const CAUTIONS: Record<MaterialKind, readonly string[]> = {
   resin: [
     'Resin is a sensitiser: nitrile gloves, no skin contact, fresh air; a respirator where the data sheet says.',
     'A full cup heats itself: do not leave mixed resin standing deep.',

@@ -8,6 +8,8 @@ export interface FormulaPart {
   vessel?: string;
   /** Rounded down to the scale, never up: too little is safe, too much is not. */
   roundDown?: boolean;
+  /** The most of this part that each gram of other parts can take; never weighed above it. */
+  mostOf?: Record<string, number>;
 }
 
 /** What a colourant's percentage is a percentage of; printed beside every figure. */

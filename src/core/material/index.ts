@@ -1,10 +1,7 @@
 export { idealDensity, type Basis, type Formula, type FormulaPart } from './formula';
 export { Base, formulaOf, MATERIAL_WORDS, type MaterialKind } from './base';
 export { ResinBase, resinFormula, bothReadings } from './resin';
-export { GypsumBase } from './gypsum';
-export { ConcreteBase } from './concrete';
-export { SoapBase, SAP, lyeFor, superfatOf, type Lye } from './soap';
-export { MeltBase } from './melt';
+export { SAP, lyeFor, superfatOf, type Lye } from './soap';
 export { cautionsOf } from './cautions';
 export { Colourant, FORMS, type Form } from './colourant';
 export { limitOf, CUP_LIMITS } from './limits';

@@ -90,6 +90,13 @@ export function soapFormula(base: SoapBase, path = 'base'): Result<Formula> {
     name: `${o.name} oil`,
     share: o.share / all
   }));
+  const mostOf = Object.fromEntries(
+    base.oils.map((o, i) => [
+      `oil-${i + 1}`,
+      lyeFor([{ grams: 1, sap: o.sap }], { superfat: 0, purity: base.lyePurity, concentration: 0.33 })
+        .naohMost
+    ])
+  );
   return ok({
     parts: [
       ...oils,
@@ -99,7 +106,8 @@ export function soapFormula(base: SoapBase, path = 'base'): Result<Formula> {
         name: 'sodium hydroxide, into the water',
         share: lye.naoh / all,
         vessel: 'lye',
-        roundDown: true
+        roundDown: true,
+        mostOf
       },
       ...(base.fragrance > 0 ? [{ key: 'fragrance', name: 'fragrance', share: base.fragrance / all }] : [])
     ],

@@ -11,7 +11,7 @@ import {
 import { simpleMixing, type ColourModel } from '../colour';
 import { behaviourOf, type HandState } from '../cure';
 import { cautionsOf, formulaOf, type Base, type Colourant } from '../material';
-import { cavityOf, type Cavity } from '../mould';
+import { cavityOf, footprintOf, type Cavity, type Footprint } from '../mould';
 import type { Problem } from '../problem';
 import { scoreOf, type Score } from '../schedule';
 import type { Cup, Group, Plan, Shelf } from './document';
@@ -43,6 +43,8 @@ export interface ComputedGroup {
   working: string;
   /** Section through the middle: level and half width, mm, from the mould face up. */
   profile: [number, number][];
+  /** The rim from above: round, a rectangle (width over length), or an outline in mm. */
+  footprint: Footprint;
   layers: ComputedLayer[];
   filled: number;
 }
@@ -113,7 +115,7 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
     if (!found.cavity) return [];
     const result = fillGroup(group, found.cavity, plan.steps);
     problems.push(...result.problems);
-    return [{ ...result, mouldName: found.mouldName }];
+    return [{ ...result, mouldName: found.mouldName, footprint: found.footprint }];
   });
   problems.push(...stepProblems(plan));
 
@@ -182,7 +184,7 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
   });
 
   const density = formula?.ok ? formula.value.density : 0;
-  const groups = filled.map(({ group, cavity, layers, filledMl, mouldName }): ComputedGroup => ({
+  const groups = filled.map(({ group, cavity, layers, filledMl, mouldName, footprint }): ComputedGroup => ({
     groupId: group.id,
     name: group.name,
     mouldName,
@@ -191,6 +193,7 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
     depth: cavity.depth,
     working: cavity.working,
     profile: profileOf(cavity),
+    footprint,
     filled: cavity.capacity > 0 ? filledMl / cavity.capacity : 0,
     layers: layers.map((layer, i) => {
       const cup = plan.cups.find((c) => c.id === layer.cupId)!;
@@ -267,11 +270,17 @@ function findCavity(group: Group, shelf: Shelf, index: number) {
       problems: [
         missing('mould', `groups/${index}/mouldId`, `The mould of “${group.name}” is not on the shelf.`)
       ],
-      mouldName: ''
+      mouldName: '',
+      footprint: { kind: 'round' as const }
     };
   }
   const cavity: Cavity = cavityOf(kind, `shelf/moulds/${mould.id}/cavities/${kind.id}`);
-  return { cavity, mouldName: mould.name, problems: cavity.problems };
+  return {
+    cavity,
+    mouldName: mould.name,
+    footprint: footprintOf(kind.shape),
+    problems: cavity.problems
+  };
 }
 
 function recipeProblems(

@@ -1,11 +1,11 @@
 import type { Plan, Shelf } from './document';
 
 /**
- * A plan to begin with: the first base and the finest scale of the shelf, one cup, and, when there is a mould,
- * its first kind of cavity filled to the rim. Everything in it is the maker's to change.
+ * A plan to begin with: the first base and the finest scale of the shelf, one cup, and, when there is
+ * just one mould, its first kind of cavity filled to the rim. Everything in it is the maker's to change.
  */
-export function newPlan(id: string, name: string, shelf: Shelf, mouldId?: string): Plan {
-  const mould = shelf.moulds.find((m) => m.id === mouldId) ?? shelf.moulds[0];
+export function newPlan(id: string, name: string, shelf: Shelf): Plan {
+  const mould = shelf.moulds.length === 1 ? shelf.moulds[0] : undefined;
   const cavity = mould?.cavities[0];
   const scale = [...shelf.scales].sort((a, b) => a.division - b.division)[0];
   return {

@@ -39,6 +39,7 @@
   const y = $derived((z: number) => base - z * scale);
   const cupOf = (id: string) => cups.find((c) => c.cupId === id);
   const mm = (z: number) => z.toFixed(1);
+  const volume = (ml: number) => ml.toFixed(ml < 10 ? 2 : ml < 100 ? 1 : 0);
 
   // Labels beside the drawing keep a line's distance from each other, in order from the bottom up.
   const labels = $derived.by(() => {
@@ -185,7 +186,7 @@
       >{layer.letter} {cupOf(layer.cupId)?.name}</text
     >
     <text x={width - RIGHT + 10} y={yy + 12.5} font-size="12" fill="var(--ink-2)"
-      >{layer.each.toFixed(2)} ml · {mm(layer.to - layer.from)}</text
+      >{volume(layer.each)} ml · {mm(layer.to - layer.from)}</text
     >
   {/each}
 </svg>

@@ -27,6 +27,25 @@
       ? group.layers.toReversed().map((l) => ({ layer: l, r: halfWidthAt(group.profile, l.to) * scale }))
       : group.layers.slice(-1).map((l) => ({ layer: l, r: halfWidthAt(group.profile, l.to) * scale }))
   );
+  const middle = $derived(size / 2);
+  // The footprint at half width r: what a layer covers as seen straight on.
+  const shapeAt = $derived((r: number): string => {
+    const f = group.footprint;
+    if (f.kind === 'rectangle') {
+      const h = r * f.aspect;
+      return `M${middle - r} ${middle - h}H${middle + r}V${middle + h}H${middle - r}Z`;
+    }
+    if (f.kind === 'outline') {
+      const xs = f.points.map(([x]) => x);
+      const ys = f.points.map(([, y]) => y);
+      const [cx, cy] = [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];
+      const k = (2 * r) / Math.max(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys));
+      return `M${f.points.map(([x, y]) => `${middle + (x - cx) * k} ${middle + (y - cy) * k}`).join('L')}Z`;
+    }
+    const disc = (q: number) =>
+      `M${middle - q} ${middle}a${q} ${q} 0 1 0 ${2 * q} 0a${q} ${q} 0 1 0 ${-2 * q} 0Z`;
+    return f.kind === 'ring' ? disc(r) + disc(r * f.inner) : disc(r);
+  });
   const inner = (i: number) => rings[i + 1]?.r ?? 0;
 </script>
 
@@ -42,10 +61,9 @@
     </radialGradient>
   </defs>
   {#each rings as { layer, r }, i (layer.stepId)}
-    <circle
-      cx={size / 2}
-      cy={size / 2}
-      {r}
+    <path
+      d={shapeAt(r)}
+      fill-rule="evenodd"
       fill="url(#{uid}-{layer.cupId})"
       stroke="var(--ink)"
       stroke-width="0.6"
@@ -67,17 +85,10 @@
   {/each}
   {#if rings.length}
     {#if face === 'mould face'}
-      <circle cx={size / 2} cy={size / 2} r={rings[0]!.r} fill="url(#{uid}-light)" />
+      <path d={shapeAt(rings[0]!.r)} fill-rule="evenodd" fill="url(#{uid}-light)" />
     {/if}
-    <circle cx={size / 2} cy={size / 2} r={rings[0]!.r} fill="none" stroke="var(--ink)" stroke-width="1.5" />
+    <path d={shapeAt(rings[0]!.r)} fill="none" stroke="var(--ink)" stroke-width="1.5" />
   {:else}
-    <circle
-      cx={size / 2}
-      cy={size / 2}
-      r={widest * scale}
-      fill="none"
-      stroke="var(--rule-strong)"
-      stroke-dasharray="4 4"
-    />
+    <path d={shapeAt(widest * scale)} fill="none" stroke="var(--rule-strong)" stroke-dasharray="4 4" />
   {/if}
 </svg>

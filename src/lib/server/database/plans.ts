@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { desc, eq } from 'drizzle-orm';
 import { applyEdit, type Plan, type PlanFile, type Shelf } from '$core/plan';
 import { CARD_KINDS, findCard, saveCard, type CardKind } from './cards';
@@ -46,7 +47,7 @@ export async function importPlanFile(
     for (const kind of Object.keys(CARD_KINDS) as CardKind[]) {
       for (const card of file.shelf[kind]) {
         const here = await findCard(tx, kind, card.id);
-        if (here && JSON.stringify(here) === JSON.stringify(card)) continue;
+        if (here && isDeepStrictEqual(here, card)) continue;
         const id = here ? newId(card.id) : card.id;
         await saveCard(store, kind, { ...card, id }, now);
         if (here) plan = pointTo(plan, kind, card.id, id);

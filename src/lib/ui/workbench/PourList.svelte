@@ -26,16 +26,27 @@
     const [mouldId, cavityId] = place.split('|');
     const cavity = moulds.find((m) => m.id === mouldId)?.cavities.find((c) => c.id === cavityId);
     if (!cavity || !mouldId || !cavityId) return;
-    editor.edit({
-      path: ['groups', plan.groups.length],
-      value: {
-        id: freshId(plan, 'group'),
-        name: cavity.count > 1 ? `${cavity.name}s 1–${cavity.count}`.slice(0, 40) : cavity.name,
-        mouldId,
-        cavityId,
-        count: cavity.count
-      }
-    });
+    const id = freshId(plan, 'group');
+    const cup = plan.cups[0];
+    const first = {
+      id: freshId(plan, 'lay'),
+      act: 'lay' as const,
+      cupId: cup?.id ?? '',
+      groupId: id,
+      amount: { kind: 'rim' as const },
+      minutesEach: 0.5
+    };
+    const group = {
+      id,
+      name: cavity.count > 1 ? `${cavity.name}s 1–${cavity.count}`.slice(0, 40) : cavity.name,
+      mouldId,
+      cavityId,
+      count: cavity.count
+    };
+    editor.edits([
+      { path: ['groups', plan.groups.length], value: group },
+      ...(cup ? [{ path: ['steps', plan.steps.length], value: first }] : [])
+    ]);
   }
 
   function removeGroup(index: number) {
