@@ -68,7 +68,9 @@
     <p class="text-right text-[0.9rem] text-ink-2">Mix sheet<br />poured on ____ / ____ by ______</p>
   </header>
 
-  <section class="mt-4 grid grid-cols-[1fr_300px] gap-6 max-sm:grid-cols-1">
+  <section
+    class="mt-4 grid grid-cols-[1fr_300px] gap-6 max-sm:grid-cols-1 print:grid-cols-[1fr_215px]! print:gap-4"
+  >
     <div>
       {#if computed.letDowns.length}
         <h2 class="text-[1.2rem]">Let-downs, made first</h2>
