@@ -1,4 +1,4 @@
-import { COLOUR_TOLERANCE, weighingSpread, type Scale } from '../dosing';
+import { COLOUR_TOLERANCE, LET_DOWN_SPARE, weighingSpread, type Scale } from '../dosing';
 import type { Formula } from '../material';
 import type { Weighing } from './cup';
 
@@ -18,9 +18,6 @@ export interface PlannedLetDown {
   weighable: boolean;
 }
 
-/** A fifth more than the cups use: some stays in its pot. */
-const SPARE = 1.2;
-
 /** Gathers the let-downs that a plan's cups use, one for each colourant and strength. */
 export function planLetDowns(
   cups: readonly { weighings: readonly Weighing[] }[],
@@ -34,7 +31,7 @@ export function planLetDowns(
     if (!w.letDown || !w.colourantId) continue;
     const key = `${w.colourantId}|${w.letDown.parts}`;
     const before = found.get(key);
-    const make = (before?.make ?? 0) + w.exact * SPARE;
+    const make = (before?.make ?? 0) + w.exact * LET_DOWN_SPARE;
     const colourant = Math.round(make / (w.letDown.parts + 1) / scale.division) * scale.division;
     const spread = weighingSpread(scale, colourant);
     found.set(key, {

@@ -17,7 +17,8 @@ export interface LetDown {
 }
 
 const STEPS = [9, 19, 49, 99] as const;
-const SPARE = 1.2;
+/** A let-down is made for its uses and a fifth more: some stays in its pot. */
+export const LET_DOWN_SPARE = 1.2;
 
 /**
  * Proposes the smallest let-down that brings one dose within tolerance on this scale.
@@ -34,7 +35,7 @@ export function proposeLetDown(
     const diluted = dose * (parts + 1);
     const doseSpread = weighingSpread(scale, diluted);
     if (doseSpread > tolerance) continue;
-    const make = diluted * uses * SPARE;
+    const make = diluted * uses * LET_DOWN_SPARE;
     const colourant = make / (parts + 1);
     const makeSpread = weighingSpread(scale, colourant);
     return {
