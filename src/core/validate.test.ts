@@ -24,7 +24,7 @@ describe('what is wrong with a document', () => {
     [
       { path: ['cups', 0, 'recipe', 0, 'percent'], value: 140 },
       'plan/cups/0/recipe/0/percent',
-      'Percent must be at most 100.'
+      'Percent cannot be over 100 %.'
     ],
     [{ path: ['baseId'], value: undefined }, 'plan/baseId', 'Base id is missing.'],
     [

@@ -3,6 +3,8 @@ export const CARD_WORDS = {
   moulds: 'mould',
   bases: 'base',
   colourants: 'colourant',
-  scales: 'scale'
+  scales: 'scale',
+  vessels: 'vessel',
+  lots: 'lot'
 } as const;
 export type CardKind = keyof typeof CARD_WORDS;

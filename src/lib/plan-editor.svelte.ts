@@ -1,4 +1,4 @@
-import { applyEdit, computePlan, Plan, type Shelf } from '$core/plan';
+import { applyEdit, computePlan, Plan, type Past, type Shelf } from '$core/plan';
 import type { Edit, Problem } from '$core/problem';
 import { problemsOf } from '$core/validate';
 
@@ -22,10 +22,10 @@ export class PlanEditor {
   readonly shelf: Shelf;
   readonly computed;
 
-  constructor(plan: Plan, shelf: Shelf) {
+  constructor(plan: Plan, shelf: Shelf, past: Past = {}) {
     this.plan = plan;
     this.shelf = shelf;
-    this.computed = $derived(computePlan(this.plan, this.shelf));
+    this.computed = $derived(computePlan(this.plan, this.shelf, past));
     const kept = this.#draft();
     if (kept) {
       this.plan = kept;

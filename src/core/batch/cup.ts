@@ -1,45 +1,67 @@
 import {
   colouredDensity,
   COLOUR_TOLERANCE,
+  countWords,
+  cupScale,
+  inDrops,
+  inSpoons,
   PART_TOLERANCE,
   roundParts,
+  scaleFor,
+  shareError,
   toDivision,
   weighCup,
   weighingSpread,
+  type CarrierRule,
+  type Counted,
+  type Creep,
+  type CupWeights,
   type Dose,
   type Scale
 } from '../dosing';
 import type { Formula, FormulaPart } from '../material';
 
-/** One thing put on the scale for a cup, g. */
+/** One thing put on the scale for a cup, g; a reserve is taken out. */
 export interface Weighing {
-  /** `A`, `B`, or the recipe line's id. */
+  /** `A`, `B`, `base`, `reserve`, or the id of the recipe line or filler. */
   key: string;
   name: string;
-  kind: 'part' | 'colourant';
+  kind: 'part' | 'colourant' | 'filler' | 'reserve';
   /** Exact weight wanted. */
   exact: number;
-  /** Weight on this scale: a multiple of its division. */
+  /** Weight on its scale: a multiple of its division, or what the count weighs. */
   weight: number;
-  /** What the display reads when this is in: running total, or this alone when tared. */
+  /** What the display reads when this is in: running total, or this alone when tared or in a boat. */
   reading: number;
   /** Relative standard spread of this weighing on this scale. */
   spread: number;
   weighable: boolean;
+  /** The scale it is weighed on, and that scale's division, g. */
+  scaleId: string;
+  division: number;
+  /** On another scale than the cup stands on: weighed alone, then tipped in. */
+  boat?: boolean;
   colourantId?: string;
   percent?: number;
   /** When it is weighed as a let-down: parts of carrier to one, and the colourant in this weighing, g. */
   letDown?: { parts: number; supplied: number };
+  /** Grams of the colourant as supplied in this weighing. */
+  supplied?: number;
+  /** Counted instead of weighed, in words. */
+  counted?: string;
+  /** Approached by eye in steps. */
+  creep?: Creep;
   /** A vessel of its own, when it is not weighed into the cup. */
   vessel?: string;
 }
 
-/** What is poured, what clings, what stays in the vessel, what is left over: together, what is mixed. Grams. */
+/** What is poured, clings, stays in the vessel, is taken out uncoloured, is left over: together, what is mixed. Grams. */
 export interface CupBalance {
   pouredMl: number;
   poured: number;
   clings: number;
   vessel: number;
+  reserved: number;
   left: number;
   mixed: number;
 }
@@ -48,98 +70,90 @@ export interface CupBalance {
 export interface WeighedCup {
   balance: CupBalance;
   batch: number;
-  /** g/ml of the coloured cup. */
+  /** g/ml of the coloured cup, fillers counted. */
   density: number;
   weighings: Weighing[];
   /** Greatest relative deviation of a part's share after rounding, carriers counted. */
   ratioError: number;
+  /** Per part, what carriers bring beyond the ratio in a cup split from a common mix, as a share of the part. */
+  offRatio: CupWeights['offRatio'];
+}
+
+/** A dose as a plan asks for it: also how it is measured out. */
+export type CupDose = Dose & { lineId: string; by?: 'scale' | 'drops' | 'spoon'; creep?: Creep };
+
+/** Chips or other solids stirred into a cup, as a share of the finished cup by weight. */
+export interface Filler {
+  id: string;
+  name: string;
+  share: number;
+  /** g/ml of the solid itself. */
+  density: number;
 }
 
 /** What a cup is worked out from. */
 export interface CupOrder {
   formula: Formula;
-  doses: readonly (Dose & { lineId: string })[];
-  /** ml poured from this cup in all cavities. */
+  doses: readonly CupDose[];
+  fillers?: readonly Filler[];
+  /** ml poured from this cup in all cavities of this mix. */
   pouredMl: number;
   losses: { cling: number; vessel: number };
+  /** Share of what is needed that is mixed on top, 0..1. */
+  allowance?: number;
   /** Mix at least this much, g. */
   atLeast?: number;
-  scale: Scale;
+  /** Uncoloured base to take out before the colour goes in, g. */
+  reserve?: number;
+  /** The plan's own scale first. */
+  scales: readonly Scale[];
   readings: 'cumulative' | 'tared';
+  /** A cup split from a common mix takes its base by weight, and its carriers cannot be made room for. */
+  split?: boolean;
 }
 
 /**
- * Works out one cup mixed on its own: mass to mix = poured × ρ × (1 + cling) + vessel loss, split into parts
- * and colourants, rounded to the scale. The balance closes exactly on the rounded weights: what rounding
- * or `atLeast` adds is left over. A surplus below nothing (a rounding, at most half a division) stays visible.
+ * Works out one cup: mass to mix = poured × ρ × (1 + cling), with its allowance, + vessel loss (+ reserve), split
+ * into parts, colourants and fillers, rounded to the scales. The balance closes exactly on the rounded weights:
+ * what rounding, `atLeast` or the allowance adds is left over. A surplus below nothing (a rounding, at most half
+ * a division) stays visible.
  */
 export function weighOutCup(order: CupOrder): WeighedCup {
-  const { formula, scale, losses } = order;
-  const density = colouredDensity(formula, order.doses);
+  const { formula, losses } = order;
+  const rule: CarrierRule = order.split ? 'on top' : 'make room';
+  const fillers = order.fillers ?? [];
+  const pours = order.pouredMl > 0;
+  const density = colouredDensity(formula, order.doses, rule, fillers);
   const poured = order.pouredMl * density;
   const clings = poured * losses.cling;
-  const vessel = order.pouredMl > 0 ? losses.vessel : 0;
-  const needed = poured + clings + vessel;
-  const exact = weighCup(
-    formula,
-    order.doses,
-    Math.max(needed, order.pouredMl > 0 ? (order.atLeast ?? 0) : 0)
+  const vessel = pours ? losses.vessel : 0;
+  const needed = (poured + clings) * (1 + (order.allowance ?? 0)) + vessel;
+  const total = Math.max(needed, pours ? (order.atLeast ?? 0) : 0);
+  const reserve = pours ? (order.reserve ?? 0) : 0;
+  const solids = fillers.reduce((s, f) => s + f.share, 0);
+  const exact = weighCup(formula, order.doses, total * (1 - solids), rule);
+
+  const own = cupScale(total + reserve, order.scales);
+  const parts = order.split
+    ? [{ ...weighing('base', 'mixed base', 'part', exact.batch, PART_TOLERANCE, own, order.scales) }]
+    : partWeighings(formula, exact, reserve, own, order.scales);
+  const colours = exact.colourants.flatMap(({ grams }, i): Weighing[] =>
+    grams > 0 ? [colourWeighing(exact.colourants[i]!, order.doses[i]!, own, order.scales)] : []
+  );
+  const chips = fillers.map((f) =>
+    weighing(f.id, f.name, 'filler', total * f.share, COLOUR_TOLERANCE, own, order.scales)
   );
 
-  const rounded = roundParts(
-    exact.parts.map((p) => p.grams),
-    scale.division,
-    exact.parts.map((p) => p.fromCarriers)
-  );
-  const weighings = exact.parts.map((part, i): Weighing => {
-    const own = formula.parts[i]!;
-    const weight = own.roundDown
-      ? roundedDown(Math.min(part.grams, most(own, formula, rounded.weights)), scale.division)
-      : rounded.weights[i]!;
-    const spread = weighingSpread(scale, weight);
-    return {
-      key: part.key,
-      name: part.name,
-      kind: 'part',
-      exact: part.grams,
-      weight,
-      reading: 0,
-      spread,
-      weighable: spread <= PART_TOLERANCE,
-      ...(own.vessel ? { vessel: own.vessel } : {})
-    };
-  });
-  const colours = exact.colourants.flatMap(({ dose, grams, supplied }, i): Weighing[] => {
-    if (grams <= 0) return [];
-    const spread = weighingSpread(scale, grams);
-    return [
-      {
-        key: order.doses[i]!.lineId,
-        name: dose.letDown ? `${dose.colourant.name}, 1 : ${dose.letDown} let-down` : dose.colourant.name,
-        kind: 'colourant',
-        exact: grams,
-        weight: clean(toDivision(grams, scale.division)),
-        reading: 0,
-        spread,
-        weighable: spread <= COLOUR_TOLERANCE,
-        colourantId: dose.colourant.id,
-        percent: dose.percent,
-        ...(dose.letDown ? { letDown: { parts: dose.letDown, supplied } } : {})
-      }
-    ];
-  });
-  // Dry first where the material asks for it; otherwise colour goes into the mixed batch.
-  const before = weighings.findIndex((w) => w.key === formula.colourBefore);
+  // Dry first where the material asks for it; otherwise the reserve is taken, then colour goes into the mixed batch.
+  const weighings = [...parts];
+  const before = order.split ? -1 : weighings.findIndex((w) => w.key === formula.colourBefore);
   weighings.splice(before < 0 ? weighings.length : before, 0, ...colours);
-
-  let total = 0;
-  const vessels = new Map<string, number>();
-  for (const w of weighings) {
-    total = clean(total + w.weight);
-    const inVessel = clean((vessels.get(w.vessel ?? '') ?? 0) + w.weight);
-    vessels.set(w.vessel ?? '', inVessel);
-    w.reading = order.readings === 'cumulative' ? inVessel : w.weight;
+  if (reserve > 0 && !order.split) {
+    const taken = weighing('reserve', 'uncoloured base, taken out', 'reserve', reserve, PART_TOLERANCE, own, [own]);
+    weighings.splice(before < 0 ? parts.length : weighings.length, 0, taken);
   }
+  weighings.push(...chips);
+  const { mixed, reserved } = readings(weighings, order.readings);
 
   return {
     balance: {
@@ -147,14 +161,146 @@ export function weighOutCup(order: CupOrder): WeighedCup {
       poured,
       clings,
       vessel,
-      left: total - poured - clings - vessel,
-      mixed: total
+      reserved,
+      left: mixed - poured - clings - vessel - reserved,
+      mixed
     },
     batch: exact.batch,
     density,
     weighings,
-    ratioError: order.pouredMl > 0 ? rounded.ratioError : 0
+    ratioError: pours && !order.split ? ratioErrorOf(exact, reserve, formula, parts) : 0,
+    offRatio: exact.offRatio
   };
+}
+
+/** The reactive parts, rounded together so that the ratio is kept; one too small for the cup's scale is weighed apart. */
+function partWeighings(
+  formula: Formula,
+  exact: CupWeights,
+  reserve: number,
+  own: Scale,
+  scales: readonly Scale[]
+): Weighing[] {
+  const grams = exact.parts.map((p, i) => p.grams + formula.parts[i]!.share * reserve);
+  const chosen = grams.map((g) => scaleFor(g, PART_TOLERANCE, own, scales));
+  const together = grams.map((_, i) => i).filter((i) => chosen[i] === own);
+  const rounded = roundParts(
+    together.map((i) => grams[i]!),
+    own.division,
+    together.map((i) => exact.parts[i]!.fromCarriers)
+  );
+  const weights = grams.map((g, i) =>
+    chosen[i] === own ? rounded.weights[together.indexOf(i)]! : clean(toDivision(g, chosen[i]!.division))
+  );
+  return exact.parts.map((part, i): Weighing => {
+    const of = formula.parts[i]!;
+    const w = weighing(part.key, part.name, 'part', grams[i]!, PART_TOLERANCE, own, scales);
+    const weight = of.roundDown
+      ? roundedDown(Math.min(grams[i]!, most(of, formula, weights)), w.division)
+      : weights[i]!;
+    const spread = weighingSpread(chosen[i]!, weight);
+    return {
+      ...w,
+      weight,
+      spread,
+      weighable: spread <= PART_TOLERANCE,
+      ...(of.vessel ? { vessel: of.vessel } : {})
+    };
+  });
+}
+
+function ratioErrorOf(
+  exact: CupWeights,
+  reserve: number,
+  formula: Formula,
+  parts: readonly Weighing[]
+): number {
+  return shareError(
+    parts.map((w) => w.weight),
+    exact.parts.map((p, i) => p.grams + formula.parts[i]!.share * reserve),
+    exact.parts.map((p) => p.fromCarriers)
+  );
+}
+
+function weighing(
+  key: string,
+  name: string,
+  kind: Weighing['kind'],
+  exact: number,
+  tolerance: number,
+  own: Scale,
+  scales: readonly Scale[]
+): Weighing {
+  const scale = scaleFor(exact, tolerance, own, scales);
+  const weight = clean(toDivision(exact, scale.division));
+  const spread = weighingSpread(scale, exact);
+  return {
+    key,
+    name,
+    kind,
+    exact,
+    weight,
+    reading: 0,
+    spread,
+    weighable: spread <= tolerance,
+    scaleId: scale.id,
+    division: scale.division,
+    ...(scale === own ? {} : { boat: true })
+  };
+}
+
+function colourWeighing(
+  { grams, supplied }: CupWeights['colourants'][number],
+  dose: CupDose,
+  own: Scale,
+  scales: readonly Scale[]
+): Weighing {
+  const name = dose.letDown ? `${dose.colourant.name}, 1 : ${dose.letDown} let-down` : dose.colourant.name;
+  const w = weighing(dose.lineId, name, 'colourant', grams, COLOUR_TOLERANCE, own, scales);
+  const counted = countedDose(dose, grams);
+  return {
+    ...w,
+    colourantId: dose.colourant.id,
+    percent: dose.percent,
+    supplied: counted ? counted.grams : supplied,
+    ...(dose.letDown ? { letDown: { parts: dose.letDown, supplied } } : {}),
+    ...(dose.creep ? { creep: dose.creep } : {}),
+    ...(counted
+      ? {
+          weight: clean(counted.grams),
+          spread: counted.spread,
+          weighable: counted.count > 0 && counted.spread <= 4 * COLOUR_TOLERANCE,
+          counted: countWords(counted)
+        }
+      : {})
+  };
+}
+
+/** A dose counted in drops or spoons, where the colourant's card can say what one weighs. */
+function countedDose(dose: CupDose, grams: number): Counted | undefined {
+  if (dose.letDown) return undefined;
+  if (dose.by === 'drops' && dose.colourant.drop) return inDrops(grams, dose.colourant.drop);
+  if (dose.by === 'spoon' && dose.colourant.bulkDensity) return inSpoons(grams, dose.colourant.bulkDensity);
+  return undefined;
+}
+
+/** Fills in what each display reads, vessel by vessel; says what is mixed in all and what is taken out again. */
+function readings(
+  weighings: Weighing[],
+  way: CupOrder['readings']
+): { mixed: number; reserved: number } {
+  let mixed = 0;
+  let reserved = 0;
+  const vessels = new Map<string, number>();
+  for (const w of weighings) {
+    const goesIn = w.kind === 'reserve' ? -w.weight : w.weight;
+    if (w.kind === 'reserve') reserved = clean(reserved + w.weight);
+    else mixed = clean(mixed + w.weight);
+    const inVessel = clean((vessels.get(w.vessel ?? '') ?? 0) + goesIn);
+    vessels.set(w.vessel ?? '', inVessel);
+    w.reading = way === 'cumulative' && !w.boat ? inVessel : w.weight;
+  }
+  return { mixed, reserved };
 }
 
 const roundedDown = (g: number, division: number) => clean(Math.floor(g / division + 1e-9) * division);

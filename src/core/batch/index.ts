@@ -1,3 +1,7 @@
 export { fillGroup, type FilledGroup, type Layer } from './fill';
 export { planLetDowns, type PlannedLetDown } from './letdowns';
-export { weighOutCup, type CupBalance, type CupOrder, type WeighedCup, type Weighing } from './cup';
+export { weighOutCup, type CupBalance, type CupDose, type CupOrder, type Filler, type WeighedCup, type Weighing } from './cup';
+export { castFor, turnsFor } from './yield';
+export { dealCavities, dealPours, portions, type Allotment } from './turns';
+export { placeSurplus, type Spare, type Surplus } from './surplus';
+export { learnedCling, type CupLoss } from './losses';

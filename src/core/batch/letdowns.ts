@@ -1,4 +1,4 @@
-import { COLOUR_TOLERANCE, LET_DOWN_SPARE, weighingSpread, type Scale } from '../dosing';
+import { COLOUR_TOLERANCE, LET_DOWN_SPARE, scaleFor, type Scale, weighingSpread } from '../dosing';
 import type { Formula } from '../material';
 import type { Weighing } from './cup';
 
@@ -9,6 +9,7 @@ export interface PlannedLetDown {
   parts: number;
   /** What it is let down in. */
   carrierName: string;
+  carrierKey: string;
   uses: number;
   make: number;
   colourant: number;
@@ -16,37 +17,50 @@ export interface PlannedLetDown {
   /** Relative spread of weighing the colourant into it, and whether that is within tolerance. */
   spread: number;
   weighable: boolean;
+  scaleId: string;
+  division: number;
 }
 
 /** Gathers the let-downs that a plan's cups use, one for each colourant and strength. */
 export function planLetDowns(
-  cups: readonly { weighings: readonly Weighing[] }[],
+  weighings: readonly Weighing[],
   nameOf: (colourantId: string) => string,
   formula: Formula,
-  scale: Scale
+  scales: readonly Scale[]
 ): PlannedLetDown[] {
-  const found = new Map<string, PlannedLetDown>();
-  const carrierName = formula.parts.find((p) => p.key === formula.letDownIn)?.name ?? '';
-  for (const w of cups.flatMap((c) => c.weighings)) {
+  const wanted = new Map<string, { colourantId: string; parts: number; uses: number; make: number }>();
+  for (const w of weighings) {
     if (!w.letDown || !w.colourantId) continue;
     const key = `${w.colourantId}|${w.letDown.parts}`;
-    const before = found.get(key);
-    const make = (before?.make ?? 0) + w.exact * LET_DOWN_SPARE;
-    const colourant = Math.round(make / (w.letDown.parts + 1) / scale.division) * scale.division;
-    const spread = weighingSpread(scale, colourant);
-    found.set(key, {
+    const before = wanted.get(key);
+    wanted.set(key, {
       colourantId: w.colourantId,
-      name: nameOf(w.colourantId),
       parts: w.letDown.parts,
-      carrierName,
       uses: (before?.uses ?? 0) + 1,
+      make: (before?.make ?? 0) + w.exact * LET_DOWN_SPARE
+    });
+  }
+  const carrier = formula.parts.find((p) => p.key === formula.letDownIn);
+  return [...wanted.values()].map(({ colourantId, parts, uses, make }) => {
+    const exact = make / (parts + 1);
+    const scale = scaleFor(exact, COLOUR_TOLERANCE, scales[0]!, scales);
+    const colourant = Math.round(exact / scale.division) * scale.division;
+    const spread = weighingSpread(scale, colourant);
+    return {
+      colourantId,
+      name: nameOf(colourantId),
+      parts,
+      carrierName: carrier?.name ?? '',
+      carrierKey: carrier?.key ?? '',
+      uses,
       make,
       colourant,
       // The carrier follows the rounded colourant, so that the strength is kept.
-      carrier: Math.round((colourant * w.letDown.parts) / scale.division) * scale.division,
+      carrier: Math.round((colourant * parts) / scale.division) * scale.division,
       spread,
-      weighable: spread <= COLOUR_TOLERANCE
-    });
-  }
-  return [...found.values()];
+      weighable: spread <= COLOUR_TOLERANCE,
+      scaleId: scale.id,
+      division: scale.division
+    };
+  });
 }

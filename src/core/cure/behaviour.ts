@@ -17,6 +17,8 @@ export interface Behaviour {
   goneBy(cupGrams: number, room: number): number;
   /** When a layer so many mm deep reaches a state; infinite for a state it does not know. */
   layerReaches(state: string, mm: number, room: number): number;
+  /** How hot a cup of so many grams gets by itself, °C; the room's temperature where it does not. */
+  cupPeak(cupGrams: number, room: number): number;
   /** When that layer may be handled. */
   layerFirm(mm: number, room: number): number;
 }
@@ -56,6 +58,11 @@ const CARD_STATES: Record<Exclude<Base['kind'], 'resin'>, readonly [HandState, H
     { state: 'hot', tell: 'thin and glossy' },
     { state: 'thickening', tell: 'draws threads' },
     { state: 'set', tell: 'no longer dents' }
+  ],
+  rubber: [
+    { state: 'fluid', tell: 'pours in a thin string' },
+    { state: 'thickening', tell: 'the string breaks and lumps' },
+    { state: 'set', tell: 'a gloved finger leaves no mark and does not stick' }
   ]
 };
 
@@ -81,6 +88,7 @@ export function behaviourOf(base: Base): Behaviour {
         const begins: Record<string, number> = layer(mm, room).begins;
         return begins[state] ?? Infinity;
       },
+      cupPeak: (grams, room) => cup(grams, room).peakCelsius,
       layerFirm: (mm, room) => layer(mm, room).begins.firm
     };
   }
@@ -96,6 +104,7 @@ export function behaviourOf(base: Base): Behaviour {
       const i = states.findIndex((s) => s.state === state);
       return i < 0 ? Infinity : after[i]! * scale(room);
     },
+    cupPeak: (_, room) => room,
     layerFirm: (_, room) => base.setMinutes * scale(room)
   };
 }

@@ -1,6 +1,19 @@
 export { Scale, COLOUR_TOLERANCE, PART_TOLERANCE, weighingSpread, leastWeighing, toDivision } from './scale';
+export { cupScale, scaleFor } from './choose';
 export { roundParts, shareError } from './rounding';
-export { colouredDensity, weighCup, type Dose, type CupWeights } from './recipe';
+export {
+  colouredDensity,
+  LINE_BASES,
+  ownPercents,
+  weighCup,
+  type CarrierRule,
+  type CupWeights,
+  type Dose,
+  type LineBasis
+} from './recipe';
 export { LET_DOWN_SPARE, proposeLetDown, type LetDown } from './letdown';
 export { correctMix, type MixWeighing, type Correction } from './overshoot';
-export { calibrateDrop, dropsWeigh } from './drops';
+export { calibrateDrop, countWords, dropsWeigh, EIGHTH_TSP, inDrops, inSpoons, type Counted } from './drops';
+export { creepSteps, type Creep } from './creep';
+export { pasteOf, type Paste, type PasteOrder } from './paste';
+export { rewet } from './rewet';

@@ -4,11 +4,12 @@ import { ConcreteBase, concreteFormula } from './concrete';
 import type { Formula } from './formula';
 import { GypsumBase, gypsumFormula } from './gypsum';
 import { MeltBase, meltFormula } from './melt';
+import { RubberBase, rubberFormula } from './rubber';
 import { ResinBase, resinFormula } from './resin';
 import { SoapBase, soapFormula } from './soap';
 
 /** A base card: the uncoloured material, of any of the crafts. */
-export const Base = z.discriminatedUnion('kind', [ResinBase, GypsumBase, ConcreteBase, SoapBase, MeltBase]);
+export const Base = z.discriminatedUnion('kind', [ResinBase, GypsumBase, ConcreteBase, SoapBase, MeltBase, RubberBase]);
 export type Base = z.infer<typeof Base>;
 export type MaterialKind = Base['kind'];
 
@@ -25,7 +26,9 @@ export function formulaOf(base: Base): Result<Formula> {
       return soapFormula(base);
     case 'melt and pour':
     case 'plastisol':
-      return ok(meltFormula(base));
+      return meltFormula(base);
+    case 'rubber':
+      return ok(rubberFormula(base));
   }
 }
 
@@ -36,5 +39,6 @@ export const MATERIAL_WORDS: Record<MaterialKind, string> = {
   concrete: 'concrete',
   soap: 'cold-process soap',
   'melt and pour': 'melt-and-pour soap',
-  plastisol: 'plastisol'
+  plastisol: 'plastisol',
+  rubber: 'mould rubber'
 };

@@ -19,5 +19,7 @@ export const commonCard = {
   leastMix: z.number().nonnegative().default(30),
   colour: z.string().regex(/^#[0-9a-f]{6}$/i),
   cautions: z.array(z.string().max(300)).default([]),
+  /** Names of the fields that the maker took from their own data sheet; the others are starting values. */
+  sheet: z.array(z.string().max(60)).max(80).optional(),
   source: z.string().max(300).default('')
 };

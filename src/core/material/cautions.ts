@@ -1,3 +1,4 @@
+import { inhibitionCautions } from '../mould';
 import type { Base, MaterialKind } from './base';
 
 /** The usual cautions of each material, shown where it is planned and before it is mixed. */
@@ -26,8 +27,18 @@ const CAUTIONS: Record<MaterialKind, readonly string[]> = {
     'Burns and fumes: outdoors or extracted, heat-proof gloves, face shield.',
     'No water anywhere near hot plastisol: it spits.',
     'Never past the limit on the card: it scorches, yellows and fumes.'
+  ],
+  rubber: [
+    'Gloves and fresh air; keep it off clothes, it never washes out.',
+    'Part B is an irritant in tin-cured rubbers: nitrile gloves and goggles.'
   ]
 };
 
 /** The cautions that hold for a base: the material's usual ones and the card's own. */
-export const cautionsOf = (base: Base): string[] => [...new Set([...CAUTIONS[base.kind], ...base.cautions])];
+export const cautionsOf = (base: Base): string[] => [
+  ...new Set([
+    ...CAUTIONS[base.kind],
+    ...(base.kind === 'rubber' ? inhibitionCautions(base.cure) : []),
+    ...base.cautions
+  ])
+];

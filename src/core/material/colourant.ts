@@ -28,6 +28,12 @@ export const Colourant = z.object({
   /** Most that may go in, percent as supplied of the material's own basis; overrides the usual limit. */
   limit: z.number().positive().max(100).optional(),
   limitReason: z.string().max(200).optional(),
+  /** One drop as weighed by the maker: grams, and the standard error of that. */
+  drop: z.object({ grams: z.number().positive().max(2), error: z.number().nonnegative().max(1) }).optional(),
+  /** Loose weight of the powder in a levelled spoon, g/ml. */
+  bulkDensity: z.number().min(0.02).max(5).optional(),
+  /** How long it keeps, months, where it matters (home-made paste). */
+  shelfMonths: z.number().positive().max(240).optional(),
   colour: z.string().regex(/^#[0-9a-f]{6}$/i),
   /** Tinting strength beside a common oxide of the same form (1). */
   strength: z.number().positive().max(100).default(1),

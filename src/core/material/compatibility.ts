@@ -22,7 +22,8 @@ const TABLE: Record<Form, Record<MaterialKind, Compatibility>> = {
     'melt and pour': good,
     concrete: surface,
     gypsum: care('pale in a white body'),
-    plastisol: heatProof
+    plastisol: heatProof,
+    rubber: care('only to tell halves apart')
   },
   'interference pearl': {
     resin: care('shows over dark, nearly nothing over white'),
@@ -30,7 +31,8 @@ const TABLE: Record<Form, Record<MaterialKind, Compatibility>> = {
     'melt and pour': care('faint in an opaque body'),
     concrete: surface,
     gypsum: avoid('nothing of it shows in a white body'),
-    plastisol: heatProof
+    plastisol: heatProof,
+    rubber: care('only to tell halves apart')
   },
   powder: {
     resin: care('wet it out first, or it stays in specks'),
@@ -38,7 +40,8 @@ const TABLE: Record<Form, Record<MaterialKind, Compatibility>> = {
     'melt and pour': care('disperse it first'),
     concrete: good,
     gypsum: care('weakens past 2 %'),
-    plastisol: care('leaves grit unless milled')
+    plastisol: care('leaves grit unless milled'),
+    rubber: care('only to tell halves apart')
   },
   paste: {
     resin: good,
@@ -46,7 +49,8 @@ const TABLE: Record<Form, Record<MaterialKind, Compatibility>> = {
     'melt and pour': notOfThis('resin'),
     concrete: notOfThis('resin'),
     gypsum: notOfThis('resin'),
-    plastisol: notOfThis('resin')
+    plastisol: notOfThis('resin'),
+    rubber: care('its carrier may keep the rubber from curing')
   },
   ink: {
     resin: care('no flame while it is wet; fades; softens past 1.5 %'),
@@ -54,7 +58,8 @@ const TABLE: Record<Form, Record<MaterialKind, Compatibility>> = {
     'melt and pour': avoid('alcohol upsets the base and it fades'),
     concrete: avoid('it fades in the alkali'),
     gypsum: avoid('it fades and blooms'),
-    plastisol: avoid('alcohol flashes in the heat')
+    plastisol: avoid('alcohol flashes in the heat'),
+    rubber: avoid('alcohol keeps it from curing')
   },
   dispersion: {
     resin: avoid('water clouds it and it cures soft'),
@@ -62,7 +67,8 @@ const TABLE: Record<Form, Record<MaterialKind, Compatibility>> = {
     'melt and pour': good,
     concrete: good,
     gypsum: good,
-    plastisol: avoid('water in hot plastisol spits')
+    plastisol: avoid('water in hot plastisol spits'),
+    rubber: avoid('water keeps it from curing')
   },
   botanical: {
     resin: care('may trap air and brown'),
@@ -70,7 +76,8 @@ const TABLE: Record<Form, Record<MaterialKind, Compatibility>> = {
     'melt and pour': care('browns'),
     concrete: care('weak and uneven'),
     gypsum: care('weak and uneven'),
-    plastisol: avoid('it chars')
+    plastisol: avoid('it chars'),
+    rubber: avoid('it may keep the rubber from curing')
   },
   glitter: {
     resin: care('sinks in fresh resin, sits on gelled'),
@@ -78,7 +85,8 @@ const TABLE: Record<Form, Record<MaterialKind, Compatibility>> = {
     'melt and pour': care('on the top only'),
     concrete: surface,
     gypsum: surface,
-    plastisol: heatProof
+    plastisol: heatProof,
+    rubber: avoid('it prints into every piece')
   },
   'plastisol colour': {
     resin: notOfThis('plastisol'),
@@ -86,7 +94,8 @@ const TABLE: Record<Form, Record<MaterialKind, Compatibility>> = {
     'melt and pour': notOfThis('plastisol'),
     concrete: notOfThis('plastisol'),
     gypsum: notOfThis('plastisol'),
-    plastisol: good
+    plastisol: good,
+    rubber: notOfThis('plastisol')
   }
 };
 

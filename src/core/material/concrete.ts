@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { commonCard } from './card';
+import { commonCard, density } from './card';
 import type { Formula } from './formula';
 
 /** Particle densities, g/ml: typical of Portland cement, quartz sand and a liquid plasticiser. */
@@ -19,7 +19,18 @@ export const ConcreteBase = z.object({
   waterCement: z.number().min(0.2, 'is too dry to mix').max(0.8, 'is too wet to be concrete'),
   plasticiser: z.number().nonnegative().max(0.05, 'must be at most 5 % of the cement'),
   air: z.number().min(0).max(0.15),
-  setMinutes: z.number().positive().max(2880)
+  setMinutes: z.number().positive().max(2880),
+  /**
+   * A bagged casting mix instead: its own water, g per g of dry mix, its fresh density, and how much of the dry
+   * mix is cement (what percentages are of). `sand` and `waterCement` then stand aside.
+   */
+  bag: z
+    .object({
+      water: z.number().min(0.05, 'is too dry to mix').max(0.6, 'is too wet to be concrete'),
+      density: density,
+      cement: z.number().min(0.05).max(1, 'cannot be over the whole bag')
+    })
+    .optional()
 });
 export type ConcreteBase = z.infer<typeof ConcreteBase>;
 
@@ -28,6 +39,7 @@ export type ConcreteBase = z.infer<typeof ConcreteBase>;
  * before the liquids; the water starts the clock. A water carrier counts as mix water.
  */
 export function concreteFormula(base: ConcreteBase): Formula {
+  if (base.bag) return baggedFormula(base, base.bag);
   const mass = 1 + base.sand + base.waterCement + base.plasticiser;
   const volume = 1 / CEMENT + base.sand / SAND + base.waterCement / WATER + base.plasticiser / PLASTICISER;
   const part = (key: string, name: string, amount: number) => ({ key, name, share: amount / mass });
@@ -46,4 +58,34 @@ export function concreteFormula(base: ConcreteBase): Formula {
     carriers: { water: 'water' },
     letDownIn: 'water'
   };
+}
+
+/** A bagged mix: the bag's own water ratio and density; percentages are of the cement the bag holds. */
+function baggedFormula(base: ConcreteBase, bag: NonNullable<ConcreteBase['bag']>): Formula {
+  const plasticiser = base.plasticiser * bag.cement;
+  const mass = 1 + bag.water + plasticiser;
+  return {
+    parts: [
+      { key: 'mix', name: 'bagged mix', share: 1 / mass },
+      { key: 'plasticiser', name: 'plasticiser', share: plasticiser / mass },
+      { key: 'water', name: 'water', share: bag.water / mass }
+    ].filter((p) => p.share > 0),
+    density: bag.density,
+    air: base.air,
+    basis: { of: 'parts', parts: ['mix'], factor: bag.cement, words: 'of the cement in the bag' },
+    clockPart: 'water',
+    colourBefore: plasticiser > 0 ? 'plasticiser' : 'water',
+    carriers: { water: 'water' },
+    letDownIn: 'water'
+  };
+}
+
+/** Water to cement by weight, of weights as they are (water in liquid colourants counted by the caller). */
+export function waterCementOf(
+  base: ConcreteBase,
+  grams: (key: string) => number,
+  extraWater = 0
+): number | undefined {
+  const cement = base.bag ? grams('mix') * base.bag.cement : grams('cement');
+  return cement > 0 ? (grams('water') + extraWater) / cement : undefined;
 }

@@ -16,7 +16,13 @@ export interface FormulaPart {
 export type Basis =
   | { of: 'batch'; words: 'of the uncoloured batch' }
   | { of: 'finished'; words: 'of the finished mix' }
-  | { of: 'parts'; parts: readonly string[]; words: string };
+  | {
+      of: 'parts';
+      parts: readonly string[];
+      /** Share of those parts that counts, where only some of them is binder; 1 when absent. */
+      factor?: number;
+      words: string;
+    };
 
 /** A material reduced to what batching needs: parts by weight, density, basis, and which part starts the clock. */
 export interface Formula {

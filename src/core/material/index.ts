@@ -1,7 +1,10 @@
 export { idealDensity, type Basis, type Formula, type FormulaPart } from './formula';
 export { Base, formulaOf, MATERIAL_WORDS, type MaterialKind } from './base';
 export { ResinBase, resinFormula, bothReadings } from './resin';
-export { SAP, lyeFor, superfatOf, type Lye } from './soap';
+export { SAP, lyeFor, settingFat, superfatOf, type Lye } from './soap';
+export { waterCementOf } from './concrete';
+export { hardShare, REHEAT_LIMIT, shotsFor, type Shots } from './melt';
+export { RubberBase } from './rubber';
 export { cautionsOf } from './cautions';
 export { Colourant, FORMS, type Form } from './colourant';
 export { limitOf, CUP_LIMITS } from './limits';

@@ -32,7 +32,8 @@ const LIMITS: Record<MaterialKind, Partial<Record<Form, Limit>> & { rest: Limit 
     mica: l(0.5, 'more pearl yellows in the heat'),
     'interference pearl': l(0.5, 'more pearl yellows in the heat'),
     rest: l(3, 'more weakens and bleeds')
-  }
+  },
+  rubber: { rest: l(2, 'more softens the mould and may rub off on pieces') }
 };
 
 /** Most colourant a cup holds in all, percent of the material's basis, and what goes wrong above it. */
@@ -42,7 +43,8 @@ export const CUP_LIMITS: Record<MaterialKind, Limit> = {
   concrete: l(10, 'the piece is weak'),
   soap: l(4, 'colour comes off in the lather'),
   'melt and pour': l(1.5, 'colour sinks and rubs off'),
-  plastisol: l(3, 'the piece is weak and bleeds')
+  plastisol: l(3, 'the piece is weak and bleeds'),
+  rubber: l(2, 'the mould is soft')
 };
 
 /** The limit that holds for a colourant in a material, with its reason and whose figure it is. */

@@ -20,7 +20,9 @@ export const ResinBase = z.object({
   /** Measured density of the mixed resin; wins over ideal mixing. */
   densityMixed: density.optional(),
   fullCureHours: z.number().positive(),
-  depthLimit: z.number().positive().max(500)
+  depthLimit: z.number().positive().max(500),
+  /** Most that may stand mixed in one cup, g, where the data sheet says; else the cure model's peak decides. */
+  safeMass: z.number().positive().max(100_000).optional()
 });
 export type ResinBase = z.infer<typeof ResinBase>;
 

@@ -21,6 +21,28 @@ export const SAP = {
   'cocoa butter': 194
 } as const;
 
+/** Where the fats that are hard in a cool room begin to set again, °C. Typical melting points. */
+const SETS_AT: Partial<Record<string, number>> = {
+  coconut: 24,
+  palm: 35,
+  shea: 34,
+  'cocoa butter': 34
+};
+
+/**
+ * The fat that may set in the batter at a temperature, °C, with its melting point: the hardest of those that are
+ * a seventh of the oils or more. Undefined while all of them stay liquid.
+ */
+export function settingFat(base: SoapBase, celsius: number): { name: string; melts: number } | undefined {
+  return base.oils
+    .filter((o) => o.share >= 1 / 7)
+    .flatMap((o) => {
+      const melts = SETS_AT[o.name];
+      return melts !== undefined && melts > celsius ? [{ name: o.name, melts }] : [];
+    })
+    .sort((a, b) => b.melts - a.melts)[0];
+}
+
 /** Cold-process soap: oils by share, and how the lye is made up. Percentages are of the oils. */
 export const SoapBase = z.object({
   kind: z.literal('soap'),
@@ -39,6 +61,11 @@ export const SoapBase = z.object({
   lyePurity: z.number().min(0.5).max(1, 'cannot be over 100 %'),
   lyeConcentration: z.number().min(0.2).max(0.5, 'cannot be over 50 %: the lye would not dissolve'),
   fragrance: z.number().min(0).max(0.06, 'is over the usual cap of 6 % of the oils'),
+  /** What else goes in with the oils, as a share of them (sugar, salt, clay); at most a fifth each. */
+  additives: z
+    .array(z.object({ name: z.string().min(1, 'needs a name').max(40), share: z.number().positive().max(0.2) }))
+    .max(8)
+    .optional(),
   density,
   setMinutes: z.number().positive().max(2880)
 });
@@ -84,7 +111,9 @@ export function soapFormula(base: SoapBase, path = 'base'): Result<Formula> {
     base.oils.map((o) => ({ grams: o.share, sap: o.sap })),
     { superfat: base.superfat, purity: base.lyePurity, concentration: base.lyeConcentration }
   );
-  const all = shares + lye.naoh + lye.water + base.fragrance;
+  const additives = base.additives ?? [];
+  const all =
+    shares + lye.naoh + lye.water + base.fragrance + additives.reduce((s, a) => s + a.share, 0);
   const oils = base.oils.map((o, i) => ({
     key: `oil-${i + 1}`,
     name: `${o.name} oil`,
@@ -109,6 +138,7 @@ export function soapFormula(base: SoapBase, path = 'base'): Result<Formula> {
         roundDown: true,
         mostOf
       },
+      ...additives.map((a, i) => ({ key: `additive-${i + 1}`, name: a.name, share: a.share / all })),
       ...(base.fragrance > 0 ? [{ key: 'fragrance', name: 'fragrance', share: base.fragrance / all }] : [])
     ],
     density: base.density,

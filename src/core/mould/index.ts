@@ -1,6 +1,12 @@
 export { Shape } from './shape';
 export { geometryOf, levelAt, type Geometry } from './geometry';
-export { polygonArea } from './polygon';
+export { polygonArea, type Point } from './polygon';
 export { footprintOf, type Footprint } from './footprint';
 export { capacityFromWater, waterDensity, type WaterFill } from './water';
 export { CavityKind, Mould, cavityOf, type Cavity } from './mould';
+export { Embed, displaced, withEmbeds } from './embed';
+export { type Chamber, type Zone } from './fittings';
+export { mouldProblems } from './rules';
+export { inhibitionCautions, keyProblems, rubberFor, type MouldJob, type RubberNeed } from './making';
+export { tracedOutline } from './trace';
+export { parsePairs } from './pairs';

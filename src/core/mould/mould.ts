@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Problem } from '../problem';
+import { Chamber, Dome, Jacket, raised, Zone } from './fittings';
 import { geometryOf, levelAt, shapeFault, type Geometry } from './geometry';
 import { Shape } from './shape';
 import { capacityFromWater } from './water';
@@ -25,7 +26,13 @@ export const CavityKind = z.object({
   name: z.string().min(1).max(60),
   count: z.number().int().positive().max(400),
   shape: Shape,
-  capacity: Capacity
+  capacity: Capacity,
+  dome: Dome.optional(),
+  jacket: Jacket.optional(),
+  chambers: z.array(Chamber).max(24).optional(),
+  zones: z.array(Zone).max(24).optional(),
+  /** How far the walls lean out from upright, degrees; below zero they lean in (an undercut). */
+  draft: z.number().min(-45).max(80).optional()
 });
 export type CavityKind = z.infer<typeof CavityKind>;
 
@@ -35,6 +42,12 @@ export const Mould = z.object({
   name: z.string().min(1, 'needs a name').max(80),
   material: z.enum(['silicone', 'aluminium', 'HDPE', 'lined timber', 'latex', 'other']),
   finish: z.enum(['gloss', 'satin', 'matte']),
+  /** Hottest pour it takes, °C. */
+  heatLimit: z.number().min(30).max(1000).optional(),
+  /** What it needs before every pour. */
+  needs: z.enum(['nothing', 'release', 'liner']).optional(),
+  /** Diameter of the hole it is filled through, mm; open at the top when absent. */
+  pourHole: z.number().positive().max(500).optional(),
   cavities: z.array(CavityKind).min(1).max(40),
   notes: z.string().max(2000).default('')
 });
@@ -42,7 +55,10 @@ export type Mould = z.infer<typeof Mould>;
 
 /** A cavity ready to be filled: geometry scaled to its best-known capacity. */
 export interface Cavity {
+  /** ml to the rim (the jacket's, where it has one). */
   capacity: number;
+  /** ml that stand above the rim when the skin domes. */
+  domeMl: number;
   depth: number;
   geometry: Geometry;
   /** Level, mm, of a volume, ml. */
@@ -60,8 +76,8 @@ export interface Cavity {
  * by their ratio, so that the rim stays the rim and the measured figure is what counts.
  */
 export function cavityOf(kind: CavityKind, path = 'cavity'): Cavity {
-  const geometry = geometryOf(kind.shape);
-  const drawn = geometry.volumeAt(geometry.depth);
+  const own = geometryOf(kind.shape);
+  const drawn = own.volumeAt(own.depth);
   const problems: Problem[] = [];
   const fault = shapeFault(kind.shape);
   if (fault) {
@@ -75,7 +91,7 @@ export function cavityOf(kind: CavityKind, path = 'cavity'): Cavity {
   }
 
   let capacity = drawn;
-  let working = geometry.working;
+  let working = own.working;
   if (kind.capacity.from === 'water') {
     const filled = capacityFromWater(kind.capacity);
     if (filled.ok) {
@@ -86,11 +102,20 @@ export function cavityOf(kind: CavityKind, path = 'cavity'): Cavity {
     capacity = kind.capacity.ml;
     working = `a past pour took ${capacity.toFixed(2)} ml`;
   }
-  problems.push(...capacityDoubts(capacity, drawn, kind, path));
+  problems.push(...capacityDoubts(capacity, drawn, kind, path), ...fittingProblems(kind, own.depth, path));
 
-  const scale = drawn > 0 ? capacity / drawn : 1;
+  const squeeze = kind.jacket?.squeeze ?? 0;
+  const scale = (drawn > 0 ? capacity / drawn : 1) * (1 - squeeze);
+  const geometry = raised(own, kind.jacket?.mm ?? 0);
+  const full = geometry.volumeAt(geometry.depth) * scale;
+  if (kind.jacket && (squeeze > 0 || kind.jacket.mm > 0)) {
+    const shares = squeeze > 0 ? ` × ${(1 - squeeze).toFixed(2)} pressed back by the jacket` : '';
+    const above = kind.jacket.mm > 0 ? ` + ${kind.jacket.mm} mm above the rim` : '';
+    working += `;${shares}${above} = ${full.toFixed(2)} ml`;
+  }
   return {
-    capacity,
+    capacity: full,
+    domeMl: kind.dome ? (geometry.areaAt(geometry.depth) * kind.dome.mm * kind.dome.factor) / 1000 : 0,
     depth: geometry.depth,
     geometry,
     levelAt: (ml) => levelAt(geometry, ml / scale),
@@ -98,6 +123,32 @@ export function cavityOf(kind: CavityKind, path = 'cavity'): Cavity {
     working,
     problems
   };
+}
+
+/** Chambers that are not the whole cavity, and zones that are not in it. */
+function fittingProblems(kind: CavityKind, depth: number, path: string): Problem[] {
+  const problems: Problem[] = [];
+  const chambers = kind.chambers ?? [];
+  const all = chambers.reduce((s, c) => s + c.share, 0);
+  if (chambers.length && Math.abs(all - 1) > 0.005)
+    problems.push({
+      code: 'chambers-not-whole',
+      level: 'stop',
+      path: `${path}/chambers`,
+      sentence: `The chambers of ${kind.name} add up to ${(all * 100).toFixed(1)} %.`,
+      mend: 'Make them 100 % of the cavity.'
+    });
+  (kind.zones ?? []).forEach((zone, i) => {
+    if (zone.from < zone.to && zone.to <= depth + 1e-9) return;
+    problems.push({
+      code: 'zone-outside',
+      level: 'warn',
+      path: `${path}/zones/${i}`,
+      sentence: `${zone.name} runs from ${zone.from} to ${zone.to} mm in a cavity ${depth.toFixed(1)} mm deep.`,
+      mend: 'Give its lower height first, and keep both inside the cavity.'
+    });
+  });
+  return problems;
 }
 
 /** Figures that suggest a slip: a knob of 40 litres, or a water fill that is a whole multiple of the drawing. */

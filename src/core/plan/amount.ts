@@ -4,7 +4,7 @@ import { formatQuantity, parseQuantity } from '../quantity';
 
 /**
  * How much a layer takes in each cavity: so much more (millimetres, millilitres, a share of the capacity),
- * up to a level, or to the rim. Shares are fractions 0..1 of the cavity's capacity.
+ * up to a level, to the rim, with a dome above it, or to the top of a zone of the cavity. Shares are fractions 0..1 of the cavity's capacity.
  */
 export const Amount = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('deep'), mm: z.number().positive() }),
@@ -12,7 +12,9 @@ export const Amount = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('share'), of: z.number().positive().max(1) }),
   z.object({ kind: z.literal('to level'), mm: z.number().positive() }),
   z.object({ kind: z.literal('to share'), of: z.number().positive().max(1) }),
-  z.object({ kind: z.literal('rim') })
+  z.object({ kind: z.literal('rim') }),
+  z.object({ kind: z.literal('dome') }),
+  z.object({ kind: z.literal('zone'), zoneId: z.string().min(1).max(60) })
 ]);
 export type Amount = z.infer<typeof Amount>;
 
@@ -32,6 +34,10 @@ export function formatAmount(amount: Amount): string {
       return `to ${trim(amount.of, '%')}`;
     case 'rim':
       return 'to the rim';
+    case 'dome':
+      return 'to a dome';
+    case 'zone':
+      return `to zone ${amount.zoneId}`;
   }
 }
 
@@ -39,9 +45,12 @@ export function formatAmount(amount: Amount): string {
 export function parseAmount(text: string, path = 'amount'): Result<Amount> {
   const said = text.trim().toLowerCase();
   if (/^(to )?(the )?(rim|brim|top|full)$/.test(said)) return ok({ kind: 'rim' });
+  if (/^(to )?(a |the )?dome$/.test(said)) return ok({ kind: 'dome' });
+  const zone = /^(to )?zone (.+)$/.exec(text.trim().replace(/^to /i, ''));
+  if (zone) return ok({ kind: 'zone', zoneId: zone[2]! });
   const to = /^(up )?to (the )?/.exec(said)?.[0] ?? '';
   const read = parseQuantity(said.slice(to.length), { path });
-  const mend = 'Type 4 mm, 3 ml, 20 %, to 11 mm, to 60 % or to the rim.';
+  const mend = 'Type 4 mm, 3 ml, 20 %, to 11 mm, to 60 %, to the rim or to a dome.';
   if (!read.ok) return { ok: false, problem: { ...read.problem, mend } };
   const { kind, value } = read.value;
   if (!(value > 0)) {

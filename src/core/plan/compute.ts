@@ -1,78 +1,74 @@
 import {
   fillGroup,
+  placeSurplus,
   planLetDowns,
-  weighOutCup,
-  type PlannedLetDown,
   type CupBalance,
-  type Layer,
-  type WeighedCup,
+  type PlannedLetDown,
+  type Surplus,
   type Weighing
 } from '../batch';
 import { simpleMixing, type ColourModel } from '../colour';
 import { behaviourOf, type HandState } from '../cure';
-import { cautionsOf, formulaOf, type Base, type Colourant } from '../material';
-import { cavityOf, footprintOf, type Cavity, type Footprint } from '../mould';
+import { cautionsOf, formulaOf, type Base } from '../material';
+import { cavityOf, footprintOf, mouldProblems, withEmbeds } from '../mould';
 import type { Problem } from '../problem';
-import { scoreOf, type Score } from '../schedule';
-import type { Cup, Group, Plan, Shelf } from './document';
-import { layerProblems, limitProblems, weighingProblems } from './rules';
+import { COMMON, scoreOf, sequenceOf, type Score, type ScoredMix, type SequenceItem } from '../schedule';
+import type { Need } from '../shelf/stock';
+import { craftOf, type CraftFact } from './craft';
+import { workOutCups, type CommonMix, type CupMix, type WorkedCup, type WorkedCups } from './cups';
+import type { Cup, Group, Past, Plan, Shelf } from './document';
+import { lightToDark } from './order';
+import { stockAndCost, takenBy, yieldOf, type Cost, type OrderYield } from './needs';
+import { drawnGroup, type ComputedGroup, type PlacedGroup } from './piece';
+import {
+  cupProblems,
+  layerProblems,
+  letDownProblems,
+  missing,
+  needProblems,
+  recipeProblems,
+  residueProblems,
+  stepProblems
+} from './rules';
 
-/** A layer with what it looks like: in section, and as its thickness lets what is behind show through. */
-export interface ComputedLayer extends Layer {
-  letter: string;
-  hatch: Cup['hatch'];
-  colour: string;
-  /** ml and grams in all cavities of the group. */
-  ml: number;
-  grams: number;
-  /** Whether it is laid on a layer that a gate has let gel. */
-  gated: boolean;
-  /** Share of each face that this layer is, 0..1, seen straight on. */
-  shows: { mouldFace: number; openFace: number };
-}
-
-/** A group of cavities, filled. */
-export interface ComputedGroup {
-  groupId: string;
-  name: string;
-  mouldName: string;
-  count: number;
-  capacity: number;
-  depth: number;
-  /** How the capacity was found. */
-  working: string;
-  /** Section through the middle: level and half width, mm, from the mould face up. */
-  profile: [number, number][];
-  /** The rim from above: round, a rectangle (width over length), or an outline in mm. */
-  footprint: Footprint;
-  layers: ComputedLayer[];
-  filled: number;
-}
-
-/** A cup, worked out. */
+/** A cup, worked out: its figures over all its mixes, and each mix with its own weighings. */
 export interface ComputedCup {
   cupId: string;
   letter: string;
   hatch: Cup['hatch'];
   name: string;
   colour: string;
+  /** Uncoloured batch in all, g. */
   batch: number;
   /** g/ml, coloured. */
   density: number;
   balance: CupBalance;
+  /** What is weighed in all, key by key; with several mixes the sums of them. */
   weighings: Weighing[];
   ratioError: number;
+  offRatio: CupMix['offRatio'];
   /** Share of everything poured, by volume, 0..1. */
   shareOfPour: number;
+  mixes: CupMix[];
+  /** Why it takes several mixes. */
+  why?: string;
+  /** Cavities one mix serves inside its window less the reserve, and that window, minutes. */
+  inHand: number;
+  window: number;
 }
 
 /** Everything the screens, prints, exports and the run show of a plan. Plain data. */
 export interface Computed {
   groups: ComputedGroup[];
   cups: ComputedCup[];
+  /** The mixes that cups are split from, a turn each; empty where each cup is mixed on its own. */
+  common: CommonMix[];
+  /** Why the common mix is made in several turns. */
+  commonWhy?: string;
   totals: {
     parts: { key: string; name: string; grams: number }[];
     colourants: { id: string; name: string; grams: number }[];
+    fillers: { id: string; name: string; grams: number }[];
     balance: CupBalance;
     pieces: number;
   };
@@ -82,8 +78,19 @@ export interface Computed {
   density: number;
   division: number;
   score: Score;
+  /** What the hands do, in order. */
+  sequence: SequenceItem[];
   /** Weak premixes to make before the cups. */
   letDowns: PlannedLetDown[];
+  /** Ids of cups from light to dark, the order one tool colours them in. */
+  lightToDark: string[];
+  surplus: Surplus;
+  order?: OrderYield;
+  needs: Need[];
+  cost?: Cost;
+  craft: CraftFact[];
+  /** Losses that were reckoned with, and whose they are. */
+  losses: { cling: number; vessel: number; from: 'typed' | 'record' | 'usual'; cups?: number };
   cautions: string[];
   /** The states a hand can report of this material, in order, and how each tells. */
   states: readonly HandState[];
@@ -92,14 +99,27 @@ export interface Computed {
   problems: Problem[];
 }
 
-const PROFILE_STEPS = 40;
 const LEVELS = { stop: 0, warn: 1, note: 2 } as const;
+const NOTHING: CupBalance = {
+  pouredMl: 0,
+  poured: 0,
+  clings: 0,
+  vessel: 0,
+  reserved: 0,
+  left: 0,
+  mixed: 0
+};
 
 /**
- * The one way through: a plan and the cards it uses in, every figure out. Pure and fast enough for every
- * keystroke. Never throws on a well-formed document; what is wrong is said in `problems`.
+ * The one way through: a plan, the cards it uses and what the record knows in, every figure out. Pure and fast
+ * enough for every keystroke. Never throws on a well-formed document; what is wrong is said in `problems`.
  */
-export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel = simpleMixing): Computed {
+export function computePlan(
+  plan: Plan,
+  shelf: Shelf,
+  past: Past = {},
+  colourModel: ColourModel = simpleMixing
+): Computed {
   const problems: Problem[] = [];
   const base = shelf.bases.find((b) => b.id === plan.baseId);
   const scale = shelf.scales.find((s) => s.id === plan.scaleId);
@@ -107,55 +127,13 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
   if (!base) problems.push(missing('base', 'baseId', 'No base is chosen, or it is gone from the shelf.'));
   if (!scale) problems.push(missing('scale', 'scaleId', 'No scale is chosen, or it is gone from the shelf.'));
   if (formula && !formula.ok) problems.push(formula.problem);
+  const others = shelf.scales.filter((s) => plan.otherScaleIds?.includes(s.id) && s.id !== plan.scaleId);
+  const losses = lossesOf(plan, past);
 
-  const colourants = new Map(shelf.colourants.map((c) => [c.id, c]));
-  const filled = plan.groups.flatMap((group, i) => {
-    const found = findCavity(group, shelf, i);
-    problems.push(...found.problems);
-    if (!found.cavity) return [];
-    const result = fillGroup(group, found.cavity, plan.steps);
-    problems.push(...result.problems);
-    return [{ ...result, mouldName: found.mouldName, footprint: found.footprint }];
-  });
+  const filled = plan.groups.flatMap((group, i) => placed(plan, group, i, shelf, base, problems));
   problems.push(...stepProblems(plan));
-
-  const pouredMl = new Map<string, number>();
-  for (const f of filled)
-    for (const l of f.layers) pouredMl.set(l.cupId, (pouredMl.get(l.cupId) ?? 0) + l.each * f.group.count);
-
-  const weighed = new Map<string, WeighedCup & { name: string }>();
-  const ready = base && scale && formula?.ok ? { base, scale, formula: formula.value } : undefined;
-  plan.cups.forEach((cup, index) => {
-    problems.push(...recipeProblems(cup, index, colourants, base));
-    if (!ready) return;
-    const doses = cup.recipe.flatMap((line) => {
-      const colourant = colourants.get(line.colourantId);
-      return colourant
-        ? [
-            {
-              colourant,
-              percent: line.percent,
-              of: line.of,
-              lineId: line.id,
-              letDown: line.letDown
-            }
-          ]
-        : [];
-    });
-    const out = weighOutCup({
-      formula: ready.formula,
-      doses,
-      pouredMl: pouredMl.get(cup.id) ?? 0,
-      losses: plan.losses,
-      ...(cup.atLeast === undefined ? {} : { atLeast: cup.atLeast }),
-      scale: ready.scale,
-      readings: plan.readings
-    });
-    weighed.set(cup.id, { ...out, name: cup.name });
-    if (out.balance.pouredMl > 0)
-      problems.push(...weighingProblems(plan, index, out, ready.base, ready.scale));
-  });
-  if (ready) for (const f of filled) problems.push(...layerProblems(plan, f, ready.base));
+  const colourants = new Map(shelf.colourants.map((c) => [c.id, c]));
+  plan.cups.forEach((cup, i) => problems.push(...recipeProblems(cup, i, colourants, base, formula?.ok ? formula.value : undefined)));
 
   const tintOf = (cup: Cup) => ({
     baseColour: base?.colour ?? '#efe9da',
@@ -165,86 +143,77 @@ export function computePlan(plan: Plan, shelf: Shelf, colourModel: ColourModel =
     })
   });
   const colours = new Map(plan.cups.map((cup) => [cup.id, colourModel.deep(tintOf(cup)).hex]));
-  const cups = plan.cups.map((cup): ComputedCup => {
-    const out = weighed.get(cup.id) ?? emptyCup();
-    const all = [...pouredMl.values()].reduce((s, ml) => s + ml, 0);
-    return {
-      cupId: cup.id,
-      letter: cup.letter,
-      hatch: cup.hatch,
-      name: cup.name,
-      colour: colours.get(cup.id)!,
-      batch: out.batch,
-      density: out.density,
-      balance: out.balance,
-      weighings: out.weighings,
-      ratioError: out.ratioError,
-      shareOfPour: all > 0 ? (pouredMl.get(cup.id) ?? 0) / all : 0
-    };
-  });
 
-  const density = formula?.ok ? formula.value.density : 0;
-  const groups = filled.map(({ group, cavity, layers, filledMl, mouldName, footprint }): ComputedGroup => ({
-    groupId: group.id,
-    name: group.name,
-    mouldName,
-    count: group.count,
-    capacity: cavity.capacity,
-    depth: cavity.depth,
-    working: cavity.working,
-    profile: profileOf(cavity),
-    footprint,
-    filled: cavity.capacity > 0 ? filledMl / cavity.capacity : 0,
-    layers: layers.map((layer, i) => {
-      const cup = plan.cups.find((c) => c.id === layer.cupId)!;
-      const behind = colours.get(layers[i + 1]?.cupId ?? '') ?? '#ffffff';
-      return {
-        ...layer,
-        letter: cup.letter,
-        hatch: cup.hatch,
-        gated: gatedBefore(plan, layer),
-        shows: {
-          mouldFace: mouldFaceShare(cavity, layer),
-          openFace: i === layers.length - 1 ? 1 : 0
-        },
-        colour: colourModel.layer(tintOf(cup), layer.to - layer.from, behind).hex,
-        ml: layer.each * group.count,
-        grams: layer.each * group.count * (weighed.get(layer.cupId)?.density ?? 0)
-      };
-    })
-  }));
+  const ready = base && scale && formula?.ok ? { base, formula: formula.value, scales: [scale, ...others] } : undefined;
+  const worked: WorkedCups = ready
+    ? workOutCups(plan, shelf, filled, ready, losses)
+    : { cups: plan.cups.map(unworked), common: [] };
+  const allPouredMl = worked.cups.flatMap((c) => c.mixes).reduce((s, m) => s + m.balance.pouredMl, 0);
+  const cups = worked.cups.map((w) => computedCup(w, colours.get(w.cup.id)!, allPouredMl));
+  const densityOf = (cupId: string) => cups.find((c) => c.cupId === cupId)?.density ?? 0;
+  const groups = filled.map((f) => drawnGroup(plan, f, { colours, tintOf, model: colourModel, densityOf }));
 
+  const everything = [...worked.common, ...worked.cups.flatMap((c) => c.mixes)].flatMap((m) => m.weighings);
   const letDowns = ready
-    ? planLetDowns(cups, (id) => colourants.get(id)?.name ?? id, ready.formula, ready.scale)
+    ? planLetDowns(everything, (id) => colourants.get(id)?.name ?? id, ready.formula, ready.scales)
     : [];
-  for (const l of letDowns.filter((x) => !x.weighable))
-    problems.push({
-      code: 'let-down-not-weighable',
-      level: 'warn',
-      path: 'plan/cups',
-      sentence: `The 1 : ${l.parts} let-down needs ${Number(l.colourant.toPrecision(2))} g of ${l.name}, which this scale cannot weigh (± ${(l.spread * 100).toFixed(0)} %).`,
-      mend: 'Make more of it, in a jar that keeps, or use a finer scale.'
-    });
-  const score = ready
-    ? scoreOf(plan.steps, filled, weighed, scored(ready.base, ready.formula.clockPart), plan.roomCelsius)
+  const order = lightToDark(cups);
+  const sequence = sequenceOf(plan.steps, worked.cups.map(({ cup, mixes }) => ({ cupId: cup.id, mixes })), worked.common, order);
+  const { problems: late, ...score } = ready
+    ? scoreOf(sequence, plan.steps, filled, scoredMixes(worked), scored(ready.base, ready.formula.clockPart), plan.roomCelsius)
     : { blocks: [], windows: [], gates: [], demould: [], ends: 0, problems: [] };
-  const { problems: late, ...timing } = score;
-  problems.push(...late);
+  const totals = totalsOf(cups, worked.common, plan.groups);
+  const yields = yieldOf(plan, totals.pieces, past);
+  const taken = takenBy(plan, everything.filter((w) => !(worked.common.length && w.key === 'base')), letDowns);
+  const stock = stockAndCost(plan, shelf, past, taken, totals.pieces, yields);
+  const craft = ready
+    ? craftOf(plan, shelf, ready.base, worked.cups, worked.common, filled)
+    : { facts: [], problems: [] };
+
+  if (ready) {
+    for (const w of worked.cups) problems.push(...cupProblems(plan, w, worked, ready.base, ready.formula, ready.scales));
+    for (const f of filled) problems.push(...layerProblems(plan, f, ready.base));
+  }
+  problems.push(
+    ...letDownProblems(letDowns),
+    ...craft.problems,
+    ...late,
+    ...needProblems(stock.needs),
+    ...residueProblems(plan, colours, past)
+  );
 
   return {
     groups,
     cups,
-    totals: totalsOf(cups, plan.groups),
+    common: worked.common,
+    ...(worked.count?.why ? { commonWhy: worked.count.why } : {}),
+    totals,
     basis: formula?.ok ? formula.value.basis.words : '',
-    density,
+    density: formula?.ok ? formula.value.density : 0,
     division: scale?.division ?? 0.01,
-    score: timing,
+    score,
+    sequence,
     letDowns,
+    lightToDark: order,
+    surplus: placeSurplus(
+      cups.map((c) => ({ letter: c.letter, left: c.balance.left, density: c.density })),
+      sparesOf(plan, shelf)
+    ),
+    ...(yields ? { order: yields } : {}),
+    ...stock,
+    craft: craft.facts,
+    losses,
     cautions: base ? cautionsOf(base) : [],
     states: base ? behaviourOf(base).states : [],
     clockPart: formula?.ok ? formula.value.clockPart : '',
     problems: problems.sort((a, b) => LEVELS[a.level] - LEVELS[b.level])
   };
+}
+
+function lossesOf(plan: Plan, past: Past): Computed['losses'] {
+  if (plan.lossesFrom !== 'typed' && past.cling)
+    return { ...plan.losses, cling: past.cling.cling, from: 'record', cups: past.cling.cups };
+  return { ...plan.losses, from: plan.lossesFrom === 'typed' ? 'typed' : 'usual' };
 }
 
 const scored = (base: Base, clockPart: string) => ({
@@ -254,125 +223,173 @@ const scored = (base: Base, clockPart: string) => ({
   demouldHours: base.demouldHours
 });
 
-const emptyCup = (): WeighedCup => ({
-  balance: { pouredMl: 0, poured: 0, clings: 0, vessel: 0, left: 0, mixed: 0 },
-  batch: 0,
-  density: 0,
-  weighings: [],
-  ratioError: 0
-});
+function scoredMixes(worked: WorkedCups): Map<string, ScoredMix> {
+  const mixes = new Map<string, ScoredMix>();
+  for (const m of worked.common)
+    mixes.set(m.mixId, { name: 'the mix', weighings: m.weighings, mixed: m.balance.mixed });
+  for (const { cup, mixes: own } of worked.cups)
+    for (const m of own)
+      mixes.set(m.mixId, { name: cup.name, weighings: m.weighings, mixed: m.balance.mixed });
+  return mixes;
+}
 
-function findCavity(group: Group, shelf: Shelf, index: number) {
+/** A group in its mould, filled; none where the mould is gone from the shelf. */
+function placed(
+  plan: Plan,
+  group: Group,
+  index: number,
+  shelf: Shelf,
+  base: Base | undefined,
+  problems: Problem[]
+): PlacedGroup[] {
   const mould = shelf.moulds.find((m) => m.id === group.mouldId);
   const kind = mould?.cavities.find((c) => c.id === group.cavityId);
   if (!mould || !kind) {
-    return {
-      problems: [
-        missing('mould', `groups/${index}/mouldId`, `The mould of “${group.name}” is not on the shelf.`)
-      ],
-      mouldName: '',
-      footprint: { kind: 'round' as const }
-    };
+    problems.push(
+      missing('mould', `groups/${index}/mouldId`, `The mould of “${group.name}” is not on the shelf.`)
+    );
+    return [];
   }
-  const cavity: Cavity = cavityOf(kind, `shelf/moulds/${mould.id}/cavities/${kind.id}`);
+  const path = `shelf/moulds/${mould.id}/cavities/${kind.id}`;
+  const cavity = withEmbeds(cavityOf(kind, path), group.embeds ?? [], `plan/groups/${index}/embeds`);
+  const hot = base?.kind === 'plastisol' || base?.kind === 'melt and pour' ? base.heatTo : undefined;
+  const { problems: pours, ...filled } = fillGroup(group, cavity, plan.steps, kind);
+  problems.push(
+    ...cavity.problems,
+    ...pours,
+    ...mouldProblems(
+      mould,
+      kind,
+      {
+        showFace: plan.showFace,
+        clear: base?.kind === 'resin' || base?.kind === 'melt and pour',
+        ...(hot === undefined ? {} : { pourCelsius: hot })
+      },
+      `plan/groups/${index}/mouldId`
+    )
+  );
+  return [
+    {
+      ...filled,
+      mouldName: mould.name,
+      footprint: footprintOf(kind.shape),
+      zones: kind.zones ?? [],
+      chambers: kind.chambers ?? []
+    }
+  ];
+}
+
+const sparesOf = (plan: Plan, shelf: Shelf) =>
+  (plan.spares ?? []).flatMap((s) => {
+    const mould = shelf.moulds.find((m) => m.id === s.mouldId);
+    const kind = mould?.cavities.find((c) => c.id === s.cavityId);
+    return mould && kind ? [{ id: s.id, name: mould.name, cavity: cavityOf(kind), count: s.count }] : [];
+  });
+
+const unworked = (cup: Cup): WorkedCup => ({
+  cup,
+  count: { n: 1, inHand: 0, window: 0 },
+  mixes: [
+    {
+      mixId: cup.id,
+      turn: 1,
+      pours: [],
+      ml: 0,
+      balance: NOTHING,
+      batch: 0,
+      density: 0,
+      weighings: [],
+      ratioError: 0,
+      offRatio: []
+    }
+  ]
+});
+
+function computedCup({ cup, mixes, count }: WorkedCup, colour: string, allPouredMl: number): ComputedCup {
+  const [first] = mixes;
+  const balance = sumBalances(mixes.map((m) => m.balance));
   return {
-    cavity,
-    mouldName: mould.name,
-    footprint: footprintOf(kind.shape),
-    problems: cavity.problems
+    cupId: cup.id,
+    letter: cup.letter,
+    hatch: cup.hatch,
+    name: cup.name,
+    colour,
+    batch: mixes.reduce((s, m) => s + m.batch, 0),
+    density: first?.density ?? 0,
+    balance,
+    weighings: mixes.length === 1 ? first!.weighings : summed(mixes),
+    ratioError: Math.max(0, ...mixes.map((m) => m.ratioError)),
+    offRatio: first?.offRatio ?? [],
+    shareOfPour: allPouredMl > 0 ? balance.pouredMl / allPouredMl : 0,
+    mixes,
+    ...(count.why ? { why: count.why } : {}),
+    inHand: count.inHand,
+    window: count.window
   };
 }
 
-function recipeProblems(
-  cup: Cup,
-  index: number,
-  colourants: Map<string, Colourant>,
-  base: Base | undefined
-): Problem[] {
-  const gone = cup.recipe.flatMap((line, i) =>
-    colourants.has(line.colourantId)
-      ? []
-      : [
-          missing(
-            'colourant',
-            `cups/${index}/recipe/${i}/colourantId`,
-            `A colourant of ${cup.name} is not on the shelf.`
-          )
-        ]
-  );
-  return [...gone, ...(base ? limitProblems(cup, index, (id) => colourants.get(id), base.kind) : [])];
-}
-
-function stepProblems(plan: Plan): Problem[] {
-  return plan.steps.flatMap((step, i) => {
-    const found: Problem[] = [];
-    if (!plan.groups.some((g) => g.id === step.groupId))
-      found.push(
-        missing('group', `steps/${i}/groupId`, 'This step names cavities that are not in the plan.')
-      );
-    if (step.act === 'lay' && !plan.cups.some((c) => c.id === step.cupId))
-      found.push(missing('cup', `steps/${i}/cupId`, 'This step pours a cup that is not in the plan.'));
-    return found;
+/** The same weighings over several mixes, added up; readings belong to one mix and are not summed. */
+function summed(mixes: readonly CupMix[]): Weighing[] {
+  const keys = [...new Set(mixes.flatMap((m) => m.weighings.map((w) => w.key)))];
+  return keys.map((key) => {
+    const all = mixes.flatMap((m) => m.weighings.filter((w) => w.key === key));
+    const sum = (pick: (w: Weighing) => number) =>
+      Math.round(all.reduce((s, w) => s + pick(w), 0) * 1e9) / 1e9;
+    return {
+      ...all[0]!,
+      exact: sum((w) => w.exact),
+      weight: sum((w) => w.weight),
+      reading: 0,
+      spread: Math.max(...all.map((w) => w.spread)),
+      weighable: all.every((w) => w.weighable)
+    };
   });
 }
 
-const missing = (what: string, path: string, sentence: string): Problem => ({
-  code: `${what}-missing`,
-  level: 'stop',
-  path: `plan/${path}`,
-  sentence,
-  mend: `Choose a ${what} for it.`
-});
-
-/** Whether a gate stands between this layer and the one before it in the same cavities. */
-function gatedBefore(plan: Plan, layer: Layer): boolean {
-  const index = plan.steps.findIndex((s) => s.id === layer.stepId);
-  const groupId = plan.steps[index]?.groupId;
-  const before = plan.steps.slice(0, index).filter((s) => s.groupId === groupId);
-  return before.at(-1)?.act === 'gate';
+function sumBalances(all: readonly CupBalance[]): CupBalance {
+  const sum = { ...NOTHING };
+  for (const b of all)
+    for (const key of Object.keys(sum) as (keyof CupBalance)[]) sum[key] += b[key];
+  return sum;
 }
 
-/**
- * Share of the mould face a level layer shows, seen straight on: what its walls add to the open area as they
- * lean out. The first layer shows the whole bottom as well.
- */
-function mouldFaceShare(cavity: Cavity, layer: Layer): number {
-  const { areaAt } = cavity.geometry;
-  const rim = areaAt(cavity.depth);
-  const inner = layer.from <= 0 ? 0 : areaAt(layer.from);
-  return rim > 0 ? Math.max(0, (areaAt(layer.to) - inner) / rim) : 0;
-}
-
-function profileOf(cavity: Cavity): [number, number][] {
-  return Array.from({ length: PROFILE_STEPS + 1 }, (_, i) => {
-    // Closer together near the mould face, where a dome curves most.
-    const z = cavity.depth * (i / PROFILE_STEPS) ** 2;
-    return [z, cavity.geometry.halfWidthAt(z)];
-  });
-}
-
-function totalsOf(cups: readonly ComputedCup[], groups: readonly Group[]): Computed['totals'] {
-  const sum = (pick: (b: CupBalance) => number) => cups.reduce((s, c) => s + pick(c.balance), 0);
+function totalsOf(
+  cups: readonly ComputedCup[],
+  common: readonly CommonMix[],
+  groups: readonly Group[]
+): Computed['totals'] {
+  const all = [...common.flatMap((m) => m.weighings), ...cups.flatMap((c) => c.weighings)];
   const by = (kind: Weighing['kind'], keyOf: (w: Weighing) => string) => {
     const found = new Map<string, { key: string; name: string; grams: number }>();
-    for (const w of cups.flatMap((c) => c.weighings)) {
-      if (w.kind !== kind) continue;
+    for (const w of all) {
+      if (w.kind !== kind || (common.length && w.key === 'base')) continue;
       const entry = found.get(keyOf(w)) ?? { key: keyOf(w), name: w.name, grams: 0 };
       found.set(entry.key, { ...entry, grams: entry.grams + w.weight });
     }
     return [...found.values()];
   };
+  const own = sumBalances(cups.map((c) => c.balance));
+  // A common mix is poured into the cups: what it adds to the balance is what stays in the pot and what is reserved.
+  const pots = sumBalances(common.map((m) => m.balance));
+  const shared = cups
+    .flatMap((c) => (common.length ? c.weighings : []))
+    .reduce((s, w) => s + (w.key === 'base' ? w.weight : 0), 0);
   return {
     parts: by('part', (w) => w.key),
     colourants: by('colourant', (w) => w.colourantId!).map(({ key, ...rest }) => ({ id: key, ...rest })),
-    balance: {
-      pouredMl: sum((b) => b.pouredMl),
-      poured: sum((b) => b.poured),
-      clings: sum((b) => b.clings),
-      vessel: sum((b) => b.vessel),
-      left: sum((b) => b.left),
-      mixed: sum((b) => b.mixed)
-    },
+    fillers: by('filler', (w) => w.key).map(({ key, ...rest }) => ({ id: key, ...rest })),
+    balance: common.length
+      ? {
+          ...own,
+          vessel: own.vessel + pots.vessel,
+          reserved: own.reserved + pots.reserved,
+          left: own.left + pots.mixed - shared - pots.vessel - pots.reserved,
+          mixed: own.mixed + pots.mixed - shared
+        }
+      : own,
     pieces: groups.reduce((s, g) => s + g.count, 0)
   };
 }
+
+/** The id under which the common mix stands among the cups of a run. */
+export const commonId = COMMON;

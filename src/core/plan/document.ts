@@ -1,7 +1,10 @@
 import { z } from 'zod';
-import { Scale } from '../dosing';
+import { LINE_BASES, Scale } from '../dosing';
 import { Base, Colourant } from '../material';
-import { Mould } from '../mould';
+import { Embed, Mould } from '../mould';
+import { Lot } from '../shelf/lot';
+import type { Use } from '../shelf/stock';
+import { Vessel } from '../shelf/vessel';
 import { Amount } from './amount';
 
 const id = z.string().min(1).max(60);
@@ -23,10 +26,26 @@ const RecipeLine = z.object({
   id,
   colourantId: id,
   /** Percent of the material's basis (resin: of the uncoloured batch). */
-  percent: z.number().nonnegative().max(100),
+  percent: z.number().nonnegative('cannot be less than nothing').max(100, 'cannot be over 100 %'),
   of: z.enum(['supplied', 'pigment']).default('supplied'),
+  /** What the percentage is of; the material's own convention when absent. */
+  basis: z.enum(LINE_BASES).optional(),
+  /** How it is measured out; on the scale when absent. Drops and spoons need the colourant's card to know theirs. */
+  by: z.enum(['scale', 'drops', 'spoon']).optional(),
+  /** Approached by eye: where to start and the size of each step, as shares of the target. */
+  creep: z.object({ start: z.number().min(0.05).max(1), step: z.number().min(0.02).max(0.5) }).optional(),
   /** Weighed as a let-down: this many parts of the base's own part to one of colourant. */
   letDown: z.union([z.literal(9), z.literal(19), z.literal(49), z.literal(99)]).optional()
+});
+
+/** Chips or other solids in a cup: percent of the finished cup by weight. */
+const FillerLine = z.object({
+  id,
+  name: z.string().min(1, 'needs a name').max(60),
+  percent: z.number().positive('must be more than nothing').max(80, 'leaves too little body to hold it'),
+  density: z.number().min(0.05).max(9),
+  /** The lot of leftovers it comes from. */
+  lotId: id.optional()
 });
 
 /** One coloured portion, with the letter and hatch it carries everywhere. */
@@ -37,7 +56,14 @@ export const Cup = z.object({
   name: z.string().min(1, 'needs a name').max(40),
   recipe: z.array(RecipeLine).max(12),
   /** Mix at least this much, g; what is not poured goes to the leftovers. */
-  atLeast: z.number().positive().max(100_000).optional()
+  atLeast: z.number().positive().max(100_000).optional(),
+  /** Uncoloured base to take out before the colour goes in, g. */
+  reserve: z.number().positive('must be more than nothing').max(100_000).optional(),
+  fillers: z.array(FillerLine).max(6).optional(),
+  /** Made in so many mixes; worked out when absent. */
+  mixes: z.number().int().positive().max(60).optional(),
+  /** The vessel it is mixed in; the smallest that holds it when absent. */
+  vesselId: id.optional()
 });
 export type Cup = z.infer<typeof Cup>;
 
@@ -47,7 +73,9 @@ export const Group = z.object({
   name: z.string().min(1).max(40),
   mouldId: id,
   cavityId: id,
-  count: z.number().int().positive().max(2000)
+  count: z.number().int().positive().max(2000),
+  /** What stands in every cavity of the group. */
+  embeds: z.array(Embed).max(24).optional()
 });
 export type Group = z.infer<typeof Group>;
 
@@ -57,6 +85,10 @@ const Lay = z.object({
   cupId: id,
   groupId: id,
   amount: Amount,
+  /** The chamber of a divided cavity it goes into; levels stay even when all are filled alike. */
+  chamberId: id.optional(),
+  /** How it is poured, in the maker's words: shown while pouring. */
+  how: z.string().max(200).optional(),
   /** Hands' time for one cavity, minutes. */
   minutesEach: z.number().nonnegative().max(120).default(0.5)
 });
@@ -91,6 +123,32 @@ export const Plan = z.object({
   losses: z
     .object({ cling: z.number().min(0).max(0.5), vessel: z.number().min(0).max(500) })
     .default({ cling: 0.03, vessel: 2 }),
+  /** Where the losses come from: the record's median where there is one, unless they are typed. */
+  lossesFrom: z.enum(['record', 'typed']).optional(),
+  /** How many good pieces are wanted, and the share rejected where the record is not to say. */
+  order: z
+    .object({
+      good: z.number().int().positive('must be one or more').max(100_000),
+      rejects: z.number().min(0).max(0.9, 'leaves almost nothing good').optional()
+    })
+    .optional(),
+  /** Each cup mixed on its own, or one mix of base split into the cups and coloured there. */
+  mixing: z.enum(['each', 'split']).optional(),
+  /** Vessels the cups may be mixed in; any size when none are named. */
+  vesselIds: z.array(id).max(12).optional(),
+  /** Other scales at hand beside the plan's own. */
+  otherScaleIds: z.array(id).max(6).optional(),
+  /** Mixed on top where a pour cannot be repeated, as a share of what is needed; the remix risk when absent. */
+  allowance: z.number().min(0).max(0.5).optional(),
+  /** Cavities that wait for what is left over, in order. */
+  spares: z
+    .array(z.object({ id, mouldId: id, cavityId: id, count: z.number().int().positive().max(2000) }))
+    .max(24)
+    .optional(),
+  /** How often this plastisol has been heated already. */
+  reheats: z.number().int().nonnegative().max(50).optional(),
+  /** What else a turn costs, in the currency of the lots: gloves, cups, blades. */
+  consumables: z.number().nonnegative().max(100_000).optional(),
   cups: z.array(Cup).max(26),
   groups: z.array(Group).max(60),
   steps: z.array(Step).max(400)
@@ -102,9 +160,25 @@ export const Shelf = z.object({
   moulds: z.array(Mould).default([]),
   bases: z.array(Base).default([]),
   colourants: z.array(Colourant).default([]),
-  scales: z.array(Scale).default([])
+  scales: z.array(Scale).default([]),
+  vessels: z.array(Vessel).default([]),
+  lots: z.array(Lot).default([])
 });
 export type Shelf = z.infer<typeof Shelf>;
+
+/** What the record knows that a plan may use: passed in, never looked up. */
+export interface Past {
+  /** The day it is planned, ms since 1970. */
+  today?: number;
+  /** The share that clings, as the median of past cups. */
+  cling?: { cling: number; cups: number };
+  /** Pieces inspected of this plan (or this mould and base), and how many were rejects. */
+  rejects?: { count: number; of: number };
+  /** The last colour that was in each mould, by mould id. */
+  lastColours?: Record<string, { colour: string; name: string; dye: boolean }>;
+  /** What runs have taken from the shelf. */
+  uses?: readonly Use[];
+}
 
 /** A plan with every card it needs: the file that is exported, imported and computed. */
 export const PlanFile = z.object({
@@ -115,16 +189,23 @@ export const PlanFile = z.object({
 });
 export type PlanFile = z.infer<typeof PlanFile>;
 
-/** The cards of a shelf that a plan uses, and no others, by id: the same plan writes the same file. */
+/**
+ * The cards of a shelf that a plan uses, and no others, by id: the same plan writes the same file. Vessels are
+ * those it names; lots are the maker's own stock and stay at home.
+ */
 export function shelfOf(plan: Plan, shelf: Shelf): Shelf {
-  const moulds = new Set(plan.groups.map((g) => g.mouldId));
+  const moulds = new Set([...plan.groups, ...(plan.spares ?? [])].map((g) => g.mouldId));
   const colourants = new Set(plan.cups.flatMap((c) => c.recipe.map((r) => r.colourantId)));
+  const scales = new Set([plan.scaleId, ...(plan.otherScaleIds ?? [])]);
+  const vessels = new Set([...(plan.vesselIds ?? []), ...plan.cups.map((c) => c.vesselId)]);
   const pick = <T extends { id: string }>(all: readonly T[], used: (id: string) => boolean): T[] =>
     all.filter((card) => used(card.id)).sort((a, b) => (a.id < b.id ? -1 : 1));
   return {
     moulds: pick(shelf.moulds, (id) => moulds.has(id)),
     bases: pick(shelf.bases, (id) => id === plan.baseId),
     colourants: pick(shelf.colourants, (id) => colourants.has(id)),
-    scales: pick(shelf.scales, (id) => id === plan.scaleId)
+    scales: pick(shelf.scales, (id) => scales.has(id)),
+    vessels: pick(shelf.vessels, (id) => vessels.has(id)),
+    lots: []
   };
 }

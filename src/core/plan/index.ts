@@ -9,15 +9,13 @@ export {
   type Step,
   type Group,
   type GateStep,
-  type LayStep
+  type LayStep,
+  type Past
 } from './document';
-export {
-  computePlan,
-  type Computed,
-  type ComputedCup,
-  type ComputedGroup,
-  type ComputedLayer
-} from './compute';
+export { computePlan, commonId, type Computed, type ComputedCup } from './compute';
+export type { CommonMix, CupMix } from './cups';
+export type { ComputedGroup, ComputedLayer } from './piece';
+export { takenBy } from './needs';
 export { applyEdit } from './edit';
 export { newPlan } from './new';
 export { freshId } from './rules';

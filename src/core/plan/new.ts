@@ -8,6 +8,7 @@ export function newPlan(id: string, name: string, shelf: Shelf): Plan {
   const mould = shelf.moulds.length === 1 ? shelf.moulds[0] : undefined;
   const cavity = mould?.cavities[0];
   const scale = [...shelf.scales].sort((a, b) => a.division - b.division)[0];
+  const others = shelf.scales.filter((s) => s.id !== scale?.id).map((s) => s.id);
   return {
     version: 1,
     id,
@@ -15,6 +16,8 @@ export function newPlan(id: string, name: string, shelf: Shelf): Plan {
     notes: '',
     baseId: shelf.bases[0]?.id ?? 'none',
     scaleId: scale?.id ?? 'none',
+    ...(others.length ? { otherScaleIds: others } : {}),
+    ...(shelf.vessels.length ? { vesselIds: shelf.vessels.map((v) => v.id) } : {}),
     readings: 'cumulative',
     roomCelsius: 21,
     showFace: 'mould face',

@@ -1,4 +1,6 @@
+import type { Weighing } from '../batch';
 import type { Computed } from '../plan/compute';
+import type { CupMix } from '../plan/cups';
 import type { Plan } from '../plan/document';
 import type { RunState } from './fold';
 
@@ -19,19 +21,25 @@ export function factsOf(computed: Computed, state: RunState): Fact[] {
   const fact = (id: string, what: string, unit: Fact['unit'], planned: number, actual?: number) =>
     facts.push({ id, what, unit, planned, ...(actual === undefined ? {} : { actual }) });
   for (const cup of computed.cups) {
-    for (const w of cup.weighings) {
-      const entry = state.tasks.find((t) => t.task.id === `weigh:${cup.cupId}:${w.key}`);
-      fact(`weigh:${cup.cupId}:${w.key}`, `${cup.name}: ${w.name}`, 'g', w.weight, entry?.actual);
-      if (w.kind === 'colourant')
-        fact(
-          `percent:${cup.cupId}:${w.key}`,
-          `${cup.name}: ${w.name}`,
-          '%',
-          w.percent ?? 0,
-          actualPercent(computed, state, cup.cupId, w.key, w.percent ?? 0)
-        );
+    for (const mix of cup.mixes) {
+      const which = cup.mixes.length > 1 ? `, mix ${mix.turn}` : '';
+      for (const w of mix.weighings) {
+        const id = `weigh:${mix.mixId}:${w.key}`;
+        fact(id, `${cup.name}${which}: ${w.name}`, 'g', w.weight, weighedOf(state, mix.mixId, w.key));
+        if (w.kind === 'colourant')
+          fact(
+            `percent:${mix.mixId}:${w.key}`,
+            `${cup.name}${which}: ${w.name}`,
+            '%',
+            w.percent ?? 0,
+            actualPercent(mix, state, w)
+          );
+      }
     }
   }
+  for (const mix of computed.common)
+    for (const w of mix.weighings)
+      fact(`weigh:${mix.mixId}:${w.key}`, `the mix: ${w.name}`, 'g', w.weight, weighedOf(state, mix.mixId, w.key));
   for (const { task, status, actual, doneAt } of state.tasks) {
     const group = 'groupId' in task ? computed.groups.find((g) => g.groupId === task.groupId) : undefined;
     if (task.kind === 'pour') {
@@ -80,24 +88,23 @@ function pouredBefore(state: RunState, taskId: string): number | undefined {
     .at(-1)?.doneAt;
 }
 
+/** What went into a mix of one key in all, g: steps towards a colour added up; undefined before the first is in. */
+export function weighedOf(state: RunState, mixId: string, key: string): number | undefined {
+  const mine = state.tasks.filter(
+    (t) => t.task.kind === 'weigh' && t.task.mixId === mixId && t.task.key === key && t.actual !== undefined
+  );
+  return mine.length ? mine.reduce((s, t) => s + t.actual!, 0) : undefined;
+}
+
 /** The percentage a colourant really came to: planned × (its actual over planned) ÷ (the parts' actual over planned). */
-function actualPercent(
-  computed: Computed,
-  state: RunState,
-  cupId: string,
-  key: string,
-  planned: number
-): number | undefined {
-  const cup = computed.cups.find((c) => c.cupId === cupId);
-  const actual = (k: string) => state.tasks.find((t) => t.task.id === `weigh:${cupId}:${k}`)?.actual;
-  const own = cup?.weighings.find((w) => w.key === key);
-  const grams = actual(key);
-  if (!cup || !own || grams === undefined) return undefined;
-  const parts = cup.weighings.filter((w) => w.kind === 'part');
-  const weighed = parts.map((w) => actual(w.key));
+function actualPercent(mix: CupMix, state: RunState, own: Weighing): number | undefined {
+  const grams = weighedOf(state, mix.mixId, own.key);
+  if (grams === undefined) return undefined;
+  const parts = mix.weighings.filter((w) => w.kind === 'part');
+  const weighed = parts.map((w) => weighedOf(state, mix.mixId, w.key));
   if (weighed.some((g) => g === undefined)) return undefined;
   const ofPlan = weighed.reduce<number>((s, g) => s + g!, 0) / parts.reduce((s, w) => s + w.exact, 0);
-  return (planned * (grams / own.exact)) / ofPlan;
+  return ((own.percent ?? 0) * (grams / own.exact)) / ofPlan;
 }
 
 /** Relative difference under which a fact counts as having gone to plan. */
@@ -113,6 +120,15 @@ export function planFromRun(plan: Plan, computed: Computed, state: RunState, id:
     const f = facts.get(factId);
     if (f?.actual === undefined || f.actual <= 0) return undefined;
     return Math.abs(f.actual / f.planned - 1) > SAME ? f.actual : undefined;
+  };
+  // A step poured from several mixes counts as one.
+  const pouredInAll = (stepId: string) => {
+    const pours = state.tasks.filter((t) => t.task.kind === 'pour' && t.task.stepId === stepId);
+    const own = pours.map((t) => facts.get(t.task.id));
+    if (!own.length || own.some((f) => f?.actual === undefined)) return undefined;
+    const sum = (pick: (f: Fact) => number) => own.reduce((s, f) => s + pick(f!), 0);
+    const [actual, planned] = [sum((f) => f.actual!), sum((f) => f.planned)];
+    return actual > 0 && Math.abs(actual / planned - 1) > SAME ? actual : undefined;
   };
   return {
     ...plan,
@@ -130,7 +146,7 @@ export function planFromRun(plan: Plan, computed: Computed, state: RunState, id:
         const minutes = changed(`gate:${step.id}`);
         return minutes === undefined ? step : { ...step, minutes: Math.max(0.1, Number(minutes.toFixed(1))) };
       }
-      const grams = changed(`pour:${step.id}`);
+      const grams = pouredInAll(step.id);
       const group = computed.groups.find((g) => g.groupId === step.groupId);
       if (grams === undefined || !group) return step;
       const ml =

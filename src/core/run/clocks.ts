@@ -40,13 +40,13 @@ export function gateOpening(
 export function clocksOf(computed: Computed, state: RunState): Clock[] {
   const clocks: Clock[] = [];
   for (const window of computed.score.windows) {
-    const zero = state.cups[window.cupId]?.zero;
+    const zero = state.cups[window.mixId]?.zero;
     const toPour = state.tasks.some(
-      (t) => t.task.kind === 'pour' && t.task.cupId === window.cupId && t.status === 'open'
+      (t) => t.task.kind === 'pour' && t.task.mixId === window.mixId && t.status === 'open'
     );
     if (zero === undefined || !toPour) continue;
     clocks.push({
-      id: `pour:${window.cupId}`,
+      id: `pour:${window.mixId}`,
       kind: 'pour',
       of: window.cupId,
       zero,

@@ -23,6 +23,8 @@ export const RunEvent = z.discriminatedUnion('type', [
   z.object({ ...base, type: z.literal('reported'), groupId: z.string(), state: z.string().max(40) }),
   /** The cup stays as it is, off its ratio; nothing more is scaled or topped up for it. */
   z.object({ ...base, type: z.literal('accepted'), cupId: z.string() }),
+  /** What is left over in a cup once everything is poured, weighed. */
+  z.object({ ...base, type: z.literal('left'), cupId: z.string(), grams }),
   z.object({ ...base, type: z.literal('note'), text }),
   z.object({ ...base, type: z.literal('problem'), text }),
   z.object({ ...base, type: z.literal('undone'), event: z.string() }),

@@ -38,9 +38,12 @@ export interface RunState {
   /** The first open task, if any. */
   now?: TaskState;
   topUp?: TopUp;
+  /** By mix: a cup's own id for its first, `id~2` for the next; the common mix's as well. */
   cups: Record<string, CupState>;
   groups: Record<string, { lastPour?: number; reported?: { state: string; at: number } }>;
   notes: { id: string; at: number; text: string; problem: boolean }[];
+  /** What was weighed as left over in each cup at the end, g. */
+  left: Record<string, number>;
   /** The last event that Undo would take back. */
   undoable?: RunEvent;
   finishedAt?: number;
@@ -56,7 +59,8 @@ export function foldRun(tasks: readonly Task[], events: readonly RunEvent[], div
     tasks: tasks.map((task) => ({ task, status: 'open' })),
     cups: {},
     groups: {},
-    notes: []
+    notes: [],
+    left: {}
   };
   const byId = new Map(state.tasks.map((t) => [t.task.id, t]));
   const accepted = new Set<string>();
@@ -78,7 +82,15 @@ export function foldRun(tasks: readonly Task[], events: readonly RunEvent[], div
         if (entry.task.kind === 'pour') groupOf(state, entry.task.groupId).lastPour = event.at;
         break;
       case 'skipped':
-        if (entry) Object.assign(entry, { status: 'skipped', doneAt: event.at });
+        if (!entry) break;
+        Object.assign(entry, { status: 'skipped', doneAt: event.at });
+        // Enough by eye: no further step of the same colour is wanted.
+        if (entry.task.kind === 'weigh' && entry.task.creeps)
+          for (const later of creepsAfter(state, entry.task))
+            Object.assign(later, { status: 'skipped', doneAt: event.at });
+        break;
+      case 'left':
+        state.left[event.cupId] = event.grams;
         break;
       case 'reported':
         groupOf(state, event.groupId).reported = { state: event.state, at: event.at };
@@ -101,8 +113,8 @@ export function foldRun(tasks: readonly Task[], events: readonly RunEvent[], div
     }
   }
 
-  for (const cupId of new Set(tasks.flatMap((t) => (t.kind === 'weigh' ? [t.cupId] : []))))
-    state.cups[cupId] = cupState(state, cupId, accepted.has(cupId), division);
+  for (const mixId of new Set(tasks.flatMap((t) => (t.kind === 'weigh' ? [t.mixId] : []))))
+    state.cups[mixId] = cupState(state, mixId, accepted.has(mixId), division);
   const now = state.tasks.find((t) => t.status === 'open');
   if (now) state.now = now;
   const last = happened.at(-1);
@@ -111,9 +123,9 @@ export function foldRun(tasks: readonly Task[], events: readonly RunEvent[], div
 }
 
 /** Recomputes one cup from what is in it: parts set the scale, everything still to come follows. */
-function cupState(state: RunState, cupId: string, accepted: boolean, division: number): CupState {
+function cupState(state: RunState, mixId: string, accepted: boolean, division: number): CupState {
   const weighs = state.tasks.filter(
-    (t): t is TaskState & { task: WeighTask } => t.task.kind === 'weigh' && t.task.cupId === cupId
+    (t): t is TaskState & { task: WeighTask } => t.task.kind === 'weigh' && t.task.mixId === mixId
   );
   const parts = weighs.filter((t) => t.task.part);
   const mix = correctMix(
@@ -130,12 +142,13 @@ function cupState(state: RunState, cupId: string, accepted: boolean, division: n
     .map((t) => ({ task: t.task, grams: t.task.grams * scale - (t.actual ?? 0), done: t.status === 'done' }))
     .find((t) => t.done && t.grams > Math.max(2 * division, 0.005 * t.task.grams * scale) - 1e-9);
   const stirred = state.tasks.some(
-    (t) => t.task.kind === 'stir' && t.task.cupId === cupId && t.status !== 'open'
+    (t) => t.task.kind === 'stir' && t.task.mixId === mixId && t.status !== 'open'
   );
   if (short && !accepted && !stirred && !state.topUp) state.topUp = { task: short.task, grams: short.grams };
 
   const all = parts.every((t) => t.status === 'done');
-  const zero = weighs.find((t) => t.task.startsClock)?.doneAt;
+  const portion = weighs.find((t) => t.task.portionOf)?.task.portionOf;
+  const zero = portion ? state.cups[portion]?.zero : weighs.find((t) => t.task.startsClock)?.doneAt;
   return {
     scale,
     surplus: parts.reduce(
@@ -152,6 +165,16 @@ function cupState(state: RunState, cupId: string, accepted: boolean, division: n
     ...(zero === undefined ? {} : { zero })
   };
 }
+
+/** The steps of a creeping colour after one of them. */
+const creepsAfter = (state: RunState, task: WeighTask) =>
+  state.tasks.filter(
+    (t) =>
+      t.task.kind === 'weigh' &&
+      t.task.mixId === task.mixId &&
+      t.task.key === task.key &&
+      (t.task.creeps ?? 1) > (task.creeps ?? 1)
+  );
 
 function groupOf(state: RunState, id: string) {
   return (state.groups[id] ??= {});

@@ -63,8 +63,11 @@ describe('a score', () => {
 
   it('gives a fuller cup a shorter window', () => {
     const long = (count: number) => {
-      const plan = applyEdit(tideline, { path: ['groups', 0, 'count'], value: count });
-      const w = scoreOf(plan).windows[1]!;
+      const plan = applyEdit(applyEdit(tideline, { path: ['groups', 0, 'count'], value: count }), {
+        path: ['cups', 1, 'mixes'],
+        value: 1
+      });
+      const w = scoreOf(plan).windows.find((x) => x.cupId === 'heron')!;
       return w.to - w.zero;
     };
     expect(long(40)).toBeLessThan(long(6));

@@ -5,8 +5,9 @@ import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
 import { Plan, PlanFile } from '$core/plan';
 import { RunEvent } from '$core/run';
+import { Lot, Vessel } from '$core/shelf';
 
-const SCHEMAS = { Plan, PlanFile, Mould, Base, Colourant, Scale, RunEvent, Piece };
+const SCHEMAS = { Plan, PlanFile, Mould, Base, Colourant, Scale, Vessel, Lot, RunEvent, Piece };
 const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
 const body = (schema: object) => ({
   requestBody: { required: true, content: { 'application/json': { schema } } }
@@ -80,6 +81,14 @@ export function openapi() {
       ...cards('bases', 'Base'),
       ...cards('colourants', 'Colourant'),
       ...cards('scales', 'Scale'),
+      ...cards('vessels', 'Vessel'),
+      ...cards('lots', 'Lot'),
+      '/api/v1/stock': {
+        get: {
+          summary: 'What is left of every lot, runs taken off',
+          responses: answer('The lots.', { type: 'array' })
+        }
+      },
       '/api/v1/library': {
         post: {
           summary: 'Put the starting library on the shelf',

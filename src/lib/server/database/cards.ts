@@ -4,20 +4,23 @@ import { Scale } from '$core/dosing';
 import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
 import type { Shelf } from '$core/plan';
+import { Lot, Vessel } from '$core/shelf';
 import type { Db, Store } from './open';
-import { bases, colourants, moulds, scales } from './schema';
+import { bases, colourants, lots, moulds, scales, vessels } from './schema';
 
 /** The kinds of card on the shelf: where each is kept and what it must look like. */
 export const CARD_KINDS = {
   moulds: { table: moulds, schema: Mould },
   bases: { table: bases, schema: Base },
   colourants: { table: colourants, schema: Colourant },
-  scales: { table: scales, schema: Scale }
+  scales: { table: scales, schema: Scale },
+  vessels: { table: vessels, schema: Vessel },
+  lots: { table: lots, schema: Lot }
 } as const;
 export type CardKind = keyof typeof CARD_KINDS;
 export type CardOf<K extends CardKind> = z.infer<(typeof CARD_KINDS)[K]['schema']>;
 
-// The four tables share their columns but not their types; one view of them keeps the queries single.
+// The tables share their columns but not their types; one view of them keeps the queries single.
 const tableOf = (kind: CardKind) => CARD_KINDS[kind].table as typeof moulds;
 
 /** All cards of a kind, by name. */
@@ -61,11 +64,13 @@ export async function removeCard(store: Store, kind: CardKind, id: string): Prom
 
 /** The whole shelf. */
 export async function wholeShelf(db: Db): Promise<Shelf> {
-  const [m, b, c, s] = await Promise.all([
+  const [m, b, c, s, v, l] = await Promise.all([
     listCards(db, 'moulds'),
     listCards(db, 'bases'),
     listCards(db, 'colourants'),
-    listCards(db, 'scales')
+    listCards(db, 'scales'),
+    listCards(db, 'vessels'),
+    listCards(db, 'lots')
   ]);
-  return { moulds: m, bases: b, colourants: c, scales: s };
+  return { moulds: m, bases: b, colourants: c, scales: s, vessels: v, lots: l };
 }

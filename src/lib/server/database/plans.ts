@@ -61,15 +61,38 @@ export async function importPlanFile(
 
 /** Points a plan's references of one kind from an old card id to a new one. */
 function pointTo(plan: Plan, kind: keyof Shelf, from: string, to: string): Plan {
+  const swapped = (ids: readonly string[]) => ids.map((id) => (id === from ? to : id));
   switch (kind) {
     case 'bases':
       return plan.baseId === from ? { ...plan, baseId: to } : plan;
     case 'scales':
-      return plan.scaleId === from ? { ...plan, scaleId: to } : plan;
+      return {
+        ...plan,
+        scaleId: plan.scaleId === from ? to : plan.scaleId,
+        ...(plan.otherScaleIds ? { otherScaleIds: swapped(plan.otherScaleIds) } : {})
+      };
+    case 'vessels':
+      return {
+        ...plan,
+        ...(plan.vesselIds ? { vesselIds: swapped(plan.vesselIds) } : {}),
+        cups: plan.cups.map((c) => (c.vesselId === from ? { ...c, vesselId: to } : c))
+      };
+    case 'lots':
+      return {
+        ...plan,
+        cups: plan.cups.map((c) =>
+          c.fillers
+            ? { ...c, fillers: c.fillers.map((f) => (f.lotId === from ? { ...f, lotId: to } : f)) }
+            : c
+        )
+      };
     case 'moulds':
       return {
         ...plan,
-        groups: plan.groups.map((g) => (g.mouldId === from ? { ...g, mouldId: to } : g))
+        groups: plan.groups.map((g) => (g.mouldId === from ? { ...g, mouldId: to } : g)),
+        ...(plan.spares
+          ? { spares: plan.spares.map((s) => (s.mouldId === from ? { ...s, mouldId: to } : s)) }
+          : {})
       };
     case 'colourants':
       return plan.cups.reduce(

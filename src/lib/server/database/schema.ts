@@ -5,6 +5,7 @@ import type { Base, Colourant } from '$core/material';
 import type { Mould } from '$core/mould';
 import type { Plan, PlanFile } from '$core/plan';
 import type { RunEvent } from '$core/run';
+import type { Lot, Vessel } from '$core/shelf';
 
 /** Times are milliseconds since 1970. A card is one document; its name stands beside it for lists and search. */
 const card = <T>() => ({
@@ -18,6 +19,8 @@ export const moulds = sqliteTable('moulds', card<Mould>());
 export const bases = sqliteTable('bases', card<Base>());
 export const colourants = sqliteTable('colourants', card<Colourant>());
 export const scales = sqliteTable('scales', card<Scale>());
+export const vessels = sqliteTable('vessels', card<Vessel>());
+export const lots = sqliteTable('lots', card<Lot>());
 
 export const plans = sqliteTable(
   'plans',

@@ -1,12 +1,22 @@
 <!-- One kind of cavity: its shape, its capacity with the working shown, and level to volume both ways. -->
 <script lang="ts">
-  import { cavityOf, type CavityKind, type Mould, type Shape } from '$core/mould';
+  import {
+    capacityFromWater,
+    cavityOf,
+    parsePairs,
+    type CavityKind,
+    type Mould,
+    type Shape
+  } from '$core/mould';
+  import type { Problem } from '$core/problem';
   import { parseCount } from '$core/quantity';
   import type { CardForm } from '$lib/card-form.svelte';
   import ParsedField from '../ParsedField.svelte';
   import ProblemNote from '../ProblemNote.svelte';
   import QuantityField from '../QuantityField.svelte';
   import CavityDrawing from './CavityDrawing.svelte';
+  import CavityMore from './CavityMore.svelte';
+  import TracePhoto from './TracePhoto.svelte';
   import Row from './Row.svelte';
 
   let { form, kind, index }: { form: CardForm<Mould>; kind: CavityKind; index: number } = $props();
@@ -79,23 +89,28 @@
         : ''
   );
 
+  let pairProblem = $state<Problem>();
   function setPairs(text: string) {
-    const rows = text
-      .split('\n')
-      .map((line) =>
-        line
-          .trim()
-          .split(/[\s;]+/)
-          .map(Number)
-      )
-      .filter((r) => r.length === 2 && r.every(Number.isFinite)) as [number, number][];
-    if (kind.shape.kind === 'prism') form.set(['cavities', index, 'shape', 'outline'], rows);
+    const read = parsePairs(text);
+    pairProblem = read.ok ? undefined : read.problem;
+    if (!read.ok) return;
+    if (kind.shape.kind === 'prism') form.set(['cavities', index, 'shape', 'outline'], read.value);
     else
       form.set(
         ['cavities', index, 'shape', 'rows'],
-        rows.map(([depth, ml]) => ({ depth, ml }))
+        read.value.map(([depth, ml]) => ({ depth, ml }))
       );
   }
+
+  // What the same water would mean if it had stood in one cavity, or in all of them.
+  const readings = $derived.by(() => {
+    const fill = kind.capacity;
+    if (fill.from !== 'water') return [];
+    return [...new Set([1, kind.count])].flatMap((n) => {
+      const one = capacityFromWater({ ...fill, cavitiesFilled: n });
+      return one.ok ? [{ n, ml: one.value.ml }] : [];
+    });
+  });
 
   const SOURCES = [
     { from: 'dimensions', name: 'its dimensions' },
@@ -119,7 +134,8 @@
   }
 </script>
 
-<section class="sheet mt-5 grid gap-8 p-5 lg:grid-cols-[1fr_1fr_300px]" aria-label="Cavity {kind.name}">
+<section class="sheet mt-5" aria-label="Cavity {kind.name}">
+<div class="grid gap-8 p-5 lg:grid-cols-[1fr_1fr_300px]">
   <div>
     <h2 class="text-[1.2rem]">Shape</h2>
     <div class="grid grid-cols-[1fr_6rem] gap-x-3">
@@ -171,14 +187,17 @@
         label={kind.shape.kind === 'prism'
           ? 'Corners in order, mm: x y on each line'
           : 'Depth mm and ml on each line'}
-        problem={form.at(`cavities/${index}/shape`)}
+        problem={pairProblem ?? form.at(`cavities/${index}/shape`)}
       >
         <textarea
           class="field min-h-28 py-2"
           aria-label="Corners or depths"
           value={pairs}
-          onchange={(e) => setPairs(e.currentTarget.value)}></textarea>
+          oninput={(e) => setPairs(e.currentTarget.value)}></textarea>
       </Row>
+      {#if kind.shape.kind === 'prism'}
+        <TracePhoto onoutline={(outline) => form.set(['cavities', index, 'shape', 'outline'], outline)} />
+      {/if}
     {/if}
   </div>
 
@@ -231,6 +250,23 @@
           />
         </Row>
       </div>
+      {#if kind.count > 1}
+        <fieldset class="mt-1">
+          <legend class="label">The water stood in</legend>
+          {#each readings as r (r.n)}
+            <label class="flex min-h-11 items-center gap-2">
+              <input
+                type="radio"
+                class="h-5 w-5"
+                name="water-{kind.id}"
+                checked={fill.cavitiesFilled === r.n}
+                onchange={() => form.set(['cavities', index, 'capacity', 'cavitiesFilled'], r.n)}
+              />
+              {r.n === 1 ? 'one cavity' : `all ${r.n} of them`}: <strong>{r.ml.toFixed(2)} ml</strong> each
+            </label>
+          {/each}
+        </fieldset>
+      {/if}
     {:else if kind.capacity.from === 'pour'}
       <Row label="One cavity really took">
         <QuantityField
@@ -273,4 +309,6 @@
     </div>
     <p class="text-[0.85rem] text-ink-2">Type in either: the other follows.</p>
   </div>
+</div>
+<CavityMore {form} {kind} {index} />
 </section>

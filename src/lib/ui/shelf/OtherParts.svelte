@@ -4,7 +4,11 @@
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from './NumberField.svelte';
+  import ConcreteBag from './ConcreteBag.svelte';
+  import PlastisolParts from './PlastisolParts.svelte';
   import Row from './Row.svelte';
+  import SoapAdditives from './SoapAdditives.svelte';
+  import { whose } from './whose';
 
   let { form, card }: { form: CardForm<Base>; card: Exclude<Base, { kind: 'resin' }> } = $props();
 
@@ -34,6 +38,11 @@
       ['neverPast', 'Never past', '°C'],
       ['pourAbove', 'Pour above', '°C']
     ],
+    rubber: [
+      ['a', 'Part A, by weight', ''],
+      ['b', 'Part B, by weight', ''],
+      ['density', 'Density, g/ml', '']
+    ],
     plastisol: [
       ['density', 'Density, g/ml', ''],
       ['heatTo', 'Heat to', '°C'],
@@ -41,12 +50,18 @@
       ['pourAbove', 'Pour above', '°C']
     ]
   };
+  // A bagged mix knows its own sand and water.
+  const fields = $derived(
+    card.kind === 'concrete' && card.bag
+      ? FIELDS.concrete.filter(([key]) => key !== 'sand' && key !== 'waterCement')
+      : FIELDS[card.kind]
+  );
   const values = $derived(card as unknown as Record<string, number>);
 </script>
 
 <div class="grid grid-cols-2 gap-x-3">
-  {#each FIELDS[card.kind] as [key, label, unit] (key)}
-    <Row {label} problem={form.at(key)}>
+  {#each fields as [key, label, unit] (key)}
+    <Row {label} problem={form.at(key)} whose={whose(card, key)}>
       {#if unit}
         <QuantityField {label} {unit} value={values[key] ?? 0} onchange={(v) => form.set([key], v)} />
       {:else}
@@ -54,7 +69,11 @@
       {/if}
     </Row>
   {/each}
-  <Row label="Carries the next layer after" problem={form.at('setMinutes')}>
+  <Row
+    label="Carries the next layer after"
+    problem={form.at('setMinutes')}
+    whose={whose(card, 'setMinutes')}
+  >
     <QuantityField
       label="Carries the next layer after"
       unit="min"
@@ -64,6 +83,21 @@
     />
   </Row>
 </div>
+
+{#if card.kind === 'rubber'}
+  <Row label="Cures by" whose={whose(card, 'cure')}>
+    <select
+      class="field"
+      aria-label="Cures by"
+      value={card.cure}
+      onchange={(e) => form.set(['cure'], e.currentTarget.value)}
+    >
+      <option>platinum</option><option>tin</option>
+    </select>
+  </Row>
+{/if}
+{#if card.kind === 'concrete'}<ConcreteBag {form} {card} />{/if}
+{#if card.kind === 'plastisol'}<PlastisolParts {form} {card} />{/if}
 
 {#if card.kind === 'soap'}
   <h3 class="mt-3 text-[1.05rem]">Oils</h3>
@@ -107,4 +141,5 @@
         >{name}</option
       >{/each}
   </select>
+  <SoapAdditives {form} {card} />
 {/if}

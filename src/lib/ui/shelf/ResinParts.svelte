@@ -7,6 +7,7 @@
   import QuantityField from '../QuantityField.svelte';
   import NumberField from './NumberField.svelte';
   import Row from './Row.svelte';
+  import { whose } from './whose';
 
   let { form, card }: { form: CardForm<Base>; card: ResinBase } = $props();
   const read = $derived(bothReadings(card));
@@ -19,7 +20,7 @@
 </script>
 
 <div class="grid grid-cols-[1fr_1fr_1.4fr] gap-x-3">
-  <Row label="A"
+  <Row label="A" whose={whose(card, 'ratio')}
     ><NumberField
       label="Parts of A"
       value={card.ratio.a}
@@ -46,11 +47,11 @@
 </div>
 <div class="grid grid-cols-3 gap-x-3">
   {#each [['densityA', 'Density A'], ['densityB', 'Density B'], ['densityMixed', 'Mixed, measured']] as const as [key, label] (key)}
-    <Row {label} hint="g/ml" problem={form.at(key)}>
+    <Row {label} hint="g/ml" problem={form.at(key)} whose={card[key] === undefined ? '' : whose(card, key)}>
       <NumberField {label} optional value={card[key]} onchange={(v) => form.set([key], v)} />
     </Row>
   {/each}
-  <Row label="Full cure" problem={form.at('fullCureHours')}>
+  <Row label="Full cure" problem={form.at('fullCureHours')} whose={whose(card, 'fullCureHours')}>
     <QuantityField
       label="Full cure"
       unit="h"
@@ -59,13 +60,21 @@
       onchange={(v) => form.set(['fullCureHours'], v / 60)}
     />
   </Row>
-  <Row label="Deepest layer" problem={form.at('depthLimit')}>
+  <Row label="Deepest layer" problem={form.at('depthLimit')} whose={whose(card, 'depthLimit')}>
     <QuantityField
       label="Deepest layer"
       unit="mm"
       above
       value={card.depthLimit}
       onchange={(v) => form.set(['depthLimit'], v)}
+    />
+  </Row>
+  <Row label="Most in one cup, g" hint="the cure model says, when empty" problem={form.at('safeMass')}>
+    <NumberField
+      label="Most in one cup"
+      optional
+      value={card.safeMass}
+      onchange={(v) => form.set(['safeMass'], v)}
     />
   </Row>
 </div>

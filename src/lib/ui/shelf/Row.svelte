@@ -7,12 +7,23 @@
     label,
     hint = '',
     problem,
+    whose = '',
     children
-  }: { label: string; hint?: string; problem?: Problem | undefined; children: Snippet } = $props();
+  }: {
+    label: string;
+    hint?: string;
+    problem?: Problem | undefined;
+    /** Whose figure it is, where a card tells the maker's own from a starting value. */
+    whose?: string;
+    children: Snippet;
+  } = $props();
 </script>
 
 <div class="py-2">
   <span class="label">{label}</span>
+  {#if whose}<span class="text-[0.78rem] {whose === 'yours' ? 'text-verdigris' : 'text-ink-2'}"
+      >· {whose}</span
+    >{/if}
   <div class="mt-0.5">{@render children()}</div>
   {#if problem}
     <p class="mt-1 text-[0.87rem] text-cinnabar" role="alert">

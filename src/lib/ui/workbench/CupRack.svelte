@@ -7,6 +7,8 @@
   import CupIcon from '../CupIcon.svelte';
   import Figure from '../Figure.svelte';
   import QuantityField from '../QuantityField.svelte';
+  import CupMore from './CupMore.svelte';
+  import LineMore from './LineMore.svelte';
 
   let { editor }: { editor: PlanEditor } = $props();
   const plan = $derived(editor.plan);
@@ -105,6 +107,7 @@
                       value: Number((v * 100).toFixed(4))
                     })}
                 />
+                <LineMore {editor} {cup} cupIndex={index} index={i} />
                 <button
                   class="-mr-3 w-3 text-ink-2 opacity-0 group-hover:opacity-100 hover:text-cinnabar focus:opacity-100"
                   aria-label="Take colourant {i + 1} out of cup {cup.letter}"
@@ -113,6 +116,15 @@
                   <X size={13} />
                 </button>
               </li>
+              {#if line.basis && line.basis !== 'own'}
+                <li class="pl-1 text-[0.8rem]">
+                  of the {line.basis === 'batch' ? 'uncoloured batch' : line.basis === 'finished' ? 'finished mix' : 'binder'}
+                </li>
+              {/if}
+              {#if line.creep}<li class="pl-1 text-verdigris">creeping up from {Math.round(line.creep.start * 100)} %</li>{/if}
+              {#if out.weighings.find((w) => w.key === line.id)?.counted}
+                <li class="pl-1 text-verdigris">{out.weighings.find((w) => w.key === line.id)?.counted}</li>
+              {/if}
               {#if line.letDown}
                 <li class="pl-1 text-verdigris">
                   as a 1 : {line.letDown} let-down
@@ -140,9 +152,26 @@
               {#each colourants as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
             </select>
             <span class="whitespace-nowrap"
-              ><Figure value="{(out.shareOfPour * 100).toFixed(0)} %" /> of pour</span
+              ><Figure value="{(out.shareOfPour * 100).toFixed(0)} %" /> of pour<CupMore
+                {editor}
+                {cup}
+                {index}
+              /></span
             >
           </div>
+          {#each cup.fillers ?? [] as f (f.id)}
+            <div class="text-[0.85rem] text-ink-2">{f.name} <span class="float-right">{f.percent} %</span></div>
+          {/each}
+          {#if cup.reserve}
+            <div class="text-[0.85rem] text-ink-2">{cup.reserve} g taken out uncoloured</div>
+          {/if}
+          {#if out.mixes.length > 1}
+            <div class="text-[0.85rem] text-ink-2" data-testid="mixes-{cup.letter}">
+              in <strong class="text-ink">{out.mixes.length} mixes</strong> of {out.mixes
+                .map((m) => m.pours.reduce((s, p) => s + p.count, 0))
+                .join(', ')}
+            </div>
+          {/if}
           {#if cup.atLeast}
             <div class="text-[0.85rem] text-ink-2">
               at least {cup.atLeast} g

@@ -5,6 +5,7 @@
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
   import ProblemNote from '../ProblemNote.svelte';
+  import BatchFacts from './BatchFacts.svelte';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
 
@@ -13,34 +14,57 @@
   const colour = $derived(computed.totals.colourants.reduce((s, c) => s + c.grams, 0));
   const balance = $derived(computed.totals.balance);
   const demould = $derived(computed.score.demould[0]);
+  const split = $derived(computed.common.length > 0);
   // Two or three parts are read one by one; a longer list stands in the table below.
   const headline = $derived.by(() => {
-    const { parts } = computed.totals;
+    const { parts, fillers } = computed.totals;
     if (!parts.length) return [];
     const own =
-      parts.length <= 3
+      parts.length <= 2
         ? parts.map((p) => ({ value: short(p.grams), words: p.name }))
         : [{ value: short(parts.reduce((s, p) => s + p.grams, 0)), words: 'uncoloured' }];
-    return [...own, { value: short(colour), words: 'colour' }];
+    const chips = fillers.length
+      ? [{ value: short(fillers.reduce((s, f) => s + f.grams, 0)), words: 'chips' }]
+      : [];
+    return [...own, { value: short(colour), words: 'colour' }, ...chips];
   });
   const short = (x: number) => (x >= 1000 ? x.toFixed(0) : x.toFixed(1));
-  const rows = $derived([
-    ...computed.totals.parts.map((p) => ({
-      key: p.key,
-      name: p.name,
-      of: (c: (typeof cups)[number]) => c.weighings.find((w) => w.key === p.key)
-    })),
-    ...computed.totals.colourants.map((p) => ({
-      key: p.id,
-      name: p.name,
-      of: (c: (typeof cups)[number]) => c.weighings.find((w) => w.colourantId === p.id)
-    }))
+
+  /** One column of the table: a cup, or the mix that cups are split from; several mixes are summed. */
+  type Column = { id: string; weighings: (typeof cups)[number]['weighings']; mixed: number; times: number };
+  const columns = $derived<Column[]>([
+    ...(split
+      ? [
+          {
+            id: '~mix',
+            weighings: computed.common[0]!.weighings,
+            mixed: computed.common[0]!.balance.mixed,
+            times: computed.common.length
+          }
+        ]
+      : []),
+    ...cups.map((c) => {
+      const first = c.mixes[0]!;
+      return { id: c.cupId, weighings: first.weighings, mixed: first.balance.mixed, times: c.mixes.length };
+    })
   ]);
+  const several = $derived(columns.some((c) => c.times > 1));
+  const rows = $derived([
+    ...computed.totals.parts.map((p) => ({ key: p.key, name: p.name })),
+    ...(split ? [{ key: 'base', name: 'of the mix' }] : []),
+    ...(cups.some((c) => c.balance.reserved > 0) || computed.common.some((m) => m.balance.reserved > 0)
+      ? [{ key: 'reserve', name: 'taken out' }]
+      : []),
+    ...computed.totals.colourants.map((p) => ({ key: p.id, name: p.name })),
+    ...computed.totals.fillers.map((p) => ({ key: p.id, name: p.name }))
+  ]);
+  const of = (column: Column, key: string) =>
+    column.weighings.find((w) => (w.kind === 'colourant' ? w.colourantId : w.key) === key);
 </script>
 
 <section class="flex min-w-0 flex-col px-4 py-3" aria-label="Numbers">
   <div class="flex items-baseline justify-between">
-    <h2 class="label font-sans">To weigh</h2>
+    <h2 class="label font-sans">To weigh{several ? ', in all' : ''}</h2>
     <span class="text-[0.8rem] text-ink-2">scale {computed.division} g</span>
   </div>
   <div class="mt-0.5 flex flex-wrap gap-x-6">
@@ -53,51 +77,57 @@
   </div>
 
   {#if cups.length}
-    <table class="figures mt-2 text-[0.86rem]" data-testid="weighings">
-      <thead>
-        <tr>
-          <th class="!px-0">grams</th>
-          {#each cups as cup (cup.cupId)}
-            <th class="num !px-1"
-              ><CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} /></th
-            >
-          {/each}
-        </tr>
-      </thead>
-      <tbody>
-        {#each rows as row (row.key)}
+    <div class="overflow-x-auto">
+      <table class="figures mt-2 text-[0.86rem]" data-testid="weighings">
+        <thead>
           <tr>
-            <td class="truncate !px-0 !py-1 text-ink-2">{row.name}</td>
-            {#each cups as cup (cup.cupId)}
-              {@const w = row.of(cup)}
-              <td class="num !px-1 !py-1">
-                {#if w}
-                  <Figure
-                    value={g(w.weight)}
-                    class={w.weighable ? '' : 'font-semibold text-ochre underline decoration-dotted'}
-                  />
-                  {#if !w.weighable}<span class="sr-only">not weighable on this scale</span>{/if}
-                {/if}
-              </td>
+            <th class="!px-0">{several ? 'grams a mix' : 'grams'}</th>
+            {#each columns as column (column.id)}
+              {@const cup = cups.find((c) => c.cupId === column.id)}
+              <th class="num !px-1">
+                {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />{:else}mix{/if}
+                {#if column.times > 1}<span class="block">× {column.times}</span>{/if}
+              </th>
             {/each}
           </tr>
-        {/each}
-        <tr class="font-semibold">
-          <td class="!px-0 !py-1">mixed</td>
-          {#each cups as cup (cup.cupId)}<td class="num !px-1 !py-1"
-              ><Figure value={g(cup.balance.mixed)} /></td
-            >{/each}
-        </tr>
-        <tr>
-          <td class="!px-0 !py-1 text-ink-2">ratio off by</td>
-          {#each cups as cup (cup.cupId)}
-            <td class="num !px-1 !py-1 text-ink-2"
-              ><Figure value="{(cup.ratioError * 100).toFixed(2)} %" /></td
-            >
+        </thead>
+        <tbody>
+          {#each rows as row (row.key)}
+            <tr>
+              <td class="max-w-32 truncate !px-0 !py-1 text-ink-2" title={row.name}>{row.name}</td>
+              {#each columns as column (column.id)}
+                {@const w = of(column, row.key)}
+                <td class="num !px-1 !py-1">
+                  {#if w}
+                    <Figure
+                      value={w.kind === 'reserve' ? `−${grams(w.weight, w.division)}` : grams(w.weight, w.division)}
+                      class={w.weighable ? '' : 'font-semibold text-ochre underline decoration-dotted'}
+                    />
+                    {#if !w.weighable}<span class="sr-only">not weighable on this scale</span>{/if}
+                  {/if}
+                </td>
+              {/each}
+            </tr>
           {/each}
-        </tr>
-      </tbody>
-    </table>
+          <tr class="font-semibold">
+            <td class="!px-0 !py-1">mixed</td>
+            {#each columns as column (column.id)}<td class="num !px-1 !py-1"
+                ><Figure value={g(column.mixed)} /></td
+              >{/each}
+          </tr>
+          {#if !split}
+            <tr>
+              <td class="!px-0 !py-1 text-ink-2">ratio off by</td>
+              {#each cups as cup (cup.cupId)}
+                <td class="num !px-1 !py-1 text-ink-2"
+                  ><Figure value="{(cup.ratioError * 100).toFixed(2)} %" /></td
+                >
+              {/each}
+            </tr>
+          {/if}
+        </tbody>
+      </table>
+    </div>
   {/if}
 
   {#each computed.letDowns as l (l.colourantId + l.parts)}
@@ -105,8 +135,8 @@
       class="mt-2 border-l-[3px] border-verdigris bg-verdigris-soft px-3 py-1.5 text-[0.88rem]"
       data-testid="let-down"
     >
-      Make first: <strong>{g(l.colourant)} g</strong>
-      {l.name} in <strong>{g(l.carrier)} g</strong>
+      Make first: <strong>{grams(l.colourant, l.division)} g</strong>
+      {l.name} in <strong>{grams(l.carrier, l.division)} g</strong>
       {l.carrierName}, a 1 : {l.parts} let-down.
     </p>
   {/each}
@@ -114,7 +144,8 @@
   <p class="mt-2 text-[0.86rem] text-ink-2" data-testid="balance">
     poured <Figure class="text-ink" value={g(balance.poured)} /> · clings
     <Figure class="text-ink" value={g(balance.clings + balance.vessel)} /> · left
-    <Figure class="text-ink" value={g(Math.max(0, balance.left))} /> =
+    <Figure class="text-ink" value={g(Math.max(0, balance.left))} />
+    {#if balance.reserved > 0}· taken out <Figure class="text-ink" value={g(balance.reserved)} />{/if} =
     <Figure class="font-semibold text-ink" value="{g(balance.mixed)} g" />
   </p>
   {#if demould}
@@ -136,6 +167,8 @@
       <p class="text-[0.9rem] text-verdigris">Nothing to mend.</p>
     {/if}
   </div>
+
+  <BatchFacts {computed} {editor} />
 
   {#if computed.cautions.length}
     <details class="mt-2 text-[0.85rem] text-ink-2">

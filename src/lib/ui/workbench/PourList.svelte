@@ -8,6 +8,8 @@
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
   import CupMark from '../CupMark.svelte';
+  import GroupMore from './GroupMore.svelte';
+  import StepMore from './StepMore.svelte';
 
   let { editor }: { editor: PlanEditor } = $props();
   const plan = $derived(editor.plan);
@@ -126,7 +128,10 @@
         </button>
       </div>
       {#if out}
-        <p class="py-0.5 text-[0.85rem] text-ink-2">{out.mouldName} · {out.capacity.toFixed(2)} ml each</p>
+        <p class="flex items-baseline gap-1 py-0.5 text-[0.85rem] text-ink-2">
+          <span class="min-w-0 flex-1 truncate">{out.mouldName} · {out.capacity.toFixed(2)} ml each</span>
+          <GroupMore {editor} {group} index={g} />
+        </p>
       {/if}
 
       <ol class="ruled">
@@ -161,10 +166,12 @@
                   {#if layer}
                     <Figure value="{layer.each.toFixed(2)} ml each" /> ·
                     <Figure value="{(layer.to - layer.from).toFixed(1)} mm" />
+                    {#if layer.chamber}· {layer.chamber.name}{/if}
                   {:else}
                     pours nothing
                   {/if}
                 </p>
+                {#if step.how}<p class="text-[0.8rem] leading-snug text-ink-2 italic">{step.how}</p>{/if}
               </div>
             {:else}
               {@const gate = gateOf(step.id)}
@@ -214,6 +221,7 @@
                 </p>
               </div>
             {/if}
+            {#if step.act === 'lay'}<StepMore {editor} {step} {index} n={n + 1} />{/if}
             <div class="flex flex-col opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
               {#if n > 0}
                 <button

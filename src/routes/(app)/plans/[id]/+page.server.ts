@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { findPlan, wholeShelf } from '$lib/server/database';
+import { pastOf } from '$lib/server/past';
 import { store } from '$lib/server/store';
 
 export const load = async ({ params }) => {
@@ -7,5 +8,5 @@ export const load = async ({ params }) => {
   const plan = await findPlan(db, params.id);
   if (!plan)
     error(404, { message: 'This plan is not here.', mend: 'It may have been deleted; see all plans.' });
-  return { plan, shelf: await wholeShelf(db) };
+  return { plan, shelf: await wholeShelf(db), past: await pastOf(db, plan, Date.now()) };
 };

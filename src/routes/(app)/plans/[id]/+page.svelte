@@ -9,11 +9,14 @@
   import Drawing from '$lib/ui/workbench/Drawing.svelte';
   import Numbers from '$lib/ui/workbench/Numbers.svelte';
   import PlanMenu from '$lib/ui/workbench/PlanMenu.svelte';
+  import PlanSettings from '$lib/ui/workbench/PlanSettings.svelte';
   import PourList from '$lib/ui/workbench/PourList.svelte';
+  import ParsedField from '$lib/ui/ParsedField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
+  import { parseCount } from '$core/quantity';
 
   let { data } = $props();
-  const editor = $derived(new PlanEditor(data.plan, data.shelf));
+  const editor = $derived(new PlanEditor(data.plan, data.shelf, data.past));
   const plan = $derived(editor.plan);
   const computed = $derived(editor.computed);
   const stops = $derived(computed.problems.filter((p) => p.level === 'stop'));
@@ -60,7 +63,19 @@
         onchange={(e) => editor.edit({ path: ['name'], value: e.currentTarget.value.trim() || plan.name })}
       />
       <div class="flex flex-wrap items-baseline gap-x-2 text-[0.87rem] text-ink-2">
-        <span>{computed.totals.pieces} pieces ·</span>
+        <span
+          >{computed.totals.pieces} pieces{#if computed.order}&nbsp;a turn{/if} · for</span
+        >
+        <ParsedField
+          quiet
+          width="2.6rem"
+          label="How many good pieces are wanted"
+          value={plan.order?.good ?? computed.totals.pieces}
+          format={String}
+          parse={(text) => parseCount(text, 100_000)}
+          onchange={(good) => editor.edit({ path: ['order'], value: { ...plan.order, good } })}
+        />
+        <span>good ·</span>
         <select
           class="quiet max-w-52"
           aria-label="Base"
@@ -97,6 +112,21 @@
             <option value={scale.id}>{scale.name}, {scale.division} g</option>
           {/each}
         </select>
+        <span>·</span>
+        <select
+          class="quiet"
+          aria-label="How the batch is mixed"
+          value={plan.mixing ?? 'each'}
+          onchange={(e) =>
+            editor.edit({
+              path: ['mixing'],
+              value: e.currentTarget.value === 'split' ? 'split' : undefined
+            })}
+        >
+          <option value="each">each cup mixed by itself</option>
+          <option value="split">one mix, split into cups</option>
+        </select>
+        <PlanSettings {editor} />
       </div>
     </div>
 

@@ -8,7 +8,7 @@ export const POST = async () => {
   const opened = await store();
   const added = await opened.write(async (tx) => {
     let count = 0;
-    for (const kind of ['bases', 'colourants', 'scales'] as const) {
+    for (const kind of ['bases', 'colourants', 'scales', 'vessels'] as const) {
       for (const card of startingLibrary[kind]) {
         if (await findCard(tx, kind, card.id)) continue;
         await saveCard(opened, kind, card, Date.now());

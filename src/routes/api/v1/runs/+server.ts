@@ -3,6 +3,7 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { computePlan, shelfOf, type PlanFile } from '$core/plan';
 import { findPlan, listRuns, startRun, wholeShelf } from '$lib/server/database';
+import { pastOf, settled } from '$lib/server/past';
 import { notHere, readBody, refuse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 
@@ -27,8 +28,9 @@ export const POST = async ({ request }) => {
   );
   if ('refused' in body) return body.refused;
   const opened = await store();
-  const plan = await findPlan(opened.db, body.value.planId);
-  if (!plan) return notHere('plan', body.value.planId);
+  const found = await findPlan(opened.db, body.value.planId);
+  if (!found) return notHere('plan', body.value.planId);
+  const plan = settled(found, await pastOf(opened.db, found, Date.now()));
   const shelf = shelfOf(plan, await wholeShelf(opened.db));
   const stops = computePlan(plan, shelf).problems.filter((p) => p.level === 'stop');
   if (stops.length) return refuse(stops);

@@ -11,7 +11,7 @@
   const readings = $derived(chosen ?? data.plan.readings);
 
   const plan = $derived({ ...data.plan, readings });
-  const computed = $derived(computePlan(plan, data.shelf));
+  const computed = $derived(computePlan(plan, data.shelf, data.past));
   const base = $derived(data.shelf.bases.find((b) => b.id === plan.baseId));
   const tasks = $derived(tasksOf(plan, computed, base?.stirMinutes ?? 0));
   const g = (x: number) => grams(x, computed.division);

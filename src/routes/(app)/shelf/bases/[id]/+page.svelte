@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { Base, cautionsOf, formulaOf, MATERIAL_WORDS } from '$core/material';
-  import { CardForm } from '$lib/card-form.svelte';
+  import { BaseForm } from '$lib/base-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import OtherParts from '$lib/ui/shelf/OtherParts.svelte';
@@ -9,9 +9,10 @@
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import ResinParts from '$lib/ui/shelf/ResinParts.svelte';
   import Row from '$lib/ui/shelf/Row.svelte';
+  import { whose } from '$lib/ui/shelf/whose';
 
   let { data } = $props();
-  const form = $derived(new CardForm<Base>('bases', Base, data.card, data.fresh));
+  const form = $derived(new BaseForm('bases', Base, data.card, data.fresh));
   const card = $derived(form.card);
   const formula = $derived(formulaOf(card));
 </script>
@@ -21,7 +22,7 @@
 <div class="mx-auto max-w-[1140px] px-7 py-6">
   <CardHead {form} back="/shelf" what={MATERIAL_WORDS[card.kind]} put="/shelf" />
   <p class="mt-2 flex flex-wrap items-center gap-3 text-ink-2">
-    The figures here are yours: the data sheet in the box always wins over a starting value.
+    The data sheet in the box always wins: a figure you set is marked as yours, the others are starting values.
     {#if form.fresh}
       <select
         class="field !w-64"
@@ -62,7 +63,7 @@
       {/if}
       <h2 class="mt-5 text-[1.2rem]">Time</h2>
       <div class="grid grid-cols-2 gap-x-3">
-        <Row label="Open time at 23 °C" problem={form.at('openMinutes')}>
+        <Row label="Open time at 23 °C" problem={form.at('openMinutes')} whose={whose(card, 'openMinutes')}>
           <QuantityField
             label="Open time"
             unit="min"
@@ -71,7 +72,7 @@
             onchange={(v) => form.set(['openMinutes'], v)}
           />
         </Row>
-        <Row label="Stir for" problem={form.at('stirMinutes')}>
+        <Row label="Stir for" problem={form.at('stirMinutes')} whose={whose(card, 'stirMinutes')}>
           <QuantityField
             label="Stir for"
             unit="min"
@@ -80,7 +81,7 @@
             onchange={(v) => form.set(['stirMinutes'], v)}
           />
         </Row>
-        <Row label="Demould from" problem={form.at('demouldHours/from')}>
+        <Row label="Demould from" problem={form.at('demouldHours/from')} whose={whose(card, 'demouldHours')}>
           <QuantityField
             label="Demould from"
             unit="h"
@@ -89,7 +90,7 @@
             onchange={(v) => form.set(['demouldHours', 'from'], v / 60)}
           />
         </Row>
-        <Row label="Demould until" problem={form.at('demouldHours/to')}>
+        <Row label="Demould until" problem={form.at('demouldHours/to')} whose={whose(card, 'demouldHours')}>
           <QuantityField
             label="Demould until"
             unit="h"
@@ -98,7 +99,7 @@
             onchange={(v) => form.set(['demouldHours', 'to'], v / 60)}
           />
         </Row>
-        <Row label="Least sensible mix" problem={form.at('leastMix')}>
+        <Row label="Least sensible mix" problem={form.at('leastMix')} whose={whose(card, 'leastMix')}>
           <QuantityField
             label="Least sensible mix"
             unit="g"
@@ -106,7 +107,7 @@
             onchange={(v) => form.set(['leastMix'], v)}
           />
         </Row>
-        <Row label="Keeps, months" problem={form.at('shelfMonths')}>
+        <Row label="Keeps, months" problem={form.at('shelfMonths')} whose={whose(card, 'shelfMonths')}>
           <NumberField
             label="Shelf life in months"
             value={card.shelfMonths}

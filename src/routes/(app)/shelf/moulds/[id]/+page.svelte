@@ -1,14 +1,29 @@
 <script lang="ts">
-  import { Mould } from '$core/mould';
+  import { cavityOf, Mould } from '$core/mould';
   import { CardForm } from '$lib/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import CavityCard from '$lib/ui/shelf/CavityCard.svelte';
+  import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import Row from '$lib/ui/shelf/Row.svelte';
+  import { day } from '$lib/when';
 
   let { data } = $props();
   const form = $derived(new CardForm<Mould>('moulds', Mould, data.card, data.fresh));
   const MATERIALS = ['silicone', 'aluminium', 'HDPE', 'lined timber', 'latex', 'other'];
   const FINISHES = ['gloss', 'satin', 'matte'];
+
+  function addKind() {
+    const taken = form.card.cavities.map((c) => c.id);
+    let n = 2;
+    while (taken.includes(`cavity-${n}`)) n++;
+    form.set(['cavities', form.card.cavities.length], {
+      id: `cavity-${n}`,
+      name: `piece ${n}`,
+      count: 1,
+      shape: { kind: 'cylinder', radius: 20, depth: 10 },
+      capacity: { from: 'dimensions' }
+    });
+  }
 </script>
 
 <svelte:head><title>{form.card.name || 'New mould'} · Kirapen</title></svelte:head>
@@ -18,7 +33,53 @@
   {#each form.card.cavities as kind, index (kind.id)}
     <CavityCard {form} {kind} {index} />
   {/each}
-  <div class="mt-4 grid gap-x-6 md:grid-cols-[12rem_10rem_1fr]">
+  <div class="mt-2 flex flex-wrap items-center gap-2">
+    <button class="button" onclick={addKind}>+ another kind of cavity</button>
+    {#if form.card.cavities.length > 1}
+      {#each form.card.cavities as kind, index (kind.id)}
+        <button class="button bare" onclick={() => form.set(['cavities', index], undefined)}
+          >take out {kind.name}</button
+        >
+      {/each}
+    {/if}
+  </div>
+  {#if data.history.length}
+    <section class="sheet mt-4 p-5" aria-label="History">
+      <h2 class="text-[1.2rem]">What was cast in it</h2>
+      <table class="figures mt-1" data-testid="history">
+        <thead><tr><th>run</th><th class="num">cavities</th><th>first colour in</th><th class="num">really took</th><th></th></tr></thead>
+        <tbody>
+          {#each data.history as use (use.runId + use.cavityId)}
+            {@const index = form.card.cavities.findIndex((c) => c.id === use.cavityId)}
+            {@const kind = form.card.cavities[index]}
+            <tr>
+              <td><a class="underline" href="/record/{use.runId}">{use.name}</a>, {day(use.at)}</td>
+              <td class="num">{use.count}</td>
+              <td>
+                <span class="mr-1 inline-block h-4 w-4 rounded-sm border border-ink align-[-2px]" style="background:{use.colour}"></span>
+                {use.colourName}{use.dye ? ', a dye' : ''}
+              </td>
+              <td class="num">{use.ml ? `${use.ml.toFixed(2)} ml each` : 'not weighed'}</td>
+              <td class="num">
+                {#if use.ml && kind && Math.abs(use.ml / cavityOf(kind).capacity - 1) > 0.002}
+                  <button
+                    class="underline"
+                    onclick={() =>
+                      form.set(['cavities', index, 'capacity'], {
+                        from: 'pour',
+                        ml: Number(use.ml!.toFixed(3)),
+                        note: `${use.name}, ${day(use.at)}`
+                      })}>use that</button
+                  >
+                {/if}
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </section>
+  {/if}
+  <div class="mt-4 grid gap-x-6 md:grid-cols-[10rem_8rem_9rem_9rem_9rem_1fr]">
     <Row label="Made of">
       <select
         class="field"
@@ -38,6 +99,32 @@
       >
         {#each FINISHES as f (f)}<option>{f}</option>{/each}
       </select>
+    </Row>
+    <Row label="Before each pour">
+      <select
+        class="field"
+        aria-label="Before each pour"
+        value={form.card.needs ?? 'nothing'}
+        onchange={(e) => form.set(['needs'], e.currentTarget.value)}
+      >
+        {#each ['nothing', 'release', 'liner'] as n (n)}<option>{n}</option>{/each}
+      </select>
+    </Row>
+    <Row label="Takes heat to, °C" problem={form.at('heatLimit')}>
+      <NumberField
+        label="Takes heat to"
+        optional
+        value={form.card.heatLimit}
+        onchange={(v) => form.set(['heatLimit'], v)}
+      />
+    </Row>
+    <Row label="Pour hole, mm" hint="open on top when empty" problem={form.at('pourHole')}>
+      <NumberField
+        label="Pour hole"
+        optional
+        value={form.card.pourHole}
+        onchange={(v) => form.set(['pourHole'], v)}
+      />
     </Row>
     <Row label="Notes">
       <textarea

@@ -2,6 +2,7 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { RunEvent } from '$core/run';
 import { addEvents, eventsOf, findRun } from '$lib/server/database';
+import { forgetRun } from '$lib/server/past';
 import { notHere, readBody } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 
@@ -19,5 +20,6 @@ export const POST = async ({ params, request }) => {
   if (!(await findRun(opened.db, params.id))) return notHere('run', params.id);
   const added = Array.isArray(body.value) ? body.value : [body.value];
   await addEvents(opened, params.id, added);
+  forgetRun(params.id);
   return json({ stored: added.map((e) => e.id) }, { status: 201 });
 };

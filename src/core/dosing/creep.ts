@@ -1,0 +1,17 @@
+/** Creeping up on a colour by eye: where to start and the size of each step, as shares of the target. */
+export interface Creep {
+  start: number;
+  step: number;
+}
+
+/** The additions of a creeping dose, g: the start, then steps up to the target (the last one shortened to meet it). */
+export function creepSteps(target: number, creep: Creep): number[] {
+  const steps = [target * Math.min(1, creep.start)];
+  let at = steps[0]!;
+  while (at < target * (1 - 1e-9) && steps.length < 40) {
+    const next = Math.min(creep.step * target, target - at);
+    steps.push(next);
+    at += next;
+  }
+  return steps;
+}

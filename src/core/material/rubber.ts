@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { commonCard, density } from './card';
+import type { Formula } from './formula';
+
+/**
+ * Rubber for moulds: parts A and B by weight, 1.06–1.15 g/ml, its pot life as the open time. Platinum-cured
+ * silicones are inhibited by more things than tin-cured ones.
+ */
+export const RubberBase = z.object({
+  kind: z.literal('rubber'),
+  ...commonCard,
+  a: z.number().positive().max(100),
+  b: z.number().positive().max(100),
+  density,
+  cure: z.enum(['platinum', 'tin']),
+  setMinutes: z.number().positive().max(2880)
+});
+export type RubberBase = z.infer<typeof RubberBase>;
+
+/** Parts by weight; the clock runs from part B. */
+export function rubberFormula(base: RubberBase): Formula {
+  const all = base.a + base.b;
+  return {
+    parts: [
+      { key: 'A', name: 'rubber A', share: base.a / all },
+      { key: 'B', name: 'rubber B', share: base.b / all }
+    ],
+    density: base.density,
+    basis: { of: 'batch', words: 'of the uncoloured batch' },
+    clockPart: 'B',
+    carriers: { 'part A': 'A', 'part B': 'B' },
+    letDownIn: 'A'
+  };
+}

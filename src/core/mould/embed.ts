@@ -1,0 +1,108 @@
+import { z } from 'zod';
+import type { Problem } from '../problem';
+import type { Cavity } from './mould';
+
+const mm = z.number().nonnegative('cannot be below the mould face').max(5000, 'is more than five metres');
+
+/**
+ * Something solid that stands in a cavity and takes room from the pour: an object by its mass and density, or
+ * a barrier line by its length, width and height. Heights in mm from the mould face.
+ */
+export const Embed = z.discriminatedUnion('kind', [
+  z.object({
+    id: z.string().min(1).max(60),
+    kind: z.literal('object'),
+    name: z.string().min(1, 'needs a name').max(60),
+    /** How many in one cavity. */
+    each: z.number().int().positive().max(500),
+    /** Grams of one, and its density in g/ml. */
+    grams: z.number().positive().max(50_000),
+    density: z.number().min(0.02, 'is lighter than cork').max(20, 'is heavier than lead'),
+    /** Where its lowest point stands, and how high it is, mm. */
+    from: mm,
+    height: z.number().positive().max(5000)
+  }),
+  z.object({
+    id: z.string().min(1).max(60),
+    kind: z.literal('barrier line'),
+    name: z.string().min(1, 'needs a name').max(60),
+    length: z.number().positive().max(20_000),
+    width: z.number().positive().max(500),
+    height: z.number().positive().max(5000)
+  })
+]);
+export type Embed = z.infer<typeof Embed>;
+
+/** What one embed (all of its copies) displaces in one cavity, ml: V = m/ρ, or length × width × height. */
+export const displaced = (embed: Embed): number =>
+  embed.kind === 'object'
+    ? (embed.each * embed.grams) / embed.density
+    : (embed.length * embed.width * embed.height) / 1000;
+
+const span = (embed: Embed): { from: number; to: number } =>
+  embed.kind === 'object'
+    ? { from: embed.from, to: embed.from + embed.height }
+    : { from: 0, to: embed.height };
+
+/**
+ * A cavity with embeds standing in it: at every level the room is less by what stands below it. What an embed
+ * displaces is spread evenly over its own height, which is exact for upright shapes.
+ * Problems say where an embed leaves no room, or stands out of the pour.
+ */
+export function withEmbeds(cavity: Cavity, embeds: readonly Embed[], path: string): Cavity {
+  if (!embeds.length) return cavity;
+  const parts = embeds.map((e) => ({ ...span(e), ml: displaced(e) }));
+  const takenAt = (level: number) =>
+    parts.reduce(
+      (s, p) =>
+        s + p.ml * Math.min(1, Math.max(0, (level - p.from) / Math.max(1e-9, Math.min(p.to, cavity.depth) - p.from))),
+      0
+    );
+  const volumeAt = (level: number) => Math.max(0, cavity.volumeAt(level) - takenAt(level));
+  const capacity = volumeAt(cavity.depth);
+  const problems: Problem[] = [...cavity.problems];
+  embeds.forEach((embed, i) => {
+    const { from, to } = span(embed);
+    const own = displaced(embed);
+    const room = cavity.volumeAt(Math.min(to, cavity.depth)) - cavity.volumeAt(from);
+    if (own >= room) {
+      problems.push({
+        code: 'embed-too-big',
+        level: 'stop',
+        path: `${path}/${i}`,
+        sentence: `${embed.name} displaces ${own.toFixed(1)} ml where the cavity has ${room.toFixed(1)} ml of room.`,
+        mend: 'Check its weight, density and height; a lighter density means a bigger body.'
+      });
+    } else if (to > cavity.depth + 1e-9) {
+      problems.push({
+        code: 'embed-stands-out',
+        level: 'warn',
+        path: `${path}/${i}`,
+        sentence: `${embed.name} stands ${(to - cavity.depth).toFixed(1)} mm out of the pour.`,
+        mend: 'Set it lower, or let it show on purpose.'
+      });
+    }
+  });
+  return {
+    ...cavity,
+    capacity,
+    volumeAt,
+    levelAt: (ml) => inverse(volumeAt, cavity.depth, ml),
+    working: `${cavity.working}; less ${takenAt(cavity.depth).toFixed(2)} ml displaced = ${capacity.toFixed(2)} ml`,
+    problems
+  };
+}
+
+/** Level, mm, at which a rising volume reaches so many ml; by bisection, to 1e-9 of the depth. */
+function inverse(volumeAt: (level: number) => number, depth: number, ml: number): number {
+  if (ml <= 0) return 0;
+  if (ml >= volumeAt(depth)) return depth;
+  let low = 0;
+  let high = depth;
+  while (high - low > 1e-10 * depth) {
+    const middle = (low + high) / 2;
+    if (volumeAt(middle) < ml) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}

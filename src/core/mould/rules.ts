@@ -1,0 +1,54 @@
+import type { Problem } from '../problem';
+import type { CavityKind, Mould } from './mould';
+
+/** Least lean at which a piece leaves a stiff mould without dragging, degrees. Typical of casting practice. */
+const LEAST_DRAFT = 1;
+const STIFF = ['aluminium', 'HDPE', 'lined timber'];
+
+/**
+ * What a mould's finish, draft, heat limit and preparation mean for a pour: a matte mould hazes a show face, a
+ * stiff mould without draft grips, a hot pour past its limit ruins it.
+ * @param pourCelsius temperature of the pour, °C, where it is poured hot
+ */
+export function mouldProblems(
+  mould: Mould,
+  kind: CavityKind,
+  wanted: { showFace: 'mould face' | 'open face'; clear: boolean; pourCelsius?: number },
+  path: string
+): Problem[] {
+  const problems: Problem[] = [];
+  const say = (code: string, level: Problem['level'], sentence: string, mend: string) =>
+    problems.push({ code, level, path, sentence, mend });
+  if (mould.heatLimit !== undefined && wanted.pourCelsius !== undefined && wanted.pourCelsius > mould.heatLimit)
+    say(
+      'mould-too-cool',
+      'stop',
+      `${mould.name} takes ${mould.heatLimit} °C; this is poured at ${wanted.pourCelsius} °C.`,
+      'Use a mould that takes the heat, or a cooler material.'
+    );
+  if (mould.finish === 'matte' && wanted.showFace === 'mould face' && wanted.clear)
+    say(
+      'matte-mould',
+      'note',
+      `${mould.name} is matte: its mould face comes out hazy.`,
+      'Seal or polish it after, or cast in a gloss mould.'
+    );
+  const stiff = STIFF.includes(mould.material);
+  if (kind.draft !== undefined && kind.draft < (stiff ? LEAST_DRAFT : -20))
+    say(
+      'draft-grips',
+      'warn',
+      `${kind.name} leans ${kind.draft}° in a ${mould.material} mould: the piece grips, and its ${
+        kind.draft < 0 ? 'wider face is the mould face' : 'walls drag'
+      }.`,
+      stiff ? 'Give it 1° or more, or a mould that opens.' : 'Split the mould, or show the open face.'
+    );
+  if (stiff && (mould.needs ?? 'nothing') === 'nothing')
+    say(
+      'needs-release',
+      'note',
+      `${mould.name} is ${mould.material} and its card names no release or liner.`,
+      'Say on the mould card what it needs before a pour.'
+    );
+  return problems;
+}

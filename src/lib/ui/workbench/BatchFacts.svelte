@@ -1,0 +1,127 @@
+<!-- What the batch means beyond its grams: mixes, hands, vessels, the order, surplus, stock, cost, the craft's own figures. -->
+<script lang="ts">
+  import type { Computed } from '$core/plan';
+  import { duration } from '$core/quantity';
+  import { HEADROOM } from '$core/shelf';
+  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import CupMark from '../CupMark.svelte';
+  import Figure from '../Figure.svelte';
+  import { money } from '../money';
+  import QuantityField from '../QuantityField.svelte';
+  import Rewet from './Rewet.svelte';
+
+  let { computed, editor }: { computed: Computed; editor: PlanEditor } = $props();
+  const plan = $derived(editor.plan);
+  const order = $derived(computed.order);
+  const cups = $derived(computed.cups.filter((c) => c.balance.pouredMl > 0));
+  const needed = $derived(
+    (computed.common.length ? computed.common : cups.flatMap((c) => c.mixes)).map((m) => m.ml)
+  );
+  const vessels = $derived([
+    ...new Set(
+      (computed.common.length ? computed.common : cups.flatMap((c) => c.mixes)).flatMap((m) =>
+        m.vessel ? [m.vessel.name] : []
+      )
+    )
+  ]);
+  const why = $derived(computed.commonWhy ?? cups.find((c) => c.why)?.why);
+  const mixes = $derived(computed.common.length || Math.max(0, ...cups.map((c) => c.mixes.length)));
+  const hand = $derived(cups.filter((c) => Number.isFinite(c.inHand))[0]);
+  const short = $derived(computed.needs.filter((n) => n.short));
+  const stocked = $derived(computed.needs.filter((n) => n.have !== undefined));
+  const colouring = $derived(
+    computed.lightToDark.flatMap((id) => cups.filter((c) => c.cupId === id))
+  );
+</script>
+
+{#snippet row(label: string, value: string, note = '')}
+  <div class="flex items-baseline justify-between gap-3 border-t border-rule py-1.5">
+    <dt class="shrink-0 text-ink-2">{label}</dt>
+    <dd class="text-right"><Figure class="font-semibold" {value} />{#if note}<span class="block text-[0.8rem] text-ink-2">{note}</span>{/if}</dd>
+  </div>
+{/snippet}
+
+<dl class="mt-3 text-[0.88rem]" data-testid="facts">
+  {#if order}
+    <div class="flex items-baseline justify-between gap-3 border-t border-rule py-1.5" data-testid="order">
+      <dt class="text-ink-2">
+        For {order.good} good, at
+        <QuantityField
+          quiet
+          width="2.8rem"
+          label="Share rejected"
+          unit="%"
+          max={0.9}
+          value={order.rejects}
+          onchange={(v) => editor.edit({ path: ['order'], value: { good: order.good, rejects: v } })}
+        />
+        rejects
+        <span class="block text-[0.8rem]"
+          >{order.from === 'record' ? 'rejects from the record' : order.from === 'typed' ? 'as you typed' : 'no record yet'}, 9 times in 10 enough</span
+        >
+      </dt>
+      <dd class="text-right">
+        <Figure class="font-semibold" value="cast {order.cast}" />
+        <span class="block">{order.turns} turn{order.turns === 1 ? '' : 's'} of {order.perTurn}</span>
+      </dd>
+    </div>
+  {/if}
+  {#if mixes > 1}{@render row('Mixes', `${mixes}`, why)}{/if}
+  {#if hand && hand.window > 0}
+    {@render row(
+      'One mix in hand',
+      `${hand.inHand} of ${computed.totals.pieces} cavities`,
+      `pours for ${duration(hand.window)}, less 15 %`
+    )}
+  {/if}
+  {#if needed.length}
+    {@render row(
+      'Mixed in',
+      vessels.length
+        ? vessels.join(', ')
+        : `${(Math.max(...needed) / (1 - HEADROOM)).toFixed(0)} ml or more`,
+      'a third left free to stir'
+    )}
+  {/if}
+  {#if colouring.length > 1}
+    <div class="flex items-baseline justify-between gap-3 border-t border-rule py-1.5">
+      <dt class="text-ink-2">Colour with one tool</dt>
+      <dd class="flex items-center gap-1">
+        {#each colouring as cup, i (cup.cupId)}
+          {#if i}<span class="text-ink-2">→</span>{/if}
+          <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />
+        {/each}
+      </dd>
+    </div>
+  {/if}
+  {#each computed.craft as fact (fact.label)}{@render row(fact.label, fact.value)}{/each}
+  {#each computed.surplus.spares as s (s.id)}
+    {@render row(
+      `Spare: ${s.name}`,
+      `${s.ml.toFixed(1)} of ${s.of.toFixed(1)} ml`,
+      s.letters ? `${(s.filled * 100).toFixed(0)} % full, from ${[...s.letters].join(', ')}` : 'stays empty'
+    )}
+  {/each}
+  {#if computed.surplus.leftovers.length}
+    {@render row(
+      'To the leftovers',
+      `${computed.surplus.leftovers.reduce((s, l) => s + l.grams, 0).toFixed(1)} g`,
+      computed.surplus.leftovers.map((l) => `${l.letter} ${l.grams.toFixed(1)}`).join(' · ')
+    )}
+  {/if}
+  {#if computed.cost}
+    {@render row(
+      'Cost a good piece',
+      money(computed.cost.perPiece),
+      `${money(computed.cost.total)} a turn${computed.cost.unknown.length ? `, without ${computed.cost.unknown.join(', ')}` : ''}`
+    )}
+  {/if}
+  {#if stocked.length}
+    {@render row(
+      'On the shelf',
+      short.length ? `short of ${short.map((n) => n.name).join(', ')}` : 'enough',
+      stocked.map((n) => `${n.name} ${n.have!.toFixed(0)} g`).join(' · ')
+    )}
+  {/if}
+</dl>
+{#if plan.steps.length}<Rewet {computed} base={editor.shelf.bases.find((b) => b.id === plan.baseId)} />{/if}

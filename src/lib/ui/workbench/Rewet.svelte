@@ -1,0 +1,43 @@
+<!-- What adding liquid to a stiffening mix leaves: shown before it is done. -->
+<script lang="ts">
+  import { rewet } from '$core/dosing';
+  import type { Base } from '$core/material';
+  import type { Computed } from '$core/plan';
+  import QuantityField from '../QuantityField.svelte';
+
+  let { computed, base }: { computed: Computed; base: Base | undefined } = $props();
+  let added = $state(10);
+  const mix = $derived(computed.common[0] ?? computed.cups.find((c) => c.balance.pouredMl > 0)?.mixes[0]);
+  const grams = $derived(
+    (...keys: string[]) =>
+      mix?.weighings.filter((w) => keys.includes(w.key)).reduce((s, w) => s + w.weight, 0) ?? 0
+  );
+  const now = $derived.by(() => {
+    if (base?.kind === 'gypsum') return { liquid: grams('liquid'), powder: grams('powder'), words: 'liquid to powder' };
+    if (base?.kind === 'concrete')
+      return {
+        liquid: grams('water'),
+        powder: base.bag ? grams('mix') * base.bag.cement : grams('cement'),
+        words: 'water to cement'
+      };
+    return undefined;
+  });
+  const after = $derived(now && now.powder > 0 ? rewet(now.liquid, now.powder, added) : undefined);
+</script>
+
+{#if now && after}
+  <details class="mt-2 text-[0.85rem] text-ink-2" data-testid="rewet">
+    <summary class="cursor-pointer font-semibold">Stiffening? What more liquid does</summary>
+    <p class="mt-1">
+      <QuantityField quiet width="3.6rem" label="Liquid added" unit="g" max={5000} value={added} onchange={(v) => (added = v)} />
+      more: {now.words} 1 : {(now.powder / now.liquid).toFixed(2)} →
+      <strong class="text-ink">1 : {(1 / after.ratio).toFixed(2)}</strong>,
+      <strong class={after.change > 0.05 ? 'text-cinnabar' : 'text-ink'}>+{(after.change * 100).toFixed(1)} %</strong>.
+      {base?.kind === 'concrete'
+        ? 'Plasticiser first; water weakens.'
+        : after.change > 0.05
+          ? 'Past 5 % the piece is weak and chalks: mix fresh instead.'
+          : 'A piece stands that.'}
+    </p>
+  </details>
+{/if}
