@@ -2,7 +2,7 @@ import type { Grade, Piece } from '../src/core/inspect';
 import { computePlan, shelfOf, type Plan, type PlanFile } from '../src/core/plan';
 import { tasksOf, type RunEvent } from '../src/core/run';
 import { cards } from './cards';
-import { tideline } from './plans';
+import { nightHeron, rockpool, samphire, sluice, tideline } from './plans';
 
 /** A past run of the demo workshop, ready to be stored. */
 export interface DemoRun {
@@ -30,6 +30,10 @@ interface Told {
   note?: string;
   problem?: string;
   lesson?: string;
+  /** What was left in each cup, as a share of what it lost by the plan; weighed when given. */
+  left?: number;
+  /** What a pour really took, as a share of the plan; weighed when given. */
+  took?: number;
   grade?: (number: number) => { grade: Grade; defects: Piece['faces'][number]['defects'] };
 }
 
@@ -57,7 +61,18 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
       continue;
     }
     if (task.kind === 'stir') at += task.minutes * MINUTE;
-    if (task.kind === 'pour') at += 0.6 * task.count * MINUTE;
+    if (task.kind === 'pour') {
+      at += 0.6 * task.count * MINUTE;
+      const grams = Number((task.gramsEach * task.count * (told.took ?? 1)).toFixed(2));
+      events.push({
+        id: id(),
+        at: Math.round(at),
+        type: 'done',
+        task: task.id,
+        ...(told.took === undefined ? {} : { grams })
+      });
+      continue;
+    }
     if (task.kind === 'gate') {
       at += task.minutes * told.waited * MINUTE;
       if (told.waited < 0.9 && told.problem)
@@ -78,6 +93,17 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
     }
     events.push({ id: id(), at: Math.round(at), type: 'done', task: task.id });
   }
+  if (told.left !== undefined)
+    for (const cup of computed.cups.filter((c) => c.balance.mixed > 0)) {
+      const grams = Number((cup.balance.left + cup.balance.clings * told.left).toFixed(2));
+      events.push({
+        id: id(),
+        at: Math.round((at += 1000)),
+        type: 'left',
+        cupId: cup.cupId,
+        grams: Math.max(0, grams)
+      });
+    }
   if (told.note) events.push({ id: id(), at: Math.round(at), type: 'note', text: told.note });
   const finished = told.demoulded !== undefined;
   if (finished) events.push({ id: id(), at: Math.round((at += MINUTE)), type: 'finished' });
@@ -137,12 +163,74 @@ export function demoRuns(now: number): DemoRun[] {
         waited: 1.04,
         slips,
         demoulded: 14,
+        took: 1,
+        left: 0.2,
         note: 'Cavity 5 levels last; tap it twice.',
         lesson: 'Waiting for the gel at 21 °C gave six clean lines. Keep the room warm overnight.',
         grade: (n) =>
           n === 5
             ? { grade: 'second', defects: ['bubbles on the mould face'] }
             : { grade: 'good', defects: [] }
+      },
+      now
+    ),
+    tell(
+      samphire,
+      {
+        id: 'samphire-late',
+        hoursAgo: 210,
+        waited: 1,
+        slips: [0.1, 0, -0.1],
+        took: 1.012,
+        demoulded: 41 / 60,
+        problem: 'Demoulded at 41 minutes: the telephone.',
+        lesson: 'Past half an hour the stem snaps. Set the next hooks only when the first are out. Mo.',
+        grade: (n) =>
+          n === 2
+            ? { grade: 'reject', defects: ['snapped or chipped on demould'] }
+            : { grade: 'good', defects: [] }
+      },
+      now
+    ),
+    tell(
+      nightHeron,
+      {
+        id: 'night-heron-first',
+        hoursAgo: 400,
+        waited: 1,
+        slips: [0, 0, 0],
+        demoulded: 30,
+        lesson: 'The blue was gone in the cut: two darks a finger apart read as one. R.',
+        grade: () => ({ grade: 'second', defects: ['colours read as one'] })
+      },
+      now
+    ),
+    tell(
+      rockpool,
+      {
+        id: 'rockpool-first',
+        hoursAgo: 300,
+        waited: 1,
+        slips: [0.1, 0, 0, 0.1],
+        demoulded: 26,
+        lesson: 'A third of the pour in white was too much: it covered everything. T.',
+        grade: (n) =>
+          n === 4 ? { grade: 'reject', defects: ['muddy blend'] } : { grade: 'good', defects: [] }
+      },
+      now
+    ),
+    tell(
+      sluice,
+      {
+        id: 'sluice-first',
+        hoursAgo: 500,
+        waited: 1,
+        slips: [2, 0, 0, 1],
+        demoulded: 20,
+        note: 'Sealed on day 3.',
+        lesson: 'Sealed on day 3 it hazed. A week, whatever the guesthouse says. T.',
+        grade: (n) =>
+          n === 1 ? { grade: 'second', defects: ['sealed too early'] } : { grade: 'good', defects: [] }
       },
       now
     ),

@@ -1,4 +1,4 @@
-import type { Computed, PlanFile } from '$core/plan';
+import { commonId, type Computed, type PlanFile } from '$core/plan';
 import { fail, ok, type Result } from '$core/problem';
 import { duration, parseQuantity } from '$core/quantity';
 import type { RunState, Task, WeighTask } from '$core/run';
@@ -10,6 +10,7 @@ export type Instruction = {
   hint: string;
   confirm: string;
   cupId?: string;
+  mixId?: string;
   groupId?: string;
 } & (
   | {
@@ -34,13 +35,14 @@ export function taskWords(task: Task, computed: Computed): { act: string; rest: 
   switch (task.kind) {
     case 'prepare':
       return { act: 'Make ready', rest: 'the mould, the cups, your gloves' };
-    case 'weigh':
-      return {
-        act: 'Weigh',
-        rest: `${task.name} into ${task.vessel ? `the ${task.vessel} jug` : `cup ${cup?.letter}`}`
-      };
+    case 'weigh': {
+      const into = task.vessel ? `the ${task.vessel} jug` : vesselWords(task, cup);
+      if (task.takeOut) return { act: 'Take out', rest: `uncoloured base, from ${into}` };
+      if (task.creeps) return { act: 'Add', rest: `more ${task.name} to ${into}, by eye` };
+      return { act: task.counted ? 'Count' : 'Weigh', rest: `${task.name} into ${into}` };
+    }
     case 'stir':
-      return { act: 'Stir', rest: `cup ${cup?.letter} · ${duration(task.minutes)}` };
+      return { act: 'Stir', rest: `${vesselWords(task, cup)} · ${duration(task.minutes)}` };
     case 'pour':
       return { act: 'Pour', rest: `cup ${cup?.letter} ${cup?.name} into ${group?.name}` };
     case 'gate':
@@ -48,6 +50,16 @@ export function taskWords(task: Task, computed: Computed): { act: string; rest: 
     case 'demould':
       return { act: 'Demould', rest: `${group?.name}` };
   }
+}
+
+/** What is being filled: the common mix, a cup, or one of several mixes of it. */
+function vesselWords(
+  task: { cupId: string; mixId: string },
+  cup: Computed['cups'][number] | undefined
+): string {
+  if (task.cupId === commonId) return 'the mixing pot';
+  const mix = cup?.mixes.find((m) => m.mixId === task.mixId);
+  return `cup ${cup?.letter}${cup && mix && cup.mixes.length > 1 ? `, mix ${mix.turn} of ${cup.mixes.length}` : ''}`;
 }
 
 /** The instruction of the moment: a top-up before anything else, then the first open task; none at the end. */
@@ -62,7 +74,7 @@ export function instructionOf(
   const common = {
     key: run.topUp ? `topup:${task.id}` : task.id,
     title: `${act} ${rest}`,
-    ...('cupId' in task ? { cupId: task.cupId } : {}),
+    ...('cupId' in task ? { cupId: task.cupId, mixId: task.mixId } : {}),
     ...('groupId' in task ? { groupId: task.groupId } : {})
   };
   switch (task.kind) {
@@ -71,11 +83,11 @@ export function instructionOf(
       const inCup = run.tasks
         .filter(
           ({ task: t, status }) =>
-            t.kind === 'weigh' && t.cupId === task.cupId && t.vessel === task.vessel && status === 'done'
+            t.kind === 'weigh' && t.mixId === task.mixId && t.vessel === task.vessel && status === 'done'
         )
-        .reduce((s, t) => s + (t.actual ?? 0), 0);
+        .reduce((s, t) => s + (t.task.kind === 'weigh' && t.task.takeOut ? -1 : 1) * (t.actual ?? 0), 0);
       const target = run.topUp ? run.topUp.grams : (run.now?.target ?? task.grams);
-      const division = computed.division;
+      const { division } = task;
       const rounded = Math.round(Math.round(target / division) * division * 1e6) / 1e6;
       return {
         ...common,
@@ -83,11 +95,11 @@ export function instructionOf(
         kind: 'weigh',
         task,
         target: rounded,
-        before: cumulative ? inCup : 0,
+        // What comes out, or is weighed in a boat, is read alone.
+        before: cumulative && !task.boat && !task.takeOut ? inCup : 0,
         topUp: !!run.topUp,
-        confirm: run.topUp ? 'Topped up' : 'It is in',
-        hint:
-          task.startsClock && !run.topUp ? 'the clock starts when the parts meet' : 'slowly towards the end'
+        confirm: run.topUp ? 'Topped up' : task.takeOut ? 'It is out' : 'It is in',
+        hint: run.topUp ? 'slowly towards the end' : weighHint(task, snapshot)
       };
     }
     case 'prepare':
@@ -101,7 +113,13 @@ export function instructionOf(
     case 'stir':
       return { ...common, kind: 'stir', task, confirm: 'Stirred', hint: 'slowly, scraping sides and bottom' };
     case 'pour':
-      return { ...common, kind: 'pour', task, confirm: 'Poured', hint: 'low and slow, down the middle' };
+      return {
+        ...common,
+        kind: 'pour',
+        task,
+        confirm: 'Poured',
+        hint: task.how ?? 'low and slow, down the middle'
+      };
     case 'gate':
       return {
         ...common,
@@ -119,6 +137,18 @@ export function instructionOf(
         hint: 'flex the mould away, do not pull the piece'
       };
   }
+}
+
+function weighHint(task: WeighTask, snapshot: PlanFile): string {
+  const scale = snapshot.shelf.scales.find((s) => s.id === task.scaleId);
+  if (task.counted) return `${task.counted}, counted slowly; type what they weigh if you know`;
+  if (task.takeOut) return 'into a clean cup, before any colour goes in';
+  if (task.creeps) return 'look at a trial smear first; E when it is enough';
+  if (task.boat) return `in a boat on the ${scale?.name ?? 'finer scale'}, then tip it in`;
+  if (task.startsClock) return 'the clock starts when the parts meet';
+  return scale && scale.id !== snapshot.plan.scaleId
+    ? `on the ${scale.name}; slowly towards the end`
+    : 'slowly towards the end';
 }
 
 /** Grams as typed into a run; a bare number is grams. */

@@ -17,3 +17,7 @@ function startOfDay(ms: number): number {
   const d = new Date(ms);
   return new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime();
 }
+
+/** A whole date, for labels. */
+export const today = (ms: number): string =>
+  new Date(ms).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' });

@@ -3,6 +3,7 @@ import {
   COLOUR_TOLERANCE,
   countWords,
   cupScale,
+  finestFor,
   inDrops,
   inSpoons,
   PART_TOLERANCE,
@@ -21,9 +22,12 @@ import {
 } from '../dosing';
 import type { Formula, FormulaPart } from '../material';
 
+/** The key of what a cup takes from a common mix. */
+export const PORTION = 'portion';
+
 /** One thing put on the scale for a cup, g; a reserve is taken out. */
 export interface Weighing {
-  /** `A`, `B`, `base`, `reserve`, or the id of the recipe line or filler. */
+  /** `A`, `B`, `portion`, `reserve`, or the id of the recipe line or filler. */
   key: string;
   name: string;
   kind: 'part' | 'colourant' | 'filler' | 'reserve';
@@ -135,7 +139,7 @@ export function weighOutCup(order: CupOrder): WeighedCup {
 
   const own = cupScale(total + reserve, order.scales);
   const parts = order.split
-    ? [{ ...weighing('base', 'mixed base', 'part', exact.batch, PART_TOLERANCE, own, order.scales) }]
+    ? [{ ...weighing(PORTION, 'mixed base', 'part', exact.batch, PART_TOLERANCE, own, order.scales) }]
     : partWeighings(formula, exact, reserve, own, order.scales);
   const colours = exact.colourants.flatMap(({ grams }, i): Weighing[] =>
     grams > 0 ? [colourWeighing(exact.colourants[i]!, order.doses[i]!, own, order.scales)] : []
@@ -149,7 +153,9 @@ export function weighOutCup(order: CupOrder): WeighedCup {
   const before = order.split ? -1 : weighings.findIndex((w) => w.key === formula.colourBefore);
   weighings.splice(before < 0 ? weighings.length : before, 0, ...colours);
   if (reserve > 0 && !order.split) {
-    const taken = weighing('reserve', 'uncoloured base, taken out', 'reserve', reserve, PART_TOLERANCE, own, [own]);
+    const taken = weighing('reserve', 'uncoloured base, taken out', 'reserve', reserve, PART_TOLERANCE, own, [
+      own
+    ]);
     weighings.splice(before < 0 ? parts.length : weighings.length, 0, taken);
   }
   weighings.push(...chips);
@@ -182,7 +188,10 @@ function partWeighings(
   scales: readonly Scale[]
 ): Weighing[] {
   const grams = exact.parts.map((p, i) => p.grams + formula.parts[i]!.share * reserve);
-  const chosen = grams.map((g) => scaleFor(g, PART_TOLERANCE, own, scales));
+  // What may never be too much (lye) is weighed on the finest scale that holds it.
+  const chosen = grams.map((g, i) =>
+    formula.parts[i]!.roundDown ? (finestFor(g, scales) ?? own) : scaleFor(g, PART_TOLERANCE, own, scales)
+  );
   const together = grams.map((_, i) => i).filter((i) => chosen[i] === own);
   const rounded = roundParts(
     together.map((i) => grams[i]!),
@@ -194,16 +203,23 @@ function partWeighings(
   );
   return exact.parts.map((part, i): Weighing => {
     const of = formula.parts[i]!;
-    const w = weighing(part.key, part.name, 'part', grams[i]!, PART_TOLERANCE, own, scales);
+    const scale = chosen[i]!;
     const weight = of.roundDown
-      ? roundedDown(Math.min(grams[i]!, most(of, formula, weights)), w.division)
+      ? roundedDown(Math.min(grams[i]!, most(of, formula, weights)), scale.division)
       : weights[i]!;
-    const spread = weighingSpread(chosen[i]!, weight);
+    const spread = weighingSpread(scale, weight);
     return {
-      ...w,
+      key: part.key,
+      name: part.name,
+      kind: 'part',
+      exact: grams[i]!,
       weight,
+      reading: 0,
       spread,
       weighable: spread <= PART_TOLERANCE,
+      scaleId: scale.id,
+      division: scale.division,
+      ...(scale === own ? {} : { boat: true }),
       ...(of.vessel ? { vessel: of.vessel } : {})
     };
   });
@@ -285,10 +301,7 @@ function countedDose(dose: CupDose, grams: number): Counted | undefined {
 }
 
 /** Fills in what each display reads, vessel by vessel; says what is mixed in all and what is taken out again. */
-function readings(
-  weighings: Weighing[],
-  way: CupOrder['readings']
-): { mixed: number; reserved: number } {
+function readings(weighings: Weighing[], way: CupOrder['readings']): { mixed: number; reserved: number } {
   let mixed = 0;
   let reserved = 0;
   const vessels = new Map<string, number>();

@@ -1,6 +1,15 @@
 export { fillGroup, type FilledGroup, type Layer } from './fill';
 export { planLetDowns, type PlannedLetDown } from './letdowns';
-export { weighOutCup, type CupBalance, type CupDose, type CupOrder, type Filler, type WeighedCup, type Weighing } from './cup';
+export {
+  PORTION,
+  weighOutCup,
+  type CupBalance,
+  type CupDose,
+  type CupOrder,
+  type Filler,
+  type WeighedCup,
+  type Weighing
+} from './cup';
 export { castFor, turnsFor } from './yield';
 export { dealCavities, dealPours, portions, type Allotment } from './turns';
 export { placeSurplus, type Spare, type Surplus } from './surplus';

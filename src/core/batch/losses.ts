@@ -12,7 +12,10 @@ const ENOUGH = 3;
  * The share of what is poured that really clings, as the median over past cups, with the vessel's own loss taken
  * off: (mixed − poured − left − vessel) / poured. Undefined until three cups tell; never below nothing.
  */
-export function learnedCling(cups: readonly CupLoss[], vessel: number): { cling: number; cups: number } | undefined {
+export function learnedCling(
+  cups: readonly CupLoss[],
+  vessel: number
+): { cling: number; cups: number } | undefined {
   const shares = cups
     .filter((c) => c.poured > 0)
     .map((c) => Math.max(0, (c.mixed - c.poured - c.left - vessel) / c.poured))
@@ -20,8 +23,6 @@ export function learnedCling(cups: readonly CupLoss[], vessel: number): { cling:
   if (shares.length < ENOUGH) return undefined;
   const middle = shares.length / 2;
   const median =
-    shares.length % 2
-      ? shares[Math.floor(middle)]!
-      : (shares[middle - 1]! + shares[middle]!) / 2;
+    shares.length % 2 ? shares[Math.floor(middle)]! : (shares[middle - 1]! + shares[middle]!) / 2;
   return { cling: Math.min(0.5, median), cups: shares.length };
 }

@@ -14,6 +14,9 @@ export interface Surplus {
   leftovers: { letter: string; ml: number; grams: number }[];
 }
 
+/** Less than this is what rounding leaves, not a leftover, ml. */
+const SPILL = 0.05;
+
 /** Sends each cup's surplus, in the order of the cups, to the spare cavities in their order; the rest is leftover. */
 export function placeSurplus(
   cups: readonly { letter: string; left: number; density: number }[],
@@ -36,7 +39,7 @@ export function placeSurplus(
       ml -= take;
       if (!room.letters.includes(cup.letter)) room.letters += cup.letter;
     }
-    if (ml > 1e-6) leftovers.push({ letter: cup.letter, ml, grams: ml * cup.density });
+    if (ml > SPILL) leftovers.push({ letter: cup.letter, ml, grams: ml * cup.density });
   }
   return { spares: rooms.map((r) => ({ ...r, filled: r.of > 0 ? r.ml / r.of : 0 })), leftovers };
 }

@@ -1,5 +1,5 @@
 export { Scale, COLOUR_TOLERANCE, PART_TOLERANCE, weighingSpread, leastWeighing, toDivision } from './scale';
-export { cupScale, scaleFor } from './choose';
+export { cupScale, finestFor, scaleFor } from './choose';
 export { roundParts, shareError } from './rounding';
 export {
   colouredDensity,

@@ -51,9 +51,7 @@ export function pasteOf(order: PasteOrder): Result<Paste> {
   const all = pigment + carrier;
   const fraction = all > 0 ? pigment / all : 0;
   const known = order.pigmentCost !== undefined && order.carrierCost !== undefined && all > 0;
-  const costGram = known
-    ? (pigment * order.pigmentCost! + carrier * order.carrierCost!) / all
-    : undefined;
+  const costGram = known ? (pigment * order.pigmentCost! + carrier * order.carrierCost!) / all : undefined;
   return ok({
     pigment,
     carrier,

@@ -43,7 +43,8 @@ export type CarrierRule = 'make room' | 'on top';
 /** Grams of binder in one gram of uncoloured batch: cement, oils, powder; the whole batch where there is none. */
 function binderShare(formula: Formula): number {
   const { basis } = formula;
-  const keys = basis.of === 'parts' ? basis.parts : formula.parts.flatMap((p) => (p.key === 'powder' ? ['powder'] : []));
+  const keys =
+    basis.of === 'parts' ? basis.parts : formula.parts.flatMap((p) => (p.key === 'powder' ? ['powder'] : []));
   if (!keys.length) return 1;
   const share = formula.parts.reduce((s, p) => s + (keys.includes(p.key) ? p.share : 0), 0);
   return basis.of === 'parts' ? share * (basis.factor ?? 1) : share;
@@ -68,8 +69,7 @@ function perGramOf(formula: Formula, doses: readonly Dose[], rule: CarrierRule):
     return countsAs ? { countsAs, share: 1 - d.colourant.pigmentFraction } : { share: 0 };
   });
   // What one gram as supplied adds to the finished weight; a let-down's carrier adds itself where it cannot make room.
-  const adds = (i: number) =>
-    rule === 'make room' ? 1 - brought[i]!.share : 1 + (doses[i]!.letDown ?? 0);
+  const adds = (i: number) => (rule === 'make room' ? 1 - brought[i]!.share : 1 + (doses[i]!.letDown ?? 0));
   // Finished = batch + Σ fixed lines + Σ inclusive lines; the inclusive ones are p × finished.
   let fixed = 0;
   let inclusive = 0;

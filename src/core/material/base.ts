@@ -9,7 +9,14 @@ import { ResinBase, resinFormula } from './resin';
 import { SoapBase, soapFormula } from './soap';
 
 /** A base card: the uncoloured material, of any of the crafts. */
-export const Base = z.discriminatedUnion('kind', [ResinBase, GypsumBase, ConcreteBase, SoapBase, MeltBase, RubberBase]);
+export const Base = z.discriminatedUnion('kind', [
+  ResinBase,
+  GypsumBase,
+  ConcreteBase,
+  SoapBase,
+  MeltBase,
+  RubberBase
+]);
 export type Base = z.infer<typeof Base>;
 export type MaterialKind = Base['kind'];
 

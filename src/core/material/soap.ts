@@ -63,7 +63,9 @@ export const SoapBase = z.object({
   fragrance: z.number().min(0).max(0.06, 'is over the usual cap of 6 % of the oils'),
   /** What else goes in with the oils, as a share of them (sugar, salt, clay); at most a fifth each. */
   additives: z
-    .array(z.object({ name: z.string().min(1, 'needs a name').max(40), share: z.number().positive().max(0.2) }))
+    .array(
+      z.object({ name: z.string().min(1, 'needs a name').max(40), share: z.number().positive().max(0.2) })
+    )
     .max(8)
     .optional(),
   density,
@@ -112,8 +114,7 @@ export function soapFormula(base: SoapBase, path = 'base'): Result<Formula> {
     { superfat: base.superfat, purity: base.lyePurity, concentration: base.lyeConcentration }
   );
   const additives = base.additives ?? [];
-  const all =
-    shares + lye.naoh + lye.water + base.fragrance + additives.reduce((s, a) => s + a.share, 0);
+  const all = shares + lye.naoh + lye.water + base.fragrance + additives.reduce((s, a) => s + a.share, 0);
   const oils = base.oils.map((o, i) => ({
     key: `oil-${i + 1}`,
     name: `${o.name} oil`,

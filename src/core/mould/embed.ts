@@ -46,7 +46,7 @@ const span = (embed: Embed): { from: number; to: number } =>
 
 /**
  * A cavity with embeds standing in it: at every level the room is less by what stands below it. What an embed
- * displaces is spread evenly over its own height, which is exact for upright shapes.
+ * displaces is spread evenly over its own height, which is exact for upright shapes; what stands out displaces nothing.
  * Problems say where an embed leaves no room, or stands out of the pour.
  */
 export function withEmbeds(cavity: Cavity, embeds: readonly Embed[], path: string): Cavity {
@@ -54,8 +54,7 @@ export function withEmbeds(cavity: Cavity, embeds: readonly Embed[], path: strin
   const parts = embeds.map((e) => ({ ...span(e), ml: displaced(e) }));
   const takenAt = (level: number) =>
     parts.reduce(
-      (s, p) =>
-        s + p.ml * Math.min(1, Math.max(0, (level - p.from) / Math.max(1e-9, Math.min(p.to, cavity.depth) - p.from))),
+      (s, p) => s + p.ml * Math.min(1, Math.max(0, (level - p.from) / Math.max(1e-9, p.to - p.from))),
       0
     );
   const volumeAt = (level: number) => Math.max(0, cavity.volumeAt(level) - takenAt(level));
@@ -63,7 +62,7 @@ export function withEmbeds(cavity: Cavity, embeds: readonly Embed[], path: strin
   const problems: Problem[] = [...cavity.problems];
   embeds.forEach((embed, i) => {
     const { from, to } = span(embed);
-    const own = displaced(embed);
+    const own = (displaced(embed) * (Math.min(to, cavity.depth) - from)) / (to - from);
     const room = cavity.volumeAt(Math.min(to, cavity.depth)) - cavity.volumeAt(from);
     if (own >= room) {
       problems.push({

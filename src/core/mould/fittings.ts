@@ -13,7 +13,10 @@ export const Dome = z.object({
  * A jacket round a soft mould: how far it carries the wall above the mould's own rim, mm, and the share of the
  * free-standing capacity that it presses back (a soft mould bulges when it is measured without it).
  */
-export const Jacket = z.object({ mm: z.number().nonnegative().max(500), squeeze: z.number().min(0).max(0.3) });
+export const Jacket = z.object({
+  mm: z.number().nonnegative().max(500),
+  squeeze: z.number().min(0).max(0.3)
+});
 
 /** A chamber that removable dividers make, as a share of the cavity, 0..1. */
 export const Chamber = z.object({

@@ -71,7 +71,9 @@ export function inhibitionCautions(cure: 'platinum' | 'tin'): string[] {
         'Platinum silicone stays sticky against sulphur clay, latex, some tapes and glues, tin silicone and fresh resin: test a smear on a hidden corner.',
         'Seal a doubtful master with clear acrylic lacquer and let it dry through.'
       ]
-    : ['Tin silicone shrinks a little with age and wants damp air to cure: keep it from sulphur clay all the same.'];
+    : [
+        'Tin silicone shrinks a little with age and wants damp air to cure: keep it from sulphur clay all the same.'
+      ];
 }
 
 /** What is wrong with a two-part mould's steps, in words. */

@@ -19,7 +19,11 @@ export function mouldProblems(
   const problems: Problem[] = [];
   const say = (code: string, level: Problem['level'], sentence: string, mend: string) =>
     problems.push({ code, level, path, sentence, mend });
-  if (mould.heatLimit !== undefined && wanted.pourCelsius !== undefined && wanted.pourCelsius > mould.heatLimit)
+  if (
+    mould.heatLimit !== undefined &&
+    wanted.pourCelsius !== undefined &&
+    wanted.pourCelsius > mould.heatLimit
+  )
     say(
       'mould-too-cool',
       'stop',

@@ -2,6 +2,7 @@ import {
   fillGroup,
   placeSurplus,
   planLetDowns,
+  PORTION,
   type CupBalance,
   type PlannedLetDown,
   type Surplus,
@@ -90,7 +91,7 @@ export interface Computed {
   cost?: Cost;
   craft: CraftFact[];
   /** Losses that were reckoned with, and whose they are. */
-  losses: { cling: number; vessel: number; from: 'typed' | 'record' | 'usual'; cups?: number };
+  losses: { cling: number; vessel: number; from: 'typed' | 'record' | 'injector' | 'usual'; cups?: number };
   cautions: string[];
   /** The states a hand can report of this material, in order, and how each tells. */
   states: readonly HandState[];
@@ -128,12 +129,14 @@ export function computePlan(
   if (!scale) problems.push(missing('scale', 'scaleId', 'No scale is chosen, or it is gone from the shelf.'));
   if (formula && !formula.ok) problems.push(formula.problem);
   const others = shelf.scales.filter((s) => plan.otherScaleIds?.includes(s.id) && s.id !== plan.scaleId);
-  const losses = lossesOf(plan, past);
+  const losses = lossesOf(plan, base, past);
 
   const filled = plan.groups.flatMap((group, i) => placed(plan, group, i, shelf, base, problems));
   problems.push(...stepProblems(plan));
   const colourants = new Map(shelf.colourants.map((c) => [c.id, c]));
-  plan.cups.forEach((cup, i) => problems.push(...recipeProblems(cup, i, colourants, base, formula?.ok ? formula.value : undefined)));
+  plan.cups.forEach((cup, i) =>
+    problems.push(...recipeProblems(cup, i, colourants, base, formula?.ok ? formula.value : undefined))
+  );
 
   const tintOf = (cup: Cup) => ({
     baseColour: base?.colour ?? '#efe9da',
@@ -144,7 +147,8 @@ export function computePlan(
   });
   const colours = new Map(plan.cups.map((cup) => [cup.id, colourModel.deep(tintOf(cup)).hex]));
 
-  const ready = base && scale && formula?.ok ? { base, formula: formula.value, scales: [scale, ...others] } : undefined;
+  const ready =
+    base && scale && formula?.ok ? { base, formula: formula.value, scales: [scale, ...others] } : undefined;
   const worked: WorkedCups = ready
     ? workOutCups(plan, shelf, filled, ready, losses)
     : { cups: plan.cups.map(unworked), common: [] };
@@ -158,20 +162,37 @@ export function computePlan(
     ? planLetDowns(everything, (id) => colourants.get(id)?.name ?? id, ready.formula, ready.scales)
     : [];
   const order = lightToDark(cups);
-  const sequence = sequenceOf(plan.steps, worked.cups.map(({ cup, mixes }) => ({ cupId: cup.id, mixes })), worked.common, order);
+  const sequence = sequenceOf(
+    plan.steps,
+    worked.cups.map(({ cup, mixes }) => ({ cupId: cup.id, mixes })),
+    worked.common,
+    order
+  );
   const { problems: late, ...score } = ready
-    ? scoreOf(sequence, plan.steps, filled, scoredMixes(worked), scored(ready.base, ready.formula.clockPart), plan.roomCelsius)
+    ? scoreOf(
+        sequence,
+        plan.steps,
+        filled,
+        scoredMixes(worked),
+        scored(ready.base, ready.formula.clockPart),
+        plan.roomCelsius
+      )
     : { blocks: [], windows: [], gates: [], demould: [], ends: 0, problems: [] };
   const totals = totalsOf(cups, worked.common, plan.groups);
   const yields = yieldOf(plan, totals.pieces, past);
-  const taken = takenBy(plan, everything.filter((w) => !(worked.common.length && w.key === 'base')), letDowns);
+  const taken = takenBy(
+    plan,
+    everything.filter((w) => w.key !== PORTION),
+    letDowns
+  );
   const stock = stockAndCost(plan, shelf, past, taken, totals.pieces, yields);
   const craft = ready
     ? craftOf(plan, shelf, ready.base, worked.cups, worked.common, filled)
     : { facts: [], problems: [] };
 
   if (ready) {
-    for (const w of worked.cups) problems.push(...cupProblems(plan, w, worked, ready.base, ready.formula, ready.scales));
+    for (const w of worked.cups)
+      problems.push(...cupProblems(plan, w, worked, ready.base, ready.formula, ready.scales));
     for (const f of filled) problems.push(...layerProblems(plan, f, ready.base));
   }
   problems.push(
@@ -210,10 +231,13 @@ export function computePlan(
   };
 }
 
-function lossesOf(plan: Plan, past: Past): Computed['losses'] {
-  if (plan.lossesFrom !== 'typed' && past.cling)
-    return { ...plan.losses, cling: past.cling.cling, from: 'record', cups: past.cling.cups };
-  return { ...plan.losses, from: plan.lossesFrom === 'typed' ? 'typed' : 'usual' };
+function lossesOf(plan: Plan, base: Base | undefined, past: Past): Computed['losses'] {
+  if (plan.lossesFrom === 'typed') return { ...plan.losses, from: 'typed' };
+  if (past.cling) return { ...plan.losses, cling: past.cling.cling, from: 'record', cups: past.cling.cups };
+  // An injector loses its sprue with every shot, and what its nozzle holds with every filling.
+  if (base?.kind === 'plastisol' && base.injector)
+    return { cling: base.injector.sprue, vessel: base.injector.dead * base.density, from: 'injector' };
+  return { ...plan.losses, from: 'usual' };
 }
 
 const scored = (base: Base, clockPart: string) => ({
@@ -348,8 +372,7 @@ function summed(mixes: readonly CupMix[]): Weighing[] {
 
 function sumBalances(all: readonly CupBalance[]): CupBalance {
   const sum = { ...NOTHING };
-  for (const b of all)
-    for (const key of Object.keys(sum) as (keyof CupBalance)[]) sum[key] += b[key];
+  for (const b of all) for (const key of Object.keys(sum) as (keyof CupBalance)[]) sum[key] += b[key];
   return sum;
 }
 
@@ -362,7 +385,7 @@ function totalsOf(
   const by = (kind: Weighing['kind'], keyOf: (w: Weighing) => string) => {
     const found = new Map<string, { key: string; name: string; grams: number }>();
     for (const w of all) {
-      if (w.kind !== kind || (common.length && w.key === 'base')) continue;
+      if (w.kind !== kind || w.key === PORTION) continue;
       const entry = found.get(keyOf(w)) ?? { key: keyOf(w), name: w.name, grams: 0 };
       found.set(entry.key, { ...entry, grams: entry.grams + w.weight });
     }
@@ -373,7 +396,7 @@ function totalsOf(
   const pots = sumBalances(common.map((m) => m.balance));
   const shared = cups
     .flatMap((c) => (common.length ? c.weighings : []))
-    .reduce((s, w) => s + (w.key === 'base' ? w.weight : 0), 0);
+    .reduce((s, w) => s + (w.key === PORTION ? w.weight : 0), 0);
   return {
     parts: by('part', (w) => w.key),
     colourants: by('colourant', (w) => w.colourantId!).map(({ key, ...rest }) => ({ id: key, ...rest })),
@@ -387,7 +410,7 @@ function totalsOf(
           mixed: own.mixed + pots.mixed - shared
         }
       : own,
-    pieces: groups.reduce((s, g) => s + g.count, 0)
+    pieces: groups.reduce((s, g) => s + g.count * (g.cutInto ?? 1), 0)
   };
 }
 

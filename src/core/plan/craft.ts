@@ -36,7 +36,7 @@ export function craftOf(
     case 'soap':
       return soapFacts(plan, base, joinings, filled);
     case 'plastisol':
-      return plastisolFacts(plan, base, filled);
+      return plastisolFacts(plan, shelf, base, filled);
     default:
       return { facts: [], problems: [] };
   }
@@ -61,7 +61,9 @@ function joiningsOf(
   if (common.length) return common.map((m) => from('plan/cups', 'the mix', m));
   return cups.flatMap(({ cup, mixes }) => {
     const index = plan.cups.indexOf(cup);
-    return mixes.slice(0, 1).flatMap((m) => (m.balance.pouredMl > 0 ? [from(`plan/cups/${index}`, cup.name, m)] : []));
+    return mixes
+      .slice(0, 1)
+      .flatMap((m) => (m.balance.pouredMl > 0 ? [from(`plan/cups/${index}`, cup.name, m)] : []));
   });
 }
 
@@ -134,6 +136,7 @@ function soapFacts(
 
 function plastisolFacts(
   plan: Plan,
+  shelf: Shelf,
   base: Extract<Base, { kind: 'melt and pour' | 'plastisol' }>,
   filled: readonly FilledGroup[]
 ) {
@@ -156,12 +159,16 @@ function plastisolFacts(
         sentence: `One shot of ${shots.each.toFixed(1)} ml is more than the injector gives (${(base.injector!.ml - base.injector!.dead).toFixed(0)} ml).`,
         mend: 'Use a larger injector, or pour by hand.'
       });
-    if (f.cavity && plan.groups.length)
+    const mould = shelf.moulds.find((m) => m.id === f.group.mouldId);
+    if (mould?.material === 'aluminium')
       facts.push({ label: 'first shot', value: 'a cold metal mould takes it badly: remelt and shoot again' });
   }
   const limit = base.reheatLimit ?? REHEAT_LIMIT;
   const reheats = plan.reheats ?? 0;
-  facts.push({ label: 'heated', value: `${reheats} of ${limit} times · ${base.heatTo} °C, never past ${base.neverPast} °C` });
+  facts.push({
+    label: 'heated',
+    value: `${reheats} of ${limit} times · ${base.heatTo} °C, never past ${base.neverPast} °C`
+  });
   if (reheats >= limit)
     problems.push({
       code: 'reheated-too-often',

@@ -1,6 +1,7 @@
 import {
   dealCavities,
   dealPours,
+  PORTION,
   weighOutCup,
   type Allotment,
   type CupBalance,
@@ -118,9 +119,7 @@ export function workOutCups(
   const mixOf = (cup: Cup, pours: Allotment[], i: number, n: number): CupMix => {
     const out = weighOutCup(order(cup, mlOf(pours), n));
     const ml = out.density > 0 ? out.balance.mixed / out.density : 0;
-    const vessel = cup.vesselId
-      ? shelf.vessels.find((v) => v.id === cup.vesselId)
-      : vesselFor(ml, vessels);
+    const vessel = cup.vesselId ? shelf.vessels.find((v) => v.id === cup.vesselId) : vesselFor(ml, vessels);
     return { ...out, mixId: idOf(cup.id, i), turn: i + 1, pours, ml, ...(vessel ? { vessel } : {}) };
   };
 
@@ -180,8 +179,9 @@ function commonMix(
   vessels: readonly Vessel[]
 ): CommonMix {
   const mine = cups.flatMap((c) => c.mixes.filter((m) => m.turn === i + 1));
-  const base = mine.reduce((s, m) => s + (m.weighings.find((w) => w.key === 'base')?.weight ?? 0), 0);
-  const reserved = plan.cups.reduce((s, c) => s + (c.reserve ?? 0), 0) / Math.max(1, cups[0]?.mixes.length ?? 1);
+  const base = mine.reduce((s, m) => s + (m.weighings.find((w) => w.key === PORTION)?.weight ?? 0), 0);
+  const reserved =
+    plan.cups.reduce((s, c) => s + (c.reserve ?? 0), 0) / Math.max(1, cups[0]?.mixes.length ?? 1);
   const own = cupScale(base + reserved + losses.vessel, scales);
   const out = weighOutCup({
     formula,
@@ -231,5 +231,6 @@ export function dosesOf(cup: Cup, colourants: ReadonlyMap<string, Colourant>): C
   });
 }
 
-const fillersOf = (cup: Cup): Filler[] =>
+/** A cup's chips and other solids, as shares of the finished cup. */
+export const fillersOf = (cup: Cup): Filler[] =>
   (cup.fillers ?? []).map((f) => ({ id: f.id, name: f.name, share: f.percent / 100, density: f.density }));

@@ -74,6 +74,8 @@ export const Group = z.object({
   mouldId: id,
   cavityId: id,
   count: z.number().int().positive().max(2000),
+  /** How many pieces one casting is cut into: bars of a slab, slices of a loaf; 1 when absent. */
+  cutInto: z.number().int().positive().max(1000).optional(),
   /** What stands in every cavity of the group. */
   embeds: z.array(Embed).max(24).optional()
 });

@@ -18,4 +18,6 @@ export type { ComputedGroup, ComputedLayer } from './piece';
 export { takenBy } from './needs';
 export { applyEdit } from './edit';
 export { newPlan } from './new';
+export { mouldMakingPlan } from './mould-making';
 export { freshId } from './rules';
+export { topUpCup } from './shortfall';

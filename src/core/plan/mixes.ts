@@ -62,7 +62,8 @@ export function mixesFor(c: MixingCase): MixCount {
       add(Math.ceil(c.grams / safe - 1e-9), `the card allows ${safe} g of mixed resin in one cup`);
     else {
       let n = 1;
-      while (n < most && c.behaviour.cupPeak(Math.max(1, c.grams / n), c.plan.roomCelsius) > EXOTHERM_LIMIT) n++;
+      while (n < most && c.behaviour.cupPeak(Math.max(1, c.grams / n), c.plan.roomCelsius) > EXOTHERM_LIMIT)
+        n++;
       add(n, `${c.grams.toFixed(0)} g in one cup would pass ${EXOTHERM_LIMIT} °C by itself`);
     }
   }

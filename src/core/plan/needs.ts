@@ -53,8 +53,7 @@ export function takenBy(
     plan.cups.flatMap((c) => (c.fillers ?? []).flatMap((f) => (f.lotId ? [[f.id, f.lotId] as const] : [])))
   );
   for (const w of weighings) {
-    if (w.kind === 'part' && w.key !== 'base') take(`part:${plan.baseId}:${w.key}`, w.name, w.weight);
-    if (w.kind === 'part' && w.key === 'base') take(`part:${plan.baseId}:base`, w.name, w.weight);
+    if (w.kind === 'part') take(`part:${plan.baseId}:${w.key}`, w.name, w.weight);
     if (w.kind === 'colourant' && !w.letDown) take(`colourant:${w.colourantId}`, w.name, w.weight);
     if (w.kind === 'filler' && lots.has(w.key)) take(`lot:${lots.get(w.key)}`, w.name, w.weight);
   }

@@ -33,7 +33,9 @@ export function limitProblems(
     const colourant = find(line.colourantId);
     if (!colourant) return;
     const supplied = onOwnBasis.get(line.id) ?? line.percent;
-    sum += supplied;
+    // A dispersion whose water is mix water adds only its solids; every other form adds all of itself.
+    const adds = countsAsLiquid(colourant, formula) ? supplied * colourant.pigmentFraction : supplied;
+    sum += adds;
     const fits = compatibilityOf(colourant.form, material);
     if (fits.verdict !== 'good')
       problems.push({
@@ -44,14 +46,14 @@ export function limitProblems(
         mend: fits.verdict === 'avoid' ? 'Choose another colourant.' : 'Try it on a trial card first.'
       });
     const { limit, reason, from } = limitOf(colourant, material);
-    if (supplied <= limit) return;
+    if (adds <= limit) return;
     // Back on the line's own basis and form.
-    const most = supplied > 0 ? (limit / supplied) * line.percent : limit;
+    const most = (limit / adds) * line.percent;
     problems.push({
       code: 'colourant-over-limit',
       level: 'warn',
       path: `plan/cups/${index}/recipe/${i}/percent`,
-      sentence: `${cup.name}: ${percent(supplied)} of ${colourant.name} is over the ${from === 'card' ? 'card’s' : 'usual'} ${percent(limit)}: ${reason}.`,
+      sentence: `${cup.name}: ${percent(adds)} of ${colourant.name} is over the ${from === 'card' ? 'card’s' : 'usual'} ${percent(limit)}: ${reason}.`,
       mend: `Use ${percent(most)}`,
       edit: { path: ['cups', index, 'recipe', i, 'percent'], value: Number(most.toFixed(4)) }
     });
@@ -68,6 +70,9 @@ export function limitProblems(
   }
   return problems;
 }
+
+const countsAsLiquid = (colourant: Colourant, formula: Formula | undefined): boolean =>
+  colourant.form === 'dispersion' && colourant.carrier === 'water' && !!formula?.carriers.water;
 
 /** Each line's percentage as supplied on the material's own basis. */
 function restated(
@@ -97,9 +102,7 @@ export function recipeProblems(
     const colourant = colourants.get(line.colourantId);
     const path = `cups/${index}/recipe/${i}`;
     if (!colourant)
-      return [
-        missing('colourant', `${path}/colourantId`, `A colourant of ${cup.name} is not on the shelf.`)
-      ];
+      return [missing('colourant', `${path}/colourantId`, `A colourant of ${cup.name} is not on the shelf.`)];
     const lacks =
       line.by === 'drops' && !colourant.drop
         ? 'what a drop weighs'
@@ -113,12 +116,18 @@ export function recipeProblems(
             level: 'warn' as const,
             path: `plan/${path}/by`,
             sentence: `The card of ${colourant.name} does not know ${lacks}; it is weighed instead.`,
-            mend: line.by === 'drops' ? 'Weigh twenty drops once: Colours, Drops.' : 'Enter its loose weight on the card.'
+            mend:
+              line.by === 'drops'
+                ? 'Weigh twenty drops once: Colours, Drops.'
+                : 'Enter its loose weight on the card.'
           }
         ]
       : [];
   });
-  return [...gone, ...(base ? limitProblems(cup, index, (id) => colourants.get(id), base.kind, formula) : [])];
+  return [
+    ...gone,
+    ...(base ? limitProblems(cup, index, (id) => colourants.get(id), base.kind, formula) : [])
+  ];
 }
 
 /** Steps that name cavities or cups the plan does not have. */
@@ -184,11 +193,7 @@ export const needProblems = (needs: readonly Need[]): Problem[] =>
   ]);
 
 /** A mould last used with a dark dye before a paler piece. */
-export function residueProblems(
-  plan: Plan,
-  colours: ReadonlyMap<string, string>,
-  past: Past
-): Problem[] {
+export function residueProblems(plan: Plan, colours: ReadonlyMap<string, string>, past: Past): Problem[] {
   return plan.groups.flatMap((group, i): Problem[] => {
     const last = past.lastColours?.[group.mouldId];
     const first = plan.steps.find((s) => s.act === 'lay' && s.groupId === group.id);
@@ -200,14 +205,19 @@ export function residueProblems(
         level: last.dye ? 'warn' : 'note',
         path: `plan/groups/${i}/mouldId`,
         sentence: `${group.name}: the mould last held ${last.name}, which is darker${last.dye ? ' and a dye' : ''}; a trace of it may show in this paler piece.`,
-        mend: last.dye ? 'Cast one clear piece first, or keep a mould for dyes.' : 'Wash and wipe the mould with a white cloth first.'
+        mend: last.dye
+          ? 'Cast one clear piece first, or keep a mould for dyes.'
+          : 'Wash and wipe the mould with a white cloth first.'
       }
     ];
   });
 }
 
 const lumaOf = (hex: string) =>
-  [0.2126, 0.7152, 0.0722].reduce((s, k, i) => s + (k * parseInt(hex.slice(1 + 2 * i, 3 + 2 * i), 16)) / 255, 0);
+  [0.2126, 0.7152, 0.0722].reduce(
+    (s, k, i) => s + (k * parseInt(hex.slice(1 + 2 * i, 3 + 2 * i), 16)) / 255,
+    0
+  );
 
 /** Everything that is wrong with a cup in all its mixes: said once, of the mix it is worst in. */
 export function cupProblems(
@@ -224,7 +234,10 @@ export function cupProblems(
   const smallest = worked.mixes.reduce((a, b) => (b.balance.mixed < a.balance.mixed ? b : a), first);
   const problems = weighingProblems(plan, index, smallest, base, scales, !!all.common.length);
   problems.push(...splitProblems(plan, index, first, base), ...bodyProblems(plan, index, first, formula));
-  if (worked.cup === plan.cups.find((c) => all.cups.find((w) => w.cup === c && w.mixes[0]!.balance.pouredMl > 0)))
+  if (
+    worked.cup ===
+    plan.cups.find((c) => all.cups.find((w) => w.cup === c && w.mixes[0]!.balance.pouredMl > 0))
+  )
     for (const m of all.common.slice(0, 1)) problems.push(...commonProblems(m, base, scales));
   return problems;
 }
@@ -234,17 +247,17 @@ function splitProblems(plan: Plan, index: number, out: WeighedCup, base: Base): 
   const cup = plan.cups[index]!;
   return out.offRatio.flatMap((off): Problem[] => {
     const wc = base.kind === 'concrete' ? off.share * base.waterCement : undefined;
-    const over = wc === undefined ? off.share > 0.02 : wc > 0.01;
+    if (wc === undefined ? off.share <= 0.02 : wc <= 0.01) return [];
     return [
       {
-        code: over ? 'split-off-ratio' : 'split-carries',
-        level: over ? 'warn' : 'note',
+        code: 'split-off-ratio',
+        level: 'warn',
         path: `plan/cups/${index}/recipe`,
         sentence:
           wc === undefined
-            ? `${cup.name}, split from the common mix, ends with ${(off.share * 100).toFixed(2)} % more ${off.name}${over ? ', past 2 %' : ''}.`
+            ? `${cup.name}, split from the common mix, ends with ${(off.share * 100).toFixed(2)} % more ${off.name}, past 2 %.`
             : `${cup.name}, split from the common mix, ends ${wc.toFixed(3)} higher in water/cement.`,
-        mend: over ? 'Mix this cup on its own, or use a drier form.' : 'That is inside what the material takes.'
+        mend: 'Mix this cup on its own, or use a drier form.'
       }
     ];
   });
@@ -408,7 +421,8 @@ export function layerProblems(plan: Plan, filled: FilledGroup, base: Base): Prob
       });
     }
     sinceGate++;
-    if (sinceGate === 2) {
+    // Cups split from one mix are poured wet on wet, inside its one window.
+    if (sinceGate === 2 && plan.mixing !== 'split') {
       const gate: GateStep = {
         id: freshId(plan, 'gate'),
         act: 'gate',

@@ -39,7 +39,13 @@ export function factsOf(computed: Computed, state: RunState): Fact[] {
   }
   for (const mix of computed.common)
     for (const w of mix.weighings)
-      fact(`weigh:${mix.mixId}:${w.key}`, `the mix: ${w.name}`, 'g', w.weight, weighedOf(state, mix.mixId, w.key));
+      fact(
+        `weigh:${mix.mixId}:${w.key}`,
+        `the mix: ${w.name}`,
+        'g',
+        w.weight,
+        weighedOf(state, mix.mixId, w.key)
+      );
   for (const { task, status, actual, doneAt } of state.tasks) {
     const group = 'groupId' in task ? computed.groups.find((g) => g.groupId === task.groupId) : undefined;
     if (task.kind === 'pour') {

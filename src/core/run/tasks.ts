@@ -1,6 +1,6 @@
 import { creepSteps } from '../dosing';
 import { COLOUR_STIR_MINUTES, COMMON } from '../schedule';
-import type { Weighing } from '../batch';
+import { PORTION, type Weighing } from '../batch';
 import type { Computed } from '../plan/compute';
 import type { Plan } from '../plan/document';
 
@@ -61,13 +61,16 @@ export function tasksOf(plan: Plan, computed: Computed, stirMinutes: number): Ta
     if (item.kind === 'mix') {
       const portion = item.cupId === COMMON ? undefined : common;
       if (item.cupId === COMMON) common = item.mixId;
-      tasks.push(...weighTasks(item.mixId, item.cupId, weighingsOf(computed, item.mixId), computed, portion), {
-        id: `stir:${item.mixId}`,
-        kind: 'stir',
-        cupId: item.cupId,
-        mixId: item.mixId,
-        minutes: portion ? COLOUR_STIR_MINUTES : stirMinutes
-      });
+      tasks.push(
+        ...weighTasks(item.mixId, item.cupId, weighingsOf(computed, item.mixId), computed, portion),
+        {
+          id: `stir:${item.mixId}`,
+          kind: 'stir',
+          cupId: item.cupId,
+          mixId: item.mixId,
+          minutes: portion ? COLOUR_STIR_MINUTES : stirMinutes
+        }
+      );
       continue;
     }
     const step = plan.steps.find((s) => s.id === item.stepId);
@@ -117,7 +120,8 @@ export function tasksOf(plan: Plan, computed: Computed, stirMinutes: number): Ta
 const numbered = (id: string, n: number) => (n > 1 ? `${id}~${n}` : id);
 
 const weighingsOf = (computed: Computed, mixId: string): readonly Weighing[] =>
-  [...computed.common, ...computed.cups.flatMap((c) => c.mixes)].find((m) => m.mixId === mixId)?.weighings ?? [];
+  [...computed.common, ...computed.cups.flatMap((c) => c.mixes)].find((m) => m.mixId === mixId)?.weighings ??
+  [];
 
 function weighTasks(
   mixId: string,
@@ -141,7 +145,7 @@ function weighTasks(
       scaleId: w.scaleId,
       division: w.division,
       ...(w.kind === 'reserve' ? { takeOut: true } : {}),
-      ...(portionOf && w.key === 'base' ? { portionOf } : {}),
+      ...(portionOf && w.key === PORTION ? { portionOf } : {}),
       ...(i ? { creeps: i + 1 } : {}),
       ...(w.counted ? { counted: w.counted } : {}),
       ...(w.boat ? { boat: true } : {}),

@@ -12,6 +12,8 @@ export interface Block {
   to: number;
   label: string;
   cupId: string;
+  /** The mix that is poured. */
+  mixId?: string;
   groupId?: string;
   stepId?: string;
 }
@@ -180,7 +182,14 @@ export function scoreOf(
     const name = mixes.get(item.mixId)?.name ?? '';
     if (!layer || !window) continue;
     block(
-      { act: 'lay', cupId: step.cupId, groupId: step.groupId, stepId: step.id, label: name },
+      {
+        act: 'lay',
+        cupId: step.cupId,
+        mixId: item.mixId,
+        groupId: step.groupId,
+        stepId: step.id,
+        label: name
+      },
       step.minutesEach * item.count
     );
     if (now > window.to + 1e-9 && !late.has(step.id)) {

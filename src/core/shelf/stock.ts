@@ -24,7 +24,8 @@ export interface LotLeft {
 export function stockOf(lots: readonly Lot[], uses: readonly Use[], today: number): LotLeft[] {
   const left = new Map(lots.map((l) => [l.id, l.grams]));
   const order = [...lots].sort(
-    (a, b) => (a.useBy ?? Infinity) - (b.useBy ?? Infinity) || a.boughtAt - b.boughtAt || (a.id < b.id ? -1 : 1)
+    (a, b) =>
+      (a.useBy ?? Infinity) - (b.useBy ?? Infinity) || a.boughtAt - b.boughtAt || (a.id < b.id ? -1 : 1)
   );
   for (const use of [...uses].sort((a, b) => a.at - b.at)) {
     let wanted = use.grams;

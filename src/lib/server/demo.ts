@@ -1,4 +1,5 @@
 import { cards } from '$demo/cards';
+import { demoLots } from '$demo/lots';
 import { plans } from '$demo/plans';
 import { demoRuns } from '$demo/runs';
 import {
@@ -20,6 +21,7 @@ export async function loadDemo(store: Store, now: number): Promise<boolean> {
   await store.write(async () => {
     for (const kind of Object.keys(CARD_KINDS) as CardKind[])
       for (const card of cards[kind]) await saveCard(store, kind, card, now);
+    for (const lot of demoLots(now)) await saveCard(store, 'lots', lot, now);
     for (const plan of plans) await savePlan(store, plan, now);
     for (const run of demoRuns(now)) {
       await startRun(store, run);

@@ -24,7 +24,7 @@
 
   const uid = $props.id();
   const LEFT = 46;
-  const RIGHT = 92;
+  const RIGHT = 112;
   const TOP = 20;
   const BOTTOM = 34;
   const WALL = 11;
@@ -34,7 +34,14 @@
     Math.min((width - LEFT - RIGHT - 2 * WALL) / (2 * widest), (height - TOP - BOTTOM - WALL) / group.depth)
   );
   const middle = $derived(LEFT + WALL + (width - LEFT - RIGHT - 2 * WALL) / 2);
-  const base = $derived(TOP + group.depth * scale);
+  // A flat piece sits lower, so that the labels of its layers have room above and below it.
+  const needs = $derived(group.layers.length * 27);
+  const base = $derived(
+    Math.min(
+      height - BOTTOM - WALL,
+      TOP + group.depth * scale + Math.max(0, (needs - group.depth * scale) / 2)
+    )
+  );
   const x = $derived((mm: number) => middle + mm * scale);
   const y = $derived((z: number) => base - z * scale);
   const cupOf = (id: string) => cups.find((c) => c.cupId === id);
@@ -45,12 +52,27 @@
   const labels = $derived.by(() => {
     const gap = 27;
     const wanted = group.layers.map((l) => (y(l.from) + y(l.to)) / 2);
+    const middle = wanted.reduce((s, v) => s + v, 0) / Math.max(1, wanted.length);
     for (let i = 1; i < wanted.length; i++) wanted[i] = Math.min(wanted[i]!, wanted[i - 1]! - gap);
-    const over = TOP + 4 - Math.min(...wanted, Infinity);
-    if (over > 0 && Number.isFinite(over)) return wanted.map((v) => v + over);
-    return wanted;
+    // Spread about the middle of the layers, inside the drawing.
+    const spread = wanted.reduce((s, v) => s + v, 0) / Math.max(1, wanted.length);
+    const down = Math.min(middle - spread, height - 14 - Math.max(...wanted, 0));
+    const moved = wanted.map((v) => v + down);
+    const over = TOP + 4 - Math.min(...moved, Infinity);
+    return over > 0 && Number.isFinite(over) ? moved.map((v) => v + over) : moved;
   });
-  const ticks = $derived([...new Set([0, ...group.layers.map((l) => l.to)])]);
+  // Heights that would stand on each other are left out, the lowest and highest last of all.
+  const ticks = $derived.by(() => {
+    const all = [...new Set([0, ...group.layers.map((l) => l.to)])].sort((a, b) => a - b);
+    const top = all.at(-1) ?? 0;
+    let last = 0;
+    return all.filter((z) => {
+      if (z === 0) return true;
+      const free = (z - last) * scale >= 12 && (z === top || (top - z) * scale >= 12);
+      if (free) last = z;
+      return free;
+    });
+  });
   const mould = $derived(
     `M${x(-widest) - WALL} ${y(group.depth)}H${x(widest) + WALL}V${base + WALL}H${x(-widest) - WALL}Z ` +
       slicePath(group.profile, 0, group.depth, x, y)
@@ -78,14 +100,25 @@
   {#each group.layers as layer (layer.stepId)}
     {@const cup = cupOf(layer.cupId)}
     {@const tall = (layer.to - layer.from) * scale}
+    {#if layer.chamber}
+      <clipPath id="{uid}-{layer.stepId}">
+        <rect
+          x={x(-widest + 2 * widest * layer.chamber.from)}
+          y="0"
+          width={2 * widest * (layer.chamber.to - layer.chamber.from) * scale}
+          {height}
+        />
+      </clipPath>
+    {/if}
     <path
       d={slicePath(group.profile, layer.from, layer.to, x, y)}
       fill="url(#{uid}-{layer.cupId})"
+      clip-path={layer.chamber ? `url(#${uid}-${layer.stepId})` : undefined}
       data-layer={layer.letter}
     />
     {#if tall > 13}
       <text
-        x={middle}
+        x={layer.chamber ? x(widest * (layer.chamber.from + layer.chamber.to - 1)) : middle}
         y={y((layer.from + layer.to) / 2)}
         text-anchor="middle"
         dominant-baseline="central"
@@ -100,7 +133,7 @@
   {/each}
 
   <!-- Boundaries: dashed where the layer below has gelled, wavering where it is still wet. -->
-  {#each group.layers.slice(1) as layer (layer.stepId)}
+  {#each group.layers.slice(1).filter((l) => !l.chamber && l.from > 0) as layer (layer.stepId)}
     {@const w = halfWidthAt(group.profile, layer.from)}
     {@const yy = y(layer.from)}
     {#if layer.gated}

@@ -55,6 +55,9 @@
   ]);
   const hhmm = (m: number) =>
     m < 60 ? `${Math.round(m)} min` : `${Math.floor(m / 60)}:${String(Math.round(m % 60)).padStart(2, '0')}`;
+  // The next mix of the same cup: its own window takes over.
+  const nextOf = (w: { cupId: string; zero: number }) =>
+    score.windows.find((n) => n.cupId === w.cupId && n.zero > w.zero);
   // The axis counts from the start; a window that outlasts its stretch ends where the stretch does.
   const bandEnd = (w: { to: number; zero: number }) => {
     const s = axis.stretches.find((k) => !k.folded && w.zero >= k.from && w.zero <= k.to);
@@ -149,10 +152,11 @@
   {/each}
 
   <!-- Each cup's window, from stirred to no longer levelling. -->
-  {#each score.windows as w (w.cupId)}
+  {#each score.windows as w (w.mixId)}
+    {@const next = nextOf(w)}
     {@const yy = laneOfCup(w.cupId)}
     {@const from = x(w.from)}
-    {@const to = Math.max(x(bandEnd(w)), from + 2)}
+    {@const to = Math.max(x(next ? Math.min(bandEnd(w), next.zero - 0.2) : bandEnd(w)), from + 2)}
     <rect x={from} y={yy + 4} width={to - from} height={LANE - 8} fill="var(--verdigris-soft)" />
     <path
       d="M{from} {yy + 3}V{yy + LANE - 3}M{to} {yy + 3}V{yy + LANE - 3}"
@@ -166,9 +170,11 @@
       stroke-dasharray="2 3"
     />
     <circle cx={x(w.zero)} cy={yy + LANE / 2} r="3" fill="var(--verdigris)" />
-    <text x={to + 5} y={yy + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink-2)"
-      >{Math.floor(w.to - w.zero)} min from mixing</text
-    >
+    {#if !next}
+      <text x={to + 5} y={yy + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink-2)"
+        >{Math.floor(w.to - w.zero)} min from mixing</text
+      >
+    {/if}
   {/each}
 
   {#each score.blocks as b (b.id)}
@@ -225,7 +231,7 @@
           paint-order="stroke">{b.label.length * 7 < wide ? cup.letter + ' ' + b.label : cup.letter}</text
         >
       {/if}
-      {@const late = score.windows.find((w) => w.cupId === b.cupId)?.to ?? Infinity}
+      {@const late = score.windows.find((w) => w.mixId === b.mixId)?.to ?? Infinity}
       {#if b.to > late + 1e-9}
         <rect
           x={x(Math.max(b.from, late))}
@@ -239,7 +245,7 @@
   {/each}
 
   <!-- Gates: a notch where the wait ends, in the cavities' lane. -->
-  {#each score.gates as g (g.stepId)}
+  {#each score.gates as g (g.stepId + g.turn)}
     {@const yy = laneOfGroup(g.groupId)}
     {@const at = x(g.opens)}
     <path d="M{at - 6} {yy + 2}H{at + 6}V{yy + 9}L{at} {yy + 16}L{at - 6} {yy + 9}Z" fill="var(--ochre)" />

@@ -26,6 +26,8 @@
     ['T', 'report how thick it is'],
     ['N', 'note'],
     ['P', 'problem'],
+    ['S', 'short of a cup: what to mix for the rest'],
+    ['E', 'enough, while creeping up on a colour'],
     ['U', 'undo the last thing'],
     ['M', 'sound on or off'],
     ['?', 'this list']

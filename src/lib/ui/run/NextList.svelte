@@ -18,7 +18,7 @@
     <li class={i > 1 ? 'text-ink-2' : ''}>
       <strong>{words.act}</strong>
       {words.rest}
-      {#if entry.task.kind === 'weigh'}· {grams(entry.target ?? entry.task.grams, computed.division)} g{/if}
+      {#if entry.task.kind === 'weigh'}· {grams(entry.target ?? entry.task.grams, entry.task.division)} g{/if}
     </li>
   {:else}
     <li class="text-ink-2">Nothing more.</li>

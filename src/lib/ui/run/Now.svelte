@@ -36,9 +36,10 @@
     log: RunLog;
   } = $props();
 
-  const g = (x: number) => grams(x, computed.division);
+  const division = $derived(instruction?.kind === 'weigh' ? instruction.task.division : computed.division);
+  const g = $derived((x: number) => grams(x, division));
   const cup = $derived(computed.cups.find((c) => c.cupId === instruction?.cupId));
-  const cupState = $derived(instruction?.cupId ? run.cups[instruction.cupId] : undefined);
+  const cupState = $derived(instruction?.mixId ? run.cups[instruction.mixId] : undefined);
   const group = $derived(computed.groups.find((x) => x.groupId === instruction?.groupId));
   const stirredFor = $derived(
     instruction?.kind === 'stir' ? (now - Math.max(0, ...run.tasks.map((t) => t.doneAt ?? 0))) / 1000 : 0
@@ -109,6 +110,14 @@
         />
         g
       </label>
+      {#if instruction.task.creeps}
+        <button
+          class="button min-h-[64px]"
+          onclick={() => log.tell({ type: 'skipped', task: instruction.task.id })}
+        >
+          Enough: it looks right <kbd class="rounded border border-current px-1.5 text-[0.8rem]">E</kbd>
+        </button>
+      {/if}
       {#if useScale}
         <button
           class="button min-h-[64px]"
@@ -136,7 +145,7 @@
         {/if}
         <button
           class="ml-1 font-bold underline"
-          onclick={() => instruction.cupId && log.tell({ type: 'accepted', cupId: instruction.cupId })}
+          onclick={() => instruction.mixId && log.tell({ type: 'accepted', cupId: instruction.mixId })}
         >
           Keep the plan’s weights instead
         </button>

@@ -135,180 +135,189 @@
 </script>
 
 <section class="sheet mt-5" aria-label="Cavity {kind.name}">
-<div class="grid gap-8 p-5 lg:grid-cols-[1fr_1fr_300px]">
-  <div>
-    <h2 class="text-[1.2rem]">Shape</h2>
-    <div class="grid grid-cols-[1fr_6rem] gap-x-3">
-      <Row label="One piece is called" problem={form.at(`cavities/${index}/name`)}>
-        <input
-          class="field"
-          aria-label="One piece is called"
-          value={kind.name}
-          oninput={(e) => form.set(['cavities', index, 'name'], e.currentTarget.value)}
-        />
-      </Row>
-      <Row label="How many">
-        <ParsedField
-          label="How many cavities"
-          value={kind.count}
-          format={String}
-          parse={(text) => parseCount(text, 400)}
-          onchange={(count) => form.set(['cavities', index, 'count'], count)}
-        />
-      </Row>
-    </div>
-    <Row label="Shape">
-      <select
-        class="field"
-        aria-label="Shape"
-        value={kind.shape.kind}
-        onchange={(e) =>
-          form.set(['cavities', index, 'shape'], SHAPES.find((s) => s.kind === e.currentTarget.value)?.blank)}
-      >
-        {#each SHAPES as s (s.kind)}<option value={s.kind}>{s.name}</option>{/each}
-      </select>
-    </Row>
-    <div class="grid grid-cols-2 gap-x-3">
-      {#each lengths as [key, value] (kind.shape.kind + key)}
-        <Row label={WORDS[key] ?? key} problem={form.at(`cavities/${index}/shape/${key}`)}>
-          <QuantityField
-            label={WORDS[key] ?? key}
-            unit="mm"
-            above
-            max={5000}
-            {value}
-            onchange={(v) => form.set(['cavities', index, 'shape', key], v)}
+  <div class="grid gap-8 p-5 lg:grid-cols-[1fr_1fr_300px]">
+    <div>
+      <h2 class="text-[1.2rem]">Shape</h2>
+      <div class="grid grid-cols-[1fr_6rem] gap-x-3">
+        <Row label="One piece is called" problem={form.at(`cavities/${index}/name`)}>
+          <input
+            class="field"
+            aria-label="One piece is called"
+            value={kind.name}
+            oninput={(e) => form.set(['cavities', index, 'name'], e.currentTarget.value)}
           />
         </Row>
-      {/each}
-    </div>
-    {#if kind.shape.kind === 'prism' || kind.shape.kind === 'table'}
-      <Row
-        label={kind.shape.kind === 'prism'
-          ? 'Corners in order, mm: x y on each line'
-          : 'Depth mm and ml on each line'}
-        problem={pairProblem ?? form.at(`cavities/${index}/shape`)}
-      >
-        <textarea
-          class="field min-h-28 py-2"
-          aria-label="Corners or depths"
-          value={pairs}
-          oninput={(e) => setPairs(e.currentTarget.value)}></textarea>
-      </Row>
-      {#if kind.shape.kind === 'prism'}
-        <TracePhoto onoutline={(outline) => form.set(['cavities', index, 'shape', 'outline'], outline)} />
-      {/if}
-    {/if}
-  </div>
-
-  <div>
-    <h2 class="text-[1.2rem]">Capacity</h2>
-    <Row label="Known from">
-      <select
-        class="field"
-        aria-label="Capacity known from"
-        value={kind.capacity.from}
-        onchange={(e) => setSource(e.currentTarget.value)}
-      >
-        {#each SOURCES as s (s.from)}<option value={s.from}>{s.name}</option>{/each}
-      </select>
-    </Row>
-    {#if kind.capacity.from === 'water'}
-      {@const fill = kind.capacity}
-      <div class="grid grid-cols-2 gap-x-3">
-        <Row label="Mould empty">
-          <QuantityField
-            label="Mould empty"
-            unit="g"
-            value={fill.emptyGrams}
-            onchange={(v) => form.set(['cavities', index, 'capacity', 'emptyGrams'], v)}
-          />
-        </Row>
-        <Row label="Filled with water">
-          <QuantityField
-            label="Filled with water"
-            unit="g"
-            value={fill.fullGrams}
-            onchange={(v) => form.set(['cavities', index, 'capacity', 'fullGrams'], v)}
-          />
-        </Row>
-        <Row label="Water is at">
-          <QuantityField
-            label="Water is at"
-            unit="°C"
-            value={fill.waterCelsius}
-            onchange={(v) => form.set(['cavities', index, 'capacity', 'waterCelsius'], v)}
-          />
-        </Row>
-        <Row label="Cavities filled">
+        <Row label="How many">
           <ParsedField
-            label="Cavities filled"
-            value={fill.cavitiesFilled}
+            label="How many cavities"
+            value={kind.count}
             format={String}
             parse={(text) => parseCount(text, 400)}
-            onchange={(v) => form.set(['cavities', index, 'capacity', 'cavitiesFilled'], v)}
+            onchange={(count) => form.set(['cavities', index, 'count'], count)}
           />
         </Row>
       </div>
-      {#if kind.count > 1}
-        <fieldset class="mt-1">
-          <legend class="label">The water stood in</legend>
-          {#each readings as r (r.n)}
-            <label class="flex min-h-11 items-center gap-2">
-              <input
-                type="radio"
-                class="h-5 w-5"
-                name="water-{kind.id}"
-                checked={fill.cavitiesFilled === r.n}
-                onchange={() => form.set(['cavities', index, 'capacity', 'cavitiesFilled'], r.n)}
-              />
-              {r.n === 1 ? 'one cavity' : `all ${r.n} of them`}: <strong>{r.ml.toFixed(2)} ml</strong> each
-            </label>
-          {/each}
-        </fieldset>
+      <Row label="Shape">
+        <select
+          class="field"
+          aria-label="Shape"
+          value={kind.shape.kind}
+          onchange={(e) =>
+            form.set(
+              ['cavities', index, 'shape'],
+              SHAPES.find((s) => s.kind === e.currentTarget.value)?.blank
+            )}
+        >
+          {#each SHAPES as s (s.kind)}<option value={s.kind}>{s.name}</option>{/each}
+        </select>
+      </Row>
+      <div class="grid grid-cols-2 gap-x-3">
+        {#each lengths as [key, value] (kind.shape.kind + key)}
+          <Row label={WORDS[key] ?? key} problem={form.at(`cavities/${index}/shape/${key}`)}>
+            <QuantityField
+              label={WORDS[key] ?? key}
+              unit="mm"
+              above
+              max={5000}
+              {value}
+              onchange={(v) => form.set(['cavities', index, 'shape', key], v)}
+            />
+          </Row>
+        {/each}
+      </div>
+      {#if kind.shape.kind === 'prism' || kind.shape.kind === 'table'}
+        <Row
+          label={kind.shape.kind === 'prism'
+            ? 'Corners in order, mm: x y on each line'
+            : 'Depth mm and ml on each line'}
+          problem={pairProblem ?? form.at(`cavities/${index}/shape`)}
+        >
+          <textarea
+            class="field min-h-28 py-2"
+            aria-label="Corners or depths"
+            value={pairs}
+            oninput={(e) => setPairs(e.currentTarget.value)}></textarea>
+        </Row>
+        {#if kind.shape.kind === 'prism'}
+          <TracePhoto onoutline={(outline) => form.set(['cavities', index, 'shape', 'outline'], outline)} />
+        {/if}
       {/if}
-    {:else if kind.capacity.from === 'pour'}
-      <Row label="One cavity really took">
-        <QuantityField
-          label="One cavity really took"
-          unit="ml"
-          above
-          value={kind.capacity.ml}
-          onchange={(v) => form.set(['cavities', index, 'capacity', 'ml'], v)}
-        />
-      </Row>
-    {/if}
-    <p class="mt-2 font-display text-[2.2rem] leading-tight font-medium" data-testid="capacity">
-      {cavity.capacity.toFixed(2)} <span class="text-[1.2rem]">ml each</span>
-    </p>
-    <p class="text-[0.9rem] text-ink-2" data-testid="working">{cavity.working}</p>
-    {#if kind.count > 1}<p class="text-[0.9rem] text-ink-2">
-        all {kind.count}: {(cavity.capacity * kind.count).toFixed(1)} ml
-      </p>{/if}
-    <div class="mt-2 space-y-1.5">
-      {#each cavity.problems as problem (problem.code)}<ProblemNote {problem} />{/each}
     </div>
-  </div>
 
-  <div>
-    <h2 class="text-[1.2rem]">Level and volume</h2>
-    <CavityDrawing {kind} level={at} />
-    <div class="grid grid-cols-2 gap-3">
-      <Row label="Level">
-        <QuantityField label="Level" unit="mm" max={cavity.depth} value={at} onchange={(v) => (level = v)} />
+    <div>
+      <h2 class="text-[1.2rem]">Capacity</h2>
+      <Row label="Known from">
+        <select
+          class="field"
+          aria-label="Capacity known from"
+          value={kind.capacity.from}
+          onchange={(e) => setSource(e.currentTarget.value)}
+        >
+          {#each SOURCES as s (s.from)}<option value={s.from}>{s.name}</option>{/each}
+        </select>
       </Row>
-      <Row label="Volume below it">
-        <QuantityField
-          label="Volume below it"
-          unit="ml"
-          max={cavity.capacity}
-          value={cavity.volumeAt(at)}
-          onchange={(v) => (level = cavity.levelAt(v))}
-        />
-      </Row>
+      {#if kind.capacity.from === 'water'}
+        {@const fill = kind.capacity}
+        <div class="grid grid-cols-2 gap-x-3">
+          <Row label="Mould empty">
+            <QuantityField
+              label="Mould empty"
+              unit="g"
+              value={fill.emptyGrams}
+              onchange={(v) => form.set(['cavities', index, 'capacity', 'emptyGrams'], v)}
+            />
+          </Row>
+          <Row label="Filled with water">
+            <QuantityField
+              label="Filled with water"
+              unit="g"
+              value={fill.fullGrams}
+              onchange={(v) => form.set(['cavities', index, 'capacity', 'fullGrams'], v)}
+            />
+          </Row>
+          <Row label="Water is at">
+            <QuantityField
+              label="Water is at"
+              unit="°C"
+              value={fill.waterCelsius}
+              onchange={(v) => form.set(['cavities', index, 'capacity', 'waterCelsius'], v)}
+            />
+          </Row>
+          <Row label="Cavities filled">
+            <ParsedField
+              label="Cavities filled"
+              value={fill.cavitiesFilled}
+              format={String}
+              parse={(text) => parseCount(text, 400)}
+              onchange={(v) => form.set(['cavities', index, 'capacity', 'cavitiesFilled'], v)}
+            />
+          </Row>
+        </div>
+        {#if kind.count > 1}
+          <fieldset class="mt-1">
+            <legend class="label">The water stood in</legend>
+            {#each readings as r (r.n)}
+              <label class="flex min-h-11 items-center gap-2">
+                <input
+                  type="radio"
+                  class="h-5 w-5"
+                  name="water-{kind.id}"
+                  checked={fill.cavitiesFilled === r.n}
+                  onchange={() => form.set(['cavities', index, 'capacity', 'cavitiesFilled'], r.n)}
+                />
+                {r.n === 1 ? 'one cavity' : `all ${r.n} of them`}: <strong>{r.ml.toFixed(2)} ml</strong> each
+              </label>
+            {/each}
+          </fieldset>
+        {/if}
+      {:else if kind.capacity.from === 'pour'}
+        <Row label="One cavity really took">
+          <QuantityField
+            label="One cavity really took"
+            unit="ml"
+            above
+            value={kind.capacity.ml}
+            onchange={(v) => form.set(['cavities', index, 'capacity', 'ml'], v)}
+          />
+        </Row>
+      {/if}
+      <p class="mt-2 font-display text-[2.2rem] leading-tight font-medium" data-testid="capacity">
+        {cavity.capacity.toFixed(2)} <span class="text-[1.2rem]">ml each</span>
+      </p>
+      <p class="text-[0.9rem] text-ink-2" data-testid="working">{cavity.working}</p>
+      {#if kind.count > 1}<p class="text-[0.9rem] text-ink-2">
+          all {kind.count}: {(cavity.capacity * kind.count).toFixed(1)} ml
+        </p>{/if}
+      <div class="mt-2 space-y-1.5">
+        {#each cavity.problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+      </div>
     </div>
-    <p class="text-[0.85rem] text-ink-2">Type in either: the other follows.</p>
+
+    <div>
+      <h2 class="text-[1.2rem]">Level and volume</h2>
+      <CavityDrawing {kind} level={at} />
+      <div class="grid grid-cols-2 gap-3">
+        <Row label="Level">
+          <QuantityField
+            label="Level"
+            unit="mm"
+            max={cavity.depth}
+            value={at}
+            onchange={(v) => (level = v)}
+          />
+        </Row>
+        <Row label="Volume below it">
+          <QuantityField
+            label="Volume below it"
+            unit="ml"
+            max={cavity.capacity}
+            value={cavity.volumeAt(at)}
+            onchange={(v) => (level = cavity.levelAt(v))}
+          />
+        </Row>
+      </div>
+      <p class="text-[0.85rem] text-ink-2">Type in either: the other follows.</p>
+    </div>
   </div>
-</div>
-<CavityMore {form} {kind} {index} />
+  <CavityMore {form} {kind} {index} />
 </section>

@@ -43,10 +43,21 @@
     {#if kind.dome}
       <div class="grid grid-cols-2 gap-x-3">
         <Row label="High">
-          <QuantityField label="Dome height" unit="mm" above max={20} value={kind.dome.mm} onchange={(v) => set(['dome', 'mm'], v)} />
+          <QuantityField
+            label="Dome height"
+            unit="mm"
+            above
+            max={20}
+            value={kind.dome.mm}
+            onchange={(v) => set(['dome', 'mm'], v)}
+          />
         </Row>
         <Row label="Shape, 0.5 a lens" problem={form.at(`cavities/${index}/dome/factor`)}>
-          <NumberField label="Dome shape factor" value={kind.dome.factor} onchange={(v) => set(['dome', 'factor'], v)} />
+          <NumberField
+            label="Dome shape factor"
+            value={kind.dome.factor}
+            onchange={(v) => set(['dome', 'factor'], v)}
+          />
         </Row>
       </div>
       <p class="text-[0.85rem] text-ink-2" data-testid="dome">+ {cavity.domeMl.toFixed(2)} ml</p>
@@ -62,10 +73,22 @@
     {#if kind.jacket}
       <div class="grid grid-cols-2 gap-x-3">
         <Row label="Wall above the rim">
-          <QuantityField label="Jacket above the rim" unit="mm" max={500} value={kind.jacket.mm} onchange={(v) => set(['jacket', 'mm'], v)} />
+          <QuantityField
+            label="Jacket above the rim"
+            unit="mm"
+            max={500}
+            value={kind.jacket.mm}
+            onchange={(v) => set(['jacket', 'mm'], v)}
+          />
         </Row>
         <Row label="Presses back">
-          <QuantityField label="Jacket presses back" unit="%" max={0.3} value={kind.jacket.squeeze} onchange={(v) => set(['jacket', 'squeeze'], v)} />
+          <QuantityField
+            label="Jacket presses back"
+            unit="%"
+            max={0.3}
+            value={kind.jacket.squeeze}
+            onchange={(v) => set(['jacket', 'squeeze'], v)}
+          />
         </Row>
       </div>
       <p class="text-[0.85rem] text-ink-2">{cavity.capacity.toFixed(2)} ml in the jacket</p>
@@ -74,7 +97,11 @@
 
   <div>
     <h3 class="text-[1.05rem]">Draft</h3>
-    <Row label="Walls lean out, degrees" hint="below 0 they lean in" problem={form.at(`cavities/${index}/draft`)}>
+    <Row
+      label="Walls lean out, degrees"
+      hint="below 0 they lean in"
+      problem={form.at(`cavities/${index}/draft`)}
+    >
       <input
         class="field"
         aria-label="Draft in degrees"
@@ -110,8 +137,20 @@
     </Row>
     {#each chambers as c, i (c.id)}
       <div class="grid grid-cols-[1fr_5rem_4.5rem] items-center gap-2 py-0.5">
-        <input class="field" aria-label="Name of chamber {i + 1}" value={c.name} onchange={(e) => set(['chambers', i, 'name'], e.currentTarget.value)} />
-        <QuantityField label="Share of {c.name}" unit="%" above max={1} value={c.share} onchange={(v) => set(['chambers', i, 'share'], v)} />
+        <input
+          class="field"
+          aria-label="Name of chamber {i + 1}"
+          value={c.name}
+          onchange={(e) => set(['chambers', i, 'name'], e.currentTarget.value)}
+        />
+        <QuantityField
+          label="Share of {c.name}"
+          unit="%"
+          above
+          max={1}
+          value={c.share}
+          onchange={(v) => set(['chambers', i, 'share'], v)}
+        />
         <span class="text-[0.85rem] text-ink-2">{(c.share * cavity.capacity).toFixed(1)} ml</span>
       </div>
     {/each}
@@ -122,7 +161,12 @@
     {#each zones as z, i (z.id)}
       <div class="border-b border-rule py-1.5">
         <div class="flex items-center gap-2">
-          <input class="field" aria-label="Name of zone {i + 1}" value={z.name} onchange={(e) => set(['zones', i, 'name'], e.currentTarget.value)} />
+          <input
+            class="field"
+            aria-label="Name of zone {i + 1}"
+            value={z.name}
+            onchange={(e) => set(['zones', i, 'name'], e.currentTarget.value)}
+          />
           <button
             class="text-ink-2 hover:text-cinnabar"
             aria-label="Take out {z.name}"
@@ -130,8 +174,18 @@
           >
         </div>
         <div class="mt-1 grid grid-cols-2 gap-2">
-          <QuantityField label="{z.name} from" unit="mm" value={z.from} onchange={(v) => set(['zones', i, 'from'], v)} />
-          <QuantityField label="{z.name} to" unit="mm" value={z.to} onchange={(v) => set(['zones', i, 'to'], v)} />
+          <QuantityField
+            label="{z.name} from"
+            unit="mm"
+            value={z.from}
+            onchange={(v) => set(['zones', i, 'from'], v)}
+          />
+          <QuantityField
+            label="{z.name} to"
+            unit="mm"
+            value={z.to}
+            onchange={(v) => set(['zones', i, 'to'], v)}
+          />
         </div>
         <p class="text-[0.85rem] text-ink-2">
           {(cavity.volumeAt(z.to) - cavity.volumeAt(z.from)).toFixed(1)} ml between its heights
@@ -143,10 +197,18 @@
     <button
       class="button mt-2"
       onclick={() =>
-        set(['zones'], [
-          ...zones,
-          { id: fresh('zone', zones), name: `detail ${zones.length + 1}`, from: 0, to: Math.round(cavity.depth * 20) / 100 }
-        ])}>+ zone</button
+        set(
+          ['zones'],
+          [
+            ...zones,
+            {
+              id: fresh('zone', zones),
+              name: `detail ${zones.length + 1}`,
+              from: 0,
+              to: Math.round(cavity.depth * 20) / 100
+            }
+          ]
+        )}>+ zone</button
     >
   </div>
 </div>

@@ -69,11 +69,7 @@
       {/if}
     </Row>
   {/each}
-  <Row
-    label="Carries the next layer after"
-    problem={form.at('setMinutes')}
-    whose={whose(card, 'setMinutes')}
-  >
+  <Row label="Carries the next layer after" problem={form.at('setMinutes')} whose={whose(card, 'setMinutes')}>
     <QuantityField
       label="Carries the next layer after"
       unit="min"

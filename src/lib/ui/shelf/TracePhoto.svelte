@@ -62,11 +62,11 @@
     >
       <image href={picture.url} width={picture.width} height={picture.height} />
       {#if ruler.length === 2}
-        <path
+        <path d="M{ruler[0]!.join(' ')}L{ruler[1]!.join(' ')}" stroke="#fff" stroke-width={dot * 0.9} /><path
           d="M{ruler[0]!.join(' ')}L{ruler[1]!.join(' ')}"
-          stroke="#fff"
-          stroke-width={dot * 0.9}
-        /><path d="M{ruler[0]!.join(' ')}L{ruler[1]!.join(' ')}" stroke="#8a5a08" stroke-width={dot * 0.5} />
+          stroke="#8a5a08"
+          stroke-width={dot * 0.5}
+        />
       {/if}
       {#if corners.length > 1}
         <path

@@ -29,15 +29,17 @@
   const hand = $derived(cups.filter((c) => Number.isFinite(c.inHand))[0]);
   const short = $derived(computed.needs.filter((n) => n.short));
   const stocked = $derived(computed.needs.filter((n) => n.have !== undefined));
-  const colouring = $derived(
-    computed.lightToDark.flatMap((id) => cups.filter((c) => c.cupId === id))
-  );
+  const colouring = $derived(computed.lightToDark.flatMap((id) => cups.filter((c) => c.cupId === id)));
 </script>
 
 {#snippet row(label: string, value: string, note = '')}
   <div class="flex items-baseline justify-between gap-3 border-t border-rule py-1.5">
     <dt class="shrink-0 text-ink-2">{label}</dt>
-    <dd class="text-right"><Figure class="font-semibold" {value} />{#if note}<span class="block text-[0.8rem] text-ink-2">{note}</span>{/if}</dd>
+    <dd class="text-right">
+      <Figure class="font-semibold" {value} />{#if note}<span class="block text-[0.8rem] text-ink-2"
+          >{note}</span
+        >{/if}
+    </dd>
   </div>
 {/snippet}
 
@@ -57,7 +59,11 @@
         />
         rejects
         <span class="block text-[0.8rem]"
-          >{order.from === 'record' ? 'rejects from the record' : order.from === 'typed' ? 'as you typed' : 'no record yet'}, 9 times in 10 enough</span
+          >{order.from === 'record'
+            ? 'rejects from the record'
+            : order.from === 'typed'
+              ? 'as you typed'
+              : 'no record yet'}, 9 times in 10 enough</span
         >
       </dt>
       <dd class="text-right">
@@ -77,9 +83,7 @@
   {#if needed.length}
     {@render row(
       'Mixed in',
-      vessels.length
-        ? vessels.join(', ')
-        : `${(Math.max(...needed) / (1 - HEADROOM)).toFixed(0)} ml or more`,
+      vessels.length ? vessels.join(', ') : `${(Math.max(...needed) / (1 - HEADROOM)).toFixed(0)} ml or more`,
       'a third left free to stir'
     )}
   {/if}

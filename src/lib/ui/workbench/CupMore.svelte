@@ -19,16 +19,19 @@
   function addFiller(lotId: string) {
     const lot = chips.find((l) => l.id === lotId);
     const density = lot?.of.kind === 'leftover' ? lot.of.density : 1.75;
-    set(['fillers'], [
-      ...fillers,
-      {
-        id: freshId(editor.plan, 'chips'),
-        name: lot?.name ?? 'chips',
-        percent: 20,
-        density,
-        ...(lot ? { lotId: lot.id } : {})
-      }
-    ]);
+    set(
+      ['fillers'],
+      [
+        ...fillers,
+        {
+          id: freshId(editor.plan, 'chips'),
+          name: lot?.name ?? 'chips',
+          percent: 20,
+          density,
+          ...(lot ? { lotId: lot.id } : {})
+        }
+      ]
+    );
   }
 </script>
 
@@ -100,8 +103,7 @@
       <button
         class="text-ink-2 hover:text-cinnabar"
         aria-label="Take out filler {i + 1}"
-        onclick={() =>
-          set(['fillers'], fillers.length > 1 ? fillers.toSpliced(i, 1) : undefined)}>×</button
+        onclick={() => set(['fillers'], fillers.length > 1 ? fillers.toSpliced(i, 1) : undefined)}>×</button
       >
     </div>
   {/each}

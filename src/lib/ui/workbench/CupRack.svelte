@@ -118,10 +118,16 @@
               </li>
               {#if line.basis && line.basis !== 'own'}
                 <li class="pl-1 text-[0.8rem]">
-                  of the {line.basis === 'batch' ? 'uncoloured batch' : line.basis === 'finished' ? 'finished mix' : 'binder'}
+                  of the {line.basis === 'batch'
+                    ? 'uncoloured batch'
+                    : line.basis === 'finished'
+                      ? 'finished mix'
+                      : 'binder'}
                 </li>
               {/if}
-              {#if line.creep}<li class="pl-1 text-verdigris">creeping up from {Math.round(line.creep.start * 100)} %</li>{/if}
+              {#if line.creep}<li class="pl-1 text-verdigris">
+                  creeping up from {Math.round(line.creep.start * 100)} %
+                </li>{/if}
               {#if out.weighings.find((w) => w.key === line.id)?.counted}
                 <li class="pl-1 text-verdigris">{out.weighings.find((w) => w.key === line.id)?.counted}</li>
               {/if}
@@ -160,7 +166,9 @@
             >
           </div>
           {#each cup.fillers ?? [] as f (f.id)}
-            <div class="text-[0.85rem] text-ink-2">{f.name} <span class="float-right">{f.percent} %</span></div>
+            <div class="text-[0.85rem] text-ink-2">
+              {f.name} <span class="float-right">{f.percent} %</span>
+            </div>
           {/each}
           {#if cup.reserve}
             <div class="text-[0.85rem] text-ink-2">{cup.reserve} g taken out uncoloured</div>

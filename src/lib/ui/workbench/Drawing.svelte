@@ -96,7 +96,13 @@
     <div class="mx-auto w-full max-w-[420px]">
       <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} />
     </div>
-    <p class="mt-1 text-center text-[0.8rem] text-ink-2">{group.mouldName} · {group.working}</p>
+    <p class="mt-1 text-center text-[0.8rem] text-ink-2">
+      {group.mouldName} · {group.working}{plan.steps.some(
+        (s) => s.act === 'lay' && s.how && s.groupId === group.groupId
+      )
+        ? ' · drawn as level layers; puddles and swirls move them'
+        : ''}
+    </p>
   {:else}
     <p class="m-auto max-w-60 text-center text-ink-2">
       Choose a mould in the pour beside, and the piece is drawn here.

@@ -101,6 +101,15 @@
       Nothing. An embed or a barrier line takes room from the pour: its weight over its density.
     </p>
   {/each}
+  <Row label="Each casting is cut into" hint="pieces: bars of a slab, slices of a loaf">
+    <ParsedField
+      label="Each casting is cut into"
+      value={group.cutInto ?? 1}
+      format={String}
+      parse={(text) => parseCount(text, 1000)}
+      onchange={(n) => editor.edit({ path: ['groups', index, 'cutInto'], value: n > 1 ? n : undefined })}
+    />
+  </Row>
   <div class="mt-3 flex gap-2">
     <button class="button" onclick={() => add('object')}>+ embed</button>
     <button class="button" onclick={() => add('barrier line')}>+ barrier line</button>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { PORTION } from '$core/batch';
   import type { Computed, Plan } from '$core/plan';
   import { duration, grams } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
@@ -15,6 +16,8 @@
   const balance = $derived(computed.totals.balance);
   const demould = $derived(computed.score.demould[0]);
   const split = $derived(computed.common.length > 0);
+  const toMend = $derived(computed.problems.filter((p) => p.level !== 'note'));
+  const notes = $derived(computed.problems.filter((p) => p.level === 'note'));
   // Two or three parts are read one by one; a longer list stands in the table below.
   const headline = $derived.by(() => {
     const { parts, fillers } = computed.totals;
@@ -51,7 +54,7 @@
   const several = $derived(columns.some((c) => c.times > 1));
   const rows = $derived([
     ...computed.totals.parts.map((p) => ({ key: p.key, name: p.name })),
-    ...(split ? [{ key: 'base', name: 'of the mix' }] : []),
+    ...(split ? [{ key: PORTION, name: 'of the mix' }] : []),
     ...(cups.some((c) => c.balance.reserved > 0) || computed.common.some((m) => m.balance.reserved > 0)
       ? [{ key: 'reserve', name: 'taken out' }]
       : []),
@@ -77,15 +80,20 @@
   </div>
 
   {#if cups.length}
-    <div class="overflow-x-auto">
+    <div class="shrink-0 overflow-x-auto">
       <table class="figures mt-2 text-[0.86rem]" data-testid="weighings">
         <thead>
           <tr>
             <th class="!px-0">{several ? 'grams a mix' : 'grams'}</th>
             {#each columns as column (column.id)}
               {@const cup = cups.find((c) => c.cupId === column.id)}
-              <th class="num !px-1">
-                {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />{:else}mix{/if}
+              <th class="num !px-0.5">
+                {#if cup}<CupMark
+                    letter={cup.letter}
+                    colour={cup.colour}
+                    hatch={cup.hatch}
+                    size={19}
+                  />{:else}mix{/if}
                 {#if column.times > 1}<span class="block">× {column.times}</span>{/if}
               </th>
             {/each}
@@ -94,13 +102,15 @@
         <tbody>
           {#each rows as row (row.key)}
             <tr>
-              <td class="max-w-32 truncate !px-0 !py-1 text-ink-2" title={row.name}>{row.name}</td>
+              <td class="max-w-[6.2rem] truncate !px-0 !py-1 text-ink-2" title={row.name}>{row.name}</td>
               {#each columns as column (column.id)}
                 {@const w = of(column, row.key)}
-                <td class="num !px-1 !py-1">
+                <td class="num !px-0.5 !py-1">
                   {#if w}
                     <Figure
-                      value={w.kind === 'reserve' ? `−${grams(w.weight, w.division)}` : grams(w.weight, w.division)}
+                      value={w.kind === 'reserve'
+                        ? `−${grams(w.weight, w.division)}`
+                        : grams(w.weight, w.division)}
                       class={w.weighable ? '' : 'font-semibold text-ochre underline decoration-dotted'}
                     />
                     {#if !w.weighable}<span class="sr-only">not weighable on this scale</span>{/if}
@@ -111,20 +121,20 @@
           {/each}
           <tr class="font-semibold">
             <td class="!px-0 !py-1">mixed</td>
-            {#each columns as column (column.id)}<td class="num !px-1 !py-1"
+            {#each columns as column (column.id)}<td class="num !px-0.5 !py-1"
                 ><Figure value={g(column.mixed)} /></td
               >{/each}
           </tr>
-          {#if !split}
-            <tr>
-              <td class="!px-0 !py-1 text-ink-2">ratio off by</td>
-              {#each cups as cup (cup.cupId)}
-                <td class="num !px-1 !py-1 text-ink-2"
-                  ><Figure value="{(cup.ratioError * 100).toFixed(2)} %" /></td
-                >
-              {/each}
-            </tr>
-          {/if}
+          <tr>
+            <td class="!px-0 !py-1 text-ink-2">ratio off, %</td>
+            {#each columns as column (column.id)}
+              {@const cup = cups.find((c) => c.cupId === column.id)}
+              {@const off = cup
+                ? Math.max(cup.ratioError, ...cup.offRatio.map((o) => o.share))
+                : (computed.common[0]?.ratioError ?? 0)}
+              <td class="num !px-0.5 !py-1 text-ink-2"><Figure value={(off * 100).toFixed(2)} /></td>
+            {/each}
+          </tr>
         </tbody>
       </table>
     </div>
@@ -160,7 +170,7 @@
 
   <div class="mt-2 flex flex-col gap-1.5" id="to-mend">
     {#if editor.problem}<ProblemNote problem={editor.problem} />{/if}
-    {#each computed.problems as problem (problem.code + problem.path + problem.sentence)}
+    {#each toMend as problem (problem.code + problem.path + problem.sentence)}
       <ProblemNote {problem} onmend={(edit) => editor.edit(edit)} />
     {/each}
     {#if !computed.problems.length && plan.steps.length}
@@ -169,6 +179,19 @@
   </div>
 
   <BatchFacts {computed} {editor} />
+
+  {#if notes.length}
+    <details class="mt-2 text-[0.85rem]" open={!toMend.length && notes.length < 3}>
+      <summary class="cursor-pointer font-semibold text-ink-2"
+        >{notes.length} thing{notes.length === 1 ? '' : 's'} worth knowing</summary
+      >
+      <div class="mt-1 flex flex-col gap-1.5">
+        {#each notes as problem (problem.code + problem.path + problem.sentence)}
+          <ProblemNote {problem} onmend={(edit) => editor.edit(edit)} />
+        {/each}
+      </div>
+    </details>
+  {/if}
 
   {#if computed.cautions.length}
     <details class="mt-2 text-[0.85rem] text-ink-2">

@@ -28,7 +28,9 @@
 
 <More label="Settings of the batch" title="The batch" words="batch…" width="25rem">
   <fieldset class="mt-2">
-    <legend class="label">Scales at hand beside {shelf.scales.find((s) => s.id === plan.scaleId)?.name}</legend>
+    <legend class="label"
+      >Scales at hand beside {shelf.scales.find((s) => s.id === plan.scaleId)?.name}</legend
+    >
     {#each shelf.scales.filter((s) => s.id !== plan.scaleId) as s (s.id)}
       <label class="flex min-h-10 items-center gap-2">
         <input
@@ -60,7 +62,10 @@
     </fieldset>
   {/if}
   <div class="grid grid-cols-2 gap-x-3">
-    <Row label="Clings, of what is poured" hint={losses.from === 'record' ? `from ${losses.cups} past cups` : losses.from}>
+    <Row
+      label="Clings, of what is poured"
+      hint={losses.from === 'record' ? `from ${losses.cups} past cups` : losses.from}
+    >
       <QuantityField
         label="Share that clings"
         unit="%"
@@ -114,18 +119,22 @@
     {/if}
   </div>
   {#if plan.lossesFrom === 'typed'}
-    <button class="underline" onclick={() => set('lossesFrom', undefined)}>let the record say what clings</button>
+    <button class="underline" onclick={() => set('lossesFrom', undefined)}
+      >let the record say what clings</button
+    >
   {/if}
   <h4 class="mt-3 font-sans text-[0.9rem] font-semibold">What is left over goes to</h4>
   <ol class="mt-1">
     {#each plan.spares ?? [] as spare, i (spare.id)}
       <li class="flex items-center gap-2 py-1">
-        {i + 1}. {spare.count} × {shelf.moulds.find((m) => m.id === spare.mouldId)?.name ?? 'gone from the shelf'}
+        {i + 1}. {spare.count} × {shelf.moulds.find((m) => m.id === spare.mouldId)?.name ??
+          'gone from the shelf'}
         <button
           class="ml-auto text-ink-2 hover:text-cinnabar"
           aria-label="Take out spare {i + 1}"
           onclick={() =>
-            set('spares', (plan.spares ?? []).length > 1 ? plan.spares!.toSpliced(i, 1) : undefined)}>×</button
+            set('spares', (plan.spares ?? []).length > 1 ? plan.spares!.toSpliced(i, 1) : undefined)}
+          >×</button
         >
       </li>
     {/each}

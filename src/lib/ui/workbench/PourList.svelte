@@ -144,7 +144,7 @@
               <div class="min-w-0 flex-1">
                 <div class="flex items-baseline gap-1">
                   <select
-                    class="quiet max-w-24 border-transparent font-medium"
+                    class="quiet max-w-28 border-transparent font-medium"
                     aria-label="Cup of step {n + 1}"
                     value={step.cupId}
                     onchange={(e) =>
@@ -164,9 +164,10 @@
                 </div>
                 <p class="text-[0.82rem] text-ink-2">
                   {#if layer}
-                    <Figure value="{layer.each.toFixed(2)} ml each" /> ·
+                    <Figure value="{layer.each.toFixed(layer.each < 100 ? 2 : 0)} ml each" /> ·
                     <Figure value="{(layer.to - layer.from).toFixed(1)} mm" />
                     {#if layer.chamber}· {layer.chamber.name}{/if}
+                    <StepMore {editor} {step} {index} n={n + 1} />
                   {:else}
                     pours nothing
                   {/if}
@@ -221,7 +222,6 @@
                 </p>
               </div>
             {/if}
-            {#if step.act === 'lay'}<StepMore {editor} {step} {index} n={n + 1} />{/if}
             <div class="flex flex-col opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
               {#if n > 0}
                 <button

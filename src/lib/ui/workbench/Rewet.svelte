@@ -13,7 +13,8 @@
       mix?.weighings.filter((w) => keys.includes(w.key)).reduce((s, w) => s + w.weight, 0) ?? 0
   );
   const now = $derived.by(() => {
-    if (base?.kind === 'gypsum') return { liquid: grams('liquid'), powder: grams('powder'), words: 'liquid to powder' };
+    if (base?.kind === 'gypsum')
+      return { liquid: grams('liquid'), powder: grams('powder'), words: 'liquid to powder' };
     if (base?.kind === 'concrete')
       return {
         liquid: grams('water'),
@@ -29,10 +30,20 @@
   <details class="mt-2 text-[0.85rem] text-ink-2" data-testid="rewet">
     <summary class="cursor-pointer font-semibold">Stiffening? What more liquid does</summary>
     <p class="mt-1">
-      <QuantityField quiet width="3.6rem" label="Liquid added" unit="g" max={5000} value={added} onchange={(v) => (added = v)} />
+      <QuantityField
+        quiet
+        width="3.6rem"
+        label="Liquid added"
+        unit="g"
+        max={5000}
+        value={added}
+        onchange={(v) => (added = v)}
+      />
       more: {now.words} 1 : {(now.powder / now.liquid).toFixed(2)} →
       <strong class="text-ink">1 : {(1 / after.ratio).toFixed(2)}</strong>,
-      <strong class={after.change > 0.05 ? 'text-cinnabar' : 'text-ink'}>+{(after.change * 100).toFixed(1)} %</strong>.
+      <strong class={after.change > 0.05 ? 'text-cinnabar' : 'text-ink'}
+        >+{(after.change * 100).toFixed(1)} %</strong
+      >.
       {base?.kind === 'concrete'
         ? 'Plasticiser first; water weakens.'
         : after.change > 0.05

@@ -31,6 +31,8 @@
         looks as more goes in.
       </p>
     </div>
+    <a class="button" href="/colours/paste">Make a paste</a>
+    <a class="button" href="/colours/drops">Weigh a drop</a>
     <a class="button" href="/colours/new">New colourant</a>
   </header>
   <table class="figures mt-4">

@@ -3,7 +3,10 @@
   import { formulaOf, MATERIAL_WORDS } from '$core/material';
   import { cavityOf } from '$core/mould';
   import { duration } from '$core/quantity';
+  import { HEADROOM } from '$core/shelf';
   import { send } from '$lib/send';
+  import { money } from '$lib/ui/money';
+  import { day } from '$lib/when';
   import CavityDrawing from '$lib/ui/shelf/CavityDrawing.svelte';
 
   let { data } = $props();
@@ -26,7 +29,10 @@
   <section class="mt-5" aria-label="Moulds">
     <div class="flex items-baseline justify-between">
       <h2 class="text-[1.35rem]">Moulds</h2>
-      <a class="button" href="/shelf/moulds/new">New mould</a>
+      <span class="flex gap-2">
+        <a class="button" href="/shelf/make-mould">Make a mould</a>
+        <a class="button" href="/shelf/moulds/new">New mould</a>
+      </span>
     </div>
     <ul class="mt-2 grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
       {#each shelf.moulds as mould (mould.id)}
@@ -91,6 +97,96 @@
           </tr>
         {:else}
           <tr><td colspan="7" class="!py-6 text-ink-2">No bases yet.</td></tr>
+        {/each}
+      </tbody>
+    </table>
+  </section>
+
+  <section class="mt-8" aria-label="Lots">
+    <div class="flex items-baseline justify-between">
+      <h2 class="text-[1.35rem]">Lots and leftovers</h2>
+      <a class="button" href="/shelf/lots/new">New lot</a>
+    </div>
+    <table class="figures mt-2" data-testid="lots">
+      <thead>
+        <tr
+          ><th>lot</th><th class="num">left</th><th></th><th class="num">a kilogram</th><th>use by</th><th
+            >stands</th
+          ></tr
+        >
+      </thead>
+      <tbody>
+        {#each data.stock as s (s.lot.id)}
+          {@const soon = s.lot.useBy !== undefined && s.lot.useBy - data.today < 30 * 86_400_000}
+          <tr class="hover:bg-sheet">
+            <td class="!py-3">
+              <a class="font-semibold underline-offset-2 hover:underline" href="/shelf/lots/{s.lot.id}"
+                >{s.lot.name}</a
+              >
+              {#if s.lot.of.kind === 'leftover'}
+                <span
+                  class="ml-1 inline-block h-3.5 w-3.5 rounded-sm border border-ink align-[-2px]"
+                  style="background:{s.lot.of.colour}"
+                ></span>
+              {/if}
+            </td>
+            <td class="num font-semibold">{s.left.toFixed(s.left < 20 ? 1 : 0)} g</td>
+            <td class="w-28">
+              <span class="block h-2 overflow-hidden rounded-full bg-sunk"
+                ><span
+                  class="block h-full bg-ink-2"
+                  style="width:{Math.min(100, (s.left / s.lot.grams) * 100)}%"
+                ></span></span
+              >
+            </td>
+            <td class="num">{s.costGram > 0 ? money(s.costGram * 1000) : ''}</td>
+            <td class={s.expired ? 'font-semibold text-cinnabar' : soon ? 'text-ochre' : 'text-ink-2'}
+              >{s.lot.useBy === undefined ? '' : `${day(s.lot.useBy)}${s.expired ? ', past' : ''}`}</td
+            >
+            <td class="text-ink-2">{s.lot.place}</td>
+          </tr>
+        {:else}
+          <tr
+            ><td colspan="6" class="!py-6 text-ink-2"
+              >No lots yet. With them a plan says what it costs and what is short.</td
+            ></tr
+          >
+        {/each}
+      </tbody>
+    </table>
+  </section>
+
+  <section class="mt-8" aria-label="Vessels">
+    <div class="flex items-baseline justify-between">
+      <h2 class="text-[1.35rem]">Vessels</h2>
+      <a class="button" href="/shelf/vessels/new">New vessel</a>
+    </div>
+    <table class="figures mt-2">
+      <thead
+        ><tr
+          ><th>vessel</th><th class="num">holds</th><th class="num">stirs up to</th><th class="num"
+            >keeps back</th
+          ></tr
+        ></thead
+      >
+      <tbody>
+        {#each shelf.vessels as v (v.id)}
+          <tr class="hover:bg-sheet">
+            <td class="!py-3"
+              ><a class="font-semibold underline-offset-2 hover:underline" href="/shelf/vessels/{v.id}"
+                >{v.name}</a
+              ></td
+            >
+            <td class="num">{v.ml} ml</td>
+            <td class="num">{(v.ml * (1 - HEADROOM)).toFixed(0)} ml</td>
+            <td class="num">{v.loss} g</td>
+          </tr>
+        {:else}
+          <tr
+            ><td colspan="4" class="!py-6 text-ink-2"
+              >No vessels yet: cups of any size are taken to be at hand.</td
+            ></tr
+          >
         {/each}
       </tbody>
     </table>

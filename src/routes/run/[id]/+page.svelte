@@ -13,6 +13,7 @@
   import AskDialog from '$lib/ui/run/AskDialog.svelte';
   import ClockList from '$lib/ui/run/ClockList.svelte';
   import NextList from '$lib/ui/run/NextList.svelte';
+  import ShortDialog from '$lib/ui/run/ShortDialog.svelte';
   import Now from '$lib/ui/run/Now.svelte';
   import { instructionOf, typedGrams } from '$lib/instruction';
 
@@ -27,7 +28,7 @@
   let now = $state(Date.now());
   let muted = $state(false);
   let flash = $state(false);
-  let asking = $state<'note' | 'problem' | 'state' | 'help'>();
+  let asking = $state<'note' | 'problem' | 'state' | 'help' | 'short'>();
   let entry = $state('');
   let entryProblem = $state('');
   let useScale = $state(false);
@@ -116,7 +117,7 @@
         entryProblem = 'The scale has not settled yet.';
         return undefined;
       }
-      return positive(live.reading.grams - before);
+      return positive(Math.abs(live.reading.grams - before));
     }
     // Nothing typed: confirmed as aimed at.
     if (!entry.trim()) return instruction.target;
@@ -134,6 +135,12 @@
     const read = typedGrams(text);
     if (!read.ok) entryProblem = `${read.problem.sentence} ${read.problem.mend}`;
     return read.ok ? read.value : undefined;
+  }
+
+  /** Creeping up on a colour stops here: it looks right. */
+  function enough() {
+    if (instruction?.kind === 'weigh' && instruction.task.creeps)
+      log.tell({ type: 'skipped', task: instruction.task.id });
   }
 
   const undo = () => run.undoable && log.tell({ type: 'undone', event: run.undoable.id });
@@ -154,6 +161,8 @@
       t: () => (asking = 'state'),
       u: undo,
       m: () => (muted = !muted),
+      s: () => (asking = 'short'),
+      e: enough,
       '?': () => (asking = 'help')
     };
     const act = acts[event.key.toLowerCase()];
@@ -245,7 +254,7 @@
       {instruction?.confirm ?? 'Finish and inspect'}
       <kbd class="rounded border border-current px-1.5 text-[0.8rem] font-semibold opacity-80">space</kbd>
     </button>
-    {#each [{ key: 'T', name: 'How thick is it?', act: () => (asking = 'state'), wide: true }, { key: 'P', name: 'Problem', act: () => (asking = 'problem') }, { key: 'N', name: 'Note', act: () => (asking = 'note') }, { key: 'U', name: 'Undo', act: undo }] as b (b.key)}
+    {#each [{ key: 'T', name: 'How thick is it?', act: () => (asking = 'state'), wide: true }, { key: 'P', name: 'Problem', act: () => (asking = 'problem') }, { key: 'S', name: 'Short', act: () => (asking = 'short') }, { key: 'N', name: 'Note', act: () => (asking = 'note') }, { key: 'U', name: 'Undo', act: undo }] as b (b.key)}
       <button
         class="button min-h-[76px] flex-col !gap-1 rounded-xl text-[1.1rem] {b.wide
           ? 'flex-[1.6]'
@@ -260,4 +269,16 @@
   </footer>
 </div>
 
-<AskDialog {asking} states={computed.states} onanswer={answered} onclose={() => (asking = undefined)} />
+<ShortDialog
+  open={asking === 'short'}
+  snapshot={data.run.snapshot}
+  {computed}
+  ontell={(text) => log.tell({ type: 'note', text })}
+  onclose={() => (asking = undefined)}
+/>
+<AskDialog
+  asking={asking === 'short' ? undefined : asking}
+  states={computed.states}
+  onanswer={answered}
+  onclose={() => (asking = undefined)}
+/>

@@ -75,6 +75,22 @@
     <Row label="Density" hint="g/ml as supplied, where it displaces" problem={form.at('density')}>
       <NumberField label="Density" optional value={card.density} onchange={(v) => form.set(['density'], v)} />
     </Row>
+    <Row
+      label="A drop of it weighs"
+      hint={card.drop ? `± ${((card.drop.error / card.drop.grams) * 100).toFixed(1)} %` : 'weigh twenty once'}
+    >
+      <a class="button w-full" href="/colours/drops"
+        >{card.drop ? `${card.drop.grams.toFixed(4)} g` : 'Weigh a drop'}</a
+      >
+    </Row>
+    <Row label="Loose in a spoon" hint="g/ml, levelled" problem={form.at('bulkDensity')}>
+      <NumberField
+        label="Loose in a spoon"
+        optional
+        value={card.bulkDensity}
+        onchange={(v) => form.set(['bulkDensity'], v)}
+      />
+    </Row>
     <div class="sm:col-span-3">
       <table class="figures my-2 text-[0.9rem]" aria-label="In each material">
         <tbody>

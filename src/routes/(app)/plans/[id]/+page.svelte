@@ -62,7 +62,7 @@
         value={plan.name}
         onchange={(e) => editor.edit({ path: ['name'], value: e.currentTarget.value.trim() || plan.name })}
       />
-      <div class="flex flex-wrap items-baseline gap-x-2 text-[0.87rem] text-ink-2">
+      <div class="flex flex-wrap items-baseline gap-x-1.5 text-[0.87rem] text-ink-2">
         <span
           >{computed.totals.pieces} pieces{#if computed.order}&nbsp;a turn{/if} · for</span
         >
@@ -77,7 +77,7 @@
         />
         <span>good ·</span>
         <select
-          class="quiet max-w-52"
+          class="quiet max-w-44"
           aria-label="Base"
           value={plan.baseId}
           onchange={(e) => editor.edit({ path: ['baseId'], value: e.currentTarget.value })}
@@ -87,7 +87,7 @@
             >{/if}
           {#each data.shelf.bases as base (base.id)}<option value={base.id}>{base.name}</option>{/each}
         </select>
-        <span>· room</span>
+        <span>·</span>
         <QuantityField
           quiet
           width="3.6rem"
@@ -98,7 +98,7 @@
           value={plan.roomCelsius}
           onchange={(v) => editor.edit({ path: ['roomCelsius'], value: Math.round(v * 10) / 10 })}
         />
-        <span>· weighed on the</span>
+        <span>·</span>
         <select
           class="quiet"
           aria-label="Scale"

@@ -21,6 +21,7 @@ export const load = async ({ params }) => {
     computed,
     facts: factsOf(computed, state),
     notes: state.notes,
+    left: state.left,
     open: state.now !== undefined,
     pieces,
     lessons

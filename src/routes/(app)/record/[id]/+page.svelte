@@ -5,9 +5,12 @@
   import type { Problem } from '$core/problem';
   import { duration } from '$core/quantity';
   import type { Fact } from '$core/run';
+  import { newId } from '$lib/id';
   import { send } from '$lib/send';
   import { day, moment } from '$lib/when';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
+  import CupMark from '$lib/ui/CupMark.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
   import InspectPiece from '$lib/ui/record/InspectPiece.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
@@ -53,6 +56,23 @@
     problems = stored.ok ? [] : stored.problems;
     if (!stored.ok) return;
     lesson = '';
+    await invalidateAll();
+  }
+
+  let left = $state<Record<string, number>>({});
+  async function keepLeft() {
+    const at = Date.now();
+    const events = Object.entries(left).map(([cupId, grams], i) => ({
+      id: newId(),
+      at: at + i,
+      type: 'left',
+      cupId,
+      grams
+    }));
+    const stored = await send('POST', `/runs/${data.run.id}/events`, events);
+    problems = stored.ok ? [] : stored.problems;
+    if (!stored.ok) return;
+    left = {};
     await invalidateAll();
   }
 
@@ -113,6 +133,28 @@
           />
         {/key}
       {/if}
+
+      <h2 class="mt-7 text-[1.35rem]">Left in the cups</h2>
+      <p class="text-[0.9rem] text-ink-2">
+        Weigh what is left, without the cup. Three cups that tell are enough for the next plan to know what
+        clings.
+      </p>
+      <ul class="mt-2 flex flex-wrap gap-3">
+        {#each data.computed.cups.filter((c) => c.balance.mixed > 0) as cup (cup.cupId)}
+          <li class="flex items-center gap-2">
+            <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} />
+            <span class="w-28">
+              <QuantityField
+                label="Left in cup {cup.letter}"
+                unit="g"
+                value={data.left[cup.cupId] ?? 0}
+                onchange={(v) => (left[cup.cupId] = v)}
+              />
+            </span>
+          </li>
+        {/each}
+        <li><button class="button" onclick={keepLeft} disabled={!Object.keys(left).length}>Keep</button></li>
+      </ul>
 
       <h2 class="mt-7 text-[1.35rem]">Lessons</h2>
       <ul class="ruled mt-1">

@@ -4,9 +4,10 @@
   import { tasksOf } from '$core/run';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
+  import PrintBar from '$lib/ui/PrintBar.svelte';
+  import WeighTable from '$lib/ui/WeighTable.svelte';
 
   let { data } = $props();
-  let paper = $state<'A4' | 'Letter'>('A4');
   let chosen = $state<Plan['readings']>();
   const readings = $derived(chosen ?? data.plan.readings);
 
@@ -16,6 +17,22 @@
   const tasks = $derived(tasksOf(plan, computed, base?.stirMinutes ?? 0));
   const g = (x: number) => grams(x, computed.division);
   const cups = $derived(computed.cups.filter((c) => c.balance.mixed > 0));
+  // Split cups are coloured from light to dark; cups mixed on their own in the order they are poured.
+  const ordered = $derived(
+    computed.common.length ? computed.lightToDark.flatMap((id) => cups.filter((c) => c.cupId === id)) : cups
+  );
+
+  /** Mixes in a row that weigh the same are printed once. */
+  function alike<M extends { mixId: string; weighings: readonly { weight: number }[] }>(mixes: readonly M[]) {
+    const runs: { mix: M; times: number }[] = [];
+    for (const mix of mixes) {
+      const last = runs.at(-1);
+      const same = last && last.mix.weighings.every((w, i) => w.weight === mix.weighings[i]?.weight);
+      if (last && same) last.times++;
+      else runs.push({ mix, times: 1 });
+    }
+    return runs;
+  }
   const sequence = $derived(
     tasks.filter((t) => t.kind === 'pour' || t.kind === 'gate' || t.kind === 'demould')
   );
@@ -25,14 +42,9 @@
 
 <svelte:head>
   <title>Mix sheet: {plan.name} · Kirapen</title>
-  <!-- Paper is one of two words chosen above; a style element cannot take it otherwise. -->
-  <!-- eslint-disable-next-line svelte/no-at-html-tags -->
-  {@html `<style>@page { size: ${paper}; }</style>`}
 </svelte:head>
 
-<div class="no-print flex flex-wrap items-center gap-3 border-b border-rule px-6 py-3">
-  <a class="button bare" href="/plans/{plan.id}">← Workbench</a>
-  <span class="flex-1"></span>
+<PrintBar plan={plan.id} here="sheet">
   <label class="flex items-center gap-2">
     <span class="label">Readings</span>
     <select
@@ -45,15 +57,7 @@
       <option value="tared">tared</option>
     </select>
   </label>
-  <label class="flex items-center gap-2">
-    <span class="label">Paper</span>
-    <select class="field !w-auto" bind:value={paper} aria-label="Paper">
-      <option>A4</option>
-      <option>Letter</option>
-    </select>
-  </label>
-  <button class="button go" onclick={() => window.print()}>Print</button>
-</div>
+</PrintBar>
 
 <article class="mx-auto max-w-[820px] px-8 py-6 print:max-w-none print:p-0" data-testid="sheet">
   <header class="flex items-end justify-between border-b-2 border-ink pb-2">
@@ -78,57 +82,59 @@
           {#each computed.letDowns as l (l.colourantId + l.parts)}
             <li class="border-b border-rule py-1.5">
               <span class="mr-2 inline-block h-3.5 w-3.5 border border-ink"></span><strong
-                >{g(l.colourant)} g</strong
+                >{grams(l.colourant, l.division)} g</strong
               >
-              {l.name} in <strong>{g(l.carrier)} g</strong>
+              {l.name} in <strong>{grams(l.carrier, l.division)} g</strong>
               {l.carrierName}: 1 : {l.parts}
             </li>
           {/each}
         </ul>
       {/if}
-      {#each cups as cup (cup.cupId)}
+      {#each alike(computed.common) as run (run.mix.mixId)}
         <div class="mb-4 break-inside-avoid">
           <h2 class="flex items-center gap-2 text-[1.2rem]">
-            <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={26} />
-            {cup.name}
-            <span class="ml-auto font-sans text-[1rem] font-semibold">{g(cup.balance.mixed)} g</span>
+            The mix{run.times > 1 ? `, ${run.times} times` : ''}
+            <span class="ml-auto font-sans text-[1rem] font-semibold">{g(run.mix.balance.mixed)} g</span>
           </h2>
-          <table class="figures mt-1">
-            <thead>
-              <tr>
-                <th class="w-6"><span class="sr-only">done</span></th>
-                <th>put in</th>
-                <th class="num">weighs, g</th>
-                <th class="num">{readings === 'cumulative' ? 'scale reads, g' : 'scale reads, tared, g'}</th>
-                <th class="num w-24">really</th>
-              </tr>
-            </thead>
-            <tbody>
-              {#each cup.weighings as w (w.key)}
-                <tr>
-                  <td><span class="inline-block h-3.5 w-3.5 border border-ink"></span></td>
-                  <td>
-                    {w.name}
-                    {#if w.percent}<span class="text-ink-2">{w.percent} %</span>{/if}
-                    {#if !w.weighable}<strong class="block text-[0.8rem] text-ochre"
-                        >not weighable on this scale</strong
-                      >{/if}
-                  </td>
-                  <td class="num">{g(w.weight)}</td>
-                  <td class="num font-bold">{g(w.reading)}</td>
-                  <td class="num text-ink-2">______</td>
-                </tr>
-              {/each}
-            </tbody>
-          </table>
-          <p class="mt-0.5 text-[0.82rem] text-ink-2">
-            Percent {computed.basis}. Ratio off by {(cup.ratioError * 100).toFixed(2)} % from rounding · pours {g(
-              cup.balance.poured
-            )} g, clings {g(cup.balance.clings + cup.balance.vessel)} g, left {g(
-              Math.max(0, cup.balance.left)
-            )} g
-          </p>
+          <WeighTable
+            weighings={run.mix.weighings}
+            {readings}
+            scales={data.shelf.scales}
+            mainId={plan.scaleId}
+          />
         </div>
+      {/each}
+      {#each ordered as cup (cup.cupId)}
+        {#each alike(cup.mixes) as run (run.mix.mixId)}
+          <div class="mb-4 break-inside-avoid">
+            <h2 class="flex items-center gap-2 text-[1.2rem]">
+              <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={26} />
+              {cup.name}
+              {#if cup.mixes.length > 1}
+                <span class="font-sans text-[0.9rem] text-ink-2"
+                  >{run.times > 1
+                    ? `mixes ${run.mix.turn}–${run.mix.turn + run.times - 1}`
+                    : `mix ${run.mix.turn}`},
+                  {run.mix.pours.reduce((s, p) => s + p.count, 0)} cavities each</span
+                >
+              {/if}
+              <span class="ml-auto font-sans text-[1rem] font-semibold">{g(run.mix.balance.mixed)} g</span>
+            </h2>
+            <WeighTable
+              weighings={run.mix.weighings}
+              {readings}
+              scales={data.shelf.scales}
+              mainId={plan.scaleId}
+            />
+            <p class="mt-0.5 text-[0.82rem] text-ink-2">
+              Percent {computed.basis}.
+              {#if run.mix.vessel}In the {run.mix.vessel.name}.{/if}
+              {#if !computed.common.length}Ratio off by {(cup.ratioError * 100).toFixed(2)} % from rounding ·{/if}
+              pours {g(run.mix.balance.poured)} g, clings {g(run.mix.balance.clings + run.mix.balance.vessel)} g,
+              left {g(Math.max(0, run.mix.balance.left))} g
+            </p>
+          </div>
+        {/each}
       {/each}
     </div>
 
@@ -148,7 +154,11 @@
               {@const step = stepOf(task.stepId)}
               {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
               <strong>{g(task.gramsEach)} g</strong> into each of {task.count}
-              <span class="text-ink-2">{step?.act === 'lay' ? formatAmount(step.amount) : ''}</span>
+              <span class="text-ink-2"
+                >{step?.act === 'lay' ? formatAmount(step.amount) : ''}{task.how
+                  ? ` · ${task.how}`
+                  : ''}</span
+              >
             {:else if task.kind === 'gate'}
               Wait until <strong>{task.state}</strong>, about {duration(task.minutes)} after the pour
             {:else if task.kind === 'demould'}

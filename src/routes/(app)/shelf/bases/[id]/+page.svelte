@@ -22,7 +22,8 @@
 <div class="mx-auto max-w-[1140px] px-7 py-6">
   <CardHead {form} back="/shelf" what={MATERIAL_WORDS[card.kind]} put="/shelf" />
   <p class="mt-2 flex flex-wrap items-center gap-3 text-ink-2">
-    The data sheet in the box always wins: a figure you set is marked as yours, the others are starting values.
+    The data sheet in the box always wins: a figure you set is marked as yours, the others are starting
+    values.
     {#if form.fresh}
       <select
         class="field !w-64"

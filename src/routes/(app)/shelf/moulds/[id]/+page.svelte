@@ -47,7 +47,12 @@
     <section class="sheet mt-4 p-5" aria-label="History">
       <h2 class="text-[1.2rem]">What was cast in it</h2>
       <table class="figures mt-1" data-testid="history">
-        <thead><tr><th>run</th><th class="num">cavities</th><th>first colour in</th><th class="num">really took</th><th></th></tr></thead>
+        <thead
+          ><tr
+            ><th>run</th><th class="num">cavities</th><th>first colour in</th><th class="num">really took</th
+            ><th></th></tr
+          ></thead
+        >
         <tbody>
           {#each data.history as use (use.runId + use.cavityId)}
             {@const index = form.card.cavities.findIndex((c) => c.id === use.cavityId)}
@@ -56,7 +61,10 @@
               <td><a class="underline" href="/record/{use.runId}">{use.name}</a>, {day(use.at)}</td>
               <td class="num">{use.count}</td>
               <td>
-                <span class="mr-1 inline-block h-4 w-4 rounded-sm border border-ink align-[-2px]" style="background:{use.colour}"></span>
+                <span
+                  class="mr-1 inline-block h-4 w-4 rounded-sm border border-ink align-[-2px]"
+                  style="background:{use.colour}"
+                ></span>
                 {use.colourName}{use.dye ? ', a dye' : ''}
               </td>
               <td class="num">{use.ml ? `${use.ml.toFixed(2)} ml each` : 'not weighed'}</td>

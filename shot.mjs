@@ -1,0 +1,12 @@
+import puppeteer from 'puppeteer-core';
+const [,, out, path, w='1280', h='800', theme='light', script=''] = process.argv;
+const b = await puppeteer.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox','--disable-gpu','--disable-quic','--no-first-run','--disable-background-networking'] });
+const page = await b.newPage();
+page.on('pageerror', e => console.log('PAGEERROR', e.message));
+await page.setViewport({ width: +w, height: +h });
+await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: theme }]);
+await page.goto('http://127.0.0.1:5199' + path, { waitUntil: 'load' });
+await page.waitForFunction(() => document.documentElement.dataset.alive === 'true' && document.fonts.status === 'loaded');
+if (script) await (new Function('page', 'return (async()=>{' + script + '})()'))(page);
+await page.screenshot({ path: out });
+await b.close();

@@ -1,0 +1,449 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { cards, knob } from '../../../demo/cards';
+import { demoLots } from '../../../demo/lots';
+import {
+  eel,
+  lantern,
+  nightHeron,
+  plans,
+  rockpool,
+  saltings,
+  samphire,
+  shingle,
+  sluice,
+  tideline
+} from '../../../demo/plans';
+import { PORTION } from '../batch';
+import { superfatOf, waterCementOf, type Base } from '../material';
+import { applyEdit, computePlan, topUpCup, type Computed, type Past, type Plan } from '.';
+
+const of = (plan: Plan, past: Past = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
+const codes = (plan: Plan, past: Past = {}) => of(plan, past).problems.map((p) => p.code);
+const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);
+const weight = (c: Computed, cup: number, key: string) =>
+  c.cups[cup]!.weighings.find((w) => w.key === key)!.weight;
+
+describe('any batch of any material', () => {
+  const batches = fc
+    .record({
+      base: fc.constantFrom(...cards.bases),
+      scale: fc.constantFrom('fine', 'middle', 'bench'),
+      mixing: fc.constantFrom('each' as const, 'split' as const),
+      counts: fc.array(fc.integer({ min: 1, max: 24 }), { minLength: 1, maxLength: 3 }),
+      mixes: fc.integer({ min: 1, max: 6 }),
+      reserve: fc.double({ min: 1, max: 80, noNaN: true }),
+      chips: fc.double({ min: 1, max: 50, noNaN: true }),
+      allowance: fc.double({ min: 0, max: 0.3, noNaN: true }),
+      percent: fc.double({ min: 0, max: 3, noNaN: true }),
+      colourant: fc.constantFrom(...cards.colourants)
+    })
+    .map((x): Plan => ({
+      ...tideline,
+      baseId: x.base.id,
+      scaleId: x.scale,
+      mixing: x.mixing,
+      allowance: x.allowance,
+      otherScaleIds: ['fine', 'middle', 'bench'],
+      cups: tideline.cups.slice(0, 2).map((cup, i) => ({
+        ...cup,
+        ...(x.mixes > 1 ? { mixes: x.mixes } : {}),
+        ...(i ? { reserve: x.reserve } : {}),
+        fillers: i ? [{ id: 'chips', name: 'chips', percent: x.chips, density: 2.4 }] : [],
+        recipe: [{ id: `r${i}`, colourantId: x.colourant.id, percent: x.percent, of: 'supplied' as const }]
+      })),
+      groups: x.counts.map((count, i) => ({
+        id: `g${i}`,
+        name: `group ${i}`,
+        mouldId: ['dome-knobs', 'roundel', 'coat-hooks'][i]!,
+        cavityId: ['dome', 'roundel', 'hook'][i]!,
+        count
+      })),
+      steps: x.counts.flatMap((_, i) => [
+        {
+          id: `a${i}`,
+          act: 'lay' as const,
+          cupId: 'mudflat',
+          groupId: `g${i}`,
+          amount: { kind: 'share' as const, of: 0.4 },
+          minutesEach: 0.1
+        },
+        {
+          id: `b${i}`,
+          act: 'lay' as const,
+          cupId: 'heron',
+          groupId: `g${i}`,
+          amount: { kind: 'rim' as const },
+          minutesEach: 0.1
+        }
+      ])
+    }));
+
+  it('is weighed to the gram: poured, clinging, staying, taken out and left are what was mixed', () => {
+    fc.assert(
+      fc.property(batches, (plan) => {
+        const { cups, totals, groups, common } = of(plan);
+        const b = totals.balance;
+        expect(b.poured + b.clings + b.vessel + b.reserved + b.left).toBeCloseTo(b.mixed, 6);
+        const onScale =
+          sum(totals.parts.map((p) => p.grams)) +
+          sum(totals.colourants.map((p) => p.grams)) +
+          sum(totals.fillers.map((p) => p.grams));
+        expect(onScale).toBeCloseTo(b.mixed, 6);
+        const received = sum(groups.flatMap((g) => g.layers.map((l) => l.grams)));
+        expect(received).toBeCloseTo(b.poured, 6);
+        // Every cavity is poured once from one mix.
+        for (const cup of cups)
+          for (const step of plan.steps.filter((s) => s.act === 'lay' && s.cupId === cup.cupId))
+            expect(
+              sum(cup.mixes.flatMap((m) => m.pours.filter((p) => p.stepId === step.id).map((p) => p.count)))
+            ).toBe(plan.groups.find((g) => g.id === step.groupId)!.count);
+        // A common mix gives its cups exactly what they weigh out.
+        for (const mix of common) {
+          const shared = sum(
+            cups.flatMap((c) =>
+              c.mixes
+                .filter((m) => m.turn === mix.turn)
+                .flatMap((m) => m.weighings.filter((w) => w.key === PORTION).map((w) => w.weight))
+            )
+          );
+          expect(mix.balance.poured).toBeCloseTo(shared, 6);
+        }
+      }),
+      { numRuns: 150 }
+    );
+  });
+
+  it('never weighs more lye than its oils take, nor moves a ratio further than it says', () => {
+    fc.assert(
+      fc.property(batches, (plan) => {
+        const base = cards.bases.find((b) => b.id === plan.baseId)!;
+        const { cups, common } = of(plan);
+        for (const mix of common.length ? common : cups.flatMap((c) => c.mixes)) {
+          if (mix.balance.pouredMl <= 0) continue;
+          if (base.kind === 'soap' && mix.weighings.some((w) => w.key.startsWith('oil') && w.weight > 0))
+            expect(superfatOf(base, mix.weighings)).toBeGreaterThanOrEqual(-1e-9);
+          if (base.kind !== 'concrete' || base.bag) continue;
+          const brings = sum(
+            mix.weighings.map((w) => {
+              const c = cards.colourants.find((x) => x.id === w.colourantId);
+              return c?.carrier === 'water' ? w.exact * (1 - c.pigmentFraction) : 0;
+            })
+          );
+          const wc = waterCementOf(base, (k) => mix.weighings.find((w) => w.key === k)!.weight, brings)!;
+          // Both water and cement may be off by the stated ratio error.
+          expect(Math.abs(wc / base.waterCement - 1)).toBeLessThanOrEqual(2.1 * mix.ratioError + 1e-6);
+        }
+      }),
+      { numRuns: 120 }
+    );
+  });
+});
+
+describe('several mixes', () => {
+  const many = applyEdit(samphire, { path: ['groups', 0, 'count'], value: 22 });
+
+  it('are made when one cannot be poured inside its window', () => {
+    const { cups } = of(many);
+    const [cup] = cups;
+    expect(cup!.mixes.length).toBeGreaterThan(1);
+    expect(cup!.why).toContain('within');
+    const sizes = cup!.mixes.map((m) => sum(m.pours.map((p) => p.count)));
+    expect(sum(sizes)).toBe(22);
+    expect(Math.max(...sizes)).toBeLessThanOrEqual(cup!.inHand);
+    expect(codes(many)).not.toContain('past-window');
+    // Each mix leaves its own share in its vessel.
+    expect(cup!.balance.vessel).toBeCloseTo(2 * sizes.length, 9);
+  });
+
+  it('are made when the vessel, the heat or the injector says so, and it is said which', () => {
+    const slow = cards.bases.find((b) => b.id === 'clear-slow')!;
+    const big: Plan = {
+      ...lantern,
+      baseId: slow.id,
+      groups: [{ ...lantern.groups[0]!, count: 60 }]
+    };
+    expect(of(big).cups[0]!.why).toContain('110 °C');
+    const sheet = { ...slow, safeMass: 100 } as Base;
+    const careful = of(lantern, {}, { ...cards, bases: [{ ...sheet, id: 'clear-quick' } as Base] });
+    expect(careful.cups[0]!.mixes).toHaveLength(2);
+    expect(careful.cups[0]!.why).toContain('100 g');
+    const small = of({ ...shingle, vesselIds: ['cup-300'] });
+    expect(small.cups[0]!.why).toContain('200 ml');
+    expect(small.cups[0]!.mixes.every((m) => m.vessel?.id === 'cup-300')).toBe(true);
+    const quick = {
+      ...eel,
+      steps: eel.steps.map((x) => (x.act === 'lay' ? { ...x, minutesEach: 0.01 } : x))
+    };
+    const shots = of(applyEdit(quick, { path: ['groups', 0, 'count'], value: 44 }));
+    expect(shots.cups[1]!.why).toMatch(/injector holds \d+ shots/);
+  });
+
+  it('follow the maker’s own number', () => {
+    const two = applyEdit(tideline, { path: ['cups', 1, 'mixes'], value: 2 });
+    expect(of(two).cups[1]!.mixes.map((m) => m.pours[0]!.count)).toEqual([3, 3]);
+  });
+});
+
+describe('what the record teaches', () => {
+  it('sets what clings, unless it is typed', () => {
+    const past: Past = { cling: { cling: 0.06, cups: 4 } };
+    expect(of(tideline, past).losses).toMatchObject({ cling: 0.06, from: 'record', cups: 4 });
+    expect(of(tideline, past).totals.balance.clings).toBeCloseTo(2 * of(tideline).totals.balance.clings, 6);
+    expect(of({ ...tideline, lossesFrom: 'typed' }, past).losses.cling).toBe(0.03);
+  });
+
+  it('sets the reject rate of an order that does not say its own', () => {
+    const open: Plan = { ...tideline, order: { good: 48 } };
+    expect(of(open).order).toMatchObject({ from: 'none', cast: 48 });
+    expect(of(open, { rejects: { count: 3, of: 25 } }).order).toMatchObject({
+      from: 'record',
+      cast: 58,
+      turns: 10
+    });
+  });
+
+  it('warns of a dark dye in a mould before a paler piece', () => {
+    const dark = { colour: '#101820', name: 'indigo', dye: true };
+    const past: Past = { lastColours: { 'dome-knobs': dark } };
+    const pale = applyEdit(tideline, { path: ['steps', 0, 'cupId'], value: 'foam' });
+    expect(of(pale, past).problems.find((p) => p.code === 'mould-residue')?.level).toBe('warn');
+    expect(codes(tideline, past)).not.toContain('mould-residue');
+  });
+});
+
+describe('cost and stock', () => {
+  const now = Date.UTC(2026, 10, 25);
+  const shelf = { ...cards, lots: demoLots(now) };
+
+  it('come from the lots, rejects paid for', () => {
+    const c = of(samphire, { today: now }, shelf);
+    const liquid = weight(c, 0, 'liquid') * ((44 * 1.2 + 3) / 5000);
+    const powder = weight(c, 0, 'powder') * ((32 * 1.2 + 3) / 12_500);
+    const colour = c.totals.colourants[0]!.grams * ((12 * 1.2 + 0.5) / 100);
+    expect(c.cost!.total).toBeCloseTo(liquid + powder + colour, 6);
+    expect(c.cost!.perPiece).toBeCloseTo((c.cost!.total / 5) * (26 / 22), 6);
+    const paid = of({ ...samphire, consumables: 2 }, { today: now }, shelf);
+    expect(paid.cost!.total).toBeCloseTo(c.cost!.total + 2, 9);
+  });
+
+  it('say what is short before anything is weighed, runs taken off', () => {
+    expect(of(samphire, { today: now }, shelf).needs.every((n) => !n.short)).toBe(true);
+    const uses = [{ key: 'part:acrylic-gypsum:powder', grams: 12_200, at: now - 1000 }];
+    const short = of(samphire, { today: now, uses }, shelf);
+    expect(short.problems.find((p) => p.code === 'stock-short')?.sentence).toContain('powder');
+    const late = of(samphire, { today: now + 400 * 86_400_000 }, shelf);
+    expect(late.problems.map((p) => p.code)).toContain('stock-expired');
+  });
+});
+
+describe('chambers and zones in a pour', () => {
+  const divided = {
+    ...cards,
+    moulds: cards.moulds.map((m) =>
+      m.id === 'roundel'
+        ? {
+            ...m,
+            cavities: m.cavities.map((c) => ({
+              ...c,
+              chambers: [
+                { id: 'left', name: 'left', share: 0.6 },
+                { id: 'right', name: 'right', share: 0.4 }
+              ]
+            }))
+          }
+        : m
+    )
+  };
+  const lay = (id: string, cupId: string, amount: object, chamberId?: string) => ({
+    id,
+    act: 'lay' as const,
+    cupId,
+    groupId: 'roundels',
+    amount,
+    minutesEach: 0.2,
+    ...(chamberId ? { chamberId } : {})
+  });
+  const plan = (...steps: ReturnType<typeof lay>[]): Plan => ({ ...rockpool, steps: steps as Plan['steps'] });
+
+  it('fill by their share, and level when the divider comes out', () => {
+    const c = of(
+      plan(
+        lay('l', 'foam', { kind: 'to share', of: 0.5 }, 'left'),
+        lay('r', 'heron', { kind: 'to share', of: 0.5 }, 'right'),
+        lay('top', 'black', { kind: 'rim' })
+      ),
+      {},
+      divided
+    );
+    const [left, right, top] = c.groups[0]!.layers;
+    const capacity = c.groups[0]!.capacity;
+    expect(left!.each).toBeCloseTo(0.3 * capacity, 9);
+    expect(right!.each).toBeCloseTo(0.2 * capacity, 9);
+    expect(left!.to).toBeCloseTo(right!.to, 9);
+    expect(top!.each).toBeCloseTo(0.5 * capacity, 9);
+    expect(top!.from).toBeCloseTo(left!.to, 9);
+    expect(left!.chamber).toMatchObject({ from: 0, to: 0.6 });
+  });
+
+  it('say when they stand uneven, overflow, or are not there', () => {
+    const found = (...steps: ReturnType<typeof lay>[]) =>
+      of(plan(...steps), {}, divided).problems.map((p) => p.code);
+    expect(
+      found(
+        lay('l', 'foam', { kind: 'to share', of: 0.8 }, 'left'),
+        lay('r', 'heron', { kind: 'to share', of: 0.2 }, 'right'),
+        lay('top', 'black', { kind: 'rim' })
+      )
+    ).toContain('chambers-uneven');
+    expect(found(lay('l', 'foam', { kind: 'volume', ml: 40 }, 'left'))).toContain('overfull');
+    expect(found(lay('l', 'foam', { kind: 'rim' }, 'middle'))).toContain('chamber-unknown');
+    expect(found(lay('l', 'foam', { kind: 'zone', zoneId: 'nowhere' }))).toContain('zone-unknown');
+  });
+
+  it('fill a zone to its top, and a dome above the rim', () => {
+    const [tide] = of(sluice).groups[0]!.layers;
+    expect(tide!.to).toBeCloseTo(12, 6);
+    const domed = of(applyEdit(tideline, { path: ['steps', 4, 'amount'], value: { kind: 'dome' } }));
+    const { layers, capacity, domeMl } = domed.groups[0]!;
+    expect(domeMl).toBeCloseTo((Math.PI * 17 ** 2 * 0.8 * 0.5) / 1000, 9);
+    expect(sum(layers.map((l) => l.each))).toBeCloseTo(capacity + domeMl, 9);
+    expect(layers.at(-1)!.to).toBeCloseTo(17, 9);
+  });
+});
+
+describe('what is wrong with a batch is said', () => {
+  const chips = (percent: number) =>
+    applyEdit(shingle, { path: ['cups', 0, 'fillers', 0, 'percent'], value: percent });
+  it.each([
+    ['too many chips', chips(70), 'chips-too-many'],
+    [
+      'a reserve after dry colour',
+      applyEdit(sluice, { path: ['cups', 1, 'reserve'], value: 200 }),
+      'reserve-after-colour'
+    ],
+    [
+      'a split cup off its ratio',
+      applyEdit(rockpool, { path: ['cups', 0, 'recipe', 0, 'percent'], value: 5.5 }),
+      'split-off-ratio'
+    ],
+    ['a plastisol heated too often', { ...eel, reheats: 6 }, 'reheated-too-often'],
+    [
+      'an injector too small',
+      applyEdit(eel, { path: ['groups', 0, 'mouldId'], value: 'soap-dish' }),
+      'mould-missing'
+    ],
+    [
+      'drops nobody weighed',
+      applyEdit(tideline, { path: ['cups', 0, 'recipe', 0, 'by'], value: 'drops' }),
+      'measure-unknown'
+    ]
+  ] as [string, Plan, string][])('%s', (_, plan, code) => {
+    expect(codes(plan)).toContain(code);
+  });
+
+  it('a shot that is more than the injector holds', () => {
+    const plan: Plan = {
+      ...eel,
+      groups: [{ ...eel.groups[0]!, mouldId: 'bookend', cavityId: 'bookend' }]
+    };
+    expect(codes(plan)).toContain('injector-too-small');
+  });
+
+  it('concrete with too much water, and soap whose fats may set', () => {
+    const wet = cards.bases.map((b) => (b.kind === 'concrete' ? { ...b, waterCement: 0.6 } : b));
+    expect(of(sluice, {}, { ...cards, bases: wet }).problems.map((p) => p.code)).toContain('water-cement');
+    expect(codes(saltings)).toContain('fats-may-set');
+    expect(codes({ ...saltings, roomCelsius: 28 })).not.toContain('fats-may-set');
+  });
+});
+
+describe('a top-up cup', () => {
+  it('is the same recipe for what is missing, with its own, longer window', () => {
+    const extra = topUpCup(tideline, cards, 'foam', 40)!;
+    const planned = of(tideline).cups[2]!;
+    const percent = (w: { weighings: typeof extra.weighings; batch: number }) =>
+      w.weighings.find((x) => x.key === 'foam-white')!.exact / w.batch;
+    expect(percent(extra)).toBeCloseTo(percent(planned), 9);
+    expect(extra.balance.poured).toBeCloseTo(40 * planned.density, 6);
+    expect(topUpCup(tideline, cards, 'foam', 5)!.window).toBeGreaterThan(extra.window);
+    expect(topUpCup(tideline, cards, 'foam', 5)!.problems[0]?.code).toBe('mix-too-small');
+    expect(topUpCup(tideline, cards, 'foam', 0)).toBeUndefined();
+  });
+});
+
+describe('the orders of the demo workshop', () => {
+  it('all compute without a stop', () => {
+    expect(plans).toHaveLength(10);
+    for (const plan of plans)
+      expect([plan.name, ...of(plan).problems.filter((p) => p.level === 'stop')]).toEqual([plan.name]);
+  });
+
+  it('A: a tray of six knobs, 58 to cast in ten turns', () => {
+    const c = of(tideline);
+    expect(c.groups[0]!.capacity).toBeCloseTo(10.29, 3);
+    expect(c.order).toMatchObject({ cast: 58, turns: 10 });
+  });
+
+  it('B: four cups of one resin mix, inside two percent of its ratio', () => {
+    const c = of(rockpool);
+    expect(c.common).toHaveLength(1);
+    expect(weight(c, 0, 'foam-white') / weight(c, 0, PORTION)).toBeCloseTo(0.024, 3);
+    expect(Math.max(...c.cups.flatMap((x) => x.offRatio.map((o) => o.share)))).toBeLessThan(0.02);
+    expect(c.order).toMatchObject({ cast: 16, turns: 3 });
+    // Five percent of what is poured and clings stands by, since a swirl cannot be mixed again.
+    expect(c.totals.balance.left).toBeCloseTo(0.05 * (c.totals.balance.poured + c.totals.balance.clings), 0);
+  });
+
+  it('C: a slab of 3.6 kg, forty bars, lye by its oils', () => {
+    const c = of(saltings);
+    expect(c.totals.balance.poured).toBeGreaterThan(3598);
+    expect(c.totals.balance.poured).toBeLessThan(3640);
+    expect(c.totals.pieces).toBe(40);
+    const soap = cards.bases.find((b) => b.id === 'bar-soap') as Extract<Base, { kind: 'soap' }>;
+    expect(superfatOf(soap, c.common[0]!.weighings)).toBeCloseTo(0.05, 2);
+  });
+
+  it('D: a loaf less its embeds', () => {
+    const c = of(nightHeron);
+    const plain = of(applyEdit(nightHeron, { path: ['groups', 0, 'embeds'], value: undefined }));
+    expect(plain.groups[0]!.capacity - c.groups[0]!.capacity).toBeCloseTo(32 / 1.04, 6);
+  });
+
+  it('E: a detail coat in its zone, then the body, two at a time', () => {
+    const c = of(sluice);
+    expect(c.cups[0]!.balance.pouredMl).toBeCloseTo(2 * 144.7, 0);
+    expect(weight(c, 1, 'sluice-brown') / weight(c, 1, 'cement')).toBeCloseTo(0.04, 3);
+  });
+
+  it('F: five hooks of 64 ml, 22 good from 26', () => {
+    const c = of(samphire);
+    expect(c.totals.balance.mixed).toBeCloseTo(578.8, 1);
+    expect(c.order).toMatchObject({ cast: 26, turns: 6 });
+  });
+
+  it('G: chips are 45 % of what is mixed, and come from the offcuts', () => {
+    const c = of(shingle);
+    expect(c.totals.fillers[0]!.grams / c.totals.balance.mixed).toBeCloseTo(0.45, 2);
+    expect(c.needs.some((n) => n.key === 'lot:samphire-offcuts')).toBe(true);
+  });
+
+  it('H: two shots a cord, sprue and nozzle counted', () => {
+    const c = of(eel);
+    expect(c.losses).toMatchObject({ cling: 0.05, vessel: 5.05, from: 'injector' });
+    expect(c.craft.find((f) => f.label.startsWith('shots'))?.value).toContain('20 a filling');
+  });
+
+  it('I: twelve tags in two mixes the resin can stand', () => {
+    const c = of(lantern);
+    expect(c.groups[0]!.capacity).toBeCloseTo(9.84, 2);
+    expect(c.cups[0]!.mixes.map((m) => sum(m.pours.map((p) => p.count)))).toEqual([6, 6]);
+  });
+
+  it('J: rubber for a knob in two halves, equal parts', () => {
+    const c = of(knob.plan);
+    expect(c.groups[0]!.capacity).toBeCloseTo(384 - 42.4 / 0.9982, 1);
+    for (const cup of c.cups) expect(cup.weighings[0]!.weight).toBeCloseTo(cup.weighings[1]!.weight, 0);
+    expect(c.cautions.join()).toContain('sulphur');
+  });
+});

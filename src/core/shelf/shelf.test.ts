@@ -1,0 +1,82 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { landed, Lot, needsOf, stockOf, vesselFor } from '.';
+
+const DAY = 86_400_000;
+const lot = (id: string, over: Partial<Lot> = {}): Lot => ({
+  id,
+  name: id,
+  of: { kind: 'colourant', colourantId: 'white' },
+  grams: 100,
+  price: 10,
+  tax: 2,
+  carriage: 3,
+  boughtAt: 0,
+  place: '',
+  ...over
+});
+
+describe('stock', () => {
+  it('costs price, tax and carriage together', () => {
+    expect(landed(lot('a'))).toBe(15);
+    expect(stockOf([lot('a')], [], 0)[0]!.costGram).toBeCloseTo(0.15, 9);
+  });
+
+  it('is taken from the lot that has to be used first, and only from lots that were there', () => {
+    const lots = [lot('late', { useBy: 90 * DAY }), lot('soon', { useBy: 30 * DAY, boughtAt: 5 * DAY })];
+    const left = (at: number) =>
+      Object.fromEntries(
+        stockOf(lots, [{ key: 'colourant:white', grams: 30, at }], 0).map((s) => [s.lot.id, s.left])
+      );
+    expect(left(10 * DAY)).toEqual({ late: 100, soon: 70 });
+    expect(left(2 * DAY)).toEqual({ late: 70, soon: 100 });
+  });
+
+  it('never gives more than it holds', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 90, noNaN: true }), { maxLength: 8 }),
+        fc.array(fc.integer({ min: 1, max: 200 }), { minLength: 1, maxLength: 4 }),
+        (takes, sizes) => {
+          const lots = sizes.map((grams, i) => lot(`l${i}`, { grams }));
+          const uses = takes.map((grams, at) => ({ key: 'colourant:white', grams, at: at + 1 }));
+          const after = stockOf(lots, uses, 0);
+          const had = sizes.reduce((s, g) => s + g, 0);
+          const took = takes.reduce((s, g) => s + g, 0);
+          expect(after.every((s) => s.left >= -1e-9)).toBe(true);
+          expect(after.reduce((s, x) => s + x.left, 0)).toBeCloseTo(Math.max(0, had - took), 6);
+        }
+      )
+    );
+  });
+
+  it('says what is short, what it costs, and what has passed its date', () => {
+    const stock = stockOf([lot('old', { useBy: DAY })], [], 5 * DAY);
+    const [white, water] = needsOf(
+      [
+        { key: 'colourant:white', name: 'white', grams: 120 },
+        { key: 'part:x:water', name: 'water', grams: 50 }
+      ],
+      stock
+    );
+    expect(white).toMatchObject({ have: 100, short: true, expired: DAY });
+    expect(white!.cost).toBeCloseTo(18, 9);
+    expect(water).toEqual({ key: 'part:x:water', name: 'water', grams: 50, short: false });
+  });
+
+  it('refuses a lot of nothing', () => {
+    expect(Lot.safeParse(lot('a', { grams: 0 })).success).toBe(false);
+  });
+});
+
+describe('vessels', () => {
+  const cups = [
+    { id: 'l', name: 'large', ml: 900, loss: 5 },
+    { id: 's', name: 'small', ml: 300, loss: 2 }
+  ];
+  it('are the smallest that leaves a third free', () => {
+    expect(vesselFor(200, cups)!.id).toBe('s');
+    expect(vesselFor(201, cups)!.id).toBe('l');
+    expect(vesselFor(601, cups)).toBeUndefined();
+  });
+});

@@ -1,0 +1,45 @@
+<!-- The bar above a printed page: back, paper, print. -->
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+
+  let {
+    plan,
+    here,
+    landscape = false,
+    children
+  }: { plan: string; here: 'sheet' | 'batch' | 'labels'; landscape?: boolean; children?: Snippet } = $props();
+  const PAGES = [
+    ['sheet', 'Mix sheet'],
+    ['batch', 'Batch table'],
+    ['labels', 'Labels']
+  ] as const;
+  let paper = $state<'A4' | 'Letter'>('A4');
+</script>
+
+<svelte:head>
+  <!-- Paper is one of two words chosen here; a style element cannot take it otherwise. -->
+  <!-- eslint-disable-next-line svelte/no-at-html-tags -->
+  {@html `<style>@page { size: ${paper}${landscape ? ' landscape' : ''}; }</style>`}
+</svelte:head>
+
+<div class="no-print flex flex-wrap items-center gap-3 border-b border-rule px-6 py-3">
+  <a class="button bare" href="/plans/{plan}">← Workbench</a>
+  <nav class="flex flex-1 justify-center gap-1" aria-label="To print">
+    {#each PAGES as [page, name] (page)}
+      <a
+        class="button bare aria-[current]:underline aria-[current]:decoration-verdigris aria-[current]:decoration-2 aria-[current]:underline-offset-8"
+        href="/plans/{plan}/{page}"
+        aria-current={page === here ? 'page' : undefined}>{name}</a
+      >
+    {/each}
+  </nav>
+  {@render children?.()}
+  <label class="flex items-center gap-2">
+    <span class="label">Paper</span>
+    <select class="field !w-auto" bind:value={paper} aria-label="Paper">
+      <option>A4</option>
+      <option>Letter</option>
+    </select>
+  </label>
+  <button class="button go" onclick={() => window.print()}>Print</button>
+</div>

@@ -1,0 +1,83 @@
+<!-- Short of a cup: what to mix to the same recipe for the rest, and how long that cup pours. -->
+<script lang="ts">
+  import { Dialog } from 'bits-ui';
+  import { topUpCup, type Computed, type PlanFile } from '$core/plan';
+  import { duration, grams } from '$core/quantity';
+  import ProblemNote from '../ProblemNote.svelte';
+  import QuantityField from '../QuantityField.svelte';
+
+  let {
+    open,
+    snapshot,
+    computed,
+    ontell,
+    onclose
+  }: {
+    open: boolean;
+    snapshot: PlanFile;
+    computed: Computed;
+    ontell: (text: string) => void;
+    onclose: () => void;
+  } = $props();
+  let cupId = $state('');
+  let ml = $state(40);
+  const cups = $derived(computed.cups.filter((c) => c.balance.pouredMl > 0));
+  const cup = $derived(cups.find((c) => c.cupId === cupId) ?? cups[0]);
+  const extra = $derived(cup ? topUpCup(snapshot.plan, snapshot.shelf, cup.cupId, ml) : undefined);
+
+  function keep() {
+    if (!cup || !extra) return;
+    const parts = extra.weighings.map((w) => `${w.name} ${grams(w.weight, w.division)} g`).join(', ');
+    ontell(`Short of cup ${cup.letter} by ${ml} ml: mixed ${parts}.`);
+    onclose();
+  }
+</script>
+
+<Dialog.Root {open} onOpenChange={(o) => !o && onclose()}>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-black/50" />
+    <Dialog.Content
+      class="fixed top-1/2 left-1/2 z-50 w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 rounded-xl border border-rule-strong bg-ground p-6 text-[1.1rem] shadow-xl"
+    >
+      <Dialog.Title class="font-display text-[1.6rem] font-semibold">Short of a cup</Dialog.Title>
+      <div class="mt-3 flex items-center gap-3">
+        <select
+          class="field !min-h-[64px] flex-1"
+          aria-label="Which cup"
+          value={cup?.cupId}
+          onchange={(e) => (cupId = e.currentTarget.value)}
+        >
+          {#each cups as c (c.cupId)}<option value={c.cupId}>{c.letter} {c.name}</option>{/each}
+        </select>
+        <span class="w-40"
+          ><QuantityField
+            label="Missing"
+            unit="ml"
+            above
+            max={20000}
+            value={ml}
+            onchange={(v) => (ml = v)}
+          /></span
+        >
+      </div>
+      {#if extra}
+        <table class="figures mt-4" data-testid="top-up">
+          <tbody>
+            {#each extra.weighings as w (w.key)}
+              <tr
+                ><td>{w.name}{w.counted ? `, ${w.counted}` : ''}</td><td class="num text-[1.3rem] font-bold"
+                  >{grams(w.weight, w.division)} g</td
+                ></tr
+              >
+            {/each}
+          </tbody>
+        </table>
+        <p class="mt-2 text-ink-2">
+          The same recipe, its own clock: pours for {duration(extra.window)} after its parts meet.
+        </p>
+        {#each extra.problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+        <button class="button go mt-3 min-h-[64px] w-full" onclick={keep}>Note it and go on</button>
+      {/if}
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,179 @@
+<script lang="ts">
+  import { addMonths } from 'date-fns/addMonths';
+  import { goto } from '$app/navigation';
+  import { pasteOf } from '$core/dosing';
+  import type { Colourant } from '$core/material';
+  import type { Problem } from '$core/problem';
+  import { grams } from '$core/quantity';
+  import type { Lot } from '$core/shelf';
+  import { newId } from '$lib/id';
+  import { send } from '$lib/send';
+  import { money } from '$lib/ui/money';
+  import ProblemNote from '$lib/ui/ProblemNote.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import NumberField from '$lib/ui/shelf/NumberField.svelte';
+  import Row from '$lib/ui/shelf/Row.svelte';
+
+  let { data } = $props();
+  const dry = $derived(data.shelf.colourants.filter((c) => c.pigmentFraction === 1));
+  const scales = $derived([...data.shelf.scales].sort((a, b) => a.division - b.division));
+  const CARRIERS: { carrier: Colourant['carrier']; words: string; form: Colourant['form'] }[] = [
+    { carrier: 'part A', words: 'resin part A', form: 'paste' },
+    { carrier: 'part B', words: 'hardener, part B', form: 'paste' },
+    { carrier: 'oil', words: 'castor oil', form: 'paste' },
+    { carrier: 'water', words: 'water or glycerine', form: 'dispersion' }
+  ];
+  let pigmentId = $state('');
+  let carrier = $state<Colourant['carrier']>('part B');
+  let make = $state(40);
+  let fraction = $state(0.6);
+  let months = $state(12);
+  let carrierCost = $state<number | undefined>();
+  let bought = $state<number | undefined>();
+  let problems = $state<Problem[]>([]);
+  const pigment = $derived(dry.find((c) => c.id === pigmentId) ?? dry[0]);
+  const chosen = $derived(CARRIERS.find((c) => c.carrier === carrier)!);
+  const division = $derived(scales[0]?.division ?? 0.01);
+  const paste = $derived(
+    pasteOf({
+      make,
+      fraction,
+      division,
+      ...(pigment && data.costs[pigment.id] !== undefined ? { pigmentCost: data.costs[pigment.id]! } : {}),
+      ...(carrierCost === undefined ? {} : { carrierCost }),
+      ...(bought === undefined ? {} : { bought: { cost: bought, fraction: 0.5 } })
+    })
+  );
+  const name = $derived(
+    pigment ? `${pigment.name.replace(/ powder$/, '')} paste in ${chosen.words}`.slice(0, 80) : ''
+  );
+
+  /** Puts the paste on the shelf: a card that knows its carrier and fraction, and a lot with its date and cost. */
+  async function keep() {
+    if (!paste.ok || !pigment) return;
+    const now = Date.now();
+    const card: Colourant = {
+      ...pigment,
+      id: newId(),
+      name,
+      form: chosen.form,
+      carrier,
+      pigmentFraction: Number(paste.value.fraction.toFixed(4)),
+      shelfMonths: months,
+      notes: `Made here: ${grams(paste.value.pigment, division)} g in ${grams(paste.value.carrier, division)} g ${chosen.words}.`
+    };
+    delete card.bulkDensity;
+    delete card.density;
+    const total = paste.value.pigment + paste.value.carrier;
+    const lot: Lot = {
+      id: newId(),
+      name,
+      of: { kind: 'colourant', colourantId: card.id },
+      grams: total,
+      price: Number(((paste.value.costGram ?? 0) * total).toFixed(2)),
+      tax: 0,
+      carriage: 0,
+      boughtAt: now,
+      openedAt: now,
+      useBy: addMonths(now, months).getTime(),
+      place: 'made here'
+    };
+    const stored = await send('PUT', `/colourants/${card.id}`, card);
+    const shelved = stored.ok ? await send('PUT', `/lots/${lot.id}`, lot) : stored;
+    if (shelved.ok) await goto(`/colours/${card.id}`);
+    else problems = shelved.problems;
+  }
+</script>
+
+<svelte:head><title>Make a paste · Kirapen</title></svelte:head>
+
+<div class="mx-auto max-w-[960px] px-7 py-6">
+  <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/colours">Colours</a> · paste</p>
+  <h1 class="text-[1.9rem]">Make a paste</h1>
+  {#each problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+  <ol class="mt-4 grid items-start gap-4 md:grid-cols-3">
+    <li class="sheet p-5">
+      <p class="label">1 · From what</p>
+      <Row label="Dry pigment">
+        <select
+          class="field"
+          aria-label="Dry pigment"
+          value={pigment?.id ?? ''}
+          onchange={(e) => (pigmentId = e.currentTarget.value)}
+        >
+          {#each dry as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
+        </select>
+      </Row>
+      <Row label="Mulled into" hint="counted as that part in every recipe">
+        <select class="field" aria-label="Mulled into" bind:value={carrier}>
+          {#each CARRIERS as c (c.carrier)}<option value={c.carrier}>{c.words}</option>{/each}
+        </select>
+      </Row>
+      <p class="mt-2 border-l-[3px] border-ochre bg-ochre-soft px-3 py-1.5 text-[0.9rem]">
+        Dust mask until it is wet{carrier === 'part B' || carrier === 'part A'
+          ? '; gloves: resin parts are sensitisers'
+          : ''}.
+      </p>
+    </li>
+    <li class="sheet p-5">
+      <p class="label">2 · How much, how strong</p>
+      <div class="grid grid-cols-2 gap-x-3">
+        <Row label="Make">
+          <QuantityField label="Make" unit="g" above value={make} onchange={(v) => (make = v)} />
+        </Row>
+        <Row label="Pigment in it">
+          <QuantityField
+            label="Pigment in it"
+            unit="%"
+            above
+            max={1}
+            value={fraction}
+            onchange={(v) => (fraction = v)}
+          />
+        </Row>
+        <Row label="Carrier costs, a gram">
+          <NumberField
+            label="Carrier costs"
+            optional
+            value={carrierCost}
+            onchange={(v) => (carrierCost = v)}
+          />
+        </Row>
+        <Row label="Bought, a gram" hint="at 50 % pigment">
+          <NumberField label="Bought costs" optional value={bought} onchange={(v) => (bought = v)} />
+        </Row>
+        <Row label="Keeps, months">
+          <NumberField label="Keeps months" value={months} onchange={(v) => v && (months = v)} />
+        </Row>
+      </div>
+    </li>
+    <li class="sheet p-5">
+      <p class="label">3 · Weigh and mull</p>
+      {#if paste.ok}
+        <p class="mt-1 font-display text-[2rem] leading-tight font-medium" data-testid="paste">
+          {grams(paste.value.pigment, division)} <span class="text-[1.1rem]">g pigment</span><br />
+          {grams(paste.value.carrier, division)} <span class="text-[1.1rem]">g {chosen.words}</span>
+        </p>
+        <p class="mt-1 text-[0.9rem] text-ink-2">
+          Pigment first, carrier drop by drop, mull until no grit shows on glass. {(
+            paste.value.fraction * 100
+          ).toFixed(1)} % by weight. Mark the jar with the carrier.
+        </p>
+        {#if paste.value.costGram !== undefined}
+          <p class="mt-2">
+            <strong>{money(paste.value.costGram)}</strong> a gram{#if paste.value.boughtPigment !== undefined};
+              pigment in it
+              {money(paste.value.costPigment!)}, bought {money(paste.value.boughtPigment)}{/if}
+          </p>
+        {:else}
+          <p class="mt-2 text-[0.9rem] text-ink-2">
+            Its cost shows once a lot of the pigment and the carrier’s price are known.
+          </p>
+        {/if}
+        <button class="button go mt-3 w-full" onclick={keep} disabled={!pigment}>Put it on the shelf</button>
+      {:else}
+        <ProblemNote problem={paste.problem} />
+      {/if}
+    </li>
+  </ol>
+</div>

@@ -1,0 +1,49 @@
+import { newId } from '$lib/id';
+import { error } from '@sveltejs/kit';
+import { formulaOf } from '$core/material';
+import type { Lot } from '$core/shelf';
+import { findCard, wholeShelf } from '$lib/server/database';
+import { stock } from '$lib/server/past';
+import { store } from '$lib/server/store';
+
+export const load = async ({ params }) => {
+  const { db } = await store();
+  const shelf = await wholeShelf(db);
+  // Everything a lot can be a lot of: the parts of each base, each colourant.
+  const things = [
+    ...shelf.bases.flatMap((base) => {
+      const formula = formulaOf(base);
+      return formula.ok
+        ? formula.value.parts.map((p) => ({
+            name: `${p.name}, ${base.name}`,
+            months: base.shelfMonths,
+            of: { kind: 'part' as const, baseId: base.id, part: p.key }
+          }))
+        : [];
+    }),
+    ...shelf.colourants.map((c) => ({
+      name: c.name,
+      months: c.shelfMonths,
+      of: { kind: 'colourant' as const, colourantId: c.id }
+    }))
+  ];
+  if (params.id === 'new') {
+    const first = things[0];
+    const blank: Lot = {
+      id: newId(),
+      name: '',
+      of: first?.of ?? { kind: 'leftover', material: 'gypsum', colour: '#cfc8b8', density: 1.75 },
+      grams: 1000,
+      price: 0,
+      tax: 0,
+      carriage: 0,
+      boughtAt: Date.now(),
+      place: ''
+    };
+    return { card: blank, fresh: true, things, left: undefined };
+  }
+  const card = await findCard(db, 'lots', params.id);
+  if (!card) error(404, { message: 'This lot is not on the shelf.', mend: 'See the shelf for what is.' });
+  const left = (await stock(db, shelf, Date.now())).find((s) => s.lot.id === card.id)?.left;
+  return { card, fresh: false, things, left };
+};

@@ -1,0 +1,145 @@
+<script lang="ts">
+  import { addMonths } from 'date-fns/addMonths';
+  import { landed, Lot } from '$core/shelf';
+  import { CardForm } from '$lib/card-form.svelte';
+  import { money } from '$lib/ui/money';
+  import CardHead from '$lib/ui/shelf/CardHead.svelte';
+  import NumberField from '$lib/ui/shelf/NumberField.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import Row from '$lib/ui/shelf/Row.svelte';
+
+  let { data } = $props();
+  const form = $derived(new CardForm<Lot>('lots', Lot, data.card, data.fresh));
+  const card = $derived(form.card);
+  const chosen = $derived(
+    card.of.kind === 'leftover'
+      ? 'leftover'
+      : String(data.things.findIndex((t) => JSON.stringify(t.of) === JSON.stringify(card.of)))
+  );
+  const MATERIALS = ['resin', 'soap', 'concrete', 'gypsum', 'plastisol'];
+  const asDay = (ms: number | undefined) =>
+    ms === undefined
+      ? ''
+      : new Date(ms - new Date(ms).getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+  const fromDay = (text: string) => (text ? new Date(`${text}T12:00`).getTime() : undefined);
+
+  function choose(value: string) {
+    if (value === 'leftover') {
+      form.set(['of'], { kind: 'leftover', material: 'gypsum', colour: '#cfc8b8', density: 1.75 });
+      return;
+    }
+    const thing = data.things[Number(value)];
+    if (!thing) return;
+    form.set(['of'], thing.of);
+    if (!card.name) form.set(['name'], thing.name.slice(0, 80));
+    if (thing.months) form.set(['useBy'], addMonths(card.boughtAt, thing.months).getTime());
+  }
+</script>
+
+<svelte:head><title>{card.name || 'New lot'} · Kirapen</title></svelte:head>
+
+<div class="mx-auto max-w-[860px] px-7 py-6">
+  <CardHead {form} back="/shelf" what="lot" put="/shelf" />
+  <div class="sheet mt-4 grid gap-x-5 p-5 sm:grid-cols-3">
+    <div class="sm:col-span-2">
+      <Row label="A lot of" problem={form.at('of')}>
+        <select
+          class="field"
+          aria-label="A lot of"
+          value={chosen}
+          onchange={(e) => choose(e.currentTarget.value)}
+        >
+          {#each data.things as t, i (t.name)}<option value={String(i)}>{t.name}</option>{/each}
+          <option value="leftover">leftovers, for chips or remelting</option>
+        </select>
+      </Row>
+    </div>
+    <Row label="Holds, new" problem={form.at('grams')}>
+      <QuantityField
+        label="Holds"
+        unit="g"
+        above
+        value={card.grams}
+        onchange={(v) => form.set(['grams'], v)}
+      />
+    </Row>
+    {#if card.of.kind === 'leftover'}
+      {@const of = card.of}
+      <Row label="Material">
+        <select
+          class="field"
+          aria-label="Material"
+          value={of.material}
+          onchange={(e) => form.set(['of', 'material'], e.currentTarget.value)}
+        >
+          {#each MATERIALS as m (m)}<option>{m}</option>{/each}
+        </select>
+      </Row>
+      <Row label="Density, g/ml" problem={form.at('of/density')}>
+        <NumberField label="Density" value={of.density} onchange={(v) => form.set(['of', 'density'], v)} />
+      </Row>
+      <Row label="Colour">
+        <input
+          class="h-11 w-full rounded-md border border-rule-strong bg-sheet"
+          type="color"
+          aria-label="Colour"
+          value={of.colour}
+          onchange={(e) => form.set(['of', 'colour'], e.currentTarget.value)}
+        />
+      </Row>
+    {/if}
+    {#each [['price', 'Price'], ['tax', 'Tax'], ['carriage', 'Its share of carriage']] as const as [key, label] (key)}
+      <Row {label} problem={form.at(key)}>
+        <NumberField
+          {label}
+          optional
+          value={card[key] || undefined}
+          onchange={(v) => form.set([key], v ?? 0)}
+        />
+      </Row>
+    {/each}
+    <Row label="Bought">
+      <input
+        class="field"
+        type="date"
+        aria-label="Bought"
+        value={asDay(card.boughtAt)}
+        onchange={(e) => form.set(['boughtAt'], fromDay(e.currentTarget.value) ?? card.boughtAt)}
+      />
+    </Row>
+    <Row label="Opened">
+      <input
+        class="field"
+        type="date"
+        aria-label="Opened"
+        value={asDay(card.openedAt)}
+        onchange={(e) => form.set(['openedAt'], fromDay(e.currentTarget.value))}
+      />
+    </Row>
+    <Row label="Use by">
+      <input
+        class="field"
+        type="date"
+        aria-label="Use by"
+        value={asDay(card.useBy)}
+        onchange={(e) => form.set(['useBy'], fromDay(e.currentTarget.value))}
+      />
+    </Row>
+    <div class="sm:col-span-2">
+      <Row label="Stands" hint="which shelf, which box">
+        <input
+          class="field"
+          aria-label="Stands"
+          value={card.place}
+          oninput={(e) => form.set(['place'], e.currentTarget.value)}
+        />
+      </Row>
+    </div>
+    <div class="pt-3">
+      <p class="font-display text-[2rem] leading-none font-medium">{money(landed(card) / card.grams)}</p>
+      <p class="text-[0.88rem] text-ink-2">
+        a gram, landed{data.left === undefined ? '' : ` · ${data.left.toFixed(0)} g left`}
+      </p>
+    </div>
+  </div>
+</div>

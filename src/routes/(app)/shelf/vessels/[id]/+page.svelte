@@ -1,0 +1,39 @@
+<script lang="ts">
+  import { HEADROOM, Vessel } from '$core/shelf';
+  import { CardForm } from '$lib/card-form.svelte';
+  import CardHead from '$lib/ui/shelf/CardHead.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import Row from '$lib/ui/shelf/Row.svelte';
+
+  let { data } = $props();
+  const form = $derived(new CardForm<Vessel>('vessels', Vessel, data.card, data.fresh));
+</script>
+
+<svelte:head><title>{form.card.name || 'New vessel'} · Kirapen</title></svelte:head>
+
+<div class="mx-auto max-w-[760px] px-7 py-6">
+  <CardHead {form} back="/shelf" what="vessel" put="/shelf" />
+  <div class="sheet mt-4 grid gap-x-5 p-5 sm:grid-cols-2">
+    <Row label="Holds to the brim" problem={form.at('ml')}>
+      <QuantityField
+        label="Holds"
+        unit="ml"
+        above
+        value={form.card.ml}
+        onchange={(v) => form.set(['ml'], v)}
+      />
+    </Row>
+    <Row label="Stays in it when poured" hint="weigh it empty after a pour" problem={form.at('loss')}>
+      <QuantityField
+        label="Stays in it"
+        unit="g"
+        value={form.card.loss}
+        onchange={(v) => form.set(['loss'], v)}
+      />
+    </Row>
+    <p class="text-[0.95rem] text-ink-2 sm:col-span-2">
+      Stirs up to <strong class="text-ink">{(form.card.ml * (1 - HEADROOM)).toFixed(0)} ml</strong>: a third
+      is left free.
+    </p>
+  </div>
+</div>
