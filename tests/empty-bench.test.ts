@@ -20,7 +20,7 @@ afterAll(async () => {
 });
 
 describe('an empty bench', () => {
-  it('offers three ways to begin: a mould measured with water', async () => {
+  it('offers three steps to a first batch: a mould measured with water', async () => {
     bench = await workshop.page('/');
     await bench.says(main, 'An empty bench.');
     await bench.click('Measure a mould', 'link');
@@ -42,6 +42,8 @@ describe('an empty bench', () => {
       )
     ).toBeCloseTo(0.79, 2);
     await bench.click('Put it on the shelf');
+    await bench.says(main, '1 on the shelf');
+    await bench.go('/shelf');
     await bench.says(main, '6 × 10.32 ml');
   });
 

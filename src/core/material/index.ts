@@ -4,7 +4,6 @@ export { ResinBase, resinFormula, bothReadings } from './resin';
 export { SAP, lyeFor, settingFat, superfatOf, type Lye } from './soap';
 export { waterCementOf } from './concrete';
 export { hardShare, REHEAT_LIMIT, shotsFor, type Shots } from './melt';
-export { RubberBase } from './rubber';
 export { cautionsOf } from './cautions';
 export { Colourant, FORMS, type Form } from './colourant';
 export { limitOf, CUP_LIMITS } from './limits';

@@ -54,13 +54,13 @@ export interface WorkedCups {
 }
 
 /** What remix risk adds where a pour of several colours from one mix cannot be repeated, as a share. */
-export const HARD_TO_REPEAT = 0.05;
+const HARD_TO_REPEAT = 0.05;
 
 /**
  * Share mixed on top of what is needed: the maker's own figure, or by remix risk. A one-colour cup that runs short
  * can be mixed again; several colours split from one mix cannot.
  */
-export function allowanceOf(plan: Plan): number {
+function allowanceOf(plan: Plan): number {
   if (plan.allowance !== undefined) return plan.allowance;
   const poured = new Set(plan.steps.flatMap((s) => (s.act === 'lay' ? [s.cupId] : [])));
   return plan.mixing === 'split' && poured.size > 1 ? HARD_TO_REPEAT : 0;

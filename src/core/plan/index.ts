@@ -15,7 +15,6 @@ export {
 export { computePlan, commonId, type Computed, type ComputedCup } from './compute';
 export type { CommonMix, CupMix } from './cups';
 export type { ComputedGroup, ComputedLayer } from './piece';
-export { takenBy } from './needs';
 export { applyEdit } from './edit';
 export { newPlan } from './new';
 export { mouldMakingPlan } from './mould-making';

@@ -19,7 +19,7 @@ import type { Cup, GateStep, Past, Plan } from './document';
 const percent = (x: number) => `${Number(x.toFixed(2))} %`;
 
 /** Colourants that do not belong in the material, over their own limit, and cups over the limit for their sum. */
-export function limitProblems(
+function limitProblems(
   cup: Cup,
   index: number,
   find: (id: string) => Colourant | undefined,

@@ -54,12 +54,12 @@
   {#if data.empty}
     <h1 class="text-[2.2rem]">An empty bench.</h1>
     <p class="mt-1 max-w-xl text-[1.1rem] text-ink-2">
-      Kirapen turns the piece you want into weighed cups, a timed pour and a record you can repeat. Three ways
-      to begin:
+      Kirapen turns the piece you want into weighed cups, a timed pour and a record you can repeat. Three
+      steps to a first batch, in any order:
     </p>
     <ol class="mt-6 grid gap-4 md:grid-cols-3">
       <li class="sheet flex flex-col p-5">
-        <h2 class="text-[1.3rem]">Start with a mould</h2>
+        <h2 class="text-[1.3rem]">1 · A mould</h2>
         <p class="mt-1 flex-1 text-ink-2">
           Fill it with water on a scale, or give its dimensions. Kirapen works out what it holds.
         </p>
@@ -69,10 +69,10 @@
           </p>{/if}
       </li>
       <li class="sheet flex flex-col p-5">
-        <h2 class="text-[1.3rem]">Start with the shelf</h2>
+        <h2 class="text-[1.3rem]">2 · The shelf</h2>
         <p class="mt-1 flex-1 text-ink-2">
-          Put generic resins, colourants and two scales on it. Every figure is a starting value that your data
-          sheet overrides.
+          Put generic bases for all six materials, colourants, scales and vessels on it. Every figure is a
+          starting value that your data sheet overrides.
         </p>
         {#if data.shelf.bases.length}
           <a class="button mt-4" href="/shelf">See the shelf</a>
@@ -85,13 +85,17 @@
         {/if}
       </li>
       <li class="sheet flex flex-col p-5">
-        <h2 class="text-[1.3rem]">Start from a plan</h2>
+        <h2 class="text-[1.3rem]">3 · A plan</h2>
         <p class="mt-1 flex-1 text-ink-2">
-          A plan file brings its mould, base and colourants along. Or begin an empty plan and fill it in.
+          Begin an empty plan with your mould in it, or import one: a plan file brings its mould, base and
+          colourants along.
         </p>
         <div class="mt-4 flex flex-wrap gap-2">
+          <button
+            class="button {data.shelf.moulds.length && data.shelf.bases.length ? 'go' : ''}"
+            onclick={begin}>Empty plan</button
+          >
           <ImportPlan label="Import a plan" />
-          <button class="button" onclick={begin}>Empty plan</button>
         </div>
       </li>
     </ol>

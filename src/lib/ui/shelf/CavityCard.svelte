@@ -3,6 +3,8 @@
   import {
     capacityFromWater,
     cavityOf,
+    fitted,
+    geometryOf,
     parsePairs,
     type CavityKind,
     type Mould,
@@ -111,6 +113,24 @@
       return one.ok ? [{ n, ml: one.value.ml }] : [];
     });
   });
+
+  // A mould that is only measured with water needs no dimensions: the drawing grows to what the water says.
+  let drawnShape = $state('');
+  const untouched = $derived(form.fresh && JSON.stringify(kind.shape) === drawnShape);
+  $effect.pre(() => {
+    if (!drawnShape) drawnShape = JSON.stringify(kind.shape);
+  });
+  $effect(() => {
+    if (!untouched || kind.capacity.from !== 'water' || cavity.problems.length === 0) return;
+    if (cavity.problems.some((p) => p.code !== 'capacity-disagrees')) return;
+    fitDrawing();
+  });
+
+  function fitDrawing() {
+    const shape = fitted(kind.shape, cavity.capacity / geometryOf(kind.shape).volumeAt(Infinity));
+    if (untouched) drawnShape = JSON.stringify(shape);
+    form.set(['cavities', index, 'shape'], shape);
+  }
 
   const SOURCES = [
     { from: 'dimensions', name: 'its dimensions' },
@@ -289,7 +309,12 @@
           all {kind.count}: {(cavity.capacity * kind.count).toFixed(1)} ml
         </p>{/if}
       <div class="mt-2 space-y-1.5">
-        {#each cavity.problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+        {#each cavity.problems as problem (problem.code)}
+          <ProblemNote {problem} />
+          {#if problem.code === 'capacity-disagrees'}
+            <button class="button" onclick={fitDrawing}>The water is right: fit the drawing to it</button>
+          {/if}
+        {/each}
       </div>
     </div>
 

@@ -128,8 +128,11 @@
               {#if line.creep}<li class="pl-1 text-verdigris">
                   creeping up from {Math.round(line.creep.start * 100)} %
                 </li>{/if}
-              {#if out.weighings.find((w) => w.key === line.id)?.counted}
-                <li class="pl-1 text-verdigris">{out.weighings.find((w) => w.key === line.id)?.counted}</li>
+              {@const counted = out.weighings.find((w) => w.key === line.id && w.counted)}
+              {#if counted}
+                <li class="pl-1 text-verdigris">
+                  {counted.counted}, ± {(counted.spread * 100).toFixed(0)} %
+                </li>
               {/if}
               {#if line.letDown}
                 <li class="pl-1 text-verdigris">

@@ -168,6 +168,15 @@
     </p>
   {/if}
 
+  {#if computed.cautions[0]}
+    <p
+      class="mt-2 border-l-[3px] border-ochre bg-ochre-soft px-3 py-1.5 text-[0.85rem] leading-snug"
+      data-testid="caution"
+    >
+      {computed.cautions[0]}
+    </p>
+  {/if}
+
   <div class="mt-2 flex flex-col gap-1.5" id="to-mend">
     {#if editor.problem}<ProblemNote problem={editor.problem} />{/if}
     {#each toMend as problem (problem.code + problem.path + problem.sentence)}
@@ -195,9 +204,9 @@
 
   {#if computed.cautions.length}
     <details class="mt-2 text-[0.85rem] text-ink-2">
-      <summary class="cursor-pointer font-semibold">Cautions for this material</summary>
+      <summary class="cursor-pointer font-semibold">More cautions for this material</summary>
       <ul class="mt-1 list-disc pl-5">
-        {#each computed.cautions as caution (caution)}<li>{caution}</li>{/each}
+        {#each computed.cautions.slice(1) as caution (caution)}<li>{caution}</li>{/each}
       </ul>
       <p class="mt-1">The data sheet, local rules and licensed practice come first.</p>
     </details>

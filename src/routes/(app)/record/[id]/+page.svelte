@@ -153,7 +153,11 @@
             </span>
           </li>
         {/each}
-        <li><button class="button" onclick={keepLeft} disabled={!Object.keys(left).length}>Keep</button></li>
+        <li>
+          <button class="button" onclick={keepLeft} disabled={!Object.keys(left).length}
+            >Keep the weights</button
+          >
+        </li>
       </ul>
 
       <h2 class="mt-7 text-[1.35rem]">Lessons</h2>

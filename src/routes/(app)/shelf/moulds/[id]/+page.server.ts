@@ -1,7 +1,7 @@
 import { newId } from '$lib/id';
 import { error } from '@sveltejs/kit';
 import type { Mould } from '$core/mould';
-import { findCard } from '$lib/server/database';
+import { findCard, listCards } from '$lib/server/database';
 import { mouldHistory } from '$lib/server/past';
 import { store } from '$lib/server/store';
 
@@ -23,9 +23,10 @@ const blank = (): Mould => ({
 });
 
 export const load = async ({ params }) => {
-  if (params.id === 'new') return { card: blank(), fresh: true, history: [] };
   const { db } = await store();
+  const shelfEmpty = (await listCards(db, 'bases')).length === 0;
+  if (params.id === 'new') return { card: blank(), fresh: true, history: [], shelfEmpty };
   const card = await findCard(db, 'moulds', params.id);
   if (!card) error(404, { message: 'This mould is not on the shelf.', mend: 'See the shelf for what is.' });
-  return { card, fresh: false, history: await mouldHistory(db, params.id) };
+  return { card, fresh: false, history: await mouldHistory(db, params.id), shelfEmpty };
 };

@@ -29,7 +29,7 @@
 <svelte:head><title>{form.card.name || 'New mould'} · Kirapen</title></svelte:head>
 
 <div class="mx-auto max-w-[1100px] px-7 py-6">
-  <CardHead {form} back="/shelf" what="mould" put="/shelf" />
+  <CardHead {form} back="/shelf" what="mould" put={data.shelfEmpty ? '/' : '/shelf'} />
   {#each form.card.cavities as kind, index (kind.id)}
     <CavityCard {form} {kind} {index} />
   {/each}
