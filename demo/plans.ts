@@ -325,14 +325,17 @@ export const nightHeron: Plan = {
       letter: 'A',
       hatch: 'slant',
       name: 'heron',
-      recipe: [{ id: 'heron-indigo', colourantId: 'indigo', percent: 1.2, of: 'supplied' }]
+      recipe: [
+        { id: 'heron-indigo', colourantId: 'indigo', percent: 0.8, of: 'supplied' },
+        { id: 'heron-charcoal', colourantId: 'charcoal', percent: 1, of: 'supplied' }
+      ]
     },
     {
       id: 'black',
       letter: 'B',
       hatch: 'rings',
       name: 'sluice black',
-      recipe: [{ id: 'black-charcoal', colourantId: 'charcoal', percent: 1.2, of: 'supplied' }]
+      recipe: [{ id: 'black-charcoal', colourantId: 'charcoal', percent: 1.5, of: 'supplied' }]
     },
     {
       id: 'foam',

@@ -5,6 +5,7 @@ export const CARD_WORDS = {
   colourants: 'colourant',
   scales: 'scale',
   vessels: 'vessel',
-  lots: 'lot'
+  lots: 'lot',
+  trialcards: 'trial card'
 } as const;
 export type CardKind = keyof typeof CARD_WORDS;

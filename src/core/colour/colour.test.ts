@@ -1,30 +1,25 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cards } from '../../../demo/cards';
-import { simpleMixing } from '.';
+import { deltaE } from './difference';
+import { labOf, labOfHex, labOfXyz, lookOf, flat, xyzOf } from './spectrum';
+import { reflectanceOf, reflectanceOfHex } from './upsample';
 
-const colourant = (id: string) => cards.colourants.find((c) => c.id === id)!;
-const tint = (...doses: [string, number][]) => ({
-  baseColour: '#f1ede0',
-  doses: doses.map(([id, percent]) => ({ colourant: colourant(id), percent }))
-});
-const light = (hex: string) => [1, 3, 5].reduce((s, i) => s + parseInt(hex.slice(i, i + 2), 16), 0);
+const hexes = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
 
-describe('simple mixing', () => {
-  it('leaves the base alone without colour and reaches the colourant with plenty', () => {
-    expect(simpleMixing.deep(tint()).hex).toBe('#f1ede0');
-    expect(simpleMixing.deep(tint(['black-paste', 50])).hex).toBe(colourant('black-paste').colour);
-  });
-
-  it('darkens step by step as black goes in', () => {
-    const steps = [0, 0.05, 0.1, 0.3, 1].map((p) => light(simpleMixing.deep(tint(['black-paste', p])).hex));
-    expect(steps).toEqual([...steps].sort((a, b) => b - a));
-    expect(new Set(steps).size).toBe(steps.length);
-  });
-
-  it('lets a backing show through a thin layer and hides it with a thick one', () => {
-    const foam = tint(['white-paste', 1]);
-    const over = (mm: number) => light(simpleMixing.layer(foam, mm, '#000000').hex);
-    expect(over(0.01)).toBeLessThan(over(0.5));
-    expect(over(20)).toBe(light(simpleMixing.deep(foam).hex));
+describe('upsampling', () => {
+  it('gives back 1,000 colours of the screen within ΔE00 0.5, inside 0..1', () => {
+    let worst = 0;
+    fc.assert(
+      fc.property(hexes, (hex) => {
+        const r = reflectanceOfHex(hex);
+        for (const v of r) {
+          expect(v).toBeGreaterThanOrEqual(0);
+          expect(v).toBeLessThanOrEqual(1);
+        }
+        worst = Math.max(worst, deltaE(labOf(r), labOfHex(hex)));
+      }),
+      { numRuns: 1000 }
+    );
+    expect(worst).toBeLessThan(0.5);
   });
 });

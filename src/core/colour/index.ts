@@ -1,2 +1,30 @@
-export type { ColourModel, PredictedColour, Tint } from './model';
-export { simpleMixing } from './simple';
+export { labOf, labOfHex, lookOf, flat, xyzOf, type Lab, type Look, type Spectrum } from './spectrum';
+export { deltaE } from './difference';
+export { reflectanceOfHex, reflectanceOfLab } from './upsample';
+export {
+  opticsOfBase,
+  opticsOfColourant,
+  tintingStrength,
+  tintLook,
+  type BaseLook,
+  type Optics
+} from './optics';
+export {
+  deepColour,
+  deepReflectance,
+  filmReflectance,
+  mixtureOf,
+  stackReflectance,
+  type Tint
+} from './pigment';
+export { contrastRatio, hidingThickness, HIDES } from './hiding';
+export { finished, isInk, type Finish } from './finish';
+export { AS_ONE, CLOSE, contrastOf, type Contrast } from './contrast';
+export { seenBy, VISIONS, type Vision } from './vision';
+export { matching, matchColour, asWeighed, type Candidate, type MatchAnswer, type MatchOrder } from './match';
+export { candidatesFor } from './candidates';
+export { BACKINGS, correctStrengths, predictedCard, TrialCard, type Correction } from './trial';
+export { ladderOf, predictedLadder, readLadder, type LadderStep } from './ladder';
+export { readPalette, writePalette, writePaletteCsv, type Swatch } from './palette';
+export { mainColours, type Cluster } from './clusters';
+export { castCorrected } from './pick';

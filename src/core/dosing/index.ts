@@ -3,6 +3,7 @@ export { cupScale, finestFor, scaleFor } from './choose';
 export { roundParts, shareError } from './rounding';
 export {
   colouredDensity,
+  concentrationsOf,
   LINE_BASES,
   ownPercents,
   weighCup,

@@ -96,6 +96,10 @@ function perGramOf(formula: Formula, doses: readonly Dose[], rule: CarrierRule):
   });
 }
 
+/** Grams of each line as supplied to 100 g of uncoloured batch: what colour goes by, whatever the percentages are of. */
+export const concentrationsOf = (formula: Formula, doses: readonly Dose[]): number[] =>
+  perGramOf(formula, doses, 'make room').map((d) => d.supplied * 100);
+
 /** Each line's percentage as supplied, restated on the material's own basis, so that limits can be compared. */
 export function ownPercents(formula: Formula, doses: readonly Dose[]): number[] {
   const perGram = perGramOf(formula, doses, 'make room');

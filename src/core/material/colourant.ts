@@ -35,6 +35,17 @@ export const Colourant = z.object({
   /** How long it keeps, months, where it matters (home-made paste). */
   shelfMonths: z.number().positive().max(240).optional(),
   colour: z.string().regex(/^#[0-9a-f]{6}$/i),
+  /** Its tint: percent of it by weight in titanium white, and the colour that gave. */
+  tint: z
+    .object({
+      colour: z.string().regex(/^#[0-9a-f]{6}$/i),
+      percent: z.number().min(0.1, 'is too little to tell').max(60, 'is no tint any more')
+    })
+    .optional(),
+  /** A dye or dye-like colour: takes light away and scatters none. */
+  translucent: z.boolean().optional(),
+  /** Where its colour comes from; a starting value when absent. */
+  colourFrom: z.enum(['typed', 'photo', 'cards']).optional(),
   /** Tinting strength beside a common oxide of the same form (1). */
   strength: z.number().positive().max(100).default(1),
   notes: z.string().max(2000).default('')

@@ -8,7 +8,7 @@ import {
   type Surplus,
   type Weighing
 } from '../batch';
-import { simpleMixing, type ColourModel } from '../colour';
+import { hidingThickness } from '../colour';
 import { behaviourOf, type HandState } from '../cure';
 import { cautionsOf, formulaOf, type Base } from '../material';
 import { cavityOf, footprintOf, mouldProblems, withEmbeds } from '../mould';
@@ -18,6 +18,9 @@ import type { Need } from '../shelf/stock';
 import { craftOf, type CraftFact } from './craft';
 import { workOutCups, type CommonMix, type CupMix, type WorkedCup, type WorkedCups } from './cups';
 import type { Cup, Group, Past, Plan, Shelf } from './document';
+import { contrastProblems, touchingPairs, type TouchingPair } from './contrast';
+import { dominanceProblems } from './dominance';
+import { paletteOf, type CupLooks, type Palette } from './looks';
 import { lightToDark } from './order';
 import { stockAndCost, takenBy, yieldOf, type Cost, type OrderYield } from './needs';
 import { drawnGroup, type ComputedGroup, type PlacedGroup } from './piece';
@@ -38,7 +41,11 @@ export interface ComputedCup {
   letter: string;
   hatch: Cup['hatch'];
   name: string;
+  /** Dry and deep: its own colour, by which it is known everywhere. */
   colour: string;
+  looks: CupLooks;
+  /** Thickness from which it hides what is behind it, mm; null where it never does. */
+  hides: number | null;
   /** Uncoloured batch in all, g. */
   batch: number;
   /** g/ml, coloured. */
@@ -83,6 +90,8 @@ export interface Computed {
   sequence: SequenceItem[];
   /** Weak premixes to make before the cups. */
   letDowns: PlannedLetDown[];
+  /** Every pair of cups that touch in a piece, the closest first. */
+  pairs: TouchingPair[];
   /** Ids of cups from light to dark, the order one tool colours them in. */
   lightToDark: string[];
   surplus: Surplus;
@@ -115,12 +124,7 @@ const NOTHING: CupBalance = {
  * The one way through: a plan, the cards it uses and what the record knows in, every figure out. Pure and fast
  * enough for every keystroke. Never throws on a well-formed document; what is wrong is said in `problems`.
  */
-export function computePlan(
-  plan: Plan,
-  shelf: Shelf,
-  past: Past = {},
-  colourModel: ColourModel = simpleMixing
-): Computed {
+export function computePlan(plan: Plan, shelf: Shelf, past: Past = {}): Computed {
   const problems: Problem[] = [];
   const base = shelf.bases.find((b) => b.id === plan.baseId);
   const scale = shelf.scales.find((s) => s.id === plan.scaleId);
@@ -138,14 +142,8 @@ export function computePlan(
     problems.push(...recipeProblems(cup, i, colourants, base, formula?.ok ? formula.value : undefined))
   );
 
-  const tintOf = (cup: Cup) => ({
-    baseColour: base?.colour ?? '#efe9da',
-    doses: cup.recipe.flatMap((line) => {
-      const colourant = colourants.get(line.colourantId);
-      return colourant ? [{ colourant, percent: line.percent }] : [];
-    })
-  });
-  const colours = new Map(plan.cups.map((cup) => [cup.id, colourModel.deep(tintOf(cup)).hex]));
+  const palette = paletteOf(plan.cups, base, formula?.ok ? formula.value : undefined, colourants);
+  const colours = new Map(plan.cups.map((cup) => [cup.id, palette.looks.get(cup.id)!.own.hex]));
 
   const ready =
     base && scale && formula?.ok ? { base, formula: formula.value, scales: [scale, ...others] } : undefined;
@@ -153,9 +151,10 @@ export function computePlan(
     ? workOutCups(plan, shelf, filled, ready, losses)
     : { cups: plan.cups.map(unworked), common: [] };
   const allPouredMl = worked.cups.flatMap((c) => c.mixes).reduce((s, m) => s + m.balance.pouredMl, 0);
-  const cups = worked.cups.map((w) => computedCup(w, colours.get(w.cup.id)!, allPouredMl));
+  const cups = worked.cups.map((w) => computedCup(w, palette, allPouredMl));
   const densityOf = (cupId: string) => cups.find((c) => c.cupId === cupId)?.density ?? 0;
-  const groups = filled.map((f) => drawnGroup(plan, f, { colours, tintOf, model: colourModel, densityOf }));
+  const groups = filled.map((f) => drawnGroup(plan, f, palette, densityOf));
+  const pairs = touchingPairs(plan, groups);
 
   const everything = [...worked.common, ...worked.cups.flatMap((c) => c.mixes)].flatMap((m) => m.weighings);
   const letDowns = ready
@@ -194,6 +193,10 @@ export function computePlan(
     for (const w of worked.cups)
       problems.push(...cupProblems(plan, w, worked, ready.base, ready.formula, ready.scales));
     for (const f of filled) problems.push(...layerProblems(plan, f, ready.base));
+    problems.push(
+      ...contrastProblems(pairs, { plan, base: ready.base, formula: ready.formula, colourants }),
+      ...dominanceProblems(plan, cups, groups)
+    );
   }
   problems.push(
     ...letDownProblems(letDowns),
@@ -215,6 +218,7 @@ export function computePlan(
     score,
     sequence,
     letDowns,
+    pairs,
     lightToDark: order,
     surplus: placeSurplus(
       cups.map((c) => ({ letter: c.letter, left: c.balance.left, density: c.density })),
@@ -329,7 +333,7 @@ const unworked = (cup: Cup): WorkedCup => ({
   ]
 });
 
-function computedCup({ cup, mixes, count }: WorkedCup, colour: string, allPouredMl: number): ComputedCup {
+function computedCup({ cup, mixes, count }: WorkedCup, palette: Palette, allPouredMl: number): ComputedCup {
   const [first] = mixes;
   const balance = sumBalances(mixes.map((m) => m.balance));
   return {
@@ -337,7 +341,9 @@ function computedCup({ cup, mixes, count }: WorkedCup, colour: string, allPoured
     letter: cup.letter,
     hatch: cup.hatch,
     name: cup.name,
-    colour,
+    colour: palette.looks.get(cup.id)!.own.hex,
+    looks: palette.looks.get(cup.id)!,
+    hides: finiteOrNull(hidingThickness(palette.optics.get(cup.id)!)),
     batch: mixes.reduce((s, m) => s + m.batch, 0),
     density: first?.density ?? 0,
     balance,
@@ -351,6 +357,8 @@ function computedCup({ cup, mixes, count }: WorkedCup, colour: string, allPoured
     window: count.window
   };
 }
+
+const finiteOrNull = (x: number): number | null => (Number.isFinite(x) ? x : null);
 
 /** The same weighings over several mixes, added up; readings belong to one mix and are not summed. */
 function summed(mixes: readonly CupMix[]): Weighing[] {

@@ -1,13 +1,18 @@
 import type { FilledGroup, Layer } from '../batch';
-import type { ColourModel, Tint } from '../colour';
+import type { Look } from '../colour';
 import type { Cavity, Footprint, Zone } from '../mould';
 import type { Cup, Plan } from './document';
+import { seenThrough, type Palette } from './looks';
 
 /** A layer with what it looks like: in section, and as its thickness lets what is behind show through. */
 export interface ComputedLayer extends Layer {
   letter: string;
   hatch: Cup['hatch'];
+  /** As seen from the mould face, with the layers above it behind; and from the open face. */
   colour: string;
+  openColour: string;
+  /** The mould face's colour, and whether the screen can show it. */
+  look: Look;
   /** ml and grams in all cavities of the group. */
   ml: number;
   grams: number;
@@ -53,12 +58,8 @@ const PROFILE_STEPS = 40;
 export function drawnGroup(
   plan: Plan,
   placed: PlacedGroup,
-  look: {
-    colours: ReadonlyMap<string, string>;
-    tintOf: (cup: Cup) => Tint;
-    model: ColourModel;
-    densityOf: (cupId: string) => number;
-  }
+  palette: Palette,
+  densityOf: (cupId: string) => number
 ): ComputedGroup {
   const { group, cavity, layers, filledMl } = placed;
   return {
@@ -77,7 +78,11 @@ export function drawnGroup(
     filled: cavity.capacity > 0 ? filledMl / cavity.capacity : 0,
     layers: layers.map((layer, i) => {
       const cup = plan.cups.find((c) => c.id === layer.cupId)!;
-      const behind = look.colours.get(layers[i + 1]?.cupId ?? '') ?? '#ffffff';
+      const film = (l: Layer) => ({ cupId: l.cupId, mm: l.to - l.from });
+      const own = layers.filter((l) => !l.chamber || l.chamber.id === layer.chamber?.id);
+      const above = own.filter((l) => layers.indexOf(l) > i).map(film);
+      const below = own.filter((l) => layers.indexOf(l) < i).map(film);
+      const look = seenThrough([film(layer), ...above], palette);
       const wide = layer.chamber ? layer.chamber.to - layer.chamber.from : 1;
       return {
         ...layer,
@@ -88,9 +93,11 @@ export function drawnGroup(
           mouldFace: wide * mouldFaceShare(cavity, layer),
           openFace: wide * (layer.to >= topOf(layers) - 1e-9 ? 1 : 0)
         },
-        colour: look.model.layer(look.tintOf(cup), layer.to - layer.from, behind).hex,
+        look,
+        colour: look.hex,
+        openColour: seenThrough([film(layer), ...below.reverse()], palette).hex,
         ml: layer.each * group.count,
-        grams: layer.each * group.count * look.densityOf(layer.cupId)
+        grams: layer.each * group.count * densityOf(layer.cupId)
       };
     })
   };

@@ -175,7 +175,9 @@ export const needProblems = (needs: readonly Need[]): Problem[] =>
             level: 'warn' as const,
             path: 'shelf/lots',
             sentence: `${n.name}: ${n.grams.toFixed(n.grams < 10 ? 2 : 0)} g are needed, ${(n.have ?? 0).toFixed((n.have ?? 0) < 10 ? 2 : 0)} g are on the shelf.`,
-            mend: 'Buy more, or pour fewer cavities.'
+            mend: n.key.startsWith('colourant:')
+              ? 'Buy more, or make it from other pots: Colours, Match a colour.'
+              : 'Buy more, or pour fewer cavities.'
           }
         ]
       : []),

@@ -306,6 +306,73 @@ export const startingLibrary: Omit<Shelf, 'moulds'> = {
       notes: 'Its water counts as mix water.'
     },
     {
+      id: 'phthalo-blue-paste',
+      name: 'phthalo blue paste',
+      form: 'paste',
+      pigmentFraction: 0.2,
+      carrier: 'part A',
+      colour: '#10285e',
+      strength: 3.4,
+      notes: 'Strong: start with a speck.'
+    },
+    {
+      id: 'phthalo-green-paste',
+      name: 'phthalo green paste',
+      form: 'paste',
+      pigmentFraction: 0.2,
+      carrier: 'part A',
+      colour: '#0c4136',
+      strength: 3.2,
+      notes: 'Strong: start with a speck.'
+    },
+    {
+      id: 'ultramarine',
+      name: 'ultramarine powder',
+      form: 'powder',
+      pigmentFraction: 1,
+      carrier: 'none',
+      density: 2.4,
+      bulkDensity: 0.6,
+      colour: '#25318f',
+      strength: 0.8,
+      notes: 'Fades in acid and in strong alkali. Dust mask when spooning.'
+    },
+    {
+      id: 'pearl-white',
+      name: 'pearl white mica',
+      form: 'mica',
+      pigmentFraction: 1,
+      carrier: 'none',
+      bulkDensity: 0.22,
+      colour: '#eeece6',
+      strength: 0.35,
+      notes: 'Dust mask when spooning.'
+    },
+    {
+      id: 'red-oxide',
+      name: 'red oxide powder',
+      form: 'powder',
+      pigmentFraction: 1,
+      carrier: 'none',
+      density: 4.9,
+      bulkDensity: 0.9,
+      colour: '#8b3222',
+      strength: 1.1,
+      notes: 'Dust mask when spooning.'
+    },
+    {
+      id: 'yellow-oxide',
+      name: 'yellow oxide powder',
+      form: 'powder',
+      pigmentFraction: 1,
+      carrier: 'none',
+      density: 4.1,
+      bulkDensity: 0.6,
+      colour: '#bd8f3a',
+      strength: 0.9,
+      notes: 'Dust mask when spooning.'
+    },
+    {
       id: 'violet-paste',
       name: 'violet paste',
       form: 'paste',
@@ -411,6 +478,7 @@ export const startingLibrary: Omit<Shelf, 'moulds'> = {
       carrier: 'oil',
       colour: '#4d4a25',
       strength: 1.2,
+      translucent: true,
       notes: ''
     }
   ],

@@ -2,16 +2,16 @@ import { cards } from '$demo/cards';
 import { demoLots } from '$demo/lots';
 import { plans } from '$demo/plans';
 import { demoRuns } from '$demo/runs';
+import { demoTrialCards } from '$demo/trial-cards';
 import {
   addEvents,
-  CARD_KINDS,
   listCards,
   saveCard,
   saveLesson,
   savePiece,
   savePlan,
+  SHELF_KINDS,
   startRun,
-  type CardKind,
   type Store
 } from './database';
 
@@ -19,9 +19,9 @@ import {
 export async function loadDemo(store: Store, now: number): Promise<boolean> {
   if ((await listCards(store.db, 'moulds')).length) return false;
   await store.write(async () => {
-    for (const kind of Object.keys(CARD_KINDS) as CardKind[])
-      for (const card of cards[kind]) await saveCard(store, kind, card, now);
+    for (const kind of SHELF_KINDS) for (const card of cards[kind]) await saveCard(store, kind, card, now);
     for (const lot of demoLots(now)) await saveCard(store, 'lots', lot, now);
+    for (const card of demoTrialCards(now)) await saveCard(store, 'trialcards', card, now);
     for (const plan of plans) await savePlan(store, plan, now);
     for (const run of demoRuns(now)) {
       await startRun(store, run);

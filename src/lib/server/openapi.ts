@@ -1,13 +1,28 @@
 import { z } from 'zod';
+import { TrialCard } from '$core/colour';
 import { Scale } from '$core/dosing';
 import { Piece } from '$core/inspect';
 import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
 import { Plan, PlanFile } from '$core/plan';
 import { RunEvent } from '$core/run';
+import { MatchRequest } from './match';
 import { Lot, Vessel } from '$core/shelf';
 
-const SCHEMAS = { Plan, PlanFile, Mould, Base, Colourant, Scale, Vessel, Lot, RunEvent, Piece };
+const SCHEMAS = {
+  Plan,
+  PlanFile,
+  Mould,
+  Base,
+  Colourant,
+  Scale,
+  Vessel,
+  Lot,
+  TrialCard,
+  RunEvent,
+  Piece,
+  MatchRequest
+};
 const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
 const body = (schema: object) => ({
   requestBody: { required: true, content: { 'application/json': { schema } } }
@@ -83,6 +98,41 @@ export function openapi() {
       ...cards('scales', 'Scale'),
       ...cards('vessels', 'Vessel'),
       ...cards('lots', 'Lot'),
+      ...cards('trialcards', 'TrialCard'),
+      '/api/v1/trialcards/{id}/photo': {
+        parameters: [id],
+        post: {
+          summary: 'Keep the photo of a trial card; the card names it from then on',
+          requestBody: {
+            required: true,
+            content: { 'image/*': { schema: { type: 'string', format: 'binary' } } }
+          },
+          responses: { ...answer('The card.', ref('TrialCard'), '201'), ...refused }
+        },
+        get: {
+          summary: 'The photo of a trial card',
+          responses: { '200': { description: 'The picture.', content: { 'image/jpeg': {} } } }
+        }
+      },
+      '/api/v1/match': {
+        post: {
+          summary: 'Find recipes for a colour from the shelf',
+          ...body(ref('MatchRequest')),
+          responses: { ...answer('The best few recipes.', { type: 'object' }), ...refused }
+        }
+      },
+      '/api/v1/palette': {
+        post: {
+          summary: 'Read a palette: the open palette text format, or CSV',
+          requestBody: { required: true, content: { 'text/plain': { schema: { type: 'string' } } } },
+          responses: { ...answer('The colours.', { type: 'object' }), ...refused }
+        },
+        get: {
+          summary: 'The colourants of the shelf as a palette',
+          parameters: [{ name: 'as', in: 'query', schema: { enum: ['text', 'csv'] } }],
+          responses: { '200': { description: 'The palette.', content: { 'text/plain': {} } } }
+        }
+      },
       '/api/v1/stock': {
         get: {
           summary: 'What is left of every lot, runs taken off',

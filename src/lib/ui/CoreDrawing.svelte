@@ -5,6 +5,7 @@
 <script lang="ts">
   import type { ComputedCup, ComputedGroup, Plan } from '$core/plan';
   import CupPattern from './CupPattern.svelte';
+  import { seenBy, type Vision } from '$core/colour';
   import { inkOn } from './ink';
   import { halfWidthAt, slicePath } from './section';
 
@@ -13,13 +14,15 @@
     cups,
     showFace,
     width = 360,
-    height = 230
+    height = 230,
+    vision = 'everyone'
   }: {
     group: ComputedGroup;
     cups: readonly ComputedCup[];
     showFace: Plan['showFace'];
     width?: number;
     height?: number;
+    vision?: Vision;
   } = $props();
 
   const uid = $props.id();
@@ -45,6 +48,7 @@
   const x = $derived((mm: number) => middle + mm * scale);
   const y = $derived((z: number) => base - z * scale);
   const cupOf = (id: string) => cups.find((c) => c.cupId === id);
+  const colours = $derived((cup: ComputedCup) => seenBy(cup.colour, vision));
   const mm = (z: number) => z.toFixed(1);
   const volume = (ml: number) => ml.toFixed(ml < 10 ? 2 : ml < 100 ? 1 : 0);
 
@@ -90,7 +94,7 @@
 >
   <defs>
     {#each cups as cup (cup.cupId)}
-      <CupPattern id="{uid}-{cup.cupId}" colour={cup.colour} hatch={cup.hatch} />
+      <CupPattern id="{uid}-{cup.cupId}" colour={colours(cup)} hatch={cup.hatch} />
     {/each}
   </defs>
 

@@ -1,26 +1,30 @@
 <!-- One face of the finished piece, straight on, as its level layers show in it. -->
 <script lang="ts">
-  import type { ComputedCup, ComputedGroup } from '$core/plan';
+  import { seenBy, type Vision } from '$core/colour';
+  import type { ComputedGroup, ComputedLayer } from '$core/plan';
   import CupPattern from './CupPattern.svelte';
   import { inkOn } from './ink';
   import { halfWidthAt } from './section';
 
   let {
     group,
-    cups,
     face,
-    size = 190
+    size = 190,
+    vision = 'everyone'
   }: {
     group: ComputedGroup;
-    cups: readonly ComputedCup[];
     face: 'mould face' | 'open face';
     size?: number;
+    vision?: Vision;
   } = $props();
 
   const uid = $props.id();
   const widest = $derived(Math.max(...group.profile.map(([, w]) => w)));
   const scale = $derived((size / 2 - 6) / widest);
-  const colourOf = (id: string) => cups.find((c) => c.cupId === id)?.colour ?? '#ffffff';
+  // In the piece a layer looks as its thickness lets what is behind it show through.
+  const colourOf = $derived((layer: ComputedLayer) =>
+    seenBy(face === 'mould face' ? layer.colour : layer.openColour, vision)
+  );
   // From the rim inwards, so that each smaller ring covers the middle of the one before.
   const rings = $derived(
     face === 'mould face'
@@ -51,8 +55,8 @@
 
 <svg viewBox="0 0 {size} {size}" class="block w-full" role="img" aria-label="{face} of {group.name}">
   <defs>
-    {#each cups as cup (cup.cupId)}
-      <CupPattern id="{uid}-{cup.cupId}" colour={cup.colour} hatch={cup.hatch} scale={0.9} />
+    {#each rings as { layer } (layer.stepId)}
+      <CupPattern id="{uid}-{layer.stepId}" colour={colourOf(layer)} hatch={layer.hatch} scale={0.9} />
     {/each}
     <radialGradient id="{uid}-light" cx="0.36" cy="0.3" r="0.85">
       <stop offset="0" stop-color="#fff" stop-opacity="0.32" />
@@ -64,7 +68,7 @@
     <path
       d={shapeAt(r)}
       fill-rule="evenodd"
-      fill="url(#{uid}-{layer.cupId})"
+      fill="url(#{uid}-{layer.stepId})"
       stroke="var(--ink)"
       stroke-width="0.6"
     />
@@ -76,8 +80,8 @@
         dominant-baseline="central"
         font-size="13"
         font-weight="750"
-        fill={inkOn(colourOf(layer.cupId))}
-        stroke={colourOf(layer.cupId)}
+        fill={inkOn(colourOf(layer))}
+        stroke={colourOf(layer)}
         stroke-width="4"
         paint-order="stroke">{layer.letter}</text
       >

@@ -192,7 +192,7 @@
                   {@const run = data.drawn[piece.runId]}
                   {@const group = run?.groups.find((g) => g.groupId === piece.groupId)}
                   <span class="block p-2.5">
-                    {#if run && group}<PieceFace {group} cups={run.cups} face={run.face} size={96} />{/if}
+                    {#if run && group}<PieceFace {group} face={run.face} size={96} />{/if}
                   </span>
                 {/if}
                 <span class="block border-t border-rule py-1 font-semibold {TONES[piece.grade]}"

@@ -1,12 +1,13 @@
 import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
+import { TrialCard } from '$core/colour';
 import { Scale } from '$core/dosing';
 import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
 import type { Shelf } from '$core/plan';
 import { Lot, Vessel } from '$core/shelf';
 import type { Db, Store } from './open';
-import { bases, colourants, lots, moulds, scales, vessels } from './schema';
+import { bases, colourants, cardPhotos, lots, moulds, scales, trialcards, vessels } from './schema';
 
 /** The kinds of card on the shelf: where each is kept and what it must look like. */
 export const CARD_KINDS = {
@@ -15,9 +16,12 @@ export const CARD_KINDS = {
   colourants: { table: colourants, schema: Colourant },
   scales: { table: scales, schema: Scale },
   vessels: { table: vessels, schema: Vessel },
-  lots: { table: lots, schema: Lot }
+  lots: { table: lots, schema: Lot },
+  trialcards: { table: trialcards, schema: TrialCard }
 } as const;
 export type CardKind = keyof typeof CARD_KINDS;
+/** The kinds that a plan draws on, and that plan files carry. */
+export const SHELF_KINDS = ['moulds', 'bases', 'colourants', 'scales', 'vessels', 'lots'] as const;
 export type CardOf<K extends CardKind> = z.infer<(typeof CARD_KINDS)[K]['schema']>;
 
 // The tables share their columns but not their types; one view of them keeps the queries single.
@@ -73,4 +77,15 @@ export async function wholeShelf(db: Db): Promise<Shelf> {
     listCards(db, 'lots')
   ]);
   return { moulds: m, bases: b, colourants: c, scales: s, vessels: v, lots: l };
+}
+
+/** Keeps the photo of a trial card (JPEG); the card then names it. */
+export async function saveCardPhoto(store: Store, photo: typeof cardPhotos.$inferInsert): Promise<void> {
+  await store.write((tx) => tx.insert(cardPhotos).values(photo));
+}
+
+/** A trial card's photo (JPEG), or undefined. */
+export async function findCardPhoto(db: Db, id: string): Promise<Buffer | undefined> {
+  const [row] = await db.select({ bytes: cardPhotos.bytes }).from(cardPhotos).where(eq(cardPhotos.id, id));
+  return row?.bytes;
 }

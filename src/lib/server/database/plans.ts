@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { desc, eq } from 'drizzle-orm';
 import { applyEdit, type Plan, type PlanFile, type Shelf } from '$core/plan';
-import { CARD_KINDS, findCard, saveCard, type CardKind } from './cards';
+import { findCard, saveCard, SHELF_KINDS } from './cards';
 import type { Db, Store } from './open';
 import { plans } from './schema';
 
@@ -44,7 +44,7 @@ export async function importPlanFile(
 ): Promise<Plan> {
   return store.write(async (tx) => {
     let plan = file.plan;
-    for (const kind of Object.keys(CARD_KINDS) as CardKind[]) {
+    for (const kind of SHELF_KINDS) {
       for (const card of file.shelf[kind]) {
         const here = await findCard(tx, kind, card.id);
         if (here && isDeepStrictEqual(here, card)) continue;

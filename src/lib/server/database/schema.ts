@@ -1,4 +1,5 @@
 import { blob, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { TrialCard } from '$core/colour';
 import type { Scale } from '$core/dosing';
 import type { Piece } from '$core/inspect';
 import type { Base, Colourant } from '$core/material';
@@ -21,6 +22,7 @@ export const colourants = sqliteTable('colourants', card<Colourant>());
 export const scales = sqliteTable('scales', card<Scale>());
 export const vessels = sqliteTable('vessels', card<Vessel>());
 export const lots = sqliteTable('lots', card<Lot>());
+export const trialcards = sqliteTable('trialcards', card<TrialCard>());
 
 export const plans = sqliteTable(
   'plans',
@@ -90,6 +92,15 @@ export const photos = sqliteTable(
   },
   (t) => [index('photos_piece').on(t.pieceId)]
 );
+
+/** The photo of a trial card. */
+export const cardPhotos = sqliteTable('card_photos', {
+  id: text('id').primaryKey(),
+  cardId: text('card_id')
+    .notNull()
+    .references(() => trialcards.id, { onDelete: 'cascade' }),
+  bytes: blob('bytes', { mode: 'buffer' }).notNull()
+});
 
 export const lessons = sqliteTable(
   'lessons',

@@ -7,6 +7,7 @@
   import CupIcon from '../CupIcon.svelte';
   import Figure from '../Figure.svelte';
   import QuantityField from '../QuantityField.svelte';
+  import CupLooks from './CupLooks.svelte';
   import CupMore from './CupMore.svelte';
   import LineMore from './LineMore.svelte';
 
@@ -60,7 +61,7 @@
     {#each plan.cups as cup, index (cup.id)}
       {@const out = computed.cups[index]!}
       <li class="group relative flex gap-2.5 py-2" data-cup={cup.letter}>
-        <CupIcon colour={out.colour} hatch={cup.hatch} fill={out.balance.mixed / largest} size={40} />
+        <CupIcon colour={out.looks.cup.hex} hatch={cup.hatch} fill={out.balance.mixed / largest} size={40} />
         <div class="min-w-0 flex-1">
           <div class="flex items-baseline gap-1.5">
             <strong>{cup.letter}</strong>
@@ -168,6 +169,7 @@
               /></span
             >
           </div>
+          <CupLooks {out} {computed} />
           {#each cup.fillers ?? [] as f (f.id)}
             <div class="text-[0.85rem] text-ink-2">
               {f.name} <span class="float-right">{f.percent} %</span>

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { Tabs } from 'bits-ui';
+  import { VISIONS, type Vision } from '$core/colour';
   import type { Computed, Plan } from '$core/plan';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import CupMark from '../CupMark.svelte';
   import CoreDrawing from '../CoreDrawing.svelte';
   import PieceFace from '../PieceFace.svelte';
 
@@ -9,6 +11,9 @@
 
   let chosen = $state(0);
   let face = $state<'mould face' | 'open face'>('mould face');
+  let vision = $state<Vision>('everyone');
+  const VERDICTS = { clear: 'text-ink-2', close: 'text-ochre', 'reads as one': 'text-cinnabar' };
+  const markOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const group = $derived(computed.groups[Math.min(chosen, computed.groups.length - 1)]);
   const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
 
@@ -59,6 +64,12 @@
         <option>open face</option>
       </select>
     </label>
+    <label class="text-[0.85rem] text-ink-2">
+      seen by
+      <select class="quiet" aria-label="Seen by" bind:value={vision}>
+        {#each VISIONS as v (v)}<option value={v}>{v === 'greys' ? 'lightness alone' : v}</option>{/each}
+      </select>
+    </label>
     {#if computed.groups.length > 1}
       <select class="quiet" aria-label="Which cavities" bind:value={chosen}>
         {#each computed.groups as g, i (g.groupId)}<option value={i}>{g.name}</option>{/each}
@@ -68,7 +79,7 @@
 
   {#if group}
     <div class="mt-2 flex flex-1 items-center justify-center gap-4">
-      <div class="w-[190px]"><PieceFace {group} cups={computed.cups} {face} /></div>
+      <div class="w-[190px]"><PieceFace {group} {face} {vision} /></div>
       <div class="w-[108px] text-[0.85rem]">
         <p class="text-ink-2">poured → shows</p>
         {#each shows as row (row.cup.cupId)}
@@ -94,8 +105,36 @@
       </div>
     </div>
     <div class="mx-auto w-full max-w-[420px]">
-      <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} />
+      <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} {vision} />
     </div>
+    {#if computed.pairs.length}
+      <ul
+        class="mt-1 flex flex-wrap justify-center gap-x-4 gap-y-1 text-[0.85rem]"
+        data-testid="contrast"
+        aria-label="How touching colours are told apart"
+      >
+        {#each computed.pairs.slice(0, 6) as pair (pair.a + pair.b)}
+          {@const [one, other] = [markOf(pair.a), markOf(pair.b)]}
+          <li
+            class="flex items-center gap-1 {VERDICTS[pair.contrast.verdict]}"
+            title="ΔE {pair.contrast.deltaE.toFixed(1)}, lightness {pair.contrast.lightness.toFixed(0)} apart"
+          >
+            {#if one && other}
+              <CupMark letter={one.letter} colour={one.colour} hatch={one.hatch} size={18} /><CupMark
+                letter={other.letter}
+                colour={other.colour}
+                hatch={other.hatch}
+                size={18}
+              />
+            {/if}
+            <strong>{pair.contrast.verdict}</strong>
+            {pair.contrast.deltaE.toFixed(
+              0
+            )}{#if !pair.contrast.byLightness && pair.contrast.verdict === 'clear'}, by hue only{/if}
+          </li>
+        {/each}
+      </ul>
+    {/if}
     <p class="mt-1 text-center text-[0.8rem] text-ink-2">
       {group.mouldName} · {group.working}{plan.steps.some(
         (s) => s.act === 'lay' && s.how && s.groupId === group.groupId

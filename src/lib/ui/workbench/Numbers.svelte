@@ -79,6 +79,16 @@
     {/each}
   </div>
 
+  <div class="mt-2 flex flex-col gap-1.5" id="to-mend">
+    {#if editor.problem}<ProblemNote problem={editor.problem} />{/if}
+    {#each toMend as problem (problem.code + problem.path + problem.sentence)}
+      <ProblemNote {problem} onmend={(edit) => editor.edit(edit)} />
+    {/each}
+    {#if !computed.problems.length && plan.steps.length}
+      <p class="text-[0.9rem] text-verdigris">Nothing to mend.</p>
+    {/if}
+  </div>
+
   {#if cups.length}
     <div class="shrink-0 overflow-x-auto">
       <table class="figures mt-2 text-[0.86rem]" data-testid="weighings">
@@ -176,16 +186,6 @@
       {computed.cautions[0]}
     </p>
   {/if}
-
-  <div class="mt-2 flex flex-col gap-1.5" id="to-mend">
-    {#if editor.problem}<ProblemNote problem={editor.problem} />{/if}
-    {#each toMend as problem (problem.code + problem.path + problem.sentence)}
-      <ProblemNote {problem} onmend={(edit) => editor.edit(edit)} />
-    {/each}
-    {#if !computed.problems.length && plan.steps.length}
-      <p class="text-[0.9rem] text-verdigris">Nothing to mend.</p>
-    {/if}
-  </div>
 
   <BatchFacts {computed} {editor} />
 

@@ -1,25 +1,54 @@
 <script lang="ts">
-  import { simpleMixing } from '$core/colour';
-  import { compatibilityOf, limitOf } from '$core/material';
+  import { deepColour, hidingThickness, mixtureOf, tintingStrength } from '$core/colour';
+  import { concentrationsOf } from '$core/dosing';
+  import { compatibilityOf, formulaOf, limitOf, type Colourant } from '$core/material';
+  import { startingLibrary } from '$core/shelf';
+  import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
+  import { letterOf } from '$lib/ui/colour/letter';
+  import { suited } from '$lib/ui/colour/suited';
+  import Swatch from '$lib/ui/colour/Swatch.svelte';
 
   let { data } = $props();
   const STEPS = [0.1, 0.3, 1, 3];
   let baseId = $state('');
-  const base = $derived(data.bases.find((b) => b.id === baseId) ?? data.bases[0]);
-  const baseColour = $derived(base?.colour ?? '#f1ede0');
+  const base = $derived(data.bases.find((b) => b.id === baseId) ?? suited(data.bases, data.colourants));
+  const formula = $derived(base ? formulaOf(base) : undefined);
   const material = $derived(base?.kind ?? 'resin');
-  const shade = (colourant: (typeof data.colourants)[number], percent: number) =>
-    simpleMixing.deep({ baseColour, doses: [{ colourant, percent }] }).hex;
+  const look = $derived({
+    kind: material,
+    colour: base?.colour ?? '#f1ede0',
+    density: formula?.ok ? formula.value.density : 1.1
+  });
+  // Strength is told beside a common brown oxide, as the starting library has it.
+  const reference = startingLibrary.colourants.find((c) => c.id === 'brown-paste')!;
+  const tint = $derived((colourant: Colourant, percent: number) => ({
+    base: look,
+    doses: [
+      {
+        colourant,
+        percent: formula?.ok
+          ? concentrationsOf(formula.value, [{ colourant, percent, of: 'supplied' }])[0]!
+          : percent
+      }
+    ]
+  }));
+  // White and pearl darken nothing.
+  const tints = (c: Colourant) => {
+    const strength = tintingStrength(c, reference);
+    return strength < 0.05 ? '—' : `× ${strength.toFixed(1)}`;
+  };
+  const mm = (x: number) => (Number.isFinite(x) ? `${x < 10 ? x.toFixed(1) : x.toFixed(0)} mm` : 'never');
 </script>
 
 <svelte:head><title>Colours · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1100px] px-7 py-7">
+<div class="mx-auto max-w-[1160px] px-7 py-6">
+  <ColourTabs />
   <header class="flex items-center gap-3">
     <div class="flex-1">
       <h1 class="text-[1.9rem]">Colours</h1>
       <p class="text-ink-2">
-        Each colourant on the shelf, and how a cup of
+        Each colourant on the shelf, and how a full cup of
         <select
           class="quiet text-ink"
           aria-label="Base"
@@ -28,24 +57,22 @@
         >
           {#each data.bases as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
         </select>
-        looks as more goes in.
+        looks as more goes in{formula?.ok ? `, percent ${formula.value.basis.words}` : ''}.
       </p>
     </div>
-    <a class="button" href="/colours/paste">Make a paste</a>
-    <a class="button" href="/colours/drops">Weigh a drop</a>
     <a class="button" href="/colours/new">New colourant</a>
   </header>
-  <table class="figures mt-4">
+  <table class="figures mt-3">
     <thead>
       <tr>
-        <th>colourant</th><th>form</th><th>carrier</th>
+        <th>colourant</th><th>form</th>
         {#each STEPS as step (step)}<th class="text-center">{step} %</th>{/each}
-        <th class="num">strength</th><th class="num">most</th>
+        <th class="num">hides at, 1 %</th><th class="num">tints</th><th class="num">most</th>
         <th>fits</th>
       </tr>
     </thead>
     <tbody>
-      {#each data.colourants as c (c.id)}
+      {#each data.colourants as c, n (c.id)}
         {@const most = limitOf(c, material)}
         {@const fits = compatibilityOf(c.form, material)}
         <tr class="hover:bg-sheet">
@@ -54,26 +81,37 @@
               class="flex items-center gap-3 font-semibold underline-offset-2 hover:underline"
               href="/colours/{c.id}"
             >
-              <span class="h-9 w-9 rounded-md border border-ink" style="background:{c.colour}"></span>{c.name}
+              <span class="w-9 shrink-0"
+                ><Swatch hex={c.colour} letter={letterOf(n)} nth={n} label={c.name} /></span
+              >{c.name}
             </a>
+            <span class="text-[0.8rem] text-ink-2">{c.colourFrom ? '' : 'starting value'}</span>
           </td>
           <td class="text-ink-2"
-            >{c.form}{c.pigmentFraction < 1 ? `, ${Math.round(c.pigmentFraction * 100)} % pigment` : ''}</td
+            >{c.form}{c.pigmentFraction < 1 ? `, ${Math.round(c.pigmentFraction * 100)} %` : ''}{c.carrier ===
+            'none'
+              ? ''
+              : ` in ${c.carrier}`}</td
           >
-          <td class="text-ink-2">{c.carrier === 'none' ? '' : c.carrier}</td>
           {#each STEPS as step (step)}
-            <td class="!px-1"
-              ><span
-                class="block h-9 rounded-sm border border-rule-strong"
-                style="background:{shade(c, step)}"
-                title="{step} %"
-              ></span></td
+            {@const seen = deepColour(tint(c, step))}
+            <td class="w-14 !px-0.5"
+              ><Swatch
+                hex={seen.hex}
+                letter={letterOf(n)}
+                nth={n}
+                label="{c.name}, {step} %"
+              />{#if !seen.onScreen}<span
+                  class="block text-center text-[0.7rem] text-ochre"
+                  title="the screen cannot show it as strong as it is">stronger</span
+                >{/if}</td
             >
           {/each}
-          <td class="num">{c.strength}</td>
-          <td class="num" title={most.reason}>{most.limit} %</td>
+          <td class="num">{mm(hidingThickness(mixtureOf(tint(c, 1))))}</td>
+          <td class="num whitespace-nowrap">{tints(c)}</td>
+          <td class="num whitespace-nowrap" title={most.reason}>{most.limit} %</td>
           <td
-            class="text-[0.87rem] {fits.verdict === 'good'
+            class="text-[0.85rem] {fits.verdict === 'good'
               ? 'text-verdigris'
               : fits.verdict === 'avoid'
                 ? 'text-cinnabar'
@@ -92,4 +130,10 @@
       {/each}
     </tbody>
   </table>
+  {#if data.colourants.length}
+    <p class="mt-2 text-[0.85rem] text-ink-2">
+      A full cup always looks stronger than a thin layer. “Tints” is how much darker it makes white than a
+      common brown oxide paste does, percent for percent.
+    </p>
+  {/if}
 </div>

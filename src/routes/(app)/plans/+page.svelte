@@ -53,12 +53,7 @@
       <li>
         <a href="/plans/{plan.id}" class="sheet flex h-full gap-4 p-4 hover:border-ink-2">
           <div class="w-28 shrink-0">
-            {#if plan.groups[0]}<PieceFace
-                group={plan.groups[0]}
-                cups={plan.cups}
-                face={plan.showFace}
-                size={112}
-              />{/if}
+            {#if plan.groups[0]}<PieceFace group={plan.groups[0]} face={plan.showFace} size={112} />{/if}
           </div>
           <div class="min-w-0 flex-1">
             <h2 class="text-[1.25rem]">{plan.name}</h2>

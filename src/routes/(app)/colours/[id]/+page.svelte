@@ -5,17 +5,46 @@
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import Row from '$lib/ui/shelf/Row.svelte';
+  import {
+    filmReflectance,
+    flat,
+    hidingThickness,
+    labOf,
+    lookOf,
+    mixtureOf,
+    tintingStrength,
+    tintLook
+  } from '$core/colour';
+  import { startingLibrary } from '$core/shelf';
+  import PhotoPick from '$lib/ui/colour/PhotoPick.svelte';
+  import Swatch from '$lib/ui/colour/Swatch.svelte';
+  import TargetField from '$lib/ui/colour/TargetField.svelte';
 
   let { data } = $props();
   const form = $derived(new CardForm<Colourant>('colourants', Colourant, data.card, data.fresh));
   const card = $derived(form.card);
+  const reference = startingLibrary.colourants.find((c) => c.id === 'brown-paste')!;
+  const CLEAR = { kind: 'resin' as const, colour: '#f1ede0', density: 1.1 };
+  const one = $derived(mixtureOf({ base: CLEAR, doses: [{ colourant: card, percent: 1 }] }));
+  const hides = $derived.by(() => {
+    const mm = hidingThickness(one);
+    return Number.isFinite(mm) ? `${mm.toFixed(1)} mm` : 'no thickness';
+  });
+  const predictedTint = $derived(tintLook(card, card.tint?.percent ?? 10).hex);
+  const overBlack = $derived(lookOf(labOf(filmReflectance(one, 1, flat(0.02)))).hex);
+
+  function setColour(which: 'colour' | 'tint', hex: string, from: 'typed' | 'photo') {
+    form.set(['colourFrom'], from);
+    if (which === 'colour') form.set(['colour'], hex);
+    else form.set(['tint'], { percent: card.tint?.percent ?? 10, colour: hex });
+  }
   const MATERIALS = Object.keys(MATERIAL_WORDS) as (keyof typeof MATERIAL_WORDS)[];
   const CARRIERS = ['none', 'part A', 'part B', 'water', 'oil', 'alcohol'];
 </script>
 
 <svelte:head><title>{card.name || 'New colourant'} · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[860px] px-7 py-6">
+<div class="mx-auto max-w-[1000px] px-7 py-6">
   <CardHead {form} back="/colours" what="colourant" put="/colours" />
   <div class="sheet mt-4 grid grid-cols-1 gap-x-5 p-5 sm:grid-cols-3">
     <Row label="Form">
@@ -48,13 +77,17 @@
         {#each CARRIERS as c (c)}<option>{c}</option>{/each}
       </select>
     </Row>
-    <Row label="Colour at full strength" problem={form.at('colour')}>
-      <input
-        class="h-11 w-full rounded-md border border-rule-strong bg-sheet"
-        type="color"
-        aria-label="Colour at full strength"
+    <Row
+      label="Masstone: its colour at full strength"
+      hint={card.colourFrom
+        ? `from ${card.colourFrom === 'typed' ? 'you' : `a ${card.colourFrom}`}`
+        : 'starting value'}
+      problem={form.at('colour')}
+    >
+      <TargetField
+        label="Colour at full strength"
         value={card.colour}
-        onchange={(e) => form.set(['colour'], e.currentTarget.value)}
+        onchange={(hex) => setColour('colour', hex, 'typed')}
       />
     </Row>
     <Row label="Strength" hint="beside a common oxide, 1" problem={form.at('strength')}>
@@ -91,6 +124,84 @@
         onchange={(v) => form.set(['bulkDensity'], v)}
       />
     </Row>
+    <Row label="Takes light, scatters none" hint="dyes and clear colours">
+      <label class="flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          class="h-5 w-5"
+          checked={!!card.translucent}
+          onchange={(e) => form.set(['translucent'], e.currentTarget.checked || undefined)}
+        /> translucent
+      </label>
+    </Row>
+    <div class="grid gap-x-5 border-t border-rule pt-3 sm:col-span-3 sm:grid-cols-3" data-testid="tint">
+      <div>
+        <h2 class="text-[1.15rem]">Its tint</h2>
+        <p class="text-[0.88rem] text-ink-2">
+          A little of it in titanium white tells how strong it is. Without one its strength is a starting
+          value.
+        </p>
+        {#if card.tint}
+          {@const tint = card.tint}
+          <Row label="Percent of it in white" problem={form.at('tint/percent')}>
+            <QuantityField
+              label="Percent of it in white"
+              unit="%"
+              above
+              max={0.6}
+              value={tint.percent / 100}
+              onchange={(v) => form.set(['tint'], { ...tint, percent: Number((v * 100).toFixed(3)) })}
+            />
+          </Row>
+          <Row label="The tint’s colour" problem={form.at('tint/colour')}>
+            <TargetField
+              label="The tint’s colour"
+              value={tint.colour}
+              onchange={(hex) => setColour('tint', hex, 'typed')}
+            />
+          </Row>
+          <button class="underline" onclick={() => form.set(['tint'], undefined)}>without a tint</button>
+        {:else}
+          <button
+            class="button mt-2"
+            onclick={() => form.set(['tint'], { colour: predictedTint, percent: 10 })}>Enter a tint</button
+          >
+        {/if}
+      </div>
+      <div>
+        <PhotoPick
+          label="Pick the masstone from a photo"
+          onpick={(hex) => setColour('colour', hex, 'photo')}
+        />
+        {#if card.tint}
+          <div class="mt-2">
+            <PhotoPick label="Pick the tint from a photo" onpick={(hex) => setColour('tint', hex, 'photo')} />
+          </div>
+        {/if}
+        {#if !form.fresh}
+          <a
+            class="button mt-3"
+            href="/colours/match?colour={encodeURIComponent(card.colour)}&without={encodeURIComponent(
+              card.id
+            )}">Out of it? Make it from others</a
+          >
+        {/if}
+      </div>
+      <div class="text-[0.9rem]" data-testid="optics">
+        <div class="grid grid-cols-3">
+          <Swatch hex={card.colour} letter="A" nth={1} label="masstone" height={54} />
+          <Swatch hex={predictedTint} letter="B" nth={3} label="tint with white" height={54} />
+          <Swatch hex={overBlack} letter="C" nth={2} label="1 mm over black" height={54} />
+        </div>
+        <p class="mt-1 grid grid-cols-3 text-center text-[0.78rem] text-ink-2">
+          <span>masstone</span><span>{card.tint?.percent ?? 10} % in white</span><span>1 mm over black</span>
+        </p>
+        <p class="mt-1">
+          hides at <strong>{hides}</strong> with 1 % in clear resin · darkens white
+          <strong>× {tintingStrength(card, reference).toFixed(1)}</strong> as much as brown oxide
+        </p>
+      </div>
+    </div>
     <div class="sm:col-span-3">
       <table class="figures my-2 text-[0.9rem]" aria-label="In each material">
         <tbody>

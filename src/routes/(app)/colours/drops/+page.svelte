@@ -5,6 +5,7 @@
   import { parseCount } from '$core/quantity';
   import { send } from '$lib/send';
   import ParsedField from '$lib/ui/ParsedField.svelte';
+  import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import Row from '$lib/ui/shelf/Row.svelte';
@@ -37,7 +38,7 @@
 <svelte:head><title>Weigh a drop · Kirapen</title></svelte:head>
 
 <div class="mx-auto max-w-[860px] px-7 py-6">
-  <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/colours">Colours</a> · drops</p>
+  <ColourTabs />
   <h1 class="text-[1.9rem]">Weigh a drop</h1>
   {#each problems as problem (problem.code)}<ProblemNote {problem} />{/each}
   <ol class="mt-4 grid gap-4 md:grid-cols-3">

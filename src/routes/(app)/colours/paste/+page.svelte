@@ -9,6 +9,7 @@
   import { newId } from '$lib/id';
   import { send } from '$lib/send';
   import { money } from '$lib/ui/money';
+  import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
@@ -88,7 +89,7 @@
 <svelte:head><title>Make a paste · Kirapen</title></svelte:head>
 
 <div class="mx-auto max-w-[960px] px-7 py-6">
-  <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/colours">Colours</a> · paste</p>
+  <ColourTabs />
   <h1 class="text-[1.9rem]">Make a paste</h1>
   {#each problems as problem (problem.code)}<ProblemNote {problem} />{/each}
   <ol class="mt-4 grid items-start gap-4 md:grid-cols-3">

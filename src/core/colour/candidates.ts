@@ -1,0 +1,27 @@
+import { concentrationsOf } from '../dosing';
+import { compatibilityOf, CUP_LIMITS, limitOf, type Base, type Colourant, type Formula } from '../material';
+import type { Candidate } from './match';
+
+/** Colourants that may be used in a base, each with the most of it, g to 100 g of base; unsuited ones are left out. */
+export function candidatesFor(
+  base: Base,
+  formula: Formula,
+  colourants: readonly Colourant[],
+  without: readonly string[] = []
+): { candidates: Candidate[]; mostInAll: number } {
+  const concentration = (colourant: Colourant, percent: number) =>
+    concentrationsOf(formula, [{ colourant, percent, of: 'supplied' }])[0]!;
+  const fitting = colourants.filter(
+    (c) => !without.includes(c.id) && compatibilityOf(c.form, base.kind).verdict !== 'avoid'
+  );
+  const sample = fitting[0];
+  return {
+    candidates: fitting.map((colourant) => ({
+      colourant,
+      most: concentration(colourant, limitOf(colourant, base.kind).limit)
+    })),
+    mostInAll: sample
+      ? concentration({ ...sample, carrier: 'none' }, CUP_LIMITS[base.kind].limit)
+      : CUP_LIMITS[base.kind].limit
+  };
+}

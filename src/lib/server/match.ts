@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { asWeighed, candidatesFor, labOfHex, matchColour } from '$core/colour';
+import { formulaOf } from '$core/material';
+import type { Shelf } from '$core/plan';
+import type { Problem } from '$core/problem';
+import { problem } from './respond';
+
+const hex = z.string().regex(/^#[0-9a-f]{6}$/i, 'must be a colour such as #5b7d95');
+
+/** A colour to match through the HTTP interface. */
+export const MatchRequest = z.object({
+  target: hex,
+  baseId: z.string().min(1),
+  /** A film of so many mm over a backing; the deep cup when absent. */
+  film: z.object({ mm: z.number().positive().max(500), backing: hex }).optional(),
+  /** At most so many colourants, 1 to 4. */
+  colourants: z.number().int().min(1).max(4).default(4),
+  without: z.array(z.string()).max(50).default([]),
+  /** Base of the batch, g, and the scale's division, g, for the weights. */
+  batch: z.number().positive().max(1_000_000).default(100),
+  division: z.number().positive().max(1000).default(0.01)
+});
+
+/** Matches from the shelf: answers with grams for the batch and the difference after weighing, or what stands in the way. */
+export function matchFromShelf(request: z.infer<typeof MatchRequest>, shelf: Shelf) {
+  const refuse = (p: Problem) => ({ ok: false as const, problems: [p] });
+  const base = shelf.bases.find((b) => b.id === request.baseId);
+  if (!base)
+    return refuse({
+      ...problem('base-missing', 'This base is not on the shelf.', 'Choose a base of the shelf.'),
+      path: 'baseId'
+    });
+  const formula = formulaOf(base);
+  if (!formula.ok) return refuse(formula.problem);
+  const { candidates, mostInAll } = candidatesFor(base, formula.value, shelf.colourants, request.without);
+  if (!candidates.length)
+    return refuse({
+      ...problem(
+        'no-colourants',
+        'No colourant on the shelf belongs in this base.',
+        'Put one on the shelf that does.'
+      ),
+      path: 'baseId'
+    });
+  const order = {
+    target: labOfHex(request.target),
+    base: { kind: base.kind, colour: base.colour, density: formula.value.density },
+    film: request.film,
+    candidates,
+    mostInAll,
+    colourants: request.colourants
+  };
+  return {
+    ok: true as const,
+    answers: matchColour(order).map((answer) => ({
+      ...answer,
+      weighed: asWeighed(answer, order, request.batch, request.division)
+    }))
+  };
+}

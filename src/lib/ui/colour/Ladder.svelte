@@ -1,0 +1,108 @@
+<!-- A dose ladder: steps of one colourant over black and white. Measured cards where there are any, else the model's. -->
+<script lang="ts">
+  import { ladderOf, predictedLadder, readLadder, type TrialCard } from '$core/colour';
+  import { formulaOf, limitOf, type Base, type Colourant } from '$core/material';
+  import QuantityField from '../QuantityField.svelte';
+  import Swatch from './Swatch.svelte';
+
+  let { bases, colourants, cards }: { bases: Base[]; colourants: Colourant[]; cards: TrialCard[] } = $props();
+  let colourantId = $state('');
+  let baseId = $state('');
+  let mm = $state(2);
+  // A colourant whose ladder is laid already is the one to begin with.
+  const laid = $derived(
+    cards.find((c) => c.backing === 'black' && ladderOf(cards, c.lines[0]!.colourantId, c.baseId).length > 1)
+  );
+  const base = $derived(bases.find((b) => b.id === (baseId || laid?.baseId)) ?? bases[0]!);
+  const colourant = $derived(
+    colourants.find((c) => c.id === (colourantId || laid?.lines[0]?.colourantId)) ?? colourants[0]!
+  );
+  const formula = $derived(formulaOf(base));
+  const look = $derived({
+    kind: base.kind,
+    colour: base.colour,
+    density: formula.ok ? formula.value.density : 1.1
+  });
+  const percents = $derived.by(() => {
+    const most = limitOf(colourant, base.kind).limit;
+    return [0.05, 0.1, 0.2, 0.4, 0.7, 1].map((share) => Number((share * most).toPrecision(2)));
+  });
+  const measured = $derived(readLadder(ladderOf(cards, colourant.id, base.id)));
+  const expected = $derived(readLadder(predictedLadder(colourant, look, mm, percents)));
+  const rows = $derived([
+    ...(measured.steps.length ? [{ name: 'measured', read: measured }] : []),
+    { name: 'expected', read: expected }
+  ]);
+</script>
+
+<section class="mt-8" aria-label="Dose ladder" data-testid="ladder">
+  <h2 class="text-[1.35rem]">Dose ladder</h2>
+  <p class="text-ink-2">
+    How much
+    <select
+      class="quiet text-ink"
+      aria-label="Colourant of the ladder"
+      value={colourant.id}
+      onchange={(e) => (colourantId = e.currentTarget.value)}
+    >
+      {#each colourants as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
+    </select>
+    hides in
+    <select
+      class="quiet text-ink"
+      aria-label="Base of the ladder"
+      value={base.id}
+      onchange={(e) => (baseId = e.currentTarget.value)}
+    >
+      {#each bases as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
+    </select>,
+    <QuantityField
+      quiet
+      width="3.4rem"
+      label="Thickness of the ladder"
+      unit="mm"
+      above
+      max={500}
+      value={mm}
+      onchange={(v) => (mm = v)}
+    />
+    thick, and from where more no longer shows.
+  </p>
+  {#each rows as row (row.name)}
+    <div class="mt-3 flex items-end gap-3">
+      <p class="w-44 text-[0.92rem]">
+        <strong>{row.name}</strong><br />
+        {row.read.hidesFrom === undefined ? 'does not hide yet' : `hides from ${row.read.hidesFrom} %`}<br />
+        <span class="text-ink-2"
+          >{row.read.enoughFrom === undefined
+            ? 'each step still shows'
+            : `past ${row.read.enoughFrom} % more does not show`}</span
+        >
+      </p>
+      {#each row.read.steps as s, i (s.percent)}
+        <div class="w-24 text-center text-[0.82rem]">
+          <Swatch
+            hex={s.black}
+            letter={String(s.percent)}
+            nth={i}
+            label="{s.percent} % over black"
+            height={30}
+          />
+          <Swatch
+            hex={s.white}
+            letter={String(s.percent)}
+            nth={i}
+            label="{s.percent} % over white"
+            height={30}
+          />
+          <span class={s.contrast >= 0.98 ? 'font-semibold text-verdigris' : 'text-ink-2'}
+            >{(s.contrast * 100).toFixed(0)} % hidden</span
+          >
+        </div>
+      {/each}
+    </div>
+  {/each}
+  <p class="mt-2 text-[0.85rem] text-ink-2">
+    To measure one, keep two cards a step: the same percentage over black and over white.
+  </p>
+</section>

@@ -1,0 +1,144 @@
+<!-- A trial card, recorded in under a minute: base, recipe, thickness, the colour as measured. -->
+<script lang="ts">
+  import { BACKINGS, TrialCard } from '$core/colour';
+  import type { Base, Colourant } from '$core/material';
+  import type { Problem } from '$core/problem';
+  import { problemsOf } from '$core/validate';
+  import { newId } from '$lib/id';
+  import { send } from '$lib/send';
+  import ProblemNote from '../ProblemNote.svelte';
+  import QuantityField from '../QuantityField.svelte';
+  import Row from '../shelf/Row.svelte';
+  import PhotoPick from './PhotoPick.svelte';
+  import TargetField from './TargetField.svelte';
+
+  let {
+    bases,
+    colourants,
+    onsaved
+  }: { bases: Base[]; colourants: Colourant[]; onsaved: () => Promise<void> } = $props();
+  const WORDS = { deep: 'deep in the cup', white: 'over white', black: 'over black' };
+  let problems = $state<Problem[]>([]);
+  let photo = $state<File>();
+  let card = $state<TrialCard>({
+    id: newId(),
+    name: '',
+    // The first of each is as good a start as any; all of it is to be changed.
+    // svelte-ignore state_referenced_locally
+    baseId: bases[0]?.id ?? '',
+    // svelte-ignore state_referenced_locally
+    lines: colourants[0] ? [{ colourantId: colourants[0].id, percent: 1 }] : [],
+    mm: 2,
+    backing: 'white',
+    colour: '#8a8f80',
+    light: 'daylight',
+    madeAt: Date.now(),
+    note: ''
+  });
+
+  async function keep() {
+    const read = TrialCard.safeParse({ ...$state.snapshot(card), name: card.name.trim() || 'card' });
+    problems = read.success ? [] : problemsOf(read.error);
+    if (!read.success) return;
+    const stored = await send('PUT', `/trialcards/${card.id}`, read.data);
+    problems = stored.ok ? [] : stored.problems;
+    if (!stored.ok) return;
+    if (photo)
+      await fetch(`/api/v1/trialcards/${card.id}/photo`, {
+        method: 'POST',
+        headers: { 'content-type': photo.type },
+        body: photo
+      });
+    await onsaved();
+  }
+</script>
+
+<section class="sheet mt-4 grid items-start gap-x-6 p-5 md:grid-cols-3" aria-label="New trial card">
+  <div>
+    <Row label="Call it">
+      <input
+        class="field"
+        aria-label="Name of the card"
+        placeholder="heron, second try"
+        bind:value={card.name}
+      />
+    </Row>
+    <Row label="Base">
+      <select class="field" aria-label="Base of the card" bind:value={card.baseId}>
+        {#each bases as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
+      </select>
+    </Row>
+    <div class="grid grid-cols-2 gap-x-3">
+      <Row label="Thick">
+        <QuantityField
+          label="Thickness"
+          unit="mm"
+          above
+          max={500}
+          value={card.mm}
+          onchange={(v) => (card.mm = v)}
+        />
+      </Row>
+      <Row label="Laid">
+        <select class="field" aria-label="Laid" bind:value={card.backing}>
+          {#each BACKINGS as b (b)}<option value={b}>{WORDS[b]}</option>{/each}
+        </select>
+      </Row>
+    </div>
+  </div>
+  <div>
+    <span class="label">Recipe, g to 100 g of base</span>
+    {#each card.lines as line, i (i)}
+      <div class="mt-1 grid grid-cols-[1fr_5rem_1.6rem] items-center gap-2">
+        <select class="field" aria-label="Colourant {i + 1} of the card" bind:value={line.colourantId}>
+          {#each colourants as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
+        </select>
+        <QuantityField
+          label="Percent {i + 1} of the card"
+          unit="%"
+          above
+          max={1}
+          value={line.percent / 100}
+          onchange={(v) => (line.percent = Number((v * 100).toFixed(4)))}
+        />
+        <button
+          class="text-ink-2 hover:text-cinnabar"
+          aria-label="Take out colourant {i + 1}"
+          onclick={() => card.lines.splice(i, 1)}>×</button
+        >
+      </div>
+    {/each}
+    <button
+      class="button mt-2"
+      disabled={!colourants.length || card.lines.length >= 6}
+      onclick={() => card.lines.push({ colourantId: colourants[0]!.id, percent: 1 })}>+ colourant</button
+    >
+    <Row label="Note">
+      <input class="field" aria-label="Note on the card" bind:value={card.note} />
+    </Row>
+  </div>
+  <div>
+    <Row label="Colour as measured, dry">
+      <TargetField label="Colour as measured" value={card.colour} onchange={(hex) => (card.colour = hex)} />
+    </Row>
+    <PhotoPick label="Measure it on a photo" onpick={(hex) => (card.colour = hex)} />
+    <div class="grid grid-cols-2 gap-x-3">
+      <Row label="Light">
+        <select class="field" aria-label="Light" bind:value={card.light}>
+          <option>daylight</option><option>lamp</option><option>mixed</option>
+        </select>
+      </Row>
+      <Row label="Photo to keep">
+        <input
+          class="field py-2 text-[0.8rem]"
+          type="file"
+          accept="image/*"
+          aria-label="Photo to keep"
+          onchange={(e) => (photo = e.currentTarget.files?.[0])}
+        />
+      </Row>
+    </div>
+    {#each problems as problem (problem.code + problem.path)}<ProblemNote {problem} />{/each}
+    <button class="button go mt-2 w-full" onclick={keep}>Keep the card</button>
+  </div>
+</section>

@@ -1,0 +1,38 @@
+<!-- A cup's colour where it will be seen: in the cup, in the piece, sealed, aged; and when it hides. -->
+<script lang="ts">
+  import type { Computed, ComputedCup } from '$core/plan';
+
+  let { out, computed }: { out: ComputedCup; computed: Computed } = $props();
+  const layer = $derived(computed.groups.flatMap((g) => g.layers).find((l) => l.cupId === out.cupId));
+  const looks = $derived(
+    [
+      { words: 'in the cup', look: out.looks.cup },
+      ...(layer
+        ? [{ words: `${(layer.to - layer.from).toFixed(1)} mm in the piece, dry`, look: layer.look }]
+        : []),
+      { words: 'sealed', look: out.looks.sealed },
+      { words: 'after a year or two', look: out.looks.aged }
+    ].filter((x, i, all) => i === 0 || all.findIndex((y) => y.look.hex === x.look.hex) === i)
+  );
+  const off = $derived(looks.some((x) => !x.look.onScreen));
+</script>
+
+<div class="flex items-center gap-1 text-[0.8rem] text-ink-2" data-testid="looks-{out.letter}">
+  {#each looks as { words, look } (words)}
+    <span
+      class="h-4 w-6 rounded-sm border border-rule-strong"
+      style="background:{look.hex}"
+      role="img"
+      aria-label="{words}: {look.hex}"
+      title={words}
+    ></span>
+  {/each}
+  <span class="ml-auto">
+    {#if off}<span class="text-ochre" title="the screen cannot show this colour as strong as it is"
+        >stronger ·</span
+      >{/if}
+    {out.hides === null
+      ? 'never hides'
+      : `hides at ${out.hides < 10 ? out.hides.toFixed(1) : out.hides.toFixed(0)} mm`}
+  </span>
+</div>

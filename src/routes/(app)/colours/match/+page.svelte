@@ -1,0 +1,294 @@
+<script lang="ts">
+  import {
+    asWeighed,
+    candidatesFor,
+    deepColour,
+    labOfHex,
+    type MatchAnswer,
+    type MatchOrder
+  } from '$core/colour';
+  import { concentrationsOf, ownPercents } from '$core/dosing';
+  import { formulaOf } from '$core/material';
+  import { grams } from '$core/quantity';
+  import { startingLibrary } from '$core/shelf';
+  import { ColourWork } from '$lib/colour-work.svelte';
+  import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
+  import { letterOf } from '$lib/ui/colour/letter';
+  import PhotoPick from '$lib/ui/colour/PhotoPick.svelte';
+  import Swatch from '$lib/ui/colour/Swatch.svelte';
+  import TargetField from '$lib/ui/colour/TargetField.svelte';
+  import { suited } from '$lib/ui/colour/suited';
+  import { money } from '$lib/ui/money';
+  import ProblemNote from '$lib/ui/ProblemNote.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import Row from '$lib/ui/shelf/Row.svelte';
+
+  let { data } = $props();
+  // The colour a link brought along is where the page begins; after that it is the maker's.
+  // svelte-ignore state_referenced_locally
+  let target = $state(/^#[0-9a-f]{6}$/i.test(data.wanted) ? data.wanted : '#5b7d95');
+  let baseId = $state('');
+  let film = $state(false);
+  let mm = $state(2);
+  let backing = $state<'#ffffff' | '#101010'>('#ffffff');
+  let most = $state(3);
+  let batch = $state(100);
+  let scaleId = $state('');
+  let buy = $state(false);
+  const work = new ColourWork<MatchAnswer[]>();
+
+  const base = $derived(data.bases.find((b) => b.id === baseId) ?? suited(data.bases, data.colourants));
+  const formula = $derived(base ? formulaOf(base) : undefined);
+  const scales = $derived([...data.scales].sort((a, b) => a.division - b.division));
+  const scale = $derived(scales.find((s) => s.id === scaleId) ?? scales[0]);
+  const toBuy = $derived(
+    startingLibrary.colourants.filter((c) => !data.colourants.some((own) => own.id === c.id))
+  );
+  const all = $derived([...data.colourants, ...(buy ? toBuy : [])]);
+  const without = $derived([data.without, ...(buy ? [] : data.empty)].filter(Boolean));
+  const replaced = $derived(data.colourants.find((c) => c.id === data.without));
+  const order = $derived.by((): MatchOrder | undefined => {
+    if (!base || !formula?.ok) return undefined;
+    return {
+      target: labOfHex(target),
+      base: { kind: base.kind, colour: base.colour, density: formula.value.density },
+      ...(film ? { film: { mm, backing } } : {}),
+      ...candidatesFor(base, formula.value, all, without),
+      colourants: most
+    };
+  });
+  const nameOf = (id: string) => all.find((c) => c.id === id)?.name ?? id;
+  const bought = (id: string) => !data.colourants.some((c) => c.id === id);
+
+  /** The answer's lines as percentages of the material's own basis, as a plan would write them. */
+  const own = $derived((answer: MatchAnswer) =>
+    formula?.ok
+      ? ownPercents(
+          formula.value,
+          answer.lines.map((l) => ({
+            colourant: all.find((c) => c.id === l.colourantId)!,
+            percent: l.percent,
+            of: 'supplied' as const,
+            basis: 'batch' as const
+          }))
+        )
+      : answer.lines.map((l) => l.percent)
+  );
+  const cost = $derived((answer: MatchAnswer) => {
+    const known = answer.lines.map((l) => data.costs[l.colourantId]);
+    if (known.some((c) => c === undefined)) return undefined;
+    return answer.lines.reduce((s, l, i) => s + ((l.percent * batch) / 100) * known[i]!, 0);
+  });
+
+  function search() {
+    if (order) void work.start({ kind: 'match', order: $state.snapshot(order) as MatchOrder });
+  }
+
+  function fromCup(value: string) {
+    const [planId, cupId] = value.split('|');
+    const plan = data.plans.find((p) => p.id === planId);
+    const cup = plan?.cups.find((c) => c.id === cupId);
+    const own = data.bases.find((b) => b.id === plan?.baseId);
+    const made = own ? formulaOf(own) : undefined;
+    if (!cup || !own || !made?.ok) return;
+    const doses = cup.recipe.flatMap((line) => {
+      const colourant = data.colourants.find((c) => c.id === line.colourantId);
+      return colourant ? [{ ...line, colourant }] : [];
+    });
+    const percents = concentrationsOf(made.value, doses);
+    target = deepColour({
+      base: { kind: own.kind, colour: own.colour, density: made.value.density },
+      doses: doses.map((d, i) => ({ colourant: d.colourant, percent: percents[i]! }))
+    }).hex;
+  }
+</script>
+
+<svelte:head><title>Match a colour · Kirapen</title></svelte:head>
+
+<div class="mx-auto max-w-[1160px] px-7 py-6">
+  <ColourTabs />
+  <h1 class="text-[1.9rem]">{replaced ? `Without ${replaced.name}` : 'Match a colour'}</h1>
+  <p class="text-ink-2">
+    {replaced
+      ? 'What comes nearest to it from the other pots.'
+      : 'Which pots make this colour in this base, and how much of each.'}
+  </p>
+  <div class="mt-3 grid items-start gap-6 lg:grid-cols-[340px_minmax(0,1fr)]">
+    <section class="sheet p-5" aria-label="What is wanted">
+      <Row label="Colour wanted">
+        <TargetField label="Colour wanted" value={target} onchange={(hex) => (target = hex)} />
+      </Row>
+      <div class="flex flex-wrap gap-2">
+        <PhotoPick onpick={(hex) => (target = hex)} />
+        <select
+          class="field !w-auto flex-1"
+          aria-label="Colour of a trial card or a cup"
+          value=""
+          onchange={(e) => {
+            const value = e.currentTarget.value;
+            if (value.startsWith('#')) target = value;
+            else if (value) fromCup(value);
+            e.currentTarget.value = '';
+          }}
+        >
+          <option value="">of a card or cup…</option>
+          {#each data.cards as c (c.id)}<option value={c.colour}>card: {c.name}</option>{/each}
+          {#each data.plans as p (p.id)}{#each p.cups as c (c.id)}<option value="{p.id}|{c.id}"
+                >{p.name}: {c.name}</option
+              >{/each}{/each}
+        </select>
+      </div>
+      <Row label="In">
+        <select
+          class="field"
+          aria-label="Base"
+          value={base?.id ?? ''}
+          onchange={(e) => (baseId = e.currentTarget.value)}
+        >
+          {#each data.bases as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
+        </select>
+      </Row>
+      <div class="grid grid-cols-2 gap-x-3">
+        <Row label="Seen">
+          <select
+            class="field"
+            aria-label="Seen"
+            value={film ? 'film' : 'deep'}
+            onchange={(e) => (film = e.currentTarget.value === 'film')}
+          >
+            <option value="deep">deep</option>
+            <option value="film">as a layer</option>
+          </select>
+        </Row>
+        {#if film}
+          <Row label="Thick">
+            <QuantityField label="Thick" unit="mm" above max={500} value={mm} onchange={(v) => (mm = v)} />
+          </Row>
+          <Row label="Over">
+            <select class="field" aria-label="Over" bind:value={backing}>
+              <option value="#ffffff">white</option>
+              <option value="#101010">black</option>
+            </select>
+          </Row>
+        {/if}
+        <Row label="At most">
+          <select
+            class="field"
+            aria-label="At most"
+            value={String(most)}
+            onchange={(e) => (most = Number(e.currentTarget.value))}
+          >
+            {#each [1, 2, 3, 4] as n (n)}<option value={String(n)}>{n} colourant{n > 1 ? 's' : ''}</option
+              >{/each}
+          </select>
+        </Row>
+        <Row label="For a batch of">
+          <QuantityField label="For a batch of" unit="g" above value={batch} onchange={(v) => (batch = v)} />
+        </Row>
+        <Row label="Weighed on">
+          <select
+            class="field"
+            aria-label="Weighed on"
+            value={scale?.id ?? ''}
+            onchange={(e) => (scaleId = e.currentTarget.value)}
+          >
+            {#each scales as s (s.id)}<option value={s.id}>{s.name}, {s.division} g</option>{/each}
+          </select>
+        </Row>
+      </div>
+      <label class="flex min-h-11 items-center gap-2">
+        <input type="checkbox" class="h-5 w-5" bind:checked={buy} />
+        also what could be bought ({toBuy.length} more)
+      </label>
+      {#if formula && !formula.ok}<ProblemNote problem={formula.problem} />{/if}
+      {#if work.running}
+        <div class="mt-2 flex items-center gap-3">
+          <div
+            class="h-2.5 flex-1 overflow-hidden rounded-full bg-sunk"
+            role="progressbar"
+            aria-label="Search"
+            aria-valuenow={Math.round(work.progress * 100)}
+          >
+            <div class="h-full bg-verdigris" style="width:{work.progress * 100}%"></div>
+          </div>
+          <button class="button" onclick={() => work.cancel()}>Stop</button>
+        </div>
+      {:else}
+        <button class="button go mt-2 w-full" onclick={search} disabled={!order?.candidates.length}>
+          Find recipes{order ? ` from ${order.candidates.length} colourants` : ''}
+        </button>
+      {/if}
+    </section>
+
+    <section aria-label="Answers" data-testid="answers">
+      {#if work.result && order && scale}
+        {#if !work.result.length}
+          <p class="text-ink-2">
+            Nothing on the shelf comes near inside the limits. Try what could be bought.
+          </p>
+        {/if}
+        <ol class="space-y-3">
+          {#each work.result as answer, n (n)}
+            {@const weighed = asWeighed(answer, order, batch, scale.division)}
+            {@const percents = own(answer)}
+            {@const price = cost(answer)}
+            <li class="sheet grid grid-cols-[104px_minmax(0,1fr)_auto] items-center gap-4 p-4">
+              <div class="grid grid-cols-2">
+                <Swatch hex={target} letter="?" label="wanted" height={72} />
+                <Swatch
+                  hex={answer.look.hex}
+                  letter={letterOf(n)}
+                  nth={n + 1}
+                  label="answer {n + 1}"
+                  height={72}
+                />
+              </div>
+              <table class="figures text-[0.92rem]">
+                <tbody>
+                  {#each answer.lines as line, i (line.colourantId)}
+                    <tr>
+                      <td class="!py-1"
+                        >{nameOf(line.colourantId)}{#if bought(line.colourantId)}<span class="text-ochre">
+                            to buy</span
+                          >{/if}</td
+                      >
+                      <td class="num !py-1">{percents[i]!.toPrecision(3)} %</td>
+                      <td class="num !py-1 font-semibold"
+                        >{grams(weighed.grams[i]!.grams, scale.division)} g</td
+                      >
+                    </tr>
+                  {/each}
+                </tbody>
+              </table>
+              <div class="w-36 text-right">
+                <p class="font-display text-[1.9rem] leading-none font-medium">{answer.deltaE.toFixed(1)}</p>
+                <p class="text-[0.82rem] text-ink-2">
+                  ΔE, {answer.deltaE < 1
+                    ? 'not to be told apart'
+                    : answer.deltaE < 3
+                      ? 'near'
+                      : answer.deltaE < 6
+                        ? 'to be seen beside it'
+                        : 'another colour'}
+                </p>
+                <p class="text-[0.82rem] {weighed.deltaE > answer.deltaE + 1 ? 'text-ochre' : 'text-ink-2'}">
+                  {weighed.deltaE.toFixed(1)} as weighed
+                </p>
+                {#if price !== undefined}<p class="text-[0.82rem] text-ink-2">costs {money(price)}</p>{/if}
+              </div>
+            </li>
+          {/each}
+        </ol>
+        <p class="mt-2 text-[0.85rem] text-ink-2">
+          Percent {formula?.ok ? formula.value.basis.words : ''}, inside each colourant’s limit and the cup’s.
+          A prediction: lay a trial card before the batch.
+        </p>
+      {:else if !work.running}
+        <p class="text-ink-2">
+          Choose a colour, a base and how it will be seen. The nearest few recipes stand here, the simplest
+          first among equals.
+        </p>
+      {/if}
+    </section>
+  </div>
+</div>

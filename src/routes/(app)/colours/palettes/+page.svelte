@@ -1,0 +1,215 @@
+<script lang="ts">
+  import {
+    candidatesFor,
+    labOfHex,
+    readPalette,
+    writePalette,
+    writePaletteCsv,
+    type Cluster,
+    type MatchAnswer,
+    type MatchOrder,
+    type Swatch as Named
+  } from '$core/colour';
+  import { ownPercents } from '$core/dosing';
+  import { formulaOf } from '$core/material';
+  import type { Problem } from '$core/problem';
+  import { ColourWork } from '$lib/colour-work.svelte';
+  import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
+  import { letterOf } from '$lib/ui/colour/letter';
+  import PhotoPick from '$lib/ui/colour/PhotoPick.svelte';
+  import { suited } from '$lib/ui/colour/suited';
+  import Swatch from '$lib/ui/colour/Swatch.svelte';
+  import ProblemNote from '$lib/ui/ProblemNote.svelte';
+
+  let { data } = $props();
+  let swatches = $state<Named[]>([]);
+  let problem = $state<Problem>();
+  let count = $state(6);
+  let baseId = $state('');
+  let pixels: Uint8ClampedArray | undefined;
+  let recipes = $state.raw<Record<string, MatchAnswer | undefined>>({});
+  let done = $state(0);
+  let matchingNow = $state(false);
+  const clusters = new ColourWork<Cluster[]>();
+  const search = new ColourWork<MatchAnswer[]>();
+  const base = $derived(data.bases.find((b) => b.id === baseId) ?? suited(data.bases, data.colourants));
+  const formula = $derived(base ? formulaOf(base) : undefined);
+  const nameOf = (id: string) => data.colourants.find((c) => c.id === id)?.name ?? id;
+
+  $effect(() => {
+    if (!clusters.result) return;
+    swatches = clusters.result.map((c, i) => ({
+      name: `colour ${i + 1}, ${(c.share * 100).toFixed(0)} %`,
+      hex: c.hex
+    }));
+    recipes = {};
+    done = 0;
+  });
+
+  function find(picture: Uint8ClampedArray) {
+    pixels = picture;
+    void clusters.start({ kind: 'clusters', pixels: picture, count });
+  }
+
+  async function read(event: Event & { currentTarget: HTMLInputElement }) {
+    const file = event.currentTarget.files?.[0];
+    event.currentTarget.value = '';
+    if (!file) return;
+    const parsed = readPalette(await file.text());
+    problem = parsed.ok ? undefined : parsed.problem;
+    if (!parsed.ok) return;
+    swatches = parsed.value;
+    recipes = {};
+    done = 0;
+  }
+
+  function save(name: string, text: string) {
+    const url = URL.createObjectURL(new Blob([text], { type: 'text/plain' }));
+    const link = document.createElement('a');
+    link.href = url;
+    link.download = name;
+    link.click();
+    URL.revokeObjectURL(url);
+  }
+
+  /** One colour after the other, so that each shows as it is found and the search can be stopped. */
+  async function match() {
+    if (!base || !formula?.ok) return;
+    const { candidates, mostInAll } = candidatesFor(base, formula.value, data.colourants);
+    const look = { kind: base.kind, colour: base.colour, density: formula.value.density };
+    matchingNow = true;
+    done = 0;
+    recipes = {};
+    for (const s of swatches) {
+      const order = { target: labOfHex(s.hex), base: look, candidates, mostInAll, colourants: 2 };
+      const found = await search.start({ kind: 'match', order: $state.snapshot(order) as MatchOrder });
+      if (!found) break;
+      recipes = { ...recipes, [s.hex]: found[0] };
+      done++;
+    }
+    matchingNow = false;
+  }
+  const percents = $derived((answer: MatchAnswer) =>
+    formula?.ok
+      ? ownPercents(
+          formula.value,
+          answer.lines.map((l) => ({
+            colourant: data.colourants.find((c) => c.id === l.colourantId)!,
+            percent: l.percent,
+            of: 'supplied' as const,
+            basis: 'batch' as const
+          }))
+        )
+      : []
+  );
+</script>
+
+<svelte:head><title>Palettes · Kirapen</title></svelte:head>
+
+<div class="mx-auto max-w-[1160px] px-7 py-6">
+  <ColourTabs />
+  <header class="flex flex-wrap items-center gap-3">
+    <div class="flex-1">
+      <h1 class="text-[1.9rem]">Palettes</h1>
+      <p class="text-ink-2">From a photo or a file to recipes; from the shelf to a file.</p>
+    </div>
+    <a class="button" href="/api/v1/palette" download>The shelf as palette text</a>
+    <a class="button" href="/api/v1/palette?as=csv" download>as CSV</a>
+  </header>
+  {#if problem}<div class="mt-3"><ProblemNote {problem} /></div>{/if}
+  <div class="mt-4 grid items-start gap-6 lg:grid-cols-[320px_minmax(0,1fr)]">
+    <section class="sheet p-5" aria-label="Where from">
+      <label class="button cursor-pointer">
+        Open a palette file
+        <input
+          class="sr-only"
+          type="file"
+          accept=".gpl,.csv,.txt,text/plain,text/csv"
+          aria-label="Open a palette file"
+          onchange={read}
+        />
+      </label>
+      <p class="mt-4 mb-1 label">or the main colours of a photo</p>
+      <label class="mb-2 flex items-center gap-2"
+        >how many
+        <select
+          class="field !w-20"
+          aria-label="How many colours"
+          value={String(count)}
+          onchange={(e) => {
+            count = Number(e.currentTarget.value);
+            if (pixels) find(pixels);
+          }}
+        >
+          {#each [3, 4, 5, 6, 8, 10] as n (n)}<option value={String(n)}>{n}</option>{/each}
+        </select></label
+      >
+      <PhotoPick label="Colours of a photo" onpixels={find} />
+      {#if clusters.running}
+        <p class="mt-2 flex items-center gap-2 text-ink-2">
+          looking… <button class="button" onclick={() => clusters.cancel()}>Stop</button>
+        </p>
+      {/if}
+    </section>
+
+    <section aria-label="Colours of the palette" data-testid="palette">
+      {#if swatches.length}
+        <div class="flex flex-wrap items-center gap-3">
+          <select
+            class="field !w-64"
+            aria-label="Base"
+            value={base?.id ?? ''}
+            onchange={(e) => (baseId = e.currentTarget.value)}
+          >
+            {#each data.bases as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
+          </select>
+          {#if matchingNow}
+            <span>{done} of {swatches.length}</span>
+            <button class="button" onclick={() => search.cancel()}>Stop</button>
+          {:else}
+            <button class="button go" onclick={match}>Find recipes</button>
+          {/if}
+          <span class="flex-1"></span>
+          <button class="button" onclick={() => save('palette.gpl', writePalette('palette', swatches))}
+            >Save as palette text</button
+          >
+          <button class="button" onclick={() => save('palette.csv', writePaletteCsv(swatches))}>as CSV</button
+          >
+        </div>
+        <ul class="ruled mt-3">
+          {#each swatches as s, n (n)}
+            {@const found = recipes[s.hex]}
+            <li class="flex items-center gap-4 py-2">
+              <span class="w-20"><Swatch hex={s.hex} letter={letterOf(n)} nth={n} label={s.name} /></span>
+              <span class="w-20"
+                >{#if found}<Swatch
+                    hex={found.look.hex}
+                    letter={letterOf(n)}
+                    nth={n}
+                    label="{s.name}, as matched"
+                  />{/if}</span
+              >
+              <span class="w-44 truncate"
+                >{s.name}<span class="block text-[0.82rem] text-ink-2">{s.hex}</span></span
+              >
+              <span class="min-w-0 flex-1 text-[0.92rem]">
+                {#if found}{found.lines
+                    .map((l, i) => `${nameOf(l.colourantId)} ${percents(found)[i]!.toPrecision(2)} %`)
+                    .join(', ')}{/if}
+              </span>
+              <span class="w-20 text-right"
+                >{#if found}<strong>ΔE {found.deltaE.toFixed(1)}</strong>{/if}</span
+              >
+              <a class="button bare" href="/colours/match?colour={encodeURIComponent(s.hex)}">match</a>
+            </li>
+          {/each}
+        </ul>
+      {:else}
+        <p class="text-ink-2">
+          Open a palette file, or a photo of the marsh: its main colours stand here, and each becomes a recipe
+          from your pots.
+        </p>
+      {/if}
+    </section>
+  </div>
+</div>

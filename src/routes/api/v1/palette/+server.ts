@@ -1,0 +1,24 @@
+import { json } from '@sveltejs/kit';
+import { readPalette, writePalette, writePaletteCsv } from '$core/colour';
+import { listCards } from '$lib/server/database';
+import { refuse } from '$lib/server/respond';
+import { store } from '$lib/server/store';
+
+/** The colourants of the shelf as a palette: text, or CSV. */
+export const GET = async ({ url }) => {
+  const colourants = await listCards((await store()).db, 'colourants');
+  const swatches = colourants.map((c) => ({ name: c.name, hex: c.colour }));
+  const csv = url.searchParams.get('as') === 'csv';
+  return new Response(csv ? writePaletteCsv(swatches) : writePalette('Kirapen shelf', swatches), {
+    headers: {
+      'content-type': `${csv ? 'text/csv' : 'text/plain'}; charset=utf-8`,
+      'content-disposition': `attachment; filename="kirapen-shelf.${csv ? 'csv' : 'gpl'}"`
+    }
+  });
+};
+
+/** Reads a palette that is sent as text. */
+export const POST = async ({ request }) => {
+  const read = readPalette(await request.text());
+  return read.ok ? json({ swatches: read.value }) : refuse([read.problem]);
+};
