@@ -1,5 +1,15 @@
 // npm run bench: speed as ratios within one run. Each size is measured in turns with the others, so that a
 // busy machine slows all alike; figures are medians.
+import {
+  candidatesFor,
+  deepColour,
+  deltaE,
+  matchColour,
+  predictorFor,
+  type Lab,
+  type MatchOrder
+} from '../src/core/colour';
+import { formulaOf } from '../src/core/material';
 import { cards } from '../demo/cards';
 import { tideline } from '../demo/plans';
 import { computePlan, HATCHES, type Plan, type Shelf } from '../src/core/plan';
@@ -91,3 +101,64 @@ sizes.forEach(({ name }, i) => {
     `| ${name} | ${cold.toFixed(2)} ms | ${median(m.warm).toFixed(2)} ms | × ${(cold / base).toFixed(1)} | ${((cold / FRAME) * 100).toFixed(0)} % | ${median(m.kilobytes).toFixed(0)} KB |`
   );
 });
+
+// Matching a colour, against an exhaustive grid over the same colourants that is made finer until it comes as near.
+const RECIPES = 7;
+const NEAR = 0.2;
+const bar = cards.bases.find((b) => b.id === 'bar-soap')!;
+const barFormula = formulaOf(bar);
+if (!barFormula.ok) throw new Error(barFormula.problem.sentence);
+const shelf = candidatesFor(bar, barFormula.value, cards.colourants);
+const order: MatchOrder = {
+  target: { l: 50, a: 0, b: 0 },
+  base: { kind: bar.kind, colour: bar.colour, density: barFormula.value.density },
+  ...shelf,
+  colourants: 3
+};
+let dice = 7;
+const roll = () => (dice = (dice * 16807) % 2147483647) / 2147483647;
+const targets = Array.from({ length: RECIPES }, () => {
+  const pots = [...order.candidates].sort(() => roll() - 0.5).slice(0, 3);
+  const doses = pots.map((c) => ({ colourant: c.colourant, percent: (c.most * roll()) / 3 }));
+  return deepColour({ base: order.base, doses }).lab;
+});
+
+/** Every triple at so many levels each, from nothing to the most: the nearest, ΔE00. */
+function grid(target: Lab, levels: number): number {
+  let nearest = Infinity;
+  const { candidates } = order;
+  for (let a = 0; a < candidates.length; a++)
+    for (let b = a + 1; b < candidates.length; b++)
+      for (let c = b + 1; c < candidates.length; c++) {
+        const predict = predictorFor(order, [a, b, c]);
+        const most = [a, b, c].map((i) => candidates[i]!.most / (levels - 1));
+        for (let i = 0; i < levels; i++)
+          for (let j = 0; j < levels; j++)
+            for (let k = 0; k < levels; k++) {
+              const lab = predict([i * most[0]!, j * most[1]!, k * most[2]!]);
+              const rough = Math.hypot(lab.l - target.l, lab.a - target.a, lab.b - target.b);
+              if (rough < nearest + 4) nearest = Math.min(nearest, deltaE(lab, target));
+            }
+      }
+  return nearest;
+}
+const timed = <T>(work: () => T): { ms: number; result: T } => {
+  const start = performance.now();
+  const result = work();
+  return { ms: performance.now() - start, result };
+};
+matchColour({ ...order, target: targets[0]! }); // the compiler warms up
+const matches = targets.map((target) => timed(() => matchColour({ ...order, target })));
+const grids = targets.map((target) => {
+  for (const levels of [6, 9, 13, 19, 28]) {
+    const run = timed(() => grid(target, levels));
+    if (run.result < NEAR || levels === 28) return { ...run, levels };
+  }
+  throw new Error('no grid');
+});
+const matchMs = median(matches.map((m) => m.ms));
+const gridMs = median(grids.map((g) => g.ms));
+console.log(
+  `\nmatching, ${order.candidates.length} colourants, at most 3: median ${matchMs.toFixed(0)} ms, ΔE00 ${median(matches.map((m) => Math.min(...m.result.map((a) => a.deltaE)))).toFixed(2)}; ` +
+    `an exhaustive grid within ΔE00 ${NEAR} (${median(grids.map((g) => g.levels))} levels): median ${gridMs.toFixed(0)} ms, × ${(gridMs / matchMs).toFixed(1)}`
+);

@@ -1,10 +1,61 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { deltaE } from './difference';
-import { labOf, labOfHex, labOfXyz, lookOf, flat, xyzOf } from './spectrum';
-import { reflectanceOf, reflectanceOfHex } from './upsample';
+import { cards } from '../../../demo/cards';
+import { formulaOf, type Colourant } from '../material';
+import {
+  castCorrected,
+  contrastOf,
+  contrastRatio,
+  deepColour,
+  deepReflectance,
+  deltaE,
+  filmReflectance,
+  finished,
+  flat,
+  hidingThickness,
+  labOf,
+  labOfHex,
+  lookOf,
+  mainColours,
+  mixtureOf,
+  opticsOfColourant,
+  readPalette,
+  reflectanceOfHex,
+  reflectanceOfLab,
+  seenBy,
+  stackReflectance,
+  tintingStrength,
+  tintLook,
+  writePalette,
+  writePaletteCsv,
+  xyzOf,
+  type Tint
+} from '.';
 
 const hexes = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
+const colourant = (id: string): Colourant => cards.colourants.find((c) => c.id === id)!;
+const baseLook = (id: string) => {
+  const base = cards.bases.find((b) => b.id === id)!;
+  const formula = formulaOf(base);
+  if (!formula.ok) throw new Error(id);
+  return { kind: base.kind, colour: base.colour, density: formula.value.density };
+};
+const looks = cards.bases.map((b) => baseLook(b.id));
+const cup = (base: string, ...doses: [string, number][]): Tint => ({
+  base: baseLook(base),
+  doses: doses.map(([id, percent]) => ({ colourant: colourant(id), percent }))
+});
+const anyCup = fc.record({
+  base: fc.constantFrom(...looks),
+  doses: fc.array(
+    fc.record({
+      colourant: fc.constantFrom(...cards.colourants),
+      percent: fc.double({ min: 0, max: 8, noNaN: true })
+    }),
+    { maxLength: 4 }
+  )
+});
+const luminance = (r: Float64Array) => xyzOf(r)[1];
 
 describe('upsampling', () => {
   it('gives back 1,000 colours of the screen within ΔE00 0.5, inside 0..1', () => {
@@ -21,5 +72,265 @@ describe('upsampling', () => {
       { numRuns: 1000 }
     );
     expect(worst).toBeLessThan(0.5);
+  });
+
+  it('takes Lab as well, and keeps black and white', () => {
+    const lab = { l: 41, a: 12, b: -30 };
+    expect(deltaE(labOf(reflectanceOfLab(lab)), lab)).toBeLessThan(0.1);
+    expect(labOf(flat(1))).toMatchObject({
+      l: expect.closeTo(100, 6),
+      a: expect.closeTo(0, 6),
+      b: expect.closeTo(0, 6)
+    });
+    expect(labOf(reflectanceOfHex('#000000')).l).toBeLessThan(0.5);
+  });
+});
+
+describe('the pigment model', () => {
+  it('without pigment is the base', () => {
+    for (const base of looks)
+      expect(deltaE(deepColour({ base, doses: [] }).lab, labOfHex(base.colour))).toBeLessThan(0.5);
+  });
+
+  it('with nothing but pigment is the masstone', () => {
+    for (const c of cards.colourants.filter(
+      (x) => x.form !== 'interference pearl' && x.form !== 'ink' && !x.translucent
+    )) {
+      const plenty = deepColour({ base: baseLook('clear-quick'), doses: [{ colourant: c, percent: 50 }] });
+      expect([c.name, deltaE(plenty.lab, labOfHex(c.colour)) < 0.6]).toEqual([c.name, true]);
+    }
+  });
+
+  it('in white is the tint, where a card says which', () => {
+    // A tint that a real mixture gives: made with the model itself at another strength, then entered as a card would.
+    fc.assert(
+      fc.property(
+        fc.constantFrom('blue-paste', 'red-paste', 'violet-paste', 'chrome-green'),
+        fc.double({ min: 0.3, max: 4, noNaN: true }),
+        fc.constantFrom(2, 5, 10, 20),
+        (id, strength, percent) => {
+          const real = { ...colourant(id), strength };
+          const tint = { colour: tintLook(real, percent).hex, percent };
+          const entered: Colourant = { ...colourant(id), strength: 1, tint };
+          expect(deltaE(tintLook(entered, percent).lab, labOfHex(tint.colour))).toBeLessThan(1);
+          const deep = deepColour({
+            base: baseLook('clear-quick'),
+            doses: [{ colourant: entered, percent: 40 }]
+          });
+          expect(deltaE(deep.lab, labOfHex(entered.colour))).toBeLessThan(1);
+        }
+      ),
+      { numRuns: 60 }
+    );
+  });
+
+  it('never makes light: 0 ≤ R ≤ 1, for any mixture, thickness and backing', () => {
+    fc.assert(
+      fc.property(
+        anyCup,
+        fc.oneof(fc.double({ min: 0, max: 5, noNaN: true }), fc.double({ min: 5, max: 900, noNaN: true })),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (tint, mm, backing) => {
+          const optics = mixtureOf(tint);
+          for (const r of [filmReflectance(optics, mm, flat(backing)), deepReflectance(optics)])
+            for (const v of r) {
+              expect(v).toBeGreaterThanOrEqual(-1e-12);
+              expect(v).toBeLessThanOrEqual(1 + 1e-12);
+            }
+        }
+      ),
+      { numRuns: 300 }
+    );
+  });
+
+  it('shows black behind any film darker than white, and a deep film shows neither', () => {
+    fc.assert(
+      fc.property(anyCup, fc.double({ min: 0.01, max: 3, noNaN: true }), (tint, mm) => {
+        const optics = mixtureOf(tint);
+        const over = (g: number) => luminance(filmReflectance(optics, mm, flat(g)));
+        expect(over(0.02)).toBeLessThanOrEqual(over(0.85) + 1e-12);
+        const deep = deepReflectance(optics);
+        for (const g of [0.02, 0.85])
+          filmReflectance(optics, 1e6, flat(g)).forEach((v, i) => expect(v).toBeCloseTo(deep[i]!, 5));
+      }),
+      { numRuns: 200 }
+    );
+  });
+
+  it('is the backing at no thickness, and laid in two halves the same as in one', () => {
+    fc.assert(
+      fc.property(anyCup, fc.double({ min: 0.05, max: 6, noNaN: true }), (tint, mm) => {
+        const optics = mixtureOf(tint);
+        expect([...filmReflectance(optics, 0, flat(0.4))]).toEqual([...flat(0.4)]);
+        const one = filmReflectance(optics, mm, flat(0.6));
+        const two = stackReflectance(
+          [
+            { optics, mm: mm / 2 },
+            { optics, mm: mm / 2 }
+          ],
+          flat(0.6)
+        );
+        one.forEach((v, i) => expect(two[i]).toBeCloseTo(v, 6));
+      })
+    );
+  });
+
+  it('shows an interference pearl over dark and loses it over white', () => {
+    const optics = mixtureOf(cup('clear-quick', ['interference-blue', 2]));
+    const over = (g: number) => labOf(filmReflectance(optics, 2, flat(g)));
+    const bare = (g: number) => labOf(flat(g));
+    expect(deltaE(over(0.01), bare(0.01))).toBeGreaterThan(15);
+    expect(over(0.01).b).toBeLessThan(-20);
+    expect(deltaE(over(0.9), bare(0.9))).toBeLessThan(5);
+  });
+
+  it('keeps strengths beside a reference', () => {
+    const brown = colourant('brown-paste');
+    expect(tintingStrength(brown, brown)).toBe(1);
+    expect(tintingStrength({ ...brown, strength: 2 }, brown)).toBeCloseTo(2, 9);
+    expect(tintingStrength(colourant('black-paste'), brown)).toBeGreaterThan(4);
+    expect(Math.max(...opticsOfColourant(colourant('magenta-ink')).s)).toBeLessThan(0.01);
+  });
+
+  it('flags what the screen cannot show, and shows the nearest', () => {
+    const strong = lookOf({ l: 50, a: -90, b: 40 });
+    expect(strong.onScreen).toBe(false);
+    expect(strong.hex).toMatch(/^#[0-9a-f]{6}$/);
+    expect(lookOf({ l: 50, a: -10, b: 10 }).onScreen).toBe(true);
+  });
+});
+
+describe('hiding', () => {
+  it('grows with thickness and pigment, and is reached where it says', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.3, max: 5, noNaN: true }),
+        fc.double({ min: 0.1, max: 5, noNaN: true }),
+        (percent, mm) => {
+          const optics = mixtureOf(cup('clear-quick', ['white-paste', percent]));
+          expect(contrastRatio(optics, mm * 1.2)).toBeGreaterThanOrEqual(contrastRatio(optics, mm));
+          const at = hidingThickness(optics);
+          expect(contrastRatio(optics, at)).toBeGreaterThanOrEqual(0.98 - 1e-6);
+          expect(contrastRatio(optics, at * 0.98)).toBeLessThan(0.98);
+          expect(hidingThickness(mixtureOf(cup('clear-quick', ['white-paste', percent * 2])))).toBeLessThan(
+            at
+          );
+        }
+      ),
+      { numRuns: 60 }
+    );
+  });
+
+  it('of black takes a speck, of a pearl never comes', () => {
+    expect(hidingThickness(mixtureOf(cup('clear-quick', ['black-paste', 0.5])))).toBeLessThan(1);
+    expect(hidingThickness(mixtureOf(cup('clear-quick', ['interference-blue', 0.2])))).toBe(Infinity);
+  });
+});
+
+describe('what touches', () => {
+  it('is clear, close or one, by hue and by lightness', () => {
+    const grey = { l: 40, a: 0, b: 0 };
+    expect(contrastOf(grey, { l: 43, a: 0, b: 0 }).verdict).toBe('reads as one');
+    expect(contrastOf(grey, { l: 49, a: 2, b: 0 }).verdict).toBe('close');
+    expect(contrastOf(grey, { l: 80, a: 0, b: 0 })).toMatchObject({ verdict: 'clear', byLightness: true });
+    expect(contrastOf({ l: 50, a: 40, b: 0 }, { l: 50, a: -40, b: 0 })).toMatchObject({
+      verdict: 'clear',
+      byLightness: false
+    });
+  });
+
+  it('looks alike to some: red and green of one lightness', () => {
+    const [red, green] = ['#b0574f', '#6f7a3f'];
+    const apart = (v: 'everyone' | 'green-weak' | 'greys') =>
+      deltaE(labOfHex(seenBy(red, v)), labOfHex(seenBy(green, v)));
+    expect(apart('green-weak')).toBeLessThan(apart('everyone') / 2);
+    const grey = labOfHex(seenBy(red, 'greys'));
+    expect(Math.hypot(grey.a, grey.b)).toBeLessThan(0.5);
+  });
+});
+
+describe('from wet to aged', () => {
+  it('concrete lightens as it dries and deepens when sealed; soap yellows; ink dries darker', () => {
+    const lab = { l: 55, a: 4, b: 12 };
+    const of = (...rest: Parameters<typeof finished> extends [unknown, ...infer R] ? R : never) =>
+      finished(lab, ...rest).lab;
+    expect(of('concrete', 'wet').l).toBeLessThan(of('concrete', 'sealed').l);
+    expect(of('concrete', 'sealed').l).toBeLessThan(of('concrete', 'dry').l);
+    expect(of('soap', 'aged').b).toBeGreaterThan(of('soap', 'dry').b);
+    expect(of('resin', 'dry', true).l).toBeLessThan(of('resin', 'wet', true).l);
+  });
+});
+
+describe('a colour from a photo', () => {
+  it('is freed of the camera’s cast by the white beside it', () => {
+    const cast = (hex: string) => {
+      // A warm lamp: red up, blue down, in the photo's own light.
+      const lin = [1, 3, 5].map((i) => (parseInt(hex.slice(i, i + 2), 16) / 255) ** 2.2);
+      return `#${lin
+        .map((v, k) =>
+          Math.round(255 * Math.min(1, v * [0.95, 0.8, 0.55][k]!) ** (1 / 2.2))
+            .toString(16)
+            .padStart(2, '0')
+        )
+        .join('')}`;
+    };
+    const white = '#f0f0f0';
+    for (const hex of ['#4f7d9a', '#8a5a48', '#c8b070']) {
+      const picked = castCorrected(cast(hex), cast(white));
+      expect(deltaE(labOfHex(picked), labOfHex(hex))).toBeLessThan(3);
+      expect(deltaE(labOfHex(cast(hex)), labOfHex(hex))).toBeGreaterThan(4);
+    }
+    expect(castCorrected('#808080', '#f0f0f0')).toMatch(/^#(\w\w)\1\1$/);
+  });
+});
+
+describe('palettes', () => {
+  const names = fc
+    .string({ unit: fc.constantFrom(...'abc ,;"é7#'.split('')), minLength: 1, maxLength: 12 })
+    .map((s) => `x${s.trim()}`);
+
+  it('come back as they went, as text and as CSV', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ name: names, hex: hexes }), { minLength: 1, maxLength: 12 }),
+        (swatches) => {
+          const tidy = swatches.map((s) => ({ ...s, name: s.name.replace(/\s+/g, ' ') }));
+          const text = readPalette(writePalette('marsh', swatches));
+          expect(text.ok && text.value).toEqual(tidy);
+          const csv = readPalette(writePaletteCsv(tidy));
+          expect(csv.ok && csv.value).toEqual(tidy);
+        }
+      )
+    );
+  });
+
+  it('name the line that is no colour', () => {
+    const bad = readPalette('GIMP Palette\n#\n 12  30 400\ttoo much');
+    expect(!bad.ok && bad.problem).toMatchObject({
+      code: 'palette-line',
+      sentence: expect.stringContaining('Line 3')
+    });
+    const csv = readPalette('name,hex\nfoam,#fbfaf4\nheron,blue');
+    expect(!csv.ok && csv.problem.sentence).toContain('Line 3');
+    expect(readPalette('name,hex').ok).toBe(false);
+  });
+
+  it('of a photo are its main colours by share, the same each time', () => {
+    const patch = (hex: string, n: number) =>
+      Array.from({ length: n }, (_, i) => [
+        ...[1, 3, 5].map((k) => parseInt(hex.slice(k, k + 2), 16) + (i % 3)),
+        255
+      ]).flat();
+    const pixels = Uint8ClampedArray.from([
+      ...patch('#2c495a', 600),
+      ...patch('#c8b070', 300),
+      ...patch('#7c3a2c', 100)
+    ]);
+    const found = mainColours(pixels, 4, 3);
+    expect(found.map((c) => Math.round(c.share * 10))).toEqual([6, 3, 1]);
+    for (const [i, hex] of ['#2c495a', '#c8b070', '#7c3a2c'].entries())
+      expect(deltaE(found[i]!.lab, labOfHex(hex))).toBeLessThan(3);
+    expect(mainColours(pixels, 4, 3)).toEqual(found);
+    expect(mainColours(new Uint8ClampedArray(0), 4, 3)).toEqual([]);
   });
 });

@@ -21,7 +21,15 @@ export { contrastRatio, hidingThickness, HIDES } from './hiding';
 export { finished, isInk, type Finish } from './finish';
 export { AS_ONE, CLOSE, contrastOf, type Contrast } from './contrast';
 export { seenBy, VISIONS, type Vision } from './vision';
-export { matching, matchColour, asWeighed, type Candidate, type MatchAnswer, type MatchOrder } from './match';
+export {
+  matching,
+  matchColour,
+  asWeighed,
+  predictorFor,
+  type Candidate,
+  type MatchAnswer,
+  type MatchOrder
+} from './match';
 export { candidatesFor } from './candidates';
 export { BACKINGS, correctStrengths, predictedCard, TrialCard, type Correction } from './trial';
 export { ladderOf, predictedLadder, readLadder, type LadderStep } from './ladder';

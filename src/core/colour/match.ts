@@ -280,6 +280,12 @@ export function matchColour(order: MatchOrder): MatchAnswer[] {
   }
 }
 
+/** Predicts recipes of some of an order's candidates (by their places) fast: the same reckoning the search uses. */
+export const predictorFor = (
+  order: MatchOrder,
+  chosen: readonly number[]
+): ((percents: readonly number[]) => Lab) => predictor(order, chosen, prepare(order));
+
 /** A recipe as a scale can weigh it for a batch: grams of each, and the colour and difference that leaves. */
 export function asWeighed(
   answer: MatchAnswer,
@@ -292,6 +298,6 @@ export function asWeighed(
     grams: Math.round((l.percent * batch) / 100 / division) * division
   }));
   const chosen = grams.map((g) => order.candidates.findIndex((c) => c.colourant.id === g.colourantId));
-  const lab = predictor(order, chosen, prepare(order))(grams.map((g) => (g.grams / batch) * 100));
+  const lab = predictorFor(order, chosen)(grams.map((g) => (g.grams / batch) * 100));
   return { grams, deltaE: deltaE(lab, order.target) };
 }

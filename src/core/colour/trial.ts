@@ -65,6 +65,8 @@ export interface Correction {
 
 /** A card further off than this, and than three times the middle card, does not fit the others. ΔE00. */
 const OUTLIER = 6;
+/** Difference at which a card counts half while the others are fitted, ΔE00. */
+const DOUBT = 3;
 /** How far strengths are held to the cards' own values: one card of one step of colour moves them freely. */
 const HOLD = 0.25;
 
@@ -80,14 +82,25 @@ export function correctStrengths(
   const usable = cards.filter((c) => baseOf(c.baseId) && c.lines.every((l) => colourants.has(l.colourantId)));
   const off = (card: TrialCard, factors: ReadonlyMap<string, number>) =>
     deltaE(predictedCard(card, baseOf(card.baseId)!, colourants, factors), labOfHex(card.colour));
-  const first = fitFactors(usable, baseOf, colourants);
+  // Cards that lie far off count for less and less, so that one slip does not pull the others with it.
+  let weights = usable.map(() => 1);
+  let first = fitFactors(usable, weights, baseOf, colourants);
+  for (let round = 0; round < 5; round++) {
+    weights = usable.map((c) => 1 / (1 + (off(c, first) / DOUBT) ** 2));
+    first = fitFactors(usable, weights, baseOf, colourants);
+  }
   const errors = usable.map((c) => off(c, first));
   const middle = [...errors].sort((a, b) => a - b)[Math.floor(errors.length / 2)] ?? 0;
   const outliers = new Set(
     usable.filter((_, i) => errors[i]! > Math.max(OUTLIER, 3 * middle)).map((c) => c.id)
   );
   const kept = usable.filter((c) => !outliers.has(c.id));
-  const factors = outliers.size ? fitFactors(kept, baseOf, colourants) : first;
+  const factors = fitFactors(
+    kept,
+    kept.map(() => 1),
+    baseOf,
+    colourants
+  );
   const none = new Map<string, number>();
   return {
     factors: [...factors].map(([colourantId, factor]) => ({
@@ -106,6 +119,7 @@ export function correctStrengths(
 
 function fitFactors(
   cards: readonly TrialCard[],
+  weights: readonly number[],
   baseOf: (id: string) => BaseLook | undefined,
   colourants: ReadonlyMap<string, Colourant>
 ): Map<string, number> {
@@ -117,7 +131,8 @@ function fitFactors(
       ...cards.flatMap((card, i) => {
         const lab = predictedCard(card, baseOf(card.baseId)!, colourants, factors);
         const t = targets[i]!;
-        return [lab.l - t.l, lab.a - t.a, lab.b - t.b];
+        const w = Math.sqrt(weights[i]!);
+        return [w * (lab.l - t.l), w * (lab.a - t.a), w * (lab.b - t.b)];
       }),
       ...u.map((v) => v * HOLD)
     ];

@@ -8,7 +8,6 @@ import {
   type Surplus,
   type Weighing
 } from '../batch';
-import { hidingThickness } from '../colour';
 import { behaviourOf, type HandState } from '../cure';
 import { cautionsOf, formulaOf, type Base } from '../material';
 import { cavityOf, footprintOf, mouldProblems, withEmbeds } from '../mould';
@@ -343,7 +342,7 @@ function computedCup({ cup, mixes, count }: WorkedCup, palette: Palette, allPour
     name: cup.name,
     colour: palette.looks.get(cup.id)!.own.hex,
     looks: palette.looks.get(cup.id)!,
-    hides: finiteOrNull(hidingThickness(palette.optics.get(cup.id)!)),
+    hides: finiteOrNull(palette.hides.get(cup.id)!),
     batch: mixes.reduce((s, m) => s + m.batch, 0),
     density: first?.density ?? 0,
     balance,

@@ -63,10 +63,10 @@ export function contrastProblems(pairs: readonly TouchingPair[], known: Knowing)
           p.contrast.verdict !== 'clear' &&
           cupOf(known.plan, p.a).recipe.length + cupOf(known.plan, p.b).recipe.length > 0
       )
-      .map((pair): Problem => {
+      .map((pair, nth): Problem => {
         const [a, b] = [cupOf(known.plan, pair.a), cupOf(known.plan, pair.b)];
         const one = pair.contrast.verdict === 'reads as one';
-        const mend = leastChange(a, b, known);
+        const mend = nth < MENDED ? leastChange(a, b, known) : undefined;
         return {
           code: one ? 'reads-as-one' : 'colours-close',
           level: one ? 'warn' : 'note',
@@ -78,6 +78,9 @@ export function contrastProblems(pairs: readonly TouchingPair[], known: Knowing)
       })
   );
 }
+
+/** The closest pairs are mended one after the other; a mend of one often settles the next. */
+const MENDED = 3;
 
 const cupOf = (plan: Plan, id: string): Cup => plan.cups.find((c) => c.id === id)!;
 

@@ -82,6 +82,9 @@ export function workOutCups(
 ): WorkedCups {
   const colourants = new Map(shelf.colourants.map((c) => [c.id, c]));
   const vessels = vesselsOf(plan, shelf);
+  const eachMl = new Map(filled.flatMap((f) => f.layers.map((l) => [l.stepId, l.each] as const)));
+  const groupOf = new Map(filled.map((f) => [f.group.id, f.group]));
+  const allowance = allowanceOf(plan);
   const split = plan.mixing === 'split';
   const order = (cup: Cup, pouredMl: number, n: number) => ({
     formula: ready.formula,
@@ -89,7 +92,7 @@ export function workOutCups(
     fillers: fillersOf(cup),
     pouredMl,
     losses,
-    allowance: allowanceOf(plan),
+    allowance,
     ...(cup.atLeast === undefined ? {} : { atLeast: cup.atLeast / n }),
     ...(cup.reserve === undefined ? {} : { reserve: cup.reserve / n }),
     scales: ready.scales,
@@ -97,13 +100,13 @@ export function workOutCups(
     split
   });
   const mlOf = (pours: readonly Allotment[]) =>
-    pours.reduce((s, p) => s + p.count * eachMl(filled, p.stepId), 0);
+    pours.reduce((s, p) => s + p.count * (eachMl.get(p.stepId) ?? 0), 0);
   const poursOf = (cup: Cup): Allotment[] =>
-    plan.steps.flatMap((s) => {
-      if (s.act !== 'lay' || s.cupId !== cup.id) return [];
-      const group = filled.find((f) => f.group.id === s.groupId);
-      return group?.layers.some((l) => l.stepId === s.id) ? [{ stepId: s.id, count: group.group.count }] : [];
-    });
+    plan.steps.flatMap((s) =>
+      s.act === 'lay' && s.cupId === cup.id && eachMl.has(s.id)
+        ? [{ stepId: s.id, count: groupOf.get(s.groupId)!.count }]
+        : []
+    );
   const behaviour = behaviourOf(ready.base);
   const caseOf = (whole: { grams: number; ml: number }, pours: readonly Allotment[], after: number) => ({
     plan,
@@ -114,7 +117,7 @@ export function workOutCups(
     pours,
     weighingsAfter: after,
     cups: 0,
-    shotMl: Math.max(0, ...pours.map((p) => eachMl(filled, p.stepId)))
+    shotMl: Math.max(0, ...pours.map((p) => eachMl.get(p.stepId) ?? 0))
   });
   const mixOf = (cup: Cup, pours: Allotment[], i: number, n: number): CupMix => {
     const out = weighOutCup(order(cup, mlOf(pours), n));
@@ -150,7 +153,8 @@ export function workOutCups(
   const count = mixesFor({
     ...caseOf(
       { grams, ml: grams / ready.formula.density },
-      longestPours(plan, filled),
+      // Every layer of every cavity, for the hands' time with a common mix.
+      plan.cups.flatMap(poursOf),
       wholes.reduce((s, w) => s + w.weighings.length, 0)
     ),
     cups: used.length,
@@ -206,17 +210,6 @@ function commonMix(
 }
 
 const idOf = (id: string, i: number) => (i ? `${id}~${i + 1}` : id);
-
-const eachMl = (filled: readonly FilledGroup[], stepId: string) =>
-  filled.flatMap((f) => f.layers).find((l) => l.stepId === stepId)?.each ?? 0;
-
-/** Every layer of every cavity, for the hands' time with a common mix. */
-const longestPours = (plan: Plan, filled: readonly FilledGroup[]): Allotment[] =>
-  plan.steps.flatMap((s) => {
-    if (s.act !== 'lay') return [];
-    const group = filled.find((f) => f.group.id === s.groupId);
-    return group?.layers.some((l) => l.stepId === s.id) ? [{ stepId: s.id, count: group.group.count }] : [];
-  });
 
 function vesselsOf(plan: Plan, shelf: Shelf): Vessel[] {
   const named = plan.vesselIds ?? [];

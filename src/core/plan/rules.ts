@@ -46,7 +46,7 @@ function limitProblems(
         mend: fits.verdict === 'avoid' ? 'Choose another colourant.' : 'Try it on a trial card first.'
       });
     const { limit, reason, from } = limitOf(colourant, material);
-    if (adds <= limit) return;
+    if (adds <= limit * (1 + 1e-9)) return;
     // Back on the line's own basis and form.
     const most = (limit / adds) * line.percent;
     problems.push({
@@ -59,7 +59,7 @@ function limitProblems(
     });
   });
   const allowed = CUP_LIMITS[material];
-  if (sum > allowed.limit) {
+  if (sum > allowed.limit * (1 + 1e-9)) {
     problems.push({
       code: 'cup-over-limit',
       level: 'warn',

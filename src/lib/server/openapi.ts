@@ -124,7 +124,7 @@ export function openapi() {
       '/api/v1/palette': {
         post: {
           summary: 'Read a palette: the open palette text format, or CSV',
-          requestBody: { required: true, content: { 'text/plain': { schema: { type: 'string' } } } },
+          ...body({ type: 'object', required: ['text'], properties: { text: { type: 'string' } } }),
           responses: { ...answer('The colours.', { type: 'object' }), ...refused }
         },
         get: {

@@ -80,7 +80,11 @@
     return answer.lines.reduce((s, l, i) => s + ((l.percent * batch) / 100) * known[i]!, 0);
   });
 
+  // An answer belongs to what was asked; once that changes it is no answer any more.
+  let asked = $state.raw<MatchOrder>();
+
   function search() {
+    asked = order;
     if (order) void work.start({ kind: 'match', order: $state.snapshot(order) as MatchOrder });
   }
 
@@ -221,7 +225,7 @@
     </section>
 
     <section aria-label="Answers" data-testid="answers">
-      {#if work.result && order && scale}
+      {#if work.result && order && asked === order && scale}
         {#if !work.result.length}
           <p class="text-ink-2">
             Nothing on the shelf comes near inside the limits. Try what could be bought.

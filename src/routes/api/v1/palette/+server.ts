@@ -1,7 +1,8 @@
 import { json } from '@sveltejs/kit';
+import { z } from 'zod';
 import { readPalette, writePalette, writePaletteCsv } from '$core/colour';
 import { listCards } from '$lib/server/database';
-import { refuse } from '$lib/server/respond';
+import { readBody, refuse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 
 /** The colourants of the shelf as a palette: text, or CSV. */
@@ -17,8 +18,10 @@ export const GET = async ({ url }) => {
   });
 };
 
-/** Reads a palette that is sent as text. */
+/** Reads a palette: its text, in JSON. */
 export const POST = async ({ request }) => {
-  const read = readPalette(await request.text());
+  const body = await readBody(request, z.object({ text: z.string().max(500_000) }));
+  if ('refused' in body) return body.refused;
+  const read = readPalette(body.value.text);
   return read.ok ? json({ swatches: read.value }) : refuse([read.problem]);
 };

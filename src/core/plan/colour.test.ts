@@ -1,0 +1,101 @@
+import { describe, expect, it } from 'vitest';
+import { cards } from '../../../demo/cards';
+import { eel, nightHeron, rockpool, sluice, tideline } from '../../../demo/plans';
+import { deltaE } from '../colour';
+import { applyEdit, computePlan, type Plan } from '.';
+
+const of = (plan: Plan) => computePlan(plan, cards);
+const problem = (plan: Plan, code: string) => of(plan).problems.find((p) => p.code === code);
+
+describe('the night loaf', () => {
+  it('warns that heron and sluice black will read as one, and its mend tells them apart', () => {
+    const warning = problem(nightHeron, 'reads-as-one')!;
+    expect(warning.level).toBe('warn');
+    expect(warning.sentence).toMatch(/heron.*will read as one|read as one.*heron/);
+    expect(warning.mend).toMatch(/heron: 0\.\d+ % activated charcoal instead of 1 %/);
+    const mended = applyEdit(nightHeron, warning.edit!);
+    expect(problem(mended, 'reads-as-one')).toBeUndefined();
+    const pair = of(mended).pairs.find((p) => p.letters === 'AB')!;
+    expect(pair.contrast.verdict).toBe('clear');
+    // Nothing but that one percentage has changed, and it is within its limit.
+    expect({ ...mended, cups: [] }).toEqual({ ...nightHeron, cups: [] });
+    expect(of(mended).problems.map((p) => p.code)).not.toContain('colourant-over-limit');
+  });
+});
+
+describe('contrast in a plan', () => {
+  it('judges neighbours in the section, and every pair of a swirl', () => {
+    expect(
+      of(tideline)
+        .pairs.map((p) => p.letters)
+        .sort()
+    ).toEqual(['AB', 'BC']);
+    expect(of(rockpool).pairs).toHaveLength(6);
+    const closest = of(rockpool).pairs.map((p) => p.contrast.deltaE);
+    expect(closest).toEqual([...closest].sort((a, b) => a - b));
+  });
+
+  it('offers white where no percentage of what is there will do', () => {
+    const twins: Plan = {
+      ...nightHeron,
+      cups: nightHeron.cups.map((c, i) => (i < 2 ? { ...c, recipe: [] } : c))
+    };
+    const one = applyEdit(twins, {
+      path: ['cups', 0, 'recipe'],
+      value: [{ id: 'w', colourantId: 'white-powder', percent: 0.01, of: 'supplied' }]
+    });
+    const found = problem(one, 'reads-as-one');
+    expect(found?.mend.length).toBeGreaterThan(10);
+  });
+});
+
+describe('white that takes over', () => {
+  const strong = applyEdit(rockpool, { path: ['cups', 0, 'recipe', 0, 'percent'], value: 4 });
+  it('is said from its hiding and amount, and mended by less pigment', () => {
+    const warning = problem(strong, 'white-takes-over')!;
+    expect(warning.sentence).toMatch(/24 % of the pour/);
+    const mended = applyEdit(strong, warning.edit!);
+    expect(problem(mended, 'white-takes-over')).toBeUndefined();
+    expect(
+      problem(applyEdit(strong, { path: ['mixing'], value: 'each' }), 'white-takes-over')
+    ).toBeUndefined();
+  });
+});
+
+describe('where a cup is seen', () => {
+  it('concrete is darker wet in the cup than dry, and deeper sealed', () => {
+    const body = of(sluice).cups[1]!.looks;
+    expect(body.cup.lab.l).toBeLessThan(body.sealed.lab.l);
+    expect(body.sealed.lab.l).toBeLessThan(body.own.lab.l);
+  });
+
+  it('a thin white lets the dark behind it through; a thick one does not', () => {
+    const coat = (mm: number): Plan => ({
+      ...tideline,
+      steps: [
+        {
+          ...tideline.steps[0]!,
+          act: 'lay',
+          cupId: 'foam',
+          amount: { kind: 'deep', mm }
+        } as Plan['steps'][number],
+        {
+          ...tideline.steps[2]!,
+          act: 'lay',
+          cupId: 'mudflat',
+          amount: { kind: 'rim' }
+        } as Plan['steps'][number]
+      ]
+    });
+    const own = of(coat(0.3)).cups[2]!.looks.own.lab;
+    const seen = (mm: number) => of(coat(mm)).groups[0]!.layers[0]!.look.lab;
+    expect(deltaE(seen(0.3), own)).toBeGreaterThan(8);
+    expect(deltaE(seen(8), own)).toBeLessThan(1.5);
+  });
+
+  it('an eel is translucent: it never hides what a black back hides at once', () => {
+    const [back, belly] = of(eel).cups;
+    expect(back!.hides).toBeLessThan(1);
+    expect(belly!.hides === null || belly!.hides > 5).toBe(true);
+  });
+});
