@@ -78,7 +78,7 @@ describe('the shelf of colourants', () => {
     expect(card).toMatchObject({ colourFrom: 'photo', tint: { percent: 5, colour: '#9fb6cc' } });
     // The lamp's yellow is gone: blue has grown beside what the camera saw.
     expect(parseInt(card.colour.slice(5), 16)).toBeGreaterThan(0x5e);
-    expect(bench.errors.join(" | ")).toBe("");
+    expect(bench.errors.join(' | ')).toBe('');
   });
 });
 
@@ -92,7 +92,7 @@ describe('matching', () => {
     const answers = await bench.says('[data-testid="answers"]', /ΔE/);
     expect(answers).toMatch(/green water dispersion/);
     expect(answers).toMatch(/as weighed/);
-    expect(bench.errors.join(" | ")).toBe("");
+    expect(bench.errors.join(' | ')).toBe('');
   });
 
   it('can be stopped, and takes the colour of a cup or a card', async () => {
@@ -178,7 +178,7 @@ describe('trial cards', () => {
     await bench.says('[data-testid="ladder"]', /hides from 0\.\d/);
     await bench.click('Print a sheet', 'link');
     await bench.says('[data-testid="card-sheet"]', 'light');
-    expect(bench.errors.join(" | ")).toBe("");
+    expect(bench.errors.join(' | ')).toBe('');
   });
 });
 
@@ -190,7 +190,7 @@ describe('palettes', () => {
     await bench.says('[data-testid="palette"]', /colour 1, 5\d %/);
     await bench.click('Find recipes');
     await bench.says('[data-testid="palette"]', /ΔE \d/);
-    expect(bench.errors.join(" | ")).toBe("");
+    expect(bench.errors.join(' | ')).toBe('');
   });
 
   it('are read from a file, or refused with the line', async () => {
@@ -248,6 +248,6 @@ describe('colour in a plan', () => {
       own
     );
     expect(await fill()).toMatch(/^#(\w\w)\1\1$/);
-    expect(bench.errors.join(" | ")).toBe("");
+    expect(bench.errors.join(' | ')).toBe('');
   });
 });

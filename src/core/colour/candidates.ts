@@ -2,12 +2,19 @@ import { concentrationsOf } from '../dosing';
 import { compatibilityOf, CUP_LIMITS, limitOf, type Base, type Colourant, type Formula } from '../material';
 import type { Candidate } from './match';
 
-/** Colourants that may be used in a base, each with the most of it, g to 100 g of base; unsuited ones are left out. */
+/** The smallest amount worth asking of a scale, in its divisions: a fifth of it may be lost to rounding. */
+const DIVISIONS = 3;
+
+/**
+ * Colourants that may be used in a base, each with the most of it, g to 100 g of base; unsuited ones are left out.
+ * With a batch and a scale, also the least: what the scale can still weigh for that batch.
+ */
 export function candidatesFor(
   base: Base,
   formula: Formula,
   colourants: readonly Colourant[],
-  without: readonly string[] = []
+  without: readonly string[] = [],
+  weighing?: { batch: number; division: number }
 ): { candidates: Candidate[]; mostInAll: number } {
   const concentration = (colourant: Colourant, percent: number) =>
     concentrationsOf(formula, [{ colourant, percent, of: 'supplied' }])[0]!;
@@ -18,7 +25,8 @@ export function candidatesFor(
   return {
     candidates: fitting.map((colourant) => ({
       colourant,
-      most: concentration(colourant, limitOf(colourant, base.kind).limit)
+      most: concentration(colourant, limitOf(colourant, base.kind).limit),
+      ...(weighing ? { least: ((DIVISIONS * weighing.division) / weighing.batch) * 100 } : {})
     })),
     mostInAll: sample
       ? concentration({ ...sample, carrier: 'none' }, CUP_LIMITS[base.kind].limit)

@@ -2,7 +2,7 @@ import { deltaE } from './difference';
 import type { Lab } from './spectrum';
 
 /** Under this two touching colours read as one in the cut; under the next they are close. ΔE00. */
-export const AS_ONE = 5;
+const AS_ONE = 5;
 export const CLOSE = 12;
 /** Under this difference of lightness L* two colours are told apart by hue alone. */
 const LIGHTNESS = 10;

@@ -1,14 +1,7 @@
 export { labOf, labOfHex, lookOf, flat, xyzOf, type Lab, type Look, type Spectrum } from './spectrum';
 export { deltaE } from './difference';
 export { reflectanceOfHex, reflectanceOfLab } from './upsample';
-export {
-  opticsOfBase,
-  opticsOfColourant,
-  tintingStrength,
-  tintLook,
-  type BaseLook,
-  type Optics
-} from './optics';
+export { opticsOfColourant, tintingStrength, tintLook, type BaseLook, type Optics } from './optics';
 export {
   deepColour,
   deepReflectance,
@@ -17,9 +10,9 @@ export {
   stackReflectance,
   type Tint
 } from './pigment';
-export { contrastRatio, hidingThickness, HIDES } from './hiding';
+export { contrastRatio, hidingThickness } from './hiding';
 export { finished, isInk, type Finish } from './finish';
-export { AS_ONE, CLOSE, contrastOf, type Contrast } from './contrast';
+export { CLOSE, contrastOf, type Contrast } from './contrast';
 export { seenBy, VISIONS, type Vision } from './vision';
 export {
   matching,

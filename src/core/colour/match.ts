@@ -11,6 +11,8 @@ import { reflectanceOfHex } from './upsample';
 export interface Candidate {
   colourant: Colourant;
   most: number;
+  /** The least that can be weighed for the batch at hand; a speck of the most when absent. */
+  least?: number;
 }
 
 /** What is wanted: a colour in a base, deep or as a film over a backing (sRGB hex), from some colourants. */
@@ -116,7 +118,10 @@ interface Fit {
 function fit(order: MatchOrder, chosen: number[], start: readonly number[], predict: Predict): Fit {
   const metric = metricAt(order.target);
   const most = chosen.map((i) => Math.log(order.candidates[i]!.most));
-  const least = most.map((m) => m + Math.log(SPECK));
+  const least = chosen.map((i, j) => {
+    const { least: weighable } = order.candidates[i]!;
+    return weighable ? Math.min(most[j]!, Math.log(weighable)) : most[j]! + Math.log(SPECK);
+  });
   const residual = (u: readonly number[]): number[] => {
     const percents = u.map(Math.exp);
     const over = percents.reduce((s, p) => s + p, 0) / order.mostInAll - 1;

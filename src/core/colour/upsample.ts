@@ -32,7 +32,7 @@ export function reflectanceOfLab(lab: Lab): Spectrum {
  * 0..1; Newton's method on the slope of z with the three colour equations as constraints.
  * Source: the published least-slope method for reconstructing reflectance from tristimulus values.
  */
-export function reflectanceOf(xyz: readonly [number, number, number]): Spectrum {
+function reflectanceOf(xyz: readonly [number, number, number]): Spectrum {
   const target = xyz.map((v, k) => Math.min(WHITE[k]! * (1 - MARGIN), Math.max(WHITE[k]! * MARGIN, v)));
   const grey = Math.min(0.999, Math.max(0.001, target[1]!));
   const z = new Float64Array(BANDS).fill(Math.atanh(2 * grey - 1));

@@ -32,7 +32,10 @@ export function matchFromShelf(request: z.infer<typeof MatchRequest>, shelf: She
     });
   const formula = formulaOf(base);
   if (!formula.ok) return refuse(formula.problem);
-  const { candidates, mostInAll } = candidatesFor(base, formula.value, shelf.colourants, request.without);
+  const { candidates, mostInAll } = candidatesFor(base, formula.value, shelf.colourants, request.without, {
+    batch: request.batch,
+    division: request.division
+  });
   if (!candidates.length)
     return refuse({
       ...problem(

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { PORTION } from '$core/batch';
   import type { Computed, Plan } from '$core/plan';
+  import type { Problem } from '$core/problem';
   import { duration, grams } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import CupMark from '../CupMark.svelte';
@@ -65,6 +66,12 @@
     column.weighings.find((w) => (w.kind === 'colourant' ? w.colourantId : w.key) === key);
 </script>
 
+{#snippet mends(problems: Problem[])}
+  {#each problems as problem (problem.code + problem.path + problem.sentence)}
+    <ProblemNote {problem} onmend={(edit) => editor.edit(edit)} />
+  {/each}
+{/snippet}
+
 <section class="flex min-w-0 flex-col px-4 py-3" aria-label="Numbers">
   <div class="flex items-baseline justify-between">
     <h2 class="label font-sans">To weigh{several ? ', in all' : ''}</h2>
@@ -81,9 +88,7 @@
 
   <div class="mt-2 flex flex-col gap-1.5" id="to-mend">
     {#if editor.problem}<ProblemNote problem={editor.problem} />{/if}
-    {#each toMend as problem (problem.code + problem.path + problem.sentence)}
-      <ProblemNote {problem} onmend={(edit) => editor.edit(edit)} />
-    {/each}
+    {@render mends(toMend.slice(0, 1))}
     {#if !computed.problems.length && plan.steps.length}
       <p class="text-[0.9rem] text-verdigris">Nothing to mend.</p>
     {/if}
@@ -178,6 +183,8 @@
     </p>
   {/if}
 
+  <div class="mt-2 flex flex-col gap-1.5">{@render mends(toMend.slice(1))}</div>
+
   {#if computed.cautions[0]}
     <p
       class="mt-2 border-l-[3px] border-ochre bg-ochre-soft px-3 py-1.5 text-[0.85rem] leading-snug"
@@ -195,9 +202,7 @@
         >{notes.length} thing{notes.length === 1 ? '' : 's'} worth knowing</summary
       >
       <div class="mt-1 flex flex-col gap-1.5">
-        {#each notes as problem (problem.code + problem.path + problem.sentence)}
-          <ProblemNote {problem} onmend={(edit) => editor.edit(edit)} />
-        {/each}
+        {@render mends(notes)}
       </div>
     </details>
   {/if}

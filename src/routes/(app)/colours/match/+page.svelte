@@ -53,7 +53,13 @@
       target: labOfHex(target),
       base: { kind: base.kind, colour: base.colour, density: formula.value.density },
       ...(film ? { film: { mm, backing } } : {}),
-      ...candidatesFor(base, formula.value, all, without),
+      ...candidatesFor(
+        base,
+        formula.value,
+        all,
+        without,
+        scale ? { batch, division: scale.division } : undefined
+      ),
       colourants: most
     };
   });

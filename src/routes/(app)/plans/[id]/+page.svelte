@@ -123,8 +123,8 @@
               value: e.currentTarget.value === 'split' ? 'split' : undefined
             })}
         >
-          <option value="each">each cup mixed by itself</option>
-          <option value="split">one mix, split into cups</option>
+          <option value="each">each cup by itself</option>
+          <option value="split">one mix, split</option>
         </select>
         <PlanSettings {editor} />
       </div>
