@@ -98,6 +98,14 @@ await picture('mould', '/shelf/moulds/dome-knobs');
 await picture('base', '/shelf/bases/clear-quick');
 await picture('concrete', '/plans/sluice-bookends');
 await picture('soap-base', '/shelf/bases/bar-soap');
+await picture('batch', '/plans/rockpool-roundels/batch');
+await picture('trial-cards', '/colours/cards');
+await picture('match', '/colours/match', {
+  async before(page) {
+    await page.locator('::-p-text(Find recipes)').click();
+    await page.waitForSelector('[data-testid="answers"] li');
+  }
+});
 await picture('record', '/record');
 await picture('inspect', '/record/tideline-second');
 

@@ -266,7 +266,7 @@ describe('the workshop’s batches', () => {
     await bench.type('Make', '50 g');
     await bench.says('[data-testid="paste"]', '30.00');
     await bench.click('Put it on the shelf');
-    await bench.says(main, 'Colour at full strength');
+    await bench.says(main, 'its colour at full strength');
     const pastes = (await get('/api/v1/colourants')).filter((c: { name: string }) =>
       c.name.includes('white paste in')
     );

@@ -106,6 +106,19 @@ describe('a cup split from a common mix', () => {
   });
 });
 
+describe('a premix', () => {
+  it('makes room for the base it brings, in every material', () => {
+    const premix = paste({ form: 'premix', carrier: 'base', pigmentFraction: 0.1 });
+    for (const f of formulas) {
+      const cup = weighCup(f, [{ colourant: premix, percent: 1, of: 'pigment', basis: 'batch' }], 101);
+      expect(cup.colourants[0]!.grams).toBeCloseTo(10, 6);
+      const own = cup.parts.find((p) => p.key === f.letDownIn)!;
+      expect(own.fromCarriers).toBeCloseTo(9, 6);
+      expect(cup.batch).toBeCloseTo(100, 6);
+    }
+  });
+});
+
 describe('counted doses', () => {
   it('are whole drops with their likely spread', () => {
     const dozen = inDrops(0.51, { grams: 0.042, error: 0.0001 });

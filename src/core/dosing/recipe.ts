@@ -180,6 +180,8 @@ export function colouredDensity(
 
 /** The part of the recipe that a colourant's carrier is, if it is one. */
 function carrierPart(colourant: Colourant, formula: Formula): string | undefined {
+  // A premix is colour in the base's own part: what it brings of it makes room like any other carrier.
+  if (colourant.carrier === 'base') return formula.letDownIn;
   const carriers: Partial<Record<string, string>> = formula.carriers;
   return carriers[colourant.carrier];
 }

@@ -10,7 +10,8 @@ export const FORMS = [
   'ink',
   'botanical',
   'glitter',
-  'plastisol colour'
+  'plastisol colour',
+  'premix'
 ] as const;
 export type Form = (typeof FORMS)[number];
 
@@ -22,7 +23,7 @@ export const Colourant = z.object({
   /** Share of pigment in the form as supplied, 0..1; 1 for a dry powder. */
   pigmentFraction: z.number().positive().max(1),
   /** What carries the pigment. A carrier that is a part of the recipe is counted as that part. */
-  carrier: z.enum(['none', 'part A', 'part B', 'water', 'oil', 'alcohol']),
+  carrier: z.enum(['none', 'part A', 'part B', 'water', 'oil', 'alcohol', 'base']),
   /** Density as supplied, g/ml, where it displaces enough to matter (oxide in concrete 4.5). */
   density: z.number().min(0.3).max(20).optional(),
   /** Most that may go in, percent as supplied of the material's own basis; overrides the usual limit. */

@@ -12,6 +12,7 @@ const avoid = (reason: string): Compatibility => ({ verdict: 'avoid', reason });
 
 const surface = care('only shows on the surface');
 const heatProof = care('only if it is heat-proof');
+const ownBase = care('only in the base it was mixed with');
 const notOfThis = (what: string) => avoid(`it is made for ${what} and will not mix in`);
 
 /** The trade's usual table: form by material. The maker's own trial card wins over any of it. */
@@ -96,6 +97,15 @@ const TABLE: Record<Form, Record<MaterialKind, Compatibility>> = {
     gypsum: notOfThis('plastisol'),
     plastisol: good,
     rubber: notOfThis('plastisol')
+  },
+  premix: {
+    resin: ownBase,
+    soap: ownBase,
+    'melt and pour': ownBase,
+    concrete: ownBase,
+    gypsum: ownBase,
+    plastisol: ownBase,
+    rubber: ownBase
   }
 };
 

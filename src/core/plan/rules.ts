@@ -33,7 +33,7 @@ function limitProblems(
     const colourant = find(line.colourantId);
     if (!colourant) return;
     const supplied = onOwnBasis.get(line.id) ?? line.percent;
-    // A dispersion whose water is mix water adds only its solids; every other form adds all of itself.
+    // A dispersion whose water is mix water, and a premix, add only their solids; every other form adds all of itself.
     const adds = countsAsLiquid(colourant, formula) ? supplied * colourant.pigmentFraction : supplied;
     sum += adds;
     const fits = compatibilityOf(colourant.form, material);
@@ -72,7 +72,8 @@ function limitProblems(
 }
 
 const countsAsLiquid = (colourant: Colourant, formula: Formula | undefined): boolean =>
-  colourant.form === 'dispersion' && colourant.carrier === 'water' && !!formula?.carriers.water;
+  colourant.form === 'premix' ||
+  (colourant.form === 'dispersion' && colourant.carrier === 'water' && !!formula?.carriers.water);
 
 /** Each line's percentage as supplied on the material's own basis. */
 function restated(

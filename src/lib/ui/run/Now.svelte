@@ -1,6 +1,6 @@
 <!-- The one thing to do now: one instruction, one number, the live scale or timer. -->
 <script lang="ts">
-  import type { Computed } from '$core/plan';
+  import { commonId, type Computed } from '$core/plan';
   import { clock, duration, grams } from '$core/quantity';
   import type { GateOpening, RunState } from '$core/run';
   import type { Instruction } from '$lib/instruction';
@@ -19,6 +19,7 @@
     useScale,
     live,
     cautions,
+    baseColour,
     entry = $bindable(),
     problem,
     log
@@ -31,6 +32,8 @@
     useScale: boolean;
     live: LiveScale;
     cautions: readonly string[];
+    /** The uncoloured base's, for the common mix. */
+    baseColour: string;
     entry: string;
     problem: string;
     log: RunLog;
@@ -86,10 +89,10 @@
     {:else}
       {@render number(g(aim), instruction.before ? `g on the scale, ${g(instruction.target)} more` : `g`)}
     {/if}
-    {#if cup}
+    {#if cup || instruction.cupId === commonId}
       <WeighBar
-        colour={cup.colour}
-        hatch={cup.hatch}
+        colour={cup?.colour ?? baseColour}
+        hatch={cup?.hatch ?? 'plain'}
         share={reading ? (reading.grams - instruction.before) / instruction.target : 0}
       />
       <p class="mt-2 flex justify-between text-[1.05rem] text-ink-2">

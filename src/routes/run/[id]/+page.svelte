@@ -231,6 +231,7 @@
         {useScale}
         {live}
         cautions={computed.cautions}
+        baseColour={data.run.snapshot.shelf.bases[0]?.colour ?? '#efe9da'}
         bind:entry
         problem={entryProblem}
         {log}

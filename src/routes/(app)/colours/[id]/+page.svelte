@@ -39,7 +39,7 @@
     else form.set(['tint'], { percent: card.tint?.percent ?? 10, colour: hex });
   }
   const MATERIALS = Object.keys(MATERIAL_WORDS) as (keyof typeof MATERIAL_WORDS)[];
-  const CARRIERS = ['none', 'part A', 'part B', 'water', 'oil', 'alcohol'];
+  const CARRIERS = ['none', 'part A', 'part B', 'water', 'oil', 'alcohol', 'base'];
 </script>
 
 <svelte:head><title>{card.name || 'New colourant'} · Kirapen</title></svelte:head>
