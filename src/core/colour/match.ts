@@ -2,8 +2,10 @@ import { solve, Matrix } from 'ml-matrix';
 import type { Colourant } from '../material';
 import { BANDS, WEIGHTS } from './bands';
 import { deltaE } from './difference';
+import { hidingThickness } from './hiding';
 import { reflectanceDeep, reflectanceOver } from './kubelka';
 import { opticsOfBase, opticsOfColourant, type BaseLook } from './optics';
+import { mixtureOf } from './pigment';
 import { labOfXyz, lookOf, type Lab, type Look } from './spectrum';
 import { reflectanceOfHex } from './upsample';
 
@@ -32,6 +34,8 @@ export interface MatchAnswer {
   lines: { colourantId: string; percent: number }[];
   deltaE: number;
   look: Look;
+  /** Thickness from which it hides what is behind it, mm; null where it never does. */
+  hides: number | null;
 }
 
 /** Differences of ΔE00 that count as equal: then fewer colourants win. */
@@ -263,7 +267,8 @@ function answers(order: MatchOrder, found: readonly Fit[], prepared: Prepared): 
         .map((i, j) => ({ colourantId: order.candidates[i]!.colourant.id, percent: f.percents[j]! }))
         .sort((x, y) => y.percent - x.percent),
       deltaE: deltaE(lab, order.target),
-      look: lookOf(lab)
+      look: lookOf(lab),
+      hides: hidesAt(order, f)
     };
   });
   return all
@@ -271,9 +276,20 @@ function answers(order: MatchOrder, found: readonly Fit[], prepared: Prepared): 
       (x, y) =>
         Math.floor(x.deltaE / EQUAL) - Math.floor(y.deltaE / EQUAL) ||
         x.lines.length - y.lines.length ||
+        // A deep colour that hides soon is one in every piece; one that never does needs a deep cup.
+        (order.film ? 0 : (x.hides ?? 1e6) - (y.hides ?? 1e6)) ||
         x.deltaE - y.deltaE
     )
     .slice(0, ANSWERS);
+}
+
+function hidesAt(order: MatchOrder, f: Fit): number | null {
+  const doses = f.chosen.map((i, j) => ({
+    colourant: order.candidates[i]!.colourant,
+    percent: f.percents[j]!
+  }));
+  const mm = hidingThickness(mixtureOf({ base: order.base, doses }));
+  return Number.isFinite(mm) ? mm : null;
 }
 
 /** Runs a match to its end. */

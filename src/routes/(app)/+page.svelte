@@ -71,7 +71,7 @@
       <li class="sheet flex flex-col p-5">
         <h2 class="text-[1.3rem]">2 · The shelf</h2>
         <p class="mt-1 flex-1 text-ink-2">
-          Put generic bases for all six materials, colourants, scales and vessels on it. Every figure is a
+          Put generic bases of every material, colourants, scales and vessels on it. Every figure is a
           starting value that your data sheet overrides.
         </p>
         {#if data.shelf.bases.length}

@@ -17,6 +17,12 @@
   const needed = $derived(
     (computed.common.length ? computed.common : cups.flatMap((c) => c.mixes)).map((m) => m.ml)
   );
+  // Where the parts are weighed, when that is not the plan's own scale.
+  const stands = $derived.by(() => {
+    const mix = computed.common[0] ?? cups[0]?.mixes[0];
+    const id = mix?.weighings.find((w) => w.kind === 'part' && !w.boat)?.scaleId;
+    return id && id !== plan.scaleId ? editor.shelf.scales.find((s) => s.id === id)?.name : undefined;
+  });
   const vessels = $derived([
     ...new Set(
       (computed.common.length ? computed.common : cups.flatMap((c) => c.mixes)).flatMap((m) =>
@@ -84,7 +90,7 @@
     {@render row(
       'Mixed in',
       vessels.length ? vessels.join(', ') : `${(Math.max(...needed) / (1 - HEADROOM)).toFixed(0)} ml or more`,
-      'a third left free to stir'
+      `${stands ? `on the ${stands}, ` : ''}a third left free to stir`
     )}
   {/if}
   {#if colouring.length > 1}

@@ -284,6 +284,11 @@
                 <p class="text-[0.82rem] {weighed.deltaE > answer.deltaE + 1 ? 'text-ochre' : 'text-ink-2'}">
                   {weighed.deltaE.toFixed(1)} as weighed
                 </p>
+                <p class="text-[0.82rem] text-ink-2">
+                  {answer.hides === null
+                    ? 'never hides'
+                    : `hides at ${answer.hides.toFixed(answer.hides < 10 ? 1 : 0)} mm`}
+                </p>
                 {#if price !== undefined}<p class="text-[0.82rem] text-ink-2">costs {money(price)}</p>{/if}
               </div>
             </li>
