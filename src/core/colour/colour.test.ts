@@ -93,9 +93,10 @@ describe('the pigment model', () => {
   });
 
   it('with nothing but pigment is the masstone', () => {
-    for (const c of cards.colourants.filter(
-      (x) => x.form !== 'interference pearl' && x.form !== 'ink' && !x.translucent
-    )) {
+    const bodied = cards.colourants.filter(
+      (c) => !c.translucent && !['ink', 'interference pearl'].includes(c.form)
+    );
+    for (const c of bodied) {
       const plenty = deepColour({ base: baseLook('clear-quick'), doses: [{ colourant: c, percent: 50 }] });
       expect([c.name, deltaE(plenty.lab, labOfHex(c.colour)) < 0.6]).toEqual([c.name, true]);
     }

@@ -22,6 +22,7 @@ import { dominanceProblems } from './dominance';
 import { paletteOf, type CupLooks, type Palette } from './looks';
 import { lightToDark } from './order';
 import { stockAndCost, takenBy, yieldOf, type Cost, type OrderYield } from './needs';
+import { NOTHING, sumBalances, summed, totalsOf, type Totals } from './totals';
 import { drawnGroup, type ComputedGroup, type PlacedGroup } from './piece';
 import {
   cupProblems,
@@ -72,13 +73,7 @@ export interface Computed {
   common: CommonMix[];
   /** Why the common mix is made in several turns. */
   commonWhy?: string;
-  totals: {
-    parts: { key: string; name: string; grams: number }[];
-    colourants: { id: string; name: string; grams: number }[];
-    fillers: { id: string; name: string; grams: number }[];
-    balance: CupBalance;
-    pieces: number;
-  };
+  totals: Totals;
   /** What percentages are of, in words. */
   basis: string;
   /** g/ml of the mixed base. */
@@ -109,15 +104,6 @@ export interface Computed {
 }
 
 const LEVELS = { stop: 0, warn: 1, note: 2 } as const;
-const NOTHING: CupBalance = {
-  pouredMl: 0,
-  poured: 0,
-  clings: 0,
-  vessel: 0,
-  reserved: 0,
-  left: 0,
-  mixed: 0
-};
 
 /**
  * The one way through: a plan, the cards it uses and what the record knows in, every figure out. Pure and fast
@@ -358,68 +344,6 @@ function computedCup({ cup, mixes, count }: WorkedCup, palette: Palette, allPour
 }
 
 const finiteOrNull = (x: number): number | null => (Number.isFinite(x) ? x : null);
-
-/** The same weighings over several mixes, added up; readings belong to one mix and are not summed. */
-function summed(mixes: readonly CupMix[]): Weighing[] {
-  const keys = [...new Set(mixes.flatMap((m) => m.weighings.map((w) => w.key)))];
-  return keys.map((key) => {
-    const all = mixes.flatMap((m) => m.weighings.filter((w) => w.key === key));
-    const sum = (pick: (w: Weighing) => number) =>
-      Math.round(all.reduce((s, w) => s + pick(w), 0) * 1e9) / 1e9;
-    return {
-      ...all[0]!,
-      exact: sum((w) => w.exact),
-      weight: sum((w) => w.weight),
-      reading: 0,
-      spread: Math.max(...all.map((w) => w.spread)),
-      weighable: all.every((w) => w.weighable)
-    };
-  });
-}
-
-function sumBalances(all: readonly CupBalance[]): CupBalance {
-  const sum = { ...NOTHING };
-  for (const b of all) for (const key of Object.keys(sum) as (keyof CupBalance)[]) sum[key] += b[key];
-  return sum;
-}
-
-function totalsOf(
-  cups: readonly ComputedCup[],
-  common: readonly CommonMix[],
-  groups: readonly Group[]
-): Computed['totals'] {
-  const all = [...common.flatMap((m) => m.weighings), ...cups.flatMap((c) => c.weighings)];
-  const by = (kind: Weighing['kind'], keyOf: (w: Weighing) => string) => {
-    const found = new Map<string, { key: string; name: string; grams: number }>();
-    for (const w of all) {
-      if (w.kind !== kind || w.key === PORTION) continue;
-      const entry = found.get(keyOf(w)) ?? { key: keyOf(w), name: w.name, grams: 0 };
-      found.set(entry.key, { ...entry, grams: entry.grams + w.weight });
-    }
-    return [...found.values()];
-  };
-  const own = sumBalances(cups.map((c) => c.balance));
-  // A common mix is poured into the cups: what it adds to the balance is what stays in the pot and what is reserved.
-  const pots = sumBalances(common.map((m) => m.balance));
-  const shared = cups
-    .flatMap((c) => (common.length ? c.weighings : []))
-    .reduce((s, w) => s + (w.key === PORTION ? w.weight : 0), 0);
-  return {
-    parts: by('part', (w) => w.key),
-    colourants: by('colourant', (w) => w.colourantId!).map(({ key, ...rest }) => ({ id: key, ...rest })),
-    fillers: by('filler', (w) => w.key).map(({ key, ...rest }) => ({ id: key, ...rest })),
-    balance: common.length
-      ? {
-          ...own,
-          vessel: own.vessel + pots.vessel,
-          reserved: own.reserved + pots.reserved,
-          left: own.left + pots.mixed - shared - pots.vessel - pots.reserved,
-          mixed: own.mixed + pots.mixed - shared
-        }
-      : own,
-    pieces: groups.reduce((s, g) => s + g.count * (g.cutInto ?? 1), 0)
-  };
-}
 
 /** The id under which the common mix stands among the cups of a run. */
 export const commonId = COMMON;

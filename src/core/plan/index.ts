@@ -18,5 +18,5 @@ export type { ComputedGroup, ComputedLayer } from './piece';
 export { applyEdit } from './edit';
 export { newPlan } from './new';
 export { mouldMakingPlan } from './mould-making';
-export { freshId } from './rules';
+export { freshId } from './fresh-id';
 export { topUpCup } from './shortfall';
