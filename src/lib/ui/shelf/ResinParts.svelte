@@ -69,7 +69,7 @@
       onchange={(v) => form.set(['depthLimit'], v)}
     />
   </Row>
-  <Row label="Most in one cup, g" hint="the cure model says, when empty" problem={form.at('safeMass')}>
+  <Row label="Most a cup, g" hint="the cure model says, when empty" problem={form.at('safeMass')}>
     <NumberField
       label="Most in one cup"
       optional

@@ -13,7 +13,7 @@
     label: string;
     hint?: string;
     problem?: Problem | undefined;
-    /** Whose figure it is, where a card tells the maker's own from a starting value. */
+    /** `yours` where a card tells the maker's own figure from a starting value. */
     whose?: string;
     children: Snippet;
   } = $props();
@@ -21,9 +21,7 @@
 
 <div class="py-2">
   <span class="label">{label}</span>
-  {#if whose}<span class="text-[0.78rem] {whose === 'yours' ? 'text-verdigris' : 'text-ink-2'}"
-      >· {whose}</span
-    >{/if}
+  {#if whose}<span class="text-[0.78rem] font-semibold text-verdigris">· {whose}</span>{/if}
   <div class="mt-0.5">{@render children()}</div>
   {#if problem}
     <p class="mt-1 text-[0.87rem] text-cinnabar" role="alert">

@@ -136,9 +136,8 @@
       </ul>
     {/if}
     <p class="mt-1 text-center text-[0.8rem] text-ink-2">
-      {group.mouldName} · {group.working}{plan.steps.some(
-        (s) => s.act === 'lay' && s.how && s.groupId === group.groupId
-      )
+      {group.mouldName} · {group.working}{plan.mixing === 'split' &&
+      plan.steps.some((s) => s.act === 'lay' && s.how && s.groupId === group.groupId)
         ? ' · drawn as level layers; puddles and swirls move them'
         : ''}
     </p>

@@ -154,7 +154,7 @@
                   </select>
                   <ParsedField
                     quiet
-                    width="5rem"
+                    width="{Math.max(5, formatAmount(step.amount).length * 0.52)}rem"
                     label="Amount of step {n + 1}"
                     value={step.amount}
                     format={formatAmount}
