@@ -1,5 +1,13 @@
 <script lang="ts">
-  import { deepColour, hidingThickness, mixtureOf, tintingStrength } from '$core/colour';
+  import {
+    filmReflectance,
+    flat,
+    hidingThickness,
+    labOf,
+    lookOf,
+    mixtureOf,
+    tintingStrength
+  } from '$core/colour';
   import { concentrationsOf } from '$core/dosing';
   import { compatibilityOf, formulaOf, limitOf, type Colourant } from '$core/material';
   import { startingLibrary } from '$core/shelf';
@@ -10,6 +18,8 @@
 
   let { data } = $props();
   const STEPS = [0.1, 0.3, 1, 3];
+  /** The white of a drawdown card. */
+  const WHITE = flat(0.85);
   let baseId = $state('');
   const base = $derived(data.bases.find((b) => b.id === baseId) ?? suited(data.bases, data.colourants));
   const formula = $derived(base ? formulaOf(base) : undefined);
@@ -48,7 +58,7 @@
     <div class="flex-1">
       <h1 class="text-[1.9rem]">Colours</h1>
       <p class="text-ink-2">
-        Each colourant on the shelf, and how a full cup of
+        Each colourant on the shelf, and how 2 mm of
         <select
           class="quiet text-ink"
           aria-label="Base"
@@ -57,7 +67,7 @@
         >
           {#each data.bases as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
         </select>
-        looks as more goes in{formula?.ok ? `, percent ${formula.value.basis.words}` : ''}.
+        over white look as more goes in{formula?.ok ? `, percent ${formula.value.basis.words}` : ''}.
       </p>
     </div>
     <a class="button" href="/colours/new">New colourant</a>
@@ -94,7 +104,7 @@
               : ` in ${c.carrier}`}</td
           >
           {#each STEPS as step (step)}
-            {@const seen = deepColour(tint(c, step))}
+            {@const seen = lookOf(labOf(filmReflectance(mixtureOf(tint(c, step)), 2, WHITE)))}
             <td class="w-14 !px-0.5"
               ><Swatch
                 hex={seen.hex}
@@ -132,8 +142,8 @@
   </table>
   {#if data.colourants.length}
     <p class="mt-2 text-[0.85rem] text-ink-2">
-      A full cup always looks stronger than a thin layer. “Tints” is how much darker it makes white than a
-      common brown oxide paste does, percent for percent.
+      A full cup always looks stronger than these thin layers. “Tints” is how much darker it makes white than
+      a common brown oxide paste does, percent for percent.
     </p>
   {/if}
 </div>
