@@ -4,7 +4,7 @@ import { BANDS, WEIGHTS } from './bands';
 import { deltaE } from './difference';
 import { hidingThickness } from './hiding';
 import { reflectanceDeep, reflectanceOver } from './kubelka';
-import { opticsOfBase, opticsOfColourant, type BaseLook } from './optics';
+import { opticsOfBase, opticsOfColourant, STATED_AT, type BaseLook } from './optics';
 import { mixtureOf } from './pigment';
 import { labOfXyz, lookOf, type Lab, type Look } from './spectrum';
 import { reflectanceOfHex } from './upsample';
@@ -79,9 +79,6 @@ interface Prepared {
   curves: { k: Float64Array; s: Float64Array }[];
   backing?: Float64Array;
 }
-
-/** Density that curves are stated at, g/ml; as for every other prediction. */
-const STATED_AT = 1.1;
 
 function prepare(order: MatchOrder): Prepared {
   const crowd = order.base.density / STATED_AT;

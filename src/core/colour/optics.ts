@@ -9,6 +9,9 @@ export interface Optics {
   s: Spectrum;
 }
 
+/** Density that colourants' curves are stated at, g/ml: a percent of a denser base is more in every millimetre. */
+export const STATED_AT = 1.1;
+
 /** What colour needs to know of a base: its kind, its own cured colour, and its density beside resin's, g/ml. */
 export interface BaseLook {
   kind: Base['kind'];

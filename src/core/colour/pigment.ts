@@ -1,7 +1,7 @@
 import type { Colourant } from '../material';
 import { BANDS } from './bands';
 import { reflectanceDeep, reflectanceOver } from './kubelka';
-import { opticsOfBase, opticsOfColourant, type BaseLook, type Optics } from './optics';
+import { opticsOfBase, opticsOfColourant, STATED_AT, type BaseLook, type Optics } from './optics';
 import { labOf, lookOf, type Look, type Spectrum } from './spectrum';
 
 /** What colours a cup: its base, and grams of each colourant as supplied to 100 g of it. */
@@ -9,9 +9,6 @@ export interface Tint {
   base: BaseLook;
   doses: readonly { colourant: Colourant; percent: number }[];
 }
-
-/** Density that the colourants' curves are stated at, g/ml: a percent of a denser base is more in every millimetre. */
-const STATED_AT = 1.1;
 
 /** K and S of a cup, 1/mm: concentration-weighted sums of the base's and each colourant's. */
 export function mixtureOf(tint: Tint): Optics {

@@ -1,5 +1,5 @@
 /** Perceived lightness of an sRGB hex colour, 0..1: luma, enough to put cups in order. */
-function lightness(hex: string): number {
+export function lightness(hex: string): number {
   const at = (i: number) => parseInt(hex.slice(i, i + 2), 16) / 255;
   return 0.2126 * at(1) + 0.7152 * at(3) + 0.0722 * at(5);
 }

@@ -19,9 +19,18 @@ export function usesOf(plan: Plan, computed: Computed, state: RunState): Use[] {
     if (w.kind === 'filler')
       return lots.has(w.key) ? [{ key: `lot:${lots.get(w.key)}`, grams: actual, at: doneAt }] : [];
     if (w.kind === 'colourant') {
-      // A let-down holds one part of colourant to so many of its carrier.
-      const share = w.letDown ? 1 / (w.letDown.parts + 1) : 1;
-      return [{ key: `colourant:${w.colourantId}`, grams: actual * share, at: doneAt }];
+      const key = `colourant:${w.colourantId}`;
+      if (!w.letDown) return [{ key, grams: actual, at: doneAt }];
+      // A let-down holds one part of colourant to so many of its carrier, which is a part of the base.
+      const { parts } = w.letDown;
+      const made = computed.letDowns.find((l) => l.colourantId === w.colourantId && l.parts === parts);
+      const colour = actual / (parts + 1);
+      return [
+        { key, grams: colour, at: doneAt },
+        ...(made
+          ? [{ key: `part:${plan.baseId}:${made.carrierKey}`, grams: actual - colour, at: doneAt }]
+          : [])
+      ];
     }
     if (task.portionOf) return [];
     return [{ key: `part:${plan.baseId}:${w.key}`, grams: actual, at: doneAt }];

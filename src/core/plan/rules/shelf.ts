@@ -2,6 +2,7 @@ import type { PlannedLetDown } from '../../batch';
 import type { Problem } from '../../problem';
 import type { Need } from '../../shelf/stock';
 import type { Past, Plan } from '../document';
+import { lightness } from '../order';
 
 /** A let-down that the scales cannot make up. */
 export const letDownProblems = (letDowns: readonly PlannedLetDown[]): Problem[] =>
@@ -50,7 +51,7 @@ export function residueProblems(plan: Plan, colours: ReadonlyMap<string, string>
     const last = past.lastColours?.[group.mouldId];
     const first = plan.steps.find((s) => s.act === 'lay' && s.groupId === group.id);
     const next = first?.act === 'lay' ? colours.get(first.cupId) : undefined;
-    if (!last || !next || lumaOf(next) - lumaOf(last.colour) < 0.25) return [];
+    if (!last || !next || lightness(next) - lightness(last.colour) < 0.25) return [];
     return [
       {
         code: 'mould-residue',
@@ -64,9 +65,3 @@ export function residueProblems(plan: Plan, colours: ReadonlyMap<string, string>
     ];
   });
 }
-
-const lumaOf = (hex: string) =>
-  [0.2126, 0.7152, 0.0722].reduce(
-    (s, k, i) => s + (k * parseInt(hex.slice(1 + 2 * i, 3 + 2 * i), 16)) / 255,
-    0
-  );
