@@ -14,11 +14,14 @@ export function knobMould(shelf: Shelf): { container: Mould; plan: Plan } {
   const need = rubberFor(job);
   if (!need.ok) throw new Error(need.problem.sentence);
   const made = mouldMakingPlan(
-    { plan: 'knob-mould', container: 'knob-mould-box' },
-    'Turned knob mould',
+    {
+      planId: 'knob-mould',
+      containerId: 'knob-mould-box',
+      name: 'Turned knob mould',
+      rubberId: 'platinum-rubber'
+    },
     job,
     need.value,
-    'platinum-rubber',
     shelf
   );
   return {
@@ -26,9 +29,7 @@ export function knobMould(shelf: Shelf): { container: Mould; plan: Plan } {
     plan: {
       ...made.plan,
       notes: 'A turned knob master, bedded in clay to its widest line.',
-      roomCelsius: 21,
-      scaleId: 'middle',
-      otherScaleIds: ['fine', 'bench']
+      bench: { ...made.plan.bench, roomCelsius: 21, scaleIds: ['middle', 'fine', 'bench'] }
     }
   };
 }

@@ -1,13 +1,13 @@
 import type { Grade, Piece } from '../src/core/inspect';
-import { computePlan, shelfOf, type Plan, type PlanFile } from '../src/core/plan';
-import { tasksOf, type RunEvent } from '../src/core/run';
+import { shelfOf, type Plan } from '../src/core/plan';
+import { freeze, type FrozenRun, type RunEvent } from '../src/core/run';
 import { cards } from './cards';
 import { nightHeron, rockpool, samphire, sluice, tideline } from './plans';
 
 /** A past run of the demo workshop, ready to be stored. */
 export interface DemoRun {
   id: string;
-  snapshot: PlanFile;
+  frozen: FrozenRun;
   startedAt: number;
   finishedAt?: number;
   events: RunEvent[];
@@ -38,20 +38,14 @@ interface Told {
 }
 
 function tell(plan: Plan, told: Told, now: number): DemoRun {
-  const snapshot: PlanFile = {
-    format: 'kirapen.plan',
-    version: 1,
-    plan,
-    shelf: shelfOf(plan, cards)
-  };
-  const computed = computePlan(plan, snapshot.shelf);
-  const base = snapshot.shelf.bases[0]!;
+  const frozen = freeze(plan, shelfOf(plan, cards));
+  const { computed } = frozen;
   const startedAt = now - told.hoursAgo * HOUR;
   const events: RunEvent[] = [];
   let at = startedAt;
   const id = () => `${told.id}-${String(events.length).padStart(3, '0')}`;
   let slip = 0;
-  for (const task of tasksOf(plan, computed, base.stirMinutes)) {
+  for (const task of frozen.tasks) {
     if (task.kind === 'prepare') at += 2 * MINUTE;
     if (task.kind === 'weigh') {
       at += 0.6 * MINUTE;
@@ -110,7 +104,7 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
   const group = plan.groups[0]!;
   return {
     id: told.id,
-    snapshot,
+    frozen,
     startedAt,
     ...(finished ? { finishedAt: Math.round(at) } : {}),
     events,

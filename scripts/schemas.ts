@@ -1,15 +1,14 @@
 // npm run schemas: writes the documented formats from the schemas that the code validates with.
 // With --check it only compares, and fails when a file is out of date.
 import { readFileSync, writeFileSync } from 'node:fs';
-import { z } from 'zod';
-import { PlanFile } from '../src/core/plan';
 import { openapi } from '../src/lib/server/openapi';
+import { planFileSchema } from '../src/lib/server/plan-schema';
 
 const files = {
   'docs/formats/plan.schema.json': {
     $id: 'kirapen.plan',
-    title: 'Kirapen plan file, version 1',
-    ...z.toJSONSchema(PlanFile, { io: 'input' })
+    title: 'Kirapen plan file, version 2',
+    ...planFileSchema()
   },
   'docs/formats/openapi.json': openapi()
 };

@@ -53,8 +53,8 @@ describe('a first batch from an empty bench', () => {
         body: JSON.stringify(file)
       })
     ).json();
-    // 11 × 55.009 ml × 2.203 g/ml, 3 % clinging and 2 g in the vessel.
-    expect(computed.totals.balance.mixed).toBeCloseTo(11 * 55.0108 * 2.2031 * 1.03 + 2, -0.5);
+    // 11 × 55.009 ml × 2.203 g/ml, 3 % clinging and 6 g in its bucket.
+    expect(computed.totals.balance.mixed).toBeCloseTo(11 * 55.0108 * 2.2031 * 1.03 + 6, -0.5);
     expect(computed.problems.filter((p: { level: string }) => p.level === 'stop')).toEqual([]);
     const grams = Object.fromEntries(
       computed.totals.parts.map((p: { key: string; grams: number }) => [p.key, p.grams])
@@ -335,42 +335,42 @@ describe('bad batches through the HTTP interface', () => {
       'night-heron',
       (f: Any) => set(f, 'plan.groups.0.embeds.0.grams', -2),
       422,
-      'plan/groups/0/embeds/0/grams'
+      'plan/groups/loaf/embeds/seeds/grams'
     ],
     [
       'no cavities',
       'tideline-knobs',
       (f: Any) => set(f, 'plan.groups.0.count', 0),
       422,
-      'plan/groups/0/count'
+      'plan/groups/knobs/count'
     ],
     [
       'a percentage over 100',
       'tideline-knobs',
       (f: Any) => set(f, 'plan.cups.0.recipe.0.percent', 140),
       422,
-      'plan/cups/0/recipe/0/percent'
+      'plan/cups/mudflat/recipe/mudflat-brown/percent'
     ],
     [
       'chips that leave no body',
       'shingle-dishes',
       (f: Any) => set(f, 'plan.cups.0.fillers.0.percent', 95),
       422,
-      'plan/cups/0/fillers/0/percent'
+      'plan/cups/shingle/fillers/chips/percent'
     ],
     [
       'lye purer than pure',
       'saltings-bars',
       (f: Any) => set(f, 'shelf.bases.0.lyePurity', 1.2),
       422,
-      'shelf/bases/0/lyePurity'
+      'shelf/bases/bar-soap/lyePurity'
     ],
     [
       'a volume ratio without densities',
       'tideline-knobs',
       (f: Any) => set(f, 'shelf.bases.0.densityA', undefined),
       200,
-      'base/densityA'
+      'shelf/bases/clear-quick/densityA'
     ],
     [
       'a knob of forty litres',
@@ -384,14 +384,14 @@ describe('bad batches through the HTTP interface', () => {
       'rockpool-roundels',
       (f: Any) => set(f, 'shelf.bases.0.depthLimit', 2),
       200,
-      'plan/steps/0/amount'
+      'plan/steps/lay-foam/act/amount'
     ],
     [
       'a percentage over the limit',
       'tideline-knobs',
       (f: Any) => set(f, 'plan.cups.0.recipe.0.percent', 9),
       200,
-      'plan/cups/0/recipe/0/percent'
+      'plan/cups/mudflat/recipe/mudflat-brown/percent'
     ],
     [
       'chambers that are not the whole',

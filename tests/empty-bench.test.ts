@@ -10,7 +10,7 @@ let workshop: Workshop;
 let bench: Bench;
 const main = 'main';
 const get = async (path: string) => (await fetch(workshop.address + path)).json();
-const file = { format: 'kirapen.plan', version: 1, plan: tideline, shelf: shelfOf(tideline, cards) };
+const file = { format: 'kirapen.plan', version: 2, plan: tideline, shelf: shelfOf(tideline, cards) };
 
 beforeAll(async () => {
   workshop = await Workshop.open({ demo: false });
@@ -66,7 +66,10 @@ describe('an empty bench', () => {
 
   it('says what is wrong with a file that is none', async () => {
     const path = join(workshop.folder, 'broken.json');
-    writeFileSync(path, JSON.stringify({ ...file, plan: { ...tideline, roomCelsius: 400 } }));
+    writeFileSync(
+      path,
+      JSON.stringify({ ...file, plan: { ...tideline, bench: { ...tideline.bench, roomCelsius: 400 } } })
+    );
     await bench.go('/plans');
     const input = await bench.page.waitForSelector('[aria-label="Plan file to import"]');
     await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(path);
@@ -110,7 +113,7 @@ describe('the HTTP interface', () => {
     });
     expect(answer.status).toBe(422);
     const { problems } = await answer.json();
-    expect(problems[0]).toMatchObject({ code: 'input-too-small', path: 'plan/groups/0/count' });
+    expect(problems[0]).toMatchObject({ code: 'input-too-small', path: 'plan/groups/knobs/count' });
     expect(problems[0].sentence.length).toBeGreaterThan(10);
     expect(problems[0].mend.length).toBeGreaterThan(5);
   });

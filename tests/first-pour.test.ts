@@ -62,7 +62,7 @@ describe('the first pour, from a mould to the record', () => {
   it('says what the scale cannot weigh, and mends a mix too small with one tap', async () => {
     await bench.says('[aria-label="Numbers"]', /0\.21 g|not weighable|under 20 g/);
     await bench.click('Mix 20 g and keep what is left');
-    await bench.says('[data-testid="balance"]', /left\s+12\.\d/);
+    await bench.says('[data-testid="balance"]', /left\s+13\.\d/);
   });
 
   it('takes a change back and does it again, by button and by key', async () => {
@@ -94,7 +94,9 @@ describe('the first pour, from a mould to the record', () => {
     await bench.says('[aria-label="Cups"]', 'at least 20 g');
     const stored = await get(`/api/v1/plans/${planId}`);
     expect(stored.name).toBe('Tideline knobs, second tray');
-    expect(stored.steps.map((s: { act: string }) => s.act)).toEqual(['lay', 'gate', 'lay', 'gate', 'lay']);
+    expect(stored.version).toBe(2);
+    const acts = stored.steps.map((s: { act: { kind: string } }) => s.act.kind);
+    expect(acts).toEqual(['lay', 'wait', 'lay', 'wait', 'lay']);
   });
 
   it('has a mix sheet with cumulative or tared readings', async () => {
@@ -280,7 +282,7 @@ describe('the first pour, from a mould to the record', () => {
     await bench.says('[aria-label="Pour"]', /3\.70 ml each/);
     const id = new URL(bench.page.url()).pathname.split('/').at(-1)!;
     const plan = await get(`/api/v1/plans/${id}`);
-    expect(plan.steps[4].amount.kind).toBe('volume');
+    expect(plan.steps[4].act.amount.kind).toBe('volume');
     expect(bench.errors).toEqual([]);
   });
 

@@ -142,13 +142,29 @@ export class Bench {
   /** Chooses an option of a labelled list by its text. */
   async choose(label: string, option: string): Promise<void> {
     const field = await this.#field(label);
-    const value = await field.evaluate(
-      (list, wanted) =>
-        [...(list as HTMLSelectElement).options].find((o) => o.text.trim().startsWith(wanted))?.value,
-      option
-    );
-    if (value === undefined) throw new Error(`“${label}” does not offer “${option}”`);
-    await field.select(value);
+    if (await field.evaluate((e) => e instanceof HTMLSelectElement)) {
+      const value = await field.evaluate(
+        (list, wanted) =>
+          [...(list as HTMLSelectElement).options].find((o) => o.text.trim().startsWith(wanted))?.value,
+        option
+      );
+      if (value === undefined) throw new Error(`“${label}” does not offer “${option}”`);
+      await field.select(value);
+      return;
+    }
+    await field.click();
+    const list = await this.page.waitForSelector(`[role="listbox"][aria-label="${label}"]`, {
+      visible: true
+    });
+    const offered = await list!.$$('[role="option"]');
+    for (const item of offered) {
+      const words = await item.evaluate((e) => (e as HTMLElement).innerText.trim());
+      if (!words.startsWith(option)) continue;
+      await item.click();
+      await this.page.waitForFunction(() => !document.querySelector('[role="listbox"]'));
+      return;
+    }
+    throw new Error(`“${label}” does not offer “${option}”`);
   }
 
   async #field(label: string) {

@@ -1,13 +1,16 @@
+import type { Level, ProblemCode } from './problem-codes';
+
+export type { Level, ProblemCode };
+
 /**
  * A problem is a value, not an exception: what is wrong, where, and how to mend it.
  * Only edges (routes, forms) turn problems into responses.
  */
 export interface Problem {
-  /** Stable, kebab-case; tests and other programs rely on it. */
-  code: string;
-  /** `stop` makes the figures unusable, `warn` risks the piece, `note` is worth knowing. */
-  level: 'stop' | 'warn' | 'note';
-  /** Slash path into the document the problem is about, e.g. `plan/steps/2/amount`. */
+  /** One of the registry. */
+  code: ProblemCode;
+  level: Level;
+  /** What it is about, by ids from one root: `plan/steps/lay-heron/act/amount`, `shelf/moulds/…`. */
   path: string;
   /** What is wrong, in plain words, with the figure. */
   sentence: string;
@@ -17,7 +20,7 @@ export interface Problem {
   edit?: Edit;
 }
 
-/** One change of a plan document: set the value at a path (`undefined` removes it). */
+/** One change of a document: set the value at a path of keys, ids and places (`undefined` removes it). */
 export interface Edit {
   path: (string | number)[];
   value: unknown;

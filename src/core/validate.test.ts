@@ -2,35 +2,48 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../demo/cards';
 import { tideline } from '../../demo/plans';
 import { Base } from './material';
-import { applyEdit, Plan } from './plan';
+import { applyEdit } from './edit';
+import { Plan } from './plan';
 import { problemsOf } from './validate';
 
 const faults = (edit: { path: (string | number)[]; value: unknown }) => {
   const read = Plan.safeParse(applyEdit(tideline, edit));
-  return read.success ? [] : problemsOf(read.error, 'plan');
+  return read.success ? [] : problemsOf(read.error, 'plan', applyEdit(tideline, edit));
 };
 
 describe('what is wrong with a document', () => {
   it.each([
-    [{ path: ['groups', 0, 'count'], value: 0 }, 'plan/groups/0/count', 'Count must be more than 0.'],
-    [{ path: ['roomCelsius'], value: 90 }, 'plan/roomCelsius', 'Room celsius is too hot to cast.'],
+    [{ path: ['groups', 0, 'count'], value: 0 }, 'plan/groups/knobs/count', 'Count must be one or more.'],
+    [
+      { path: ['bench', 'roomCelsius'], value: 90 },
+      'plan/bench/roomCelsius',
+      'Room celsius is too hot to cast.'
+    ],
     [{ path: ['name'], value: '' }, 'plan/name', 'Name needs a name.'],
     [
-      { path: ['readings'], value: 'sideways' },
-      'plan/readings',
+      { path: ['bench', 'readings'], value: 'sideways' },
+      'plan/bench/readings',
       'Readings must be one of: cumulative, tared.'
     ],
-    [{ path: ['losses', 'cling'], value: -1 }, 'plan/losses/cling', 'Cling must be at least 0.'],
+    [
+      { path: ['bench', 'losses', 'cling'], value: -1 },
+      'plan/bench/losses/cling',
+      'Cling must be at least 0.'
+    ],
     [
       { path: ['cups', 0, 'recipe', 0, 'percent'], value: 140 },
-      'plan/cups/0/recipe/0/percent',
+      'plan/cups/mudflat/recipe/mudflat-brown/percent',
       'Percent cannot be over 100 %.'
     ],
-    [{ path: ['baseId'], value: undefined }, 'plan/baseId', 'Base id is missing.'],
     [
-      { path: ['steps', 0, 'act'], value: 'hurl' },
-      'plan/steps/0/act',
-      'Act is not one of the kinds known here.'
+      { path: ['mixes', 0, 'baseId'], value: undefined },
+      'plan/mixes/mix-mudflat/baseId',
+      'Base id is missing.'
+    ],
+    [
+      { path: ['steps', 0, 'act', 'amount'], value: { kind: 'heap' } },
+      'plan/steps/lay-mudflat/act/amount/kind',
+      'Kind is not one of the kinds known here.'
     ]
   ])('%j', (edit, path, sentence) => {
     expect(faults(edit)[0]).toMatchObject({ path, sentence });

@@ -1,62 +1,77 @@
 import { goto } from '$app/navigation';
 import type { z } from 'zod';
-import { applyEdit } from '$core/plan';
+import { applyEdit } from '$core/edit';
 import type { Problem } from '$core/problem';
 import { problemsOf } from '$core/validate';
 import type { CardKind } from './cards';
 import { send } from './send';
+import { SharedDocument } from './shared-document.svelte';
 
 /**
  * A card being edited. A card that is on the shelf saves as it changes; a new one is put there by its button.
  * What is wrong is said at its field (`at`), and nothing typed is lost.
  */
 export class CardForm<T extends { id: string }> {
-  card = $state.raw<T>() as T;
   problems = $state<Problem[]>([]);
-  saved = $state(false);
   readonly kind: CardKind;
   readonly fresh: boolean;
+  /** The card as the benches share it; a new one is shared once it is on the shelf. */
+  readonly shared: SharedDocument<T> | undefined;
   readonly #schema: z.ZodType<T>;
+  /** What is typed and not (yet) a card that can be stored. */
+  #typed = $state.raw<T>();
 
-  constructor(kind: CardKind, schema: z.ZodType<T>, card: T, fresh: boolean) {
+  constructor(kind: CardKind, schema: z.ZodType<T>, card: T, revision: number | undefined) {
     this.kind = kind;
-    this.fresh = fresh;
-    this.card = card;
+    this.fresh = revision === undefined;
     this.#schema = schema;
+    if (revision === undefined) this.#typed = card;
+    else
+      this.shared = new SharedDocument(kind, card, revision, (raw) => {
+        const read = schema.safeParse(raw);
+        return read.success ? read.data : undefined;
+      });
+  }
+
+  get card(): T {
+    return (this.#typed ?? this.shared?.current) as T;
+  }
+
+  get saved(): boolean {
+    return this.shared?.saved === 'saved';
   }
 
   /** Sets one field; saves when the whole card is right and already on the shelf. */
   set(path: (string | number)[], value: unknown): void {
-    this.card = applyEdit(this.card, { path, value });
-    this.saved = false;
-    const read = this.#schema.safeParse(this.card);
+    const next = applyEdit(this.card, { path, value });
+    const read = this.#schema.safeParse(next);
     this.problems = read.success ? [] : problemsOf(read.error);
-    if (read.success && !this.fresh) void this.#store();
+    const kept = read.success && this.shared !== undefined;
+    this.#typed = kept ? undefined : next;
+    if (kept) this.shared?.change(read.data);
   }
 
   /** The problem at a field, if there is one. */
   at(path: string): Problem | undefined {
-    return this.problems.find((p) => p.path === path || p.path.startsWith(`${path}/`));
+    return [...this.problems, ...(this.shared?.refused ?? [])].find(
+      (p) => p.path === path || p.path.startsWith(`${path}/`)
+    );
   }
 
   /** Puts a new card on the shelf and goes to an address. */
   async put(then: string): Promise<void> {
     const read = this.#schema.safeParse(this.card);
     this.problems = read.success ? [] : problemsOf(read.error);
-    if (read.success && (await this.#store())) await goto(then, { invalidateAll: true });
+    if (!read.success) return;
+    const stored = await send('PUT', `/${this.kind}/${encodeURIComponent(this.card.id)}`, read.data, 'new');
+    if (stored.ok) await goto(then, { invalidateAll: true });
+    else this.problems = stored.problems;
   }
 
   /** Takes the card off the shelf and goes to an address. */
   async remove(then: string): Promise<void> {
-    const gone = await send('DELETE', `/${this.kind}/${this.card.id}`);
+    const gone = await send('DELETE', `/${this.kind}/${encodeURIComponent(this.card.id)}`);
     if (gone.ok) await goto(then, { invalidateAll: true });
     else this.problems = gone.problems;
-  }
-
-  async #store(): Promise<boolean> {
-    const stored = await send('PUT', `/${this.kind}/${this.card.id}`, this.card);
-    this.saved = stored.ok;
-    if (!stored.ok) this.problems = stored.problems;
-    return stored.ok;
   }
 }

@@ -1,7 +1,8 @@
-import { commonId, type Computed, type PlanFile } from '$core/plan';
+import type { Computed, PlanFile } from '$core/plan';
 import { fail, ok, type Result } from '$core/problem';
 import { duration, parseQuantity } from '$core/quantity';
-import type { RunState, Task, WeighTask } from '$core/run';
+import { MOST_GRAMS, type RunState, type Task, type WeighTask } from '$core/run';
+import { isPot } from '$core/schedule';
 
 /** What to do now, in words and figures for the run's screen. */
 export type Instruction = {
@@ -21,46 +22,88 @@ export type Instruction = {
       before: number;
       topUp: boolean;
     }
-  | { kind: 'prepare'; task: Extract<Task, { kind: 'prepare' }> }
-  | { kind: 'stir'; task: Extract<Task, { kind: 'stir' }> }
-  | { kind: 'pour'; task: Extract<Task, { kind: 'pour' }> }
-  | { kind: 'gate'; task: Extract<Task, { kind: 'gate' }> }
-  | { kind: 'demould'; task: Extract<Task, { kind: 'demould' }> }
+  | OfKind<'prepare'>
+  | OfKind<'stir'>
+  | OfKind<'fill'>
+  | OfKind<'pour'>
+  | OfKind<'do'>
+  | OfKind<'gate'>
+  | OfKind<'demould'>
 );
 
-/** Words for a task, before it is anyone's turn. */
-export function taskWords(task: Task, computed: Computed): { act: string; rest: string } {
-  const cup = 'cupId' in task ? computed.cups.find((c) => c.cupId === task.cupId) : undefined;
-  const group = 'groupId' in task ? computed.groups.find((g) => g.groupId === task.groupId) : undefined;
-  switch (task.kind) {
-    case 'prepare':
-      return { act: 'Make ready', rest: 'the mould, the cups, your gloves' };
-    case 'weigh': {
-      const into = task.vessel ? `the ${task.vessel} jug` : vesselWords(task, cup);
-      if (task.takeOut) return { act: 'Take out', rest: `uncoloured base, from ${into}` };
-      if (task.creeps) return { act: 'Add', rest: `more ${task.name} to ${into}, by eye` };
-      return { act: task.counted ? 'Count' : 'Weigh', rest: `${task.name} into ${into}` };
-    }
-    case 'stir':
-      return { act: 'Stir', rest: `${vesselWords(task, cup)} · ${duration(task.minutes)}` };
-    case 'pour':
-      return { act: 'Pour', rest: `cup ${cup?.letter} ${cup?.name} into ${group?.name}` };
-    case 'gate':
-      return { act: 'Wait', rest: `until ${group?.name} are ${task.state}` };
-    case 'demould':
-      return { act: 'Demould', rest: `${group?.name}` };
-  }
+type Kind = Task['kind'];
+type TaskOf<K extends Kind> = Extract<Task, { kind: K }>;
+interface OfKind<K extends Kind> {
+  kind: K;
+  task: TaskOf<K>;
 }
 
-/** What is being filled: the common mix, a cup, or one of several mixes of it. */
-function vesselWords(
-  task: { cupId: string; mixId: string },
-  cup: Computed['cups'][number] | undefined
-): string {
-  if (task.cupId === commonId) return 'the mixing pot';
+type Words = { act: string; rest: string };
+
+/** How far a stir goes, as a hint. */
+const STIRS = {
+  full: 'slowly, scraping sides and bottom',
+  marbled: 'three to six strokes, then stop',
+  speckled: 'fold it once or twice; the specks stay'
+} as const;
+
+/** The words of every kind of task, before it is anyone's turn. */
+const WORDS: { [K in Kind]: (task: TaskOf<K>, c: Computed) => Words } = {
+  prepare: () => ({ act: 'Make ready', rest: 'the mould, the cups, your gloves' }),
+  weigh: weighWords,
+  stir: (task, c) => ({ act: 'Stir', rest: `${vesselWords(task, c)} · ${duration(task.minutes)}` }),
+  fill: (task, c) => ({
+    act: 'Fill',
+    rest: `${vesselWords(task, c)} from ${task.from.map((f) => `cup ${cupOf(c, f.cupId)?.letter ?? ''}`).join(' and ')}`
+  }),
+  pour: (task, c) => ({
+    act: task.act ?? 'Pour',
+    rest: `cup ${cupOf(c, task.cupId)?.letter} ${cupOf(c, task.cupId)?.name} into ${groupOf(c, task)?.name}`
+  }),
+  do: (task) => ({ act: task.act, rest: task.rest }),
+  gate: (task, c) => ({
+    act: 'Wait',
+    rest: groupOf(c, task) ? `until ${groupOf(c, task)!.name} are ${task.state}` : `until ${task.state}`
+  }),
+  demould: (task, c) => ({ act: 'Demould', rest: groupOf(c, task)?.name ?? '' })
+};
+
+const cupOf = (c: Computed, id: string) => c.cups.find((x) => x.cupId === id);
+const groupOf = (c: Computed, task: { groupId: string; strandId?: string | undefined }) =>
+  c.groups.find((g) => g.strandId === task.strandId) ?? c.groups.find((g) => g.groupId === task.groupId);
+
+function weighWords(task: WeighTask, c: Computed): Words {
+  const into = task.vessel ? `the ${task.vessel} jug` : vesselWords(task, c);
+  if (task.takeOut) return { act: 'Take out', rest: `uncoloured base, from ${into}` };
+  if (task.creeps) return { act: 'Add', rest: `more ${task.name} to ${into}, by eye` };
+  return { act: task.counted ? 'Count' : 'Weigh', rest: `${task.name} into ${into}` };
+}
+
+/** Words for a task, before it is anyone's turn. */
+export const taskWords = (task: Task, computed: Computed): Words =>
+  (WORDS[task.kind] as (task: Task, c: Computed) => Words)(task, computed);
+
+/** What is being filled: a pot, a cup, or one of several mixes of it. */
+function vesselWords(task: { cupId: string; mixId: string }, c: Computed): string {
+  if (isPot(task.cupId)) return 'the mixing pot';
+  const cup = cupOf(c, task.cupId);
   const mix = cup?.mixes.find((m) => m.mixId === task.mixId);
   return `cup ${cup?.letter}${cup && mix && cup.mixes.length > 1 ? `, mix ${mix.turn} of ${cup.mixes.length}` : ''}`;
 }
+
+/** What the button says of a kind of task, and the hint under its title. */
+const SAID: { [K in Exclude<Kind, 'weigh'>]: (task: TaskOf<K>) => { confirm: string; hint: string } } = {
+  prepare: () => ({ confirm: 'Ready', hint: 'mould clean and level, cups marked, gloves on' }),
+  stir: (task) => ({ confirm: 'Stirred', hint: STIRS[task.mixing ?? 'full'] }),
+  fill: () => ({ confirm: 'Filled', hint: 'one after the other, down the side, without stirring' }),
+  pour: (task) => ({ confirm: task.confirm ?? 'Poured', hint: task.how ?? 'low and slow, down the middle' }),
+  do: (task) => ({ confirm: task.confirm, hint: task.how }),
+  gate: () => ({
+    confirm: 'Go on',
+    hint: 'a fingertip test at the edge of one cavity tells more than the clock'
+  }),
+  demould: () => ({ confirm: 'Demoulded', hint: 'flex the mould away, do not pull the piece' })
+};
 
 /** The instruction of the moment: a top-up before anything else, then the first open task; none at the end. */
 export function instructionOf(
@@ -77,66 +120,33 @@ export function instructionOf(
     ...('cupId' in task ? { cupId: task.cupId, mixId: task.mixId } : {}),
     ...('groupId' in task ? { groupId: task.groupId } : {})
   };
-  switch (task.kind) {
-    case 'weigh': {
-      const cumulative = snapshot.plan.readings === 'cumulative';
-      const inCup = run.tasks
-        .filter(
-          ({ task: t, status }) =>
-            t.kind === 'weigh' && t.mixId === task.mixId && t.vessel === task.vessel && status === 'done'
-        )
-        .reduce((s, t) => s + (t.task.kind === 'weigh' && t.task.takeOut ? -1 : 1) * (t.actual ?? 0), 0);
-      const target = run.topUp ? run.topUp.grams : (run.now?.target ?? task.grams);
-      const { division } = task;
-      const rounded = Math.round(Math.round(target / division) * division * 1e6) / 1e6;
-      return {
-        ...common,
-        ...(run.topUp ? { title: `Top up ${task.name} in the same cup` } : {}),
-        kind: 'weigh',
-        task,
-        target: rounded,
-        // What comes out, or is weighed in a boat, is read alone.
-        before: cumulative && !task.boat && !task.takeOut ? inCup : 0,
-        topUp: !!run.topUp,
-        confirm: run.topUp ? 'Topped up' : task.takeOut ? 'It is out' : 'It is in',
-        hint: run.topUp ? 'slowly towards the end' : weighHint(task, snapshot)
-      };
-    }
-    case 'prepare':
-      return {
-        ...common,
-        kind: 'prepare',
-        task,
-        confirm: 'Ready',
-        hint: 'mould clean and level, cups marked, gloves on'
-      };
-    case 'stir':
-      return { ...common, kind: 'stir', task, confirm: 'Stirred', hint: 'slowly, scraping sides and bottom' };
-    case 'pour':
-      return {
-        ...common,
-        kind: 'pour',
-        task,
-        confirm: 'Poured',
-        hint: task.how ?? 'low and slow, down the middle'
-      };
-    case 'gate':
-      return {
-        ...common,
-        kind: 'gate',
-        task,
-        confirm: 'Go on',
-        hint: 'a fingertip test at the edge of one cavity tells more than the clock'
-      };
-    case 'demould':
-      return {
-        ...common,
-        kind: 'demould',
-        task,
-        confirm: 'Demoulded',
-        hint: 'flex the mould away, do not pull the piece'
-      };
-  }
+  if (task.kind === 'weigh') return { ...common, ...weighing(run, task, snapshot) };
+  const said = (SAID[task.kind] as (task: Task) => { confirm: string; hint: string })(task);
+  return { ...common, ...said, kind: task.kind, task } as Instruction;
+}
+
+function weighing(run: RunState, task: WeighTask, snapshot: PlanFile) {
+  const cumulative = snapshot.plan.bench.readings === 'cumulative';
+  const inCup = run.tasks
+    .filter(
+      ({ task: t, status }) =>
+        t.kind === 'weigh' && t.mixId === task.mixId && t.vessel === task.vessel && status === 'done'
+    )
+    .reduce((s, t) => s + (t.task.kind === 'weigh' && t.task.takeOut ? -1 : 1) * (t.actual ?? 0), 0);
+  const target = run.topUp ? run.topUp.grams : (run.now?.target ?? task.grams);
+  const { division } = task;
+  const done = task.takeOut ? 'It is out' : 'It is in';
+  return {
+    ...(run.topUp ? { title: `Top up ${task.name} in the same cup` } : {}),
+    kind: 'weigh' as const,
+    task,
+    target: Math.round(Math.round(target / division) * division * 1e6) / 1e6,
+    // What comes out, or is weighed in a boat, is read alone.
+    before: cumulative && !task.boat && !task.takeOut ? inCup : 0,
+    topUp: !!run.topUp,
+    confirm: run.topUp ? 'Topped up' : done,
+    hint: run.topUp ? 'slowly towards the end' : weighHint(task, snapshot)
+  };
 }
 
 function weighHint(task: WeighTask, snapshot: PlanFile): string {
@@ -146,7 +156,7 @@ function weighHint(task: WeighTask, snapshot: PlanFile): string {
   if (task.creeps) return 'look at a trial smear first; E when it is enough';
   if (task.boat) return `in a boat on the ${scale?.name ?? 'finer scale'}, then tip it in`;
   if (task.startsClock) return 'the clock starts when the parts meet';
-  return scale && scale.id !== snapshot.plan.scaleId
+  return scale && scale.id !== snapshot.plan.bench.scaleIds[0]
     ? `on the ${scale.name}; slowly towards the end`
     : 'slowly towards the end';
 }
@@ -155,12 +165,20 @@ function weighHint(task: WeighTask, snapshot: PlanFile): string {
 export function typedGrams(text: string): Result<number> {
   const read = parseQuantity(text, { kind: 'mass', bare: 'g' });
   if (!read.ok) return read;
-  return read.value.value >= 0
-    ? ok(read.value.value)
-    : fail({
-        code: 'grams-negative',
-        path: '',
-        sentence: 'A weight cannot be less than nothing.',
-        mend: 'Check the figure.'
-      });
+  const { value } = read.value;
+  if (value < 0)
+    return fail({
+      code: 'grams-negative',
+      path: '',
+      sentence: 'A weight cannot be less than nothing.',
+      mend: 'Check the figure.'
+    });
+  if (value > MOST_GRAMS)
+    return fail({
+      code: 'too-big',
+      path: '',
+      sentence: `${value.toFixed(0)} g is more than half a tonne.`,
+      mend: 'Check the figure and its unit.'
+    });
+  return ok(value);
 }

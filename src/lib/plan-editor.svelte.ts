@@ -1,38 +1,50 @@
-import { applyEdit, computePlan, Plan, type Past, type Shelf } from '$core/plan';
+import { applyEdit } from '$core/edit';
+import { merge, same } from '$core/merge';
+import { computePlan, Plan, type Past, type Shelf } from '$core/plan';
 import type { Edit, Problem } from '$core/problem';
 import { problemsOf } from '$core/validate';
+import { SharedDocument } from './shared-document.svelte';
 
 /** Keystrokes in one field within this time make one step of undo, ms. */
 const ONE_STEP = 900;
+/** Steps of undo that survive a reload; more are kept while the page is open. */
+const KEPT_STEPS = 60;
 
-/**
- * A plan open on the workbench: its document, everything computed from it, undo and redo without end, and
- * saving as it changes. What could not be sent is kept on the device until it can.
- */
+/** One step of undo: the plan before it and after it. What others changed meanwhile is kept when it is taken back. */
+interface Change {
+  before: Plan;
+  after: Plan;
+}
+
+const readPlan = (raw: unknown): Plan | undefined => {
+  const read = Plan.safeParse(raw);
+  return read.success ? read.data : undefined;
+};
+
+/** A plan open on the workbench: its document, everything computed from it, undo and redo without end. */
 export class PlanEditor {
-  plan = $state.raw<Plan>() as Plan;
-  saved = $state<'saved' | 'saving' | 'waiting'>('saved');
   problem = $state<Problem>();
-  #past = $state.raw<Plan[]>([]);
-  #future = $state.raw<Plan[]>([]);
+  #past = $state.raw<Change[]>([]);
+  #future = $state.raw<Change[]>([]);
   #last = { key: '', at: 0 };
-  #sending: Promise<void> | undefined;
-  #retry: ReturnType<typeof setTimeout> | undefined;
 
+  readonly shared: SharedDocument<Plan>;
   readonly shelf: Shelf;
   readonly computed;
 
-  constructor(plan: Plan, shelf: Shelf, past: Past = {}) {
-    this.plan = plan;
+  constructor(plan: Plan, revision: number, shelf: Shelf, past: Past = {}) {
+    this.shared = new SharedDocument('plans', plan, revision, readPlan);
     this.shelf = shelf;
-    this.computed = $derived(computePlan(this.plan, this.shelf, past));
-    const kept = this.#draft();
-    if (kept) {
-      this.plan = kept;
-      this.#send();
-    }
+    this.computed = $derived(computePlan(this.shared.current, this.shelf, past));
+    this.#recall();
   }
 
+  get plan(): Plan {
+    return this.shared.current;
+  }
+  get saved() {
+    return this.shared.saved;
+  }
   get canUndo() {
     return this.#past.length > 0;
   }
@@ -47,96 +59,100 @@ export class PlanEditor {
 
   /** Makes several changes as one step. */
   edits(edits: Edit[]): void {
-    const next = Plan.safeParse(edits.reduce((plan, e) => applyEdit(plan, e), this.plan));
-    if (!next.success) {
-      this.problem = problemsOf(next.error, 'plan')[0];
+    const key = edits.map((e) => e.path.join('/')).join('|');
+    this.#make(
+      edits.reduce((plan, e) => applyEdit(plan, e), this.plan),
+      key
+    );
+  }
+
+  /** Puts another plan in the place of this one, as one step. */
+  replace(plan: Plan): void {
+    this.#make(plan, '');
+  }
+
+  #make(wanted: Plan, key: string): void {
+    const read = Plan.safeParse(wanted);
+    if (!read.success) {
+      this.problem = problemsOf(read.error, 'plan', wanted)[0];
       return;
     }
     this.problem = undefined;
-    const key = edits.map((e) => e.path.join('/')).join('|');
+    const before = this.plan;
+    if (same(before, read.data)) return;
     const now = performance.now();
-    if (key !== this.#last.key || now - this.#last.at > ONE_STEP) this.#past = [...this.#past, this.plan];
+    const last = this.#past.at(-1);
+    const goesOn = key !== '' && key === this.#last.key && now - this.#last.at <= ONE_STEP && last;
+    this.#past = goesOn
+      ? [...this.#past.slice(0, -1), { before: last.before, after: read.data }]
+      : [...this.#past, { before, after: read.data }];
     this.#last = { key, at: now };
     this.#future = [];
-    this.#show(next.data);
+    this.#show(read.data);
   }
 
   undo(): void {
-    const before = this.#past.at(-1);
-    if (!before) return;
+    const change = this.#past.at(-1);
+    if (!change) return;
     this.#past = this.#past.slice(0, -1);
-    this.#future = [this.plan, ...this.#future];
+    this.#future = [change, ...this.#future];
     this.#last = { key: '', at: 0 };
-    this.#show(before);
+    this.#show(merge(change.after, change.before, this.plan).merged);
   }
 
   redo(): void {
-    const after = this.#future[0];
-    if (!after) return;
+    const change = this.#future[0];
+    if (!change) return;
     this.#future = this.#future.slice(1);
-    this.#past = [...this.#past, this.plan];
+    this.#past = [...this.#past, change];
     this.#last = { key: '', at: 0 };
-    this.#show(after);
+    this.#show(merge(change.before, change.after, this.plan).merged);
   }
 
   /** Resolves once what is shown is stored, or fails when it cannot be. */
-  async settled(): Promise<void> {
-    clearTimeout(this.#retry);
-    await this.#send();
-    if (this.saved !== 'saved') throw new Error('not stored');
+  settled(): Promise<void> {
+    return this.shared.settled();
   }
 
   #show(plan: Plan) {
-    this.plan = plan;
-    this.#keepDraft();
-    void this.#send();
-  }
-
-  /** One send at a time; one that is under way also takes along what changes meanwhile. */
-  #send(): Promise<void> {
-    this.#sending ??= this.#sendAll().finally(() => (this.#sending = undefined));
-    return this.#sending;
-  }
-
-  async #sendAll(): Promise<void> {
-    this.saved = 'saving';
-    clearTimeout(this.#retry);
-    try {
-      let sent: Plan;
-      do {
-        sent = this.plan;
-        const response = await fetch(`/api/v1/plans/${encodeURIComponent(sent.id)}`, {
-          method: 'PUT',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify(sent)
-        });
-        if (!response.ok) throw new Error(String(response.status));
-      } while (sent !== this.plan);
-      this.saved = 'saved';
-      localStorage.removeItem(this.#key);
-    } catch {
-      this.saved = 'waiting';
-      this.#retry = setTimeout(() => this.#send(), 2000);
-    }
+    this.shared.change(readPlan(plan) ?? plan);
+    this.#keep();
   }
 
   get #key() {
-    return `kirapen.draft.${this.plan.id}`;
+    return `kirapen.undo.${this.plan.id}`;
   }
 
-  #keepDraft() {
-    try {
-      localStorage.setItem(this.#key, JSON.stringify(this.plan));
-    } catch {
-      // Storage may be full or off; sending goes on all the same.
+  /** Undo survives a reload of this page: kept with the tab, the oldest steps let go first. */
+  #keep() {
+    for (let most = KEPT_STEPS; most > 0; most = Math.floor(most / 2)) {
+      const kept = { past: this.#past.slice(-most), future: this.#future.slice(0, most) };
+      try {
+        sessionStorage.setItem(this.#key, JSON.stringify(kept));
+        return;
+      } catch {
+        // Full: fewer steps, or none where storage is off.
+      }
     }
   }
 
-  #draft(): Plan | undefined {
-    if (typeof localStorage === 'undefined') return undefined;
-    const kept = localStorage.getItem(this.#key);
-    if (!kept) return undefined;
-    const read = Plan.safeParse(JSON.parse(kept));
-    return read.success ? read.data : undefined;
+  #recall() {
+    if (typeof sessionStorage === 'undefined') return;
+    try {
+      const kept = JSON.parse(sessionStorage.getItem(this.#key) ?? '{}') as {
+        past?: unknown[];
+        future?: unknown[];
+      };
+      this.#past = (kept.past ?? []).flatMap(readChange);
+      this.#future = (kept.future ?? []).flatMap(readChange);
+    } catch {
+      // What was kept cannot be read; undo begins anew.
+    }
   }
+}
+
+function readChange(raw: unknown): Change[] {
+  const { before, after } = (raw ?? {}) as { before?: unknown; after?: unknown };
+  const [b, a] = [readPlan(before), readPlan(after)];
+  return b && a ? [{ before: b, after: a }] : [];
 }

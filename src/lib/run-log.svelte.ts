@@ -1,84 +1,204 @@
 import { newId } from '$lib/id';
-import { RunEvent } from '$core/run';
-import { z } from 'zod';
+import type { Problem } from '$core/problem';
+import { AnyEvent, RunEvent } from '$core/run';
+import { problemsOf } from '$core/validate';
+import { send } from './send';
 
 type Told = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
 
+/** An event that the server will never keep as it is, with its reason. */
+export interface SetAside {
+  event: AnyEvent;
+  sentence: string;
+}
+
+const RETRY_MS = 1500;
+const BATCH = 200;
+
+/** This tab, as one that may conduct a run. It stays the same through a reload. */
+export function thisDevice(): string {
+  if (typeof sessionStorage === 'undefined') return 'nowhere';
+  try {
+    const known = sessionStorage.getItem('kirapen.device') ?? newId();
+    sessionStorage.setItem('kirapen.device', known);
+    return known;
+  } catch {
+    return newId();
+  }
+}
+
 /**
- * The events of one run on this device: shown at once, sent as they happen, and kept here until the server has
- * them. A lost network or a killed server delays sending and loses nothing.
+ * The events of one run on this device: shown at once, sent as they happen, and each kept here under its own key until
+ * the server has it. A lost network or a killed server delays sending and loses nothing; what the server refuses for
+ * good is set aside with its reason and holds nothing up. Events of other devices arrive as they are stored.
  */
 export class RunLog {
-  events = $state.raw<RunEvent[]>([]);
-  waiting = $state.raw<RunEvent[]>([]);
+  events = $state.raw<AnyEvent[]>([]);
+  waiting = $state.raw<AnyEvent[]>([]);
+  aside = $state.raw<SetAside[]>([]);
+  /** Nobody is signed in: what waits is sent once someone is. */
+  signedOut = $state(false);
   readonly #run: string;
   #last = 0;
   #sending = false;
   #retry: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(run: string, stored: RunEvent[]) {
+  constructor(run: string, stored: AnyEvent[]) {
     this.#run = run;
-    this.waiting = this.#kept();
-    const here = new Set(stored.map((e) => e.id));
-    this.events = [...stored, ...this.waiting.filter((e) => !here.has(e.id))];
+    this.events = stored;
+    this.#readKept();
     if (this.waiting.length) void this.#send();
   }
 
-  /** Adds what has just happened. */
-  tell(told: Told): void {
+  /**
+   * Adds what has just happened, after checking it: what could never be stored is not told, and says why.
+   */
+  tell(told: Told): Problem | undefined {
     // Two taps within one millisecond keep their order.
-    this.#last = Math.max(Date.now(), this.#last + 1);
-    const event = {
-      ...told,
-      id: `${this.#last.toString(36)}-${newId()}`,
-      at: this.#last
-    } as RunEvent;
-    this.events = [...this.events, event];
-    this.waiting = [...this.waiting, event];
-    this.#keep();
+    const at = Math.max(Date.now(), this.#last + 1);
+    const read = RunEvent.safeParse({ ...told, id: `${at.toString(36)}-${newId()}`, at });
+    if (!read.success) return problemsOf(read.error)[0];
+    this.#last = at;
+    this.#keep('event', read.data.id, read.data);
+    this.waiting = [...this.waiting, read.data];
+    this.take([read.data]);
     void this.#send();
+    return undefined;
+  }
+
+  /** Takes in events that the server has: of this device or another. */
+  take(stored: readonly AnyEvent[]): void {
+    const known = new Set(this.events.map((e) => e.id));
+    const fresh = stored.filter((e) => !known.has(e.id));
+    if (fresh.length) this.events = [...this.events, ...fresh];
+  }
+
+  /** Another tab of this device has kept or sent something. */
+  onStorage(key: string | null): void {
+    if (key === null || key.startsWith(this.#prefix('event')) || key.startsWith(this.#prefix('aside'))) {
+      this.#readKept();
+      void this.#send();
+    }
+  }
+
+  /** Lets an event go that the server refused. */
+  drop(id: string): void {
+    this.#forget('aside', id);
+    this.aside = this.aside.filter((a) => a.event.id !== id);
+    this.events = this.events.filter((e) => e.id !== id);
+  }
+
+  /** Tries a refused event again, with other figures or words. */
+  mend(id: string, change: Record<string, unknown>): Problem | undefined {
+    const kept = this.aside.find((a) => a.event.id === id);
+    if (!kept) return undefined;
+    const read = AnyEvent.safeParse({ ...kept.event, ...change });
+    if (!read.success) return problemsOf(read.error)[0];
+    this.drop(id);
+    this.#keep('event', id, read.data);
+    this.waiting = [...this.waiting, read.data];
+    this.take([read.data]);
+    void this.#send();
+    return undefined;
   }
 
   async #send(): Promise<void> {
-    if (this.#sending) return;
+    if (this.#sending || !this.waiting.length) return;
     this.#sending = true;
     clearTimeout(this.#retry);
     try {
-      while (this.waiting.length) {
-        const batch = this.waiting.slice(0, 200);
-        const response = await fetch(`/api/v1/runs/${encodeURIComponent(this.#run)}/events`, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify(batch)
-        });
-        if (!response.ok) throw new Error(String(response.status));
-        const sent = new Set(batch.map((e) => e.id));
-        this.waiting = this.waiting.filter((e) => !sent.has(e.id));
-        this.#keep();
-      }
+      while (this.waiting.length) await this.#sendSome(this.waiting.slice(0, BATCH));
     } catch {
-      this.#retry = setTimeout(() => this.#send(), 1500);
+      this.#retry = setTimeout(() => void this.#send(), RETRY_MS);
     } finally {
       this.#sending = false;
     }
   }
 
-  get #key() {
-    return `kirapen.run.${this.#run}`;
+  /** Sends events; of a batch that is refused each goes by itself, so that one holds no other up. */
+  async #sendSome(batch: readonly AnyEvent[]): Promise<void> {
+    const done = await send('POST', `/runs/${encodeURIComponent(this.#run)}/events`, batch);
+    this.signedOut = !done.ok && done.status === 401;
+    if (done.ok) {
+      this.#sent(batch);
+      return;
+    }
+    const forGood = [400, 404, 409, 413, 422].includes(done.status);
+    if (!forGood) throw new Error(String(done.status));
+    if (batch.length === 1) this.#setAside(batch[0]!, done.problems);
+    else for (const event of batch) await this.#sendSome([event]);
   }
 
-  #keep() {
+  #sent(batch: readonly AnyEvent[]) {
+    const gone = new Set(batch.map((e) => e.id));
+    for (const id of gone) this.#forget('event', id);
+    this.waiting = this.waiting.filter((e) => !gone.has(e.id));
+  }
+
+  #setAside(event: AnyEvent, problems: readonly Problem[]) {
+    const [first] = problems;
+    const set: SetAside = {
+      event,
+      sentence: first ? `${first.sentence} ${first.mend}` : 'The server refused it.'
+    };
+    this.#keep('aside', event.id, set);
+    this.aside = [...this.aside, set];
+    this.#sent([event]);
+  }
+
+  #prefix(what: 'event' | 'aside') {
+    return `kirapen.run.${this.#run}.${what}.`;
+  }
+
+  #keep(what: 'event' | 'aside', id: string, value: unknown) {
     try {
-      if (this.waiting.length) localStorage.setItem(this.#key, JSON.stringify(this.waiting));
-      else localStorage.removeItem(this.#key);
+      localStorage.setItem(this.#prefix(what) + id, JSON.stringify(value));
     } catch {
-      // Storage may be off; the events stay in memory and are sent again all the same.
+      // Storage may be off; the event stays in memory and is sent again all the same.
     }
   }
 
-  #kept(): RunEvent[] {
-    if (typeof localStorage === 'undefined') return [];
-    const read = z.array(RunEvent).safeParse(JSON.parse(localStorage.getItem(this.#key) ?? '[]'));
-    return read.success ? read.data : [];
+  #forget(what: 'event' | 'aside', id: string) {
+    try {
+      localStorage.removeItem(this.#prefix(what) + id);
+    } catch {
+      // Nothing was kept there.
+    }
   }
+
+  /** What this device has kept of the run, by whichever tab: one that cannot be read stays where it is. */
+  #readKept() {
+    const kept = keptUnder(this.#prefix('event')).flatMap((raw) => {
+      const read = AnyEvent.safeParse(raw);
+      return read.success ? [read.data] : [];
+    });
+    kept.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+    this.waiting = kept;
+    this.aside = keptUnder(this.#prefix('aside')).flatMap((raw) => {
+      const { event, sentence } = (raw ?? {}) as { event?: unknown; sentence?: unknown };
+      const read = AnyEvent.safeParse(event);
+      return read.success && typeof sentence === 'string' ? [{ event: read.data, sentence }] : [];
+    });
+    this.take(kept);
+  }
+}
+
+/** Everything kept under keys that begin alike; what is no JSON is passed over. */
+function keptUnder(prefix: string): unknown[] {
+  if (typeof localStorage === 'undefined') return [];
+  const found: unknown[] = [];
+  try {
+    for (let i = 0; i < localStorage.length; i++) {
+      const key = localStorage.key(i);
+      if (!key?.startsWith(prefix)) continue;
+      try {
+        found.push(JSON.parse(localStorage.getItem(key) ?? 'null'));
+      } catch {
+        // Not written by this program.
+      }
+    }
+  } catch {
+    // Storage is off.
+  }
+  return found;
 }

@@ -1,4 +1,5 @@
 import type { Reading } from '$core/device';
+import { stream } from './event-source';
 
 /** A live scale on this page: its latest reading, and what can be asked of it. */
 export class LiveScale {
@@ -6,7 +7,7 @@ export class LiveScale {
   connected = $state(false);
   readonly #bench: string;
   readonly #division: number;
-  #source: EventSource | undefined;
+  #end: (() => void) | undefined;
 
   constructor(bench: string, division: number) {
     this.#bench = bench;
@@ -17,17 +18,20 @@ export class LiveScale {
   connect(): void {
     this.disconnect();
     const query = new URLSearchParams({ bench: this.#bench, division: String(this.#division) });
-    this.#source = new EventSource(`/api/v1/devices/scale/stream?${query}`);
-    this.#source.onmessage = (message) => {
-      this.reading = JSON.parse(message.data) as Reading;
-      this.connected = true;
-    };
-    this.#source.onerror = () => (this.connected = false);
+    this.#end = stream(
+      `/api/v1/devices/scale/stream?${query}`,
+      ['message'],
+      (_, data) => {
+        this.reading = JSON.parse(data) as Reading;
+        this.connected = true;
+      },
+      () => (this.connected = false)
+    );
   }
 
   disconnect(): void {
-    this.#source?.close();
-    this.#source = undefined;
+    this.#end?.();
+    this.#end = undefined;
     this.connected = false;
     this.reading = undefined;
   }

@@ -69,28 +69,28 @@ describe('dealing pours out to mixes', () => {
   it('pours every cavity once, in order, in portions that differ by one at most', () => {
     fc.assert(
       fc.property(pours, fc.integer({ min: 1, max: 12 }), (counts, n) => {
-        const asked = counts.map((count, i) => ({ stepId: `s${i}`, count }));
+        const asked = counts.map((count, i) => ({ pourId: `s${i}`, count }));
         const deals = dealPours(asked, n);
-        for (const { stepId, count } of asked)
-          expect(deals.flat().reduce((s, p) => s + (p.stepId === stepId ? p.count : 0), 0)).toBe(count);
+        for (const { pourId, count } of asked)
+          expect(deals.flat().reduce((s, p) => s + (p.pourId === pourId ? p.count : 0), 0)).toBe(count);
         const sizes = deals.map((d) => d.reduce((s, p) => s + p.count, 0));
         expect(Math.max(...sizes) - Math.min(...sizes)).toBeLessThanOrEqual(1);
-        const order = deals.flat().map((p) => p.stepId);
+        const order = deals.flat().map((p) => p.pourId);
         expect(order).toEqual([...order].sort());
       })
     );
   });
 
   it('takes a turn’s cavities through all their steps', () => {
-    const turns = dealCavities([{ count: 5, stepIds: ['a', 'b'] }], 2);
+    const turns = dealCavities([{ count: 5, pourIds: ['a', 'b'] }], 2);
     expect(turns).toEqual([
       [
-        { stepId: 'a', count: 3 },
-        { stepId: 'b', count: 3 }
+        { pourId: 'a', count: 3 },
+        { pourId: 'b', count: 3 }
       ],
       [
-        { stepId: 'a', count: 2 },
-        { stepId: 'b', count: 2 }
+        { pourId: 'a', count: 2 },
+        { pourId: 'b', count: 2 }
       ]
     ]);
   });

@@ -116,6 +116,47 @@ export interface CupOrder {
   split?: boolean;
 }
 
+/** What has to be mixed for a cup, g, before it is divided into weighings. */
+interface Wanted {
+  density: number;
+  poured: number;
+  clings: number;
+  vessel: number;
+  /** Everything but the reserve. */
+  total: number;
+  reserve: number;
+  exact: CupWeights;
+}
+
+const ruleOf = (order: CupOrder): CarrierRule => (order.split ? 'on top' : 'make room');
+
+function wantedOf(order: CupOrder): Wanted {
+  const { formula, losses, fillers = [], allowance = 0 } = order;
+  const pours = order.pouredMl > 0;
+  const density = colouredDensity(formula, order.doses, ruleOf(order), fillers);
+  const poured = order.pouredMl * density;
+  const clings = poured * losses.cling;
+  const vessel = pours ? losses.vessel : 0;
+  const needed = (poured + clings) * (1 + allowance) + vessel;
+  const total = Math.max(needed, pours ? (order.atLeast ?? 0) : 0);
+  const solids = fillers.reduce((s, f) => s + f.share, 0);
+  return {
+    density,
+    poured,
+    clings,
+    vessel,
+    total,
+    reserve: pours ? (order.reserve ?? 0) : 0,
+    exact: weighCup(formula, order.doses, total * (1 - solids), ruleOf(order))
+  };
+}
+
+/** The scales of a bench and the one a cup stands on. */
+interface Scales {
+  own: Scale;
+  all: readonly Scale[];
+}
+
 /**
  * Works out one cup: mass to mix = poured × ρ × (1 + cling), with its allowance, + vessel loss (+ reserve), split
  * into parts, colourants and fillers, rounded to the scales. The balance closes exactly on the rounded weights:
@@ -123,74 +164,54 @@ export interface CupOrder {
  * a division) stays visible.
  */
 export function weighOutCup(order: CupOrder): WeighedCup {
-  const { formula, losses } = order;
-  const rule: CarrierRule = order.split ? 'on top' : 'make room';
-  const fillers = order.fillers ?? [];
-  const pours = order.pouredMl > 0;
-  const density = colouredDensity(formula, order.doses, rule, fillers);
-  const poured = order.pouredMl * density;
-  const clings = poured * losses.cling;
-  const vessel = pours ? losses.vessel : 0;
-  const needed = (poured + clings) * (1 + (order.allowance ?? 0)) + vessel;
-  const total = Math.max(needed, pours ? (order.atLeast ?? 0) : 0);
-  const reserve = pours ? (order.reserve ?? 0) : 0;
-  const solids = fillers.reduce((s, f) => s + f.share, 0);
-  const exact = weighCup(formula, order.doses, total * (1 - solids), rule);
-
-  const own = cupScale(total + reserve, order.scales);
+  const wanted = wantedOf(order);
+  const { density, poured, clings, vessel, exact } = wanted;
+  const scales: Scales = { own: cupScale(wanted.total + wanted.reserve, order.scales), all: order.scales };
   const parts = order.split
-    ? [{ ...weighing(PORTION, 'mixed base', 'part', exact.batch, PART_TOLERANCE, own, order.scales) }]
-    : partWeighings(formula, exact, reserve, own, order.scales);
-  const colours = exact.colourants.flatMap(({ grams }, i): Weighing[] =>
-    grams > 0 ? [colourWeighing(exact.colourants[i]!, order.doses[i]!, own, order.scales)] : []
-  );
-  const chips = fillers.map((f) =>
-    weighing(f.id, f.name, 'filler', total * f.share, COLOUR_TOLERANCE, own, order.scales)
-  );
-
-  // Dry first where the material asks for it; otherwise the reserve is taken, then colour goes into the mixed batch.
-  const weighings = [...parts];
-  const before = order.split ? -1 : weighings.findIndex((w) => w.key === formula.colourBefore);
-  weighings.splice(before < 0 ? weighings.length : before, 0, ...colours);
-  if (reserve > 0 && !order.split) {
-    const taken = weighing('reserve', 'uncoloured base, taken out', 'reserve', reserve, PART_TOLERANCE, own, [
-      own
-    ]);
-    weighings.splice(before < 0 ? parts.length : weighings.length, 0, taken);
-  }
-  weighings.push(...chips);
+    ? [weighing({ key: PORTION, name: 'mixed base', kind: 'part' }, exact.batch, PART_TOLERANCE, scales)]
+    : partWeighings(order.formula, wanted, scales);
+  const weighings = inOrder(order, wanted, parts, scales);
   const { mixed, reserved } = readings(weighings, order.readings);
-
+  const left = mixed - poured - clings - vessel - reserved;
   return {
-    balance: {
-      pouredMl: order.pouredMl,
-      poured,
-      clings,
-      vessel,
-      reserved,
-      left: mixed - poured - clings - vessel - reserved,
-      mixed
-    },
+    balance: { pouredMl: order.pouredMl, poured, clings, vessel, reserved, left, mixed },
     batch: exact.batch,
     density,
     weighings,
-    ratioError: pours && !order.split ? ratioErrorOf(exact, reserve, formula, parts) : 0,
+    ratioError: order.pouredMl > 0 && !order.split ? ratioErrorOf(wanted, order.formula, parts) : 0,
     offRatio: exact.offRatio
   };
 }
 
+/**
+ * The weighings in the order of the bench: dry first where the material asks for it; otherwise the reserve is taken,
+ * then colour goes into the mixed batch; chips last.
+ */
+function inOrder(order: CupOrder, wanted: Wanted, parts: readonly Weighing[], scales: Scales): Weighing[] {
+  const { exact, reserve, total } = wanted;
+  const colours = exact.colourants.flatMap((c, i): Weighing[] =>
+    c.grams > 0 ? [colourWeighing(c, order.doses[i]!, scales)] : []
+  );
+  const chips = (order.fillers ?? []).map((f) =>
+    weighing({ key: f.id, name: f.name, kind: 'filler' }, total * f.share, COLOUR_TOLERANCE, scales)
+  );
+  const weighings = [...parts];
+  const before = order.split ? -1 : weighings.findIndex((w) => w.key === order.formula.colourBefore);
+  weighings.splice(before < 0 ? weighings.length : before, 0, ...colours);
+  if (reserve > 0 && !order.split) {
+    const what = { key: 'reserve', name: 'uncoloured base, taken out', kind: 'reserve' } as const;
+    const taken = weighing(what, reserve, PART_TOLERANCE, { own: scales.own, all: [scales.own] });
+    weighings.splice(before < 0 ? parts.length : weighings.length, 0, taken);
+  }
+  return [...weighings, ...chips];
+}
+
 /** The reactive parts, rounded together so that the ratio is kept; one too small for the cup's scale is weighed apart. */
-function partWeighings(
-  formula: Formula,
-  exact: CupWeights,
-  reserve: number,
-  own: Scale,
-  scales: readonly Scale[]
-): Weighing[] {
+function partWeighings(formula: Formula, { exact, reserve }: Wanted, { own, all }: Scales): Weighing[] {
   const grams = exact.parts.map((p, i) => p.grams + formula.parts[i]!.share * reserve);
   // What may never be too much (lye) is weighed on the finest scale that holds it.
   const chosen = grams.map((g, i) =>
-    formula.parts[i]!.roundDown ? (finestFor(g, scales) ?? own) : scaleFor(g, PART_TOLERANCE, own, scales)
+    formula.parts[i]!.roundDown ? (finestFor(g, all) ?? own) : scaleFor(g, PART_TOLERANCE, own, all)
   );
   const together = grams.map((_, i) => i).filter((i) => chosen[i] === own);
   const rounded = roundParts(
@@ -225,12 +246,7 @@ function partWeighings(
   });
 }
 
-function ratioErrorOf(
-  exact: CupWeights,
-  reserve: number,
-  formula: Formula,
-  parts: readonly Weighing[]
-): number {
+function ratioErrorOf({ exact, reserve }: Wanted, formula: Formula, parts: readonly Weighing[]): number {
   return shareError(
     parts.map((w) => w.weight),
     exact.parts.map((p, i) => p.grams + formula.parts[i]!.share * reserve),
@@ -239,23 +255,17 @@ function ratioErrorOf(
 }
 
 function weighing(
-  key: string,
-  name: string,
-  kind: Weighing['kind'],
+  what: Pick<Weighing, 'key' | 'name' | 'kind'>,
   exact: number,
   tolerance: number,
-  own: Scale,
-  scales: readonly Scale[]
+  { own, all }: Scales
 ): Weighing {
-  const scale = scaleFor(exact, tolerance, own, scales);
-  const weight = clean(toDivision(exact, scale.division));
+  const scale = scaleFor(exact, tolerance, own, all);
   const spread = weighingSpread(scale, exact);
   return {
-    key,
-    name,
-    kind,
+    ...what,
     exact,
-    weight,
+    weight: clean(toDivision(exact, scale.division)),
     reading: 0,
     spread,
     weighable: spread <= tolerance,
@@ -268,11 +278,10 @@ function weighing(
 function colourWeighing(
   { grams, supplied }: CupWeights['colourants'][number],
   dose: CupDose,
-  own: Scale,
-  scales: readonly Scale[]
+  scales: Scales
 ): Weighing {
   const name = dose.letDown ? `${dose.colourant.name}, 1 : ${dose.letDown} let-down` : dose.colourant.name;
-  const w = weighing(dose.lineId, name, 'colourant', grams, COLOUR_TOLERANCE, own, scales);
+  const w = weighing({ key: dose.lineId, name, kind: 'colourant' }, grams, COLOUR_TOLERANCE, scales);
   const counted = countedDose(dose, grams);
   return {
     ...w,
@@ -281,16 +290,17 @@ function colourWeighing(
     supplied: counted ? counted.grams : supplied,
     ...(dose.letDown ? { letDown: { parts: dose.letDown, supplied } } : {}),
     ...(dose.creep ? { creep: dose.creep } : {}),
-    ...(counted
-      ? {
-          weight: clean(counted.grams),
-          spread: counted.spread,
-          weighable: counted.count > 0 && counted.spread <= 4 * COLOUR_TOLERANCE,
-          counted: countWords(counted)
-        }
-      : {})
+    ...(counted ? asCounted(counted) : {})
   };
 }
+
+/** What a dose in drops or spoons weighs, and how far that may be off. */
+const asCounted = (counted: Counted) => ({
+  weight: clean(counted.grams),
+  spread: counted.spread,
+  weighable: counted.count > 0 && counted.spread <= 4 * COLOUR_TOLERANCE,
+  counted: countWords(counted)
+});
 
 /** A dose counted in drops or spoons, where the colourant's card can say what one weighs. */
 function countedDose(dose: CupDose, grams: number): Counted | undefined {

@@ -1,4 +1,3 @@
-export { fillGroup, type FilledGroup, type Layer } from './fill';
 export { planLetDowns, type PlannedLetDown } from './letdowns';
 export {
   PORTION,

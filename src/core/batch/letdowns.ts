@@ -4,6 +4,8 @@ import type { Weighing } from './cup';
 
 /** A let-down to make before the cups: for all its uses and a fifth more, weighed like everything else. Grams. */
 export interface PlannedLetDown {
+  /** The base whose own part carries it. */
+  baseId: string;
   colourantId: string;
   name: string;
   parts: number;
@@ -25,7 +27,7 @@ export interface PlannedLetDown {
 export function planLetDowns(
   weighings: readonly Weighing[],
   nameOf: (colourantId: string) => string,
-  formula: Formula,
+  base: { id: string; formula: Formula },
   scales: readonly Scale[]
 ): PlannedLetDown[] {
   const wanted = new Map<string, { colourantId: string; parts: number; uses: number; make: number }>();
@@ -40,13 +42,14 @@ export function planLetDowns(
       make: (before?.make ?? 0) + w.exact * LET_DOWN_SPARE
     });
   }
-  const carrier = formula.parts.find((p) => p.key === formula.letDownIn);
+  const carrier = base.formula.parts.find((p) => p.key === base.formula.letDownIn);
   return [...wanted.values()].map(({ colourantId, parts, uses, make }) => {
     const exact = make / (parts + 1);
     const scale = scaleFor(exact, COLOUR_TOLERANCE, scales[0]!, scales);
     const colourant = Math.round(exact / scale.division) * scale.division;
     const spread = weighingSpread(scale, colourant);
     return {
+      baseId: base.id,
       colourantId,
       name: nameOf(colourantId),
       parts,

@@ -1,6 +1,6 @@
-/** So many cavities of one step, poured from one mix. */
+/** So many cavities of one pour, from one mix; of a cup filled from others, the share of it. */
 export interface Allotment {
-  stepId: string;
+  pourId: string;
   count: number;
 }
 
@@ -24,7 +24,7 @@ export function dealPours(pours: readonly Allotment[], n: number): Allotment[][]
     let room = size;
     while (room > 0 && at < left.length) {
       const take = Math.min(room, left[at]!.count);
-      if (take > 0) mine.push({ stepId: left[at]!.stepId, count: take });
+      if (take > 0) mine.push({ pourId: left[at]!.pourId, count: take });
       left[at]!.count -= take;
       room -= take;
       if (left[at]!.count === 0) at++;
@@ -35,10 +35,10 @@ export function dealPours(pours: readonly Allotment[], n: number): Allotment[][]
 
 /**
  * Deals cavities out to n turns of a common mix: each turn takes all its steps to the end for its own cavities.
- * `groups` in pouring order, each with its steps.
+ * `groups` in pouring order, each with its pours.
  */
 export function dealCavities(
-  groups: readonly { count: number; stepIds: readonly string[] }[],
+  groups: readonly { count: number; pourIds: readonly string[] }[],
   n: number
 ): Allotment[][] {
   const all = groups.reduce((s, g) => s + g.count, 0);
@@ -49,7 +49,7 @@ export function dealCavities(
       const take = Math.min(room, left[i]!);
       left[i]! -= take;
       room -= take;
-      return take > 0 ? g.stepIds.map((stepId) => ({ stepId, count: take })) : [];
+      return take > 0 ? g.pourIds.map((pourId) => ({ pourId, count: take })) : [];
     });
   });
 }

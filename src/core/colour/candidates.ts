@@ -13,9 +13,9 @@ export function candidatesFor(
   base: Base,
   formula: Formula,
   colourants: readonly Colourant[],
-  without: readonly string[] = [],
-  weighing?: { batch: number; division: number }
+  given: { without?: readonly string[]; weighing?: { batch: number; division: number } } = {}
 ): { candidates: Candidate[]; mostInAll: number } {
+  const { without = [], weighing } = given;
   const concentration = (colourant: Colourant, percent: number) =>
     concentrationsOf(formula, [{ colourant, percent, of: 'supplied' }])[0]!;
   const fitting = colourants.filter(

@@ -102,7 +102,7 @@ describe('matching', () => {
     const base = baseOf('clear-quick');
     const formula = formulaOf(base);
     const without = formula.ok
-      ? candidatesFor(base, formula.value, cards.colourants, ['blue-paste']).candidates
+      ? candidatesFor(base, formula.value, cards.colourants, { without: ['blue-paste'] }).candidates
       : [];
     expect(without.map((c) => c.colourant.id)).not.toContain('blue-paste');
     for (const c of without) expect(c.most).toBeLessThanOrEqual(limitOf(c.colourant, 'resin').limit + 1e-9);

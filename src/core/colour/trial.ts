@@ -1,5 +1,6 @@
 import { Matrix, solve } from 'ml-matrix';
 import { z } from 'zod';
+import { Ref, StoredId } from '../id';
 import type { Colourant } from '../material';
 import { deltaE } from './difference';
 import type { BaseLook } from './optics';
@@ -11,14 +12,14 @@ export const BACKINGS = ['deep', 'white', 'black'] as const;
 
 /** A smear or chip kept for comparison: its recipe, how thick over what, and the colour as it was measured. */
 export const TrialCard = z.object({
-  id: z.string().min(1).max(80),
+  id: StoredId,
   name: z.string().min(1, 'needs a name').max(80),
-  baseId: z.string().min(1),
+  baseId: Ref,
   /** Grams of each colourant as supplied to 100 g of base. */
   lines: z
     .array(
       z.object({
-        colourantId: z.string().min(1),
+        colourantId: Ref,
         percent: z.number().positive('must be more than nothing').max(100)
       })
     )

@@ -1,5 +1,5 @@
 import type { Base } from '../material';
-import { cureOf, RESIN_STATES } from './resin';
+import { cureOf, RESIN_STATES, type Body, type Cure, type ResinState } from './resin';
 
 /** A state a hand can tell, and how it tells. */
 export interface HandState {
@@ -17,6 +17,10 @@ export interface Behaviour {
   goneBy(cupGrams: number, room: number): number;
   /** When a layer so many mm deep reaches a state; infinite for a state it does not know. */
   layerReaches(state: string, mm: number, room: number): number;
+  /** When a cup of so many grams reaches a state, from its zero; infinite for a state it does not know. */
+  cupReaches(state: string, cupGrams: number, room: number): number;
+  /** When a cup or a layer has warmed itself to a temperature; infinite where it never does, or where nothing is known. */
+  warmsTo(celsius: number, body: Body, room: number): number;
   /** How hot a cup of so many grams gets by itself, °C; the room's temperature where it does not. */
   cupPeak(cupGrams: number, room: number): number;
   /** When that layer may be handled. */
@@ -69,6 +73,10 @@ const CARD_STATES: Record<Exclude<Base['kind'], 'resin'>, readonly [HandState, H
 /** Rates double every 10 °C: the usual rule where a card gives one figure at 23 °C. */
 const slower = (room: number) => 2 ** ((23 - room) / 10);
 
+/** When a resin's state begins; infinite for a word that is no state of it. */
+const begin = ({ begins }: Cure, state: string): number =>
+  RESIN_STATES.some((s) => s.state === state) ? begins[state as ResinState] : Infinity;
+
 /** Share of the open time after which a card-timed material begins to close. */
 const CLOSES = 0.6;
 
@@ -84,10 +92,9 @@ export function behaviourOf(base: Base): Behaviour {
       states: RESIN_STATES.map(({ state }) => ({ state, tell: TELLS[state]! })),
       pourUntil: (grams, room) => cup(grams, room).begins['holds a line'],
       goneBy: (grams, room) => cup(grams, room).begins.gelled,
-      layerReaches(state, mm, room) {
-        const begins: Record<string, number> = layer(mm, room).begins;
-        return begins[state] ?? Infinity;
-      },
+      layerReaches: (state, mm, room) => begin(layer(mm, room), state),
+      cupReaches: (state, grams, room) => begin(cup(grams, room), state),
+      warmsTo: (celsius, body, room) => cureOf(base.openMinutes, body, room).reaches(celsius),
       cupPeak: (grams, room) => cup(grams, room).peakCelsius,
       layerFirm: (mm, room) => layer(mm, room).begins.firm
     };
@@ -96,14 +103,17 @@ export function behaviourOf(base: Base): Behaviour {
   const melted = base.kind === 'melt and pour' || base.kind === 'plastisol';
   const scale = (room: number) => (melted ? 1 : slower(room));
   const after = [0, CLOSES * base.openMinutes, base.setMinutes];
+  const reaches = (state: string, room: number) => {
+    const i = states.findIndex((s) => s.state === state);
+    return i < 0 ? Infinity : after[i]! * scale(room);
+  };
   return {
     states,
     pourUntil: (_, room) => base.openMinutes * scale(room),
     goneBy: (_, room) => Math.max(base.openMinutes, base.setMinutes) * scale(room),
-    layerReaches(state, _, room) {
-      const i = states.findIndex((s) => s.state === state);
-      return i < 0 ? Infinity : after[i]! * scale(room);
-    },
+    layerReaches: (state, _, room) => reaches(state, room),
+    cupReaches: (state, _, room) => reaches(state, room),
+    warmsTo: () => Infinity,
     cupPeak: (_, room) => room,
     layerFirm: (_, room) => base.setMinutes * scale(room)
   };

@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { StoredId } from '../id';
 
 /** A scale card. Grams. */
 export const Scale = z.object({
-  id: z.string().min(1),
+  id: StoredId,
   name: z.string().min(1, 'needs a name').max(60),
   /** The step of its display, g. */
   division: z.number().positive().max(1000),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Ref, StoredId } from '../id';
 
 /** How a face came out: to be delivered, sold as a second, or rejected. */
 export const GRADES = ['good', 'second', 'reject'] as const;
@@ -42,13 +43,13 @@ export const DEFECTS = [
 const FaceReport = z.object({
   face: z.enum(FACES),
   grade: z.enum(GRADES),
-  defects: z.array(z.enum(DEFECTS)).default([])
+  defects: z.array(z.enum(DEFECTS)).max(40).default([])
 });
 
 /** One casting from one cavity, as inspected. */
 export const Piece = z.object({
-  id: z.string().min(1).max(80),
-  groupId: z.string().min(1),
+  id: StoredId,
+  groupId: Ref,
   /** Cavity number within its group, from 1. */
   number: z.number().int().positive(),
   faces: z.array(FaceReport).min(1).max(3),

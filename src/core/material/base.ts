@@ -24,7 +24,7 @@ export type MaterialKind = Base['kind'];
 export function formulaOf(base: Base): Result<Formula> {
   switch (base.kind) {
     case 'resin':
-      return resinFormula(base, 'base');
+      return resinFormula(base);
     case 'gypsum':
       return ok(gypsumFormula(base));
     case 'concrete':

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { StoredId } from '../id';
 
 /** The forms a colourant comes in. */
 export const FORMS = [
@@ -17,7 +18,7 @@ export type Form = (typeof FORMS)[number];
 
 /** A colourant card: what it is made of, how much is usual, and what it looks like at full strength. */
 export const Colourant = z.object({
-  id: z.string().min(1),
+  id: StoredId,
   name: z.string().min(1, 'needs a name').max(80),
   form: z.enum(FORMS),
   /** Share of pigment in the form as supplied, 0..1; 1 for a dry powder. */

@@ -47,7 +47,7 @@ export function hardShare(blend: { soft: number; hard: number; wanted: number })
  * One part, or two where a hardness is blended; the clock runs from the moment the melt leaves the heat.
  * Refused when the hardness wanted lies outside the two liquids.
  */
-export function meltFormula(base: MeltBase, path = 'base'): Result<Formula> {
+export function meltFormula(base: MeltBase, path = `shelf/bases/${base.id}`): Result<Formula> {
   const name = base.kind === 'plastisol' ? 'plastisol' : 'melted soap base';
   const common = {
     density: base.density,

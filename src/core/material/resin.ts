@@ -30,7 +30,7 @@ export type ResinBase = z.infer<typeof ResinBase>;
  * Resolves a resin card to parts by weight. A ratio by volume needs both densities:
  * w_A = aρ_A / (aρ_A + bρ_B). A mixed density is the measured one, else ideal mixing of the parts.
  */
-export function resinFormula(base: ResinBase, path = 'base'): Result<Formula> {
+export function resinFormula(base: ResinBase, path = `shelf/bases/${base.id}`): Result<Formula> {
   const { a, b, by } = base.ratio;
   const { densityA, densityB } = base;
   if (by === 'volume' && !(densityA && densityB)) {

@@ -99,7 +99,7 @@ export function lyeFor(
 }
 
 /** Parts of a cold-process batch by weight. Refused when the oils' shares do not add up to the whole. */
-export function soapFormula(base: SoapBase, path = 'base'): Result<Formula> {
+export function soapFormula(base: SoapBase, path = `shelf/bases/${base.id}`): Result<Formula> {
   const shares = base.oils.reduce((s, o) => s + o.share, 0);
   if (Math.abs(shares - 1) > 0.005) {
     return fail({

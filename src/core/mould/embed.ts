@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Id } from '../id';
 import type { Problem } from '../problem';
 import type { Cavity } from './mould';
 
@@ -10,7 +11,7 @@ const mm = z.number().nonnegative('cannot be below the mould face').max(5000, 'i
  */
 export const Embed = z.discriminatedUnion('kind', [
   z.object({
-    id: z.string().min(1).max(60),
+    id: Id,
     kind: z.literal('object'),
     name: z.string().min(1, 'needs a name').max(60),
     /** How many in one cavity. */
@@ -23,7 +24,7 @@ export const Embed = z.discriminatedUnion('kind', [
     height: z.number().positive().max(5000)
   }),
   z.object({
-    id: z.string().min(1).max(60),
+    id: Id,
     kind: z.literal('barrier line'),
     name: z.string().min(1, 'needs a name').max(60),
     length: z.number().positive().max(20_000),

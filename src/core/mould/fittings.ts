@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Id } from '../id';
 import type { Geometry } from './geometry';
 
 const height = z.number().nonnegative().max(5000);
@@ -20,7 +21,7 @@ export const Jacket = z.object({
 
 /** A chamber that removable dividers make, as a share of the cavity, 0..1. */
 export const Chamber = z.object({
-  id: z.string().min(1).max(60),
+  id: Id,
   name: z.string().min(1, 'needs a name').max(40),
   share: z.number().positive().max(1)
 });
@@ -28,7 +29,7 @@ export type Chamber = z.infer<typeof Chamber>;
 
 /** A band of the cavity that is treated on its own, such as raised detail; heights in mm from the mould face. */
 export const Zone = z.object({
-  id: z.string().min(1).max(60),
+  id: Id,
   name: z.string().min(1, 'needs a name').max(40),
   from: height,
   to: height

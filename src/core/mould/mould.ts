@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Id, onlyOnce, StoredId } from '../id';
 import type { Problem } from '../problem';
 import { Chamber, Dome, Jacket, raised, Zone } from './fittings';
 import { geometryOf, levelAt, shapeFault, type Geometry } from './geometry';
@@ -21,36 +22,43 @@ const Capacity = z.discriminatedUnion('from', [
 ]);
 
 /** One kind of cavity in a mould, and how many of it there are. */
-export const CavityKind = z.object({
-  id: z.string().min(1),
-  name: z.string().min(1).max(60),
-  count: z.number().int().positive().max(400),
-  shape: Shape,
-  capacity: Capacity,
-  dome: Dome.optional(),
-  jacket: Jacket.optional(),
-  chambers: z.array(Chamber).max(24).optional(),
-  zones: z.array(Zone).max(24).optional(),
-  /** How far the walls lean out from upright, degrees; below zero they lean in (an undercut). */
-  draft: z.number().min(-45).max(80).optional()
-});
+export const CavityKind = z
+  .object({
+    id: Id,
+    name: z.string().min(1).max(60),
+    count: z.number().int().positive().max(400),
+    shape: Shape,
+    capacity: Capacity,
+    dome: Dome.optional(),
+    jacket: Jacket.optional(),
+    chambers: z.array(Chamber).max(24).optional(),
+    zones: z.array(Zone).max(24).optional(),
+    /** How far the walls lean out from upright, degrees; below zero they lean in (an undercut). */
+    draft: z.number().min(-45).max(80).optional()
+  })
+  .superRefine((kind, ctx) => {
+    onlyOnce(kind.chambers ?? [], ['chambers'], ctx);
+    onlyOnce(kind.zones ?? [], ['zones'], ctx);
+  });
 export type CavityKind = z.infer<typeof CavityKind>;
 
 /** A mould card. */
-export const Mould = z.object({
-  id: z.string().min(1),
-  name: z.string().min(1, 'needs a name').max(80),
-  material: z.enum(['silicone', 'aluminium', 'HDPE', 'lined timber', 'latex', 'other']),
-  finish: z.enum(['gloss', 'satin', 'matte']),
-  /** Hottest pour it takes, °C. */
-  heatLimit: z.number().min(30).max(1000).optional(),
-  /** What it needs before every pour. */
-  needs: z.enum(['nothing', 'release', 'liner']).optional(),
-  /** Diameter of the hole it is filled through, mm; open at the top when absent. */
-  pourHole: z.number().positive().max(500).optional(),
-  cavities: z.array(CavityKind).min(1).max(40),
-  notes: z.string().max(2000).default('')
-});
+export const Mould = z
+  .object({
+    id: StoredId,
+    name: z.string().min(1, 'needs a name').max(80),
+    material: z.enum(['silicone', 'aluminium', 'HDPE', 'lined timber', 'latex', 'other']),
+    finish: z.enum(['gloss', 'satin', 'matte']),
+    /** Hottest pour it takes, °C. */
+    heatLimit: z.number().min(30).max(1000).optional(),
+    /** What it needs before every pour. */
+    needs: z.enum(['nothing', 'release', 'liner']).optional(),
+    /** Diameter of the hole it is filled through, mm; open at the top when absent. */
+    pourHole: z.number().positive().max(500).optional(),
+    cavities: z.array(CavityKind).min(1).max(40),
+    notes: z.string().max(2000).default('')
+  })
+  .superRefine((mould, ctx) => onlyOnce(mould.cavities, ['cavities'], ctx));
 export type Mould = z.infer<typeof Mould>;
 
 /** A cavity ready to be filled: geometry scaled to its best-known capacity. */
@@ -78,41 +86,12 @@ export interface Cavity {
 export function cavityOf(kind: CavityKind, path = 'cavity'): Cavity {
   const own = geometryOf(kind.shape);
   const drawn = own.volumeAt(own.depth);
-  const problems: Problem[] = [];
+  const { capacity, working, problems } = capacityOf(kind, { drawn, working: own.working, path });
   const fault = shapeFault(kind.shape);
-  if (fault) {
-    problems.push({
-      code: 'shape-impossible',
-      level: 'stop',
-      path: `${path}/shape`,
-      sentence: fault,
-      mend: 'Correct the dimensions, or measure the capacity with water.'
-    });
-  }
-
-  let capacity = drawn;
-  let working = own.working;
-  if (kind.capacity.from === 'water') {
-    const filled = capacityFromWater(kind.capacity);
-    if (filled.ok) {
-      capacity = filled.value.ml;
-      working = filled.value.working;
-    } else problems.push({ ...filled.problem, path: `${path}/${filled.problem.path}` });
-  } else if (kind.capacity.from === 'pour') {
-    capacity = kind.capacity.ml;
-    working = `a past pour took ${capacity.toFixed(2)} ml`;
-  }
-  problems.push(...capacityDoubts(capacity, drawn, kind, path), ...fittingProblems(kind, own.depth, path));
-
   const squeeze = kind.jacket?.squeeze ?? 0;
   const scale = (drawn > 0 ? capacity / drawn : 1) * (1 - squeeze);
   const geometry = raised(own, kind.jacket?.mm ?? 0);
   const full = geometry.volumeAt(geometry.depth) * scale;
-  if (kind.jacket && (squeeze > 0 || kind.jacket.mm > 0)) {
-    const shares = squeeze > 0 ? ` × ${(1 - squeeze).toFixed(2)} pressed back by the jacket` : '';
-    const above = kind.jacket.mm > 0 ? ` + ${kind.jacket.mm} mm above the rim` : '';
-    working += `;${shares}${above} = ${full.toFixed(2)} ml`;
-  }
   return {
     capacity: full,
     domeMl: kind.dome ? (geometry.areaAt(geometry.depth) * kind.dome.mm * kind.dome.factor) / 1000 : 0,
@@ -120,9 +99,44 @@ export function cavityOf(kind: CavityKind, path = 'cavity'): Cavity {
     geometry,
     levelAt: (ml) => levelAt(geometry, ml / scale),
     volumeAt: (level) => geometry.volumeAt(level) * scale,
-    working,
-    problems
+    working: working + jacketWords(kind, full),
+    problems: [
+      ...(fault ? [impossible(fault, path)] : []),
+      ...problems,
+      ...capacityDoubts(capacity, drawn, kind, path),
+      ...fittingProblems(kind, own.depth, path)
+    ]
   };
+}
+
+/** The capacity of a cavity as drawn, as water says, or as a past pour took it, ml. */
+function capacityOf(
+  kind: CavityKind,
+  { drawn, working, path }: { drawn: number; working: string; path: string }
+): { capacity: number; working: string; problems: Problem[] } {
+  const { capacity } = kind;
+  if (capacity.from === 'pour')
+    return { capacity: capacity.ml, working: `a past pour took ${capacity.ml.toFixed(2)} ml`, problems: [] };
+  const filled = capacity.from === 'water' ? capacityFromWater(capacity) : undefined;
+  if (filled?.ok) return { capacity: filled.value.ml, working: filled.value.working, problems: [] };
+  const problems = filled ? [{ ...filled.problem, path: `${path}/${filled.problem.path}` }] : [];
+  return { capacity: drawn, working, problems };
+}
+
+const impossible = (fault: string, path: string): Problem => ({
+  code: 'shape-impossible',
+  level: 'stop',
+  path: `${path}/shape`,
+  sentence: fault,
+  mend: 'Correct the dimensions, or measure the capacity with water.'
+});
+
+/** What a jacket does to the capacity, in words. */
+function jacketWords({ jacket }: CavityKind, full: number): string {
+  if (!jacket || (jacket.squeeze <= 0 && jacket.mm <= 0)) return '';
+  const shares = jacket.squeeze > 0 ? ` × ${(1 - jacket.squeeze).toFixed(2)} pressed back by the jacket` : '';
+  const above = jacket.mm > 0 ? ` + ${jacket.mm} mm above the rim` : '';
+  return `;${shares}${above} = ${full.toFixed(2)} ml`;
 }
 
 /** Chambers that are not the whole cavity, and zones that are not in it. */

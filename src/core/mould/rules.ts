@@ -17,7 +17,7 @@ export function mouldProblems(
   path: string
 ): Problem[] {
   const problems: Problem[] = [];
-  const say = (code: string, level: Problem['level'], sentence: string, mend: string) =>
+  const say = (code: Problem['code'], level: Problem['level'], sentence: string, mend: string) =>
     problems.push({ code, level, path, sentence, mend });
   if (
     mould.heatLimit !== undefined &&

@@ -19,12 +19,18 @@ export const Shape = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('ring'), innerRadius: mm, outerRadius: mm, depth: mm }),
   z.object({
     kind: z.literal('prism'),
-    outline: z.array(z.tuple([z.number(), z.number()])).min(3, 'needs at least three corners'),
+    outline: z
+      .array(z.tuple([z.number(), z.number()]))
+      .min(3, 'needs at least three corners')
+      .max(500, 'must have at most 500 corners'),
     depth: mm
   }),
   z.object({
     kind: z.literal('table'),
-    rows: z.array(z.object({ depth: z.number().nonnegative(), ml: z.number().nonnegative() })).min(2),
+    rows: z
+      .array(z.object({ depth: z.number().nonnegative(), ml: z.number().nonnegative() }))
+      .min(2)
+      .max(500),
     width: mm.optional()
   })
 ]);

@@ -5,7 +5,9 @@ import { demoLots } from '../../../demo/lots';
 import { eel, lantern, rockpool, saltings, samphire, shingle, sluice, tideline } from '../../../demo/plans';
 import { PORTION } from '../batch';
 import { superfatOf, waterCementOf, type Base } from '../material';
-import { applyEdit, computePlan, topUpCup, type Computed, type Past, type Plan } from '.';
+import { applyEdit } from '../edit';
+import { computePlan, topUpCup, type Amount, type Computed, type Past, type Plan } from '.';
+import { atBench, layer, mixed, withBase, withCups, withScales } from './plans.testing';
 
 const of = (plan: Plan, past: Past = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
 const codes = (plan: Plan, past: Past = {}) => of(plan, past).problems.map((p) => p.code);
@@ -27,50 +29,40 @@ describe('any batch of any material', () => {
       percent: fc.double({ min: 0, max: 3, noNaN: true }),
       colourant: fc.constantFrom(...cards.colourants)
     })
-    .map((x): Plan => ({
-      ...tideline,
-      baseId: x.base.id,
-      scaleId: x.scale,
-      mixing: x.mixing,
-      allowance: x.allowance,
-      otherScaleIds: ['fine', 'middle', 'bench'],
-      cups: tideline.cups.slice(0, 2).map((cup, i) => ({
+    .map((x): { plan: Plan; base: Base } => {
+      const cups = tideline.cups.slice(0, 2).map((cup, i) => ({
         ...cup,
-        ...(x.mixes > 1 ? { mixes: x.mixes } : {}),
         ...(i ? { reserve: x.reserve } : {}),
         fillers: i ? [{ id: 'chips', name: 'chips', percent: x.chips, density: 2.4 }] : [],
         recipe: [{ id: `r${i}`, colourantId: x.colourant.id, percent: x.percent, of: 'supplied' as const }]
-      })),
-      groups: x.counts.map((count, i) => ({
-        id: `g${i}`,
-        name: `group ${i}`,
-        mouldId: ['dome-knobs', 'roundel', 'coat-hooks'][i]!,
-        cavityId: ['dome', 'roundel', 'hook'][i]!,
-        count
-      })),
-      steps: x.counts.flatMap((_, i) => [
-        {
-          id: `a${i}`,
-          act: 'lay' as const,
-          cupId: 'mudflat',
-          groupId: `g${i}`,
-          amount: { kind: 'share' as const, of: 0.4 },
-          minutesEach: 0.1
-        },
-        {
-          id: `b${i}`,
-          act: 'lay' as const,
-          cupId: 'heron',
-          groupId: `g${i}`,
-          amount: { kind: 'rim' as const },
-          minutesEach: 0.1
-        }
-      ])
-    }));
+      }));
+      const scales = ['fine', 'middle', 'bench'].filter((id) => id !== x.scale);
+      const bench = atBench(withScales(tideline, x.scale, ...scales), {
+        losses: { cling: 0.03, vessel: 2, allowance: x.allowance }
+      });
+      const made = mixed(withCups(withBase(bench, x.base.id), cups), x.mixing);
+      const turns = x.mixes > 1 ? { turns: x.mixes } : {};
+      const plan: Plan = {
+        ...made,
+        mixes: made.mixes.map((m) => ({ ...m, ...turns })),
+        groups: x.counts.map((count, i) => ({
+          id: `g${i}`,
+          name: `group ${i}`,
+          mouldId: ['dome-knobs', 'roundel', 'coat-hooks'][i]!,
+          cavityId: ['dome', 'roundel', 'hook'][i]!,
+          count
+        })),
+        steps: x.counts.flatMap((_, i) => [
+          layer(`a${i}`, 'mudflat', `g${i}`, { kind: 'share', of: 0.4 }, { minutes: 0.1 }),
+          layer(`b${i}`, 'heron', `g${i}`, { kind: 'rim' }, { minutes: 0.1 })
+        ])
+      };
+      return { plan, base: x.base };
+    });
 
   it('is weighed to the gram: poured, clinging, staying, taken out and left are what was mixed', () => {
     fc.assert(
-      fc.property(batches, (plan) => {
+      fc.property(batches, ({ plan }) => {
         const { cups, totals, groups, common } = of(plan);
         const b = totals.balance;
         expect(b.poured + b.clings + b.vessel + b.reserved + b.left).toBeCloseTo(b.mixed, 6);
@@ -83,10 +75,10 @@ describe('any batch of any material', () => {
         expect(received).toBeCloseTo(b.poured, 6);
         // Every cavity is poured once from one mix.
         for (const cup of cups)
-          for (const step of plan.steps.filter((s) => s.act === 'lay' && s.cupId === cup.cupId))
+          for (const step of plan.steps.filter((s) => s.act.cupId === cup.cupId))
             expect(
-              sum(cup.mixes.flatMap((m) => m.pours.filter((p) => p.stepId === step.id).map((p) => p.count)))
-            ).toBe(plan.groups.find((g) => g.id === step.groupId)!.count);
+              sum(cup.mixes.flatMap((m) => m.pours.filter((p) => p.pourId === step.id).map((p) => p.count)))
+            ).toBe(plan.groups.find((g) => g.id === step.where[0])!.count);
         // A common mix gives its cups exactly what they weigh out.
         for (const mix of common) {
           const shared = sum(
@@ -105,8 +97,7 @@ describe('any batch of any material', () => {
 
   it('never weighs more lye than its oils take, nor moves a ratio further than it says', () => {
     fc.assert(
-      fc.property(batches, (plan) => {
-        const base = cards.bases.find((b) => b.id === plan.baseId)!;
+      fc.property(batches, ({ plan, base }) => {
         const { cups, common } = of(plan);
         for (const mix of common.length ? common : cups.flatMap((c) => c.mixes)) {
           if (mix.balance.pouredMl <= 0) continue;
@@ -148,8 +139,7 @@ describe('several mixes', () => {
   it('are made when the vessel, the heat or the injector says so, and it is said which', () => {
     const slow = cards.bases.find((b) => b.id === 'clear-slow')!;
     const big: Plan = {
-      ...lantern,
-      baseId: slow.id,
+      ...withBase(lantern, slow.id),
       groups: [{ ...lantern.groups[0]!, count: 60 }]
     };
     expect(of(big).cups[0]!.why).toContain('110 °C');
@@ -157,19 +147,19 @@ describe('several mixes', () => {
     const careful = of(lantern, {}, { ...cards, bases: [{ ...sheet, id: 'clear-quick' } as Base] });
     expect(careful.cups[0]!.mixes).toHaveLength(2);
     expect(careful.cups[0]!.why).toContain('100 g');
-    const small = of({ ...shingle, vesselIds: ['cup-300'] });
+    const small = of(atBench(shingle, { vesselIds: ['cup-300'] }));
     expect(small.cups[0]!.why).toContain('200 ml');
     expect(small.cups[0]!.mixes.every((m) => m.vessel?.id === 'cup-300')).toBe(true);
     const quick = {
       ...eel,
-      steps: eel.steps.map((x) => (x.act === 'lay' ? { ...x, minutesEach: 0.01 } : x))
+      steps: eel.steps.map((x) => ({ ...x, hands: { each: 0.01 } }))
     };
     const shots = of(applyEdit(quick, { path: ['groups', 0, 'count'], value: 44 }));
     expect(shots.cups[1]!.why).toMatch(/injector holds \d+ shots/);
   });
 
   it('follow the maker’s own number', () => {
-    const two = applyEdit(tideline, { path: ['cups', 1, 'mixes'], value: 2 });
+    const two = applyEdit(tideline, { path: ['mixes', 'mix-heron', 'turns'], value: 2 });
     expect(of(two).cups[1]!.mixes.map((m) => m.pours[0]!.count)).toEqual([3, 3]);
   });
 });
@@ -179,7 +169,9 @@ describe('what the record teaches', () => {
     const past: Past = { cling: { cling: 0.06, cups: 4 } };
     expect(of(tideline, past).losses).toMatchObject({ cling: 0.06, from: 'record', cups: 4 });
     expect(of(tideline, past).totals.balance.clings).toBeCloseTo(2 * of(tideline).totals.balance.clings, 6);
-    expect(of({ ...tideline, lossesFrom: 'typed' }, past).losses.cling).toBe(0.03);
+    expect(
+      of(applyEdit(tideline, { path: ['bench', 'losses', 'typed'], value: true }), past).losses.cling
+    ).toBe(0.03);
   });
 
   it('sets the reject rate of an order that does not say its own', () => {
@@ -194,8 +186,8 @@ describe('what the record teaches', () => {
 
   it('warns of a dark dye in a mould before a paler piece', () => {
     const dark = { colour: '#101820', name: 'indigo', dye: true };
-    const past: Past = { lastColours: { 'dome-knobs': dark } };
-    const pale = applyEdit(tideline, { path: ['steps', 0, 'cupId'], value: 'foam' });
+    const past: Past = { lastColours: new Map([['dome-knobs', dark]]) };
+    const pale = applyEdit(tideline, { path: ['steps', 0, 'act', 'cupId'], value: 'foam' });
     expect(of(pale, past).problems.find((p) => p.code === 'mould-residue')?.level).toBe('warn');
     expect(codes(tideline, past)).not.toContain('mould-residue');
   });
@@ -244,16 +236,9 @@ describe('chambers and zones in a pour', () => {
         : m
     )
   };
-  const lay = (id: string, cupId: string, amount: object, chamberId?: string) => ({
-    id,
-    act: 'lay' as const,
-    cupId,
-    groupId: 'roundels',
-    amount,
-    minutesEach: 0.2,
-    ...(chamberId ? { chamberId } : {})
-  });
-  const plan = (...steps: ReturnType<typeof lay>[]): Plan => ({ ...rockpool, steps: steps as Plan['steps'] });
+  const lay = (id: string, cupId: string, amount: Amount, chamberId?: string) =>
+    layer(id, cupId, 'roundels', amount, { minutes: 0.2, ...(chamberId ? { chamberId } : {}) });
+  const plan = (...steps: Plan['steps']): Plan => ({ ...rockpool, steps });
 
   it('fill by their share, and level when the divider comes out', () => {
     const c = of(
@@ -276,8 +261,7 @@ describe('chambers and zones in a pour', () => {
   });
 
   it('say when they stand uneven, overflow, or are not there', () => {
-    const found = (...steps: ReturnType<typeof lay>[]) =>
-      of(plan(...steps), {}, divided).problems.map((p) => p.code);
+    const found = (...steps: Plan['steps']) => of(plan(...steps), {}, divided).problems.map((p) => p.code);
     expect(
       found(
         lay('l', 'foam', { kind: 'to share', of: 0.8 }, 'left'),
@@ -293,7 +277,9 @@ describe('chambers and zones in a pour', () => {
   it('fill a zone to its top, and a dome above the rim', () => {
     const [tide] = of(sluice).groups[0]!.layers;
     expect(tide!.to).toBeCloseTo(12, 6);
-    const domed = of(applyEdit(tideline, { path: ['steps', 4, 'amount'], value: { kind: 'dome' } }));
+    const domed = of(
+      applyEdit(tideline, { path: ['steps', 'lay-foam', 'act', 'amount'], value: { kind: 'dome' } })
+    );
     const { layers, capacity, domeMl } = domed.groups[0]!;
     expect(domeMl).toBeCloseTo((Math.PI * 17 ** 2 * 0.8 * 0.5) / 1000, 9);
     expect(sum(layers.map((l) => l.each))).toBeCloseTo(capacity + domeMl, 9);
@@ -316,7 +302,11 @@ describe('what is wrong with a batch is said', () => {
       applyEdit(rockpool, { path: ['cups', 0, 'recipe', 0, 'percent'], value: 5.5 }),
       'split-off-ratio'
     ],
-    ['a plastisol heated too often', { ...eel, reheats: 6 }, 'reheated-too-often'],
+    [
+      'a plastisol heated too often',
+      { ...eel, mixes: eel.mixes.map((m) => ({ ...m, reheats: 6 })) },
+      'reheated-too-often'
+    ],
     [
       'an injector too small',
       applyEdit(eel, { path: ['groups', 0, 'mouldId'], value: 'soap-dish' }),
@@ -343,7 +333,7 @@ describe('what is wrong with a batch is said', () => {
     const wet = cards.bases.map((b) => (b.kind === 'concrete' ? { ...b, waterCement: 0.6 } : b));
     expect(of(sluice, {}, { ...cards, bases: wet }).problems.map((p) => p.code)).toContain('water-cement');
     expect(codes(saltings)).toContain('fats-may-set');
-    expect(codes({ ...saltings, roomCelsius: 28 })).not.toContain('fats-may-set');
+    expect(codes(atBench(saltings, { roomCelsius: 28 }))).not.toContain('fats-may-set');
   });
 });
 

@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { eel, nightHeron, rockpool, sluice, tideline } from '../../../demo/plans';
 import { deltaE } from '../colour';
-import { applyEdit, computePlan, type Plan } from '.';
+import { applyEdit } from '../edit';
+import { computePlan, type Plan } from '.';
+import { layer, mixed } from './plans.testing';
 
 const of = (plan: Plan) => computePlan(plan, cards);
 const problem = (plan: Plan, code: string) => of(plan).problems.find((p) => p.code === code);
@@ -56,9 +58,7 @@ describe('white that takes over', () => {
     expect(warning.sentence).toMatch(/24 % of the pour/);
     const mended = applyEdit(strong, warning.edit!);
     expect(problem(mended, 'white-takes-over')).toBeUndefined();
-    expect(
-      problem(applyEdit(strong, { path: ['mixing'], value: 'each' }), 'white-takes-over')
-    ).toBeUndefined();
+    expect(problem(mixed(strong, 'each'), 'white-takes-over')).toBeUndefined();
   });
 });
 
@@ -73,18 +73,8 @@ describe('where a cup is seen', () => {
     const coat = (mm: number): Plan => ({
       ...tideline,
       steps: [
-        {
-          ...tideline.steps[0]!,
-          act: 'lay',
-          cupId: 'foam',
-          amount: { kind: 'deep', mm }
-        } as Plan['steps'][number],
-        {
-          ...tideline.steps[2]!,
-          act: 'lay',
-          cupId: 'mudflat',
-          amount: { kind: 'rim' }
-        } as Plan['steps'][number]
+        layer('coat', 'foam', 'knobs', { kind: 'deep', mm }),
+        layer('body', 'mudflat', 'knobs', { kind: 'rim' })
       ]
     });
     const own = of(coat(0.3)).cups[2]!.looks.own.lab;

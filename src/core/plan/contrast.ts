@@ -8,11 +8,12 @@ import {
   mixtureOf,
   type Contrast
 } from '../colour';
-import { compatibilityOf, limitOf, type Base, type Colourant, type Formula } from '../material';
+import { compatibilityOf, limitOf, type Base, type Colourant } from '../material';
 import type { Edit, Problem } from '../problem';
-import type { ComputedGroup } from './piece';
-import type { Cup, Plan } from './document';
+import type { Cup } from './document';
 import { tintOf } from './looks';
+import type { ComputedGroup } from './piece';
+import { dosesOf, type ResolvedCup, type ResolvedMix, type ResolvedPlan } from './resolve';
 
 /** Two cups that touch in a piece, and how they are told apart there. */
 export interface TouchingPair {
@@ -26,12 +27,12 @@ export interface TouchingPair {
  * Every pair of cups that touch: neighbours in the section, chambers side by side, and, where one mix is split and
  * poured wet on wet, every pair of a group. Judged by the colours as they lie in the piece.
  */
-export function touchingPairs(plan: Plan, groups: readonly ComputedGroup[]): TouchingPair[] {
+export function touchingPairs(plan: ResolvedPlan, groups: readonly ComputedGroup[]): TouchingPair[] {
   const found = new Map<string, TouchingPair>();
   for (const { layers } of groups) {
     layers.forEach((one, i) =>
       layers.slice(i + 1).forEach((other, j) => {
-        const wet = plan.mixing === 'split' && !other.gated;
+        const wet = !other.gated && sameMix(plan, one.cupId, other.cupId);
         const beside = one.chamber && other.chamber && Math.abs(one.from - other.from) < 1;
         if ((j > 0 && !wet && !beside) || one.cupId === other.cupId) return;
         const [x, y] = one.cupId < other.cupId ? [one, other] : [other, one];
@@ -46,100 +47,121 @@ export function touchingPairs(plan: Plan, groups: readonly ComputedGroup[]): Tou
   return [...found.values()].sort((x, y) => x.contrast.deltaE - y.contrast.deltaE);
 }
 
-interface Knowing {
-  plan: Plan;
-  base: Base;
-  formula: Formula;
-  colourants: ReadonlyMap<string, Colourant>;
+/** Whether two cups are portions of one mix, poured while all of it is fluid. */
+function sameMix({ cupOf }: ResolvedPlan, a: string, b: string): boolean {
+  const mix = cupOf.get(a)?.mix?.mix;
+  return mix?.feeds === 'split' && mix.id === cupOf.get(b)?.mix?.mix.id;
+}
+
+/** One of two cups that touch, with what its colour follows from. */
+interface Judged {
+  cup: Cup;
+  mix: ResolvedMix;
 }
 
 /** What pairs mean for the piece: said before the pour, with the least change of recipe that tells them apart. */
-export function contrastProblems(pairs: readonly TouchingPair[], known: Knowing): Problem[] {
-  return (
-    pairs
-      // Two cups left uncoloured are the same on purpose.
-      .filter(
-        (p) =>
-          p.contrast.verdict !== 'clear' &&
-          cupOf(known.plan, p.a).recipe.length + cupOf(known.plan, p.b).recipe.length > 0
-      )
-      .map((pair, nth): Problem => {
-        const [a, b] = [cupOf(known.plan, pair.a), cupOf(known.plan, pair.b)];
-        const one = pair.contrast.verdict === 'reads as one';
-        const mend = nth < MENDED ? leastChange(a, b, known) : undefined;
-        return {
-          code: one ? 'reads-as-one' : 'colours-close',
-          level: one ? 'warn' : 'note',
-          path: `plan/cups/${known.plan.cups.indexOf(a)}/recipe`,
-          sentence: `${a.name} and ${b.name} ${one ? 'will read as one' : 'are close'}: ΔE ${pair.contrast.deltaE.toFixed(1)} where they touch${pair.contrast.byLightness ? '' : ', much the same in lightness'}.`,
-          mend: mend ? mend.words : 'Choose colours further apart, in lightness first.',
-          ...(mend ? { edit: mend.edit } : {})
-        };
-      })
-  );
+export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedPlan): Problem[] {
+  const close = pairs.flatMap(({ a, b, contrast }) => {
+    const one = judged(plan.cupOf.get(a));
+    const other = judged(plan.cupOf.get(b));
+    // Two cups left uncoloured are the same on purpose.
+    if (contrast.verdict === 'clear' || !one || !other) return [];
+    return one.cup.recipe.length + other.cup.recipe.length ? [{ one, other, contrast }] : [];
+  });
+  return close.map(({ one, other, contrast }, nth): Problem => {
+    const same = contrast.verdict === 'reads as one';
+    const mend = nth < MENDED ? leastChange(one, other, plan) : undefined;
+    return {
+      code: same ? 'reads-as-one' : 'colours-close',
+      level: same ? 'warn' : 'note',
+      path: `plan/cups/${one.cup.id}/recipe`,
+      sentence: `${one.cup.name} and ${other.cup.name} ${same ? 'will read as one' : 'are close'}: ΔE ${contrast.deltaE.toFixed(1)} where they touch${contrast.byLightness ? '' : ', much the same in lightness'}.`,
+      mend: mend ? mend.words : 'Choose colours further apart, in lightness first.',
+      ...(mend ? { edit: mend.edit } : {})
+    };
+  });
 }
+
+/** A cup that is made from a mix whose base is known; a cup of cups has no recipe to change. */
+const judged = (cup: ResolvedCup | undefined): Judged | undefined =>
+  cup?.mix && !cup.parts.length ? { cup: cup.cup, mix: cup.mix } : undefined;
 
 /** The closest pairs are mended one after the other; a mend of one often settles the next. */
 const MENDED = 3;
-
-const cupOf = (plan: Plan, id: string): Cup => plan.cups.find((c) => c.id === id)!;
 
 /** How much a dose is changed by, in the order of how little it is. */
 const FACTORS = [0.75, 1.33, 0.5, 2, 0.33, 3, 0.2, 5, 0.1, 0];
 /** White let into the paler cup, percent of the material's basis, least first. */
 const WHITES = [0.2, 0.4, 0.7, 1, 1.5, 2];
 
+interface Mend {
+  edit: Edit;
+  words: string;
+}
+
 /**
  * The smallest change of one recipe line (or of white added to the paler cup) after which the two cups are clear of
  * each other, inside all limits; undefined where no single change does it.
  */
-function leastChange(a: Cup, b: Cup, known: Knowing): { edit: Edit; words: string } | undefined {
-  const lab = (cup: Cup) => {
-    const tint = tintOf(cup, known.base, known.formula, known.colourants);
-    return finished(labOf(deepReflectance(mixtureOf(tint))), tint.base.kind, 'dry', isInk(tint.doses)).lab;
-  };
-  const clear = (x: Cup, y: Cup) => contrastOf(lab(x), lab(y)).deltaE >= CLOSE;
-  const at = (cup: Cup) => known.plan.cups.indexOf(cup);
+function leastChange(a: Judged, b: Judged, plan: ResolvedPlan): Mend | undefined {
   for (const factor of FACTORS) {
-    for (const [cup, other] of [
-      [a, b],
-      [b, a]
-    ] as const) {
-      for (const [i, line] of cup.recipe.entries()) {
-        const colourant = known.colourants.get(line.colourantId);
-        const percent = Number((line.percent * factor).toPrecision(3));
-        if (!colourant || percent > limitOf(colourant, known.base.kind).limit) continue;
-        const changed = { ...cup, recipe: cup.recipe.map((l, k) => (k === i ? { ...l, percent } : l)) };
-        if (!clear(changed, other)) continue;
-        return {
-          edit: { path: ['cups', at(cup), 'recipe', i, 'percent'], value: percent },
-          words: `${cup.name}: ${percent} % ${colourant.name} instead of ${line.percent} %`
-        };
-      }
-    }
+    const mend = otherDose(a, b, factor, plan) ?? otherDose(b, a, factor, plan);
+    if (mend) return mend;
   }
-  const paler = lab(a).l >= lab(b).l ? a : b;
-  const other = paler === a ? b : a;
-  const white = whiteFor(known);
-  for (const percent of white ? WHITES : []) {
-    if (percent > limitOf(white!, known.base.kind).limit) break;
+  const paler = labIn(a, plan).l >= labIn(b, plan).l ? a : b;
+  return moreWhite(paler, paler === a ? b : a, plan);
+}
+
+/** A cup's own colour, dry and deep. */
+function labIn({ cup, mix }: Judged, { colourants }: ResolvedPlan) {
+  const tint = tintOf(dosesOf(cup, colourants), mix.base, mix.formula);
+  return finished(labOf(deepReflectance(mixtureOf(tint))), tint.base.kind, 'dry', isInk(tint.doses)).lab;
+}
+
+const clear = (x: Judged, y: Judged, plan: ResolvedPlan) =>
+  contrastOf(labIn(x, plan), labIn(y, plan)).deltaE >= CLOSE;
+
+/** The first line of a cup that, dosed so many times as much, sets it clear of the other. */
+function otherDose(one: Judged, other: Judged, factor: number, plan: ResolvedPlan): Mend | undefined {
+  for (const line of one.cup.recipe) {
+    const colourant = plan.colourants.get(line.colourantId);
+    const percent = Number((line.percent * factor).toPrecision(3));
+    if (!colourant || percent > limitOf(colourant, one.mix.base.kind).limit) continue;
+    const recipe = one.cup.recipe.map((l) => (l === line ? { ...l, percent } : l));
+    if (!clear({ ...one, cup: { ...one.cup, recipe } }, other, plan)) continue;
+    return {
+      edit: { path: ['cups', one.cup.id, 'recipe', line.id, 'percent'], value: percent },
+      words: `${one.cup.name}: ${percent} % ${colourant.name} instead of ${line.percent} %`
+    };
+  }
+  return undefined;
+}
+
+/** The least white that, let into the paler cup, sets it clear of the other. */
+function moreWhite(paler: Judged, other: Judged, plan: ResolvedPlan): Mend | undefined {
+  const { base } = paler.mix;
+  const white = whiteFor(plan, base);
+  if (!white) return undefined;
+  for (const percent of WHITES) {
+    if (percent > limitOf(white, base.kind).limit) return undefined;
     const line = {
-      id: `white-${paler.id}`.slice(0, 60),
-      colourantId: white!.id,
+      id: `white-${paler.cup.id}`.slice(0, 60),
+      colourantId: white.id,
       percent,
       of: 'supplied' as const
     };
-    if (!clear({ ...paler, recipe: [...paler.recipe, line] }, other)) continue;
+    const recipe = [...paler.cup.recipe, line];
+    if (!clear({ ...paler, cup: { ...paler.cup, recipe } }, other, plan)) continue;
     return {
-      edit: { path: ['cups', at(paler), 'recipe', paler.recipe.length], value: line },
-      words: `${percent} % ${white!.name} into ${paler.name}`
+      edit: { path: ['cups', paler.cup.id, 'recipe', line.id], value: line },
+      words: `${percent} % ${white.name} into ${paler.cup.name}`
     };
   }
   return undefined;
 }
 
 /** The palest colourant on the shelf that belongs in the material. */
-function whiteFor({ colourants, base }: Knowing): Colourant | undefined {
+function whiteFor({ colourants }: ResolvedPlan, base: Base): Colourant | undefined {
   return [...colourants.values()]
     .filter((c) => c.form !== 'interference pearl' && compatibilityOf(c.form, base.kind).verdict !== 'avoid')
     .map((c) => ({

@@ -1,8 +1,9 @@
-import type { FilledGroup } from '../batch';
 import { REHEAT_LIMIT, settingFat, shotsFor, superfatOf, waterCementOf, type Base } from '../material';
 import type { Problem } from '../problem';
-import type { Plan, Shelf } from './document';
-import type { CommonMix, CupMix, WorkedCup } from './cups';
+import type { FilledStrand } from './fill';
+import { splitAll } from './mixing';
+import type { ResolvedMix, ResolvedPlan } from './resolve';
+import type { CommonMix, CupMix, WorkedCups } from './worked';
 
 /** A figure of the craft that a maker looks for beside the grams. */
 export interface CraftFact {
@@ -14,63 +15,78 @@ export interface CraftFact {
 interface Joining {
   path: string;
   name: string;
+  /** Split into cups, or one cup of its own. */
+  split: boolean;
   grams: (key: string) => number;
   /** Water that colourants bring on top or in place of mix water, g. */
   carriedWater: number;
-  exactWater: number;
 }
 
-/** The figures of the craft: water to cement, superfat as weighed, shots; and what is wrong with them. */
-export function craftOf(
-  plan: Plan,
-  shelf: Shelf,
-  base: Base,
-  cups: readonly WorkedCup[],
-  common: readonly CommonMix[],
-  filled: readonly FilledGroup[]
-): { facts: CraftFact[]; problems: Problem[] } {
-  const joinings = joiningsOf(plan, shelf, cups, common);
-  switch (base.kind) {
+/** All that is poured of one base. */
+interface OfBase<B extends Base = Base> {
+  plan: ResolvedPlan;
+  base: B;
+  mixes: ResolvedMix[];
+  joinings: Joining[];
+  filled: FilledStrand[];
+}
+
+type Craft = { facts: CraftFact[]; problems: Problem[] };
+
+/** The figures of the craft, base by base: water to cement, superfat as weighed, shots; and what is wrong with them. */
+export function craftOf(plan: ResolvedPlan, worked: WorkedCups, filled: readonly FilledStrand[]): Craft {
+  const bases = new Map([...plan.mixes.values()].map((m) => [m.base.id, m.base]));
+  const made = [...bases.values()].map((base) => {
+    const mixes = [...plan.mixes.values()].filter((m) => m.base.id === base.id);
+    const joinings = mixes.flatMap((m) => joiningsOf(plan, worked, m));
+    return craftOfBase({ plan, base, mixes, joinings, filled: filled.filter((f) => holds(plan, f, base)) });
+  });
+  return { facts: made.flatMap((m) => m.facts), problems: made.flatMap((m) => m.problems) };
+}
+
+const holds = ({ cupOf }: ResolvedPlan, { pours }: FilledStrand, base: Base) =>
+  pours.some((p) => cupOf.get(p.cupId)?.mix?.base.id === base.id);
+
+function craftOfBase(of: OfBase): Craft {
+  switch (of.base.kind) {
     case 'concrete':
-      return concreteFacts(base, joinings);
+      return concreteFacts(of as OfBase<Extract<Base, { kind: 'concrete' }>>);
     case 'soap':
-      return soapFacts(plan, base, joinings, filled);
+      return soapFacts(of as OfBase<Extract<Base, { kind: 'soap' }>>);
     case 'plastisol':
-      return plastisolFacts(plan, shelf, base, filled);
+      return plastisolFacts(of as OfBase<Extract<Base, { kind: 'melt and pour' | 'plastisol' }>>);
     default:
       return { facts: [], problems: [] };
   }
 }
 
-function joiningsOf(
-  plan: Plan,
-  shelf: Shelf,
-  cups: readonly WorkedCup[],
-  common: readonly CommonMix[]
-): Joining[] {
-  const from = (path: string, name: string, mix: CommonMix | CupMix): Joining => ({
+/** What is joined of a mix: its pots where it is split, otherwise the first mix of each cup that pours. */
+function joiningsOf(plan: ResolvedPlan, worked: WorkedCups, { mix }: ResolvedMix): Joining[] {
+  const from = (path: string, name: string, m: CommonMix | CupMix): Joining => ({
     path,
     name,
-    grams: (key) => mix.weighings.find((w) => w.key === key && w.kind === 'part')?.weight ?? 0,
-    exactWater: mix.weighings.find((w) => w.key === 'water')?.exact ?? 0,
-    carriedWater: mix.weighings.reduce((s, w) => {
-      const colourant = shelf.colourants.find((c) => c.id === w.colourantId);
+    split: mix.feeds === 'split',
+    grams: (key) => m.weighings.find((w) => w.key === key && w.kind === 'part')?.weight ?? 0,
+    carriedWater: m.weighings.reduce((s, w) => {
+      const colourant = plan.colourants.get(w.colourantId ?? '');
       return colourant?.carrier === 'water' ? s + (w.supplied ?? 0) * (1 - colourant.pigmentFraction) : s;
     }, 0)
   });
-  if (common.length) return common.map((m) => from('plan/cups', 'the mix', m));
-  return cups.flatMap(({ cup, mixes }) => {
-    const index = plan.cups.indexOf(cup);
-    return mixes
-      .slice(0, 1)
-      .flatMap((m) => (m.balance.pouredMl > 0 ? [from(`plan/cups/${index}`, cup.name, m)] : []));
-  });
+  if (mix.feeds === 'split')
+    return worked.common
+      .filter((m) => m.of === mix.id)
+      .map((m) => from(`plan/mixes/${mix.id}`, 'the mix', m));
+  return worked.cups.flatMap(({ cup, mixes: [first] }) =>
+    'mix' in cup.from && cup.from.mix === mix.id && first && first.balance.pouredMl > 0
+      ? [from(`plan/cups/${cup.id}`, cup.name, first)]
+      : []
+  );
 }
 
 /** Water to cement above which concrete is weak and dusty, and below which it does not flow. Typical of casting mixes. */
 const WC = { least: 0.3, most: 0.5 };
 
-function concreteFacts(base: Extract<Base, { kind: 'concrete' }>, joinings: readonly Joining[]) {
+function concreteFacts({ base, joinings }: OfBase<Extract<Base, { kind: 'concrete' }>>): Craft {
   const facts: CraftFact[] = [];
   const problems: Problem[] = [];
   for (const j of joinings) {
@@ -95,12 +111,7 @@ function concreteFacts(base: Extract<Base, { kind: 'concrete' }>, joinings: read
   return { facts, problems };
 }
 
-function soapFacts(
-  plan: Plan,
-  base: Extract<Base, { kind: 'soap' }>,
-  joinings: readonly Joining[],
-  filled: readonly FilledGroup[]
-) {
+function soapFacts({ plan, base, joinings, filled }: OfBase<Extract<Base, { kind: 'soap' }>>): Craft {
   const facts = joinings.map((j): CraftFact => {
     const superfat = superfatOf(
       base,
@@ -112,59 +123,41 @@ function soapFacts(
     };
   });
   const problems: Problem[] = [];
-  const fat = settingFat(base, plan.roomCelsius);
+  const { roomCelsius } = plan.plan.bench;
+  const fat = settingFat(base, roomCelsius);
   const layers = Math.max(0, ...filled.map((f) => f.layers.length));
   if (fat && layers > 1)
     problems.push({
       code: 'fats-may-set',
       level: 'note',
-      path: 'plan/roomCelsius',
-      sentence: `At ${plan.roomCelsius} °C ${fat.name} (melts at ${fat.melts} °C) may set in a waiting cup and pass for trace.`,
+      path: 'plan/bench/roomCelsius',
+      sentence: `At ${roomCelsius} °C ${fat.name} (melts at ${fat.melts} °C) may set in a waiting cup and pass for trace.`,
       mend: `Work oils and lye at about ${fat.melts + 5} °C; a cup that stiffens early is rewarmed gently to that, not blended.`
     });
-  if (plan.mixing !== 'split' && plan.cups.length > 2 && joinings.some((j) => j.grams('naoh') < 10))
+  const small = joinings.filter((j) => !j.split);
+  const cups = plan.cups.filter((c) => c.mix?.base.id === base.id && c.mix.mix.feeds === 'one cup');
+  if (cups.length > 2 && small.some((j) => j.grams('naoh') < LITTLE_LYE))
     problems.push({
       code: 'soap-school',
       level: 'note',
-      path: 'plan/mixing',
-      sentence: `Fresh small batches: the least lye here is ${Math.min(...joinings.map((j) => j.grams('naoh')))} g, where a slip of the scale moves the superfat.`,
+      path: 'plan/mixes',
+      sentence: `Fresh small batches: the least lye here is ${Math.min(...small.map((j) => j.grams('naoh')))} g, where a slip of the scale moves the superfat.`,
       mend: 'Split one batch inside its trace instead',
-      edit: { path: ['mixing'], value: 'split' }
+      edit: { path: [], value: splitAll(plan.plan, base.id) }
     });
   return { facts, problems };
 }
 
-function plastisolFacts(
-  plan: Plan,
-  shelf: Shelf,
-  base: Extract<Base, { kind: 'melt and pour' | 'plastisol' }>,
-  filled: readonly FilledGroup[]
-) {
-  const facts: CraftFact[] = [];
-  const problems: Problem[] = [];
-  for (const f of filled.filter((x) => base.injector && x.layers.length)) {
-    const each = Math.max(...f.layers.map((l) => l.each));
-    const shots = shotsFor(base.injector!, each, f.group.count);
-    facts.push({
-      label: `shots, ${f.group.name}`,
-      value: Number.isFinite(shots.fillings)
-        ? `${shots.each.toFixed(1)} ml each · ${shots.perFilling} a filling · ${shots.fillings - 1} refills`
-        : `${shots.each.toFixed(1)} ml each`
-    });
-    if (!Number.isFinite(shots.fillings))
-      problems.push({
-        code: 'injector-too-small',
-        level: 'stop',
-        path: `plan/groups/${plan.groups.findIndex((g) => g.id === f.group.id)}`,
-        sentence: `One shot of ${shots.each.toFixed(1)} ml is more than the injector gives (${(base.injector!.ml - base.injector!.dead).toFixed(0)} ml).`,
-        mend: 'Use a larger injector, or pour by hand.'
-      });
-    const mould = shelf.moulds.find((m) => m.id === f.group.mouldId);
-    if (mould?.material === 'aluminium')
-      facts.push({ label: 'first shot', value: 'a cold metal mould takes it badly: remelt and shoot again' });
-  }
+/** Lye, g, under which a slip of a bench scale moves the superfat by a point or so. */
+const LITTLE_LYE = 10;
+
+function plastisolFacts(of: OfBase<Extract<Base, { kind: 'melt and pour' | 'plastisol' }>>): Craft {
+  const { base, mixes } = of;
+  const shots = of.filled.map((f) => shotFacts(base, f));
   const limit = base.reheatLimit ?? REHEAT_LIMIT;
-  const reheats = plan.reheats ?? 0;
+  const reheats = Math.max(0, ...mixes.map((m) => m.mix.reheats ?? 0));
+  const facts = shots.flatMap((s) => s.facts);
+  const problems = shots.flatMap((s) => s.problems);
   facts.push({
     label: 'heated',
     value: `${reheats} of ${limit} times · ${base.heatTo} °C, never past ${base.neverPast} °C`
@@ -173,9 +166,36 @@ function plastisolFacts(
     problems.push({
       code: 'reheated-too-often',
       level: 'warn',
-      path: 'plan/reheats',
+      path: `plan/mixes/${mixes.find((m) => m.mix.reheats === reheats)?.mix.id ?? ''}/reheats`,
       sentence: `This plastisol has been heated ${reheats} times; its card allows ${limit}.`,
       mend: 'Start from fresh material; use this for pieces nobody sees.'
     });
+  return { facts, problems };
+}
+
+/** What an injector makes of one group: shots, refills, and the first one into cold metal. */
+function shotFacts(base: Extract<Base, { kind: 'melt and pour' | 'plastisol' }>, f: FilledStrand): Craft {
+  const { injector } = base;
+  if (!injector || !f.layers.length) return { facts: [], problems: [] };
+  const facts: CraftFact[] = [];
+  const problems: Problem[] = [];
+  const shots = shotsFor(injector, Math.max(...f.layers.map((l) => l.each)), f.strand.count);
+  const whole = Number.isFinite(shots.fillings);
+  facts.push({
+    label: `shots, ${f.strand.name}`,
+    value: whole
+      ? `${shots.each.toFixed(1)} ml each · ${shots.perFilling} a filling · ${shots.fillings - 1} refills`
+      : `${shots.each.toFixed(1)} ml each`
+  });
+  if (!whole)
+    problems.push({
+      code: 'injector-too-small',
+      level: 'stop',
+      path: `plan/groups/${f.strand.group.id}`,
+      sentence: `One shot of ${shots.each.toFixed(1)} ml is more than the injector gives (${(injector.ml - injector.dead).toFixed(0)} ml).`,
+      mend: 'Use a larger injector, or pour by hand.'
+    });
+  if (f.strand.mould.material === 'aluminium')
+    facts.push({ label: 'first shot', value: 'a cold metal mould takes it badly: remelt and shoot again' });
   return { facts, problems };
 }

@@ -1,7 +1,7 @@
 import type { Problem } from '../problem';
-import type { ComputedCup } from './compute';
-import type { Plan } from './document';
+import type { ComputedCup } from './computed';
 import type { ComputedGroup } from './piece';
+import type { ResolvedPlan } from './resolve';
 
 /** Lightness from which a cup counts as white, L*. */
 const WHITE = 82;
@@ -17,33 +17,48 @@ const BEYOND = 1.8;
  * Warns past half the face, with less of its pigment as the mend: hiding goes with the amount of it.
  */
 export function dominanceProblems(
-  plan: Plan,
+  plan: ResolvedPlan,
   cups: readonly ComputedCup[],
   groups: readonly ComputedGroup[]
 ): Problem[] {
-  const poured = cups.filter((c) => c.shareOfPour > 0);
-  if (plan.mixing !== 'split' || poured.length < 3) return [];
-  return poured.flatMap((cup): Problem[] => {
-    const own = groups.filter((g) => g.layers.some((l) => l.cupId === cup.cupId));
-    const depth = Math.max(0, ...own.map((g) => g.depth));
-    if (cup.hides === null || cup.looks.own.lab.l < WHITE) return [];
-    // A piped or poured top lies where it is put: it covers no more than its place.
-    const inSwirl = own.some((g) => g.layers.at(-1)?.cupId !== cup.cupId);
-    const seen = 1 - Math.exp((-cup.shareOfPour * depth) / cup.hides);
-    if (!inSwirl || seen < TOO_MUCH || seen < BEYOND * cup.shareOfPour) return [];
-    const index = plan.cups.findIndex((c) => c.id === cup.cupId);
-    const line = plan.cups[index]!.recipe[0];
-    const hides = (cup.shareOfPour * depth) / -Math.log(1 - FAIR);
-    const percent = line ? Number((line.percent * (cup.hides / hides)).toPrecision(2)) : 0;
-    return [
-      {
-        code: 'white-takes-over',
-        level: 'warn',
-        path: `plan/cups/${index}`,
-        sentence: `${cup.name} will take over: ${(cup.shareOfPour * 100).toFixed(0)} % of the pour, but it hides at ${cup.hides.toFixed(1)} mm, so about ${(seen * 100).toFixed(0)} % of the face.`,
-        mend: line ? `Try ${percent} % of its white instead of ${line.percent} %` : 'Pour less of it.',
-        ...(line ? { edit: { path: ['cups', index, 'recipe', 0, 'percent'], value: percent } } : {})
-      }
-    ];
+  return cups.flatMap((cup): Problem[] => {
+    const mix = plan.cupOf.get(cup.cupId)?.mix?.mix;
+    const beside = cups.filter((c) => c.shareOfPour > 0 && plan.cupOf.get(c.cupId)?.mix?.mix === mix);
+    if (mix?.feeds !== 'split' || beside.length < 3 || !beside.includes(cup)) return [];
+    const seen = coverOf(cup, groups);
+    return seen === undefined ? [] : [takesOver(plan, cup, seen)];
   });
+}
+
+/** How much of the face a white in a swirl covers, and how deep the piece is; undefined where it stays in its bounds. */
+function coverOf(
+  cup: ComputedCup,
+  groups: readonly ComputedGroup[]
+): { share: number; depth: number; hides: number } | undefined {
+  const own = groups.filter((g) => g.layers.some((l) => l.cupId === cup.cupId));
+  const depth = Math.max(0, ...own.map((g) => g.depth));
+  if (cup.hides === null || cup.looks.own.lab.l < WHITE) return undefined;
+  // A piped or poured top lies where it is put: it covers no more than its place.
+  const inSwirl = own.some((g) => g.layers.at(-1)?.cupId !== cup.cupId);
+  const share = 1 - Math.exp((-cup.shareOfPour * depth) / cup.hides);
+  if (!inSwirl || share < TOO_MUCH || share < BEYOND * cup.shareOfPour) return undefined;
+  return { share, depth, hides: cup.hides };
+}
+
+function takesOver(
+  plan: ResolvedPlan,
+  cup: ComputedCup,
+  { share, depth, hides }: { share: number; depth: number; hides: number }
+): Problem {
+  const line = plan.cupOf.get(cup.cupId)!.cup.recipe[0];
+  const wanted = (cup.shareOfPour * depth) / -Math.log(1 - FAIR);
+  const percent = line ? Number((line.percent * (hides / wanted)).toPrecision(2)) : 0;
+  return {
+    code: 'white-takes-over',
+    level: 'warn',
+    path: `plan/cups/${cup.cupId}`,
+    sentence: `${cup.name} will take over: ${(cup.shareOfPour * 100).toFixed(0)} % of the pour, but it hides at ${hides.toFixed(1)} mm, so about ${(share * 100).toFixed(0)} % of the face.`,
+    mend: line ? `Try ${percent} % of its white instead of ${line.percent} %` : 'Pour less of it.',
+    ...(line ? { edit: { path: ['cups', cup.cupId, 'recipe', line.id, 'percent'], value: percent } } : {})
+  };
 }

@@ -1,12 +1,13 @@
 import type { Plan } from './document';
 
-/** An id that no step of the plan has yet: the word and the first free number. */
+/** An id that nothing in the plan has yet: the word and the first free number. */
 export function freshId(plan: Plan, word: string): string {
+  const lists = [plan.mixes, plan.cups, plan.groups, plan.steps, plan.spares];
   const taken = new Set([
-    ...plan.steps.map((s) => s.id),
-    ...plan.cups.map((c) => c.id),
-    ...plan.groups.map((g) => g.id),
-    ...plan.cups.flatMap((c) => c.recipe.map((r) => r.id))
+    ...lists.flat().map((x) => x.id),
+    ...plan.steps.flatMap((s) => s.gates.map((g) => g.id)),
+    ...plan.cups.flatMap((c) => [...c.recipe, ...(c.fillers ?? [])].map((r) => r.id)),
+    ...plan.groups.flatMap((g) => [...(g.embeds ?? []), ...(g.variations ?? [])].map((x) => x.id))
   ]);
   for (let n = 1; ; n++) if (!taken.has(`${word}-${n}`)) return `${word}-${n}`;
 }

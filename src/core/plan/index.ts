@@ -1,22 +1,29 @@
-export { Amount, parseAmount, formatAmount } from './amount';
 export {
+  Amount,
+  formatAmount,
   HATCHES,
-  Plan,
-  PlanFile,
+  ID_PATTERN,
+  MIXINGS,
+  parseAmount,
+  PlanDocument,
   Shelf,
   shelfOf,
+  type Bench,
+  type Condition,
   type Cup,
-  type Step,
+  type Gate,
   type Group,
-  type GateStep,
-  type LayStep,
-  type Past
+  type Mix,
+  type Past,
+  type Step
 } from './document';
-export { computePlan, commonId, type Computed, type ComputedCup } from './compute';
-export type { CommonMix, CupMix } from './cups';
+export { Plan, PlanFile } from './read';
+export { computePlan } from './compute';
+export type { Computed, ComputedBase, ComputedCup } from './computed';
+export type { CommonMix, CupMix } from './worked';
 export type { ComputedGroup, ComputedLayer } from './piece';
-export { applyEdit } from './edit';
-export { newPlan } from './new';
+export { layStep, newPlan } from './new';
 export { mouldMakingPlan } from './mould-making';
 export { freshId } from './fresh-id';
 export { topUpCup } from './shortfall';
+export { eachByItself, mixForNewCup, mixingOf, oneBase, rebased, splitAll, withoutCup } from './mixing';

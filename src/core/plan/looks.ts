@@ -12,10 +12,10 @@ import {
   type Optics,
   type Tint
 } from '../colour';
+import type { CupDose } from '../batch';
 import { concentrationsOf } from '../dosing';
-import type { Base, Colourant, Formula } from '../material';
-import { dosesOf } from './cups';
-import type { Cup } from './document';
+import type { Base, Formula } from '../material';
+import type { ResolvedCup, ResolvedPlan } from './resolve';
 
 /** A cup's colour wherever it is seen. */
 export interface CupLooks {
@@ -35,7 +35,7 @@ const NOTHING: Base['colour'] = '#efe9da';
 
 /** Everything that is needed to colour a plan's cups and films. */
 export interface Palette {
-  kind: Base['kind'];
+  kinds: ReadonlyMap<string, Base['kind']>;
   optics: ReadonlyMap<string, Optics>;
   looks: ReadonlyMap<string, CupLooks>;
   /** Thickness from which each cup hides, mm. */
@@ -45,17 +45,25 @@ export interface Palette {
 
 /** What colours a cup: grams of each colourant as supplied to 100 g of its base. */
 export function tintOf(
-  cup: Cup,
+  doses: readonly CupDose[],
   base: Base | undefined,
-  formula: Formula | undefined,
-  colourants: ReadonlyMap<string, Colourant>
+  formula: Formula | undefined
 ): Tint {
-  const doses = dosesOf(cup, colourants);
   const percents = formula ? concentrationsOf(formula, doses) : doses.map((d) => d.percent);
   return {
     base: { kind: base?.kind ?? 'resin', colour: base?.colour ?? NOTHING, density: formula?.density ?? 1.1 },
     doses: doses.map((d, i) => ({ colourant: d.colourant, percent: percents[i]! }))
   };
+}
+
+/** A cup's tint; that of a cup of cups is theirs by their shares, as if stirred through. */
+export function cupTint(cup: ResolvedCup, plan: ResolvedPlan): Tint {
+  const own = tintOf(cup.doses, cup.mix?.base, cup.mix?.formula);
+  const parts = cup.parts.map(({ cupId, share }) => ({ share, tint: cupTint(plan.cupOf.get(cupId)!, plan) }));
+  const theirs = parts.flatMap(({ share, tint }) =>
+    tint.doses.map((d) => ({ ...d, percent: d.percent * share }))
+  );
+  return parts.length ? { base: parts[0]!.tint.base, doses: theirs } : own;
 }
 
 /** A cup's colour worked out: its curves, its looks, and the thickness it hides at, mm. */
@@ -102,16 +110,11 @@ function coloured(tint: Tint): Coloured {
 }
 
 /** Colours all cups of a plan. */
-export function paletteOf(
-  cups: readonly Cup[],
-  base: Base | undefined,
-  formula: Formula | undefined,
-  colourants: ReadonlyMap<string, Colourant>
-): Palette {
-  const tints = cups.map((cup) => [cup.id, tintOf(cup, base, formula, colourants)] as const);
+export function paletteOf(plan: ResolvedPlan): Palette {
+  const tints = plan.cups.map((cup) => [cup.cup.id, cupTint(cup, plan)] as const);
   const made = tints.map(([id, tint]) => [id, coloured(tint)] as const);
   return {
-    kind: base?.kind ?? 'resin',
+    kinds: new Map(tints.map(([id, tint]) => [id, tint.base.kind])),
     optics: new Map(made.map(([id, c]) => [id, c.optics])),
     looks: new Map(made.map(([id, c]) => [id, c.looks])),
     hides: new Map(made.map(([id, c]) => [id, c.hides])),
@@ -130,5 +133,10 @@ export function seenThrough(films: readonly { cupId: string; mm: number }[], pal
   });
   if (!stack.length) return lookOf({ l: 90, a: 0, b: 0 });
   const lab = labOf(stackReflectance(stack, BEHIND));
-  return finished(lab, palette.kind, 'dry', palette.inks.has(films[0]!.cupId));
+  return finished(
+    lab,
+    palette.kinds.get(films[0]!.cupId) ?? 'resin',
+    'dry',
+    palette.inks.has(films[0]!.cupId)
+  );
 }

@@ -4,13 +4,15 @@ import { cards } from '../../../demo/cards';
 import { plans, samphire, sluice, tideline } from '../../../demo/plans';
 import { compatibilityOf, formulaOf, lyeFor, SAP, superfatOf, type Base, type Colourant } from '../material';
 import { colouredDensity, roundParts, weighCup } from '../dosing';
-import { applyEdit, computePlan, Plan, type Shelf } from '.';
+import { applyEdit } from '../edit';
+import { computePlan, Plan, type Shelf } from '.';
+import { layer, withBase, withCups, withScales } from './plans.testing';
 
 const base = (id: string): Base => cards.bases.find((b) => b.id === id)!;
 const colourant = (over: Partial<Colourant>): Colourant => ({ ...cards.colourants[0]!, limit: 50, ...over });
 
 describe('gypsum cups', () => {
-  const net = { ...samphire, scaleId: 'fine-large', cups: [{ ...samphire.cups[0]!, recipe: [] }] };
+  const net = withScales(withCups(samphire, [{ ...samphire.cups[0]!, recipe: [] }]), 'fine-large');
   const shelf: Shelf = {
     ...cards,
     scales: [{ id: 'fine-large', name: 'fine', division: 0.01, repeatability: 0.01, capacity: 2000 }]
@@ -72,12 +74,8 @@ describe('lye', () => {
         (ml, scaleId, superfat) => {
           const card = { ...soap, superfat };
           const plan: Plan = {
-            ...tideline,
-            baseId: soap.id,
-            scaleId,
-            steps: [
-              { ...tideline.steps[0]!, act: 'lay', cupId: 'mudflat', amount: { kind: 'volume', ml } }
-            ] as Plan['steps']
+            ...withScales(withBase(tideline, soap.id), scaleId),
+            steps: [layer('only', 'mudflat', 'knobs', { kind: 'volume', ml })]
           };
           const out = computePlan(plan, { ...cards, bases: [card] });
           const cup = out.cups[0]!;
@@ -92,7 +90,7 @@ describe('lye', () => {
   });
 
   it('warns when rounding moves the superfat of a micro-batch', () => {
-    const small: Plan = { ...tideline, baseId: soap.id, scaleId: 'bench' };
+    const small = withScales(withBase(tideline, soap.id), 'bench');
     const { problems, weighings } = (() => {
       const out = computePlan(small, cards);
       return { problems: out.problems, weighings: out.cups[1]!.weighings };
@@ -204,9 +202,7 @@ describe('every material, any mixture', () => {
         fc.integer({ min: 1, max: 40 }),
         (material, scaleId, doses, count) => {
           const plan: Plan = {
-            ...tideline,
-            baseId: material.id,
-            scaleId,
+            ...withScales(withBase(tideline, material.id), scaleId),
             groups: [{ ...tideline.groups[0]!, count }],
             cups: tideline.cups.map((cup, i) => ({
               ...cup,

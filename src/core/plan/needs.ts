@@ -1,6 +1,7 @@
-import { castFor, turnsFor, type PlannedLetDown, type Weighing } from '../batch';
+import { castFor, PORTION, turnsFor, type PlannedLetDown, type Weighing } from '../batch';
 import { needsOf, stockOf, type Need } from '../shelf/stock';
-import type { Past, Plan, Shelf } from './document';
+import type { Lot } from '../shelf/lot';
+import type { Cup, Past, Plan } from './document';
 
 /** How many to cast for an order, and whose reject rate says so. */
 export interface OrderYield {
@@ -40,8 +41,7 @@ export function yieldOf(plan: Plan, pieces: number, past: Past): OrderYield | un
 
 /** Everything one turn takes from the shelf, by stock key. A let-down is taken as what is weighed into it. */
 export function takenBy(
-  plan: Plan,
-  weighings: readonly Weighing[],
+  weighings: readonly Stocked[],
   letDowns: readonly PlannedLetDown[]
 ): { key: string; name: string; grams: number }[] {
   const found = new Map<string, { key: string; name: string; grams: number }>();
@@ -49,31 +49,48 @@ export function takenBy(
     const entry = found.get(key) ?? { key, name, grams: 0 };
     found.set(key, { ...entry, grams: entry.grams + grams });
   };
-  const lots = new Map(
-    plan.cups.flatMap((c) => (c.fillers ?? []).flatMap((f) => (f.lotId ? [[f.id, f.lotId] as const] : [])))
-  );
-  for (const w of weighings) {
-    if (w.kind === 'part') take(`part:${plan.baseId}:${w.key}`, w.name, w.weight);
-    if (w.kind === 'colourant' && !w.letDown) take(`colourant:${w.colourantId}`, w.name, w.weight);
-    if (w.kind === 'filler' && lots.has(w.key)) take(`lot:${lots.get(w.key)}`, w.name, w.weight);
-  }
+  for (const w of weighings) if (w.stock !== undefined) take(w.stock, w.name, w.weight);
   for (const l of letDowns) {
     take(`colourant:${l.colourantId}`, l.name, l.colourant);
-    take(`part:${plan.baseId}:${l.carrierKey}`, l.carrierName, l.carrier);
+    take(`part:${l.baseId}:${l.carrierKey}`, l.carrierName, l.carrier);
   }
   return [...found.values()];
 }
 
+/** A weighing with the key of what it takes from the shelf, where it takes something. */
+export type Stocked = Weighing & { stock: string | undefined };
+
+/** The key of what a weighing takes from stock: let-downs take as they are made, portions were taken with their mix. */
+export function stockOfWeighing(
+  w: Weighing,
+  baseId: string,
+  lots: ReadonlyMap<string, string>
+): string | undefined {
+  switch (w.kind) {
+    case 'part':
+      return w.key === PORTION ? undefined : `part:${baseId}:${w.key}`;
+    case 'colourant':
+      return w.letDown ? undefined : `colourant:${w.colourantId}`;
+    case 'filler':
+      return lots.has(w.key) ? `lot:${lots.get(w.key)}` : undefined;
+    case 'reserve':
+      return undefined;
+  }
+}
+
+/** The lot that each filler line of a cup comes from. */
+export const lotsOf = (cup: Cup): Map<string, string> =>
+  new Map((cup.fillers ?? []).flatMap((f) => (f.lotId === undefined ? [] : [[f.id, f.lotId] as const])));
+
 /** Sets what a turn takes beside the stock, and says what it costs. */
 export function stockAndCost(
   plan: Plan,
-  shelf: Shelf,
-  past: Past,
+  stocked: { lots: readonly Lot[]; past: Past },
   taken: readonly { key: string; name: string; grams: number }[],
-  pieces: number,
-  order: OrderYield | undefined
+  made: { pieces: number; order: OrderYield | undefined }
 ): { needs: Need[]; cost?: Cost } {
-  const stock = stockOf(shelf.lots, past.uses ?? [], past.today ?? 0);
+  const { pieces, order } = made;
+  const stock = stockOf(stocked.lots, stocked.past.uses ?? [], stocked.past.today ?? 0);
   const needs = needsOf(taken, stock);
   // Tap water costs nothing worth keeping a lot for.
   const unknown = needs.filter((n) => n.cost === undefined && !/^water/.test(n.name)).map((n) => n.name);

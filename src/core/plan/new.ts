@@ -1,4 +1,4 @@
-import type { Plan, Shelf } from './document';
+import type { Plan, Shelf, Step } from './document';
 
 /**
  * A plan to begin with: the first base and the finest scale of the shelf, one cup, and, when there is
@@ -10,42 +10,43 @@ export function newPlan(id: string, name: string, shelf: Shelf): Plan {
   const scale = [...shelf.scales].sort((a, b) => a.division - b.division)[0];
   const others = shelf.scales.filter((s) => s.id !== scale?.id).map((s) => s.id);
   return {
-    version: 1,
+    version: 2,
     id,
     name,
     notes: '',
-    baseId: shelf.bases[0]?.id ?? 'none',
-    scaleId: scale?.id ?? 'none',
-    ...(others.length ? { otherScaleIds: others } : {}),
-    ...(shelf.vessels.length ? { vesselIds: shelf.vessels.map((v) => v.id) } : {}),
-    readings: 'cumulative',
-    roomCelsius: 21,
     showFace: 'mould face',
-    losses: { cling: 0.03, vessel: 2 },
-    cups: [{ id: 'cup-1', letter: 'A', hatch: 'slant', name: 'cup A', recipe: [] }],
+    mixes: [{ id: 'mix-1', baseId: shelf.bases[0]?.id ?? 'none', feeds: 'one cup' }],
+    cups: [{ id: 'cup-1', letter: 'A', hatch: 'slant', name: 'cup A', from: { mix: 'mix-1' }, recipe: [] }],
     groups:
       mould && cavity
         ? [
             {
               id: 'group-1',
-              name: cavity.count > 1 ? `${cavity.name} 1–${cavity.count}` : cavity.name,
+              name:
+                cavity.count > 1 ? `${cavity.name} 1–${cavity.count}`.slice(0, 40) : cavity.name.slice(0, 40),
               mouldId: mould.id,
               cavityId: cavity.id,
               count: cavity.count
             }
           ]
         : [],
-    steps: cavity
-      ? [
-          {
-            id: 'lay-1',
-            act: 'lay',
-            cupId: 'cup-1',
-            groupId: 'group-1',
-            amount: { kind: 'rim' },
-            minutesEach: 0.5
-          }
-        ]
-      : []
+    steps: cavity ? [layStep('lay-1', 'cup-1', 'group-1')] : [],
+    spares: [],
+    bench: {
+      roomCelsius: 21,
+      scaleIds: scale ? [scale.id, ...others.slice(0, 7)] : [],
+      vesselIds: shelf.vessels.slice(0, 12).map((v) => v.id),
+      readings: 'cumulative',
+      losses: { cling: 0.03 }
+    }
   };
 }
+
+/** A layer to the rim, as a plan begins with. */
+export const layStep = (id: string, cupId: string, groupId: string): Step => ({
+  id,
+  act: { kind: 'lay', cupId, amount: { kind: 'rim' } },
+  where: [groupId],
+  gates: [],
+  hands: { each: 0.5 }
+});

@@ -14,7 +14,8 @@ import {
 } from '../../../demo/plans';
 import { PORTION } from '../batch';
 import { superfatOf, type Base } from '../material';
-import { applyEdit, computePlan, type Computed, type Plan } from '.';
+import { applyEdit } from '../edit';
+import { computePlan, type Computed, type Plan } from '.';
 
 const of = (plan: Plan): Computed => computePlan(plan, cards);
 const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);

@@ -1,11 +1,12 @@
-import type { FilledGroup, Layer } from '../batch';
 import type { Look } from '../colour';
-import type { Cavity, Footprint, Zone } from '../mould';
-import type { Cup, Plan } from './document';
+import { footprintOf, type Cavity, type Footprint, type Zone } from '../mould';
+import type { Cup } from './document';
+import type { FilledStrand, PouredLayer } from './fill';
 import { seenThrough, type Palette } from './looks';
+import type { ResolvedPlan } from './resolve';
 
 /** A layer with what it looks like: in section, and as its thickness lets what is behind show through. */
-export interface ComputedLayer extends Layer {
+export interface ComputedLayer extends PouredLayer {
   letter: string;
   hatch: Cup['hatch'];
   /** As seen from the mould face, with the layers above it behind; and from the open face. */
@@ -22,9 +23,11 @@ export interface ComputedLayer extends Layer {
   shows: { mouldFace: number; openFace: number };
 }
 
-/** A group of cavities, filled. */
+/** Cavities that are done alike, filled: a group, or those of it that share a variation. */
 export interface ComputedGroup {
   groupId: string;
+  /** The group's own id, or one made of it for cavities with a variation. */
+  strandId: string;
   name: string;
   mouldName: string;
   count: number;
@@ -44,80 +47,80 @@ export interface ComputedGroup {
   filled: number;
 }
 
-/** A filled group with what its mould's card says. */
-export type PlacedGroup = FilledGroup & {
-  mouldName: string;
-  footprint: Footprint;
-  zones: readonly Zone[];
-  chambers: readonly { id: string; name: string; share: number }[];
-};
-
 const PROFILE_STEPS = 40;
 
-/** A filled group as the screens draw it. */
+/** A filled strand as the screens draw it. */
 export function drawnGroup(
-  plan: Plan,
-  placed: PlacedGroup,
+  plan: ResolvedPlan,
+  filled: FilledStrand,
   palette: Palette,
   densityOf: (cupId: string) => number
 ): ComputedGroup {
-  const { group, cavity, layers, filledMl } = placed;
+  const { strand, cavity, layers, filledMl } = filled;
   return {
-    groupId: group.id,
-    name: group.name,
-    mouldName: placed.mouldName,
-    count: group.count,
+    groupId: strand.group.id,
+    strandId: strand.id,
+    name: strand.name,
+    mouldName: strand.mould.name,
+    count: strand.count,
     capacity: cavity.capacity,
     domeMl: cavity.domeMl,
     depth: cavity.depth,
     working: cavity.working,
     profile: profileOf(cavity),
-    footprint: placed.footprint,
-    zones: placed.zones,
-    chambers: placed.chambers,
+    footprint: footprintOf(strand.kind.shape),
+    zones: strand.kind.zones ?? [],
+    chambers: strand.kind.chambers ?? [],
     filled: cavity.capacity > 0 ? filledMl / cavity.capacity : 0,
-    layers: layers.map((layer, i) => {
-      const cup = plan.cups.find((c) => c.id === layer.cupId)!;
-      const film = (l: Layer) => ({ cupId: l.cupId, mm: l.to - l.from });
-      const own = layers.filter((l) => !l.chamber || l.chamber.id === layer.chamber?.id);
-      const above = own.filter((l) => layers.indexOf(l) > i).map(film);
-      const below = own.filter((l) => layers.indexOf(l) < i).map(film);
-      const look = seenThrough([film(layer), ...above], palette);
-      const wide = layer.chamber ? layer.chamber.to - layer.chamber.from : 1;
-      return {
-        ...layer,
-        letter: cup.letter,
-        hatch: cup.hatch,
-        gated: gatedBefore(plan, layer),
-        shows: {
-          mouldFace: wide * mouldFaceShare(cavity, layer),
-          openFace: wide * (layer.to >= topOf(layers) - 1e-9 ? 1 : 0)
-        },
-        look,
-        colour: look.hex,
-        openColour: seenThrough([film(layer), ...below.reverse()], palette).hex,
-        ml: layer.each * group.count,
-        grams: layer.each * group.count * densityOf(layer.cupId)
-      };
-    })
+    layers: layers.map((layer, i) => ({
+      ...layer,
+      ...seen(filled, i, palette),
+      letter: plan.cupOf.get(layer.cupId)!.cup.letter,
+      hatch: plan.cupOf.get(layer.cupId)!.cup.hatch,
+      gated: gatedBefore(plan, layer, strand.id),
+      shows: showsOf(cavity, layers, layer),
+      ml: layer.each * strand.count,
+      grams: layer.each * strand.count * densityOf(layer.cupId)
+    }))
   };
 }
 
-const topOf = (layers: readonly Layer[]) => Math.max(...layers.map((l) => l.to));
+/** What one layer looks like from either face, with what lies behind it there. */
+function seen({ layers }: FilledStrand, i: number, palette: Palette) {
+  const layer = layers[i]!;
+  const film = (l: PouredLayer) => ({ cupId: l.cupId, mm: l.to - l.from });
+  const own = (l: PouredLayer) => !l.chamber || l.chamber.id === layer.chamber?.id;
+  const above = layers
+    .slice(i + 1)
+    .filter(own)
+    .map(film);
+  const below = layers.slice(0, i).filter(own).map(film).reverse();
+  const look = seenThrough([film(layer), ...above], palette);
+  return { look, colour: look.hex, openColour: seenThrough([film(layer), ...below], palette).hex };
+}
 
-/** Whether a gate stands between this layer and the one before it in the same cavities. */
-function gatedBefore(plan: Plan, layer: Layer): boolean {
-  const index = plan.steps.findIndex((s) => s.id === layer.stepId);
-  const groupId = plan.steps[index]?.groupId;
-  const before = plan.steps.slice(0, index).filter((s) => s.groupId === groupId);
-  return before.at(-1)?.act === 'gate';
+function showsOf(cavity: Cavity, layers: readonly PouredLayer[], layer: PouredLayer): ComputedLayer['shows'] {
+  const wide = layer.chamber ? layer.chamber.to - layer.chamber.from : 1;
+  const top = Math.max(...layers.map((l) => l.to));
+  return {
+    mouldFace: wide * mouldFaceShare(cavity, layer),
+    openFace: wide * (layer.to >= top - 1e-9 ? 1 : 0)
+  };
+}
+
+/** Whether something is waited for between this layer and what was done before it in the same cavities. */
+function gatedBefore({ steps }: ResolvedPlan, layer: PouredLayer, strandId: string): boolean {
+  const own = steps.filter((s) => s.strands.some((x) => x.id === strandId));
+  const index = own.findIndex((s) => s.step.id === layer.stepId);
+  const waits = (i: number) => (own[i]?.step.gates.length ?? 0) > 0;
+  return waits(index) || (own[index - 1]?.step.act.kind === 'wait' && waits(index - 1));
 }
 
 /**
  * Share of the mould face a level layer shows, seen straight on: what its walls add to the open area as they
  * lean out. The first layer shows the whole bottom as well.
  */
-function mouldFaceShare(cavity: Cavity, layer: Layer): number {
+function mouldFaceShare(cavity: Cavity, layer: PouredLayer): number {
   const { areaAt } = cavity.geometry;
   const rim = areaAt(cavity.depth);
   const inner = layer.from <= 0 ? 0 : areaAt(layer.from);

@@ -2,20 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { tideline } from '../../../demo/plans';
-import {
-  applyEdit,
-  computePlan,
-  formatAmount,
-  parseAmount,
-  Plan,
-  PlanFile,
-  shelfOf,
-  type Amount,
-  type Cup
-} from '.';
+import { applyEdit } from '../edit';
+import { atBench, layer, ungated, withBase, withCups, withScales } from './plans.testing';
+import { computePlan, formatAmount, parseAmount, Plan, PlanFile, shelfOf, type Amount } from '.';
 
-const computed = (over: Partial<Plan> = {}) => computePlan({ ...tideline, ...over }, cards);
-const codes = (over: Partial<Plan> = {}) => computed(over).problems.map((p) => p.code);
+const computed = (plan: Plan = tideline) => computePlan(plan, cards);
+const codes = (plan: Plan = tideline) => computed(plan).problems.map((p) => p.code);
 
 describe('the tray of knobs', () => {
   const { groups, cups, totals, score } = computed();
@@ -44,20 +36,20 @@ describe('the tray of knobs', () => {
   it('reads cumulatively, or tared', () => {
     const heron = cups[1]!;
     expect(heron.weighings.at(-1)!.reading).toBeCloseTo(heron.balance.mixed, 9);
-    const tared = computed({ readings: 'tared' }).cups[1]!;
+    const tared = computePlan(atBench(tideline, { readings: 'tared' }), cards).cups[1]!;
     expect(tared.weighings.map((w) => w.reading)).toEqual(tared.weighings.map((w) => w.weight));
   });
 
   it('says what this scale cannot weigh, and how to', () => {
     const black = computed().problems.find((p) => p.code === 'not-weighable' && /black/.test(p.sentence))!;
-    expect(black.path).toBe('plan/cups/0/recipe/1');
+    expect(black.path).toBe('plan/cups/mudflat/recipe/mudflat-black');
     expect(black.mend).toContain('1 : 9');
   });
 
   it('puts each gate after its layer and every pour inside its window', () => {
     expect(score.gates).toHaveLength(2);
     expect(score.gates[0]!.opens).toBeGreaterThan(score.gates[0]!.from);
-    for (const block of score.blocks.filter((b) => b.act === 'lay')) {
+    for (const block of score.blocks.filter((b) => b.act === 'pour')) {
       const window = score.windows.find((w) => w.cupId === block.cupId)!;
       expect(block.from).toBeGreaterThanOrEqual(window.from);
       expect(block.to).toBeLessThan(window.to);
@@ -78,44 +70,40 @@ describe('the tray of knobs', () => {
 
 describe('what is wrong is said with its mend', () => {
   const lay = (amount: Amount, i = 0) =>
-    applyEdit(tideline, { path: ['steps', i, 'amount'], value: amount }).steps;
+    applyEdit(tideline, { path: ['steps', i, 'act', 'amount'], value: amount });
 
   it.each([
-    ['a cavity that would overflow', { steps: lay({ kind: 'volume', ml: 11 }) }, 'overfull'],
-    ['a level already passed', { steps: lay({ kind: 'to share', of: 0.01 }, 2) }, 'level-passed'],
-    ['a layer too deep', { steps: lay({ kind: 'deep', mm: 16 }) }, 'layer-too-deep'],
-    ['a missing gate', { steps: tideline.steps.filter((s) => s.id !== 'gate-foam') }, 'no-gate'],
-    ['a short fill', { steps: lay({ kind: 'share', of: 0.1 }, 4) }, 'short-fill'],
-    ['a missing base', { baseId: 'gone' }, 'base-missing'],
-    ['a missing scale', { scaleId: 'gone' }, 'scale-missing'],
-    ['a mix too small', {}, 'mix-too-small'],
-    ['a coarse scale', { scaleId: 'bench' }, 'not-weighable']
-  ])('%s', (_, over, code) => {
-    expect(codes(over as Partial<Plan>)).toContain(code);
+    ['a cavity that would overflow', lay({ kind: 'volume', ml: 11 }), 'overfull'],
+    ['a level already passed', lay({ kind: 'to share', of: 0.01 }, 1), 'level-passed'],
+    ['a layer too deep', lay({ kind: 'deep', mm: 16 }), 'layer-too-deep'],
+    ['a missing gate', ungated(tideline, 'lay-foam'), 'no-gate'],
+    ['a short fill', lay({ kind: 'share', of: 0.1 }, 2), 'short-fill'],
+    ['a missing base', withBase(tideline, 'gone'), 'base-missing'],
+    ['a missing scale', withScales(tideline, 'gone'), 'scale-missing'],
+    ['a mix too small', tideline, 'mix-too-small'],
+    ['a coarse scale', withScales(tideline, 'bench'), 'not-weighable']
+  ] as [string, Plan, string][])('%s', (_, plan, code) => {
+    expect(codes(plan)).toContain(code);
   });
 
   it('a gate that opens too early', () => {
-    const steps = applyEdit(tideline, { path: ['steps', 1, 'minutes'], value: 10 }).steps;
-    expect(codes({ steps })).toContain('gate-early');
+    const path = ['steps', 'lay-heron', 'gates', 'gate-heron', 'all', 0, 'minutes'];
+    expect(codes(applyEdit(tideline, { path, value: 10 }))).toContain('gate-early');
   });
 
   it('a cup poured after it stopped levelling', () => {
-    const steps = applyEdit(tideline, { path: ['steps', 2, 'minutesEach'], value: 60 }).steps;
-    expect(codes({ steps })).toContain('past-window');
+    const slow = applyEdit(tideline, { path: ['steps', 1, 'hands', 'each'], value: 60 });
+    expect(codes(slow)).toContain('past-window');
   });
 
   it('colourants over their limits, alone and in sum', () => {
-    const cups = applyEdit(tideline, { path: ['cups', 1, 'recipe', 0, 'percent'], value: 6.5 }).cups;
-    expect(codes({ cups })).toEqual(expect.arrayContaining(['colourant-over-limit', 'cup-over-limit']));
+    const strong = applyEdit(tideline, { path: ['cups', 1, 'recipe', 0, 'percent'], value: 6.5 });
+    expect(codes(strong)).toEqual(expect.arrayContaining(['colourant-over-limit', 'cup-over-limit']));
   });
 
   it('and one tap mends it', () => {
-    for (const over of [
-      {},
-      { steps: lay({ kind: 'volume', ml: 11 }, 4) },
-      { steps: tideline.steps.filter((s) => s.id !== 'gate-foam') }
-    ]) {
-      let plan = { ...tideline, ...over };
+    for (const start of [tideline, lay({ kind: 'volume', ml: 11 }, 2), ungated(tideline, 'lay-foam')]) {
+      let plan = start;
       for (let round = 0; round < 6; round++) {
         const next = computePlan(plan, cards).problems.find((p) => p.edit);
         if (next?.edit) plan = applyEdit(plan, next.edit);
@@ -143,26 +131,19 @@ describe('mass balance, whatever the plan', () => {
     })
     .map(({ amounts: laid, counts, percents, cling, scaleId }): Plan => {
       let n = 0;
+      const cups = tideline.cups.map((cup) => ({
+        ...cup,
+        recipe: cup.recipe.map((line) => ({ ...line, percent: percents[n++]! }))
+      }));
       return {
-        ...tideline,
-        scaleId,
-        losses: { cling, vessel: 2 },
-        cups: tideline.cups.map((cup): Cup => ({
-          ...cup,
-          recipe: cup.recipe.map((line) => ({ ...line, percent: percents[n++]! }))
-        })),
+        ...atBench(withScales(withCups(tideline, cups), scaleId), { losses: { cling, vessel: 2 } }),
         groups: [
           { ...tideline.groups[0]!, count: counts[0] },
           { id: 'roundels', name: 'roundels', mouldId: 'roundel', cavityId: 'roundel', count: counts[1] }
         ],
-        steps: laid.map(([amount, cup, group], i) => ({
-          id: `s${i}`,
-          act: 'lay',
-          cupId: tideline.cups[cup]!.id,
-          groupId: group ? 'roundels' : 'knobs',
-          amount,
-          minutesEach: 0.5
-        }))
+        steps: laid.map(([amount, cup, group], i) =>
+          layer(`s${i}`, tideline.cups[cup]!.id, group ? 'roundels' : 'knobs', amount)
+        )
       };
     });
 

@@ -1,9 +1,8 @@
 import { weighOutCup, type WeighedCup } from '../batch';
-import { behaviourOf } from '../cure';
-import { formulaOf } from '../material';
 import type { Problem } from '../problem';
-import { dosesOf, fillersOf } from './cups';
 import type { Plan, Shelf } from './document';
+import { resolve } from './resolve';
+import { vesselLoss } from './worked';
 
 /** A top-up cup: the same recipe for what is missing, and how long it will pour. */
 export interface TopUpCup extends WeighedCup {
@@ -18,35 +17,31 @@ export interface TopUpCup extends WeighedCup {
  * @param ml missing volume, > 0
  */
 export function topUpCup(plan: Plan, shelf: Shelf, cupId: string, ml: number): TopUpCup | undefined {
-  const cup = plan.cups.find((c) => c.id === cupId);
-  const base = shelf.bases.find((b) => b.id === plan.baseId);
-  const main = shelf.scales.find((s) => s.id === plan.scaleId);
-  const formula = base && formulaOf(base);
-  if (!cup || !base || !main || !formula?.ok || !(ml > 0)) return undefined;
-  const others = shelf.scales.filter((s) => s.id !== main.id && plan.otherScaleIds?.includes(s.id));
+  const resolved = resolve(plan, shelf);
+  const cup = resolved.cupOf.get(cupId);
+  if (!cup?.mix || cup.parts.length || !resolved.scales.length || !(ml > 0)) return undefined;
+  const { base, formula, behaviour } = cup.mix;
   const out = weighOutCup({
-    formula: formula.value,
-    doses: dosesOf(cup, new Map(shelf.colourants.map((c) => [c.id, c]))),
-    fillers: fillersOf(cup),
+    formula,
+    doses: cup.doses,
+    fillers: cup.fillers,
     pouredMl: ml,
-    losses: plan.losses,
-    scales: [main, ...others],
-    readings: plan.readings
+    losses: { cling: plan.bench.losses.cling, vessel: vesselLoss(plan.bench.losses, undefined) },
+    scales: resolved.scales,
+    readings: plan.bench.readings
   });
   const small = out.balance.mixed < base.leastMix;
   return {
     ...out,
-    window: behaviourOf(base).pourUntil(out.balance.mixed, plan.roomCelsius),
-    problems: small
-      ? [
-          {
-            code: 'mix-too-small',
-            level: 'warn',
-            path: 'topUp',
-            sentence: `A top-up of ${out.balance.mixed.toFixed(1)} g is under the ${base.leastMix} g that mix well.`,
-            mend: `Mix ${base.leastMix} g and keep what is left.`
-          }
-        ]
-      : []
+    window: behaviour.pourUntil(out.balance.mixed, plan.bench.roomCelsius),
+    problems: small ? [tooSmall(out.balance.mixed, base.leastMix)] : []
   };
 }
+
+const tooSmall = (mixed: number, least: number): Problem => ({
+  code: 'mix-too-small',
+  level: 'warn',
+  path: 'topUp',
+  sentence: `A top-up of ${mixed.toFixed(1)} g is under the ${least} g that mix well.`,
+  mend: `Mix ${least} g and keep what is left.`
+});

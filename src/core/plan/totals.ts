@@ -1,6 +1,6 @@
 import { PORTION, type CupBalance, type Weighing } from '../batch';
-import type { CommonMix, CupMix } from './cups';
 import type { Group } from './document';
+import { NOTHING, type CommonMix, type CupMix } from './worked';
 
 /** What a whole turn comes to: grams by part, colourant and filler, the mass balance, and the pieces it makes. */
 export interface Totals {
@@ -10,17 +10,6 @@ export interface Totals {
   balance: CupBalance;
   pieces: number;
 }
-
-/** A balance of nothing. */
-export const NOTHING: CupBalance = {
-  pouredMl: 0,
-  poured: 0,
-  clings: 0,
-  vessel: 0,
-  reserved: 0,
-  left: 0,
-  mixed: 0
-};
 
 /** The same weighings over several mixes, added up; readings belong to one mix and are not summed. */
 export function summed(mixes: readonly CupMix[]): Weighing[] {
@@ -46,40 +35,61 @@ export function sumBalances(all: readonly CupBalance[]): CupBalance {
   return sum;
 }
 
+/** A cup as its totals need it; `jug` where it is filled from other cups. */
+interface Totalled {
+  balance: CupBalance;
+  weighings: readonly Weighing[];
+  jug: boolean;
+  /** ml that a cup of cups is filled with. */
+  filledMl: number;
+}
+
 export function totalsOf(
-  cups: readonly { balance: CupBalance; weighings: readonly Weighing[] }[],
+  cups: readonly Totalled[],
   common: readonly CommonMix[],
   groups: readonly Group[]
 ): Totals {
   const all = [...common.flatMap((m) => m.weighings), ...cups.flatMap((c) => c.weighings)];
-  const by = (kind: Weighing['kind'], keyOf: (w: Weighing) => string) => {
-    const found = new Map<string, { key: string; name: string; grams: number }>();
-    for (const w of all) {
-      if (w.kind !== kind || w.key === PORTION) continue;
-      const entry = found.get(keyOf(w)) ?? { key: keyOf(w), name: w.name, grams: 0 };
-      found.set(entry.key, { ...entry, grams: entry.grams + w.weight });
-    }
-    return [...found.values()];
-  };
-  const own = sumBalances(cups.map((c) => c.balance));
-  // A common mix is poured into the cups: what it adds to the balance is what stays in the pot and what is reserved.
-  const pots = sumBalances(common.map((m) => m.balance));
-  const shared = cups
-    .flatMap((c) => (common.length ? c.weighings : []))
-    .reduce((s, w) => s + (w.key === PORTION ? w.weight : 0), 0);
   return {
-    parts: by('part', (w) => w.key),
-    colourants: by('colourant', (w) => w.colourantId!).map(({ key, ...rest }) => ({ id: key, ...rest })),
-    fillers: by('filler', (w) => w.key).map(({ key, ...rest }) => ({ id: key, ...rest })),
-    balance: common.length
-      ? {
-          ...own,
-          vessel: own.vessel + pots.vessel,
-          reserved: own.reserved + pots.reserved,
-          left: own.left + pots.mixed - shared - pots.vessel - pots.reserved,
-          mixed: own.mixed + pots.mixed - shared
-        }
-      : own,
+    parts: gathered(all, 'part', (w) => w.key).map(({ key, name, grams }) => ({ key, name, grams })),
+    colourants: gathered(all, 'colourant', (w) => w.colourantId!).map(({ key, ...rest }) => ({
+      id: key,
+      ...rest
+    })),
+    fillers: gathered(all, 'filler', (w) => w.key).map(({ key, ...rest }) => ({ id: key, ...rest })),
+    balance: balanceOf(cups, common),
     pieces: groups.reduce((s, g) => s + g.count * (g.cutInto ?? 1), 0)
+  };
+}
+
+/** Grams of everything of one kind, by a key, in the order it is first weighed. */
+function gathered(all: readonly Weighing[], kind: Weighing['kind'], keyOf: (w: Weighing) => string) {
+  const found = new Map<string, { key: string; name: string; grams: number }>();
+  for (const w of all) {
+    if (w.kind !== kind || w.key === PORTION) continue;
+    const entry = found.get(keyOf(w)) ?? { key: keyOf(w), name: w.name, grams: 0 };
+    found.set(entry.key, { ...entry, grams: entry.grams + w.weight });
+  }
+  return [...found.values()];
+}
+
+/**
+ * The mass balance of a turn. A common mix is poured into cups: what it adds is what stays in the pot and what is
+ * reserved. A cup of cups passes on what they pour: it adds only what clings to it and stays in it.
+ */
+function balanceOf(cups: readonly Totalled[], common: readonly CommonMix[]): CupBalance {
+  const own = sumBalances(cups.filter((c) => !c.jug).map((c) => c.balance));
+  const jugs = sumBalances(cups.filter((c) => c.jug).map((c) => c.balance));
+  const pots = sumBalances(common.map((m) => m.balance));
+  const shared = cups.flatMap((c) => c.weighings).reduce((s, w) => s + (w.key === PORTION ? w.weight : 0), 0);
+  const passedOn = jugs.mixed;
+  return {
+    pouredMl: own.pouredMl + jugs.pouredMl - cups.reduce((s, c) => s + (c.jug ? c.filledMl : 0), 0),
+    poured: own.poured + jugs.poured - passedOn,
+    clings: own.clings + jugs.clings,
+    vessel: own.vessel + jugs.vessel + pots.vessel,
+    reserved: own.reserved + pots.reserved,
+    left: own.left + (common.length ? pots.mixed - shared - pots.vessel - pots.reserved : 0),
+    mixed: own.mixed + (common.length ? pots.mixed - shared : 0)
   };
 }

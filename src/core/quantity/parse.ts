@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../problem';
+import { fail, ok, type ProblemCode, type Result } from '../problem';
 import { NUMBER_PATTERN, plainFractions, readNumber } from './number';
 import { UNITS, unit, type Kind, type Unit } from './units';
 
@@ -39,68 +39,57 @@ const KIND_WORDS: Record<Kind, string> = {
  * volume is, and otherwise asks which. `1,000` asks too: it is one thousand to some and one to others.
  */
 export function parseQuantity(text: string, expect: Expectation = {}): Result<Quantity> {
-  const path = expect.path ?? '';
   const said = plainFractions(text).replace(/\s+/g, ' ').trim();
-  const wants = expect.kind ? KIND_WORDS[expect.kind] : 'a number with its unit';
-  if (!said) {
-    return fail({ code: 'quantity-empty', path, sentence: 'Nothing is typed here.', mend: `Type ${wants}.` });
-  }
-  if (/\d,\d{3}(?!\d)/.test(said)) {
-    return fail({
-      code: 'quantity-comma',
-      path,
-      sentence: `“${text}” can be read two ways: the comma may part thousands or decimals.`,
-      mend: `Type ${said.replace(',', '')} or ${said.replace(',', '.')}.`
-    });
-  }
-
+  const refuse = refusal(expect);
+  if (!said) return refuse('quantity-empty', 'Nothing is typed here.', `Type ${wantsOf(expect)}.`);
+  if (/\d,\d{3}(?!\d)/.test(said))
+    return refuse(
+      'quantity-comma',
+      `“${text}” can be read two ways: the comma may part thousands or decimals.`,
+      `Type ${said.replace(',', '')} or ${said.replace(',', '.')}.`
+    );
   const terms = [...said.matchAll(TERM)];
-  const covered = terms.reduce((n, t) => n + t[0].length, 0);
   const letters = (s: string) => s.replace(/[\s+]/g, '').length;
-  if (!terms.length || letters(said) !== letters(terms.map((t) => t[0]).join('')) || covered === 0) {
-    return fail({
-      code: 'quantity-unreadable',
-      path,
-      sentence: `“${text}” is not a quantity Kirapen can read.`,
-      mend: `Type ${wants}, for example ${example(expect)}.`
-    });
-  }
+  if (!terms.length || letters(said) !== letters(terms.map((t) => t[0]).join('')))
+    return refuse('quantity-unreadable', `“${text}” is not a quantity Kirapen can read.`);
+  const sum = summed(terms, text, expect);
+  if (!sum.ok || !expect.kind || sum.value.kind === expect.kind) return sum;
+  return refuse('quantity-kind', `“${text}” is not ${wantsOf(expect)}.`);
+}
 
+const wantsOf = (expect: Expectation) => (expect.kind ? KIND_WORDS[expect.kind] : 'a number with its unit');
+
+/** Refusals of one text: the mend, where none is given, is what was expected with an example. */
+const refusal = (expect: Expectation) => (code: ProblemCode, sentence: string, mend?: string) =>
+  fail({
+    code,
+    path: expect.path ?? '',
+    sentence,
+    mend: mend ?? `Type ${wantsOf(expect)}, for example ${example(expect)}.`
+  });
+
+/** Terms such as `3 lb` and `4 oz` added up; refused where they are of two kinds. */
+function summed(terms: readonly RegExpMatchArray[], text: string, expect: Expectation): Result<Quantity> {
+  const refuse = refusal(expect);
   let total = 0;
   let last: Unit | undefined;
   for (const term of terms) {
     const number = readNumber(term[1] ?? '');
-    const word = (term[2] ?? '').trim().toLowerCase();
-    const found = unitFor(word, expect);
-    if (!found.ok) return { ok: false, problem: { ...found.problem, path } };
-    if (!Number.isFinite(number)) {
-      return fail({
-        code: 'quantity-unreadable',
-        path,
-        sentence: `“${term[1]}” is not a number.`,
-        mend: `Type ${wants}, for example ${example(expect)}.`
-      });
-    }
-    if (last && last.kind !== found.value.kind) {
-      return fail({
-        code: 'quantity-mixed',
-        path,
-        sentence: `“${text}” mixes ${KIND_WORDS[last.kind]} with ${KIND_WORDS[found.value.kind]}.`,
-        mend: 'Use units of one kind.'
-      });
-    }
+    const found = unitFor((term[2] ?? '').trim().toLowerCase(), expect);
+    if (!found.ok) return { ok: false, problem: { ...found.problem, path: expect.path ?? '' } };
+    if (!Number.isFinite(number)) return refuse('quantity-unreadable', `“${term[1]}” is not a number.`);
+    if (last && last.kind !== found.value.kind)
+      return refuse(
+        'quantity-mixed',
+        `“${text}” mixes ${KIND_WORDS[last.kind]} with ${KIND_WORDS[found.value.kind]}.`,
+        'Use units of one kind.'
+      );
     last = found.value;
     total += number * last.factor + (last.offset ?? 0);
   }
-  if (!last || (expect.kind && last.kind !== expect.kind)) {
-    return fail({
-      code: 'quantity-kind',
-      path,
-      sentence: `“${text}” is not ${wants}.`,
-      mend: `Type ${wants}, for example ${example(expect)}.`
-    });
-  }
-  return ok({ kind: last.kind, value: total, symbol: last.symbol });
+  return last
+    ? ok({ kind: last.kind, value: total, symbol: last.symbol })
+    : refuse('quantity-kind', `“${text}” is not ${wantsOf(expect)}.`);
 }
 
 function unitFor(word: string, expect: Expectation): Result<Unit> {

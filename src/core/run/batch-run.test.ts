@@ -1,28 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { rockpool, saltings, samphire, shingle, tideline } from '../../../demo/plans';
-import { applyEdit, computePlan, type Plan } from '../plan';
-import {
-  clocksOf,
-  factsOf,
-  foldRun,
-  lossesOf,
-  planFromRun,
-  tasksOf,
-  tookOf,
-  usesOf,
-  type RunEvent,
-  type Task
-} from '.';
+import { applyEdit } from '../edit';
+import { computePlan, type Plan } from '../plan';
+import { mixed } from '../plan/plans.testing';
+import { clocksOf, factsOf, foldRun, lossesOf, planFromRun, tasksOf, tookOf, usesOf, type RunEvent } from '.';
+import type { Task } from './task';
 
 const MINUTE = 60_000;
 const begun = (plan: Plan) => {
   const computed = computePlan(plan, cards);
-  return { plan, computed, tasks: tasksOf(plan, computed, 3) };
+  return { plan, computed, tasks: tasksOf(plan, computed) };
 };
 let count = 0;
 const event = (body: Record<string, unknown>, at: number) =>
-  ({ id: `event-${++count}`, at, ...body }) as RunEvent;
+  ({ id: `event-${String(++count).padStart(4, '0')}`, at, ...body }) as RunEvent;
 /** Everything done as planned, a minute apart, but for what `differently` says of a task. */
 function played(
   tasks: readonly Task[],
@@ -60,8 +52,8 @@ describe('one mix split into cups', () => {
     const upTo = tasks.findIndex((t) => t.kind === 'pour');
     const state = foldRun(tasks, played(tasks.slice(0, upTo)), 0.1);
     const met = tasks.findIndex((t) => t.id === 'weigh:~mix:B') * MINUTE;
-    for (const cup of rockpool.cups) expect(state.cups[cup.id]!.zero).toBe(met);
-    const zeros = clocksOf(computed, state)
+    for (const cup of rockpool.cups) expect(state.cups.get(cup.id)!.zero).toBe(met);
+    const zeros = clocksOf(computed.score, state)
       .filter((c) => c.kind === 'pour')
       .map((c) => c.zero);
     expect(zeros).toEqual(rockpool.cups.map(() => met));
@@ -89,7 +81,7 @@ describe('one mix split into cups', () => {
   it('takes parts from the shelf once, and colour as it is in a let-down', () => {
     const diluted = applyEdit(rockpool, { path: ['cups', 3, 'recipe', 0, 'letDown'], value: 9 });
     const run = begun(diluted);
-    const uses = usesOf(diluted, run.computed, foldRun(run.tasks, played(run.tasks), 0.1));
+    const uses = usesOf(foldRun(run.tasks, played(run.tasks), 0.1));
     const used = (key: string) => uses.filter((u) => u.key === key).reduce((s, u) => s + u.grams, 0);
     const letDown = run.computed.cups[3]!.weighings.find((w) => w.letDown)!;
     expect(used('part:clear-slow:A')).toBeCloseTo(
@@ -126,14 +118,14 @@ describe('several mixes of one cup', () => {
     );
     const facts = factsOf(computed, state).filter((f) => f.id.startsWith('percent:'));
     expect(facts).toHaveLength(computed.cups[0]!.mixes.length);
-    const again = planFromRun(many, computed, state, 'again', 'again').steps[0]!;
-    expect(again).toMatchObject({ amount: { kind: 'volume', ml: expect.closeTo(64 * 1.02, 1) } });
-    expect(tookOf(many, computed, state)).toEqual([{ groupId: 'hooks', ml: expect.closeTo(64 * 1.02, 6) }]);
+    const again = planFromRun(many, computed, state, { id: 'again', name: 'again' }).steps[0]!;
+    expect(again.act).toMatchObject({ amount: { kind: 'volume', ml: expect.closeTo(64 * 1.02, 1) } });
+    expect(tookOf(computed, state)).toEqual([{ groupId: 'hooks', ml: expect.closeTo(64 * 1.02, 6) }]);
   });
 });
 
 describe('a reserve', () => {
-  const plan: Plan = { ...applyEdit(rockpool, { path: ['cups', 0, 'reserve'], value: 30 }), mixing: 'each' };
+  const plan = mixed(applyEdit(rockpool, { path: ['cups', 0, 'reserve'], value: 30 }), 'each');
   const { computed, tasks } = begun(plan);
 
   it('is taken out after the parts and before the colour', () => {
@@ -149,7 +141,7 @@ describe('a reserve', () => {
     // The display goes down by what is taken out.
     const [, b, out] = foam.weighings;
     expect(out!.reading).toBeCloseTo(b!.reading - 30, 9);
-    const plain = begun({ ...plan, cups: rockpool.cups }).computed.cups[0]!;
+    const plain = begun(mixed(rockpool, 'each')).computed.cups[0]!;
     expect(foam.weighings[3]!.exact).toBeCloseTo(plain.weighings[2]!.exact, 9);
   });
 });
@@ -182,7 +174,7 @@ describe('creeping up on a colour', () => {
     expect(state.tasks.find((t) => t.task === steps[2])!.status).toBe('skipped');
     const percent = factsOf(computed, state).find((f) => f.id === 'percent:samphire:samphire-green')!;
     expect(percent.actual! / percent.planned).toBeCloseTo(0.5, 1);
-    const again = planFromRun(plan, computed, state, 'again', 'again');
+    const again = planFromRun(plan, computed, state, { id: 'again', name: 'again' });
     expect(again.cups[1]!.recipe[0]!.percent).toBeCloseTo(percent.actual!, 3);
   });
 });
@@ -206,7 +198,7 @@ describe('what is left in the cups', () => {
 
   it('chips come from their lot', () => {
     const { computed, tasks } = begun(shingle);
-    const uses = usesOf(shingle, computed, foldRun(tasks, played(tasks), 0.1));
+    const uses = usesOf(foldRun(tasks, played(tasks), 0.1));
     expect(uses.find((u) => u.key === 'lot:samphire-offcuts')!.grams).toBeCloseTo(
       computed.totals.fillers[0]!.grams,
       6

@@ -1,52 +1,24 @@
-import { correctMix, shareError } from '../dosing';
-import { effective, type RunEvent } from './events';
-import type { Task, WeighTask } from './tasks';
+import { foldCup } from './cup';
+import { effective, isKnown, type AnyEvent, type RunEvent } from './events';
+import type { CupState, GroupState, RunState, TaskState, TopUp } from './state';
+import type { Task, WeighTask } from './task';
 
-/** A task with what has become of it. */
-export interface TaskState {
-  task: Task;
-  status: 'done' | 'skipped' | 'open';
-  /** For weighings: what to aim at now, g, after any overshoot. */
-  target?: number;
-  /** What really went in or was poured, g. */
-  actual?: number;
-  doneAt?: number;
-}
-
-/** A cup while it is made. */
-export interface CupState {
-  /** The batch as a multiple of the plan. */
-  scale: number;
-  /** When its parts met, ms; its clock's zero. */
-  zero?: number;
-  /** Grams more (or, negative, less) than planned. */
-  surplus: number;
-  /** Greatest relative deviation of a part's share from the plan, of what is in; 0 until all parts are. */
-  ratioError: number;
-  accepted: boolean;
-}
-
-/** A top-up that an overshoot asks for before anything else. */
-export interface TopUp {
-  task: WeighTask;
-  grams: number;
-}
-
-/** Everything a run's screen shows, folded from its events. */
-export interface RunState {
+/** A run's state while it is folded. */
+interface Folding {
   tasks: TaskState[];
-  /** The first open task, if any. */
-  now?: TaskState;
-  topUp?: TopUp;
-  /** By mix: a cup's own id for its first, `id~2` for the next; the common mix's as well. */
-  cups: Record<string, CupState>;
-  groups: Record<string, { lastPour?: number; reported?: { state: string; at: number } }>;
-  notes: { id: string; at: number; text: string; problem: boolean }[];
-  /** What was weighed as left over in each cup at the end, g. */
-  left: Record<string, number>;
-  /** The last event that Undo would take back. */
-  undoable?: RunEvent;
+  byId: Map<string, TaskState>;
+  cups: Map<string, CupState>;
+  groups: Map<string, GroupState>;
+  felt: Map<string, { state: string; at: number }>;
+  probed: Map<string, { celsius: number; at: number }>;
+  checked: Set<string>;
+  accepted: Set<string>;
+  left: Map<string, number>;
+  notes: RunState['notes'];
+  strays: RunState['strays'];
+  conductor?: string;
   finishedAt?: number;
+  topUp?: TopUp;
 }
 
 /**
@@ -54,121 +26,132 @@ export interface RunState {
  * give the same state. `division` is the scale's: a top-up smaller than two divisions and half a percent
  * is left alone.
  */
-export function foldRun(tasks: readonly Task[], events: readonly RunEvent[], division: number): RunState {
-  const state: RunState = {
-    tasks: tasks.map((task) => ({ task, status: 'open' })),
-    cups: {},
-    groups: {},
+export function foldRun(tasks: readonly Task[], events: readonly AnyEvent[], division: number): RunState {
+  const states = tasks.map((task): TaskState => ({ task, status: 'open' }));
+  const f: Folding = {
+    tasks: states,
+    byId: new Map(states.map((t) => [t.task.id, t])),
+    cups: new Map(),
+    groups: new Map(),
+    felt: new Map(),
+    probed: new Map(),
+    checked: new Set(),
+    accepted: new Set(),
+    left: new Map(),
     notes: [],
-    left: {}
+    strays: []
   };
-  const byId = new Map(state.tasks.map((t) => [t.task.id, t]));
-  const accepted = new Set<string>();
-
+  const named = namesIn(tasks);
   const happened = effective(events);
   for (const event of happened) {
-    const entry = 'task' in event ? byId.get(event.task) : undefined;
-    switch (event.type) {
-      case 'weighed':
-        if (entry) Object.assign(entry, { status: 'done', actual: event.grams, doneAt: event.at });
-        break;
-      case 'added':
-        if (entry) entry.actual = (entry.actual ?? 0) + event.grams;
-        break;
-      case 'done':
-        if (!entry) break;
-        Object.assign(entry, { status: 'done', doneAt: event.at });
-        if (event.grams !== undefined) entry.actual = event.grams;
-        if (entry.task.kind === 'pour') groupOf(state, entry.task.groupId).lastPour = event.at;
-        break;
-      case 'skipped':
-        if (!entry) break;
-        Object.assign(entry, { status: 'skipped', doneAt: event.at });
-        // Enough by eye: no further step of the same colour is wanted.
-        if (entry.task.kind === 'weigh' && entry.task.creeps)
-          for (const later of creepsAfter(state, entry.task))
-            Object.assign(later, { status: 'skipped', doneAt: event.at });
-        break;
-      case 'left':
-        state.left[event.cupId] = event.grams;
-        break;
-      case 'reported':
-        groupOf(state, event.groupId).reported = { state: event.state, at: event.at };
-        break;
-      case 'accepted':
-        accepted.add(event.cupId);
-        break;
-      case 'note':
-      case 'problem':
-        state.notes.push({
-          id: event.id,
-          at: event.at,
-          text: event.text,
-          problem: event.type === 'problem'
-        });
-        break;
-      case 'finished':
-        state.finishedAt = event.at;
-        break;
-    }
+    const stray = strayOf(event, f, named);
+    if (stray !== undefined) f.strays.push({ event, sentence: stray });
+    else happen(f, event as RunEvent);
   }
-
-  for (const mixId of new Set(tasks.flatMap((t) => (t.kind === 'weigh' ? [t.mixId] : []))))
-    state.cups[mixId] = cupState(state, mixId, accepted.has(mixId), division);
-  const now = state.tasks.find((t) => t.status === 'open');
-  if (now) state.now = now;
-  const last = happened.at(-1);
-  if (last) state.undoable = last;
-  return state;
+  for (const mixId of new Set(
+    tasks.flatMap((t) => (t.kind === 'weigh' || t.kind === 'fill' ? [t.mixId] : []))
+  ))
+    f.cups.set(mixId, foldCup(f, mixId, division));
+  const now = f.tasks.find((t) => t.status === 'open');
+  const undoable = happened.findLast((e) => e.type !== 'conducts');
+  const { byId: _byId, accepted: _accepted, ...state } = f;
+  return { ...state, ...(now ? { now } : {}), ...(undoable ? { undoable } : {}) };
 }
 
-/** Recomputes one cup from what is in it: parts set the scale, everything still to come follows. */
-function cupState(state: RunState, mixId: string, accepted: boolean, division: number): CupState {
-  const weighs = state.tasks.filter(
-    (t): t is TaskState & { task: WeighTask } => t.task.kind === 'weigh' && t.task.mixId === mixId
-  );
-  const parts = weighs.filter((t) => t.task.part);
-  const mix = correctMix(
-    parts.map((t) => ({
-      key: t.task.key,
-      target: t.task.grams,
-      ...(t.status === 'done' ? { actual: t.actual ?? 0 } : {})
-    }))
-  );
-  const scale = accepted ? 1 : mix.scale;
-  for (const t of weighs) t.target = t.task.grams * scale;
+/** Ids that events of this run may name. */
+function namesIn(tasks: readonly Task[]): { cups: Set<string>; groups: Set<string> } {
+  const cups = new Set<string>();
+  const groups = new Set<string>();
+  for (const task of tasks) {
+    if ('mixId' in task) cups.add(task.mixId);
+    if ('cupId' in task) cups.add(task.cupId);
+    if ('groupId' in task) groups.add(task.groupId);
+    if ('groupIds' in task) for (const id of task.groupIds) groups.add(id);
+  }
+  return { cups, groups };
+}
 
-  const short = parts
-    .map((t) => ({ task: t.task, grams: t.task.grams * scale - (t.actual ?? 0), done: t.status === 'done' }))
-    .find((t) => t.done && t.grams > Math.max(2 * division, 0.005 * t.task.grams * scale) - 1e-9);
-  const stirred = state.tasks.some(
-    (t) => t.task.kind === 'stir' && t.task.mixId === mixId && t.status !== 'open'
-  );
-  if (short && !accepted && !stirred && !state.topUp) state.topUp = { task: short.task, grams: short.grams };
+/** Why an event cannot be folded in, in words; undefined where it can. */
+function strayOf(
+  event: AnyEvent,
+  f: Folding,
+  named: { cups: ReadonlySet<string>; groups: ReadonlySet<string> }
+): string | undefined {
+  if (!isKnown(event))
+    return `A newer version of Kirapen wrote this (“${event.type}”); this one cannot show it.`;
+  if ('task' in event && !f.byId.has(event.task)) return `This run has no task “${event.task}”.`;
+  if ('cupId' in event && !named.cups.has(event.cupId)) return `This run has no cup “${event.cupId}”.`;
+  if ('groupId' in event && !named.groups.has(event.groupId))
+    return `This run has no cavities “${event.groupId}”.`;
+  if (event.type === 'probed' && !named.cups.has(event.of) && !named.groups.has(event.of))
+    return `This run has nothing called “${event.of}” to probe.`;
+  return undefined;
+}
 
-  const all = parts.every((t) => t.status === 'done');
-  const portion = weighs.find((t) => t.task.portionOf)?.task.portionOf;
-  const zero = portion ? state.cups[portion]?.zero : weighs.find((t) => t.task.startsClock)?.doneAt;
-  return {
-    scale,
-    surplus: parts.reduce(
-      (s, t) => s + (t.status === 'done' ? (t.actual ?? 0) : t.task.grams * scale) - t.task.grams,
-      0
-    ),
-    ratioError: all
-      ? shareError(
-          parts.map((t) => t.actual ?? 0),
-          parts.map((t) => t.task.grams)
-        )
-      : 0,
-    accepted,
-    ...(zero === undefined ? {} : { zero })
-  };
+function happen(f: Folding, event: RunEvent): void {
+  if ('task' in event) return onTask(f, event, f.byId.get(event.task)!);
+  const { at } = event;
+  switch (event.type) {
+    case 'left':
+      f.left.set(event.cupId, event.grams);
+      break;
+    case 'reported':
+      groupOf(f, event.groupId).reported = { state: event.state, at };
+      break;
+    case 'felt':
+      f.felt.set(event.cupId, { state: event.state, at });
+      break;
+    case 'probed':
+      f.probed.set(event.of, { celsius: event.celsius, at });
+      break;
+    case 'accepted':
+      f.accepted.add(event.cupId);
+      break;
+    case 'note':
+    case 'problem':
+      f.notes.push({ id: event.id, at, text: event.text, problem: event.type === 'problem' });
+      break;
+    case 'conducts':
+      f.conductor = event.device;
+      break;
+    case 'finished':
+      f.finishedAt = at;
+      break;
+  }
+}
+
+/** What an event does to the task it names. */
+function onTask(f: Folding, event: Extract<RunEvent, { task: string }>, entry: TaskState): void {
+  const { at } = event;
+  switch (event.type) {
+    case 'weighed':
+      Object.assign(entry, { status: 'done', actual: event.grams, doneAt: at });
+      break;
+    case 'added':
+      entry.actual = (entry.actual ?? 0) + event.grams;
+      break;
+    case 'done':
+      Object.assign(entry, { status: 'done', doneAt: at });
+      if (event.grams !== undefined) entry.actual = event.grams;
+      if (entry.task.kind === 'pour') groupOf(f, entry.task.groupId).lastPour = at;
+      if (entry.task.kind === 'demould') groupOf(f, entry.task.groupId).demoulded = at;
+      break;
+    case 'skipped':
+      Object.assign(entry, { status: 'skipped', doneAt: at });
+      // Enough by eye: no further step of the same colour is wanted.
+      if (entry.task.kind === 'weigh' && entry.task.creeps)
+        for (const later of creepsAfter(f.tasks, entry.task))
+          Object.assign(later, { status: 'skipped', doneAt: at });
+      break;
+    case 'checked':
+      f.checked.add(`${event.task}#${event.condition}`);
+      break;
+  }
 }
 
 /** The steps of a creeping colour after one of them. */
-const creepsAfter = (state: RunState, task: WeighTask) =>
-  state.tasks.filter(
+const creepsAfter = (tasks: readonly TaskState[], task: WeighTask) =>
+  tasks.filter(
     (t) =>
       t.task.kind === 'weigh' &&
       t.task.mixId === task.mixId &&
@@ -176,6 +159,10 @@ const creepsAfter = (state: RunState, task: WeighTask) =>
       (t.task.creeps ?? 1) > (task.creeps ?? 1)
   );
 
-function groupOf(state: RunState, id: string) {
-  return (state.groups[id] ??= {});
+function groupOf(f: Folding, id: string): GroupState {
+  const known = f.groups.get(id);
+  if (known) return known;
+  const fresh: GroupState = {};
+  f.groups.set(id, fresh);
+  return fresh;
 }

@@ -12,11 +12,12 @@ import {
   planFromRun,
   RunEvent,
   tasksOf,
-  type Task
+  type GateTask
 } from '.';
+import type { Task } from './task';
 
 const computed = computePlan(tideline, cards);
-const tasks = tasksOf(tideline, computed, 3);
+const tasks = tasksOf(tideline, computed);
 let clock = 1_000_000;
 let serial = 0;
 type Told = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
@@ -64,8 +65,8 @@ describe('folding', () => {
   it('starts the mix clock when the parts meet', () => {
     const a = weigh('A', planned('A'));
     const b = weigh('B', planned('B'));
-    expect(fold([a]).cups.mudflat?.zero).toBeUndefined();
-    expect(fold([a, b]).cups.mudflat?.zero).toBe(b.at);
+    expect(fold([a]).cups.get('mudflat')?.zero).toBeUndefined();
+    expect(fold([a, b]).cups.get('mudflat')?.zero).toBe(b.at);
   });
 
   it('scales the rest after an overshoot, until the cup is accepted as it is', () => {
@@ -86,14 +87,14 @@ describe('folding', () => {
     expect(topUp?.grams).toBeCloseTo(planned('A') * 0.2, 9);
     const topped = fold([...events, event({ type: 'added', task: topUp!.task.id, grams: topUp!.grams })]);
     expect(topped.topUp).toBeUndefined();
-    expect(topped.cups.mudflat?.ratioError).toBeCloseTo(0, 9);
+    expect(topped.cups.get('mudflat')?.ratioError).toBeCloseTo(0, 9);
   });
 
   it('takes back what is undone, and only that', () => {
     const [first, second] = [doTask(tasks[0]!), weigh('A', 99)];
     const undone = fold([first, second, event({ type: 'undone', event: second.id })]);
     expect(undone.now?.task.id).toBe('weigh:mudflat:A');
-    expect(undone.cups.mudflat?.scale).toBe(1);
+    expect(undone.cups.get('mudflat')?.scale).toBe(1);
     expect(undone.undoable?.id).toBe(first.id);
   });
 
@@ -121,13 +122,14 @@ describe('folding', () => {
 
 describe('gates and clocks', () => {
   const poured = (at: number) => event({ type: 'done', task: 'pour:lay-mudflat' }, at);
-  const gate = tasks.find((t) => t.id === 'gate:gate-heron') as Extract<Task, { kind: 'gate' }>;
+  const gate = tasks.find((t) => t.id === 'gate:gate-heron') as GateTask;
 
   it('open on minutes or on a reported state, not on an earlier state or an older report', () => {
     const at = 5_000_000;
     const report = (state: string, when: number) =>
       event({ type: 'reported', groupId: 'knobs', state }, when);
-    const judge = (events: RunEvent[], now: number) => gateOpening(gate, fold(events), now, computed.states);
+    const judge = (events: RunEvent[], now: number) =>
+      gateOpening(gate, fold(events), { now, dayStart: 0 }, computed.bases[0]!.states);
     expect(judge([poured(at)], at + 1000).open).toBe(false);
     expect(judge([poured(at)], at + gate.minutes * 60_000).by).toBe('minutes');
     expect(judge([poured(at), report('paste', at + 10)], at + 1000).open).toBe(false);
@@ -137,17 +139,17 @@ describe('gates and clocks', () => {
 
   it('count a mixed cup’s window from its zero and stop when it is poured', () => {
     const parts = [weigh('A', planned('A')), weigh('B', planned('B'))];
-    const clocks = clocksOf(computed, fold(parts));
+    const clocks = clocksOf(computed.score, fold(parts));
     const window = computed.score.windows[0]!;
     expect(clocks.map((c) => c.id)).toEqual(['pour:mudflat']);
     expect(clocks[0]!.due - clocks[0]!.zero).toBeCloseTo((window.to - window.zero) * 60_000, 3);
-    const done = clocksOf(computed, fold([...parts, poured(clock + 1)]));
+    const done = clocksOf(computed.score, fold([...parts, poured(clock + 1)]));
     expect(done.some((c) => c.id === 'pour:mudflat')).toBe(false);
   });
 
   it('end with both edges of demoulding', () => {
     const all = asPlanned().slice(0, -1);
-    const kinds = clocksOf(computed, fold(all)).map((c) => c.kind);
+    const kinds = clocksOf(computed.score, fold(all)).map((c) => c.kind);
     expect(kinds).toEqual(['demould', 'late']);
   });
 });
@@ -169,15 +171,15 @@ describe('what was really done', () => {
   });
 
   it('makes a plan that computes to what was poured and weighed', () => {
-    const again = planFromRun(tideline, computed, state, 'again', 'Tideline knobs, as poured');
+    const again = planFromRun(tideline, computed, state, { id: 'again', name: 'Tideline knobs, as poured' });
     const result = computePlan(again, cards);
     expect(result.groups[0]!.layers[0]!.grams).toBeCloseTo(6, 2);
-    expect(again.steps[4]).toMatchObject({ amount: { kind: 'rim' } });
+    expect(again.steps[2]).toMatchObject({ act: { amount: { kind: 'rim' } } });
     const line = again.cups[1]!.recipe.find((r) => r.id === 'heron-blue')!;
     expect(line.percent / tideline.cups[1]!.recipe.find((r) => r.id === 'heron-blue')!.percent).toBeCloseTo(
       2,
       1
     );
-    expect(again.steps[1]).toMatchObject({ act: 'gate', minutes: 1 });
+    expect(again.steps[1]!.gates[0]!.all[0]).toMatchObject({ kind: 'state', minutes: 1 });
   });
 });

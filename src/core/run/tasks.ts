@@ -1,155 +1,209 @@
-import { creepSteps } from '../dosing';
-import { COLOUR_STIR_MINUTES, COMMON } from '../schedule';
 import { PORTION, type Weighing } from '../batch';
-import type { Computed } from '../plan/compute';
+import { creepSteps } from '../dosing';
+import type { Computed } from '../plan/computed';
 import type { Plan } from '../plan/document';
+import { lotsOf, stockOfWeighing } from '../plan/needs';
+import { COLOUR_STIR_MINUTES, turnId, type SequenceItem } from '../schedule';
+import type { Task, WeighTask } from './task';
 
-/** One thing to do in a run. Grams and minutes as planned. */
-export type Task =
-  | { id: string; kind: 'prepare' }
-  | {
-      id: string;
-      kind: 'weigh';
-      /** The cup, or the common mix (`~mix`), and which of its mixes. */
-      cupId: string;
-      mixId: string;
-      key: string;
-      name: string;
-      part: boolean;
-      grams: number;
-      /** Adding this starts the cup's clock. */
-      startsClock: boolean;
-      /** Taken out of the cup instead of put in. */
-      takeOut?: boolean;
-      /** The common mix this is a portion of: its clock is the cup's. */
-      portionOf?: string;
-      /** One of several steps towards a colour, by eye: its number, from 2, and the line it belongs to. */
-      creeps?: number;
-      /** Counted instead of weighed, in words. */
-      counted?: string;
-      /** On another scale than the cup stands on, and that scale's division, g. */
-      boat?: boolean;
-      scaleId: string;
-      division: number;
-      /** A vessel of its own, when it is not weighed into the cup. */
-      vessel?: string;
-    }
-  | { id: string; kind: 'stir'; cupId: string; mixId: string; minutes: number }
-  | {
-      id: string;
-      kind: 'pour';
-      stepId: string;
-      cupId: string;
-      mixId: string;
-      groupId: string;
-      count: number;
-      gramsEach: number;
-      mlEach: number;
-      how?: string;
-    }
-  | { id: string; kind: 'gate'; stepId: string; groupId: string; state: string; minutes: number }
-  | { id: string; kind: 'demould'; groupId: string; from: number; to: number };
+type Item<K extends SequenceItem['kind']> = Extract<SequenceItem, { kind: K }>;
 
-export type WeighTask = Extract<Task, { kind: 'weigh' }>;
-
-/** The tasks of a plan, in the order its score plays them. `stirMinutes` comes from the base's card. */
-export function tasksOf(plan: Plan, computed: Computed, stirMinutes: number): Task[] {
-  const tasks: Task[] = [{ id: 'prepare', kind: 'prepare' }];
+/** The tasks of a plan, in the order its score plays them, and demoulding at the end. */
+export function tasksOf(plan: Plan, computed: Computed): Task[] {
   const poured = new Map<string, number>();
-  let common: string | undefined;
-  for (const item of computed.sequence) {
-    if (item.kind === 'mix') {
-      const portion = item.cupId === COMMON ? undefined : common;
-      if (item.cupId === COMMON) common = item.mixId;
-      tasks.push(
-        ...weighTasks(item.mixId, item.cupId, weighingsOf(computed, item.mixId), computed, portion),
-        {
-          id: `stir:${item.mixId}`,
-          kind: 'stir',
-          cupId: item.cupId,
-          mixId: item.mixId,
-          minutes: portion ? COLOUR_STIR_MINUTES : stirMinutes
-        }
-      );
-      continue;
+  const tasks = computed.sequence.flatMap((item): Task[] => {
+    switch (item.kind) {
+      case 'mix':
+        return mixTasks(plan, computed, item);
+      case 'fill':
+        return fillTask(computed, item);
+      case 'pour': {
+        const turn = (poured.get(item.pourId) ?? 0) + 1;
+        poured.set(item.pourId, turn);
+        return pourTask(computed, item, turn);
+      }
+      case 'gate':
+        return gateTask(plan, computed, item);
+      case 'do':
+        return doTask(plan, computed, item);
     }
-    const step = plan.steps.find((s) => s.id === item.stepId);
-    if (item.kind === 'gate') {
-      const gate = computed.score.gates.find((g) => g.stepId === item.stepId && g.turn === item.turn);
-      if (gate && step)
-        tasks.push({
-          id: `gate:${numbered(item.stepId, item.turn)}`,
-          kind: 'gate',
-          stepId: item.stepId,
-          groupId: step.groupId,
-          state: gate.state,
-          minutes: gate.minutes
-        });
-      continue;
+  });
+  const demoulds = computed.score.demould.map((d): Task => ({
+    id: `demould:${d.groupId}`,
+    kind: 'demould',
+    groupId: d.groupId,
+    from: d.from - d.lastPour,
+    to: d.to - d.lastPour
+  }));
+  return [{ id: 'prepare', kind: 'prepare' }, ...tasks, ...demoulds];
+}
+
+/** A mix with what is weighed for it, wherever it stands in the result. */
+interface Made {
+  weighings: readonly Weighing[];
+  baseId: string;
+  portionOf?: string;
+}
+
+function madeOf(computed: Computed, mixId: string): Made | undefined {
+  const pot = computed.common.find((m) => m.mixId === mixId);
+  if (pot) return pot;
+  for (const cup of computed.cups) {
+    const mix = cup.mixes.find((m) => m.mixId === mixId);
+    if (!mix) continue;
+    const from = mix.weighings.some((w) => w.key === PORTION)
+      ? computed.common.find((m) => m.turn === mix.turn && m.of === cup.mixOf)
+      : undefined;
+    return { weighings: mix.weighings, baseId: cup.baseId, ...(from ? { portionOf: from.mixId } : {}) };
+  }
+  return undefined;
+}
+
+function mixTasks(plan: Plan, computed: Computed, { mixId, cupId }: Item<'mix'>): Task[] {
+  const made = madeOf(computed, mixId);
+  if (!made) return [];
+  const base = computed.bases.find((b) => b.baseId === made.baseId);
+  const mixing = computed.cups.find((c) => c.cupId === cupId)?.mixing ?? 'full';
+  return [
+    ...made.weighings.flatMap((w) => weighTasks(plan, computed, { mixId, cupId, made, w })),
+    {
+      id: `stir:${mixId}`,
+      kind: 'stir',
+      cupId,
+      mixId,
+      minutes: made.portionOf === undefined ? (base?.stirMinutes ?? 0) : COLOUR_STIR_MINUTES,
+      ...(mixing === 'full' ? {} : { mixing })
     }
-    const group = computed.groups.find((g) => g.groupId === step?.groupId);
-    const layer = group?.layers.find((l) => l.stepId === item.stepId);
-    if (!group || !layer || step?.act !== 'lay') continue;
-    const turn = (poured.get(item.stepId) ?? 0) + 1;
-    poured.set(item.stepId, turn);
-    tasks.push({
-      id: `pour:${numbered(item.stepId, turn)}`,
+  ];
+}
+
+interface ToWeigh {
+  mixId: string;
+  cupId: string;
+  made: Made;
+  w: Weighing;
+}
+
+/** One weighing as a task; a colour that is crept up on is several. */
+function weighTasks(plan: Plan, computed: Computed, to: ToWeigh): WeighTask[] {
+  const { mixId, cupId, made, w } = to;
+  const clockPart = computed.bases.find((b) => b.baseId === made.baseId)?.clockPart;
+  const steps = w.creep ? creepSteps(w.weight, w.creep) : [w.weight];
+  const takes = takesOf(plan, computed, to);
+  return steps.map((grams, i): WeighTask => ({
+    id: `weigh:${mixId}:${w.key}${i ? `+${i + 1}` : ''}`,
+    kind: 'weigh',
+    cupId,
+    mixId,
+    key: w.key,
+    name: w.name,
+    part: w.kind === 'part',
+    grams: w.creep ? Math.round(grams / w.division) * w.division : grams,
+    startsClock: w.kind === 'part' && w.key === clockPart && made.portionOf === undefined,
+    scaleId: w.scaleId,
+    division: w.division,
+    ...given(w, i, made.portionOf),
+    ...(takes.length ? { takes } : {})
+  }));
+}
+
+/** What only some weighings have. */
+const given = (w: Weighing, i: number, portionOf: string | undefined) => ({
+  ...(w.kind === 'reserve' ? { takeOut: true } : {}),
+  ...(portionOf !== undefined && w.key === PORTION ? { portionOf } : {}),
+  ...(i ? { creeps: i + 1 } : {}),
+  ...(w.counted ? { counted: w.counted } : {}),
+  ...(w.boat ? { boat: true } : {}),
+  ...(w.vessel ? { vessel: w.vessel } : {})
+});
+
+/** What a weighing takes from the shelf. A let-down holds one part of colourant to so many of a part of the base. */
+function takesOf(
+  plan: Plan,
+  computed: Computed,
+  { cupId, made, w }: ToWeigh
+): { key: string; share: number }[] {
+  if (w.kind === 'colourant' && w.letDown) {
+    const { parts } = w.letDown;
+    const own = computed.letDowns.find(
+      (l) => l.colourantId === w.colourantId && l.parts === parts && l.baseId === made.baseId
+    );
+    const colour = 1 / (parts + 1);
+    return [
+      { key: `colourant:${w.colourantId}`, share: colour },
+      ...(own ? [{ key: `part:${own.baseId}:${own.carrierKey}`, share: 1 - colour }] : [])
+    ];
+  }
+  const cup = plan.cups.find((c) => c.id === cupId);
+  const key = stockOfWeighing(w, made.baseId, cup ? lotsOf(cup) : new Map());
+  return key === undefined ? [] : [{ key, share: 1 }];
+}
+
+function fillTask(computed: Computed, { mixId, cupId }: Item<'fill'>): Task[] {
+  const mix = computed.cups.find((c) => c.cupId === cupId)?.mixes.find((m) => m.mixId === mixId);
+  return mix?.filledFrom ? [{ id: `fill:${mixId}`, kind: 'fill', cupId, mixId, from: mix.filledFrom }] : [];
+}
+
+function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] {
+  const group = computed.groups.find((g) => g.strandId === item.strandId);
+  const own = group?.layers.filter((l) => l.pourId === item.pourId) ?? [];
+  const words = computed.lines.find((l) => l.stepId === item.stepId);
+  if (!group || !own.length) return [];
+  return [
+    {
+      id: `pour:${turnId(item.pourId, turn)}`,
       kind: 'pour',
       stepId: item.stepId,
+      pourId: item.pourId,
       cupId: item.cupId,
       mixId: item.mixId,
       groupId: group.groupId,
+      strandId: group.strandId,
       count: item.count,
-      gramsEach: layer.grams / group.count,
-      mlEach: layer.each,
-      ...(step.how ? { how: step.how } : {})
-    });
-  }
-  for (const d of computed.score.demould)
-    tasks.push({
-      id: `demould:${d.groupId}`,
-      kind: 'demould',
-      groupId: d.groupId,
-      from: d.from - d.lastPour,
-      to: d.to - d.lastPour
-    });
-  return tasks;
+      gramsEach: own.reduce((s, l) => s + l.grams, 0) / group.count,
+      mlEach: own.reduce((s, l) => s + l.each, 0),
+      ...(words ? { act: words.act, confirm: words.confirm, how: words.hint } : {})
+    }
+  ];
 }
 
-/** The first of several goes by the plain id, so that a plan with one mix reads as it always did. */
-const numbered = (id: string, n: number) => (n > 1 ? `${id}~${n}` : id);
+function gateTask(plan: Plan, computed: Computed, { stepId, gateId, turn }: Item<'gate'>): Task[] {
+  const wait = computed.score.gates.find((g) => g.gateId === gateId && g.turn === turn);
+  const gate = plan.steps.find((s) => s.id === stepId)?.gates.find((g) => g.id === gateId);
+  if (!wait || !gate) return [];
+  return [
+    {
+      id: `gate:${turnId(gateId, turn)}`,
+      kind: 'gate',
+      stepId,
+      groupId: wait.groupId,
+      state: wait.state,
+      minutes: wait.minutes,
+      all: gate.all.map((condition, i) => ({ condition, ...wait.conditions[i]! }))
+    }
+  ];
+}
 
-const weighingsOf = (computed: Computed, mixId: string): readonly Weighing[] =>
-  [...computed.common, ...computed.cups.flatMap((c) => c.mixes)].find((m) => m.mixId === mixId)?.weighings ??
-  [];
-
-function weighTasks(
-  mixId: string,
-  cupId: string,
-  weighings: readonly Weighing[],
-  computed: Computed,
-  portionOf: string | undefined
-): WeighTask[] {
-  return weighings.flatMap((w) => {
-    const steps = w.creep ? creepSteps(w.weight, w.creep) : [w.weight];
-    return steps.map((grams, i): WeighTask => ({
-      id: `weigh:${mixId}:${w.key}${i ? `+${i + 1}` : ''}`,
-      kind: 'weigh',
-      cupId,
-      mixId,
-      key: w.key,
-      name: w.name,
-      part: w.kind === 'part',
-      grams: w.creep ? Math.round(grams / w.division) * w.division : grams,
-      startsClock: w.kind === 'part' && w.key === computed.clockPart && !portionOf,
-      scaleId: w.scaleId,
-      division: w.division,
-      ...(w.kind === 'reserve' ? { takeOut: true } : {}),
-      ...(portionOf && w.key === PORTION ? { portionOf } : {}),
-      ...(i ? { creeps: i + 1 } : {}),
-      ...(w.counted ? { counted: w.counted } : {}),
-      ...(w.boat ? { boat: true } : {}),
-      ...(w.vessel ? { vessel: w.vessel } : {})
-    }));
-  });
+function doTask(plan: Plan, computed: Computed, { stepId, turn }: Item<'do'>): Task[] {
+  const words = computed.lines.find((l) => l.stepId === stepId);
+  const step = plan.steps.find((s) => s.id === stepId);
+  if (!words || !step) return [];
+  const minutes = (unattended: boolean) =>
+    computed.score.blocks
+      .filter((b) => b.stepId === stepId && b.act === 'do' && !!b.unattended === unattended)
+      .reduce((most, b) => Math.max(most, b.to - b.from), 0);
+  return [
+    {
+      id: `do:${turnId(stepId, turn)}`,
+      kind: 'do',
+      stepId,
+      groupIds: step.where,
+      attended: minutes(false),
+      unattended: minutes(true),
+      act: words.act,
+      rest: words.rest,
+      how: words.hint,
+      confirm: words.confirm
+    }
+  ];
 }

@@ -1,14 +1,14 @@
 export { foldedAxis, type FoldedAxis, type Stretch } from './fold';
 export { busyMinutes, cavitiesInHand, RESERVE } from './hands';
-export { COMMON, sequenceOf, type SequenceItem } from './sequence';
+export { isPot, potId, turnId } from './ids';
+export { COLOUR_STIR_MINUTES, scoreOf, WEIGHING_MINUTES } from './play';
+export type { Block, DemouldWindow, GateWait, PourWindow, Score } from './score';
+export { sequenceOf, type SequenceItem } from './sequence';
 export {
-  COLOUR_STIR_MINUTES,
-  scoreOf,
-  WEIGHING_MINUTES,
-  type Block,
-  type DemouldWindow,
-  type GateWait,
-  type PourWindow,
-  type Score,
-  type ScoredMix
-} from './score';
+  indexed,
+  type Indexed,
+  type Material,
+  type TimedMix,
+  type TimedPour,
+  type TimedStep
+} from './timing';

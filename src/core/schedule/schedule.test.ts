@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { samphire, sluice, tideline } from '../../../demo/plans';
-import { applyEdit, computePlan, type Plan } from '../plan';
+import { applyEdit } from '../edit';
+import { computePlan, type Plan } from '../plan';
+import { atBench } from '../plan/plans.testing';
 import { foldedAxis } from '.';
 
 const scoreOf = (plan: Plan) => computePlan(plan, cards).score;
@@ -50,13 +52,13 @@ describe('the folded axis', () => {
 describe('a score', () => {
   it('waits longer in a cooler room and for a thinner layer', () => {
     const gate = (plan: Plan) => scoreOf(plan).gates[0]!.minutes;
-    expect(gate({ ...tideline, roomCelsius: 18 })).toBeGreaterThan(gate(tideline) * 1.1);
-    const thin = applyEdit(tideline, { path: ['steps', 0, 'amount'], value: { kind: 'deep', mm: 2 } });
+    expect(gate(atBench(tideline, { roomCelsius: 18 }))).toBeGreaterThan(gate(tideline) * 1.1);
+    const thin = applyEdit(tideline, { path: ['steps', 0, 'act', 'amount'], value: { kind: 'deep', mm: 2 } });
     expect(gate(thin)).toBeGreaterThan(gate(tideline));
   });
 
   it('takes the plan’s own minutes where they are given, and says so', () => {
-    const fixed = applyEdit(tideline, { path: ['steps', 1, 'minutes'], value: 200 });
+    const fixed = applyEdit(tideline, { path: ['steps', 1, 'gates', 0, 'all', 0, 'minutes'], value: 200 });
     expect(scoreOf(fixed).gates[0]).toMatchObject({ minutes: 200, reckoned: 'plan' });
     expect(scoreOf(tideline).gates[0]!.reckoned).toBe('estimate');
   });
@@ -64,7 +66,7 @@ describe('a score', () => {
   it('gives a fuller cup a shorter window', () => {
     const long = (count: number) => {
       const plan = applyEdit(applyEdit(tideline, { path: ['groups', 0, 'count'], value: count }), {
-        path: ['cups', 1, 'mixes'],
+        path: ['mixes', 'mix-heron', 'turns'],
         value: 1
       });
       const w = scoreOf(plan).windows.find((x) => x.cupId === 'heron')!;
@@ -86,9 +88,16 @@ describe('a score', () => {
   });
 
   it('offers a known state for one this material never has', () => {
-    const odd = applyEdit(sluice, { path: ['steps', 1, 'state'], value: 'gelled' });
+    const odd = applyEdit(sluice, {
+      path: ['steps', 'lay-sluice', 'gates', 0, 'all', 0, 'state'],
+      value: 'gelled'
+    });
     const problem = computePlan(odd, cards).problems.find((p) => p.code === 'state-unknown')!;
-    expect(problem.edit).toEqual({ path: ['steps', 1, 'state'], value: 'set' });
+    expect(problem.edit).toEqual({
+      path: ['steps', 'lay-sluice', 'gates', 'gate-sluice', 'all', 0, 'state'],
+      value: 'set'
+    });
+    expect(problem.path).toBe('plan/steps/lay-sluice/gates/gate-sluice/all/0/state');
     const mended = computePlan(applyEdit(odd, problem.edit!), cards).problems.map((p) => p.code);
     expect(mended).not.toContain('state-unknown');
   });

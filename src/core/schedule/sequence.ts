@@ -1,70 +1,127 @@
-import type { Allotment } from '../batch';
-import type { Step } from '../plan/document';
+import type { Indexed, TimedMix, TimedPour, TimedStep } from './timing';
 
-/** The common mix's own id, as cups have theirs. */
-export const COMMON = '~mix';
-
-/** A mix of a cup (or the common one) with the pours it serves. */
-export interface SequencedMix {
-  mixId: string;
-  turn: number;
-  pours: readonly Allotment[];
-}
-
-/** What the hands do, in order: make a mix, pour a step from it into so many cavities, wait at a gate. */
+/** What the hands do, in order. */
 export type SequenceItem =
+  /** Make a mix: of a cup on its own, of a pot (`~mix`), or colour a portion of one. */
   | { kind: 'mix'; mixId: string; cupId: string }
-  | { kind: 'pour'; stepId: string; cupId: string; mixId: string; count: number }
-  | { kind: 'gate'; stepId: string; turn: number };
+  /** Fill a cup of cups from those it is made of. */
+  | { kind: 'fill'; mixId: string; cupId: string }
+  | {
+      kind: 'pour';
+      pourId: string;
+      stepId: string;
+      strandId: string;
+      cupId: string;
+      mixId: string;
+      count: number;
+    }
+  | { kind: 'gate'; stepId: string; gateId: string; turn: number }
+  /** An act that draws nothing and takes time. */
+  | { kind: 'do'; stepId: string; turn: number };
+
+/** Steps that draw from one split mix (or from none), done turn by turn. */
+interface Segment {
+  /** Turns of the pot, by mix id; one nameless turn where there is no pot. */
+  pots: (TimedMix | undefined)[];
+  steps: TimedStep[];
+}
 
 /**
- * The order of a pour. Each cup mixed on its own: steps in order, and whenever a mix is used up the next one is
- * made. One common mix split into cups: turn by turn, all cups coloured (in the order given, light to dark), then
- * the steps for that turn's cavities to the end.
+ * The order of a pour. Cups mixed on their own: steps in order, and whenever a mix is used up the next one is made.
+ * A mix split into cups: turn by turn, all its cups coloured (in the order given, light to dark), then its steps for
+ * that turn's cavities to the end.
  */
-export function sequenceOf(
-  steps: readonly Step[],
-  cups: readonly { cupId: string; mixes: readonly SequencedMix[] }[],
-  common: readonly { mixId: string; turn: number }[],
-  colouring: readonly string[]
-): SequenceItem[] {
-  const items: SequenceItem[] = [];
-  const made = new Set<string>();
-  const mix = (mixId: string, cupId: string) => {
-    if (made.has(mixId)) return;
-    made.add(mixId);
-    items.push({ kind: 'mix', mixId, cupId });
-  };
-  const mixesOf = (cupId: string) => cups.find((c) => c.cupId === cupId)?.mixes ?? [];
-  const pour = (step: Extract<Step, { act: 'lay' }>, m: SequencedMix) => {
-    const count = m.pours.find((p) => p.stepId === step.id)?.count ?? 0;
-    if (!count) return false;
-    mix(m.mixId, step.cupId);
-    items.push({ kind: 'pour', stepId: step.id, cupId: step.cupId, mixId: m.mixId, count });
-    return true;
-  };
-
-  if (!common.length) {
-    for (const step of steps) {
-      if (step.act === 'gate') items.push({ kind: 'gate', stepId: step.id, turn: 1 });
-      else for (const m of mixesOf(step.cupId)) pour(step, m);
-    }
-    return items;
-  }
-  for (const { mixId, turn } of common) {
-    items.push({ kind: 'mix', mixId, cupId: COMMON });
-    const here = colouring.flatMap((cupId) =>
-      mixesOf(cupId).flatMap((m) => (m.turn === turn && m.pours.length ? [{ cupId, m }] : []))
-    );
-    for (const { cupId, m } of here) mix(m.mixId, cupId);
-    const groups = new Set(
-      here.flatMap(({ m }) => m.pours.map((p) => steps.find((s) => s.id === p.stepId)?.groupId))
-    );
-    for (const step of steps) {
-      if (step.act === 'gate') {
-        if (groups.has(step.groupId)) items.push({ kind: 'gate', stepId: step.id, turn });
-      } else for (const m of mixesOf(step.cupId)) if (m.turn === turn) pour(step, m);
-    }
-  }
-  return items;
+export function sequenceOf(timing: Indexed, colouring: readonly string[]): SequenceItem[] {
+  const writer = new Writer(timing, colouring);
+  for (const { pots, steps } of segmentsOf(timing))
+    pots.forEach((pot, i) => writer.turn(steps, pot, i === pots.length - 1));
+  return writer.items;
 }
+
+function segmentsOf(timing: Indexed): Segment[] {
+  const segments: (Segment & { pot: string | undefined })[] = [];
+  for (const step of timing.steps) {
+    const pots = timing
+      .poursOf(step.id)
+      .flatMap((p) => timing.mixesFor(p.pourId).map((m) => timing.potOf(m)?.cupId));
+    const pot = pots.find((id) => id !== undefined);
+    const last = segments.at(-1);
+    // What draws from no pot is done with what came before it.
+    if (last && (pot === undefined || pot === last.pot)) last.steps.push(step);
+    else
+      segments.push({ pot, pots: pot === undefined ? [undefined] : [...timing.ofCup(pot)], steps: [step] });
+  }
+  return segments;
+}
+
+/** Writes a sequence down, turn by turn; each mix is made once, before it is first poured. */
+class Writer {
+  readonly items: SequenceItem[] = [];
+  readonly #made = new Set<string>();
+  readonly #timing: Indexed;
+  readonly #colouring: readonly string[];
+
+  constructor(timing: Indexed, colouring: readonly string[]) {
+    this.#timing = timing;
+    this.#colouring = colouring;
+  }
+
+  /** One turn of a pot (or, without one, everything once): its steps for the cavities it serves. */
+  turn(steps: readonly TimedStep[], pot: TimedMix | undefined, last: boolean): void {
+    if (pot) this.#colour(pot);
+    const served = pot && this.#strandsOf(pot);
+    const turn = pot?.turn ?? 1;
+    for (const step of steps) {
+      const pours = this.#timing.poursOf(step.id);
+      const own = pours.flatMap((p) => this.#mixesFor(p, pot, last).map((m) => ({ p, m })));
+      if (pours.length ? !own.length : !isHere(step, served, last)) continue;
+      for (const gate of step.gates)
+        this.items.push({ kind: 'gate', stepId: step.id, gateId: gate.id, turn });
+      for (const { p, m } of own) this.#pour(p, m);
+      if (!pours.length && step.attended + step.unattended > 0)
+        this.items.push({ kind: 'do', stepId: step.id, turn });
+    }
+  }
+
+  /** Makes the pot and colours every cup that pours in its turn, light to dark. */
+  #colour(pot: TimedMix): void {
+    this.#make(pot);
+    for (const cupId of this.#colouring)
+      for (const mix of this.#timing.ofCup(cupId))
+        if (mix.portionOf === pot.mixId && mix.pours.length) this.#make(mix);
+  }
+
+  #make(mix: TimedMix): void {
+    if (this.#made.has(mix.mixId)) return;
+    this.#made.add(mix.mixId);
+    if (mix.portionOf !== undefined) this.#make(this.#timing.mixes.get(mix.portionOf)!);
+    for (const id of mix.filledFrom ?? []) this.#make(this.#timing.mixes.get(id)!);
+    this.items.push({ kind: mix.filledFrom ? 'fill' : 'mix', mixId: mix.mixId, cupId: mix.cupId });
+  }
+
+  #pour({ pourId, stepId, strandId, cupId }: TimedPour, mix: TimedMix): void {
+    this.#make(mix);
+    const count = mix.pours.find((x) => x.pourId === pourId)?.count ?? 0;
+    this.items.push({ kind: 'pour', pourId, stepId, strandId, cupId, mixId: mix.mixId, count });
+  }
+
+  /** The mixes that serve a pour in a pot's turn; what is mixed on its own is poured in the last one. */
+  #mixesFor(p: TimedPour, pot: TimedMix | undefined, last: boolean): TimedMix[] {
+    return this.#timing.mixesFor(p.pourId).filter((m) => {
+      const from = this.#timing.potOf(m);
+      return m.cupId === p.cupId && (from === undefined ? last : from.mixId === pot?.mixId);
+    });
+  }
+
+  /** Strands that a turn's cups go into. */
+  #strandsOf(pot: TimedMix): Set<string> {
+    const mine = [...this.#timing.mixes.values()].filter((m) => this.#timing.potOf(m)?.mixId === pot.mixId);
+    return new Set(
+      mine.flatMap((m) => m.pours.flatMap((p) => this.#timing.pours.get(p.pourId)?.strandId ?? []))
+    );
+  }
+}
+
+/** Whether a step that draws nothing belongs to a turn: where its cavities are served; at the bench, in the last. */
+const isHere = (step: TimedStep, served: ReadonlySet<string> | undefined, last: boolean): boolean =>
+  !served || (step.strandIds.length ? step.strandIds.some((id) => served.has(id)) : last);

@@ -1,12 +1,13 @@
 import { z } from 'zod';
+import { Ref, StoredId } from '../id';
 
 const grams = z.number().positive('must be more than nothing').max(1_000_000);
 const money = z.number().nonnegative('cannot be less than nothing').max(1_000_000);
 
 /** What a lot is a lot of: a part of a base, a colourant, or a leftover kept for chips or remelting. */
 const LotOf = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('part'), baseId: z.string().min(1), part: z.string().min(1).max(40) }),
-  z.object({ kind: z.literal('colourant'), colourantId: z.string().min(1) }),
+  z.object({ kind: z.literal('part'), baseId: Ref, part: z.string().min(1).max(40) }),
+  z.object({ kind: z.literal('colourant'), colourantId: Ref }),
   z.object({
     kind: z.literal('leftover'),
     material: z.string().min(1).max(40),
@@ -17,7 +18,7 @@ const LotOf = z.discriminatedUnion('kind', [
 
 /** One bought container (or bin of leftovers): size, landed cost, dates. Moments are ms since 1970. */
 export const Lot = z.object({
-  id: z.string().min(1).max(80),
+  id: StoredId,
   name: z.string().min(1, 'needs a name').max(80),
   of: LotOf,
   grams,

@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { StoredId } from '../id';
 
 /** What cups stand in: how much it holds to the brim, and what stays in it, g. */
 export const Vessel = z.object({
-  id: z.string().min(1).max(80),
+  id: StoredId,
   name: z.string().min(1, 'needs a name').max(60),
   ml: z.number().positive().max(200_000),
   loss: z.number().nonnegative().max(500)

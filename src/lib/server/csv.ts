@@ -1,6 +1,10 @@
 import Papa from 'papaparse';
 import type { Piece } from '$core/inspect';
-import type { RunRow } from './database';
+import type { Run, RunRow } from './database';
+
+/** What a spreadsheet may take for a formula: it begins with a sign of one, or with a control character before one. */
+// eslint-disable-next-line no-control-regex -- control characters are what is looked for
+const FORMULA = /^[\s\u0000-\u001f\u007f]*[=+\-@]|^[\u0000-\u001f\u007f]/;
 
 /** The columns of the record's CSV, in order; documented in docs/formats/record-csv.md. */
 const RECORD_COLUMNS = [
@@ -24,20 +28,23 @@ const RECORD_COLUMNS = [
 /** Writes the record as CSV, a row a piece; text that a spreadsheet would take for a formula is escaped. */
 export function recordCsv(
   rows: readonly { run: RunRow; report: Piece; grade: string }[],
+  runs: readonly Run[],
   lessons: readonly { runId: string; text: string }[]
 ): string {
   const iso = (ms: number | null) => (ms ? new Date(ms).toISOString() : '');
+  const byId = new Map(runs.map((r) => [r.id, r]));
   const data = rows.map(({ run, report, grade }) => {
-    const { plan, shelf } = run.snapshot;
+    const frozen = byId.get(run.id)?.frozen;
+    const plan = frozen?.file.plan;
     const face = (name: string) => report.faces.find((f) => f.face === name)?.grade ?? '';
     return {
       run_id: run.id,
       run: run.name,
       started: iso(run.startedAt),
       finished: iso(run.finishedAt),
-      base: shelf.bases[0]?.name ?? '',
-      room_celsius: plan.roomCelsius,
-      group: plan.groups.find((g) => g.id === report.groupId)?.name ?? report.groupId,
+      base: frozen?.computed.bases.map((b) => b.name).join(', ') ?? '',
+      room_celsius: plan?.bench.roomCelsius ?? '',
+      group: plan?.groups.find((g) => g.id === report.groupId)?.name ?? report.groupId,
       piece: report.number,
       grade,
       mould_face: face('mould face'),
@@ -52,6 +59,6 @@ export function recordCsv(
     };
   });
   return (
-    Papa.unparse({ fields: [...RECORD_COLUMNS], data }, { escapeFormulae: true, newline: '\r\n' }) + '\r\n'
+    Papa.unparse({ fields: [...RECORD_COLUMNS], data }, { escapeFormulae: FORMULA, newline: '\r\n' }) + '\r\n'
   );
 }

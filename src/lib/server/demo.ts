@@ -18,11 +18,13 @@ import {
 /** Loads the demo workshop into an empty database; says whether it did. What is there already is kept. */
 export async function loadDemo(store: Store, now: number): Promise<boolean> {
   if ((await listCards(store.db, 'moulds')).length) return false;
+  const fresh = { basedOn: 'new', now } as const;
   await store.write(async () => {
-    for (const kind of SHELF_KINDS) for (const card of cards[kind]) await saveCard(store, kind, card, now);
-    for (const lot of demoLots(now)) await saveCard(store, 'lots', lot, now);
-    for (const card of demoTrialCards(now)) await saveCard(store, 'trialcards', card, now);
-    for (const plan of plans) await savePlan(store, plan, now);
+    for (const kind of SHELF_KINDS)
+      for (const card of cards[kind]) await saveCard(store, kind, card as never, fresh);
+    for (const lot of demoLots(now)) await saveCard(store, 'lots', lot, fresh);
+    for (const card of demoTrialCards(now)) await saveCard(store, 'trialcards', card, fresh);
+    for (const plan of plans) await savePlan(store, plan, fresh);
     for (const run of demoRuns(now)) {
       await startRun(store, run);
       await addEvents(store, run.id, run.events);

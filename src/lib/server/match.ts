@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { asWeighed, candidatesFor, labOfHex, matchColour } from '$core/colour';
 import { formulaOf } from '$core/material';
 import type { Shelf } from '$core/plan';
+import { Ref } from '$core/id';
 import type { Problem } from '$core/problem';
 import { problem } from './respond';
 
@@ -10,12 +11,12 @@ const hex = z.string().regex(/^#[0-9a-f]{6}$/i, 'must be a colour such as #5b7d9
 /** A colour to match through the HTTP interface. */
 export const MatchRequest = z.object({
   target: hex,
-  baseId: z.string().min(1),
+  baseId: Ref,
   /** A film of so many mm over a backing; the deep cup when absent. */
   film: z.object({ mm: z.number().positive().max(500), backing: hex }).optional(),
   /** At most so many colourants, 1 to 4. */
   colourants: z.number().int().min(1).max(4).default(4),
-  without: z.array(z.string()).max(50).default([]),
+  without: z.array(z.string().max(80)).max(200).default([]),
   /** Base of the batch, g, and the scale's division, g, for the weights. */
   batch: z.number().positive().max(1_000_000).default(100),
   division: z.number().positive().max(1000).default(0.01)
@@ -32,9 +33,9 @@ export function matchFromShelf(request: z.infer<typeof MatchRequest>, shelf: She
     });
   const formula = formulaOf(base);
   if (!formula.ok) return refuse(formula.problem);
-  const { candidates, mostInAll } = candidatesFor(base, formula.value, shelf.colourants, request.without, {
-    batch: request.batch,
-    division: request.division
+  const { candidates, mostInAll } = candidatesFor(base, formula.value, shelf.colourants, {
+    without: request.without,
+    weighing: { batch: request.batch, division: request.division }
   });
   if (!candidates.length)
     return refuse({

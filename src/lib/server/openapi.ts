@@ -4,14 +4,12 @@ import { Scale } from '$core/dosing';
 import { Piece } from '$core/inspect';
 import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
-import { Plan, PlanFile } from '$core/plan';
 import { RunEvent } from '$core/run';
 import { MatchRequest } from './match';
 import { Lot, Vessel } from '$core/shelf';
+import { planFileSchema, planSchema } from './plan-schema';
 
 const SCHEMAS = {
-  Plan,
-  PlanFile,
   Mould,
   Base,
   Colourant,
@@ -287,12 +285,16 @@ export function openapi() {
       }
     },
     components: {
-      schemas: Object.fromEntries(
-        Object.entries({ ...SCHEMAS, Problems }).map(([name, schema]) => [
-          name,
-          z.toJSONSchema(schema, { io: 'input' })
-        ])
-      )
+      schemas: {
+        Plan: planSchema(),
+        PlanFile: planFileSchema(),
+        ...Object.fromEntries(
+          Object.entries({ ...SCHEMAS, Problems }).map(([name, schema]) => [
+            name,
+            z.toJSONSchema(schema, { io: 'input' })
+          ])
+        )
+      }
     }
   };
 }

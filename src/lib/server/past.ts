@@ -1,9 +1,9 @@
 import { learnedCling, type CupLoss } from '$core/batch';
 import { gradeOf } from '$core/inspect';
-import { computePlan, type Past, type Plan, type Shelf } from '$core/plan';
-import { foldRun, lossesOf, tasksOf, tookOf, usesOf, type RunEvent } from '$core/run';
+import type { Past, Plan, Shelf } from '$core/plan';
+import { foldRun, lossesOf, tookOf, usesOf, type AnyEvent } from '$core/run';
 import { stockOf, type LotLeft, type Use } from '$core/shelf';
-import { allPieces, eventsOf, listRuns, type Db, type RunRow } from './database';
+import { allPieces, eventsOf, listRuns, readRuns, type Db, type Run } from './database';
 
 /** One past use of a mould: what was cast in it, what it really took, and the colour it last saw. */
 export interface MouldUse {
@@ -21,8 +21,7 @@ export interface MouldUse {
 
 /** What one run tells the bench about stock, losses and moulds. */
 interface Told {
-  planId: string;
-  baseId: string;
+  bases: ReadonlySet<string>;
   uses: Use[];
   losses: CupLoss[];
   vessel: number;
@@ -32,93 +31,90 @@ interface Told {
 /** A run that is finished never changes what it tells; one that goes on is folded anew. */
 const told = new Map<string, Told>();
 
-async function tellingOf(db: Db, run: RunRow): Promise<Told> {
-  const known = told.get(run.id);
-  if (known && run.finishedAt) return known;
-  const telling = readRun(run, await eventsOf(db, run.id));
-  if (run.finishedAt) told.set(run.id, telling);
-  return telling;
+async function tellings(db: Db): Promise<Told[]> {
+  const rows = await listRuns(db);
+  const unknown = rows.filter((r) => !r.finishedAt || !told.has(r.id)).map((r) => r.id);
+  const { good } = await readRuns(db, unknown);
+  const fresh = new Map<string, Told>();
+  for (const run of good) {
+    const telling = readTelling(run, await eventsOf(db, run.id));
+    fresh.set(run.id, telling);
+    if (run.finishedAt) told.set(run.id, telling);
+  }
+  return rows.flatMap((r) => fresh.get(r.id) ?? told.get(r.id) ?? []);
 }
 
 /** Forgets what a run told, when something is added to it after its finish. */
 export const forgetRun = (runId: string) => told.delete(runId);
 
-function readRun(run: RunRow, events: readonly RunEvent[]): Told {
-  const { plan, shelf } = run.snapshot;
-  const computed = computePlan(plan, shelf);
-  const stir = shelf.bases.find((b) => b.id === plan.baseId)?.stirMinutes ?? 0;
-  const state = foldRun(tasksOf(plan, computed, stir), events, computed.division);
-  const took = new Map(tookOf(plan, computed, state).map((t) => [t.groupId, t.ml]));
-  const moulds = plan.groups.flatMap((group): Told['moulds'] => {
-    const at = state.groups[group.id]?.lastPour;
-    const first = plan.steps.find((s) => s.act === 'lay' && s.groupId === group.id);
-    const cup = first?.act === 'lay' ? computed.cups.find((c) => c.cupId === first.cupId) : undefined;
-    if (at === undefined || !cup) return [];
-    const recipe = plan.cups.find((c) => c.id === cup.cupId)?.recipe ?? [];
-    const ml = took.get(group.id);
-    return [
-      {
-        mouldId: group.mouldId,
-        runId: run.id,
-        name: run.name,
-        at,
-        cavityId: group.cavityId,
-        count: group.count,
-        colour: cup.colour,
-        colourName: cup.name,
-        dye: recipe.some((r) =>
-          shelf.colourants.some((c) => c.id === r.colourantId && (c.form === 'ink' || c.form === 'botanical'))
-        ),
-        ...(ml === undefined ? {} : { ml })
-      }
-    ];
-  });
+/** Forgets everything: another database is in place. */
+export const forgetAll = () => told.clear();
+
+function readTelling(run: Run, events: readonly AnyEvent[]): Told {
+  const { tasks, computed, file } = run.frozen;
+  const state = foldRun(tasks, events, computed.division);
   return {
-    planId: run.planId ?? plan.id,
-    baseId: plan.baseId,
-    uses: usesOf(plan, computed, state),
+    bases: new Set(computed.bases.map((b) => b.baseId)),
+    uses: usesOf(state),
     losses: lossesOf(computed, state),
-    vessel: plan.losses.vessel,
-    moulds
+    vessel: computed.losses.vessel ?? 0,
+    moulds: file.plan.groups.flatMap((group) =>
+      mouldUse(run, group, { state, took: tookOf(computed, state) })
+    )
   };
 }
 
-async function tellings(db: Db): Promise<Told[]> {
-  return Promise.all((await listRuns(db)).map((run) => tellingOf(db, run)));
+/** What one group of a run did to its mould, once something was poured. */
+function mouldUse(
+  run: Run,
+  group: Plan['groups'][number],
+  { state, took }: { state: ReturnType<typeof foldRun>; took: ReturnType<typeof tookOf> }
+): Told['moulds'] {
+  const { computed, file } = run.frozen;
+  const at = state.groups.get(group.id)?.lastPour;
+  const first = computed.groups.find((g) => g.groupId === group.id)?.layers[0];
+  const cup = first && computed.cups.find((c) => c.cupId === first.cupId);
+  if (at === undefined || !cup) return [];
+  const recipe = file.plan.cups.find((c) => c.id === cup.cupId)?.recipe ?? [];
+  const forms = recipe.map((r) => file.shelf.colourants.find((c) => c.id === r.colourantId)?.form);
+  const ml = took.find((t) => t.groupId === group.id)?.ml;
+  return [
+    {
+      mouldId: group.mouldId,
+      runId: run.id,
+      name: run.name,
+      at,
+      cavityId: group.cavityId,
+      count: group.count,
+      colour: cup.colour,
+      colourName: cup.name,
+      dye: forms.some((form) => form === 'ink' || form === 'botanical'),
+      ...(ml === undefined ? {} : { ml })
+    }
+  ];
 }
 
 /** What the record knows that a plan may use: what clings, what is rejected, the moulds' last colours, the stock. */
 export async function pastOf(db: Db, plan: Plan, today: number): Promise<Past> {
   const all = await tellings(db);
-  const same = all.filter((t) => t.baseId === plan.baseId);
+  const own = new Set(plan.mixes.map((m) => m.baseId));
+  const same = all.filter((t) => [...t.bases].some((id) => own.has(id)));
   const cling = learnedCling(
     same.flatMap((t) => t.losses),
-    plan.losses.vessel
+    plan.bench.losses.vessel ?? same[0]?.vessel ?? 0
   );
-  const pieces = (await allPieces(db)).filter(({ run }) => (run.planId ?? run.snapshot.plan.id) === plan.id);
-  const lastColours: NonNullable<Past['lastColours']> = {};
+  const pieces = (await allPieces(db)).filter(({ run }) => run.planId === plan.id);
+  const lastColours = new Map<string, { colour: string; name: string; dye: boolean }>();
   for (const use of all.flatMap((t) => t.moulds).sort((a, b) => a.at - b.at))
-    lastColours[use.mouldId] = { colour: use.colour, name: use.colourName, dye: use.dye };
+    lastColours.set(use.mouldId, { colour: use.colour, name: use.colourName, dye: use.dye });
+  const rejected = pieces.filter((p) => gradeOf(p.report) === 'reject').length;
   return {
     today,
     ...(cling ? { cling } : {}),
-    ...(pieces.length
-      ? {
-          rejects: {
-            count: pieces.filter((p) => gradeOf(p.report) === 'reject').length,
-            of: pieces.length
-          }
-        }
-      : {}),
+    ...(pieces.length ? { rejects: { count: rejected, of: pieces.length } } : {}),
     lastColours,
     uses: all.flatMap((t) => t.uses)
   };
-}
-
-/** A plan as it is begun: what the record taught is written down, so that the run keeps its figures for good. */
-export function settled(plan: Plan, past: Past): Plan {
-  if (plan.lossesFrom === 'typed' || !past.cling) return plan;
-  return { ...plan, losses: { ...plan.losses, cling: past.cling.cling }, lossesFrom: 'typed' };
 }
 
 /** Everything that was cast in a mould, latest first. */

@@ -1,23 +1,97 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { readFile, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openStore, type Store } from './database';
+import {
+  copyBeforeRestore,
+  copyOfToday,
+  freezeOldRuns,
+  openStore,
+  previewOf,
+  putInPlace,
+  StoreFault,
+  type Contents,
+  type Store
+} from './database';
+import { forgetAll } from './past';
+
+const MIGRATIONS = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'drizzle');
+const ADDRESS = process.env.KIRAPEN_DB ?? './data/kirapen.db';
+const HOUR = 3_600_000;
 
 let opened: Promise<Store> | undefined;
+let daily: ReturnType<typeof setInterval> | undefined;
 
 /**
  * The application's one database, opened on first use. `KIRAPEN_DB` is a path or a libSQL server's address;
  * `KIRAPEN_HOME` is the folder that holds the migrations.
  */
 export function store(): Promise<Store> {
-  opened ??= openStore(
-    process.env.KIRAPEN_DB ?? './data/kirapen.db',
-    join(process.env.KIRAPEN_HOME ?? process.cwd(), 'drizzle')
-  );
+  opened ??= begin();
   return opened;
+}
+
+async function begin(): Promise<Store> {
+  const fresh = await openStore(ADDRESS, MIGRATIONS);
+  await freezeOldRuns(fresh);
+  const copy = () => copyOfToday(fresh, Date.now()).catch(() => false);
+  await copy();
+  daily ??= setInterval(() => void store().then((s) => copyOfToday(s, Date.now()).catch(() => false)), HOUR);
+  daily.unref();
+  return fresh;
 }
 
 /** Closes the database if it is open; queued writes finish first. */
 export async function closeStore(): Promise<void> {
   const closing = opened;
   opened = undefined;
+  clearInterval(daily);
+  daily = undefined;
   if (closing) await (await closing).close();
+}
+
+/** A file in a folder of its own that goes away with the work. */
+async function withFile<T>(bytes: Uint8Array | undefined, work: (path: string) => Promise<T>): Promise<T> {
+  const folder = mkdtempSync(join(tmpdir(), 'kirapen-backup-'));
+  const path = join(folder, 'backup.db');
+  try {
+    if (bytes) await writeFile(path, bytes);
+    return await work(path);
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** The whole database as one file. */
+export const wholeCopy = async (): Promise<Uint8Array> => {
+  const from = await store();
+  return withFile(undefined, async (path) => {
+    await from.copyTo(path);
+    return new Uint8Array(await readFile(path));
+  });
+};
+
+/** What a backup that was sent holds. Throws a `StoreFault` where it is none. */
+export const previewRestore = (bytes: Uint8Array): Promise<Contents> =>
+  withFile(bytes, (path) => previewOf(path, MIGRATIONS));
+
+/** Puts a backup in the place of everything; what was there is kept as a copy beside it. Says what is there now. */
+export async function restore(bytes: Uint8Array): Promise<Contents> {
+  const now = await store();
+  const { file } = now;
+  if (file === undefined)
+    throw new StoreFault(
+      'copy-failed',
+      'This workshop’s database is on another server.',
+      'Restore it there, with that server’s own tools.'
+    );
+  return withFile(bytes, async (path) => {
+    const contents = await previewOf(path, MIGRATIONS);
+    await copyBeforeRestore(now, Date.now());
+    await closeStore();
+    putInPlace(path, file);
+    forgetAll();
+    await store();
+    return contents;
+  });
 }

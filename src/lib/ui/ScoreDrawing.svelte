@@ -20,11 +20,16 @@
 
   const score = $derived(computed.score);
   const cups = $derived(computed.cups.filter((c) => score.windows.some((w) => w.cupId === c.cupId)));
-  const groups = $derived(computed.groups.filter((g) => g.layers.length));
+  // One lane a group, however many ways its cavities are done.
+  const groups = $derived(
+    computed.groups.filter(
+      (g, i, all) => g.layers.length && all.findIndex((x) => x.groupId === g.groupId) === i
+    )
+  );
   const height = $derived(HEAD + LANE * (1 + cups.length + groups.length) + 6);
   const axis = $derived(
     foldedAxis(
-      score.blocks.map((b) => ({ from: b.from, to: b.to })),
+      score.blocks.filter((b) => !b.unattended).map((b) => ({ from: b.from, to: b.to })),
       // Room after the last pour to see how much of its window was left.
       Math.max(1, score.ends, ...score.windows.map((w) => Math.min(w.to, score.ends + 8))),
       9
@@ -187,16 +192,17 @@
       width={wide}
       height={LANE - 8}
       rx="3"
-      fill="var(--sunk)"
+      fill={b.unattended ? 'none' : 'var(--sunk)'}
       stroke="var(--ink-2)"
       stroke-width="1"
+      stroke-dasharray={b.unattended ? '3 3' : undefined}
     />
-    {#if wide > 6.6 * (b.act === 'lay' ? 4 : b.label.length) + 6}
+    {#if wide > 6.6 * (b.act === 'pour' ? 4 : b.label.length) + 6}
       <text x={from + 5} y={HEAD + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink)"
-        >{b.act === 'lay' ? 'pour' : b.label}</text
+        >{b.act === 'pour' ? 'pour' : b.label}</text
       >
     {/if}
-    {#if b.act === 'lay' && cup}
+    {#if b.act === 'pour' && cup}
       {@const yy = laneOfCup(b.cupId)}
       <rect
         x={from}
@@ -245,7 +251,7 @@
   {/each}
 
   <!-- Gates: a notch where the wait ends, in the cavities' lane. -->
-  {#each score.gates as g (g.stepId + g.turn)}
+  {#each score.gates as g (`${g.gateId}~${g.turn}`)}
     {@const yy = laneOfGroup(g.groupId)}
     {@const at = x(g.opens)}
     <path d="M{at - 6} {yy + 2}H{at + 6}V{yy + 9}L{at} {yy + 16}L{at - 6} {yy + 9}Z" fill="var(--ochre)" />

@@ -189,7 +189,7 @@
                     class="aspect-square w-full object-cover"
                   />
                 {:else}
-                  {@const run = data.drawn[piece.runId]}
+                  {@const run = data.drawn.get(piece.runId)}
                   {@const group = run?.groups.find((g) => g.groupId === piece.groupId)}
                   <span class="block p-2.5">
                     {#if run && group}<PieceFace {group} face={run.face} size={96} />{/if}

@@ -1,37 +1,48 @@
-import type { WeighedCup } from '../../batch';
+import type { WeighedCup, Weighing } from '../../batch';
 import { proposeLetDown, type Scale } from '../../dosing';
 import { superfatOf, type Base, type Formula } from '../../material';
 import type { Problem } from '../../problem';
 import { grams } from '../../quantity';
-import type { CommonMix, WorkedCup, WorkedCups } from '../cups';
-import type { Plan } from '../document';
+import type { Cup } from '../document';
+import type { ResolvedPlan } from '../resolve';
+import type { CommonMix, CupMix, WorkedCup, WorkedCups } from '../worked';
 
-/** Everything that is wrong with a cup in all its mixes: said once, of the mix it is worst in. */
-export function cupProblems(
-  plan: Plan,
-  worked: WorkedCup,
-  all: WorkedCups,
-  base: Base,
-  formula: Formula,
-  scales: readonly Scale[]
-): Problem[] {
-  const index = plan.cups.indexOf(worked.cup);
-  const first = worked.mixes[0];
-  if (!first || first.balance.pouredMl <= 0) return [];
-  const smallest = worked.mixes.reduce((a, b) => (b.balance.mixed < a.balance.mixed ? b : a), first);
-  const problems = weighingProblems(plan, index, smallest, base, scales, !!all.common.length);
-  problems.push(...splitProblems(plan, index, first, base), ...bodyProblems(plan, index, first, formula));
-  if (
-    worked.cup ===
-    plan.cups.find((c) => all.cups.find((w) => w.cup === c && w.mixes[0]!.balance.pouredMl > 0))
-  )
-    for (const m of all.common.slice(0, 1)) problems.push(...commonProblems(m, base, scales));
-  return problems;
+/** A cup of a plan as its rules see it. */
+interface OfCup {
+  cup: Cup;
+  path: string;
+  base: Base;
+  formula: Formula;
+  scales: readonly Scale[];
+  /** A portion of a mix that several cups share. */
+  split: boolean;
 }
 
+/** Everything that is wrong with a cup in all its mixes: said once, of the mix it is worst in. */
+export function cupProblems(worked: WorkedCup, { scales }: ResolvedPlan): Problem[] {
+  const [first] = worked.mixes;
+  const { mix, parts } = worked.resolved;
+  if (!mix || parts.length || !first || !scales.length || first.balance.pouredMl <= 0) return [];
+  const of: OfCup = {
+    cup: worked.cup,
+    path: `plan/cups/${worked.cup.id}`,
+    base: mix.base,
+    formula: mix.formula,
+    scales,
+    split: mix.mix.feeds === 'split'
+  };
+  const smallest = worked.mixes.reduce((a, b) => (b.balance.mixed < a.balance.mixed ? b : a), first);
+  return [...weighingProblems(of, smallest), ...splitProblems(of, first), ...bodyProblems(of, first)];
+}
+
+/** What is wrong with the mixes that cups are split from: said of the first turn of each. */
+export const potProblems = (worked: WorkedCups, plan: ResolvedPlan): Problem[] =>
+  worked.common
+    .filter((m) => m.turn === 1)
+    .flatMap((m) => commonProblems(m, plan.mixes.get(m.of)!.base, plan.scales));
+
 /** Carriers in a cup split from a common mix: off the ratio past 2 % (resin), or a point of water to cement. */
-function splitProblems(plan: Plan, index: number, out: WeighedCup, base: Base): Problem[] {
-  const cup = plan.cups[index]!;
+function splitProblems({ cup, path, base }: OfCup, out: WeighedCup): Problem[] {
   return out.offRatio.flatMap((off): Problem[] => {
     const wc = base.kind === 'concrete' ? off.share * base.waterCement : undefined;
     if (wc === undefined ? off.share <= 0.02 : wc <= 0.01) return [];
@@ -39,7 +50,7 @@ function splitProblems(plan: Plan, index: number, out: WeighedCup, base: Base): 
       {
         code: 'split-off-ratio',
         level: 'warn',
-        path: `plan/cups/${index}/recipe`,
+        path: `${path}/recipe`,
         sentence:
           wc === undefined
             ? `${cup.name}, split from the common mix, ends with ${(off.share * 100).toFixed(2)} % more ${off.name}, past 2 %.`
@@ -51,8 +62,7 @@ function splitProblems(plan: Plan, index: number, out: WeighedCup, base: Base): 
 }
 
 /** Chips past what the body can fill between, and a reserve that colour has already met. */
-function bodyProblems(plan: Plan, index: number, out: WeighedCup, formula: Formula): Problem[] {
-  const cup = plan.cups[index]!;
+function bodyProblems({ cup, path, formula }: OfCup, out: WeighedCup): Problem[] {
   const problems: Problem[] = [];
   const fillers = cup.fillers ?? [];
   const mass = fillers.reduce((s, f) => s + f.percent / 100, 0);
@@ -61,7 +71,7 @@ function bodyProblems(plan: Plan, index: number, out: WeighedCup, formula: Formu
     problems.push({
       code: 'chips-too-many',
       level: 'warn',
-      path: `plan/cups/${index}/fillers`,
+      path: `${path}/fillers`,
       sentence: `${cup.name} is ${(volume * 100).toFixed(0)} % chips by volume; past ${MOST_CHIPS * 100} % the body cannot fill between them.`,
       mend: 'Use fewer chips, or smaller ones among the large.'
     });
@@ -69,7 +79,7 @@ function bodyProblems(plan: Plan, index: number, out: WeighedCup, formula: Formu
     problems.push({
       code: 'reserve-after-colour',
       level: 'warn',
-      path: `plan/cups/${index}/reserve`,
+      path: `${path}/reserve`,
       sentence: `${cup.name}: colour goes into the dry powder here, so what is taken out later is coloured.`,
       mend: 'Mix the uncoloured part as a cup of its own.'
     });
@@ -84,8 +94,9 @@ function commonProblems(mix: CommonMix, base: Base, scales: readonly Scale[]): P
   const largest = Math.max(...scales.map((s) => s.capacity));
   const problems: Problem[] = [];
   if (mix.balance.mixed > largest)
-    problems.push(overloaded('The common mix', mix.balance.mixed, scales, 'plan/mixing'));
-  if (base.kind === 'soap') problems.push(...superfatProblems('The mix', 'plan/mixing', mix.weighings, base));
+    problems.push(overloaded('The common mix', mix.balance.mixed, scales, `plan/mixes/${mix.of}`));
+  if (base.kind === 'soap')
+    problems.push(...superfatProblems('The mix', `plan/mixes/${mix.of}`, mix.weighings, base));
   return problems;
 }
 
@@ -101,68 +112,63 @@ const overloaded = (name: string, mass: number, scales: readonly Scale[], path: 
 };
 
 /** Weighings the scales cannot do, mixes too small to be sensible, and cups the scales cannot hold. */
-function weighingProblems(
-  plan: Plan,
-  index: number,
-  out: WeighedCup,
-  base: Base,
-  scales: readonly Scale[],
-  split: boolean
-): Problem[] {
-  const cup = plan.cups[index]!;
-  const problems: Problem[] = [];
-  for (const w of out.weighings) {
-    if (w.weighable || w.kind === 'reserve') continue;
-    const line = cup.recipe.findIndex((r) => r.id === w.key);
-    const scale = scales.find((s) => s.id === w.scaleId) ?? scales[0]!;
-    const letDown =
-      w.kind === 'colourant' && !w.letDown && !w.counted ? proposeLetDown(w.exact, 1, scale) : undefined;
-    problems.push({
-      code: 'not-weighable',
-      level: 'warn',
-      path: w.kind === 'colourant' ? `plan/cups/${index}/recipe/${line}` : `plan/cups/${index}`,
-      sentence: w.counted
-        ? `${cup.name}: ${w.counted} of ${w.name} is a guess (± ${(w.spread * 100).toFixed(0)} %).`
-        : `${cup.name}: ${Number(w.exact.toPrecision(2))} g ${w.name} is not weighable on this scale (± ${(w.spread * 100).toFixed(0)} %).`,
-      mend: letDown
-        ? `Weigh ${grams(letDown.dose, scale.division)} g of a 1 : ${letDown.parts} let-down`
-        : 'Use a finer scale, or mix a bigger cup.',
-      ...(letDown ? { edit: { path: ['cups', index, 'recipe', line, 'letDown'], value: letDown.parts } } : {})
-    });
-  }
+function weighingProblems(of: OfCup, out: CupMix): Problem[] {
+  const { cup, path, base, scales, split } = of;
+  const problems = out.weighings
+    .filter((w) => !w.weighable && w.kind !== 'reserve')
+    .map((w) => notWeighable(of, w));
   const drowned = out.weighings.find((w) => w.kind === 'part' && w.exact < 0);
   if (drowned)
     problems.push({
       code: 'carrier-exceeds-part',
       level: 'stop',
-      path: `plan/cups/${index}/recipe`,
+      path: `${path}/recipe`,
       sentence: `${cup.name}: its colourants bring more ${drowned.name} than the whole cup holds.`,
       mend: 'Use a stronger let-down, or a drier form.'
     });
-  if (base.kind === 'soap' && !split)
-    problems.push(...superfatProblems(cup.name, `plan/cups/${index}`, out.weighings, base));
-  const mixed = out.balance.mixed;
-  if (!split && mixed < base.leastMix - scales[0]!.division / 2)
-    problems.push({
-      code: 'mix-too-small',
-      level: 'warn',
-      path: `plan/cups/${index}`,
-      sentence: `${cup.name} is a mix of ${grams(mixed, scales[0]!.division)} g; under ${base.leastMix} g the ratio and the stirring suffer.`,
-      mend: `Mix ${base.leastMix} g and keep what is left`,
-      edit: { path: ['cups', index, 'atLeast'], value: base.leastMix }
-    });
+  if (base.kind === 'soap' && !split) problems.push(...superfatProblems(cup.name, path, out.weighings, base));
+  const { mixed } = out.balance;
+  if (!split && mixed < base.leastMix - scales[0]!.division / 2) problems.push(tooSmall(of, mixed));
   if (mixed > Math.max(...scales.map((s) => s.capacity)))
-    problems.push(overloaded(cup.name, mixed, scales, `plan/cups/${index}`));
+    problems.push(overloaded(cup.name, mixed, scales, path));
   if (out.ratioError > 0.02)
     problems.push({
       code: 'ratio-off',
       level: 'warn',
-      path: `plan/cups/${index}`,
+      path,
       sentence: `${cup.name}: rounded to this scale, the ratio is ${(out.ratioError * 100).toFixed(1)} % off.`,
       mend: 'Use a finer scale, or mix a bigger cup.'
     });
   return problems;
 }
+
+function notWeighable({ cup, path, scales }: OfCup, w: Weighing): Problem {
+  const line = cup.recipe.find((r) => r.id === w.key);
+  const scale = scales.find((s) => s.id === w.scaleId) ?? scales[0]!;
+  const letDown = line && !w.letDown && !w.counted ? proposeLetDown(w.exact, 1, scale) : undefined;
+  const spread = `± ${(w.spread * 100).toFixed(0)} %`;
+  return {
+    code: 'not-weighable',
+    level: 'warn',
+    path: w.kind === 'colourant' ? `${path}/recipe/${w.key}` : path,
+    sentence: w.counted
+      ? `${cup.name}: ${w.counted} of ${w.name} is a guess (${spread}).`
+      : `${cup.name}: ${Number(w.exact.toPrecision(2))} g ${w.name} is not weighable on this scale (${spread}).`,
+    mend: letDown
+      ? `Weigh ${grams(letDown.dose, scale.division)} g of a 1 : ${letDown.parts} let-down`
+      : 'Use a finer scale, or mix a bigger cup.',
+    ...(letDown ? { edit: { path: ['cups', cup.id, 'recipe', w.key, 'letDown'], value: letDown.parts } } : {})
+  };
+}
+
+const tooSmall = ({ cup, path, base, scales }: OfCup, mixed: number): Problem => ({
+  code: 'mix-too-small',
+  level: 'warn',
+  path,
+  sentence: `${cup.name} is a mix of ${grams(mixed, scales[0]!.division)} g; under ${base.leastMix} g the ratio and the stirring suffer.`,
+  mend: `Mix ${base.leastMix} g and keep what is left`,
+  edit: { path: ['cups', cup.id, 'atLeast'], value: base.leastMix }
+});
 
 /** Lye that rounding has moved: a superfat off by more than a point, or none left. */
 function superfatProblems(

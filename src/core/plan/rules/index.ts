@@ -1,6 +1,4 @@
-export { cupProblems } from './cup';
+export { cupProblems, potProblems } from './cup';
 export { layerProblems } from './layers';
-export { missing } from './missing';
 export { recipeProblems } from './recipe';
 export { letDownProblems, needProblems, residueProblems } from './shelf';
-export { stepProblems } from './steps';

@@ -1,60 +1,73 @@
-import type { FilledGroup } from '../../batch';
 import { layerState } from '../../cure';
-import type { Base } from '../../material';
 import type { Problem } from '../../problem';
-import type { GateStep, Plan } from '../document';
+import type { Gate, Plan } from '../document';
+import type { FilledStrand, PouredLayer } from '../fill';
 import { freshId } from '../fresh-id';
+import type { ResolvedMix, ResolvedPlan, ResolvedStep } from '../resolve';
 
 /** Layers deeper than the resin allows, layers laid on a wet one, and cavities left short. */
-export function layerProblems(plan: Plan, filled: FilledGroup, base: Base): Problem[] {
+export function layerProblems(plan: ResolvedPlan, filled: FilledStrand): Problem[] {
   const problems: Problem[] = [];
+  let wet: PouredLayer | undefined;
   let sinceGate = 0;
-  plan.steps.forEach((step, index) => {
-    if (step.groupId !== filled.group.id) return;
-    if (step.act === 'gate') {
-      sinceGate = 0;
-      return;
+  for (const step of plan.steps) {
+    if (!step.strands.some((s) => s.id === filled.strand.id)) continue;
+    if (step.step.gates.length) sinceGate = 0;
+    for (const layer of filled.layers.filter((l) => l.stepId === step.step.id)) {
+      const mix = plan.cupOf.get(layer.cupId)?.mix;
+      if (!mix) continue;
+      problems.push(...tooDeep(step, layer, mix));
+      sinceGate++;
+      if (sinceGate === 2 && !wetOnWet(plan, wet, layer)) problems.push(onWet(plan.plan, step, mix));
+      wet = layer;
     }
-    const layer = filled.layers.find((l) => l.stepId === step.id);
-    if (!layer) return;
-    const depth = layer.to - layer.from;
-    if (base.kind === 'resin' && depth > base.depthLimit + 1e-9) {
-      problems.push({
-        code: 'layer-too-deep',
-        level: 'warn',
-        path: `plan/steps/${index}/amount`,
-        sentence: `This layer is ${depth.toFixed(1)} mm deep; ${base.name} takes ${base.depthLimit} mm at once before it overheats.`,
-        mend: `Pour ${base.depthLimit} mm, gate, then the rest`,
-        edit: { path: ['steps', index, 'amount'], value: { kind: 'deep', mm: base.depthLimit } }
-      });
+  }
+  return [...problems, ...shortFill(filled)];
+}
+
+/** Cups split from one mix are poured wet on wet, inside its one window. */
+const wetOnWet = ({ cupOf }: ResolvedPlan, below: PouredLayer | undefined, layer: PouredLayer): boolean => {
+  const mix = cupOf.get(layer.cupId)?.mix?.mix;
+  return mix?.feeds === 'split' && below !== undefined && cupOf.get(below.cupId)?.mix?.mix.id === mix.id;
+};
+
+function tooDeep({ step }: ResolvedStep, layer: PouredLayer, { base }: ResolvedMix): Problem[] {
+  const depth = layer.to - layer.from;
+  if (base.kind !== 'resin' || depth <= base.depthLimit + 1e-9) return [];
+  return [
+    {
+      code: 'layer-too-deep',
+      level: 'warn',
+      path: `plan/steps/${step.id}/act/amount`,
+      sentence: `This layer is ${depth.toFixed(1)} mm deep; ${base.name} takes ${base.depthLimit} mm at once before it overheats.`,
+      mend: `Pour ${base.depthLimit} mm, gate, then the rest`,
+      edit: { path: ['steps', step.id, 'act', 'amount'], value: { kind: 'deep', mm: base.depthLimit } }
     }
-    sinceGate++;
-    // Cups split from one mix are poured wet on wet, inside its one window.
-    if (sinceGate === 2 && plan.mixing !== 'split') {
-      const gate: GateStep = {
-        id: freshId(plan, 'gate'),
-        act: 'gate',
-        groupId: step.groupId,
-        state: layerState(base)
-      };
-      problems.push({
-        code: 'no-gate',
-        level: 'warn',
-        path: `plan/steps/${index}`,
-        sentence: 'This layer goes onto one that is still wet: the two colours will run together.',
-        mend: `Wait until it is ${layerState(base)}`,
-        edit: { path: ['steps'], value: plan.steps.toSpliced(index, 0, gate) }
-      });
-    }
-  });
-  if (filled.layers.length && filled.filledMl < filled.cavity.capacity * 0.985) {
-    problems.push({
+  ];
+}
+
+function onWet(plan: Plan, { step }: ResolvedStep, { base }: ResolvedMix): Problem {
+  const state = layerState(base);
+  const gate: Gate = { id: freshId(plan, 'gate'), all: [{ kind: 'state', state, of: 'layer below' }] };
+  return {
+    code: 'no-gate',
+    level: 'warn',
+    path: `plan/steps/${step.id}`,
+    sentence: 'This layer goes onto one that is still wet: the two colours will run together.',
+    mend: `Wait until it is ${state}`,
+    edit: { path: ['steps', step.id, 'gates', gate.id], value: gate }
+  };
+}
+
+function shortFill({ strand, cavity, layers, filledMl }: FilledStrand): Problem[] {
+  if (!layers.length || filledMl >= cavity.capacity * 0.985) return [];
+  return [
+    {
       code: 'short-fill',
       level: 'note',
-      path: `plan/groups/${plan.groups.findIndex((g) => g.id === filled.group.id)}`,
-      sentence: `${filled.group.name} ends at ${((filled.filledMl / filled.cavity.capacity) * 100).toFixed(0)} % of the cavity.`,
+      path: `plan/groups/${strand.group.id}`,
+      sentence: `${strand.name} ends at ${((filledMl / cavity.capacity) * 100).toFixed(0)} % of the cavity.`,
       mend: 'Fill the last layer to the rim, if the piece should be whole.'
-    });
-  }
-  return problems;
+    }
+  ];
 }

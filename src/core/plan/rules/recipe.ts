@@ -8,120 +8,127 @@ import {
   type Formula
 } from '../../material';
 import type { Problem } from '../../problem';
-import type { Cup } from '../document';
+import type { Cup, RecipeLine } from '../document';
+import type { ResolvedCup, ResolvedPlan } from '../resolve';
 import { missing } from './missing';
 
 const percent = (x: number) => `${Number(x.toFixed(2))} %`;
 
-/** Colourants that do not belong in the material, over their own limit, and cups over the limit for their sum. */
+/** Colourants that are gone from the shelf, do not belong in the material, or are over their limit or the cup's. */
+export function recipeProblems({ cup, mix }: ResolvedCup, { colourants }: ResolvedPlan): Problem[] {
+  const found = cup.recipe.flatMap((line) => {
+    const colourant = colourants.get(line.colourantId);
+    return colourant ? measureProblems(cup, line, colourant) : [gone(cup, line)];
+  });
+  return mix ? [...found, ...limitProblems(cup, colourants, mix.base.kind, mix.formula)] : found;
+}
+
+const at = (cup: Cup, line: RecipeLine, field: string) => `plan/cups/${cup.id}/recipe/${line.id}/${field}`;
+
+const gone = (cup: Cup, line: RecipeLine): Problem =>
+  missing(
+    'colourant',
+    `cups/${cup.id}/recipe/${line.id}/colourantId`,
+    `A colourant of ${cup.name} is not on the shelf.`
+  );
+
+/** What a line counted in drops or spoons lacks to be counted. */
+function measureProblems(cup: Cup, line: RecipeLine, colourant: Colourant): Problem[] {
+  const drops = line.by === 'drops' && !colourant.drop;
+  const spoon = line.by === 'spoon' && !colourant.bulkDensity;
+  if (!drops && !spoon) return [];
+  return [
+    {
+      code: 'measure-unknown',
+      level: 'warn',
+      path: at(cup, line, 'by'),
+      sentence: `The card of ${colourant.name} does not know ${drops ? 'what a drop weighs' : 'what a spoonful weighs'}; it is weighed instead.`,
+      mend: drops ? 'Weigh twenty drops once: Colours, Drops.' : 'Enter its loose weight on the card.'
+    }
+  ];
+}
+
+/** Colourants over their own limit or unsuited, and cups over the limit for their sum. */
 function limitProblems(
   cup: Cup,
-  index: number,
-  find: (id: string) => Colourant | undefined,
+  colourants: ReadonlyMap<string, Colourant>,
   material: Base['kind'],
-  formula?: Formula
+  formula: Formula
 ): Problem[] {
-  const problems: Problem[] = [];
-  const onOwnBasis = restated(cup, find, formula);
-  let sum = 0;
-  cup.recipe.forEach((line, i) => {
-    const colourant = find(line.colourantId);
-    if (!colourant) return;
-    const supplied = onOwnBasis.get(line.id) ?? line.percent;
-    // A dispersion whose water is mix water, and a premix, add only their solids; every other form adds all of itself.
-    const adds = countsAsLiquid(colourant, formula) ? supplied * colourant.pigmentFraction : supplied;
-    sum += adds;
-    const fits = compatibilityOf(colourant.form, material);
-    if (fits.verdict !== 'good')
-      problems.push({
-        code: fits.verdict === 'avoid' ? 'colourant-unsuited' : 'colourant-care',
-        level: fits.verdict === 'avoid' ? 'warn' : 'note',
-        path: `plan/cups/${index}/recipe/${i}/colourantId`,
-        sentence: `${cup.name}: ${colourant.name} in ${material}: ${fits.reason}.`,
-        mend: fits.verdict === 'avoid' ? 'Choose another colourant.' : 'Try it on a trial card first.'
-      });
-    const { limit, reason, from } = limitOf(colourant, material);
-    if (adds <= limit * (1 + 1e-9)) return;
-    // Back on the line's own basis and form.
-    const most = (limit / adds) * line.percent;
-    problems.push({
-      code: 'colourant-over-limit',
-      level: 'warn',
-      path: `plan/cups/${index}/recipe/${i}/percent`,
-      sentence: `${cup.name}: ${percent(adds)} of ${colourant.name} is over the ${from === 'card' ? 'card’s' : 'usual'} ${percent(limit)}: ${reason}.`,
-      mend: `Use ${percent(most)}`,
-      edit: { path: ['cups', index, 'recipe', i, 'percent'], value: Number(most.toFixed(4)) }
-    });
-  });
+  const doses = dosed(cup, colourants, formula);
+  const sum = doses.reduce((s, d) => s + d.adds, 0);
+  const problems = doses.flatMap((d) => [...suitProblems(cup, d, material), ...overLimit(cup, d, material)]);
   const allowed = CUP_LIMITS[material];
-  if (sum > allowed.limit * (1 + 1e-9)) {
+  if (sum > allowed.limit * (1 + 1e-9))
     problems.push({
       code: 'cup-over-limit',
       level: 'warn',
-      path: `plan/cups/${index}/recipe`,
+      path: `plan/cups/${cup.id}/recipe`,
       sentence: `${cup.name} holds ${percent(sum)} colourant in all; over ${percent(allowed.limit)} ${allowed.reason}.`,
       mend: 'Use a stronger colourant, or less of each.'
     });
-  }
   return problems;
 }
 
-const countsAsLiquid = (colourant: Colourant, formula: Formula | undefined): boolean =>
-  colourant.form === 'premix' ||
-  (colourant.form === 'dispersion' && colourant.carrier === 'water' && !!formula?.carriers.water);
-
-/** Each line's percentage as supplied on the material's own basis. */
-function restated(
-  cup: Cup,
-  find: (id: string) => Colourant | undefined,
-  formula: Formula | undefined
-): Map<string, number> {
-  const lines = cup.recipe.flatMap((line) => {
-    const colourant = find(line.colourantId);
-    return colourant ? [{ ...line, colourant, letDown: undefined }] : [];
-  });
-  const percents = formula
-    ? ownPercents(formula, lines)
-    : lines.map((l) => (l.of === 'pigment' ? l.percent / l.colourant.pigmentFraction : l.percent));
-  return new Map(lines.map((l, i) => [l.id, percents[i]!]));
+/** A line with what it adds to the cup, percent of the material's own basis. */
+interface Dosed {
+  line: RecipeLine;
+  colourant: Colourant;
+  adds: number;
 }
 
-/** A colourant that is gone from the shelf, and everything `limitProblems` says. */
-export function recipeProblems(
-  cup: Cup,
-  index: number,
-  colourants: ReadonlyMap<string, Colourant>,
-  base: Base | undefined,
-  formula: Formula | undefined
-): Problem[] {
-  const gone = cup.recipe.flatMap((line, i) => {
+/**
+ * What each line adds. A dispersion whose water is mix water, and a premix, add only their solids; every other form
+ * adds all of itself.
+ */
+function dosed(cup: Cup, colourants: ReadonlyMap<string, Colourant>, formula: Formula): Dosed[] {
+  const lines = cup.recipe.flatMap((line) => {
     const colourant = colourants.get(line.colourantId);
-    const path = `cups/${index}/recipe/${i}`;
-    if (!colourant)
-      return [missing('colourant', `${path}/colourantId`, `A colourant of ${cup.name} is not on the shelf.`)];
-    const lacks =
-      line.by === 'drops' && !colourant.drop
-        ? 'what a drop weighs'
-        : line.by === 'spoon' && !colourant.bulkDensity
-          ? 'what a spoonful weighs'
-          : undefined;
-    return lacks
-      ? [
-          {
-            code: 'measure-unknown',
-            level: 'warn' as const,
-            path: `plan/${path}/by`,
-            sentence: `The card of ${colourant.name} does not know ${lacks}; it is weighed instead.`,
-            mend:
-              line.by === 'drops'
-                ? 'Weigh twenty drops once: Colours, Drops.'
-                : 'Enter its loose weight on the card.'
-          }
-        ]
-      : [];
+    return colourant ? [{ line, colourant, dose: { ...line, colourant, letDown: undefined } }] : [];
   });
+  const supplied = ownPercents(
+    formula,
+    lines.map((l) => l.dose)
+  );
+  return lines.map(({ line, colourant }, i) => ({
+    line,
+    colourant,
+    adds: countsAsLiquid(colourant, formula) ? supplied[i]! * colourant.pigmentFraction : supplied[i]!
+  }));
+}
+
+function suitProblems(cup: Cup, { line, colourant }: Dosed, material: Base['kind']): Problem[] {
+  const fits = compatibilityOf(colourant.form, material);
+  if (fits.verdict === 'good') return [];
+  const avoid = fits.verdict === 'avoid';
   return [
-    ...gone,
-    ...(base ? limitProblems(cup, index, (id) => colourants.get(id), base.kind, formula) : [])
+    {
+      code: avoid ? 'colourant-unsuited' : 'colourant-care',
+      level: avoid ? 'warn' : 'note',
+      path: at(cup, line, 'colourantId'),
+      sentence: `${cup.name}: ${colourant.name} in ${material}: ${fits.reason}.`,
+      mend: avoid ? 'Choose another colourant.' : 'Try it on a trial card first.'
+    }
   ];
 }
+
+function overLimit(cup: Cup, { line, colourant, adds }: Dosed, material: Base['kind']): Problem[] {
+  const { limit, reason, from } = limitOf(colourant, material);
+  if (adds <= limit * (1 + 1e-9)) return [];
+  // Back on the line's own basis and form.
+  const most = (limit / adds) * line.percent;
+  return [
+    {
+      code: 'colourant-over-limit',
+      level: 'warn',
+      path: at(cup, line, 'percent'),
+      sentence: `${cup.name}: ${percent(adds)} of ${colourant.name} is over the ${from === 'card' ? 'card’s' : 'usual'} ${percent(limit)}: ${reason}.`,
+      mend: `Use ${percent(most)}`,
+      edit: { path: ['cups', cup.id, 'recipe', line.id, 'percent'], value: Number(most.toFixed(4)) }
+    }
+  ];
+}
+
+const countsAsLiquid = (colourant: Colourant, formula: Formula): boolean =>
+  colourant.form === 'premix' ||
+  (colourant.form === 'dispersion' && colourant.carrier === 'water' && !!formula.carriers.water);

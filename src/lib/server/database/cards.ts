@@ -1,72 +1,115 @@
-import { asc, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { TrialCard } from '$core/colour';
 import { Scale } from '$core/dosing';
+import { applyEdit } from '$core/edit';
 import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
 import type { Shelf } from '$core/plan';
+import type { Edit } from '$core/problem';
 import { Lot, Vessel } from '$core/shelf';
-import type { Db, Store } from './open';
-import { bases, colourants, cardPhotos, lots, moulds, scales, trialcards, vessels } from './schema';
+import type { CardKind } from '$lib/cards';
+import {
+  allRows,
+  deleteDocument,
+  findRow,
+  writeDocument,
+  type BasedOn,
+  type Row,
+  type Written
+} from './documents';
+import type { Db, Store } from './connection';
+import { cardPhotos } from './schema';
+import { readStored, sorted, type Broken, type Read } from './stored';
 
-/** The kinds of card on the shelf: where each is kept and what it must look like. */
-export const CARD_KINDS = {
-  moulds: { table: moulds, schema: Mould },
-  bases: { table: bases, schema: Base },
-  colourants: { table: colourants, schema: Colourant },
-  scales: { table: scales, schema: Scale },
-  vessels: { table: vessels, schema: Vessel },
-  lots: { table: lots, schema: Lot },
-  trialcards: { table: trialcards, schema: TrialCard }
-} as const;
-export type CardKind = keyof typeof CARD_KINDS;
+/** The kinds of card on the shelf, and what each must look like. */
+export const CARD_SCHEMAS = {
+  moulds: Mould,
+  bases: Base,
+  colourants: Colourant,
+  scales: Scale,
+  vessels: Vessel,
+  lots: Lot,
+  trialcards: TrialCard
+} as const satisfies Record<CardKind, z.ZodType>;
 /** The kinds that a plan draws on, and that plan files carry. */
 export const SHELF_KINDS = ['moulds', 'bases', 'colourants', 'scales', 'vessels', 'lots'] as const;
-export type CardOf<K extends CardKind> = z.infer<(typeof CARD_KINDS)[K]['schema']>;
+export type CardOf<K extends CardKind> = z.infer<(typeof CARD_SCHEMAS)[K]>;
 
-// The tables share their columns but not their types; one view of them keeps the queries single.
-const tableOf = (kind: CardKind) => CARD_KINDS[kind].table as typeof moulds;
+const read = <K extends CardKind>(kind: K, row: Row): Read<CardOf<K>> =>
+  readStored({ kind, id: row.id, name: row.name }, row.text, CARD_SCHEMAS[kind]) as Read<CardOf<K>>;
 
-/** All cards of a kind, by name. */
-export async function listCards<K extends CardKind>(db: Db, kind: K): Promise<CardOf<K>[]> {
-  const table = tableOf(kind);
-  const rows = await db.select({ card: table.card }).from(table).orderBy(asc(table.name));
-  return rows.map((r) => r.card) as unknown as CardOf<K>[];
+/** All cards of a kind, by name, and those that cannot be read. */
+export async function readCards<K extends CardKind>(
+  db: Db,
+  kind: K
+): Promise<{ good: CardOf<K>[]; broken: Broken[] }> {
+  const rows = await allRows(db, kind);
+  rows.sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : 0));
+  return sorted(rows.map((row) => read(kind, row)));
 }
 
-/** One card, or undefined. */
+/** All cards of a kind that can be read, by name. */
+export const listCards = async <K extends CardKind>(db: Db, kind: K): Promise<CardOf<K>[]> =>
+  (await readCards(db, kind)).good;
+
+/** One card with its revision, or undefined where it is not there or cannot be read. */
 export async function findCard<K extends CardKind>(
   db: Db,
   kind: K,
   id: string
 ): Promise<CardOf<K> | undefined> {
-  const table = tableOf(kind);
-  const [row] = await db.select({ card: table.card }).from(table).where(eq(table.id, id));
-  return row?.card as unknown as CardOf<K> | undefined;
+  return (await findCardRow(db, kind, id))?.card;
 }
 
-/** Stores a card, new or changed. */
-export async function saveCard<K extends CardKind>(
+/** One card and the revision it is at. */
+export async function findCardRow<K extends CardKind>(
+  db: Db,
+  kind: K,
+  id: string
+): Promise<{ card: CardOf<K>; revision: number } | undefined> {
+  const row = await findRow(db, kind, id);
+  if (!row) return undefined;
+  const found = read(kind, row);
+  return found.ok ? { card: found.value, revision: row.revision } : undefined;
+}
+
+/** Stores a card, new or changed, if what it was based on still stands. */
+export const saveCard = <K extends CardKind>(
   store: Store,
   kind: K,
   card: CardOf<K>,
+  write: { basedOn: BasedOn; now: number }
+): Promise<Written> => writeDocument(store, kind, card, write);
+
+/**
+ * Changes single fields of a card as it stands now, whoever else has changed others: photos, and figures that were
+ * learned. Undefined where the card is gone.
+ */
+export async function patchCard<K extends CardKind>(
+  store: Store,
+  kind: K,
+  id: string,
+  edits: readonly Edit[],
   now: number
-): Promise<void> {
-  const table = tableOf(kind);
-  const row = { id: card.id, name: card.name, card: card as Mould, changedAt: now };
-  await store.write((tx) => tx.insert(table).values(row).onConflictDoUpdate({ target: table.id, set: row }));
+): Promise<{ card: CardOf<K>; revision: number } | { refused: z.ZodError; document: unknown } | undefined> {
+  return store.write(async (tx) => {
+    const here = await findCard(tx, kind, id);
+    if (!here) return undefined;
+    const changed = edits.reduce((card: unknown, edit) => applyEdit(card, edit), here);
+    const checked = CARD_SCHEMAS[kind].safeParse(changed);
+    if (!checked.success) return { refused: checked.error, document: changed };
+    const card = { ...checked.data, id } as CardOf<K>;
+    const written = await saveCard(store, kind, card, { basedOn: 'any', now });
+    return { card, revision: written.ok ? written.revision : 0 };
+  });
 }
 
 /** Takes a card off the shelf; says whether it was there. Plans and runs keep their own copies. */
-export async function removeCard(store: Store, kind: CardKind, id: string): Promise<boolean> {
-  const table = tableOf(kind);
-  const gone = await store.write((tx) =>
-    tx.delete(table).where(eq(table.id, id)).returning({ id: table.id })
-  );
-  return gone.length > 0;
-}
+export const removeCard = (store: Store, kind: CardKind, id: string, now: number): Promise<boolean> =>
+  deleteDocument(store, kind, id, now);
 
-/** The whole shelf. */
+/** The whole shelf, as far as it can be read. */
 export async function wholeShelf(db: Db): Promise<Shelf> {
   const [m, b, c, s, v, l] = await Promise.all([
     listCards(db, 'moulds'),

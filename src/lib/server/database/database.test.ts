@@ -6,7 +6,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
 import { tideline } from '$demo/plans';
 import { PlanFile, shelfOf } from '$core/plan';
-import { RunEvent } from '$core/run';
+import { freeze, type RunEvent } from '$core/run';
 import {
   addEvents,
   eventsOf,
@@ -27,6 +27,7 @@ import { events } from './schema';
 let folder: string;
 let store: Store;
 const file = PlanFile.parse({ plan: tideline, shelf: shelfOf(tideline, cards) });
+const fresh = { basedOn: 'new', now: 1 } as const;
 const note = (n: number): RunEvent => ({
   id: `note-${String(n).padStart(5, '0')}`,
   at: 1000 + n,
@@ -44,8 +45,8 @@ afterEach(async () => {
 });
 
 const aRun = async () => {
-  await savePlan(store, tideline, 1);
-  await startRun(store, { id: 'run-1', snapshot: file, startedAt: 5 });
+  await savePlan(store, tideline, fresh);
+  await startRun(store, { id: 'run-1', frozen: freeze(file.plan, file.shelf), startedAt: 5 });
 };
 
 describe('the database', () => {
@@ -74,7 +75,7 @@ describe('the database', () => {
   it('goes on after a failed write, and undoes all of it', async () => {
     await aRun();
     const failing = store.write(async (tx) => {
-      await tx.insert(events).values({ id: 'half', runId: 'run-1', at: 1, body: note(1) });
+      await tx.insert(events).values({ id: 'half', runId: 'run-1', at: 1, body: JSON.stringify(note(1)) });
       throw new Error('the power went');
     });
     const next = addEvents(store, 'run-1', [note(2)]);
@@ -87,8 +88,8 @@ describe('the database', () => {
     await aRun();
     await store.close();
     store = await openStore(join(folder, 'test.db'), 'drizzle');
-    expect(await findPlan(store.db, tideline.id)).toEqual(tideline);
-    expect((await findRun(store.db, 'run-1'))?.snapshot).toEqual(file);
+    expect((await findPlan(store.db, tideline.id))?.plan).toEqual(tideline);
+    expect((await findRun(store.db, 'run-1'))?.frozen.file).toEqual(file);
   });
 });
 
@@ -119,14 +120,15 @@ describe('importing a plan file', () => {
 
   it('overwrites nothing: other cards of the same id come in beside', async () => {
     const mine = { ...file.shelf.bases[0]!, name: 'my own resin' };
-    await saveCard(store, 'bases', mine, 1);
-    await savePlan(store, tideline, 1);
+    await saveCard(store, 'bases', mine, fresh);
+    await savePlan(store, tideline, fresh);
     const stored = await importPlanFile(store, file, newId, 2);
-    expect(stored).toMatchObject({ id: 'tideline-knobs-2', baseId: 'clear-quick-2' });
+    expect(stored.id).toBe('tideline-knobs-2');
+    expect(new Set(stored.mixes.map((m) => m.baseId))).toEqual(new Set(['clear-quick-2']));
     expect((await listCards(store.db, 'bases')).map((b) => b.name)).toEqual([
       'Clear casting resin, quick',
       'my own resin'
     ]);
-    expect(await findPlan(store.db, tideline.id)).toEqual(tideline);
+    expect((await findPlan(store.db, tideline.id))?.plan).toEqual(tideline);
   });
 });

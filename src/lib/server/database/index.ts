@@ -1,17 +1,47 @@
-export { openStore, type Db, type Store } from './open';
+export type { Db, Store } from './connection';
+export { openStore } from './open';
+export { StoreFault } from './fault';
+export type { Broken, StoredKind } from './stored';
 export {
-  CARD_KINDS,
+  CARD_SCHEMAS,
   findCard,
   findCardPhoto,
+  findCardRow,
   listCards,
+  patchCard,
+  readCards,
   removeCard,
   saveCard,
   saveCardPhoto,
   SHELF_KINDS,
   wholeShelf
 } from './cards';
-export { findPlan, importPlanFile, listPlans, removePlan, savePlan } from './plans';
-export { addEvents, eventsOf, findRun, listRuns, startRun, type RunRow } from './runs';
+export {
+  deleteDocument,
+  DOCUMENTS,
+  findRow,
+  mendDocument,
+  type BasedOn,
+  type DocumentKind,
+  type Written
+} from './documents';
+export { findPlan, importPlanFile, listPlans, readPlans, removePlan, savePlan } from './plans';
+export {
+  addEvents,
+  eventsOf,
+  eventsSince,
+  findRun,
+  freezeOldRuns,
+  listRuns,
+  readEvents,
+  readRun,
+  readRuns,
+  removeRun,
+  runExists,
+  startRun,
+  type Run,
+  type RunRow
+} from './runs';
 export {
   allPieces,
   findPhoto,
@@ -24,3 +54,14 @@ export {
   savePiece,
   type InspectedPiece
 } from './record';
+export { copiesOf, copyBeforeRestore, copyOfToday } from './backup';
+export { contentsOf, previewOf, putInPlace, type Contents } from './restore';
+export {
+  beginSession,
+  endSession,
+  endSessions,
+  findSession,
+  findSetting,
+  saveSetting,
+  touchSession
+} from './settings';

@@ -1,55 +1,126 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
-import { mkdirSync } from 'node:fs';
-import { dirname, resolve } from 'node:path';
+import { existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
-import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { sql } from 'drizzle-orm';
+import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { copyBefore } from './backup';
+import type { Db, Store } from './connection';
+import { faultOf, StoreFault } from './fault';
 import { WriteQueue } from './queue';
 import * as schema from './schema';
 
 /** Busy timeout for other processes, ms. Short: our own writes queue, and waiting blocks the event loop. */
 const BUSY_MS = 250;
+/** Nobody has written for so long, ms: the log is folded into the file, so that a copy of the file alone is whole. */
+const IDLE_MS = 400;
 
-export type Db = LibSQLDatabase<typeof schema>;
-
-/** An open database: reads go through `db`, writes through `write`. */
-export interface Store {
-  db: Db;
-  /** Runs a write as one transaction, after those before it; inside another write it joins that one. */
-  write<T>(work: (tx: Db) => Promise<T>): Promise<T>;
-  /** Waits for queued writes, folds the log into the file and closes it. */
-  close(): Promise<void>;
-}
+const isRemote = (address: string) => /^(libsql|https?|wss?):/.test(address);
 
 /**
  * Opens (and makes, and migrates) the database at an address: a path, a `file:` address, or a libSQL server's.
- * Throws when foreign keys or the write-ahead log could not be had: the rest relies on them.
+ * Throws a `StoreFault` with a sentence where a person can do something about it.
  */
 export async function openStore(address: string, migrationsFolder: string): Promise<Store> {
-  const remote = /^(libsql|https?|wss?):/.test(address);
-  const url = remote || address.startsWith('file:') ? address : `file:${resolve(address)}`;
-  if (!remote) mkdirSync(dirname(url.slice('file:'.length)), { recursive: true });
-  const client = createClient({ url, timeout: BUSY_MS });
-  if (!remote) await setUp(client);
-  const db = drizzle(client, { schema });
-  await migrate(db, { migrationsFolder });
+  const remote = isRemote(address);
+  const path = remote ? undefined : resolve(address.replace(/^file:/, ''));
+  const where = path ?? address;
+  try {
+    if (path !== undefined) prepare(path);
+    const client = createClient({ url: path === undefined ? address : `file:${path}`, timeout: BUSY_MS });
+    try {
+      if (path !== undefined) await setUp(client);
+      const db = drizzle(client, { schema });
+      await bringUp(db, path, migrationsFolder);
+      return storeOf(client, db, path);
+    } catch (error) {
+      client.close();
+      throw error;
+    }
+  } catch (error) {
+    throw faultOf(error, where) ?? error;
+  }
+}
 
+/** Makes the folder of a new database, and refuses what is no file. */
+function prepare(path: string): void {
+  mkdirSync(dirname(path), { recursive: true });
+  if (existsSync(path) && !statSync(path).isFile())
+    throw new StoreFault(
+      'not-readable',
+      `${path} is a folder, not a database.`,
+      'Name a file with KIRAPEN_DB.'
+    );
+}
+
+/** Migrates to this program's version, after a copy; refuses a database of a newer program, which it would harm. */
+async function bringUp(db: Db, path: string | undefined, migrationsFolder: string): Promise<void> {
+  const known = knownMigrations(migrationsFolder);
+  const done = await doneMigrations(db);
+  if (done > known)
+    throw new StoreFault(
+      'not-readable',
+      `The database ${path ?? ''} was written by a newer Kirapen (step ${done}; this one knows ${known}).`,
+      'Start the newer version, or put a backup of before in its place.'
+    );
+  if (path !== undefined && done > 0 && done < known) await copyBefore(db, path, done);
+  if (done < known) await migrate(db, { migrationsFolder });
+}
+
+const knownMigrations = (folder: string): number =>
+  (JSON.parse(readFileSync(join(folder, 'meta/_journal.json'), 'utf8')) as { entries: unknown[] }).entries
+    .length;
+
+async function doneMigrations(db: Db): Promise<number> {
+  const [table] = await db.all<{ name: string }>(
+    sql`SELECT name FROM sqlite_master WHERE type = 'table' AND name = '__drizzle_migrations'`
+  );
+  if (!table) return 0;
+  const [count] = await db.all<{ n: number }>(sql`SELECT count(*) AS n FROM __drizzle_migrations`);
+  return count?.n ?? 0;
+}
+
+function storeOf(client: Client, db: Db, path: string | undefined): Store {
   const queue = new WriteQueue();
   const inside = new AsyncLocalStorage<Db>();
+  let idle: ReturnType<typeof setTimeout> | undefined;
+  let closed = false;
+  const fold = () =>
+    closed ? undefined : client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
+  const whenIdle = () => {
+    if (path === undefined || closed) return;
+    clearTimeout(idle);
+    idle = setTimeout(() => void queue.run(async () => fold()), IDLE_MS);
+    idle.unref();
+  };
   return {
     db,
-    write(work) {
+    file: path,
+    async write(work) {
       const outer = inside.getStore();
       if (outer) return work(outer);
-      return queue.run(() =>
-        db.transaction((tx) => inside.run(tx as unknown as Db, () => work(tx as unknown as Db)), {
-          behavior: 'immediate'
-        })
-      );
+      try {
+        return await queue.run(() =>
+          db.transaction((tx) => inside.run(tx as unknown as Db, () => work(tx as unknown as Db)), {
+            behavior: 'immediate'
+          })
+        );
+      } catch (error) {
+        throw faultOf(error, path ?? 'of the workshop') ?? error;
+      } finally {
+        whenIdle();
+      }
     },
+    copyTo: (to) =>
+      queue.run(async () => {
+        await client.execute({ sql: 'VACUUM INTO ?', args: [to] });
+      }),
     async close() {
+      clearTimeout(idle);
       await queue.idle();
-      if (!remote) await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
+      if (path !== undefined) await fold();
+      closed = true;
       client.close();
     }
   };
@@ -57,7 +128,14 @@ export async function openStore(address: string, migrationsFolder: string): Prom
 
 async function setUp(client: Client): Promise<void> {
   const journal = await client.execute('PRAGMA journal_mode = WAL');
-  if (journal.rows[0]?.[0] !== 'wal') throw new Error('The database file cannot use a write-ahead log here.');
+  if (journal.rows[0]?.[0] !== 'wal')
+    throw new StoreFault(
+      'store-readonly',
+      'The database cannot keep a write-ahead log where it lies.',
+      'Put it on a local disk, or name another place with KIRAPEN_DB.'
+    );
+  const check = await client.execute('PRAGMA quick_check(1)');
+  if (check.rows[0]?.[0] !== 'ok') throw new Error('SQLITE_CORRUPT');
   const keys = await client.execute('PRAGMA foreign_keys');
   if (keys.rows[0]?.[0] !== 1) throw new Error('Foreign keys are not enforced by this database client.');
 }

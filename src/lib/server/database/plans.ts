@@ -1,35 +1,62 @@
 import { isDeepStrictEqual } from 'node:util';
-import { desc, eq } from 'drizzle-orm';
-import { applyEdit, type Plan, type PlanFile, type Shelf } from '$core/plan';
+import { Plan, type PlanFile, type Shelf } from '$core/plan';
 import { findCard, saveCard, SHELF_KINDS } from './cards';
-import type { Db, Store } from './open';
-import { plans } from './schema';
+import {
+  allRows,
+  deleteDocument,
+  findRow,
+  writeDocument,
+  type BasedOn,
+  type Row,
+  type Written
+} from './documents';
+import type { Db, Store } from './connection';
+import { readStored, type Broken, type Read } from './stored';
 
-/** All plans, latest change first. */
-export async function listPlans(db: Db): Promise<{ plan: Plan; changedAt: number }[]> {
-  const rows = await db.select().from(plans).orderBy(desc(plans.changedAt));
-  return rows.map((r) => ({ plan: r.document, changedAt: r.changedAt }));
+/** A plan as it stands in the store. */
+export interface StoredPlan {
+  plan: Plan;
+  changedAt: number;
+  revision: number;
 }
 
-/** One plan, or undefined. */
-export async function findPlan(db: Db, id: string): Promise<Plan | undefined> {
-  const [row] = await db.select().from(plans).where(eq(plans.id, id));
-  return row?.document;
+const read = (row: Row): Read<Plan> =>
+  readStored({ kind: 'plans', id: row.id, name: row.name }, row.text, Plan);
+
+/** All plans, latest change first, and those that cannot be read. */
+export async function readPlans(db: Db): Promise<{ good: StoredPlan[]; broken: Broken[] }> {
+  const rows = (await allRows(db, 'plans')).sort((a, b) => b.changedAt - a.changedAt);
+  const good: StoredPlan[] = [];
+  const broken: Broken[] = [];
+  for (const row of rows) {
+    const found = read(row);
+    if (found.ok) good.push({ plan: found.value, changedAt: row.changedAt, revision: row.revision });
+    else broken.push(found.broken);
+  }
+  return { good, broken };
 }
 
-/** Stores a plan, new or changed. */
-export async function savePlan(store: Store, plan: Plan, now: number): Promise<void> {
-  const row = { id: plan.id, name: plan.name, document: plan, changedAt: now };
-  await store.write((tx) => tx.insert(plans).values(row).onConflictDoUpdate({ target: plans.id, set: row }));
+/** All plans that can be read, latest change first. */
+export const listPlans = async (db: Db): Promise<StoredPlan[]> => (await readPlans(db)).good;
+
+/** One plan, migrated to the present version; undefined where it is not there or cannot be read. */
+export async function findPlan(db: Db, id: string): Promise<StoredPlan | undefined> {
+  const row = await findRow(db, 'plans', id);
+  if (!row) return undefined;
+  const found = read(row);
+  return found.ok ? { plan: found.value, changedAt: row.changedAt, revision: row.revision } : undefined;
 }
+
+/** Stores a plan, new or changed, if what it was based on still stands. */
+export const savePlan = (
+  store: Store,
+  plan: Plan,
+  write: { basedOn: BasedOn; now: number }
+): Promise<Written> => writeDocument(store, 'plans', plan, write);
 
 /** Deletes a plan; its runs stay in the record. Says whether it was there. */
-export async function removePlan(store: Store, id: string): Promise<boolean> {
-  const gone = await store.write((tx) =>
-    tx.delete(plans).where(eq(plans.id, id)).returning({ id: plans.id })
-  );
-  return gone.length > 0;
-}
+export const removePlan = (store: Store, id: string, now: number): Promise<boolean> =>
+  deleteDocument(store, 'plans', id, now);
 
 /**
  * Stores a plan file: cards this shelf lacks are added; a card that is here under the same id but says
@@ -38,7 +65,7 @@ export async function removePlan(store: Store, id: string): Promise<boolean> {
  */
 export async function importPlanFile(
   store: Store,
-  file: PlanFile,
+  file: Pick<PlanFile, 'plan' | 'shelf'>,
   newId: (wanted: string) => string,
   now: number
 ): Promise<Plan> {
@@ -46,62 +73,57 @@ export async function importPlanFile(
     let plan = file.plan;
     for (const kind of SHELF_KINDS) {
       for (const card of file.shelf[kind]) {
-        const here = await findCard(tx, kind, card.id);
+        const row = await findRow(tx, kind, card.id);
+        const here = row && (await findCard(tx, kind, card.id));
         if (here && isDeepStrictEqual(here, card)) continue;
-        const id = here ? newId(card.id) : card.id;
-        await saveCard(store, kind, { ...card, id }, now);
-        if (here) plan = pointTo(plan, kind, card.id, id);
+        const id = row ? newId(card.id) : card.id;
+        await saveCard(store, kind, { ...card, id } as never, { basedOn: 'new', now });
+        if (row) plan = pointTo(plan, kind, card.id, id);
       }
     }
-    if (await findPlan(tx, plan.id)) plan = { ...plan, id: newId(plan.id) };
-    await savePlan(store, plan, now);
+    if (await findRow(tx, 'plans', plan.id)) plan = { ...plan, id: newId(plan.id) };
+    await savePlan(store, plan, { basedOn: 'new', now });
     return plan;
   });
 }
 
 /** Points a plan's references of one kind from an old card id to a new one. */
 function pointTo(plan: Plan, kind: keyof Shelf, from: string, to: string): Plan {
-  const swapped = (ids: readonly string[]) => ids.map((id) => (id === from ? to : id));
+  const swap = (id: string) => (id === from ? to : id);
+  const { bench } = plan;
   switch (kind) {
     case 'bases':
-      return plan.baseId === from ? { ...plan, baseId: to } : plan;
+      return { ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: swap(m.baseId) })) };
     case 'scales':
-      return {
-        ...plan,
-        scaleId: plan.scaleId === from ? to : plan.scaleId,
-        ...(plan.otherScaleIds ? { otherScaleIds: swapped(plan.otherScaleIds) } : {})
-      };
+      return { ...plan, bench: { ...bench, scaleIds: bench.scaleIds.map(swap) } };
     case 'vessels':
       return {
         ...plan,
-        ...(plan.vesselIds ? { vesselIds: swapped(plan.vesselIds) } : {}),
+        bench: { ...bench, vesselIds: bench.vesselIds.map(swap) },
+        mixes: plan.mixes.map((m) => (m.vesselId === from ? { ...m, vesselId: to } : m)),
         cups: plan.cups.map((c) => (c.vesselId === from ? { ...c, vesselId: to } : c))
       };
-    case 'lots':
+    case 'lots': {
+      const moved = <T extends { lotId?: string | undefined }>(f: T) =>
+        f.lotId === from ? { ...f, lotId: to } : f;
       return {
         ...plan,
-        cups: plan.cups.map((c) =>
-          c.fillers
-            ? { ...c, fillers: c.fillers.map((f) => (f.lotId === from ? { ...f, lotId: to } : f)) }
-            : c
-        )
+        cups: plan.cups.map((c) => (c.fillers ? { ...c, fillers: c.fillers.map(moved) } : c))
       };
+    }
     case 'moulds':
       return {
         ...plan,
-        groups: plan.groups.map((g) => (g.mouldId === from ? { ...g, mouldId: to } : g)),
-        ...(plan.spares
-          ? { spares: plan.spares.map((s) => (s.mouldId === from ? { ...s, mouldId: to } : s)) }
-          : {})
+        groups: plan.groups.map((g) => ({ ...g, mouldId: swap(g.mouldId) })),
+        spares: plan.spares.map((s) => ({ ...s, mouldId: swap(s.mouldId) }))
       };
     case 'colourants':
-      return plan.cups.reduce(
-        (p, cup, i) =>
-          applyEdit(p, {
-            path: ['cups', i, 'recipe'],
-            value: cup.recipe.map((r) => (r.colourantId === from ? { ...r, colourantId: to } : r))
-          }),
-        plan
-      );
+      return {
+        ...plan,
+        cups: plan.cups.map((c) => ({
+          ...c,
+          recipe: c.recipe.map((r) => ({ ...r, colourantId: swap(r.colourantId) }))
+        }))
+      };
   }
 }

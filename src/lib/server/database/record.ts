@@ -1,10 +1,20 @@
 import { and, asc, desc, eq } from 'drizzle-orm';
-import { gradeOf, type Piece } from '$core/inspect';
-import type { Db, Store } from './open';
+import { gradeOf, Piece } from '$core/inspect';
+import type { Db, Store } from './connection';
 import { lessons, photos, pieces, runs } from './schema';
 
 /** A piece as inspected, with the ids of its photos. */
 export type InspectedPiece = Piece & { photos: string[] };
+
+/** A report as stored, read; one that cannot be read is left out. */
+function readReport(text: string): Piece | undefined {
+  try {
+    const read = Piece.safeParse(JSON.parse(text));
+    return read.success ? read.data : undefined;
+  } catch {
+    return undefined;
+  }
+}
 
 /** The pieces of a run, by group and number. */
 export async function piecesOf(db: Db, runId: string): Promise<InspectedPiece[]> {
@@ -16,22 +26,36 @@ export async function piecesOf(db: Db, runId: string): Promise<InspectedPiece[]>
     .orderBy(asc(pieces.groupId), asc(pieces.number), asc(photos.takenAt));
   const byId = new Map<string, InspectedPiece>();
   for (const { report, photo } of rows) {
-    const piece = byId.get(report.id) ?? { ...report, photos: [] };
+    const own = readReport(report);
+    if (!own) continue;
+    const piece = byId.get(own.id) ?? { ...own, photos: [] };
     if (photo) piece.photos.push(photo);
-    byId.set(report.id, piece);
+    byId.set(own.id, piece);
   }
   return [...byId.values()];
 }
 
-/** Stores one piece's inspection; its place in the run (group and number) stays its own. */
-export async function savePiece(store: Store, runId: string, piece: Piece, now: number): Promise<void> {
-  await store.write(async (tx) => {
+/**
+ * Stores one piece's inspection; its place in the run (group and number) stays its own. Refused where the id is that
+ * of a piece elsewhere: an id belongs to its run and place.
+ */
+export async function savePiece(
+  store: Store,
+  runId: string,
+  piece: Piece,
+  now: number
+): Promise<'stored' | 'taken'> {
+  return store.write(async (tx) => {
     const [here] = await tx
       .select({ id: pieces.id })
       .from(pieces)
       .where(
         and(eq(pieces.runId, runId), eq(pieces.groupId, piece.groupId), eq(pieces.number, piece.number))
       );
+    const [other] = here
+      ? []
+      : await tx.select({ id: pieces.id }).from(pieces).where(eq(pieces.id, piece.id));
+    if (other) return 'taken';
     const report = { ...piece, id: here?.id ?? piece.id };
     const row = {
       id: report.id,
@@ -39,10 +63,11 @@ export async function savePiece(store: Store, runId: string, piece: Piece, now: 
       groupId: piece.groupId,
       number: piece.number,
       grade: gradeOf(piece),
-      report,
+      report: JSON.stringify(report),
       changedAt: now
     };
     await tx.insert(pieces).values(row).onConflictDoUpdate({ target: pieces.id, set: row });
+    return 'stored';
   });
 }
 
@@ -68,12 +93,27 @@ export async function recentPieces(db: Db, most: number) {
 }
 
 /** Every piece of the record with its run, for lists and the CSV. */
-export const allPieces = (db: Db) =>
-  db
-    .select({ run: runs, report: pieces.report, grade: pieces.grade })
+export async function allPieces(db: Db) {
+  const rows = await db
+    .select({
+      run: {
+        id: runs.id,
+        planId: runs.planId,
+        name: runs.name,
+        startedAt: runs.startedAt,
+        finishedAt: runs.finishedAt
+      },
+      report: pieces.report,
+      grade: pieces.grade
+    })
     .from(pieces)
     .innerJoin(runs, eq(runs.id, pieces.runId))
     .orderBy(desc(runs.startedAt), asc(pieces.groupId), asc(pieces.number));
+  return rows.flatMap(({ run, report, grade }) => {
+    const read = readReport(report);
+    return read ? [{ run, report: read, grade }] : [];
+  });
+}
 
 /** Keeps a photo of a piece. */
 export async function savePhoto(store: Store, photo: typeof photos.$inferInsert): Promise<void> {
@@ -100,10 +140,15 @@ export const listLessons = (db: Db, runId?: string) =>
     .where(runId === undefined ? undefined : eq(lessons.runId, runId))
     .orderBy(asc(lessons.learnedAt));
 
-/** Keeps a lesson of a run. */
+/** Keeps a lesson of a run. The same one sent twice is stored once; an id that is another's is refused. */
 export async function saveLesson(
   store: Store,
   lesson: { id: string; runId: string; text: string; learnedAt: number }
-): Promise<void> {
-  await store.write((tx) => tx.insert(lessons).values(lesson).onConflictDoNothing());
+): Promise<'stored' | 'taken'> {
+  return store.write(async (tx) => {
+    const [here] = await tx.select().from(lessons).where(eq(lessons.id, lesson.id));
+    if (here) return here.runId === lesson.runId && here.text === lesson.text ? 'stored' : 'taken';
+    await tx.insert(lessons).values(lesson);
+    return 'stored';
+  });
 }

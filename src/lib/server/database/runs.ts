@@ -1,71 +1,217 @@
 import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { PlanFile } from '$core/plan';
-import type { RunEvent } from '$core/run';
-import type { Db, Store } from './open';
+import { z } from 'zod';
+import { PlanFile } from '$core/plan';
+import { AnyEvent, finishOf, freeze, FrozenRun } from '$core/run';
+import { announce } from '../changes';
+import type { Db, Store } from './connection';
 import { events, runs } from './schema';
+import { readStored, type Broken, type Read } from './stored';
 
-/** A run's own row. */
-export type RunRow = typeof runs.$inferSelect;
+/** A run as lists show it: nothing of what it froze. */
+export interface RunRow {
+  id: string;
+  planId: string | null;
+  name: string;
+  startedAt: number;
+  finishedAt: number | null;
+}
 
-/** Begins a run of a plan with a snapshot of the plan and every card it uses. */
+/** A run with all that it froze when it began. */
+export interface Run extends RunRow {
+  frozen: FrozenRun;
+}
+
+const ROW = {
+  id: runs.id,
+  planId: runs.planId,
+  name: runs.name,
+  startedAt: runs.startedAt,
+  finishedAt: runs.finishedAt
+};
+
+/** Begins a run: what it froze is written once, and never again. */
 export async function startRun(
   store: Store,
-  run: { id: string; snapshot: PlanFile; startedAt: number }
-): Promise<void> {
-  const { plan } = run.snapshot;
-  await store.write((tx) =>
-    tx.insert(runs).values({
+  run: { id: string; frozen: FrozenRun; startedAt: number }
+): Promise<'begun' | 'taken'> {
+  const { file, ...rest } = run.frozen;
+  return store.write(async (tx) => {
+    const [here] = await tx.select({ id: runs.id }).from(runs).where(eq(runs.id, run.id));
+    if (here) return 'taken';
+    await tx.insert(runs).values({
       id: run.id,
-      planId: plan.id,
-      name: plan.name,
-      snapshot: run.snapshot,
+      planId: file.plan.id,
+      name: file.plan.name,
+      snapshot: JSON.stringify(file),
+      frozen: JSON.stringify(rest),
       startedAt: run.startedAt
-    })
+    });
+    return 'begun';
+  });
+}
+
+const Parts = z.object({ snapshot: PlanFile, frozen: FrozenRun.omit({ file: true }) });
+
+const parts = (snapshot: string, frozen: string | null) =>
+  `{"snapshot":${snapshot},"frozen":${frozen ?? 'null'}}`;
+
+/** What a run froze, read; a finished parse is kept, since nothing of it ever changes. */
+const kept = new Map<string, { text: string; frozen: FrozenRun }>();
+const MOST_KEPT = 60;
+
+function frozenOf(row: RunRow & { snapshot: string; frozen: string | null }): Read<FrozenRun> {
+  const before = kept.get(row.id);
+  if (before && before.text === row.frozen) return { ok: true, value: before.frozen };
+  const read = readStored(
+    { kind: 'runs', id: row.id, name: row.name },
+    parts(row.snapshot, row.frozen),
+    Parts
   );
+  if (!read.ok) return read;
+  const frozen = { ...read.value.frozen, file: read.value.snapshot };
+  if (kept.size >= MOST_KEPT) kept.clear();
+  if (row.frozen !== null) kept.set(row.id, { text: row.frozen, frozen });
+  return { ok: true, value: frozen };
 }
 
-/** One run, or undefined. */
-export async function findRun(db: Db, id: string): Promise<RunRow | undefined> {
+/** One run, or undefined; a run whose stored text cannot be read says why. */
+export async function readRun(db: Db, id: string): Promise<Read<Run> | undefined> {
   const [row] = await db.select().from(runs).where(eq(runs.id, id));
-  return row;
+  if (!row) return undefined;
+  const read = frozenOf(row);
+  const { snapshot: _s, frozen: _f, ...rest } = row;
+  return read.ok ? { ok: true, value: { ...rest, frozen: read.value } } : read;
 }
 
-/** All runs, latest first. */
-export const listRuns = (db: Db): Promise<RunRow[]> => db.select().from(runs).orderBy(desc(runs.startedAt));
+/** One run that can be read, or undefined. */
+export async function findRun(db: Db, id: string): Promise<Run | undefined> {
+  const read = await readRun(db, id);
+  return read?.ok ? read.value : undefined;
+}
 
-/** The events of a run as they happened. */
-export async function eventsOf(db: Db, runId: string): Promise<RunEvent[]> {
+/** Whether there is such a run, readable or not. */
+export async function runExists(db: Db, id: string): Promise<boolean> {
+  return (await db.select({ id: runs.id }).from(runs).where(eq(runs.id, id))).length > 0;
+}
+
+/** All runs by their rows, latest first. */
+export const listRuns = (db: Db): Promise<RunRow[]> =>
+  db.select(ROW).from(runs).orderBy(desc(runs.startedAt));
+
+/** Several runs with what they froze, in the order asked for, and those that cannot be read. */
+export async function readRuns(db: Db, ids: readonly string[]): Promise<{ good: Run[]; broken: Broken[] }> {
+  const rows = ids.length
+    ? await db
+        .select()
+        .from(runs)
+        .where(inArray(runs.id, [...ids]))
+    : [];
+  const good: Run[] = [];
+  const broken: Broken[] = [];
+  for (const id of ids) {
+    const row = rows.find((r) => r.id === id);
+    if (!row) continue;
+    const read = frozenOf(row);
+    const { snapshot: _s, frozen: _f, ...rest } = row;
+    if (read.ok) good.push({ ...rest, frozen: read.value });
+    else broken.push(read.broken);
+  }
+  return { good, broken };
+}
+
+/** Removes a run from the record with its events, pieces and lessons; says whether it was there. */
+export async function removeRun(store: Store, id: string): Promise<boolean> {
+  const gone = await store.write((tx) => tx.delete(runs).where(eq(runs.id, id)).returning({ id: runs.id }));
+  kept.delete(id);
+  if (gone.length) announce({ kind: 'runs', id, revision: 0 });
+  return gone.length > 0;
+}
+
+/** The events of a run as they happened, and how many are stored that cannot be read. */
+export async function readEvents(db: Db, runId: string): Promise<{ events: AnyEvent[]; unreadable: number }> {
   const rows = await db
     .select({ body: events.body })
     .from(events)
     .where(eq(events.runId, runId))
     .orderBy(asc(events.at), asc(events.id));
-  return rows.map((r) => r.body);
+  const read = rows.map(({ body }) => {
+    try {
+      return AnyEvent.safeParse(JSON.parse(body));
+    } catch {
+      return { success: false } as const;
+    }
+  });
+  return {
+    events: read.flatMap((r) => (r.success ? [r.data] : [])),
+    unreadable: read.filter((r) => !r.success).length
+  };
+}
+
+/** The events stored of a run since a place in the order they came in, and the last such place. */
+export async function eventsSince(
+  db: Db,
+  runId: string,
+  since: number
+): Promise<{ events: AnyEvent[]; last: number }> {
+  const rows = await db.all<{ place: number; body: string }>(
+    sql`SELECT rowid AS place, body FROM events WHERE run_id = ${runId} AND rowid > ${since} ORDER BY rowid`
+  );
+  const events = rows.flatMap(({ body }) => {
+    try {
+      const read = AnyEvent.safeParse(JSON.parse(body));
+      return read.success ? [read.data] : [];
+    } catch {
+      return [];
+    }
+  });
+  return { events, last: rows.at(-1)?.place ?? since };
+}
+
+/** The events of a run as they happened. */
+export const eventsOf = async (db: Db, runId: string): Promise<AnyEvent[]> =>
+  (await readEvents(db, runId)).events;
+
+/**
+ * Stores events; one that is here already is left as it is, so sending twice stores once. The run's own finish follows
+ * from all of its events, in whatever order they arrive.
+ */
+export async function addEvents(store: Store, runId: string, added: readonly AnyEvent[]): Promise<void> {
+  if (!added.length) return;
+  const fresh = await store.write(async (tx) => {
+    const rows = added.map((body) => ({ id: body.id, runId, at: body.at, body: JSON.stringify(body) }));
+    const stored = await tx.insert(events).values(rows).onConflictDoNothing().returning({ id: events.id });
+    if (added.some((e) => e.type === 'finished' || e.type === 'undone'))
+      await tx
+        .update(runs)
+        .set({ finishedAt: finishOf(await eventsOf(tx, runId)) ?? null })
+        .where(eq(runs.id, runId));
+    return stored.length;
+  });
+  if (fresh) announce({ kind: 'runs', id: runId, revision: fresh });
 }
 
 /**
- * Stores events; one that is here already is left as it is, so sending twice stores once.
- * A finish, or the undoing of one, sets the run's own finish with it.
+ * Freezes the runs of before runs were frozen: their plan as it was begun, with the figures they show today. One that
+ * cannot be read stays as it is, and is said where it stands.
  */
-export async function addEvents(store: Store, runId: string, added: readonly RunEvent[]): Promise<void> {
-  if (!added.length) return;
-  await store.write(async (tx) => {
-    await tx
-      .insert(events)
-      .values(added.map((body) => ({ id: body.id, runId, at: body.at, body })))
-      .onConflictDoNothing();
-    const undone = added.flatMap((e) => (e.type === 'undone' ? [e.event] : []));
-    const reopened = undone.length
-      ? await tx
-          .select({ id: events.id })
-          .from(events)
-          .where(sql`${inArray(events.id, undone)} and json_extract(${events.body}, '$.type') = 'finished'`)
-      : [];
-    const finish = added.find((e) => e.type === 'finished');
-    if (finish || reopened.length)
-      await tx
+export async function freezeOldRuns(store: Store): Promise<void> {
+  const rows = await store.db
+    .select({ id: runs.id, snapshot: runs.snapshot, frozen: runs.frozen })
+    .from(runs);
+  for (const row of rows.filter((r) => r.frozen === null)) {
+    let file;
+    try {
+      file = PlanFile.safeParse(JSON.parse(row.snapshot));
+    } catch {
+      continue;
+    }
+    if (!file.success) continue;
+    const { file: _, ...frozen } = freeze(file.data.plan, file.data.shelf);
+    await store.write((tx) =>
+      tx
         .update(runs)
-        .set({ finishedAt: finish?.at ?? null })
-        .where(eq(runs.id, runId));
-  });
+        .set({ frozen: JSON.stringify(frozen) })
+        .where(eq(runs.id, row.id))
+    );
+  }
 }

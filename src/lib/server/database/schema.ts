@@ -1,48 +1,49 @@
-import { blob, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { TrialCard } from '$core/colour';
-import type { Scale } from '$core/dosing';
-import type { Piece } from '$core/inspect';
-import type { Base, Colourant } from '$core/material';
-import type { Mould } from '$core/mould';
-import type { Plan, PlanFile } from '$core/plan';
-import type { RunEvent } from '$core/run';
-import type { Lot, Vessel } from '$core/shelf';
-
-/** Times are milliseconds since 1970. A card is one document; its name stands beside it for lists and search. */
-const card = <T>() => ({
+import { blob, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+/**
+ * Times are milliseconds since 1970. Documents are kept as text and read through `stored.ts`, which parses and migrates
+ * them: one that is broken must not take its neighbours down. A card is one document; its name stands beside it for
+ * lists and search. The revision counts the writes.
+ */
+const card = () => ({
   id: text('id').primaryKey(),
   name: text('name').notNull(),
-  card: text('card', { mode: 'json' }).$type<T>().notNull(),
-  changedAt: integer('changed_at').notNull()
+  card: text('card').notNull(),
+  changedAt: integer('changed_at').notNull(),
+  revision: integer('revision').notNull().default(1)
 });
 
-export const moulds = sqliteTable('moulds', card<Mould>());
-export const bases = sqliteTable('bases', card<Base>());
-export const colourants = sqliteTable('colourants', card<Colourant>());
-export const scales = sqliteTable('scales', card<Scale>());
-export const vessels = sqliteTable('vessels', card<Vessel>());
-export const lots = sqliteTable('lots', card<Lot>());
-export const trialcards = sqliteTable('trialcards', card<TrialCard>());
+export const moulds = sqliteTable('moulds', card());
+export const bases = sqliteTable('bases', card());
+export const colourants = sqliteTable('colourants', card());
+export const scales = sqliteTable('scales', card());
+export const vessels = sqliteTable('vessels', card());
+export const lots = sqliteTable('lots', card());
+export const trialcards = sqliteTable('trialcards', card());
 
 export const plans = sqliteTable(
   'plans',
   {
     id: text('id').primaryKey(),
     name: text('name').notNull(),
-    document: text('document', { mode: 'json' }).$type<Plan>().notNull(),
-    changedAt: integer('changed_at').notNull()
+    document: text('document').notNull(),
+    changedAt: integer('changed_at').notNull(),
+    revision: integer('revision').notNull().default(1)
   },
   (t) => [index('plans_changed').on(t.changedAt)]
 );
 
-/** One performance of a plan. The snapshot is what was meant, whatever happens to the plan later. */
+/**
+ * One performance of a plan. The snapshot is the plan file as it was begun; frozen are its tasks, its planned figures and
+ * the version of the rules that made them. Neither is ever written again.
+ */
 export const runs = sqliteTable(
   'runs',
   {
     id: text('id').primaryKey(),
     planId: text('plan_id').references(() => plans.id, { onDelete: 'set null' }),
     name: text('name').notNull(),
-    snapshot: text('snapshot', { mode: 'json' }).$type<PlanFile>().notNull(),
+    snapshot: text('snapshot').notNull(),
+    frozen: text('frozen'),
     startedAt: integer('started_at').notNull(),
     finishedAt: integer('finished_at')
   },
@@ -52,14 +53,15 @@ export const runs = sqliteTable(
 export const events = sqliteTable(
   'events',
   {
-    id: text('id').primaryKey(),
+    /** Its own within its run. */
+    id: text('id').notNull(),
     runId: text('run_id')
       .notNull()
       .references(() => runs.id, { onDelete: 'cascade' }),
     at: integer('at').notNull(),
-    body: text('body', { mode: 'json' }).$type<RunEvent>().notNull()
+    body: text('body').notNull()
   },
-  (t) => [index('events_run').on(t.runId, t.at)]
+  (t) => [primaryKey({ columns: [t.runId, t.id] }), index('events_run').on(t.runId, t.at)]
 );
 
 export const pieces = sqliteTable(
@@ -72,7 +74,7 @@ export const pieces = sqliteTable(
     groupId: text('group_id').notNull(),
     number: integer('number').notNull(),
     grade: text('grade').notNull(),
-    report: text('report', { mode: 'json' }).$type<Piece>().notNull(),
+    report: text('report').notNull(),
     changedAt: integer('changed_at').notNull()
   },
   (t) => [uniqueIndex('pieces_place').on(t.runId, t.groupId, t.number)]
@@ -114,3 +116,23 @@ export const lessons = sqliteTable(
   },
   (t) => [index('lessons_run').on(t.runId)]
 );
+
+/** What was deleted, so that a write from a bench that did not know is told. */
+export const deletions = sqliteTable(
+  'deletions',
+  { kind: text('kind').notNull(), id: text('id').notNull(), deletedAt: integer('deleted_at').notNull() },
+  (t) => [primaryKey({ columns: [t.kind, t.id] })]
+);
+
+/** The workshop's own settings, by name. */
+export const settings = sqliteTable('settings', {
+  name: text('name').primaryKey(),
+  value: text('value').notNull()
+});
+
+/** Who is signed in: a hash of the cookie, never the cookie. */
+export const sessions = sqliteTable('sessions', {
+  token: text('token').primaryKey(),
+  begunAt: integer('begun_at').notNull(),
+  seenAt: integer('seen_at').notNull()
+});

@@ -1,6 +1,7 @@
 <!-- Asks for a note, a problem, or the state of what is in the mould; or says which keys do what. -->
 <script lang="ts">
   import { Dialog } from 'bits-ui';
+  import { MOST_WORDS } from '$core/run';
 
   let {
     asking,
@@ -75,6 +76,7 @@
             <textarea
               class="field min-h-28 py-2 text-[1.1rem]"
               aria-label={TITLES[asking]}
+              maxlength={MOST_WORDS}
               bind:value={text}
               onkeydown={(e) => {
                 if (e.key === 'Enter' && !e.shiftKey) {

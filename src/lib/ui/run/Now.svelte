@@ -1,13 +1,15 @@
 <!-- The one thing to do now: one instruction, one number, the live scale or timer. -->
 <script lang="ts">
-  import { commonId, type Computed } from '$core/plan';
+  import type { Computed } from '$core/plan';
   import { clock, duration, grams } from '$core/quantity';
   import type { GateOpening, RunState } from '$core/run';
+  import { isPot } from '$core/schedule';
   import type { Instruction } from '$lib/instruction';
   import type { RunLog } from '$lib/run-log.svelte';
   import type { LiveScale } from '$lib/scale.svelte';
   import CoreDrawing from '../CoreDrawing.svelte';
   import CupMark from '../CupMark.svelte';
+  import GateConditions from './GateConditions.svelte';
   import WeighBar from './WeighBar.svelte';
 
   let {
@@ -42,19 +44,16 @@
   const division = $derived(instruction?.kind === 'weigh' ? instruction.task.division : computed.division);
   const g = $derived((x: number) => grams(x, division));
   const cup = $derived(computed.cups.find((c) => c.cupId === instruction?.cupId));
-  const cupState = $derived(instruction?.mixId ? run.cups[instruction.mixId] : undefined);
+  const cupState = $derived(instruction?.mixId ? run.cups.get(instruction.mixId) : undefined);
   const group = $derived(computed.groups.find((x) => x.groupId === instruction?.groupId));
-  const stirredFor = $derived(
-    instruction?.kind === 'stir' ? (now - Math.max(0, ...run.tasks.map((t) => t.doneAt ?? 0))) / 1000 : 0
-  );
+  // Seconds since the last thing was done.
+  const since = $derived((now - Math.max(0, ...run.tasks.map((t) => t.doneAt ?? 0))) / 1000);
   const reading = $derived(useScale ? live.reading : undefined);
   // The section as far as it is poured, the layer in hand included.
   const partial = $derived.by(() => {
     if (!group) return undefined;
     const poured = new Set(
-      run.tasks
-        .filter((t) => t.task.kind === 'pour' && t.status === 'done')
-        .map((t) => (t.task.kind === 'pour' ? t.task.stepId : ''))
+      run.tasks.flatMap((t) => (t.task.kind === 'pour' && t.status === 'done' ? [t.task.stepId] : []))
     );
     if (instruction?.kind === 'pour') poured.add(instruction.task.stepId);
     return { ...group, layers: group.layers.filter((l) => poured.has(l.stepId)) };
@@ -89,7 +88,7 @@
     {:else}
       {@render number(g(aim), instruction.before ? `g on the scale, ${g(instruction.target)} more` : `g`)}
     {/if}
-    {#if cup || instruction.cupId === commonId}
+    {#if cup || (instruction.cupId && isPot(instruction.cupId))}
       <WeighBar
         colour={cup?.colour ?? baseColour}
         hatch={cup?.hatch ?? 'plain'}
@@ -161,7 +160,7 @@
       </p>
     {/if}
   {:else if instruction.kind === 'stir'}
-    {@const left = instruction.task.minutes * 60 - stirredFor}
+    {@const left = instruction.task.minutes * 60 - since}
     {@render number(clock(Math.max(0, left)), left > 0 ? 'still to stir' : 'stirred long enough')}
   {:else if instruction.kind === 'pour'}
     {@render number(g(instruction.task.gramsEach), `g into each of ${instruction.task.count}`)}
@@ -187,27 +186,51 @@
         </span>
       </label>
     </div>
+  {:else if instruction.kind === 'fill'}
+    <ul class="mt-6 max-w-[46rem] space-y-3">
+      {#each instruction.task.from as part (part.cupId)}
+        {@const own = computed.cups.find((c) => c.cupId === part.cupId)}
+        <li class="flex items-center gap-4 text-[2rem]">
+          {#if own}<CupMark letter={own.letter} colour={own.colour} hatch={own.hatch} size={38} />{/if}
+          <strong>{g(part.grams)} g</strong>
+          <span class="text-[1.2rem] text-ink-2">{part.ml.toFixed(1)} ml of {own?.name}</span>
+        </li>
+      {/each}
+    </ul>
+  {:else if instruction.kind === 'do'}
+    {@const left = (instruction.task.attended + instruction.task.unattended) * 60 - since}
+    {#if instruction.task.attended + instruction.task.unattended > 0}
+      {@render number(clock(Math.max(0, left)), left > 0 ? 'to go' : 'long enough')}
+    {/if}
   {:else if instruction.kind === 'gate' && gate}
     {#if gate.open}
       {@render number(
         'Open',
         gate.by === 'state'
-          ? `you reported ${run.groups[instruction.task.groupId]?.reported?.state}`
-          : 'the minutes are over; touch it first'
+          ? `you reported ${run.groups.get(instruction.task.groupId)?.reported?.state ?? instruction.task.state}`
+          : gate.by === 'minutes'
+            ? 'the minutes are over; touch it first'
+            : 'it is as it should be'
       )}
-    {:else}
+    {:else if Number.isFinite(gate.opensAt)}
       {@render number(clock((gate.opensAt - now) / 1000), `until ${instruction.task.state}, by the estimate`)}
+    {:else}
+      {@render number('Wait', `until ${instruction.task.state}`)}
     {/if}
-    <p class="mt-2 text-[1.1rem] text-ink-2">
-      {duration(instruction.task.minutes)} after the last pour, or when you report “{instruction.task.state}”
-      with
-      <kbd class="rounded border border-current px-1.5">T</kbd>.
-    </p>
+    {#if gate.conditions.length === 1 && !gate.conditions[0]!.look && gate.conditions[0]!.celsius === undefined}
+      <p class="mt-2 text-[1.1rem] text-ink-2">
+        {duration(instruction.task.minutes)} after the last pour, or when you report “{instruction.task
+          .state}” with
+        <kbd class="rounded border border-current px-1.5">T</kbd>.
+      </p>
+    {:else}
+      <GateConditions task={instruction.task} {gate} {log} />
+    {/if}
     {#if partial}<div class="mt-4 w-[420px]">
         <CoreDrawing group={partial} cups={computed.cups} showFace="mould face" />
       </div>{/if}
   {:else if instruction.kind === 'demould'}
-    {@const zero = run.groups[instruction.task.groupId]?.lastPour ?? now}
+    {@const zero = run.groups.get(instruction.task.groupId)?.lastPour ?? now}
     {@const early = zero + instruction.task.from * 60_000}
     {#if now < early}
       {@render number(clock((early - now) / 1000), 'before it is firm')}

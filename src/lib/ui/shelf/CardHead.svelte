@@ -1,9 +1,25 @@
 <!-- The head of a card's page: its name, whether it is stored, and what can be done with it. -->
 <script lang="ts" generics="T extends { id: string; name: string }">
+  import { listenTo } from '$lib/changes';
   import type { CardForm } from '$lib/card-form.svelte';
+  import ClashDialog from '../ClashDialog.svelte';
 
   let { form, back, what, put }: { form: CardForm<T>; back: string; what: string; put: string } = $props();
+
+  const state = $derived.by(() => {
+    if (form.problems.length) return 'not saved yet';
+    if (form.saved) return 'saved';
+    return form.shared?.saved === 'waiting' ? 'kept on this device, sending again…' : '';
+  });
+
+  // What another bench changes is seen here as it is stored.
+  $effect(() => {
+    const shared = form.shared;
+    return shared && listenTo(form.kind, form.card.id, (revision) => void shared.heard(revision));
+  });
 </script>
+
+{#if form.shared}<ClashDialog shared={form.shared} {what} gone={back} />{/if}
 
 <header class="flex flex-wrap items-center gap-3">
   <div class="min-w-0 flex-1">
@@ -29,7 +45,7 @@
       class="text-[0.9rem] {form.problems.length ? 'font-semibold text-cinnabar' : 'text-verdigris'}"
       role="status"
     >
-      {form.problems.length ? 'not saved yet' : form.saved ? 'saved' : ''}
+      {state}
     </span>
     <button class="button" onclick={() => form.remove(back)}>Take it off the shelf</button>
   {/if}

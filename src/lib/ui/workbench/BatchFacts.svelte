@@ -21,7 +21,9 @@
   const stands = $derived.by(() => {
     const mix = computed.common[0] ?? cups[0]?.mixes[0];
     const id = mix?.weighings.find((w) => w.kind === 'part' && !w.boat)?.scaleId;
-    return id && id !== plan.scaleId ? editor.shelf.scales.find((s) => s.id === id)?.name : undefined;
+    return id && id !== plan.bench.scaleIds[0]
+      ? editor.shelf.scales.find((s) => s.id === id)?.name
+      : undefined;
   });
   const vessels = $derived([
     ...new Set(
@@ -30,7 +32,7 @@
       )
     )
   ]);
-  const why = $derived(computed.commonWhy ?? cups.find((c) => c.why)?.why);
+  const why = $derived(computed.common[0]?.why ?? cups.find((c) => c.why)?.why);
   const mixes = $derived(computed.common.length || Math.max(0, ...cups.map((c) => c.mixes.length)));
   const hand = $derived(cups.filter((c) => Number.isFinite(c.inHand))[0]);
   const short = $derived(computed.needs.filter((n) => n.short));
@@ -134,4 +136,7 @@
     )}
   {/if}
 </dl>
-{#if plan.steps.length}<Rewet {computed} base={editor.shelf.bases.find((b) => b.id === plan.baseId)} />{/if}
+{#if plan.steps.length}<Rewet
+    {computed}
+    base={editor.shelf.bases.find((b) => b.id === computed.bases[0]?.baseId)}
+  />{/if}

@@ -3,16 +3,32 @@
   import { freshId, type Cup } from '$core/plan';
   import { parseCount } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import Choice from '../Choice.svelte';
   import More from '../More.svelte';
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
   import Row from '../shelf/Row.svelte';
 
-  let { editor, cup, index }: { editor: PlanEditor; cup: Cup; index: number } = $props();
+  let { editor, cup }: { editor: PlanEditor; cup: Cup } = $props();
   const set = (path: (string | number)[], value: unknown) =>
-    editor.edit({ path: ['cups', index, ...path], value });
-  const out = $derived(editor.computed.cups[index]);
+    editor.edit({ path: ['cups', cup.id, ...path], value });
+  const out = $derived(editor.computed.cups.find((c) => c.cupId === cup.id));
+  const mixId = $derived('mix' in cup.from ? cup.from.mix : undefined);
+  const mix = $derived(editor.plan.mixes.find((m) => m.id === mixId));
+  const split = $derived(mix?.feeds === 'split');
+  const setMix = (key: string, value: unknown) => mix && editor.edit({ path: ['mixes', mix.id, key], value });
+  // A cup's own vessel; a cup mixed on its own stands in its mix's.
+  const vesselId = $derived(split ? cup.vesselId : (cup.vesselId ?? mix?.vesselId));
+  const setVessel = (id: string) =>
+    split ? set(['vesselId'], id || undefined) : setMix('vesselId', id || undefined);
+  const MIXINGS = [
+    { value: 'full', label: 'through' },
+    { value: 'marbled', label: 'marbled: a few strokes' },
+    { value: 'speckled', label: 'speckled: hardly at all' }
+  ];
+  const bases = $derived(editor.shelf.bases.map((b) => ({ value: b.id, label: b.name })));
+
   const fillers = $derived(cup.fillers ?? []);
   const chips = $derived(editor.shelf.lots.filter((l) => l.of.kind === 'leftover'));
 
@@ -53,29 +69,47 @@
         onchange={(v) => set(['atLeast'], v > 0 ? v : undefined)}
       />
     </Row>
-    <Row label="In how many mixes" hint={cup.mixes ? 'yours' : 'worked out'}>
+    <Row label="In how many mixes" hint={mix?.turns ? 'yours' : 'worked out'}>
       <ParsedField
         label="In how many mixes"
-        value={cup.mixes ?? out?.mixes.length ?? 1}
+        value={mix?.turns ?? out?.mixes.length ?? 1}
         format={String}
         parse={(text) => parseCount(text, 60)}
-        onchange={(n) => set(['mixes'], n)}
+        onchange={(n) => setMix('turns', n)}
       />
     </Row>
     <Row label="Mixed in">
-      <select
-        class="field"
-        aria-label="Mixed in"
-        value={cup.vesselId ?? ''}
-        onchange={(e) => set(['vesselId'], e.currentTarget.value || undefined)}
-      >
-        <option value="">the smallest that holds it</option>
-        {#each editor.shelf.vessels as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
-      </select>
+      <Choice
+        label="Mixed in"
+        value={vesselId ?? 'any'}
+        options={[
+          { value: 'any', label: 'the smallest that holds it' },
+          ...editor.shelf.vessels.map((v) => ({ value: v.id, label: v.name }))
+        ]}
+        onchange={(v) => setVessel(v === 'any' ? '' : v)}
+      />
     </Row>
+    <Row label="Colour stirred in">
+      <Choice
+        label="Colour stirred in"
+        value={cup.mixing ?? 'full'}
+        options={MIXINGS}
+        onchange={(v) => set(['mixing'], v === 'full' ? undefined : v)}
+      />
+    </Row>
+    {#if mix && !split}
+      <Row label="Base of this cup">
+        <Choice
+          label="Base of cup {cup.letter}"
+          value={mix.baseId}
+          options={bases}
+          onchange={(v) => setMix('baseId', v)}
+        />
+      </Row>
+    {/if}
   </div>
-  {#if cup.mixes}
-    <button class="underline" onclick={() => set(['mixes'], undefined)}>work the mixes out again</button>
+  {#if mix?.turns}
+    <button class="underline" onclick={() => setMix('turns', undefined)}>work the mixes out again</button>
   {/if}
 
   <h4 class="mt-3 font-sans text-[0.9rem] font-semibold">Chips and other solids</h4>
@@ -85,7 +119,7 @@
         class="field"
         aria-label="Name of filler {i + 1}"
         value={f.name}
-        onchange={(e) => set(['fillers', i, 'name'], e.currentTarget.value)}
+        onchange={(e) => set(['fillers', f.id, 'name'], e.currentTarget.value)}
       />
       <QuantityField
         label="Percent of filler {i + 1}"
@@ -93,12 +127,12 @@
         above
         max={0.8}
         value={f.percent / 100}
-        onchange={(v) => set(['fillers', i, 'percent'], Number((v * 100).toFixed(3)))}
+        onchange={(v) => set(['fillers', f.id, 'percent'], Number((v * 100).toFixed(3)))}
       />
       <NumberField
         label="Density of filler {i + 1}, g/ml"
         value={f.density}
-        onchange={(v) => set(['fillers', i, 'density'], v)}
+        onchange={(v) => set(['fillers', f.id, 'density'], v)}
       />
       <button
         class="text-ink-2 hover:text-cinnabar"
@@ -108,17 +142,15 @@
     </div>
   {/each}
   {#if fillers.length}<p class="text-[0.8rem] text-ink-2">percent of the finished cup, then g/ml</p>{/if}
-  <select
-    class="field mt-1"
-    aria-label="Add chips"
+  <Choice
+    label="Add chips"
     value=""
-    onchange={(e) => {
-      if (e.currentTarget.value) addFiller(e.currentTarget.value);
-      e.currentTarget.value = '';
-    }}
-  >
-    <option value="">+ chips…</option>
-    {#each chips as lot (lot.id)}<option value={lot.id}>{lot.name}</option>{/each}
-    <option value="other">other solids</option>
-  </select>
+    placeholder="+ chips…"
+    class="mt-1"
+    options={[
+      ...chips.map((lot) => ({ value: lot.id, label: lot.name })),
+      { value: 'other', label: 'other solids' }
+    ]}
+    onchange={addFiller}
+  />
 </More>

@@ -1,9 +1,11 @@
 <script lang="ts">
   import Plus from '@lucide/svelte/icons/plus';
   import X from '@lucide/svelte/icons/x';
-  import { freshId, HATCHES, type Cup } from '$core/plan';
+  import { freshId, HATCHES, mixForNewCup, withoutCup, type Cup } from '$core/plan';
+  import { drawnFrom } from '$core/pour';
   import { grams } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import Choice from '../Choice.svelte';
   import CupIcon from '../CupIcon.svelte';
   import Figure from '../Figure.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -22,28 +24,31 @@
     const letter = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((l) => !taken.has(l));
     if (!letter) return;
     const used = new Set(plan.cups.map((c) => c.hatch));
+    const id = freshId(plan, 'cup');
+    const { mixes, mixId } = mixForNewCup(plan, id);
     const cup: Cup = {
-      id: freshId(plan, 'cup'),
+      id,
       letter,
       hatch: HATCHES.slice(1).find((h) => !used.has(h)) ?? 'plain',
       name: `cup ${letter}`,
+      from: { mix: mixId },
       recipe: []
     };
-    editor.edit({ path: ['cups', plan.cups.length], value: cup });
+    editor.replace({ ...plan, mixes, cups: [...plan.cups, cup] });
   }
 
-  function removeCup(index: number) {
-    const gone = plan.cups[index]?.id;
-    editor.edits([
-      { path: ['cups', index], value: undefined },
-      { path: ['steps'], value: plan.steps.filter((s) => s.act !== 'lay' || s.cupId !== gone) }
-    ]);
-  }
+  const removeCup = (id: string) => editor.replace(withoutCup(plan, id, drawnFrom));
 
-  function addColourant(index: number, colourantId: string) {
+  function addColourant(cupId: string, colourantId: string) {
     const line = { id: freshId(plan, 'colour'), colourantId, percent: 1, of: 'supplied' };
-    editor.edit({ path: ['cups', index, 'recipe', plan.cups[index]!.recipe.length], value: line });
+    editor.edit({ path: ['cups', cupId, 'recipe', line.id], value: line });
   }
+
+  const pots = $derived(colourants.map((c) => ({ value: c.id, label: c.name })));
+  /** The pots on the shelf, and the one a line names where it is not among them. */
+  const potsFor = (id: string) =>
+    pots.some((p) => p.value === id) ? pots : [{ value: id, label: 'not on the shelf' }, ...pots];
+  const basis = $derived([...new Set(computed.bases.map((b) => b.basis))].join('; '));
 </script>
 
 <section class="flex flex-col px-4 py-3 max-xl:border-b max-xl:border-rule" aria-label="Cups">
@@ -58,8 +63,8 @@
   </div>
 
   <ul class="ruled mt-1">
-    {#each plan.cups as cup, index (cup.id)}
-      {@const out = computed.cups[index]!}
+    {#each plan.cups as cup (cup.id)}
+      {@const out = computed.cups.find((c) => c.cupId === cup.id)!}
       <li class="group relative flex gap-2.5 py-2" data-cup={cup.letter}>
         <CupIcon colour={out.looks.cup.hex} hatch={cup.hatch} fill={out.balance.mixed / largest} size={40} />
         <div class="min-w-0 flex-1">
@@ -71,7 +76,7 @@
               value={cup.name}
               onchange={(e) =>
                 editor.edit({
-                  path: ['cups', index, 'name'],
+                  path: ['cups', cup.id, 'name'],
                   value: e.currentTarget.value.trim() || cup.name
                 })}
             />
@@ -80,21 +85,15 @@
           <ul class="text-[0.85rem] text-ink-2">
             {#each cup.recipe as line, i (line.id)}
               <li class="flex items-baseline gap-1">
-                <select
-                  class="quiet min-w-0 flex-1 border-transparent"
-                  aria-label="Colourant {i + 1} of cup {cup.letter}"
+                <Choice
+                  quiet
+                  class="min-w-0 flex-1 border-transparent"
+                  label="Colourant {i + 1} of cup {cup.letter}"
                   value={line.colourantId}
-                  onchange={(e) =>
-                    editor.edit({
-                      path: ['cups', index, 'recipe', i, 'colourantId'],
-                      value: e.currentTarget.value
-                    })}
-                >
-                  {#if !colourants.some((c) => c.id === line.colourantId)}
-                    <option value={line.colourantId}>not on the shelf</option>
-                  {/if}
-                  {#each colourants as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
-                </select>
+                  options={potsFor(line.colourantId)}
+                  onchange={(v) =>
+                    editor.edit({ path: ['cups', cup.id, 'recipe', line.id, 'colourantId'], value: v })}
+                />
                 <QuantityField
                   quiet
                   width="3.1rem"
@@ -104,15 +103,15 @@
                   value={line.percent / 100}
                   onchange={(v) =>
                     editor.edit({
-                      path: ['cups', index, 'recipe', i, 'percent'],
+                      path: ['cups', cup.id, 'recipe', line.id, 'percent'],
                       value: Number((v * 100).toFixed(4))
                     })}
                 />
-                <LineMore {editor} {cup} cupIndex={index} index={i} />
+                <LineMore {editor} {cup} index={i} />
                 <button
                   class="-mr-3 w-3 text-ink-2 opacity-0 group-hover:opacity-100 hover:text-cinnabar focus:opacity-100"
                   aria-label="Take colourant {i + 1} out of cup {cup.letter}"
-                  onclick={() => editor.edit({ path: ['cups', index, 'recipe', i], value: undefined })}
+                  onclick={() => editor.edit({ path: ['cups', cup.id, 'recipe', line.id], value: undefined })}
                 >
                   <X size={13} />
                 </button>
@@ -141,7 +140,7 @@
                   <button
                     class="underline"
                     onclick={() =>
-                      editor.edit({ path: ['cups', index, 'recipe', i, 'letDown'], value: undefined })}
+                      editor.edit({ path: ['cups', cup.id, 'recipe', line.id, 'letDown'], value: undefined })}
                     >plain</button
                   >
                 </li>
@@ -149,23 +148,19 @@
             {/each}
           </ul>
           <div class="flex items-baseline justify-between gap-2 text-[0.85rem] text-ink-2">
-            <select
-              class="quiet w-[5.6rem] border-transparent"
-              aria-label="Add a colourant to cup {cup.letter}"
+            <Choice
+              quiet
+              class="w-[5.6rem] border-transparent"
+              label="Add a colourant to cup {cup.letter}"
               value=""
-              onchange={(e) => {
-                if (e.currentTarget.value) addColourant(index, e.currentTarget.value);
-                e.currentTarget.value = '';
-              }}
-            >
-              <option value="">+ colourant</option>
-              {#each colourants as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
-            </select>
+              placeholder="+ colourant"
+              options={pots}
+              onchange={(v) => addColourant(cup.id, v)}
+            />
             <span class="whitespace-nowrap"
               ><Figure value="{(out.shareOfPour * 100).toFixed(0)} %" /> of pour<CupMore
                 {editor}
                 {cup}
-                {index}
               /></span
             >
           </div>
@@ -190,7 +185,7 @@
               at least {cup.atLeast} g
               <button
                 class="underline"
-                onclick={() => editor.edit({ path: ['cups', index, 'atLeast'], value: undefined })}
+                onclick={() => editor.edit({ path: ['cups', cup.id, 'atLeast'], value: undefined })}
                 >only what is needed</button
               >
             </div>
@@ -199,7 +194,7 @@
         <button
           class="absolute -left-1.5 bottom-2 p-1 text-ink-2 opacity-0 group-hover:opacity-100 hover:text-cinnabar focus:opacity-100"
           aria-label="Take cup {cup.letter} out of the plan"
-          onclick={() => removeCup(index)}
+          onclick={() => removeCup(cup.id)}
         >
           <X size={16} />
         </button>
@@ -210,7 +205,7 @@
   </ul>
 
   <button class="button bare mt-1 self-start" onclick={addCup}><Plus size={18} /> cup</button>
-  {#if computed.basis}
-    <p class="mt-auto pt-2 text-[0.8rem] text-ink-2">Percentages are {computed.basis}.</p>
+  {#if basis}
+    <p class="mt-auto pt-2 text-[0.8rem] text-ink-2">Percentages are {basis}.</p>
   {/if}
 </section>

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { Tabs } from 'bits-ui';
   import { VISIONS, type Vision } from '$core/colour';
-  import type { Computed, Plan } from '$core/plan';
+  import { mixingOf, type Computed, type Plan } from '$core/plan';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import CoreDrawing from '../CoreDrawing.svelte';
   import PieceFace from '../PieceFace.svelte';
@@ -12,6 +13,7 @@
   let chosen = $state(0);
   let face = $state<'mould face' | 'open face'>('mould face');
   let vision = $state<Vision>('everyone');
+  const FACES = ['mould face', 'open face'].map((f) => ({ value: f, label: f }));
   const VERDICTS = { clear: 'text-ink-2', close: 'text-ochre', 'reads as one': 'text-cinnabar' };
   const markOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const group = $derived(computed.groups[Math.min(chosen, computed.groups.length - 1)]);
@@ -52,28 +54,34 @@
         {/each}
       </Tabs.List>
     </Tabs.Root>
-    <label class="text-[0.85rem] text-ink-2">
+    <span class="text-[0.85rem] text-ink-2">
       shows its
-      <select
-        class="quiet"
-        aria-label="Show face"
+      <Choice
+        quiet
+        label="Show face"
         value={plan.showFace}
-        onchange={(e) => editor.edit({ path: ['showFace'], value: e.currentTarget.value })}
-      >
-        <option>mould face</option>
-        <option>open face</option>
-      </select>
-    </label>
-    <label class="text-[0.85rem] text-ink-2">
+        options={FACES}
+        onchange={(v) => editor.edit({ path: ['showFace'], value: v })}
+      />
+    </span>
+    <span class="text-[0.85rem] text-ink-2">
       seen by
-      <select class="quiet" aria-label="Seen by" bind:value={vision}>
-        {#each VISIONS as v (v)}<option value={v}>{v === 'greys' ? 'lightness alone' : v}</option>{/each}
-      </select>
-    </label>
+      <Choice
+        quiet
+        label="Seen by"
+        value={vision}
+        options={VISIONS.map((v) => ({ value: v, label: v === 'greys' ? 'lightness alone' : v }))}
+        onchange={(v) => (vision = v as Vision)}
+      />
+    </span>
     {#if computed.groups.length > 1}
-      <select class="quiet" aria-label="Which cavities" bind:value={chosen}>
-        {#each computed.groups as g, i (g.groupId)}<option value={i}>{g.name}</option>{/each}
-      </select>
+      <Choice
+        quiet
+        label="Which cavities"
+        value={String(chosen)}
+        options={computed.groups.map((g, i) => ({ value: String(i), label: g.name }))}
+        onchange={(v) => (chosen = Number(v))}
+      />
     {/if}
   </div>
 
@@ -136,8 +144,8 @@
       </ul>
     {/if}
     <p class="mt-1 text-center text-[0.8rem] text-ink-2">
-      {group.mouldName} · {group.working}{plan.mixing === 'split' &&
-      plan.steps.some((s) => s.act === 'lay' && s.how && s.groupId === group.groupId)
+      {group.mouldName} · {group.working}{mixingOf(plan) !== 'each' &&
+      plan.steps.some((s) => s.note && s.where.includes(group.groupId))
         ? ' · drawn as level layers; puddles and swirls move them'
         : ''}
     </p>

@@ -10,10 +10,10 @@
   import NumberField from '../shelf/NumberField.svelte';
   import Row from '../shelf/Row.svelte';
 
-  let { editor, group, index }: { editor: PlanEditor; group: Group; index: number } = $props();
+  let { editor, group }: { editor: PlanEditor; group: Group } = $props();
   const embeds = $derived(group.embeds ?? []);
   const set = (path: (string | number)[], value: unknown) =>
-    editor.edit({ path: ['groups', index, 'embeds', ...path], value });
+    editor.edit({ path: ['groups', group.id, 'embeds', ...path], value });
 
   function add(kind: Embed['kind']) {
     const id = freshId(editor.plan, 'embed');
@@ -21,7 +21,7 @@
       kind === 'object'
         ? { id, kind, name: 'embed', each: 1, grams: 1, density: 1.2, from: 1, height: 4 }
         : { id, kind, name: 'barrier line', length: 60, width: 1.5, height: 3 };
-    editor.edit({ path: ['groups', index, 'embeds'], value: [...embeds, blank] });
+    editor.edit({ path: ['groups', group.id, 'embeds'], value: [...embeds, blank] });
   }
   const FIELDS = {
     object: [
@@ -60,7 +60,7 @@
           aria-label="Take out {e.name}"
           onclick={() =>
             editor.edit({
-              path: ['groups', index, 'embeds'],
+              path: ['groups', group.id, 'embeds'],
               value: embeds.length > 1 ? embeds.toSpliced(i, 1) : undefined
             })}>×</button
         >
@@ -107,7 +107,7 @@
       value={group.cutInto ?? 1}
       format={String}
       parse={(text) => parseCount(text, 1000)}
-      onchange={(n) => editor.edit({ path: ['groups', index, 'cutInto'], value: n > 1 ? n : undefined })}
+      onchange={(n) => editor.edit({ path: ['groups', group.id, 'cutInto'], value: n > 1 ? n : undefined })}
     />
   </Row>
   <div class="mt-3 flex gap-2">

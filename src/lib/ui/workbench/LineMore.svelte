@@ -2,17 +2,34 @@
 <script lang="ts">
   import type { Cup } from '$core/plan';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import Choice from '../Choice.svelte';
   import More from '../More.svelte';
   import QuantityField from '../QuantityField.svelte';
   import Row from '../shelf/Row.svelte';
+  import Tick from '../Tick.svelte';
 
-  let { editor, cup, cupIndex, index }: { editor: PlanEditor; cup: Cup; cupIndex: number; index: number } =
-    $props();
+  let { editor, cup, index }: { editor: PlanEditor; cup: Cup; index: number } = $props();
   const line = $derived(cup.recipe[index]!);
   const colourant = $derived(editor.shelf.colourants.find((c) => c.id === line.colourantId));
-  const at = (key: string) => ['cups', cupIndex, 'recipe', index, key];
+  const at = (key: string) => ['cups', cup.id, 'recipe', line.id, key];
   const set = (key: string, value: unknown) => editor.edit({ path: at(key), value });
-  const basis = $derived(editor.computed.basis);
+  const basis = $derived.by(() => {
+    const out = editor.computed.cups.find((c) => c.cupId === cup.id);
+    return editor.computed.bases.find((b) => b.baseId === out?.baseId)?.basis ?? '';
+  });
+  const OF = [
+    { value: 'supplied', label: 'the colourant as supplied' },
+    { value: 'pigment', label: 'the pigment in it' }
+  ];
+  const BY = [
+    { value: 'scale', label: 'on the scale' },
+    { value: 'drops', label: 'in drops' },
+    { value: 'spoon', label: 'by the spoon' }
+  ];
+  const LET_DOWNS = [
+    { value: 'none', label: 'as it is' },
+    ...[9, 19, 49, 99].map((parts) => ({ value: String(parts), label: `1 : ${parts}` }))
+  ];
 </script>
 
 <More
@@ -21,50 +38,36 @@
   class="-mx-1"
 >
   <Row label="The percentage means">
-    <select
-      class="field"
-      aria-label="The percentage means"
-      value={line.of}
-      onchange={(e) => set('of', e.currentTarget.value)}
-    >
-      <option value="supplied">the colourant as supplied</option>
-      <option value="pigment">the pigment in it</option>
-    </select>
+    <Choice label="The percentage means" value={line.of} options={OF} onchange={(v) => set('of', v)} />
   </Row>
   <Row label="Percent of">
-    <select
-      class="field"
-      aria-label="Percent of"
+    <Choice
+      label="Percent of"
       value={line.basis ?? 'own'}
-      onchange={(e) => set('basis', e.currentTarget.value === 'own' ? undefined : e.currentTarget.value)}
-    >
-      <option value="own">what this material goes by ({basis.replace(/^of /, '')})</option>
-      <option value="batch">the uncoloured batch, on top</option>
-      <option value="finished">the finished mix, included</option>
-      <option value="binder">the binder: cement, oils or powder</option>
-    </select>
+      options={[
+        { value: 'own', label: `what this material goes by (${basis.replace(/^of /, '')})` },
+        { value: 'batch', label: 'the uncoloured batch, on top' },
+        { value: 'finished', label: 'the finished mix, included' },
+        { value: 'binder', label: 'the binder: cement, oils or powder' }
+      ]}
+      onchange={(v) => set('basis', v === 'own' ? undefined : v)}
+    />
   </Row>
   <Row label="Measured">
-    <select
-      class="field"
-      aria-label="Measured by"
+    <Choice
+      label="Measured by"
       value={line.by ?? 'scale'}
-      onchange={(e) => set('by', e.currentTarget.value === 'scale' ? undefined : e.currentTarget.value)}
-    >
-      <option value="scale">on the scale</option>
-      <option value="drops">in drops</option>
-      <option value="spoon">by the spoon</option>
-    </select>
-  </Row>
-  <label class="mt-1 flex min-h-11 items-center gap-2">
-    <input
-      type="checkbox"
-      class="h-5 w-5"
-      checked={!!line.creep}
-      onchange={(e) => set('creep', e.currentTarget.checked ? { start: 0.5, step: 0.1 } : undefined)}
+      options={BY}
+      onchange={(v) => set('by', v === 'scale' ? undefined : v)}
     />
+  </Row>
+  <Tick
+    class="mt-1"
+    checked={!!line.creep}
+    onchange={(on) => set('creep', on ? { start: 0.5, step: 0.1 } : undefined)}
+  >
     Creep up by eye
-  </label>
+  </Tick>
   {#if line.creep}
     <div class="grid grid-cols-2 gap-3">
       <Row label="Start at">
@@ -93,14 +96,11 @@
     </p>
   {/if}
   <Row label="Let down">
-    <select
-      class="field"
-      aria-label="Let down"
-      value={String(line.letDown ?? '')}
-      onchange={(e) => set('letDown', e.currentTarget.value ? Number(e.currentTarget.value) : undefined)}
-    >
-      <option value="">as it is</option>
-      {#each [9, 19, 49, 99] as parts (parts)}<option value={String(parts)}>1 : {parts}</option>{/each}
-    </select>
+    <Choice
+      label="Let down"
+      value={String(line.letDown ?? 'none')}
+      options={LET_DOWNS}
+      onchange={(v) => set('letDown', v === 'none' ? undefined : Number(v))}
+    />
   </Row>
 </More>

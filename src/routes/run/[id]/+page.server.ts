@@ -1,10 +1,16 @@
 import { error } from '@sveltejs/kit';
-import { eventsOf, findRun } from '$lib/server/database';
+import { readEvents, readRun } from '$lib/server/database';
 import { store } from '$lib/server/store';
 
 export const load = async ({ params }) => {
   const { db } = await store();
-  const run = await findRun(db, params.id);
-  if (!run) error(404, { message: 'This run is not here.', mend: 'See the record for all runs.' });
-  return { run, events: await eventsOf(db, run.id) };
+  const read = await readRun(db, params.id);
+  if (!read) error(404, { message: 'This run is not here.', mend: 'See the record for all runs.' });
+  if (!read.ok)
+    error(422, {
+      message: `This run cannot be read: ${read.broken.problems[0]?.sentence ?? 'its text is damaged.'}`,
+      mend: 'Mend, export or delete it from the record.'
+    });
+  const { events, unreadable } = await readEvents(db, params.id);
+  return { run: read.value, events, unreadable };
 };

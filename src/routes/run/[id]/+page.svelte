@@ -3,14 +3,15 @@
   import { goto } from '$app/navigation';
 
   import { clocksOf, foldRun, gateOpening } from '$core/run';
+  import { RunStream } from '$lib/run-stream.svelte';
   import { clock } from '$core/quantity';
-  import { tasksOfSnapshot } from '$lib/run';
   import { RunLog } from '$lib/run-log.svelte';
   import { LiveScale } from '$lib/scale.svelte';
   import { isTyping } from '$lib/keys';
   import { beep } from '$lib/sound';
   import { keepAwake } from '$lib/awake';
   import AskDialog from '$lib/ui/run/AskDialog.svelte';
+  import AsideList from '$lib/ui/run/AsideList.svelte';
   import ClockList from '$lib/ui/run/ClockList.svelte';
   import NextList from '$lib/ui/run/NextList.svelte';
   import ShortDialog from '$lib/ui/run/ShortDialog.svelte';
@@ -19,10 +20,12 @@
 
   let { data } = $props();
   const log = $derived(new RunLog(data.run.id, data.events));
-  const worked = $derived(tasksOfSnapshot(data.run.snapshot));
-  const computed = $derived(worked.computed);
-  const run = $derived(foldRun(worked.tasks, log.events, computed.division));
-  const plan = $derived(data.run.snapshot.plan);
+  const frozen = $derived(data.run.frozen);
+  const computed = $derived(frozen.computed);
+  const run = $derived(foldRun(frozen.tasks, log.events, computed.division));
+  const plan = $derived(frozen.file.plan);
+  const stream = new RunStream();
+  const conducting = $derived(stream.conducts(run.conductor));
   const live = $derived(new LiveScale(data.run.id, computed.division));
 
   let now = $state(Date.now());
@@ -33,17 +36,18 @@
   let entryProblem = $state('');
   let useScale = $state(false);
 
-  const instruction = $derived(instructionOf(run, computed, data.run.snapshot));
+  const instruction = $derived(instructionOf(run, computed, frozen.file));
+  const states = $derived(statesInHand(instruction));
   const gate = $derived(
-    instruction?.kind === 'gate' ? gateOpening(instruction.task, run, now, computed.states) : undefined
+    instruction?.kind === 'gate'
+      ? gateOpening(instruction.task, run, { now, dayStart: new Date(now).setHours(0, 0, 0, 0) }, states)
+      : undefined
   );
-  const clocks = $derived(clocksOf(computed, run));
+  const clocks = $derived(clocksOf(computed.score, run));
   const latestZero = $derived(
     Math.max(
       0,
-      ...Object.entries(run.cups).flatMap(([id, c]) =>
-        c.zero && clocks.some((k) => k.of === id) ? [c.zero] : []
-      )
+      ...[...run.cups].flatMap(([id, c]) => (c.zero && clocks.some((k) => k.of === id) ? [c.zero] : []))
     )
   );
   const done = $derived(run.tasks.filter((t) => t.status !== 'open').length);
@@ -52,12 +56,39 @@
   onMount(() => {
     const tick = setInterval(() => (now = Date.now()), 250);
     const release = keepAwake();
+    const heard = (e: StorageEvent) => log.onStorage(e.key);
+    window.addEventListener('storage', heard);
+    stream.open(data.run.id, log);
     return () => {
+      window.removeEventListener('storage', heard);
+      stream.close();
       clearInterval(tick);
       release();
       live.disconnect();
     };
   });
+
+  // Nobody conducts, or whoever did has left: this device goes on by itself.
+  $effect(() => {
+    const alone = run.conductor === undefined ? stream.present !== undefined : stream.left(run.conductor);
+    if (alone && !run.finishedAt && document.visibilityState === 'visible') takeOver();
+  });
+
+  function takeOver() {
+    if (run.conductor !== stream.device) log.tell({ type: 'conducts', device: stream.device });
+  }
+
+  /** The states that the material in hand passes through: of the layer below, or of the cup that is poured. */
+  function statesInHand(what: typeof instruction): (typeof computed.bases)[number]['states'] {
+    const poured = computed.groups
+      .find((g) => what && 'groupId' in what && g.groupId === what.groupId)
+      ?.layers.filter((l) =>
+        run.tasks.some((t) => t.task.kind === 'pour' && t.task.stepId === l.stepId && t.status === 'done')
+      );
+    const cupId = poured?.at(-1)?.cupId ?? what?.cupId;
+    const baseId = computed.cups.find((c) => c.cupId === cupId)?.baseId;
+    return (computed.bases.find((b) => b.baseId === baseId) ?? computed.bases[0])?.states ?? [];
+  }
 
   // A gate that opens and a window that is about to close are said aloud once, and flashed.
   let announced = new Set<string>();
@@ -80,6 +111,7 @@
   }
 
   function confirm() {
+    if (!conducting) return;
     const what = instruction;
     if (!what) {
       if (!run.finishedAt) log.tell({ type: 'finished' });
@@ -92,7 +124,7 @@
       if (g === undefined) return;
       log.tell({ type: what.topUp ? 'added' : 'weighed', task: what.task.id, grams: g });
       entry = '';
-      if (useScale && plan.readings === 'tared') void live.ask({ do: 'tare' });
+      if (useScale && plan.bench.readings === 'tared') void live.ask({ do: 'tare' });
       return;
     }
     if (what.kind === 'gate' && !gate?.open) {
@@ -139,11 +171,11 @@
 
   /** Creeping up on a colour stops here: it looks right. */
   function enough() {
-    if (instruction?.kind === 'weigh' && instruction.task.creeps)
+    if (conducting && instruction?.kind === 'weigh' && instruction.task.creeps)
       log.tell({ type: 'skipped', task: instruction.task.id });
   }
 
-  const undo = () => run.undoable && log.tell({ type: 'undone', event: run.undoable.id });
+  const undo = () => conducting && run.undoable && log.tell({ type: 'undone', event: run.undoable.id });
 
   function onkeydown(event: KeyboardEvent) {
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || asking) return;
@@ -173,11 +205,12 @@
   }
 
   function answered(text: string) {
-    if (asking === 'note' || asking === 'problem') log.tell({ type: asking, text });
-    if (asking === 'state') {
-      const groupId = instruction?.groupId ?? plan.groups[0]?.id;
-      if (groupId) log.tell({ type: 'reported', groupId, state: text });
-    }
+    const groupId = instruction?.groupId ?? plan.groups[0]?.id;
+    const refused =
+      asking === 'state'
+        ? groupId && log.tell({ type: 'reported', groupId, state: text })
+        : (asking === 'note' || asking === 'problem') && log.tell({ type: asking, text });
+    if (refused) entryProblem = `${refused.sentence} ${refused.mend}`;
     asking = undefined;
   }
 </script>
@@ -201,7 +234,7 @@
     {:else}
       <span class="text-verdigris" role="status" data-testid="stored">stored</span>
     {/if}
-    <span>room {plan.roomCelsius} °C</span>
+    <span>room {plan.bench.roomCelsius} °C</span>
     <button
       class="button bare {useScale ? 'text-verdigris' : ''}"
       onclick={toggleScale}
@@ -220,6 +253,24 @@
     {/if}
   </header>
 
+  {#if !conducting}
+    <p
+      class="flex min-h-16 shrink-0 items-center gap-4 border-b border-rule bg-verdigris-soft px-7 text-[1.1rem]"
+      role="status"
+      data-testid="following"
+    >
+      <strong>Another device conducts this run.</strong> You follow it here, live.
+      <button class="button go ml-auto min-h-[56px]" onclick={takeOver}>Take over</button>
+    </p>
+  {/if}
+  {#if log.signedOut}
+    <p class="shrink-0 border-b border-rule bg-ochre-soft px-7 py-3 text-[1.1rem]" role="status">
+      Nobody is signed in: what happens is kept on this device.
+      <a class="font-bold underline" href="/sign-in?then=/run/{data.run.id}">Sign in</a>
+    </p>
+  {/if}
+  <AsideList {log} />
+
   <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px] max-lg:grid-cols-1">
     <main class="min-h-0 overflow-y-auto px-11 py-8 max-lg:px-6">
       <Now
@@ -231,7 +282,7 @@
         {useScale}
         {live}
         cautions={computed.cautions}
-        baseColour={data.run.snapshot.shelf.bases[0]?.colour ?? '#efe9da'}
+        baseColour={frozen.file.shelf.bases[0]?.colour ?? '#efe9da'}
         bind:entry
         problem={entryProblem}
         {log}
@@ -245,11 +296,11 @@
 
   <footer class="flex shrink-0 gap-3.5 border-t border-rule bg-sheet px-7 py-3.5">
     <button
-      class="button go min-h-[76px] flex-[3] flex-col !gap-1 rounded-xl text-[1.6rem] {blocked
+      class="button go min-h-[76px] flex-[3] flex-col !gap-1 rounded-xl text-[1.6rem] {blocked || !conducting
         ? 'opacity-50'
         : ''}"
       onclick={confirm}
-      aria-disabled={blocked}
+      aria-disabled={blocked || !conducting}
       data-testid="confirm"
     >
       {instruction?.confirm ?? 'Finish and inspect'}
@@ -261,7 +312,7 @@
           ? 'flex-[1.6]'
           : 'flex-1'}"
         onclick={b.act}
-        disabled={b.key === 'U' && !run.undoable}
+        disabled={b.key === 'U' && (!run.undoable || !conducting)}
       >
         {b.name}
         <kbd class="rounded border border-current px-1.5 text-[0.8rem] font-semibold opacity-70">{b.key}</kbd>
@@ -272,14 +323,14 @@
 
 <ShortDialog
   open={asking === 'short'}
-  snapshot={data.run.snapshot}
+  snapshot={frozen.file}
   {computed}
   ontell={(text) => log.tell({ type: 'note', text })}
   onclose={() => (asking = undefined)}
 />
 <AskDialog
   asking={asking === 'short' ? undefined : asking}
-  states={computed.states}
+  {states}
   onanswer={answered}
   onclose={() => (asking = undefined)}
 />

@@ -1,7 +1,7 @@
 import { newId } from '$lib/id';
 import { error } from '@sveltejs/kit';
 import type { Colourant } from '$core/material';
-import { findCard } from '$lib/server/database';
+import { findCardRow } from '$lib/server/database';
 import { store } from '$lib/server/store';
 
 const blank = (): Colourant => ({
@@ -16,8 +16,9 @@ const blank = (): Colourant => ({
 });
 
 export const load = async ({ params }) => {
-  if (params.id === 'new') return { card: blank(), fresh: true };
-  const card = await findCard((await store()).db, 'colourants', params.id);
-  if (!card) error(404, { message: 'This colourant is not on the shelf.', mend: 'See Colours for what is.' });
-  return { card, fresh: false };
+  if (params.id === 'new') return { card: blank(), revision: undefined };
+  const found = await findCardRow((await store()).db, 'colourants', params.id);
+  if (!found)
+    error(404, { message: 'This colourant is not on the shelf.', mend: 'See Colours for what is.' });
+  return { card: found.card, revision: found.revision };
 };

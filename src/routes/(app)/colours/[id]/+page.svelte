@@ -21,7 +21,7 @@
   import TargetField from '$lib/ui/colour/TargetField.svelte';
 
   let { data } = $props();
-  const form = $derived(new CardForm<Colourant>('colourants', Colourant, data.card, data.fresh));
+  const form = $derived(new CardForm<Colourant>('colourants', Colourant, data.card, data.revision));
   const card = $derived(form.card);
   const reference = startingLibrary.colourants.find((c) => c.id === 'brown-paste')!;
   const CLEAR = { kind: 'resin' as const, colour: '#f1ede0', density: 1.1 };

@@ -25,8 +25,8 @@ export const load = async ({ url }) => {
     plans: (await listPlans(db)).map(({ plan }) => ({
       id: plan.id,
       name: plan.name,
-      baseId: plan.baseId,
-      cups: plan.cups
+      baseId: plan.mixes[0]?.baseId ?? '',
+      cups: plan.cups.filter((c) => 'mix' in c.from)
     })),
     wanted: url.searchParams.get('colour') ?? '',
     without: url.searchParams.get('without') ?? ''

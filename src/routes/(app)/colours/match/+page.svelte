@@ -53,13 +53,10 @@
       target: labOfHex(target),
       base: { kind: base.kind, colour: base.colour, density: formula.value.density },
       ...(film ? { film: { mm, backing } } : {}),
-      ...candidatesFor(
-        base,
-        formula.value,
-        all,
+      ...candidatesFor(base, formula.value, all, {
         without,
-        scale ? { batch, division: scale.division } : undefined
-      ),
+        ...(scale ? { weighing: { batch, division: scale.division } } : {})
+      }),
       colourants: most
     };
   });

@@ -5,8 +5,9 @@ import { store } from '$lib/server/store';
 
 export const load = async ({ params }) => {
   const { db } = await store();
-  const plan = await findPlan(db, params.id);
-  if (!plan)
+  const found = await findPlan(db, params.id);
+  if (!found)
     error(404, { message: 'This plan is not here.', mend: 'It may have been deleted; see all plans.' });
-  return { plan, shelf: await wholeShelf(db), past: await pastOf(db, plan, Date.now()) };
+  const { plan, revision } = found;
+  return { plan, revision, shelf: await wholeShelf(db), past: await pastOf(db, plan, Date.now()) };
 };

@@ -2,23 +2,42 @@
   import { goto } from '$app/navigation';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import Redo2 from '@lucide/svelte/icons/redo-2';
+  import { eachByItself, mixingOf, oneBase, splitAll } from '$core/plan';
+  import { listenTo } from '$lib/changes';
   import { PlanEditor } from '$lib/plan-editor.svelte';
   import { send } from '$lib/send';
   import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
   import CupRack from '$lib/ui/workbench/CupRack.svelte';
   import Drawing from '$lib/ui/workbench/Drawing.svelte';
   import Numbers from '$lib/ui/workbench/Numbers.svelte';
+  import ClashDialog from '$lib/ui/ClashDialog.svelte';
   import PlanMenu from '$lib/ui/workbench/PlanMenu.svelte';
   import PlanSettings from '$lib/ui/workbench/PlanSettings.svelte';
   import PourList from '$lib/ui/workbench/PourList.svelte';
+  import Choice from '$lib/ui/Choice.svelte';
   import ParsedField from '$lib/ui/ParsedField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import { parseCount } from '$core/quantity';
 
   let { data } = $props();
-  const editor = $derived(new PlanEditor(data.plan, data.shelf, data.past));
+  const editor = $derived(new PlanEditor(data.plan, data.revision, data.shelf, data.past));
   const plan = $derived(editor.plan);
   const computed = $derived(editor.computed);
+  const baseId = $derived(oneBase(plan));
+  const mixing = $derived(mixingOf(plan));
+  const withGone = (options: { value: string; label: string }[], value: string, words: string) =>
+    options.some((o) => o.value === value) ? options : [{ value, label: words }, ...options];
+  const bases = $derived(data.shelf.bases.map((b) => ({ value: b.id, label: b.name })));
+  const scales = $derived(
+    data.shelf.scales.map((s) => ({ value: s.id, label: `${s.name}, ${s.division} g` }))
+  );
+  const SEVERAL = 'several';
+
+  // What another bench changes is seen here as it is stored.
+  $effect(() => {
+    const open = editor;
+    return listenTo('plans', open.plan.id, (revision) => void open.shared.heard(revision));
+  });
   const stops = $derived(computed.problems.filter((p) => p.level === 'stop'));
   const warns = $derived(computed.problems.filter((p) => p.level === 'warn'));
   let starting = $state(false);
@@ -52,6 +71,7 @@
 
 <svelte:head><title>{plan.name} · Kirapen</title></svelte:head>
 <svelte:window {onkeydown} />
+<ClashDialog shared={editor.shared} what="plan" gone="/plans" />
 
 <div class="flex flex-col xl:h-screen">
   <header class="flex min-h-16 flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule px-5 py-2">
@@ -76,17 +96,18 @@
           onchange={(good) => editor.edit({ path: ['order'], value: { ...plan.order, good } })}
         />
         <span>good ·</span>
-        <select
-          class="quiet max-w-44"
-          aria-label="Base"
-          value={plan.baseId}
-          onchange={(e) => editor.edit({ path: ['baseId'], value: e.currentTarget.value })}
-        >
-          {#if !data.shelf.bases.some((b) => b.id === plan.baseId)}<option value={plan.baseId}
-              >choose a base</option
-            >{/if}
-          {#each data.shelf.bases as base (base.id)}<option value={base.id}>{base.name}</option>{/each}
-        </select>
+        <Choice
+          quiet
+          class="max-w-44"
+          label="Base"
+          value={baseId ?? SEVERAL}
+          options={withGone(
+            bases,
+            baseId ?? SEVERAL,
+            baseId ? 'choose a base' : `${computed.bases.length} bases`
+          )}
+          onchange={(to) => editor.replace({ ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: to })) })}
+        />
         <span>·</span>
         <QuantityField
           quiet
@@ -95,42 +116,42 @@
           unit="°C"
           min={-5}
           max={50}
-          value={plan.roomCelsius}
-          onchange={(v) => editor.edit({ path: ['roomCelsius'], value: Math.round(v * 10) / 10 })}
+          value={plan.bench.roomCelsius}
+          onchange={(v) => editor.edit({ path: ['bench', 'roomCelsius'], value: Math.round(v * 10) / 10 })}
         />
         <span>·</span>
-        <select
-          class="quiet"
-          aria-label="Scale"
-          value={plan.scaleId}
-          onchange={(e) => editor.edit({ path: ['scaleId'], value: e.currentTarget.value })}
-        >
-          {#if !data.shelf.scales.some((s) => s.id === plan.scaleId)}<option value={plan.scaleId}
-              >choose a scale</option
-            >{/if}
-          {#each data.shelf.scales as scale (scale.id)}
-            <option value={scale.id}>{scale.name}, {scale.division} g</option>
-          {/each}
-        </select>
-        <span>·</span>
-        <select
-          class="quiet"
-          aria-label="How the batch is mixed"
-          value={plan.mixing ?? 'each'}
-          onchange={(e) =>
+        <Choice
+          quiet
+          label="Scale"
+          value={plan.bench.scaleIds[0] ?? 'none'}
+          options={withGone(scales, plan.bench.scaleIds[0] ?? 'none', 'choose a scale')}
+          onchange={(id) =>
             editor.edit({
-              path: ['mixing'],
-              value: e.currentTarget.value === 'split' ? 'split' : undefined
+              path: ['bench', 'scaleIds'],
+              value: [id, ...plan.bench.scaleIds.slice(1).filter((s) => s !== id)]
             })}
-        >
-          <option value="each">each cup by itself</option>
-          <option value="split">one mix, split</option>
-        </select>
+        />
+        <span>·</span>
+        <Choice
+          quiet
+          label="How the batch is mixed"
+          value={mixing}
+          options={[
+            ...(mixing === 'both' ? [{ value: 'both', label: 'some split, some by itself' }] : []),
+            { value: 'each', label: 'each cup by itself' },
+            { value: 'split', label: 'one mix, split' }
+          ]}
+          onchange={(way) => {
+            const ids = [...new Set(plan.mixes.map((m) => m.baseId))];
+            const change = way === 'split' ? splitAll : eachByItself;
+            editor.replace(ids.reduce((p, id) => change(p, id), plan));
+          }}
+        />
         <PlanSettings {editor} />
       </div>
     </div>
 
-    {#if editor.saved === 'waiting'}
+    {#if editor.saved === 'waiting' && !editor.shared.clash && !editor.shared.deleted}
       <span class="text-[0.85rem] font-semibold text-ochre" role="status"
         >kept on this device, sending again…</span
       >

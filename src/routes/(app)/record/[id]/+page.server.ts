@@ -1,27 +1,36 @@
 import { error } from '@sveltejs/kit';
 import { factsOf } from '$core/run';
 import { foldedRun } from '$lib/run';
-import { eventsOf, findRun, listLessons, piecesOf } from '$lib/server/database';
+import { listLessons, piecesOf, readEvents, readRun } from '$lib/server/database';
 import { store } from '$lib/server/store';
 
 export const load = async ({ params }) => {
   const { db } = await store();
-  const run = await findRun(db, params.id);
-  if (!run) error(404, { message: 'This run is not here.', mend: 'See the record for all runs.' });
-  const [events, pieces, lessons] = await Promise.all([
-    eventsOf(db, run.id),
+  const read = await readRun(db, params.id);
+  if (!read) error(404, { message: 'This run is not here.', mend: 'See the record for all runs.' });
+  if (!read.ok)
+    error(422, {
+      message: `This run cannot be read: ${read.broken.problems[0]?.sentence ?? 'its text is damaged.'}`,
+      mend: 'Mend, export or delete it from the record.'
+    });
+  const run = read.value;
+  const [{ events, unreadable }, pieces, lessons] = await Promise.all([
+    readEvents(db, run.id),
     piecesOf(db, run.id),
     listLessons(db, run.id)
   ]);
-  const { computed, state } = foldedRun(run.snapshot, events);
+  const { computed, file, rules } = run.frozen;
+  const state = foldedRun(run.frozen, events);
   return {
-    run: { id: run.id, name: run.name, startedAt: run.startedAt, finishedAt: run.finishedAt },
-    plan: run.snapshot.plan,
-    base: run.snapshot.shelf.bases[0]?.name ?? '',
+    run: { id: run.id, name: run.name, startedAt: run.startedAt, finishedAt: run.finishedAt, rules },
+    plan: file.plan,
+    base: computed.bases.map((b) => b.name).join(', '),
     computed,
     facts: factsOf(computed, state),
     notes: state.notes,
     left: state.left,
+    strays: state.strays.map(({ event, sentence }) => ({ id: event.id, at: event.at, sentence })),
+    unreadable,
     open: state.now !== undefined,
     pieces,
     lessons

@@ -147,7 +147,7 @@
               <QuantityField
                 label="Left in cup {cup.letter}"
                 unit="g"
-                value={data.left[cup.cupId] ?? 0}
+                value={data.left.get(cup.cupId) ?? 0}
                 onchange={(v) => (left[cup.cupId] = v)}
               />
             </span>

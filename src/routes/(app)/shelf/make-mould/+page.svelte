@@ -59,14 +59,8 @@
 
   async function plan() {
     if (!need.ok || !rubber) return;
-    const made = mouldMakingPlan(
-      { plan: newId(), container: newId() },
-      name,
-      job,
-      need.value,
-      rubber.id,
-      data.shelf
-    );
+    const making = { planId: newId(), containerId: newId(), name, rubberId: rubber.id };
+    const made = mouldMakingPlan(making, job, need.value, data.shelf);
     const container = await send('PUT', `/moulds/${made.container.id}`, made.container);
     const stored = container.ok ? await send('POST', '/plans', made.plan) : container;
     if (stored.ok) await goto(`/plans/${made.plan.id}`);

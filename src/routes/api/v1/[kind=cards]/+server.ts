@@ -1,15 +1,16 @@
 import { json } from '@sveltejs/kit';
-import { CARD_KINDS, listCards, saveCard } from '$lib/server/database';
-import { readBody } from '$lib/server/respond';
+import { CARD_WORDS, type CardKind } from '$lib/cards';
+import { CARD_SCHEMAS, listCards, saveCard } from '$lib/server/database';
+import { answerWrite, readBody } from '$lib/server/respond';
 import { store } from '$lib/server/store';
-import type { CardKind } from '$lib/cards';
 
 export const GET = async ({ params }) => json(await listCards((await store()).db, params.kind as CardKind));
 
+/** Stores a new card; an id that is there already is refused. */
 export const POST = async ({ params, request }) => {
   const kind = params.kind as CardKind;
-  const body = await readBody(request, CARD_KINDS[kind].schema);
+  const body = await readBody(request, CARD_SCHEMAS[kind]);
   if ('refused' in body) return body.refused;
-  await saveCard(await store(), kind, body.value, Date.now());
-  return json(body.value, { status: 201 });
+  const done = await saveCard(await store(), kind, body.value, { basedOn: 'new', now: Date.now() });
+  return answerWrite(CARD_WORDS[kind], body.value, done, 201);
 };

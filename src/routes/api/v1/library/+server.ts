@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { startingLibrary } from '$core/shelf';
-import { findCard, saveCard } from '$lib/server/database';
+import { findRow, saveCard } from '$lib/server/database';
 import { store } from '$lib/server/store';
 
 /** Puts the starting library on the shelf; a card that is there under the same id is left alone. */
@@ -10,8 +10,8 @@ export const POST = async () => {
     let count = 0;
     for (const kind of ['bases', 'colourants', 'scales', 'vessels'] as const) {
       for (const card of startingLibrary[kind]) {
-        if (await findCard(tx, kind, card.id)) continue;
-        await saveCard(opened, kind, card, Date.now());
+        if (await findRow(tx, kind, card.id)) continue;
+        await saveCard(opened, kind, card as never, { basedOn: 'new', now: Date.now() });
         count++;
       }
     }

@@ -1,11 +1,13 @@
 import { recordCsv } from '$lib/server/csv';
-import { allPieces, listLessons } from '$lib/server/database';
+import { allPieces, listLessons, readRuns } from '$lib/server/database';
 import { store } from '$lib/server/store';
 
 /** The record, a row a piece, as CSV. */
 export const GET = async () => {
   const { db } = await store();
-  return new Response(recordCsv(await allPieces(db), await listLessons(db)), {
+  const pieces = await allPieces(db);
+  const { good } = await readRuns(db, [...new Set(pieces.map((p) => p.run.id))]);
+  return new Response(recordCsv(pieces, good, await listLessons(db)), {
     headers: {
       'content-type': 'text/csv; charset=utf-8',
       'content-disposition': 'attachment; filename="kirapen-record.csv"'

@@ -1,7 +1,8 @@
 <!-- The batch in one table: every mould and group, every layer, every cup; prints on one sheet. -->
 <script lang="ts">
   import { PORTION } from '$core/batch';
-  import { computePlan, formatAmount } from '$core/plan';
+  import { computePlan } from '$core/plan';
+  import { amountWords } from '$core/pour';
   import { grams } from '$core/quantity';
   import CupMark from '$lib/ui/CupMark.svelte';
   import { money } from '$lib/ui/money';
@@ -10,10 +11,11 @@
   let { data } = $props();
   const plan = $derived(data.plan);
   const computed = $derived(computePlan(plan, data.shelf, data.past));
-  const base = $derived(data.shelf.bases.find((b) => b.id === plan.baseId));
+  const base = $derived(computed.bases.map((b) => b.name).join(', '));
+  const basis = $derived([...new Set(computed.bases.map((b) => b.basis))].join('; '));
   const g = (x: number) => grams(x, computed.division);
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
-  const stepOf = (id: string) => plan.steps.find((s) => s.id === id);
+  const amountOf = (id: string) => amountWords(plan.steps.find((s) => s.id === id));
   const rows = $derived(
     computed.groups.flatMap((group) => group.layers.map((layer, i) => ({ group, layer, first: i === 0 })))
   );
@@ -32,7 +34,7 @@
       <p class="text-ink-2">
         {computed.totals.pieces} pieces in {computed.groups.length} group{computed.groups.length === 1
           ? ''
-          : 's'} · {base?.name ?? 'no base chosen'}
+          : 's'} · {base || 'no base chosen'}
         {#if computed.order}· for {computed.order.good} good cast {computed.order.cast}, {computed.order
             .turns} turns{/if}
       </p>
@@ -52,9 +54,8 @@
       </tr>
     </thead>
     <tbody>
-      {#each rows as { group, layer, first } (group.groupId + layer.stepId)}
+      {#each rows as { group, layer, first } (group.strandId + layer.pourId)}
         {@const cup = cupOf(layer.cupId)}
-        {@const step = stepOf(layer.stepId)}
         <tr class={first ? 'border-t-2 border-rule-strong' : ''}>
           <td>{first ? `${group.name} · ${group.mouldName}` : ''}</td>
           <td class="num">{first ? group.count : ''}</td>
@@ -63,7 +64,7 @@
               {cup.name}{/if}
             {layer.chamber ? `, ${layer.chamber.name}` : ''}
           </td>
-          <td class="text-ink-2">{step?.act === 'lay' ? formatAmount(step.amount) : ''}</td>
+          <td class="text-ink-2">{amountOf(layer.stepId)}</td>
           <td class="num">{(layer.to - layer.from).toFixed(1)}</td>
           <td class="num">{layer.each.toFixed(2)}</td>
           <td class="num">{g(layer.grams / group.count)}</td>
@@ -127,7 +128,7 @@
     </p>
   {/if}
   <p class="mt-1 text-[0.82rem] text-ink-2">
-    Percent {computed.basis}.
+    Percent {basis}.
     {#each computed.craft as fact (fact.label)}
       {fact.label}: {fact.value}.{/each}
     {#each computed.surplus.spares as s (s.id)}

@@ -10,7 +10,7 @@
   let { data } = $props();
   const plan = $derived(data.plan);
   const computed = $derived(computePlan(plan, data.shelf, data.past));
-  const base = $derived(data.shelf.bases.find((b) => b.id === plan.baseId));
+  const base = $derived(computed.bases.map((b) => b.name).join(', '));
   const date = $derived(today(data.past.today ?? 0));
   const labels = $derived(
     computed.cups
@@ -33,7 +33,7 @@
             <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={22} />{cup.name}
           </p>
           <p>{plan.name}{of > 1 ? `, mix ${mix.turn} of ${of}` : ''}</p>
-          <p class="font-semibold">{grams(mix.balance.mixed, computed.division)} g · {base?.name ?? ''}</p>
+          <p class="font-semibold">{grams(mix.balance.mixed, computed.division)} g · {base}</p>
           <p class="text-ink-2">
             {plan.cups
               .find((c) => c.id === cup.cupId)

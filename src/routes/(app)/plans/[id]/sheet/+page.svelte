@@ -1,20 +1,25 @@
 <script lang="ts">
-  import { computePlan, formatAmount, type Plan } from '$core/plan';
+  import { computePlan, type Plan } from '$core/plan';
+  import { amountWords } from '$core/pour';
   import { duration, grams } from '$core/quantity';
   import { tasksOf } from '$core/run';
+  import Choice from '$lib/ui/Choice.svelte';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
   import WeighTable from '$lib/ui/WeighTable.svelte';
 
   let { data } = $props();
-  let chosen = $state<Plan['readings']>();
-  const readings = $derived(chosen ?? data.plan.readings);
+  type Readings = Plan['bench']['readings'];
+  let chosen = $state<Readings>();
+  const readings = $derived(chosen ?? data.plan.bench.readings);
+  const READINGS = ['cumulative', 'tared'].map((r) => ({ value: r, label: r }));
 
-  const plan = $derived({ ...data.plan, readings });
+  const plan = $derived({ ...data.plan, bench: { ...data.plan.bench, readings } });
   const computed = $derived(computePlan(plan, data.shelf, data.past));
-  const base = $derived(data.shelf.bases.find((b) => b.id === plan.baseId));
-  const tasks = $derived(tasksOf(plan, computed, base?.stirMinutes ?? 0));
+  const base = $derived(computed.bases.map((b) => b.name).join(', '));
+  const basisOf = (id: string) => computed.bases.find((b) => b.baseId === id)?.basis ?? '';
+  const tasks = $derived(tasksOf(plan, computed));
   const g = (x: number) => grams(x, computed.division);
   const cups = $derived(computed.cups.filter((c) => c.balance.mixed > 0));
   // Split cups are coloured from light to dark; cups mixed on their own in the order they are poured.
@@ -34,7 +39,10 @@
     return runs;
   }
   const sequence = $derived(
-    tasks.filter((t) => t.kind === 'pour' || t.kind === 'gate' || t.kind === 'demould')
+    tasks.filter(
+      (t) =>
+        t.kind === 'pour' || t.kind === 'fill' || t.kind === 'do' || t.kind === 'gate' || t.kind === 'demould'
+    )
   );
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const stepOf = (id: string) => plan.steps.find((s) => s.id === id);
@@ -45,18 +53,16 @@
 </svelte:head>
 
 <PrintBar plan={plan.id} here="sheet">
-  <label class="flex items-center gap-2">
+  <span class="flex items-center gap-2">
     <span class="label">Readings</span>
-    <select
-      class="field !w-auto"
+    <Choice
+      class="!w-auto"
+      label="Readings"
       value={readings}
-      onchange={(e) => (chosen = e.currentTarget.value as Plan['readings'])}
-      aria-label="Readings"
-    >
-      <option value="cumulative">cumulative</option>
-      <option value="tared">tared</option>
-    </select>
-  </label>
+      options={READINGS}
+      onchange={(r) => (chosen = r as Readings)}
+    />
+  </span>
 </PrintBar>
 
 <article class="mx-auto max-w-[820px] px-8 py-6 print:max-w-none print:p-0" data-testid="sheet">
@@ -64,7 +70,7 @@
     <div>
       <h1 class="text-[1.9rem]">{plan.name}</h1>
       <p class="text-ink-2">
-        {computed.totals.pieces} pieces · {base?.name ?? 'no base chosen'} · room {plan.roomCelsius} °C · scale
+        {computed.totals.pieces} pieces · {base || 'no base chosen'} · room {plan.bench.roomCelsius} °C · scale
         {computed.division}
         g
       </p>
@@ -100,7 +106,7 @@
             weighings={run.mix.weighings}
             {readings}
             scales={data.shelf.scales}
-            mainId={plan.scaleId}
+            mainId={plan.bench.scaleIds[0] ?? ''}
           />
         </div>
       {/each}
@@ -124,10 +130,10 @@
               weighings={run.mix.weighings}
               {readings}
               scales={data.shelf.scales}
-              mainId={plan.scaleId}
+              mainId={plan.bench.scaleIds[0] ?? ''}
             />
             <p class="mt-0.5 text-[0.82rem] text-ink-2">
-              Percent {computed.basis}.
+              Percent {basisOf(cup.baseId)}.
               {#if run.mix.vessel}In the {run.mix.vessel.name}.{/if}
               {#if !computed.common.length}Ratio off by {(cup.ratioError * 100).toFixed(2)} % from rounding ·{/if}
               pours {g(run.mix.balance.poured)} g, clings {g(run.mix.balance.clings + run.mix.balance.vessel)} g,
@@ -139,7 +145,7 @@
     </div>
 
     <div>
-      {#each computed.groups as group (group.groupId)}
+      {#each computed.groups as group (group.strandId)}
         <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} width={320} height={200} />
         <p class="text-[0.82rem] text-ink-2">
           {group.name}: {group.mouldName}, {group.capacity.toFixed(2)} ml each
@@ -154,11 +160,15 @@
               {@const step = stepOf(task.stepId)}
               {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
               <strong>{g(task.gramsEach)} g</strong> into each of {task.count}
-              <span class="text-ink-2"
-                >{step?.act === 'lay' ? formatAmount(step.amount) : ''}{task.how
-                  ? ` · ${task.how}`
-                  : ''}</span
-              >
+              <span class="text-ink-2">{amountWords(step)}{task.how ? ` · ${task.how}` : ''}</span>
+            {:else if task.kind === 'fill'}
+              {@const cup = cupOf(task.cupId)}
+              {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
+              filled with {#each task.from as f, i (f.cupId)}{i ? ', ' : ''}<strong>{g(f.grams)} g</strong>
+                {cupOf(f.cupId)?.name}{/each}
+            {:else if task.kind === 'do'}
+              <strong>{task.act}</strong>
+              {task.rest}
             {:else if task.kind === 'gate'}
               Wait until <strong>{task.state}</strong>, about {duration(task.minutes)} after the pour
             {:else if task.kind === 'demould'}

@@ -1,7 +1,7 @@
 import { newId } from '$lib/id';
 import { error } from '@sveltejs/kit';
 import { startingLibrary } from '$core/shelf';
-import { findCard } from '$lib/server/database';
+import { findCardRow } from '$lib/server/database';
 import { store } from '$lib/server/store';
 
 export const load = async ({ params, url }) => {
@@ -9,9 +9,9 @@ export const load = async ({ params, url }) => {
   if (params.id === 'new') {
     const kind = url.searchParams.get('kind') ?? 'resin';
     const generic = startingLibrary.bases.find((b) => b.kind === kind) ?? startingLibrary.bases[0]!;
-    return { card: { ...generic, id: newId(), name: '' }, fresh: true };
+    return { card: { ...generic, id: newId(), name: '' }, revision: undefined };
   }
-  const card = await findCard((await store()).db, 'bases', params.id);
-  if (!card) error(404, { message: 'This base is not on the shelf.', mend: 'See the shelf for what is.' });
-  return { card, fresh: false };
+  const found = await findCardRow((await store()).db, 'bases', params.id);
+  if (!found) error(404, { message: 'This base is not on the shelf.', mend: 'See the shelf for what is.' });
+  return { card: found.card, revision: found.revision };
 };

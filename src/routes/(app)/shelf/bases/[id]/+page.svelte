@@ -12,7 +12,7 @@
   import { whose } from '$lib/ui/shelf/whose';
 
   let { data } = $props();
-  const form = $derived(new BaseForm('bases', Base, data.card, data.fresh));
+  const form = $derived(new BaseForm('bases', Base, data.card, data.revision));
   const card = $derived(form.card);
   const formula = $derived(formulaOf(card));
 </script>

@@ -2,7 +2,7 @@ import { newId } from '$lib/id';
 import { error } from '@sveltejs/kit';
 import { formulaOf } from '$core/material';
 import type { Lot } from '$core/shelf';
-import { findCard, wholeShelf } from '$lib/server/database';
+import { findCardRow, wholeShelf } from '$lib/server/database';
 import { stock } from '$lib/server/past';
 import { store } from '$lib/server/store';
 
@@ -40,10 +40,10 @@ export const load = async ({ params }) => {
       boughtAt: Date.now(),
       place: ''
     };
-    return { card: blank, fresh: true, things, left: undefined };
+    return { card: blank, revision: undefined, things, left: undefined };
   }
-  const card = await findCard(db, 'lots', params.id);
-  if (!card) error(404, { message: 'This lot is not on the shelf.', mend: 'See the shelf for what is.' });
-  const left = (await stock(db, shelf, Date.now())).find((s) => s.lot.id === card.id)?.left;
-  return { card, fresh: false, things, left };
+  const found = await findCardRow(db, 'lots', params.id);
+  if (!found) error(404, { message: 'This lot is not on the shelf.', mend: 'See the shelf for what is.' });
+  const left = (await stock(db, shelf, Date.now())).find((s) => s.lot.id === found.card.id)?.left;
+  return { card: found.card, revision: found.revision, things, left };
 };

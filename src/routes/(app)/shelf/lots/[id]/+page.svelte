@@ -9,7 +9,7 @@
   import Row from '$lib/ui/shelf/Row.svelte';
 
   let { data } = $props();
-  const form = $derived(new CardForm<Lot>('lots', Lot, data.card, data.fresh));
+  const form = $derived(new CardForm<Lot>('lots', Lot, data.card, data.revision));
   const card = $derived(form.card);
   const chosen = $derived(
     card.of.kind === 'leftover'

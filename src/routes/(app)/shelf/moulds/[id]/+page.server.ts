@@ -1,7 +1,7 @@
 import { newId } from '$lib/id';
 import { error } from '@sveltejs/kit';
 import type { Mould } from '$core/mould';
-import { findCard, listCards } from '$lib/server/database';
+import { findCardRow, listCards } from '$lib/server/database';
 import { mouldHistory } from '$lib/server/past';
 import { store } from '$lib/server/store';
 
@@ -25,8 +25,13 @@ const blank = (): Mould => ({
 export const load = async ({ params }) => {
   const { db } = await store();
   const shelfEmpty = (await listCards(db, 'bases')).length === 0;
-  if (params.id === 'new') return { card: blank(), fresh: true, history: [], shelfEmpty };
-  const card = await findCard(db, 'moulds', params.id);
-  if (!card) error(404, { message: 'This mould is not on the shelf.', mend: 'See the shelf for what is.' });
-  return { card, fresh: false, history: await mouldHistory(db, params.id), shelfEmpty };
+  if (params.id === 'new') return { card: blank(), revision: undefined, history: [], shelfEmpty };
+  const found = await findCardRow(db, 'moulds', params.id);
+  if (!found) error(404, { message: 'This mould is not on the shelf.', mend: 'See the shelf for what is.' });
+  return {
+    card: found.card,
+    revision: found.revision,
+    history: await mouldHistory(db, params.id),
+    shelfEmpty
+  };
 };

@@ -8,7 +8,7 @@
   import { day } from '$lib/when';
 
   let { data } = $props();
-  const form = $derived(new CardForm<Mould>('moulds', Mould, data.card, data.fresh));
+  const form = $derived(new CardForm<Mould>('moulds', Mould, data.card, data.revision));
   const MATERIALS = ['silicone', 'aluminium', 'HDPE', 'lined timber', 'latex', 'other'];
   const FINISHES = ['gloss', 'satin', 'matte'];
 

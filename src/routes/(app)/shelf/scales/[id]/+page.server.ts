@@ -1,12 +1,12 @@
 import { newId } from '$lib/id';
 import { error } from '@sveltejs/kit';
-import { findCard } from '$lib/server/database';
+import { findCardRow } from '$lib/server/database';
 import { store } from '$lib/server/store';
 
 export const load = async ({ params }) => {
   if (params.id === 'new')
-    return { card: { id: newId(), name: '', division: 0.1, capacity: 500 }, fresh: true };
-  const card = await findCard((await store()).db, 'scales', params.id);
-  if (!card) error(404, { message: 'This scale is not on the shelf.', mend: 'See the shelf for what is.' });
-  return { card, fresh: false };
+    return { card: { id: newId(), name: '', division: 0.1, capacity: 500 }, revision: undefined };
+  const found = await findCardRow((await store()).db, 'scales', params.id);
+  if (!found) error(404, { message: 'This scale is not on the shelf.', mend: 'See the shelf for what is.' });
+  return { card: found.card, revision: found.revision };
 };

@@ -6,7 +6,7 @@
   import Row from '$lib/ui/shelf/Row.svelte';
 
   let { data } = $props();
-  const form = $derived(new CardForm<Scale>('scales', Scale, data.card, data.fresh));
+  const form = $derived(new CardForm<Scale>('scales', Scale, data.card, data.revision));
   const card = $derived(form.card);
 </script>
 

@@ -6,7 +6,7 @@
   import Row from '$lib/ui/shelf/Row.svelte';
 
   let { data } = $props();
-  const form = $derived(new CardForm<Vessel>('vessels', Vessel, data.card, data.fresh));
+  const form = $derived(new CardForm<Vessel>('vessels', Vessel, data.card, data.revision));
 </script>
 
 <svelte:head><title>{form.card.name || 'New vessel'} · Kirapen</title></svelte:head>

@@ -1,17 +1,28 @@
 import { json } from '@sveltejs/kit';
-import { eventsOf, findRun, listLessons, piecesOf } from '$lib/server/database';
-import { notHere } from '$lib/server/respond';
+import { listLessons, piecesOf, readEvents, readRun, removeRun } from '$lib/server/database';
+import { forgetRun } from '$lib/server/past';
+import { notHere, refuse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 
-/** A run whole: its snapshot, its events, its pieces and its lessons. */
+/** A run whole: what it froze, its events, its pieces and its lessons. */
 export const GET = async ({ params }) => {
   const { db } = await store();
-  const run = await findRun(db, params.id);
-  if (!run) return notHere('run', params.id);
-  const [events, pieces, lessons] = await Promise.all([
-    eventsOf(db, run.id),
-    piecesOf(db, run.id),
-    listLessons(db, run.id)
+  const read = await readRun(db, params.id);
+  if (!read) return notHere('run', params.id);
+  if (!read.ok) return refuse(read.broken.problems);
+  const [{ events }, pieces, lessons] = await Promise.all([
+    readEvents(db, params.id),
+    piecesOf(db, params.id),
+    listLessons(db, params.id)
   ]);
-  return json({ ...run, events, pieces, lessons });
+  const { frozen, ...run } = read.value;
+  const { file, ...rest } = frozen;
+  return json({ ...run, snapshot: file, frozen: rest, events, pieces, lessons });
+};
+
+/** Takes a run out of the record, with its events, pieces and lessons. */
+export const DELETE = async ({ params }) => {
+  const gone = await removeRun(await store(), params.id);
+  forgetRun(params.id);
+  return gone ? new Response(null, { status: 204 }) : notHere('run', params.id);
 };

@@ -6,11 +6,12 @@ import { store } from '$lib/server/store';
 /** The plan as a file, with every card it uses. */
 export const GET = async ({ params }) => {
   const { db } = await store();
-  const plan = await findPlan(db, params.id);
-  if (!plan) return notHere('plan', params.id);
+  const found = await findPlan(db, params.id);
+  if (!found) return notHere('plan', params.id);
+  const { plan } = found;
   const file: PlanFile = {
     format: 'kirapen.plan',
-    version: 1,
+    version: 2,
     plan,
     shelf: shelfOf(plan, await wholeShelf(db))
   };

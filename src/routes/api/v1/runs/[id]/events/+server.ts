@@ -1,25 +1,37 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { RunEvent } from '$core/run';
-import { addEvents, eventsOf, findRun } from '$lib/server/database';
+import { AnyEvent } from '$core/run';
+import { addEvents, eventsOf, runExists } from '$lib/server/database';
 import { forgetRun } from '$lib/server/past';
 import { notHere, readBody } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 
 export const GET = async ({ params }) => {
   const { db } = await store();
-  if (!(await findRun(db, params.id))) return notHere('run', params.id);
+  if (!(await runExists(db, params.id))) return notHere('run', params.id);
   return json(await eventsOf(db, params.id));
 };
 
+const Sent = z.union([z.array(z.unknown()).max(500), z.unknown()]).transform((sent, ctx): AnyEvent[] => {
+  const many = Array.isArray(sent);
+  return (many ? sent : [sent]).flatMap((raw: unknown, i) => {
+    const read = AnyEvent.safeParse(raw);
+    if (read.success) return [read.data];
+    for (const issue of read.error.issues)
+      ctx.addIssue({ ...issue, path: [...(many ? [i] : []), ...issue.path] } as Parameters<
+        typeof ctx.addIssue
+      >[0]);
+    return [];
+  });
+});
+
 /** Takes one event or a list of them; an id that is here already is stored once. */
 export const POST = async ({ params, request }) => {
-  const body = await readBody(request, z.union([RunEvent, z.array(RunEvent).max(500)]));
+  const body = await readBody(request, Sent);
   if ('refused' in body) return body.refused;
   const opened = await store();
-  if (!(await findRun(opened.db, params.id))) return notHere('run', params.id);
-  const added = Array.isArray(body.value) ? body.value : [body.value];
-  await addEvents(opened, params.id, added);
+  if (!(await runExists(opened.db, params.id))) return notHere('run', params.id);
+  await addEvents(opened, params.id, body.value);
   forgetRun(params.id);
-  return json({ stored: added.map((e) => e.id) }, { status: 201 });
+  return json({ stored: body.value.map((e) => e.id) }, { status: 201 });
 };

@@ -1,18 +1,19 @@
 import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { findRun, listLessons, saveLesson } from '$lib/server/database';
-import { notHere, readBody } from '$lib/server/respond';
+import { StoredId } from '$core/id';
+import { listLessons, runExists, saveLesson } from '$lib/server/database';
+import { notHere, readBody, taken } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 
 const Lesson = z.object({
-  id: z.string().min(8).max(80).optional(),
+  id: StoredId.optional(),
   text: z.string().trim().min(1, 'needs some words').max(2000)
 });
 
 export const GET = async ({ params }) => {
   const { db } = await store();
-  if (!(await findRun(db, params.id))) return notHere('run', params.id);
+  if (!(await runExists(db, params.id))) return notHere('run', params.id);
   return json(await listLessons(db, params.id));
 };
 
@@ -20,13 +21,13 @@ export const POST = async ({ params, request }) => {
   const body = await readBody(request, Lesson);
   if ('refused' in body) return body.refused;
   const opened = await store();
-  if (!(await findRun(opened.db, params.id))) return notHere('run', params.id);
+  if (!(await runExists(opened.db, params.id))) return notHere('run', params.id);
   const lesson = {
     id: body.value.id ?? newId(),
     runId: params.id,
     text: body.value.text,
     learnedAt: Date.now()
   };
-  await saveLesson(opened, lesson);
+  if ((await saveLesson(opened, lesson)) === 'taken') return taken('lesson', lesson.id);
   return json(lesson, { status: 201 });
 };

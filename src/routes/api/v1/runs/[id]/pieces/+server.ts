@@ -1,13 +1,16 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Piece } from '$core/inspect';
-import { findRun, piecesOf, savePiece } from '$lib/server/database';
-import { notHere, problem, readBody, refuse } from '$lib/server/respond';
+import { findRun, piecesOf, runExists, savePiece } from '$lib/server/database';
+import { notHere, problem, readBody, refuse, taken } from '$lib/server/respond';
 import { store } from '$lib/server/store';
+
+/** Ends a write that would take another piece's id: nothing of it is stored. */
+class Taken extends Error {}
 
 export const GET = async ({ params }) => {
   const { db } = await store();
-  if (!(await findRun(db, params.id))) return notHere('run', params.id);
+  if (!(await runExists(db, params.id))) return notHere('run', params.id);
   return json(await piecesOf(db, params.id));
 };
 
@@ -19,7 +22,7 @@ export const PUT = async ({ params, request }) => {
   const run = await findRun(opened.db, params.id);
   if (!run) return notHere('run', params.id);
   const pieces = Array.isArray(body.value) ? body.value : [body.value];
-  const groups = new Map(run.snapshot.plan.groups.map((g) => [g.id, g.count]));
+  const groups = new Map(run.frozen.file.plan.groups.map((g) => [g.id, g.count]));
   const stray = pieces.find((p) => p.number > (groups.get(p.groupId) ?? 0));
   if (stray)
     return refuse([
@@ -29,8 +32,16 @@ export const PUT = async ({ params, request }) => {
         'Check the group and the number.'
       )
     ]);
-  await opened.write(async () => {
-    for (const piece of pieces) await savePiece(opened, params.id, piece, Date.now());
-  });
+  const clash = await opened
+    .write(async () => {
+      for (const piece of pieces)
+        if ((await savePiece(opened, params.id, piece, Date.now())) === 'taken') throw new Taken(piece.id);
+      return undefined;
+    })
+    .catch((error: unknown) => {
+      if (error instanceof Taken) return error.message;
+      throw error;
+    });
+  if (clash !== undefined) return taken('piece', clash);
   return json(await piecesOf(opened.db, params.id));
 };

@@ -1,7 +1,6 @@
 import { newId } from '$lib/id';
-import { json } from '@sveltejs/kit';
-import { findCard, findCardPhoto, saveCard, saveCardPhoto } from '$lib/server/database';
-import { notHere } from '$lib/server/respond';
+import { findCard, findCardPhoto, patchCard, saveCardPhoto } from '$lib/server/database';
+import { document, notHere } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 import { sentPhoto } from '$lib/server/upload';
 
@@ -13,12 +12,13 @@ export const POST = async ({ params, request }) => {
   const sent = await sentPhoto(request);
   if ('refused' in sent) return sent.refused;
   const id = newId();
-  const named = { ...card, photo: id };
-  await opened.write(async () => {
+  const named = await opened.write(async () => {
     await saveCardPhoto(opened, { id, cardId: card.id, bytes: sent.kept.bytes });
-    await saveCard(opened, 'trialcards', named, Date.now());
+    return patchCard(opened, 'trialcards', card.id, [{ path: ['photo'], value: id }], Date.now());
   });
-  return json(named, { status: 201 });
+  return named && 'card' in named
+    ? document(named.card, named.revision, 201)
+    : notHere('trial card', params.id);
 };
 
 export const GET = async ({ params }) => {

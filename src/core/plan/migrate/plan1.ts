@@ -1,25 +1,9 @@
 import { z } from 'zod';
-import { LINE_BASES, Scale } from '../dosing';
-import { Base, Colourant } from '../material';
-import { Embed, Mould } from '../mould';
-import { Lot } from '../shelf/lot';
-import type { Use } from '../shelf/stock';
-import { Vessel } from '../shelf/vessel';
-import { Amount } from './amount';
+import { LINE_BASES } from '../../dosing';
+import { Embed } from '../../mould';
+import { Amount, HATCHES } from '../document';
 
 const id = z.string().min(1).max(60);
-
-/** The hatches that tell cups apart without colour. */
-export const HATCHES = [
-  'plain',
-  'slant',
-  'dots',
-  'level',
-  'back slant',
-  'upright',
-  'weave',
-  'rings'
-] as const;
 
 /** One line of a cup's recipe. */
 const RecipeLine = z.object({
@@ -49,7 +33,7 @@ const FillerLine = z.object({
 });
 
 /** One coloured portion, with the letter and hatch it carries everywhere. */
-export const Cup = z.object({
+const Cup = z.object({
   id,
   letter: z.string().regex(/^[A-Z]$/),
   hatch: z.enum(HATCHES),
@@ -65,10 +49,9 @@ export const Cup = z.object({
   /** The vessel it is mixed in; the smallest that holds it when absent. */
   vesselId: id.optional()
 });
-export type Cup = z.infer<typeof Cup>;
 
 /** Cavities that share one sequence of steps. */
-export const Group = z.object({
+const Group = z.object({
   id,
   name: z.string().min(1).max(40),
   mouldId: id,
@@ -79,7 +62,6 @@ export const Group = z.object({
   /** What stands in every cavity of the group. */
   embeds: z.array(Embed).max(24).optional()
 });
-export type Group = z.infer<typeof Group>;
 
 const Lay = z.object({
   id,
@@ -106,12 +88,9 @@ const Gate = z.object({
 });
 
 const Step = z.discriminatedUnion('act', [Lay, Gate]);
-export type Step = z.infer<typeof Step>;
-export type LayStep = z.infer<typeof Lay>;
-export type GateStep = z.infer<typeof Gate>;
 
-/** A plan, as stored and as exchanged. Version 1. */
-export const Plan = z.object({
+/** A plan as version 1 stored and exchanged it: read only to be migrated. */
+export const Plan1 = z.object({
   version: z.literal(1),
   id,
   name: z.string().min(1, 'needs a name').max(80),
@@ -155,59 +134,4 @@ export const Plan = z.object({
   groups: z.array(Group).max(60),
   steps: z.array(Step).max(400)
 });
-export type Plan = z.infer<typeof Plan>;
-
-/** The cards a plan refers to. */
-export const Shelf = z.object({
-  moulds: z.array(Mould).default([]),
-  bases: z.array(Base).default([]),
-  colourants: z.array(Colourant).default([]),
-  scales: z.array(Scale).default([]),
-  vessels: z.array(Vessel).default([]),
-  lots: z.array(Lot).default([])
-});
-export type Shelf = z.infer<typeof Shelf>;
-
-/** What the record knows that a plan may use: passed in, never looked up. */
-export interface Past {
-  /** The day it is planned, ms since 1970. */
-  today?: number;
-  /** The share that clings, as the median of past cups. */
-  cling?: { cling: number; cups: number };
-  /** Pieces inspected of this plan (or this mould and base), and how many were rejects. */
-  rejects?: { count: number; of: number };
-  /** The last colour that was in each mould, by mould id. */
-  lastColours?: Record<string, { colour: string; name: string; dye: boolean }>;
-  /** What runs have taken from the shelf. */
-  uses?: readonly Use[];
-}
-
-/** A plan with every card it needs: the file that is exported, imported and computed. */
-export const PlanFile = z.object({
-  format: z.literal('kirapen.plan').default('kirapen.plan'),
-  version: z.literal(1).default(1),
-  plan: Plan,
-  shelf: Shelf
-});
-export type PlanFile = z.infer<typeof PlanFile>;
-
-/**
- * The cards of a shelf that a plan uses, and no others, by id: the same plan writes the same file. Vessels are
- * those it names; lots are the maker's own stock and stay at home.
- */
-export function shelfOf(plan: Plan, shelf: Shelf): Shelf {
-  const moulds = new Set([...plan.groups, ...(plan.spares ?? [])].map((g) => g.mouldId));
-  const colourants = new Set(plan.cups.flatMap((c) => c.recipe.map((r) => r.colourantId)));
-  const scales = new Set([plan.scaleId, ...(plan.otherScaleIds ?? [])]);
-  const vessels = new Set([...(plan.vesselIds ?? []), ...plan.cups.map((c) => c.vesselId)]);
-  const pick = <T extends { id: string }>(all: readonly T[], used: (id: string) => boolean): T[] =>
-    all.filter((card) => used(card.id)).sort((a, b) => (a.id < b.id ? -1 : 1));
-  return {
-    moulds: pick(shelf.moulds, (id) => moulds.has(id)),
-    bases: pick(shelf.bases, (id) => id === plan.baseId),
-    colourants: pick(shelf.colourants, (id) => colourants.has(id)),
-    scales: pick(shelf.scales, (id) => scales.has(id)),
-    vessels: pick(shelf.vessels, (id) => vessels.has(id)),
-    lots: []
-  };
-}
+export type Plan1 = z.infer<typeof Plan1>;

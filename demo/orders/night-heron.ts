@@ -1,0 +1,172 @@
+import type { Plan } from '../../src/core/plan';
+
+/** Order D: "Night Heron" loaf, two dark colours that must stay apart. */
+export const nightHeron: Plan = {
+  version: 2,
+  id: 'night-heron',
+  name: 'Night Heron loaf',
+  notes: 'Ten bars. Heron and sluice black must stay apart in the cut; seed-shaped embeds; piped foam top.',
+  showFace: 'mould face',
+  mixes: [
+    {
+      id: 'mix',
+      baseId: 'bar-soap',
+      feeds: 'split'
+    }
+  ],
+  cups: [
+    {
+      id: 'heron',
+      letter: 'A',
+      hatch: 'slant',
+      name: 'heron',
+      from: {
+        mix: 'mix'
+      },
+      recipe: [
+        {
+          id: 'heron-indigo',
+          colourantId: 'indigo',
+          percent: 0.8,
+          of: 'supplied'
+        },
+        {
+          id: 'heron-charcoal',
+          colourantId: 'charcoal',
+          percent: 1,
+          of: 'supplied'
+        }
+      ]
+    },
+    {
+      id: 'black',
+      letter: 'B',
+      hatch: 'rings',
+      name: 'sluice black',
+      from: {
+        mix: 'mix'
+      },
+      recipe: [
+        {
+          id: 'black-charcoal',
+          colourantId: 'charcoal',
+          percent: 1.5,
+          of: 'supplied'
+        }
+      ]
+    },
+    {
+      id: 'foam',
+      letter: 'C',
+      hatch: 'dots',
+      name: 'foam',
+      from: {
+        mix: 'mix'
+      },
+      recipe: [
+        {
+          id: 'foam-white',
+          colourantId: 'white-powder',
+          percent: 1.5,
+          of: 'supplied'
+        }
+      ]
+    }
+  ],
+  groups: [
+    {
+      id: 'loaf',
+      name: 'loaf',
+      mouldId: 'loaf',
+      cavityId: 'loaf',
+      count: 1,
+      cutInto: 10,
+      embeds: [
+        {
+          id: 'seeds',
+          kind: 'object',
+          name: 'seed-shaped embeds',
+          each: 10,
+          grams: 3.2,
+          density: 1.04,
+          from: 22,
+          height: 14
+        }
+      ]
+    }
+  ],
+  steps: [
+    {
+      id: 'swirl-heron',
+      act: {
+        kind: 'lay',
+        cupId: 'heron',
+        amount: {
+          kind: 'to share',
+          of: 0.45
+        }
+      },
+      where: ['loaf'],
+      gates: [],
+      hands: {
+        each: 2
+      },
+      note: 'both colours into one jug, heron in the corner, then poured along the long side'
+    },
+    {
+      id: 'swirl-black',
+      act: {
+        kind: 'lay',
+        cupId: 'black',
+        amount: {
+          kind: 'to share',
+          of: 0.85
+        }
+      },
+      where: ['loaf'],
+      gates: [],
+      hands: {
+        each: 2
+      },
+      note: 'from the same jug, without stirring'
+    },
+    {
+      id: 'top-foam',
+      act: {
+        kind: 'lay',
+        cupId: 'foam',
+        amount: {
+          kind: 'rim'
+        }
+      },
+      where: ['loaf'],
+      gates: [],
+      hands: {
+        each: 5
+      },
+      note: 'piped in rows once it holds its shape'
+    }
+  ],
+  order: {
+    good: 10,
+    rejects: 0.1
+  },
+  spares: [
+    {
+      id: 'tiles',
+      mouldId: 'sample-tiles',
+      cavityId: 'tile',
+      count: 4
+    }
+  ],
+  bench: {
+    roomCelsius: 21,
+    scaleIds: ['bench', 'fine'],
+    vesselIds: [],
+    readings: 'cumulative',
+    losses: {
+      cling: 0.02,
+      vessel: 8
+    }
+  }
+};

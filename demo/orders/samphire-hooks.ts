@@ -1,0 +1,84 @@
+import type { Plan } from '../../src/core/plan';
+
+/** Order F: "Samphire" coat hooks, one turn of the five moulds. */
+export const samphire: Plan = {
+  version: 2,
+  id: 'samphire-hooks',
+  name: 'Samphire coat hooks',
+  notes: 'Twenty-two hooks; five moulds in rotation, demoulded warm inside the window.',
+  showFace: 'mould face',
+  mixes: [
+    {
+      id: 'mix-samphire',
+      baseId: 'acrylic-gypsum',
+      feeds: 'one cup'
+    }
+  ],
+  cups: [
+    {
+      id: 'samphire',
+      letter: 'A',
+      hatch: 'weave',
+      name: 'samphire',
+      from: {
+        mix: 'mix-samphire'
+      },
+      recipe: [
+        {
+          id: 'samphire-green',
+          colourantId: 'green-dispersion',
+          percent: 1.2,
+          of: 'pigment'
+        }
+      ]
+    }
+  ],
+  groups: [
+    {
+      id: 'hooks',
+      name: 'hooks 1–5',
+      mouldId: 'coat-hooks',
+      cavityId: 'hook',
+      count: 5
+    }
+  ],
+  steps: [
+    {
+      id: 'lay-samphire',
+      act: {
+        kind: 'lay',
+        cupId: 'samphire',
+        amount: {
+          kind: 'rim'
+        }
+      },
+      where: ['hooks'],
+      gates: [],
+      hands: {
+        each: 0.9
+      }
+    }
+  ],
+  order: {
+    good: 22,
+    rejects: 0.08
+  },
+  spares: [
+    {
+      id: 'tiles',
+      mouldId: 'sample-tiles',
+      cavityId: 'tile',
+      count: 4
+    }
+  ],
+  bench: {
+    roomCelsius: 21,
+    scaleIds: ['middle'],
+    vesselIds: [],
+    readings: 'cumulative',
+    losses: {
+      cling: 0.03,
+      vessel: 2
+    }
+  }
+};

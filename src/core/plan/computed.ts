@@ -1,0 +1,105 @@
+import type { CupBalance, PlannedLetDown, Surplus, Weighing } from '../batch';
+import type { HandState } from '../cure';
+import type { Base } from '../material';
+import type { Problem } from '../problem';
+import type { Score, SequenceItem } from '../schedule';
+import type { Need } from '../shelf/stock';
+import type { TouchingPair } from './contrast';
+import type { CraftFact } from './craft';
+import type { Cup } from './document';
+import type { CupLooks } from './looks';
+import type { Cost, OrderYield } from './needs';
+import type { ComputedGroup } from './piece';
+import type { Totals } from './totals';
+import type { CommonMix, CupMix } from './worked';
+
+/** A cup, worked out: its figures over all its mixes, and each mix with its own weighings. */
+export interface ComputedCup {
+  cupId: string;
+  letter: string;
+  hatch: Cup['hatch'];
+  name: string;
+  /** The base it is made of, and the mix; for a cup made of others, the first of theirs. */
+  baseId: string;
+  mixOf: string;
+  /** Filled from other cups: nothing is weighed for it. */
+  jug: boolean;
+  /** How far its colour is stirred in. */
+  mixing: NonNullable<Cup['mixing']>;
+  /** Dry and deep: its own colour, by which it is known everywhere. */
+  colour: string;
+  looks: CupLooks;
+  /** Thickness from which it hides what is behind it, mm; null where it never does. */
+  hides: number | null;
+  /** Uncoloured batch in all, g. */
+  batch: number;
+  /** g/ml, coloured. */
+  density: number;
+  balance: CupBalance;
+  /** What is weighed in all, key by key; with several mixes the sums of them. */
+  weighings: Weighing[];
+  ratioError: number;
+  offRatio: CupMix['offRatio'];
+  /** Share of everything poured, by volume, 0..1. */
+  shareOfPour: number;
+  mixes: CupMix[];
+  /** Why it takes several mixes. */
+  why?: string;
+  /** Cavities one mix serves inside its window less the reserve, and that window, minutes. */
+  inHand: number;
+  window: number;
+}
+
+/** One base of a plan, as screens and the run need it. */
+export interface ComputedBase {
+  baseId: string;
+  name: string;
+  kind: Base['kind'];
+  /** What percentages are of, in words. */
+  basis: string;
+  /** g/ml, uncoloured and mixed. */
+  density: number;
+  /** The states a hand can report of this material, in order, and how each tells. */
+  states: readonly HandState[];
+  /** The weighing that starts a cup's clock. */
+  clockPart: string;
+  stirMinutes: number;
+  cautions: string[];
+}
+
+/** Everything the screens, prints, exports and the run show of a plan. Plain data. */
+export interface Computed {
+  /** The bases that are used, the plan's first one first. */
+  bases: ComputedBase[];
+  groups: ComputedGroup[];
+  cups: ComputedCup[];
+  /** The mixes that cups are split from, a turn each; empty where each cup is mixed on its own. */
+  common: CommonMix[];
+  totals: Totals;
+  division: number;
+  score: Score;
+  /** What the hands do, in order. */
+  sequence: SequenceItem[];
+  /** One plain line for every step, by the step's id. */
+  lines: { stepId: string; line: string; act: string; rest: string; hint: string; confirm: string }[];
+  /** Weak premixes to make before the cups. */
+  letDowns: PlannedLetDown[];
+  /** Every pair of cups that touch in a piece, the closest first. */
+  pairs: TouchingPair[];
+  /** Ids of cups from light to dark, the order one tool colours them in. */
+  lightToDark: string[];
+  surplus: Surplus;
+  order?: OrderYield;
+  needs: Need[];
+  cost?: Cost;
+  craft: CraftFact[];
+  /** Losses that were reckoned with, and whose they are. */
+  losses: {
+    cling: number;
+    /** One figure for every vessel; by their cards when absent. */ vessel: number | undefined;
+    from: 'typed' | 'record' | 'injector' | 'usual';
+    cups?: number;
+  };
+  cautions: string[];
+  problems: Problem[];
+}

@@ -1,0 +1,10 @@
+export { Amount, formatAmount, parseAmount } from './amount';
+export { Cup, HATCHES, MIXINGS, mixIdOf, type RecipeLine } from './cup';
+export { Condition, Gate, Zero, type Since } from './gate';
+export { Group, type Variation } from './group';
+export { Id, ID_PATTERN, Ref } from '../../id';
+export { Mix } from './mix';
+export type { Past } from './past';
+export { PlanDocument, type Bench, type Plan } from './plan';
+export { Shelf, shelfOf } from './shelf';
+export { AnyAct, Step } from './step';

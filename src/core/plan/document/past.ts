@@ -1,0 +1,15 @@
+import type { Use } from '../../shelf/stock';
+
+/** What the record knows that a plan may use: passed in, never looked up. */
+export interface Past {
+  /** The day it is planned, ms since 1970. */
+  today?: number;
+  /** The share that clings, as the median of past cups. */
+  cling?: { cling: number; cups: number };
+  /** Pieces inspected of this plan (or this mould and base), and how many were rejects. */
+  rejects?: { count: number; of: number };
+  /** The last colour that was in each mould, by mould id. */
+  lastColours?: ReadonlyMap<string, { colour: string; name: string; dye: boolean }>;
+  /** What runs have taken from the shelf. */
+  uses?: readonly Use[];
+}

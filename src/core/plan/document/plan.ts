@@ -1,0 +1,82 @@
+import { z } from 'zod';
+import { Cup } from './cup';
+import { Group } from './group';
+import { Id, onlyOnce, Ref } from '../../id';
+import { Mix } from './mix';
+import { Step } from './step';
+
+/** Where a plan is made: the room, what is at hand, and what is lost. */
+const Bench = z.object({
+  roomCelsius: z.number().min(-5, 'is too cold to cast').max(50, 'is too hot to cast'),
+  /** Scales at hand, the plan's own first. */
+  scaleIds: z.array(Ref).max(8),
+  /** Vessels to mix in; any size when none are named. */
+  vesselIds: z.array(Ref).max(12).default([]),
+  readings: z.enum(['cumulative', 'tared']).default('cumulative'),
+  losses: z
+    .object({
+      /** Share of what is poured that clings to cup and stick. */
+      cling: z.number().min(0).max(0.5),
+      /** Grams lost in each vessel; what the vessel's own card says when absent. */
+      vessel: z.number().min(0).max(500).optional(),
+      /** Typed by the maker; otherwise the record's median wins where there is one. */
+      typed: z.boolean().optional(),
+      /** Mixed on top where a pour cannot be repeated, as a share of what is needed; the remix risk when absent. */
+      allowance: z.number().min(0).max(0.5).optional()
+    })
+    .default({ cling: 0.03 })
+});
+export type Bench = z.infer<typeof Bench>;
+
+/** A cavity that waits for what is left over. */
+const Spare = z.object({
+  id: Id,
+  mouldId: Ref,
+  cavityId: Ref,
+  count: z.number().int().positive('must be one or more').max(2000)
+});
+
+/** A plan as it is stored and exchanged, version 2. Acts are read by their own definitions: see `readPlan`. */
+export const PlanDocument = z
+  .object({
+    version: z.literal(2),
+    id: Id,
+    name: z.string().min(1, 'needs a name').max(80),
+    notes: z.string().max(4000).default(''),
+    showFace: z.enum(['mould face', 'open face']).default('mould face'),
+    mixes: z.array(Mix).max(60),
+    cups: z.array(Cup).max(26),
+    groups: z.array(Group).max(60),
+    steps: z.array(Step).max(400),
+    /** How many good pieces are wanted, and the share rejected where the record is not to say. */
+    order: z
+      .object({
+        good: z.number().int().positive('must be one or more').max(100_000),
+        rejects: z.number().min(0).max(0.9, 'leaves almost nothing good').optional()
+      })
+      .optional(),
+    /** Cavities that wait for what is left over, in order. */
+    spares: z.array(Spare).max(24).default([]),
+    /** What else a turn costs, in the currency of the lots: gloves, cups, blades. */
+    consumables: z.number().nonnegative('cannot be less than nothing').max(100_000).optional(),
+    bench: Bench
+  })
+  .superRefine((plan, ctx) => {
+    for (const key of ['mixes', 'cups', 'groups', 'steps', 'spares'] as const)
+      onlyOnce(plan[key], [key], ctx);
+    const gates = plan.steps.flatMap((s, i) =>
+      s.gates.map((g, k) => ({ id: g.id, at: ['steps', i, 'gates', k] }))
+    );
+    const seen = new Set<string>();
+    for (const { id, at } of gates) {
+      if (seen.has(id))
+        ctx.addIssue({
+          code: 'custom',
+          path: [...at, 'id'],
+          message: `must be its own: “${id}” is taken`,
+          input: id
+        });
+      seen.add(id);
+    }
+  });
+export type Plan = z.infer<typeof PlanDocument>;

@@ -1,0 +1,113 @@
+import { cavityOf, mouldProblems, withEmbeds, type Cavity } from '../mould';
+import { emptyStand, filledMl, type Layer, type Stand } from '../pour';
+import type { Problem } from '../problem';
+import type { ResolvedAct, ResolvedPlan } from './resolve';
+import type { Strand } from './strands';
+
+/** What one step takes from one cup for the cavities of one strand. */
+export interface Pour {
+  /** The step's own id; `step@group` for further strands, with `+cup` for further cups. */
+  id: string;
+  stepId: string;
+  strandId: string;
+  cupId: string;
+  /** ml for each cavity, and how many. */
+  each: number;
+  count: number;
+  /** The cup that is filled with it, where it does not go into a cavity. */
+  fills?: string;
+  /** The act that draws it: whose hands' time it takes. */
+  act?: ResolvedAct;
+}
+
+/** A layer and the pour it came from. */
+export type PouredLayer = Layer & { pourId: string };
+
+/** The cavities of a strand after all their steps. */
+export interface FilledStrand {
+  strand: Strand;
+  cavity: Cavity;
+  layers: PouredLayer[];
+  pours: Pour[];
+  /** Volume in one cavity at the end, ml. */
+  filledMl: number;
+}
+
+/** Plays every step over every strand: what each cavity holds, and what each step takes from which cup. */
+export function fill(plan: ResolvedPlan): { filled: FilledStrand[]; problems: Problem[] } {
+  const problems: Problem[] = [];
+  const filled = plan.strands.map((strand) => {
+    const made = fillStrand(plan, strand);
+    problems.push(...made.problems);
+    return made.filled;
+  });
+  return { filled, problems: once(problems) };
+}
+
+function fillStrand(plan: ResolvedPlan, strand: Strand): { filled: FilledStrand; problems: Problem[] } {
+  const { group, mould, kind } = strand;
+  const path = `shelf/moulds/${mould.id}/cavities/${kind.id}`;
+  const cavity = withEmbeds(cavityOf(kind, path), group.embeds ?? [], `plan/groups/${group.id}/embeds`);
+  const problems: Problem[] = [...cavity.problems];
+  let stand = emptyStand(strand.name, cavity, kind);
+  const layers: PouredLayer[] = [];
+  const pours: Pour[] = [];
+  for (const step of plan.steps) {
+    const act = step.here(strand.id);
+    if (!act) continue;
+    const first = step.strands[0]!.id === strand.id;
+    const own = first ? step.step.id : `${step.step.id}@${strand.id}`;
+    const done = doAct(act, stand, own, strand);
+    layers.push(...done.layers);
+    pours.push(...done.pours);
+    problems.push(...done.problems);
+    stand = done.stand;
+  }
+  problems.push(...mouldProblems(mould, kind, usedFor(plan, pours), `plan/groups/${group.id}/mouldId`));
+  return { filled: { strand, cavity, layers, pours, filledMl: filledMl(stand) }, problems };
+}
+
+/** One act in one cavity: what it draws, and what lies there afterwards. */
+function doAct(here: ResolvedAct, stand: Stand, own: string, strand: Strand) {
+  const { definition, act, step } = here;
+  const drawn = definition.draws(act, stand, step).filter((d) => d.ml > 0);
+  const pours = drawn.map((d, i): Pour => ({
+    id: i ? `${own}+${d.cupId}` : own,
+    stepId: step.stepId,
+    strandId: strand.id,
+    cupId: d.cupId,
+    each: d.ml,
+    count: strand.count,
+    act: here
+  }));
+  const after = definition.apply(act, stand, step);
+  const layers = after.stand.layers.slice(stand.layers.length).map((layer) => ({
+    ...layer,
+    pourId: pours.find((p) => p.cupId === layer.cupId)?.id ?? own
+  }));
+  const problems = [...after.problems, ...(definition.rules?.(act, stand, step) ?? [])];
+  return { stand: after.stand, layers, pours, problems };
+}
+
+/** What the moulds of a plan must bear: the heat of a melted base, and a face that is seen through or not. */
+function usedFor({ plan, mixes, cupOf }: ResolvedPlan, pours: readonly Pour[]) {
+  const poured = pours.flatMap((p) => cupOf.get(p.cupId)?.mix ?? []);
+  const bases = (poured.length ? poured : [...mixes.values()]).map((m) => m.base);
+  const hot = bases.flatMap((b) => (b.kind === 'plastisol' || b.kind === 'melt and pour' ? [b.heatTo] : []));
+  return {
+    showFace: plan.showFace,
+    clear: bases.some((b) => b.kind === 'resin' || b.kind === 'melt and pour'),
+    ...(hot.length ? { pourCelsius: Math.max(...hot) } : {})
+  };
+}
+
+/** The same thing said of several strands of one group is said once. */
+function once(problems: readonly Problem[]): Problem[] {
+  const said = new Set<string>();
+  return problems.filter((p) => {
+    const key = `${p.code}|${p.path}|${p.sentence}`;
+    if (said.has(key)) return false;
+    said.add(key);
+    return true;
+  });
+}

@@ -1,0 +1,47 @@
+import type { PlannedLetDown } from '../batch';
+import type { Problem } from '../problem';
+import type { Need } from '../shelf/stock';
+import type { ComputedCup } from './computed';
+import { contrastProblems, type TouchingPair } from './contrast';
+import { dominanceProblems } from './dominance';
+import type { FilledStrand } from './fill';
+import type { ComputedGroup } from './piece';
+import type { ResolvedPlan } from './resolve';
+import {
+  cupProblems,
+  layerProblems,
+  letDownProblems,
+  needProblems,
+  potProblems,
+  recipeProblems,
+  residueProblems
+} from './rules';
+import type { WorkedCups } from './worked';
+
+/** Everything a plan came to, for its rules to look at. */
+export interface Judgement {
+  plan: ResolvedPlan;
+  filled: readonly FilledStrand[];
+  worked: WorkedCups;
+  cups: readonly ComputedCup[];
+  groups: readonly ComputedGroup[];
+  pairs: readonly TouchingPair[];
+  letDowns: readonly PlannedLetDown[];
+  needs: readonly Need[];
+}
+
+/** All rules over a plan that has been worked out. */
+export function judge({ plan, filled, worked, cups, groups, pairs, letDowns, needs }: Judgement): Problem[] {
+  const colours = new Map(cups.map((c) => [c.cupId, c.colour]));
+  return [
+    ...plan.cups.flatMap((c) => recipeProblems(c, plan)),
+    ...worked.cups.flatMap((w) => cupProblems(w, plan)),
+    ...potProblems(worked, plan),
+    ...filled.flatMap((f) => layerProblems(plan, f)),
+    ...(plan.scales.length ? contrastProblems(pairs, plan) : []),
+    ...dominanceProblems(plan, cups, groups),
+    ...letDownProblems(letDowns),
+    ...needProblems(needs),
+    ...residueProblems(plan, filled, colours)
+  ];
+}

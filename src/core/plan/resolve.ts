@@ -1,0 +1,274 @@
+import type { CupDose, Filler } from '../batch';
+import { behaviourOf, type Behaviour } from '../cure';
+import type { Scale } from '../dosing';
+import { formulaOf, type Base, type Colourant, type Formula } from '../material';
+import type { Mould } from '../mould';
+import { acts, type ActDefinition, type ActStep } from '../pour';
+import type { Problem } from '../problem';
+import type { Vessel } from '../shelf/vessel';
+import { problemsOf } from '../validate';
+import { mixIdOf, type Cup, type Mix, type Past, type Plan, type Shelf, type Step } from './document';
+import { missing } from './rules/missing';
+import { strandsOf, type Strand } from './strands';
+
+/** A mix with its base worked out; `formula` is what its card resolves to. */
+export interface ResolvedMix {
+  mix: Mix;
+  base: Base;
+  formula: Formula;
+  behaviour: Behaviour;
+}
+
+/** A cup with everything it names. Without a mix (its base is gone, or it is made of cups) it has no formula. */
+export interface ResolvedCup {
+  cup: Cup;
+  /** The mix it is made from: for a cup of cups, the first of theirs, by which its states go. */
+  mix?: ResolvedMix;
+  /** Cups it is filled from, with their shares; empty for a cup made from a mix. */
+  parts: { cupId: string; share: number }[];
+  doses: CupDose[];
+  fillers: Filler[];
+}
+
+/** One step as it is done in one strand of cavities, or at the bench. */
+export interface ResolvedAct {
+  definition: ActDefinition<{ kind: string }>;
+  act: { kind: string };
+  step: ActStep;
+}
+
+/** A step with its act read, and where it is done. `here` says what is done in a strand; nothing where it is skipped. */
+export interface ResolvedStep {
+  step: Step;
+  strands: Strand[];
+  here(strandId: string): ResolvedAct | undefined;
+  /** The act as the plan has it, without variations; undefined where it could not be read. */
+  own: ResolvedAct | undefined;
+}
+
+/** A plan with every reference looked up once. What is missing is said in `problems`, and left out. */
+export interface ResolvedPlan {
+  plan: Plan;
+  past: Past;
+  scales: Scale[];
+  vessels: Vessel[];
+  colourants: ReadonlyMap<string, Colourant>;
+  moulds: ReadonlyMap<string, Mould>;
+  allVessels: ReadonlyMap<string, Vessel>;
+  mixes: ReadonlyMap<string, ResolvedMix>;
+  cups: ResolvedCup[];
+  cupOf: ReadonlyMap<string, ResolvedCup>;
+  strands: Strand[];
+  steps: ResolvedStep[];
+  problems: Problem[];
+}
+
+/** Looks everything up that a plan names. Never throws; what is not there is a problem where it is named. */
+export function resolve(plan: Plan, shelf: Shelf, past: Past = {}): ResolvedPlan {
+  const problems: Problem[] = [];
+  const colourants = byId(shelf.colourants);
+  const allVessels = byId(shelf.vessels);
+  const allScales = byId(shelf.scales);
+  const moulds = byId(shelf.moulds);
+  const mixes = mixesOf(plan, byId(shelf.bases), problems);
+  const scales = plan.bench.scaleIds.flatMap((id) => allScales.get(id) ?? []);
+  if (allScales.get(plan.bench.scaleIds[0] ?? '') === undefined) {
+    scales.length = 0;
+    problems.push(missing('scale', 'bench/scaleIds', 'No scale is chosen, or it is gone from the shelf.'));
+  }
+  const cups = cupsOf(plan, mixes, colourants, problems);
+  const cupOf = new Map(cups.map((c) => [c.cup.id, c]));
+  const { strands, problems: stray } = strandsOf(plan, moulds);
+  problems.push(...stray);
+  const vessels = plan.bench.vesselIds.flatMap((id) => allVessels.get(id) ?? []);
+  return {
+    plan,
+    past,
+    scales,
+    // Smallest first wherever one is chosen; the order of the shelf breaks ties.
+    vessels: shelf.vessels.filter((v) => vessels.includes(v)),
+    colourants,
+    moulds,
+    allVessels,
+    mixes,
+    cups,
+    cupOf,
+    strands,
+    steps: plan.steps.map((step) => stepOf(step, plan, strands, problems)),
+    problems
+  };
+}
+
+/** By id, in a Map: an id such as “constructor” is a key like any other. The first of two wins. */
+export function byId<T extends { id: string }>(list: readonly T[]): Map<string, T> {
+  const map = new Map<string, T>();
+  for (const x of list) if (!map.has(x.id)) map.set(x.id, x);
+  return map;
+}
+
+function mixesOf(
+  plan: Plan,
+  bases: ReadonlyMap<string, Base>,
+  problems: Problem[]
+): Map<string, ResolvedMix> {
+  const found = new Map<string, ResolvedMix>();
+  const said = new Set<string>();
+  for (const mix of plan.mixes) {
+    const base = bases.get(mix.baseId);
+    const formula = base && formulaOf(base);
+    if (base && formula?.ok)
+      found.set(mix.id, { mix, base, formula: formula.value, behaviour: behaviourOf(base) });
+    if (said.has(mix.baseId)) continue;
+    said.add(mix.baseId);
+    if (!base)
+      problems.push(
+        missing('base', `mixes/${mix.id}/baseId`, 'No base is chosen, or it is gone from the shelf.')
+      );
+    else if (formula && !formula.ok) problems.push(formula.problem);
+  }
+  return found;
+}
+
+function cupsOf(
+  plan: Plan,
+  mixes: ReadonlyMap<string, ResolvedMix>,
+  colourants: ReadonlyMap<string, Colourant>,
+  problems: Problem[]
+): ResolvedCup[] {
+  const all = byId(plan.cups);
+  const known = new Set(plan.mixes.map((m) => m.id));
+  return plan.cups.map((cup) => {
+    const mixId = mixIdOf(cup);
+    if (mixId !== undefined && !known.has(mixId))
+      problems.push(
+        missing('mix', `cups/${cup.id}/from`, `${cup.name} is made from a mix that is not in the plan.`)
+      );
+    const parts = partsOf(cup, all, problems);
+    const mix = mixes.get(mixId ?? firstMix(cup, all) ?? '');
+    return {
+      cup,
+      ...(mix ? { mix } : {}),
+      parts,
+      doses: dosesOf(cup, colourants),
+      fillers: (cup.fillers ?? []).map((f) => ({
+        id: f.id,
+        name: f.name,
+        share: f.percent / 100,
+        density: f.density
+      }))
+    };
+  });
+}
+
+/** A cup's recipe with its colourants found; those that are gone from the shelf are left out. */
+export const dosesOf = (cup: Cup, colourants: ReadonlyMap<string, Colourant>): CupDose[] =>
+  cup.recipe.flatMap((line) => {
+    const colourant = colourants.get(line.colourantId);
+    return colourant ? [{ ...line, colourant, lineId: line.id }] : [];
+  });
+
+/** The cups a cup is filled from, their shares made whole; a cup that would be filled from itself is refused. */
+function partsOf(
+  cup: Cup,
+  all: ReadonlyMap<string, Cup>,
+  problems: Problem[]
+): { cupId: string; share: number }[] {
+  if ('mix' in cup.from) return [];
+  const path = `cups/${cup.id}/from`;
+  if (fillsFrom(cup.id, cup, all, 0)) {
+    problems.push({
+      code: 'cup-of-itself',
+      level: 'stop',
+      path: `plan/${path}`,
+      sentence: `${cup.name} would be filled from itself.`,
+      mend: 'Fill it from other cups.'
+    });
+    return [];
+  }
+  const there = cup.from.cups.filter((p) => {
+    if (all.has(p.cupId)) return true;
+    problems.push(missing('cup', path, `${cup.name} is filled from a cup that is not in the plan.`));
+    return false;
+  });
+  const sum = there.reduce((s, p) => s + p.share, 0);
+  return there.map((p) => ({ cupId: p.cupId, share: p.share / sum }));
+}
+
+const fillsFrom = (id: string, cup: Cup, all: ReadonlyMap<string, Cup>, depth: number): boolean =>
+  'cups' in cup.from &&
+  (depth > all.size ||
+    cup.from.cups.some((p) => {
+      const part = all.get(p.cupId);
+      return p.cupId === id || (part !== undefined && fillsFrom(id, part, all, depth + 1));
+    }));
+
+/** The mix that a cup of cups begins with, by which its states go. */
+function firstMix(cup: Cup, all: ReadonlyMap<string, Cup>, depth = 0): string | undefined {
+  if ('mix' in cup.from) return cup.from.mix;
+  if (depth > all.size) return undefined;
+  for (const { cupId } of cup.from.cups) {
+    const part = all.get(cupId);
+    const mix = part && firstMix(part, all, depth + 1);
+    if (mix) return mix;
+  }
+  return undefined;
+}
+
+function stepOf(step: Step, plan: Plan, strands: readonly Strand[], problems: Problem[]): ResolvedStep {
+  const path = `plan/steps/${step.id}`;
+  const groups = new Set(plan.groups.map((g) => g.id));
+  if (step.where.some((id) => !groups.has(id)))
+    problems.push(
+      missing('group', `steps/${step.id}/where`, 'This step names cavities that are not in the plan.')
+    );
+  const own = readAct(step, path, problems);
+  const cups = new Set(plan.cups.map((c) => c.id));
+  if (own?.definition.cups(own.act).some((id) => !cups.has(id)))
+    problems.push(missing('cup', `steps/${step.id}/act`, 'This step pours a cup that is not in the plan.'));
+  const here = strands.filter((s) => step.where.includes(s.group.id));
+  const varied = new Map(here.map((s) => [s.id, variedAct(own, s, cups)]));
+  return { step, strands: here, own, here: (strandId) => varied.get(strandId) };
+}
+
+/** Reads a step's act by its own definition; one that is unknown or ill formed is said and left out. */
+function readAct(step: Step, path: string, problems: Problem[]): ResolvedAct | undefined {
+  const definition = acts.find(step.act.kind);
+  if (!definition) {
+    problems.push({
+      code: 'act-unknown',
+      level: 'stop',
+      path: `${path}/act`,
+      sentence: `This version knows no act “${step.act.kind}”.`,
+      mend: 'Take the step out, or choose another act for it.'
+    });
+    return undefined;
+  }
+  const read = definition.schema.safeParse(step.act);
+  if (!read.success) {
+    problems.push(...problemsOf(read.error, `${path}/act`));
+    return undefined;
+  }
+  const at: ActStep = { stepId: step.id, path: `${path}/act`, hands: step.hands, note: step.note };
+  return { definition, act: read.data, step: at };
+}
+
+/** The act as a strand's variation has it; undefined where the strand leaves it out, or where its cup is gone. */
+function variedAct(
+  own: ResolvedAct | undefined,
+  strand: Strand,
+  cups: ReadonlySet<string>
+): ResolvedAct | undefined {
+  if (!own || own.definition.cups(own.act).some((id) => !cups.has(id))) return undefined;
+  const variation = strand.variations.find((v) => v.stepId === own.step.stepId);
+  if (!variation) return own;
+  const { change } = variation;
+  if ('skip' in change) return undefined;
+  const cupId = change.cupId !== undefined && cups.has(change.cupId) ? change.cupId : undefined;
+  return {
+    ...own,
+    act: own.definition.changed(own.act, {
+      ...(cupId === undefined ? {} : { cup: () => cupId }),
+      ...(change.amount ? { amount: change.amount } : {})
+    })
+  };
+}

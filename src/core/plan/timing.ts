@@ -1,0 +1,113 @@
+import {
+  indexed,
+  potId,
+  type Indexed,
+  type Material,
+  type TimedMix,
+  type TimedPour,
+  type TimedStep
+} from '../schedule';
+import type { FilledStrand, Pour } from './fill';
+import type { ResolvedMix, ResolvedPlan, ResolvedStep } from './resolve';
+import type { WorkedCup, WorkedCups } from './worked';
+
+/** What a score is played from: steps, pours and mixes with their minutes and materials. */
+export function timingOf(plan: ResolvedPlan, filled: readonly FilledStrand[], worked: WorkedCups): Indexed {
+  return indexed({
+    room: plan.plan.bench.roomCelsius,
+    steps: plan.steps.map((s) => timedStep(s, plan)),
+    pours: new Map(filled.flatMap((f) => f.pours.map((p) => [p.id, timedPour(p, f)] as const))),
+    mixes: new Map(
+      [...pots(plan, worked), ...worked.cups.flatMap((w) => cupMixes(w, worked))].map((m) => [m.mixId, m])
+    ),
+    strands: filled.map(({ strand }) => ({
+      id: strand.id,
+      groupId: strand.group.id,
+      name: strand.group.name
+    }))
+  });
+}
+
+const materialOf = ({ base, behaviour, formula }: ResolvedMix): Material => ({
+  baseId: base.id,
+  behaviour,
+  clockPart: formula.clockPart,
+  stirMinutes: base.stirMinutes,
+  demouldHours: base.demouldHours
+});
+
+function timedStep({ step, strands, own }: ResolvedStep, plan: ResolvedPlan): TimedStep {
+  const count = strands.reduce((s, x) => s + x.count, 0);
+  const drawsNothing = own && own.definition.cups(own.act).length === 0;
+  const minutes = drawsNothing
+    ? own.definition.hands(own.act, own.step, count)
+    : { attended: 0, unattended: 0 };
+  return {
+    id: step.id,
+    gates: step.gates,
+    strandIds: strands.map((s) => s.id),
+    line: lineOf(own, plan),
+    ...minutes
+  };
+}
+
+const lineOf = (own: ResolvedStep['own'], { cupOf }: ResolvedPlan): string =>
+  own ? own.definition.words(own.act, { cup: (id) => cupOf.get(id)?.cup.name ?? id, cavities: '' }).line : '';
+
+function timedPour(pour: Pour, { layers }: FilledStrand): TimedPour {
+  const own = layers.filter((l) => l.pourId === pour.id);
+  const { act } = pour;
+  return {
+    pourId: pour.id,
+    stepId: pour.stepId,
+    strandId: pour.strandId,
+    cupId: pour.cupId,
+    depth: own.reduce((s, l) => s + l.to - l.from, 0),
+    // A step that draws from several cups keeps the hands once: with the first of them.
+    attended: (count) =>
+      act && !pour.id.includes('+') ? act.definition.hands(act.act, act.step, count).attended : 0
+  };
+}
+
+const pots = (plan: ResolvedPlan, worked: WorkedCups): TimedMix[] =>
+  worked.common.map((m) => ({
+    mixId: m.mixId,
+    cupId: potId(m.of),
+    turn: m.turn,
+    name: 'the mix',
+    material: materialOf(plan.mixes.get(m.of)!),
+    weighings: m.weighings,
+    mixed: m.balance.mixed,
+    pours: []
+  }));
+
+function cupMixes({ cup, resolved, mixes }: WorkedCup, worked: WorkedCups): TimedMix[] {
+  if (!resolved.mix) return [];
+  const material = materialOf(resolved.mix);
+  const portion = 'mix' in cup.from && resolved.mix.mix.feeds === 'split';
+  return mixes.map((m): TimedMix => {
+    const pot = portion
+      ? worked.common.find((c) => c.of === resolved.mix!.mix.id && c.turn === m.turn)
+      : undefined;
+    return {
+      mixId: m.mixId,
+      cupId: cup.id,
+      turn: m.turn,
+      name: cup.name,
+      material,
+      weighings: m.weighings,
+      mixed: m.balance.mixed,
+      pours: m.pours,
+      ...(pot ? { portionOf: pot.mixId } : {}),
+      ...(m.filledFrom ? { filledFrom: fillingMixes(m.filledFrom, m.turn, worked) } : {})
+    };
+  });
+}
+
+/** The mixes that a filling takes from: each part's own of the same turn, or its first. */
+const fillingMixes = (from: readonly { cupId: string }[], turn: number, worked: WorkedCups): string[] =>
+  from.flatMap(({ cupId }) => {
+    const mixes = worked.cups.find((w) => w.cup.id === cupId)?.mixes ?? [];
+    const own = mixes.find((m) => m.turn === turn) ?? mixes[0];
+    return own ? [own.mixId] : [];
+  });

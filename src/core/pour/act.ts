@@ -1,0 +1,91 @@
+import type { z } from 'zod';
+import type { Amount } from '../plan/document';
+import type { Problem } from '../problem';
+import type { Stand } from './stand';
+
+/** The families in which a maker looks for an act. */
+export type ActGroup = 'pour in' | 'move' | 'put in' | 'wait' | 'after';
+
+/** What an act takes from a cup for each cavity, ml: all that the batch asks of it. */
+export interface Draw {
+  cupId: string;
+  ml: number;
+}
+
+/** A state an act needs, of a cup it draws from or of what it goes onto. */
+export interface Want {
+  state: string;
+  of: 'layer below' | { cup: string };
+}
+
+/** Minutes that need the hands, and minutes that only pass. */
+export interface Minutes {
+  attended: number;
+  unattended: number;
+}
+
+/** The step an act belongs to: its place in the plan, and the minutes the maker gave it. */
+export interface ActStep {
+  stepId: string;
+  /** Path of the act from the plan's root, for problems: `plan/steps/<id>/act`. */
+  path: string;
+  hands?: { each?: number | undefined; once?: number | undefined } | undefined;
+  note?: string | undefined;
+}
+
+/** Names for the things an act speaks of. */
+export interface Naming {
+  cup(id: string): string;
+  /** The cavities it is done in, e.g. “knobs 1–6”; empty at the bench. */
+  cavities: string;
+}
+
+/** What is said of an act: once, used in the list, on the sheet and in the run. */
+export interface ActWords {
+  /** One plain line: “lay heron, to 60 %”. */
+  line: string;
+  /** The verb and the rest of an instruction: “Pour”, “cup B heron into knobs 1–6”. */
+  act: string;
+  rest: string;
+  hint: string;
+  confirm: string;
+}
+
+/** A cavity after an act, and what was wrong with doing it. */
+export interface Applied {
+  stand: Stand;
+  problems: Problem[];
+}
+
+/**
+ * Everything the program knows of one act. All that plans, draws, times, lists, runs and records acts asks here, so
+ * a new act is one folder and one line in the registry.
+ */
+export interface ActDefinition<A extends { kind: string }> {
+  kind: A['kind'];
+  group: ActGroup;
+  schema: z.ZodType<A>;
+  /** Cups it names, whether or not anything is drawn from them. */
+  cups(act: A): string[];
+  /** The same act with another cup or another amount, where it has one: for variations and for repeats. */
+  changed(act: A, change: { cup?: (id: string) => string; amount?: Amount }): A;
+  /** What it takes for each cavity, ml; nothing where it cannot be done on this stand. */
+  draws(act: A, stand: Stand, step: ActStep): Draw[];
+  /** The cavity afterwards. */
+  apply(act: A, stand: Stand, step: ActStep): Applied;
+  /** Minutes for so many cavities. */
+  hands(act: A, step: ActStep, count: number): Minutes;
+  wants?(act: A): Want[];
+  /** Where a point of the cavity was before the act, or the cup it is made of since. */
+  undo?(
+    act: A,
+    point: readonly [number, number, number],
+    stand: Stand
+  ): readonly [number, number, number] | { cup: string };
+  /** What is wrong with it on this stand beyond what `apply` says. */
+  rules?(act: A, stand: Stand, step: ActStep): Problem[];
+  words(act: A, names: Naming): ActWords;
+}
+
+/** Any act's definition, its own type of act forgotten. */
+export type AnyDefinition = ActDefinition<{ kind: string }>;

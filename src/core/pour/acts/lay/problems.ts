@@ -1,0 +1,53 @@
+import type { Problem } from '../../../problem';
+import type { ActStep } from '../../act';
+import type { Stand } from '../../stand';
+import type { Lay } from './schema';
+
+export const unevenChambers = (mm: number, step: ActStep, stand: Stand): Problem => ({
+  code: 'chambers-uneven',
+  level: 'warn',
+  path: step.path,
+  sentence: `${stand.name}: the chambers stand ${mm.toFixed(1)} mm apart when the divider comes out, so one runs under the other.`,
+  mend: 'Fill them to one level, in rounds.'
+});
+
+export const unknownChamber = (act: Lay, step: ActStep, stand: Stand): Problem => ({
+  code: 'chamber-unknown',
+  level: 'stop',
+  path: `${step.path}/chamberId`,
+  sentence: `${stand.name} have no chamber “${act.chamberId}”.`,
+  mend: 'Choose one of the mould’s chambers, or the whole cavity.'
+});
+
+export const unknownZone = (act: Lay, step: ActStep, stand: Stand): Problem => ({
+  code: 'zone-unknown',
+  level: 'stop',
+  path: `${step.path}/amount`,
+  sentence: `${stand.name} have no zone “${act.amount.kind === 'zone' ? act.amount.zoneId : ''}”.`,
+  mend: 'Name a zone of the mould’s card, or give a depth.'
+});
+
+export const nothingToPour = (act: Lay, step: ActStep, share: number): Problem => ({
+  code: 'level-passed',
+  level: 'stop',
+  path: `${step.path}/amount`,
+  sentence: `The cavity already stands at ${(share * 100).toFixed(0)} % here, so this layer pours nothing.`,
+  mend:
+    act.amount.kind === 'rim'
+      ? 'Lower an earlier layer, or take this one out.'
+      : 'Ask for a higher level, or take this layer out.'
+});
+
+export const overfull = (
+  act: Lay,
+  step: ActStep,
+  stand: Stand,
+  room: { over: number; most: number }
+): Problem => ({
+  code: 'overfull',
+  level: 'stop',
+  path: `${step.path}/amount`,
+  sentence: `${stand.name} would overflow: ${room.over.toFixed(1)} ml more than the ${room.most.toFixed(1)} ml ${act.chamberId ? 'its chamber' : 'it'} holds.`,
+  mend: 'Fill to the rim instead',
+  edit: { path: ['steps', step.stepId, 'act', 'amount'], value: { kind: 'rim' } }
+});

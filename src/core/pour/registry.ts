@@ -1,0 +1,30 @@
+import type { ActDefinition, AnyDefinition } from './act';
+
+const NEEDED = ['kind', 'group', 'schema', 'cups', 'changed', 'draws', 'apply', 'hands', 'words'] as const;
+
+/** Acts by their kind. Refuses a definition that lacks something, and a kind that is taken. */
+export class ActRegistry {
+  readonly #acts = new Map<string, AnyDefinition>();
+
+  /** Adds an act. Throws on an incomplete definition: a fault of the program, not of a plan. */
+  add<A extends { kind: string }>(definition: ActDefinition<A>): this {
+    const lacking = NEEDED.filter((key) => definition[key] === undefined);
+    if (lacking.length) throw new Error(`The act “${definition.kind}” lacks ${lacking.join(', ')}.`);
+    if (this.#acts.has(definition.kind)) throw new Error(`The act “${definition.kind}” is there already.`);
+    this.#acts.set(definition.kind, definition as unknown as AnyDefinition);
+    return this;
+  }
+
+  /** Takes an act out again: for tests that bring their own. */
+  remove(kind: string): void {
+    this.#acts.delete(kind);
+  }
+
+  find(kind: string): AnyDefinition | undefined {
+    return this.#acts.get(kind);
+  }
+
+  all(): AnyDefinition[] {
+    return [...this.#acts.values()];
+  }
+}

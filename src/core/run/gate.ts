@@ -1,0 +1,126 @@
+import type { Condition, Zero } from '../plan/document';
+import type { RunState } from './state';
+import type { GateTask } from './task';
+
+const MINUTE = 60_000;
+
+/** Whether a gate is open, by which right, and when it opens by minutes, ms. */
+export interface GateOpening {
+  open: boolean;
+  by?: 'state' | 'minutes' | 'probe' | 'clock' | 'checked';
+  /** When it opens by the clock alone; infinite where only a probe or a look tells. */
+  opensAt: number;
+  conditions: { words: string; met: boolean; opensAt: number; look: boolean; celsius?: number }[];
+}
+
+/** The moment a gate is judged at, ms, and the start of that day by the bench's own clock. */
+export interface Moment {
+  now: number;
+  dayStart: number;
+}
+
+type Opening = Pick<GateOpening, 'open' | 'by' | 'opensAt'>;
+
+/**
+ * Judges a gate: open when every condition is met. A state when the hand reported it (or a later one of the
+ * material's states, in order), or when its minutes are over; a temperature when a probe read it.
+ */
+export function gateOpening(
+  gate: GateTask,
+  state: RunState,
+  moment: Moment,
+  states: readonly { state: string }[]
+): GateOpening {
+  const all = gate.all ?? [plainState(gate)];
+  const judged = all.map(({ condition, minutes }, i) =>
+    judge({ gate, state, moment, states, condition, minutes, i })
+  );
+  const open = judged.every((j) => j.open);
+  // What opened last is what is worth saying.
+  const last = judged.reduce((a, b) => (b.opensAt >= a.opensAt ? b : a));
+  const told = judged.find((j) => j.open && j.by !== 'minutes' && j.by !== 'clock');
+  return {
+    open,
+    ...(open ? { by: (told ?? last).by ?? 'minutes' } : {}),
+    opensAt: Math.max(...judged.map((j) => (j.open ? Math.min(j.opensAt, moment.now) : j.opensAt))),
+    conditions: all.map(({ words, condition }, i) => ({
+      words,
+      met: judged[i]!.open,
+      opensAt: judged[i]!.opensAt,
+      look: condition.kind === 'checked',
+      ...(condition.kind === 'probe' ? { celsius: condition.celsius } : {})
+    }))
+  };
+}
+
+/** A gate frozen before gates had conditions: the layer below, in a state or after minutes. */
+const plainState = (gate: GateTask) => ({
+  condition: { kind: 'state' as const, state: gate.state, of: 'layer below' as const },
+  words: gate.state,
+  minutes: gate.minutes
+});
+
+interface Case {
+  gate: GateTask;
+  state: RunState;
+  moment: Moment;
+  states: readonly { state: string }[];
+  condition: Condition;
+  minutes: number | undefined;
+  i: number;
+}
+
+function judge(c: Case): Opening {
+  const { condition, state, moment } = c;
+  switch (condition.kind) {
+    case 'state':
+      return judgeState(c, condition);
+    case 'since':
+      return byMinutes(zeroIn(state, condition.zero), condition.minutes, moment.now);
+    case 'probe': {
+      const read = state.probed.get('cup' in condition.of ? condition.of.cup : condition.of.cavity);
+      return read && read.celsius >= condition.celsius
+        ? { open: true, by: 'probe', opensAt: read.at }
+        : { open: false, opensAt: Infinity };
+    }
+    case 'clock': {
+      const [hours, minutes] = condition.at.split(':').map(Number);
+      const opensAt = moment.dayStart + (hours! * 60 + minutes!) * MINUTE;
+      return moment.now >= opensAt ? { open: true, by: 'clock', opensAt } : { open: false, opensAt };
+    }
+    case 'checked':
+      return state.checked.has(`${c.gate.id}#${c.i}`)
+        ? { open: true, by: 'checked', opensAt: -Infinity }
+        : { open: false, opensAt: Infinity };
+  }
+}
+
+function judgeState(c: Case, condition: Extract<Condition, { kind: 'state' }>): Opening {
+  const { state, moment, states } = c;
+  const rank = (name: string) => states.findIndex((s) => s.state === name);
+  const cup = condition.of === 'layer below' ? undefined : condition.of.cup;
+  const zero = cup === undefined ? state.groups.get(c.gate.groupId)?.lastPour : state.cups.get(cup)?.zero;
+  const report = cup === undefined ? state.groups.get(c.gate.groupId)?.reported : state.felt.get(cup);
+  if (report && report.at >= (zero ?? 0) && rank(report.state) >= rank(condition.state))
+    return { open: true, by: 'state', opensAt: report.at };
+  return c.minutes === undefined
+    ? { open: false, opensAt: Infinity }
+    : byMinutes(zero ?? moment.now, c.minutes, moment.now);
+}
+
+function byMinutes(zero: number | undefined, minutes: number, now: number): Opening {
+  const opensAt = zero === undefined ? Infinity : zero + minutes * MINUTE;
+  return now >= opensAt ? { open: true, by: 'minutes', opensAt } : { open: false, opensAt };
+}
+
+/** When a zero really was, ms; undefined where it has not come. */
+export function zeroIn(state: RunState, zero: Zero): number | undefined {
+  if ('mixMet' in zero) return state.cups.get(`~${zero.mixMet}`)?.zero ?? state.cups.get(zero.mixMet)?.zero;
+  if ('cupColoured' in zero) return state.cups.get(zero.cupColoured)?.coloured;
+  if ('demoulded' in zero) return state.groups.get(zero.demoulded)?.demoulded;
+  const done = state.tasks.filter(
+    ({ task, status }) =>
+      'stepId' in task && task.kind !== 'gate' && task.stepId === zero.stepDone && status === 'done'
+  );
+  return done.length ? Math.max(...done.map((t) => t.doneAt ?? 0)) : undefined;
+}

@@ -1,0 +1,75 @@
+import type { AnyEvent } from './events';
+import type { Task, WeighTask } from './task';
+
+/** A task with what has become of it. */
+export interface TaskState {
+  task: Task;
+  status: 'done' | 'skipped' | 'open';
+  /** For weighings: what to aim at now, g, after any overshoot. */
+  target?: number;
+  /** What really went in or was poured, g. */
+  actual?: number;
+  doneAt?: number;
+}
+
+/** A cup while it is made. */
+export interface CupState {
+  /** The batch as a multiple of the plan. */
+  scale: number;
+  /** When its parts met, ms; its clock's zero. */
+  zero?: number;
+  /** When its colour was stirred in, ms. */
+  coloured?: number;
+  /** Grams more (or, negative, less) than planned. */
+  surplus: number;
+  /** Greatest relative deviation of a part's share from the plan, of what is in; 0 until all parts are. */
+  ratioError: number;
+  accepted: boolean;
+}
+
+/** What is known of a group of cavities. */
+export interface GroupState {
+  lastPour?: number;
+  reported?: { state: string; at: number };
+  demoulded?: number;
+}
+
+/** A top-up that an overshoot asks for before anything else. */
+export interface TopUp {
+  task: WeighTask;
+  grams: number;
+}
+
+/** Something noted while pouring. */
+export interface Noted {
+  id: string;
+  at: number;
+  text: string;
+  problem: boolean;
+}
+
+/** Everything a run's screen shows, folded from its events. Maps are by ids, which may be any words. */
+export interface RunState {
+  tasks: TaskState[];
+  /** The first open task, if any. */
+  now?: TaskState;
+  topUp?: TopUp;
+  /** By mix: a cup's own id for its first, `id~2` for the next; the common mix's as well. */
+  cups: ReadonlyMap<string, CupState>;
+  groups: ReadonlyMap<string, GroupState>;
+  /** What the hand last said of each cup, and what a probe last read in a cup or group. */
+  felt: ReadonlyMap<string, { state: string; at: number }>;
+  probed: ReadonlyMap<string, { celsius: number; at: number }>;
+  /** Conditions that were looked at: `task#condition`. */
+  checked: ReadonlySet<string>;
+  notes: Noted[];
+  /** What was weighed as left over in each cup at the end, g. */
+  left: ReadonlyMap<string, number>;
+  /** The device that conducts, where one has said so. */
+  conductor?: string;
+  /** Events that name nothing in this run, or that only a newer program knows: kept, and shown. */
+  strays: { event: AnyEvent; sentence: string }[];
+  /** The last event that Undo would take back. */
+  undoable?: AnyEvent;
+  finishedAt?: number;
+}

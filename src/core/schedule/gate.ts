@@ -1,0 +1,144 @@
+import type { Condition, Gate, Zero } from '../plan/document';
+import { conditionWords, zeroWords } from '../pour/gates';
+import type { Problem } from '../problem';
+import type { Playing, StrandTime } from './playing';
+import { earlyGate, gateLate, neverWarm, unknownState, type At } from './problems';
+import type { GateWait } from './score';
+import type { TimedStep } from './timing';
+
+/** When one condition is met: from which zero, after how many minutes, and whether that is the plan's figure. */
+interface Opening {
+  zero: number;
+  minutes: number;
+  reckoned: 'plan' | 'estimate';
+}
+
+type Judged = { opening?: Opening; problems: Problem[] };
+type Wait = Pick<GateWait, 'state' | 'opens' | 'minutes' | 'reckoned' | 'conditions'>;
+
+const NOTHING: Judged = { problems: [] };
+/** Conditions that no estimate can place: the run waits for them, the score does not. */
+const ONLY_SEEN: ReadonlySet<Condition['kind']> = new Set(['probe', 'clock', 'checked']);
+
+/**
+ * When a gate opens on the score: when the last of its conditions is met. What cannot be placed in time (a time of
+ * day, something to look at) takes none here; a state of nothing that lies below is no gate at all.
+ */
+export function gateWait(p: Playing, step: TimedStep, gate: Gate): { wait?: Wait; problems: Problem[] } {
+  const judged = gate.all.map((c, i) => judge(p, step, c, ['steps', step.id, 'gates', gate.id, 'all', i]));
+  const problems = judged.flatMap((j) => j.problems);
+  const openings = judged.flatMap((j) => j.opening ?? []);
+  const placed = openings.length > 0 || gate.all.some((c) => ONLY_SEEN.has(c.kind));
+  if (!placed) return { problems };
+  const none: Opening = { zero: p.now, minutes: 0, reckoned: 'plan' };
+  const last = openings.reduce(
+    (a, b) => (b.zero + b.minutes > a.zero + a.minutes ? b : a),
+    openings[0] ?? none
+  );
+  const conditions = gate.all.map((c, i) => {
+    const minutes = judged[i]?.opening?.minutes;
+    return { words: conditionWords(c, namesOf(p)), ...(minutes === undefined ? {} : { minutes }) };
+  });
+  const state = conditions.map((c) => c.words).join(' and ');
+  const opens = Math.max(p.now, last.zero + last.minutes);
+  return { wait: { state, opens, minutes: last.minutes, reckoned: last.reckoned, conditions }, problems };
+}
+
+/** Names of cups and steps, for a gate's words. */
+const namesOf = (p: Playing) => ({
+  cup: (id: string) => p.timing.ofCup(id)[0]?.name ?? id,
+  step: (id: string) => p.timing.steps.find((s) => s.id === id)?.line ?? id
+});
+
+function judge(p: Playing, step: TimedStep, c: Condition, at: At): Judged {
+  switch (c.kind) {
+    case 'state':
+      return c.of === 'layer below' ? judgeLayer(p, step, c, at) : judgeCup(p, c, c.of.cup, at);
+    case 'since': {
+      const zero = zeroOf(p, c.zero);
+      return zero === undefined
+        ? NOTHING
+        : { opening: { zero, minutes: c.minutes, reckoned: 'plan' }, problems: [] };
+    }
+    case 'probe':
+      return judgeProbe(p, step, c, at);
+    case 'clock':
+    case 'checked':
+      return NOTHING;
+  }
+}
+
+/** When a zero was, on the score; undefined where it has not come. */
+export function zeroOf(p: Playing, zero: Zero): number | undefined {
+  if ('stepDone' in zero) return p.steps.get(zero.stepDone);
+  if ('cupColoured' in zero) return p.cups.get(zero.cupColoured)?.coloured;
+  if ('mixMet' in zero) return p.pots.get(`~${zero.mixMet}`)?.zero ?? p.cups.get(zero.mixMet)?.window.zero;
+  return undefined;
+}
+
+type State = Extract<Condition, { kind: 'state' }>;
+
+/** The strand a step goes onto that will be ready last. */
+function below(p: Playing, step: TimedStep): StrandTime | undefined {
+  const times = step.strandIds.flatMap((id) => p.strands.get(id) ?? []);
+  return times.length ? times.reduce((a, b) => (b.at > a.at ? b : a)) : undefined;
+}
+
+function judgeLayer(p: Playing, step: TimedStep, c: State, at: At): Judged {
+  const last = below(p, step);
+  if (!last) return NOTHING;
+  const estimate = last.material.behaviour.layerReaches(c.state, last.depth, p.timing.room);
+  return judgeState(p, c, { zero: last.at, estimate, material: last.material, at });
+}
+
+function judgeCup(p: Playing, c: State, cupId: string, at: At): Judged {
+  const cup = p.cups.get(cupId);
+  if (!cup) return NOTHING;
+  const estimate = cup.material.behaviour.cupReaches(c.state, cup.mass, p.timing.room);
+  return judgeState(p, c, { zero: cup.window.zero, estimate, material: cup.material, at });
+}
+
+interface Found {
+  zero: number;
+  estimate: number;
+  material: StrandTime['material'];
+  at: At;
+}
+
+/** A gate's own minutes win over the estimate; those far under it are doubted. */
+function judgeState(p: Playing, c: State, { zero, estimate, material, at }: Found): Judged {
+  const known = Number.isFinite(estimate);
+  if (c.minutes === undefined)
+    return known
+      ? { opening: { zero, minutes: estimate, reckoned: 'estimate' }, problems: [] }
+      : { problems: [unknownState(c.state, at, material.behaviour)] };
+  const early = known && c.minutes < estimate * 0.8;
+  return {
+    opening: { zero, minutes: c.minutes, reckoned: 'plan' },
+    problems: early ? [earlyGate(c.state, c.minutes, { estimate, room: p.timing.room, at })] : []
+  };
+}
+
+function judgeProbe(p: Playing, step: TimedStep, c: Extract<Condition, { kind: 'probe' }>, at: At): Judged {
+  const cup = 'cup' in c.of ? p.cups.get(c.of.cup) : undefined;
+  const layer = 'cavity' in c.of ? below(p, step) : undefined;
+  const material = cup?.material ?? layer?.material;
+  if (!material) return NOTHING;
+  const body = cup ? { cup: Math.max(1, cup.mass) } : { layer: Math.max(0.05, layer!.depth) };
+  const minutes = material.behaviour.warmsTo(c.celsius, body, p.timing.room);
+  const zero = cup?.window.zero ?? layer!.at;
+  if (Number.isFinite(minutes)) return { opening: { zero, minutes, reckoned: 'estimate' }, problems: [] };
+  // Only a material with a cure model can say that it never gets so warm.
+  const peak = cup ? material.behaviour.cupPeak(Math.max(1, cup.mass), p.timing.room) : undefined;
+  return peak !== undefined && peak > p.timing.room + 0.05
+    ? { problems: [neverWarm(c.celsius, peak, at)] }
+    : NOTHING;
+}
+
+/** What to say of a gate that opens only after the latest moment its step may be done. */
+export function lateness(p: Playing, step: TimedStep, gate: Gate): Problem[] {
+  const zero = gate.notAfter && zeroOf(p, gate.notAfter.zero);
+  if (zero === undefined || p.now <= zero + gate.notAfter!.minutes + 1e-9) return [];
+  const at = ['steps', step.id, 'gates', gate.id, 'notAfter'];
+  return [gateLate(at, p.now - zero - gate.notAfter!.minutes, zeroWords(gate.notAfter!.zero, namesOf(p)))];
+}

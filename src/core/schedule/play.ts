@@ -1,0 +1,215 @@
+import type { Problem } from '../problem';
+import { gateWait, lateness } from './gate';
+import { isPot } from './ids';
+import type { Playing, StrandTime } from './playing';
+import { demouldClash, pastWindow } from './problems';
+import type { Block, PourWindow, Score } from './score';
+import type { SequenceItem } from './sequence';
+import type { Indexed, Material, TimedMix } from './timing';
+
+/** Hands' time for one weighing, minutes: set down, pour, read. A starting figure for a practised hand. */
+export const WEIGHING_MINUTES = 0.5;
+/** Colouring a cup that is split from a common mix: a short stir after its colour is in, minutes. */
+export const COLOUR_STIR_MINUTES = 0.5;
+/** Pouring one cup into another, minutes. */
+const FILL_MINUTES = 0.5;
+
+/**
+ * Lays a sequence out for one pair of hands: a gate waits until it opens, then the next mix is weighed, stirred and
+ * poured. Estimates follow each mix's mass, each layer's depth and the room's temperature.
+ */
+export function scoreOf(sequence: readonly SequenceItem[], timing: Indexed): Score & { problems: Problem[] } {
+  const p: Playing = {
+    timing,
+    score: { blocks: [], windows: [], gates: [], demould: [], ends: 0 },
+    problems: [],
+    now: 0,
+    windows: new Map(),
+    cups: new Map(),
+    pots: new Map(),
+    strands: new Map(),
+    steps: new Map(),
+    late: new Set()
+  };
+  for (const item of sequence) playItem(p, item);
+  demoulds(p);
+  p.score.ends = p.now;
+  return { ...p.score, problems: p.problems };
+}
+
+function playItem(p: Playing, item: SequenceItem): void {
+  switch (item.kind) {
+    case 'mix':
+      return isPot(item.cupId) ? makePot(p, item.mixId) : makeCup(p, item.mixId);
+    case 'fill':
+      return fillCup(p, item.mixId);
+    case 'pour':
+      return pour(p, item);
+    case 'gate':
+      return waitAt(p, item);
+    case 'do':
+      return doStep(p, item.stepId);
+  }
+}
+
+function block(p: Playing, b: Omit<Block, 'from' | 'to' | 'id'>, minutes: number): void {
+  if (minutes <= 0) return;
+  p.score.blocks.push({ ...b, id: `${b.act}:${p.score.blocks.length}`, from: p.now, to: p.now + minutes });
+  p.now += minutes;
+}
+
+/** How many weighings come before the clock starts, that one counted. */
+const untilMet = (mix: TimedMix) => mix.weighings.findIndex((w) => w.key === mix.material.clockPart) + 1;
+
+/** Weighs, colours and stirs a mix of its own; says when its parts met. */
+function mixed(p: Playing, mix: TimedMix): number {
+  const { cupId } = mix;
+  const met = untilMet(mix);
+  block(p, { act: 'weigh', cupId, label: `weigh ${mix.name}` }, met * WEIGHING_MINUTES);
+  const zero = p.now;
+  block(p, { act: 'weigh', cupId, label: 'colour' }, (mix.weighings.length - met) * WEIGHING_MINUTES);
+  block(p, { act: 'stir', cupId, label: 'stir' }, mix.material.stirMinutes);
+  return zero;
+}
+
+function makePot(p: Playing, mixId: string): void {
+  const mix = p.timing.mixes.get(mixId);
+  if (mix) p.pots.set(mixId, { zero: mixed(p, mix), mixed: mix.mixed });
+}
+
+function makeCup(p: Playing, mixId: string): void {
+  const mix = p.timing.mixes.get(mixId);
+  if (!mix) return;
+  const pot = mix.portionOf === undefined ? undefined : p.pots.get(mix.portionOf);
+  if (!pot) {
+    const zero = mixed(p, mix);
+    open(p, mix, zero, mix.mixed);
+    return;
+  }
+  const { cupId } = mix;
+  block(p, { act: 'weigh', cupId, label: `colour ${mix.name}` }, mix.weighings.length * WEIGHING_MINUTES);
+  block(p, { act: 'stir', cupId, label: 'stir' }, COLOUR_STIR_MINUTES);
+  open(p, mix, pot.zero, pot.mixed);
+}
+
+/** A cup's window opens now: it closes by its mass, and by the clock of what it came from. */
+function open(p: Playing, mix: TimedMix, zero: number, mass: number): void {
+  const { behaviour } = mix.material;
+  const window = {
+    cupId: mix.cupId,
+    mixId: mix.mixId,
+    zero,
+    from: p.now,
+    to: zero + behaviour.pourUntil(mass, p.timing.room),
+    gels: zero + behaviour.goneBy(mass, p.timing.room)
+  };
+  opened(p, mix, window, mass);
+}
+
+function opened(p: Playing, mix: TimedMix, window: PourWindow, mass: number): void {
+  p.windows.set(mix.mixId, window);
+  p.cups.set(mix.cupId, { window, mass, coloured: p.now, material: mix.material });
+  p.score.windows.push(window);
+}
+
+/** A cup of cups lasts as long as the first of them that goes off. */
+function fillCup(p: Playing, mixId: string): void {
+  const mix = p.timing.mixes.get(mixId);
+  const from = (mix?.filledFrom ?? []).flatMap((id) => p.windows.get(id) ?? []);
+  if (!mix || !from.length) return;
+  block(p, { act: 'fill', cupId: mix.cupId, label: `fill ${mix.name}` }, from.length * FILL_MINUTES);
+  const least = (key: 'zero' | 'to' | 'gels') => Math.min(...from.map((w) => w[key]));
+  const window = {
+    cupId: mix.cupId,
+    mixId,
+    zero: least('zero'),
+    from: p.now,
+    to: least('to'),
+    gels: least('gels')
+  };
+  opened(p, mix, window, mix.mixed);
+}
+
+function pour(p: Playing, item: Extract<SequenceItem, { kind: 'pour' }>): void {
+  const own = p.timing.pours.get(item.pourId);
+  const window = p.windows.get(item.mixId);
+  const mix = p.timing.mixes.get(item.mixId);
+  if (!own || !window || !mix) return;
+  const { stepId, cupId, mixId, strandId } = item;
+  const groupId = groupOf(p, strandId);
+  block(p, { act: 'pour', cupId, mixId, groupId, stepId, label: mix.name }, own.attended(item.count));
+  if (p.now > window.to + 1e-9 && !p.late.has(stepId)) {
+    p.late.add(stepId);
+    p.problems.push(pastWindow(mix.name, window, p.now, stepId));
+  }
+  p.steps.set(stepId, p.now);
+  settle(p, strandId, own.depth, mix.material);
+}
+
+const groupOf = (p: Playing, strandId: string) =>
+  p.timing.strands.find((s) => s.id === strandId)?.groupId ?? strandId;
+
+/** Something new lies in a strand: its age begins, and its way to firm. */
+function settle(p: Playing, strandId: string, depth: number, material: Material): void {
+  const before = p.strands.get(strandId);
+  const at = p.now;
+  // The data sheet's hours are the floor; a thin layer in a cool room may need longer.
+  const firm = Math.max(
+    at + material.behaviour.layerFirm(depth, p.timing.room),
+    at + material.demouldHours.from * 60,
+    before?.firm ?? 0
+  );
+  const late = at + material.demouldHours.to * 60;
+  // A layer more of the same material takes the late edge along; another material keeps its own.
+  const other = before && before.material.baseId !== material.baseId ? before.late : Infinity;
+  p.strands.set(strandId, {
+    first: before?.first ?? at,
+    at,
+    depth,
+    material,
+    firm,
+    late: Math.min(late, other)
+  });
+}
+
+function waitAt(p: Playing, item: Extract<SequenceItem, { kind: 'gate' }>): void {
+  const step = p.timing.steps.find((s) => s.id === item.stepId);
+  const gate = step?.gates.find((g) => g.id === item.gateId);
+  if (!step || !gate) return;
+  const { wait, problems } = gateWait(p, step, gate);
+  p.problems.push(...problems);
+  if (!wait) return;
+  const groupId = groupOf(p, step.strandIds[0] ?? '');
+  p.score.gates.push({ ...wait, gateId: gate.id, stepId: step.id, turn: item.turn, groupId, from: p.now });
+  p.now = Math.max(p.now, wait.opens);
+  p.problems.push(...lateness(p, step, gate));
+}
+
+function doStep(p: Playing, stepId: string): void {
+  const step = p.timing.steps.find((s) => s.id === stepId);
+  if (!step) return;
+  const groupId = step.strandIds.length ? { groupId: groupOf(p, step.strandIds[0]!) } : {};
+  const common = { act: 'do' as const, cupId: '', stepId, label: step.line, ...groupId };
+  block(p, common, step.attended);
+  block(p, { ...common, unattended: true }, step.unattended);
+  p.steps.set(stepId, p.now);
+}
+
+/** When each group may leave its mould: all of its strands firm, and the earliest late edge of any. */
+function demoulds(p: Playing): void {
+  const groups = new Map<string, StrandTime[]>();
+  for (const { id, groupId } of p.timing.strands) {
+    const time = p.strands.get(id);
+    if (time) groups.set(groupId, [...(groups.get(groupId) ?? []), time]);
+  }
+  for (const [groupId, times] of groups) {
+    const last = times.reduce((a, b) => (b.at > a.at ? b : a));
+    const first = Math.min(...times.map((t) => t.first));
+    const from = Math.max(...times.map((t) => t.firm));
+    const to = Math.max(from, Math.min(...times.map((t) => t.late)));
+    p.score.demould.push({ groupId, lastPour: last.at, from, to });
+    const over = last.at - first - last.material.demouldHours.to * 60;
+    const name = p.timing.strands.find((s) => s.groupId === groupId)!.name;
+    if (over > 0) p.problems.push(demouldClash(name, groupId, over));
+  }
+}

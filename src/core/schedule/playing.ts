@@ -1,0 +1,31 @@
+import type { Problem } from '../problem';
+import type { PourWindow, Score } from './score';
+import type { Indexed, Material } from './timing';
+
+/** What is known of a strand of cavities as the score goes on. */
+export interface StrandTime {
+  first: number;
+  at: number;
+  depth: number;
+  material: Material;
+  /** When everything in it may be handled, and the earliest late edge of what is in it. */
+  firm: number;
+  late: number;
+}
+
+/** A score while it is played: where the hands are, and what has happened. */
+export interface Playing {
+  timing: Indexed;
+  score: Score;
+  problems: Problem[];
+  now: number;
+  windows: Map<string, PourWindow>;
+  /** The latest mix of each cup, its mass, and when it was coloured. */
+  cups: Map<string, { window: PourWindow; mass: number; coloured: number; material: Material }>;
+  /** When the parts of each mix met, and its mass: for portions of it. */
+  pots: Map<string, { zero: number; mixed: number }>;
+  strands: Map<string, StrandTime>;
+  /** When each step was last done. */
+  steps: Map<string, number>;
+  late: Set<string>;
+}

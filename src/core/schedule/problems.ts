@@ -1,0 +1,67 @@
+import type { Behaviour } from '../cure';
+import type { Problem } from '../problem';
+import type { PourWindow } from './score';
+
+export const pastWindow = (name: string, window: PourWindow, now: number, stepId: string): Problem => ({
+  code: 'past-window',
+  level: 'warn',
+  path: `plan/steps/${stepId}`,
+  sentence: `${name} levels by itself until ${Math.round(window.to - window.zero)} min after its parts meet; this pour ends at ${Math.round(now - window.zero)} min.`,
+  mend: 'Pour fewer cavities from one cup, pour faster, or mix a second cup for the later layer.'
+});
+
+export const demouldClash = (name: string, groupId: string, over: number): Problem => ({
+  code: 'demould-clash',
+  level: 'warn',
+  path: `plan/groups/${groupId}`,
+  sentence: `The first of ${name} reach the end of their demould window ${Math.round(over)} min before the last are poured.`,
+  mend: 'Demould them between two mixes, or pour fewer in one turn.'
+});
+
+/** A gate whose own minutes open it well before the estimate. */
+export const earlyGate = (
+  state: string,
+  minutes: number,
+  { estimate, room, at }: { estimate: number; room: number; at: At }
+): Problem => ({
+  code: 'gate-early',
+  level: 'warn',
+  path: pathOf([...at, 'minutes']),
+  sentence: `At ${room} °C the layer below is ${state} after about ${Math.round(estimate)} min; this gate opens after ${Math.round(minutes)}.`,
+  mend: `Wait ${Math.round(estimate)} min, or pour on the reported state`,
+  edit: { path: [...at, 'minutes'], value: Math.round(estimate) }
+});
+
+/** A gate that opens only after the latest moment it may. */
+export const gateLate = (at: At, late: number, after: string): Problem => ({
+  code: 'gate-late',
+  level: 'warn',
+  path: pathOf(at),
+  sentence: `This step is due at the latest so long after ${after}; its gate opens ${Math.round(late)} min later than that.`,
+  mend: 'Let it wait for less, or allow it to be later.'
+});
+
+export const neverWarm = (celsius: number, peak: number, at: At): Problem => ({
+  code: 'probe-never',
+  level: 'warn',
+  path: pathOf([...at, 'celsius']),
+  sentence: `A cup of this size warms itself to ${peak.toFixed(0)} °C at most; this gate waits for ${celsius} °C.`,
+  mend: 'Wait for a lower temperature, or for a state.'
+});
+
+export function unknownState(state: string, at: At, behaviour: Behaviour): Problem {
+  const last = behaviour.states.at(-1)?.state ?? '';
+  const known = behaviour.states.find((s) => s.state === 'gelled')?.state ?? last;
+  return {
+    code: 'state-unknown',
+    level: 'warn',
+    path: pathOf([...at, 'state']),
+    sentence: `This material is never “${state}”.`,
+    mend: `Wait until it is ${known}`,
+    edit: { path: [...at, 'state'], value: known }
+  };
+}
+
+/** Where a problem stands, from inside the plan, as edits name it; problems write it from the one root. */
+export type At = readonly (string | number)[];
+export const pathOf = (at: At): string => ['plan', ...at].join('/');

@@ -1,0 +1,106 @@
+import type { Behaviour } from '../cure';
+import type { Gate } from '../plan/document';
+
+/** What a score needs of a base: how it passes through its states, and its card's times. */
+export interface Material {
+  baseId: string;
+  behaviour: Behaviour;
+  clockPart: string;
+  stirMinutes: number;
+  demouldHours: { from: number; to: number };
+}
+
+/** One mix (or one filling of a cup of cups) as the score needs it. */
+export interface TimedMix {
+  mixId: string;
+  cupId: string;
+  turn: number;
+  name: string;
+  material: Material;
+  weighings: readonly { key: string }[];
+  /** What it is in all, g. */
+  mixed: number;
+  /** The turn of a common mix that it is a portion of. */
+  portionOf?: string;
+  /** Mixes that it is filled from. */
+  filledFrom?: readonly string[];
+  pours: readonly { pourId: string; count: number }[];
+}
+
+/** One pour of a step into the cavities of one strand. */
+export interface TimedPour {
+  pourId: string;
+  stepId: string;
+  strandId: string;
+  cupId: string;
+  /** How deep it lies there, mm. */
+  depth: number;
+  /** Hands' minutes for so many cavities. */
+  attended(count: number): number;
+}
+
+/** A step: where it is done, what it waits for, and its minutes where nothing is drawn. */
+export interface TimedStep {
+  id: string;
+  gates: readonly Gate[];
+  strandIds: readonly string[];
+  /** What it is called on the score. */
+  line: string;
+  attended: number;
+  unattended: number;
+}
+
+/** Everything a score is played from. */
+export interface Timing {
+  room: number;
+  steps: readonly TimedStep[];
+  pours: ReadonlyMap<string, TimedPour>;
+  mixes: ReadonlyMap<string, TimedMix>;
+  /** Strands with their group and the name it goes by. */
+  strands: readonly { id: string; groupId: string; name: string }[];
+}
+
+/** A timing with what is looked up again and again, looked up once. */
+export interface Indexed extends Timing {
+  poursOf(stepId: string): readonly TimedPour[];
+  /** Mixes that serve a pour, in the order they are made. */
+  mixesFor(pourId: string): readonly TimedMix[];
+  ofCup(cupId: string): readonly TimedMix[];
+  /** The turn of a common mix that a mix comes from, through cups of cups too. */
+  potOf(mix: TimedMix): TimedMix | undefined;
+}
+
+/** Indexes a timing. */
+export function indexed(timing: Timing): Indexed {
+  const poursOf = grouped([...timing.pours.values()], (p) => [p.stepId]);
+  const mixes = [...timing.mixes.values()];
+  const mixesFor = grouped(mixes, (m) => m.pours.flatMap((p) => (p.count > 0 ? [p.pourId] : [])));
+  const ofCup = grouped(mixes, (m) => [m.cupId]);
+  const potOf = (mix: TimedMix): TimedMix | undefined => {
+    if (mix.portionOf !== undefined) return timing.mixes.get(mix.portionOf);
+    for (const id of mix.filledFrom ?? []) {
+      const from = timing.mixes.get(id);
+      const pot = from && potOf(from);
+      if (pot) return pot;
+    }
+    return undefined;
+  };
+  return {
+    ...timing,
+    poursOf: (id) => poursOf.get(id) ?? [],
+    mixesFor: (id) => mixesFor.get(id) ?? [],
+    ofCup: (id) => ofCup.get(id) ?? [],
+    potOf
+  };
+}
+
+function grouped<T>(list: readonly T[], keysOf: (x: T) => readonly string[]): Map<string, T[]> {
+  const map = new Map<string, T[]>();
+  for (const x of list)
+    for (const key of keysOf(x)) {
+      const own = map.get(key);
+      if (own) own.push(x);
+      else map.set(key, [x]);
+    }
+  return map;
+}

@@ -1,0 +1,76 @@
+import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { sql } from 'drizzle-orm';
+import type { Db, Store } from './connection';
+
+/** Daily copies that are kept, and copies from before a change of the database. */
+const DAILY_KEPT = 14;
+const BEFORE_KEPT = 10;
+
+/** The folder of a database's copies, beside it. */
+export const backupsOf = (path: string): string => join(dirname(path), 'backups');
+
+/** A copy as it lies in the folder. */
+export interface Copy {
+  name: string;
+  bytes: number;
+  at: number;
+}
+
+/** The copies of a database, latest first. */
+export function copiesOf(path: string): Copy[] {
+  const folder = backupsOf(path);
+  if (!existsSync(folder)) return [];
+  return readdirSync(folder)
+    .filter((name) => name.endsWith('.db'))
+    .map((name) => {
+      const { size, mtimeMs } = statSync(join(folder, name));
+      return { name, bytes: size, at: mtimeMs };
+    })
+    .sort((a, b) => b.at - a.at);
+}
+
+/** Takes old copies away: so many of each sort stay. */
+function tidy(path: string): void {
+  const copies = copiesOf(path);
+  const daily = copies.filter((c) => c.name.startsWith('day-')).slice(DAILY_KEPT);
+  const before = copies.filter((c) => c.name.startsWith('before-')).slice(BEFORE_KEPT);
+  for (const { name } of [...daily, ...before]) rmSync(join(backupsOf(path), name), { force: true });
+}
+
+/** The name of a copy that is not there yet. */
+function freeName(path: string, name: string): string {
+  mkdirSync(backupsOf(path), { recursive: true });
+  for (let n = 1; ; n++) {
+    const at = join(backupsOf(path), `${name}${n > 1 ? `-${n}` : ''}.db`);
+    if (!existsSync(at)) return at;
+  }
+}
+
+/** A copy from before the database is changed by a newer program. */
+export async function copyBefore(db: Db, path: string, step: number): Promise<void> {
+  await db.run(sql`VACUUM INTO ${freeName(path, `before-step-${step + 1}`)}`);
+  tidy(path);
+}
+
+/** A copy from before everything is replaced. Says where it lies. */
+export async function copyBeforeRestore(store: Store, now: number): Promise<string | undefined> {
+  if (store.file === undefined) return undefined;
+  const to = freeName(store.file, `before-restore-${day(now)}`);
+  await store.copyTo(to);
+  tidy(store.file);
+  return to;
+}
+
+const day = (now: number) => new Date(now).toISOString().slice(0, 10);
+
+/** Today's copy, if there is none yet. Says whether one was made. */
+export async function copyOfToday(store: Store, now: number): Promise<boolean> {
+  if (store.file === undefined) return false;
+  const to = join(backupsOf(store.file), `day-${day(now)}.db`);
+  if (existsSync(to)) return false;
+  mkdirSync(dirname(to), { recursive: true });
+  await store.copyTo(to);
+  tidy(store.file);
+  return true;
+}

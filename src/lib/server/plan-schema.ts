@@ -1,0 +1,35 @@
+import { z } from 'zod';
+import { PlanDocument, Shelf } from '$core/plan';
+import { acts } from '$core/pour';
+
+/** A plan's JSON schema, with every act's own in the place of an act. */
+export function planSchema(): Record<string, unknown> {
+  const plan = z.toJSONSchema(PlanDocument, { io: 'input' }) as unknown as {
+    properties: { steps: { items: { properties: { act: unknown } } } };
+  };
+  plan.properties.steps.items.properties.act = {
+    oneOf: acts.all().map((a) => {
+      const { $schema: _, ...schema } = z.toJSONSchema(a.schema, { io: 'input' }) as Record<string, unknown>;
+      return schema;
+    })
+  };
+  return plan;
+}
+
+/** A plan file's JSON schema. Files of version 1 are read too and answered as version 2. */
+export function planFileSchema(): Record<string, unknown> {
+  const { $schema: _, ...plan } = planSchema();
+  const shelf = z.toJSONSchema(Shelf, { io: 'input' }) as Record<string, unknown>;
+  const { $schema, ...rest } = shelf;
+  return {
+    $schema,
+    type: 'object',
+    properties: {
+      format: { const: 'kirapen.plan', default: 'kirapen.plan' },
+      version: { const: 2, default: 2 },
+      plan,
+      shelf: rest
+    },
+    required: ['plan', 'shelf']
+  };
+}

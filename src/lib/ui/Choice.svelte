@@ -1,0 +1,78 @@
+<!-- One of several: a list that opens, by mouse, thumb or keyboard. With a placeholder and no value it is a button that adds. -->
+<script lang="ts">
+  import Check from '@lucide/svelte/icons/check';
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
+  import { Select } from 'bits-ui';
+
+  interface Option {
+    value: string;
+    label: string;
+  }
+
+  let {
+    label,
+    value,
+    options,
+    onchange,
+    quiet = false,
+    placeholder = '',
+    class: extra = '',
+    id = undefined
+  }: {
+    label: string;
+    /** What is chosen; empty for nothing. */
+    value: string;
+    options: readonly Option[];
+    onchange: (value: string) => void;
+    quiet?: boolean;
+    /** Said while nothing is chosen. */
+    placeholder?: string;
+    class?: string;
+    id?: string;
+  } = $props();
+
+  const shown = $derived(options.find((o) => o.value === value)?.label ?? (value || placeholder));
+</script>
+
+<Select.Root
+  type="single"
+  {value}
+  items={options.map((o) => ({ ...o }))}
+  onValueChange={(v) => {
+    if (v !== '' && v !== value) onchange(v);
+  }}
+  allowDeselect={false}
+>
+  <Select.Trigger
+    {id}
+    class="inline-flex items-center gap-1 text-left {quiet ? 'quiet' : 'field justify-between'} {extra}"
+    aria-label={label}
+    data-choice={label}
+  >
+    <span class="min-w-0 truncate">{shown}</span>
+    {#if !quiet}<ChevronDown size={16} class="shrink-0 text-ink-2" aria-hidden="true" />{/if}
+  </Select.Trigger>
+  <Select.Portal>
+    <Select.Content
+      class="z-50 max-h-[min(60vh,26rem)] min-w-[var(--bits-select-anchor-width)] overflow-y-auto rounded-lg border border-rule-strong bg-sheet p-1 text-[0.95rem] text-ink shadow-lg outline-none"
+      sideOffset={4}
+      collisionPadding={8}
+      aria-label={label}
+    >
+      <Select.Viewport>
+        {#each options as option (option.value)}
+          <Select.Item
+            value={option.value}
+            label={option.label}
+            class="flex min-h-11 cursor-pointer items-center gap-2 rounded-md px-3 outline-none data-[highlighted]:bg-sunk"
+          >
+            {#snippet children({ selected })}
+              <span class="flex-1">{option.label}</span>
+              {#if selected && value !== ''}<Check size={16} class="text-verdigris" aria-hidden="true" />{/if}
+            {/snippet}
+          </Select.Item>
+        {/each}
+      </Select.Viewport>
+    </Select.Content>
+  </Select.Portal>
+</Select.Root>

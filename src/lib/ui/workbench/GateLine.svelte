@@ -1,0 +1,89 @@
+<!-- A gate as a notch before its step: what it waits for, and when that is expected. -->
+<script lang="ts">
+  import X from '@lucide/svelte/icons/x';
+  import type { Condition, Gate, Step } from '$core/plan';
+  import { conditionWords } from '$core/pour';
+  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import Choice from '../Choice.svelte';
+  import QuantityField from '../QuantityField.svelte';
+
+  let {
+    editor,
+    step,
+    gate,
+    n,
+    states
+  }: {
+    editor: PlanEditor;
+    step: Step;
+    gate: Gate;
+    /** The step's number as it is read. */
+    n: number;
+    /** States of the material that is waited for, after the first. */
+    states: readonly string[];
+  } = $props();
+  const wait = $derived(editor.computed.score.gates.find((g) => g.gateId === gate.id));
+  const names = {
+    cup: (id: string) => editor.plan.cups.find((c) => c.id === id)?.name ?? 'a cup that is gone',
+    step: (id: string) => editor.computed.lines.find((l) => l.stepId === id)?.line ?? 'a step that is gone'
+  };
+  const set = (i: number, key: string, value: unknown) =>
+    editor.edit({ path: ['steps', step.id, 'gates', gate.id, 'all', i, key], value });
+  const remove = () => editor.edit({ path: ['steps', step.id, 'gates', gate.id], value: undefined });
+  const optionsFor = (state: string) => (states.includes(state) ? states : [state, ...states]);
+  const isState = (c: Condition) => c.kind === 'state';
+</script>
+
+<div class="group/gate flex min-h-11 w-full items-center gap-2 py-1" data-gate={gate.id}>
+  <span class="grid w-6 place-items-center text-ochre" aria-hidden="true">
+    <svg width="16" height="18" viewBox="0 0 16 18"><path d="M1 1H15V8L8 16L1 8Z" fill="currentColor" /></svg>
+  </span>
+  <div class="min-w-0 flex-1 text-[0.9rem]">
+    {#each gate.all as c, i (i)}
+      <div class="flex items-baseline gap-1">
+        {i ? 'and' : 'wait until'}
+        {#if c.kind === 'state'}
+          {#if c.of !== 'layer below'}{names.cup(c.of.cup)} is{/if}
+          <Choice
+            quiet
+            label="State of gate {n}"
+            value={c.state}
+            options={optionsFor(c.state).map((s) => ({ value: s, label: s }))}
+            onchange={(v) => set(i, 'state', v)}
+          />
+        {:else}
+          {conditionWords(c, names)}
+        {/if}
+      </div>
+      {#if isState(c) && gate.all.length === 1}
+        <p class="flex items-baseline gap-1 text-[0.82rem] text-ink-2">
+          {#if wait}
+            or after
+            <QuantityField
+              quiet
+              width="4rem"
+              label="Minutes of gate {n}"
+              unit="min"
+              above
+              max={50_000}
+              value={Math.round(wait.minutes)}
+              onchange={(v) => set(i, 'minutes', v)}
+            />
+            {#if wait.reckoned === 'estimate'}
+              <span>estimated</span>
+            {:else}
+              <button class="underline" onclick={() => set(i, 'minutes', undefined)}>estimate</button>
+            {/if}
+          {:else}
+            nothing is poured before it
+          {/if}
+        </p>
+      {/if}
+    {/each}
+  </div>
+  <button
+    class="p-0.5 text-ink-2 opacity-0 group-hover/gate:opacity-100 hover:text-cinnabar focus:opacity-100"
+    aria-label="Take out gate {n}"
+    onclick={remove}><X size={15} /></button
+  >
+</div>
