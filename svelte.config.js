@@ -7,6 +7,24 @@ export default {
   kit: {
     adapter: adapter({ out: 'build' }),
     alias: { $core: 'src/core', $demo: 'demo' },
-    version: { pollInterval: 0 }
+    version: { pollInterval: 0 },
+    // No script but the application's own files, and nothing from elsewhere. Styles are set on elements all over the
+    // drawings, so inline style stays allowed.
+    csp: {
+      mode: 'auto',
+      directives: {
+        'default-src': ['none'],
+        'script-src': ['self'],
+        'style-src': ['self', 'unsafe-inline'],
+        'img-src': ['self', 'data:', 'blob:'],
+        'font-src': ['self', 'data:'],
+        'connect-src': ['self'],
+        'worker-src': ['self'],
+        'manifest-src': ['self'],
+        'form-action': ['self'],
+        'base-uri': ['none'],
+        'frame-ancestors': ['none']
+      }
+    }
   }
 };

@@ -1,10 +1,32 @@
-import type { HandleServerError, ServerInit } from '@sveltejs/kit';
+import { redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { StoreFault } from '$lib/server/database';
+import {
+  COOKIE,
+  hasPassphrase,
+  isInvited,
+  isLoopback,
+  isOurs,
+  isSignedIn,
+  takePassphrase
+} from '$lib/server/door';
 import { log } from '$lib/server/log';
+import { problem, refuse } from '$lib/server/respond';
 import { endStreams } from '$lib/server/shutdown';
 import { closeStore, store } from '$lib/server/store';
 
+const HOST = process.env.HOST ?? '127.0.0.1';
+/** Anyone on the network could reach it: everyone signs in. */
+const OPEN = !isLoopback(HOST);
+
 export const init: ServerInit = async () => {
   const opened = await store();
+  if (OPEN && process.env.KIRAPEN_PASSPHRASE) await takePassphrase(opened, process.env.KIRAPEN_PASSPHRASE);
+  if (OPEN && !(await hasPassphrase(opened))) {
+    await closeStore();
+    throw Object.assign(new Error(`Listening on ${HOST}, anyone on the network could open this workshop.`), {
+      mend: 'Set a passphrase first: npm run passphrase (or start with KIRAPEN_PASSPHRASE=…). Without HOST it stays on this machine.'
+    });
+  }
   if (process.env.KIRAPEN_DEMO === '1') {
     const { loadDemo } = await import('$lib/server/demo');
     if (await loadDemo(opened, Date.now())) log.info('demo workshop loaded');
@@ -17,7 +39,50 @@ export const init: ServerInit = async () => {
   });
 };
 
-export const handleError: HandleServerError = ({ error, status, message }) => {
+/** What anyone may see: how to sign in, and nothing of the workshop. */
+const PUBLIC = new Set(['/sign-in']);
+
+export const handle: Handle = async ({ event, resolve }) => {
+  const { request, url } = event;
+  if (!isOurs(request.headers.get('host'), HOST, process.env.KIRAPEN_HOSTS) || !isInvited(request, url))
+    return refuse(
+      [problem('uninvited', 'This request comes from a page elsewhere.', 'Open Kirapen at its own address.')],
+      403
+    );
+  if (OPEN && !PUBLIC.has(url.pathname) && !(await signedIn(event))) {
+    if (url.pathname.startsWith('/api/'))
+      return refuse([problem('signed-out', 'Nobody is signed in here.', 'Sign in, then try again.')], 401);
+    redirect(303, `/sign-in?then=${encodeURIComponent(url.pathname + url.search)}`);
+  }
+  const response = await resolve(event);
+  return url.pathname.startsWith('/api/') ? inWords(event, response) : response;
+};
+
+const signedIn = async (event: Parameters<Handle>[0]['event']): Promise<boolean> =>
+  isSignedIn(await store(), event.cookies.get(COOKIE), Date.now());
+
+const STATUS = { 'disk-full': 507, 'store-readonly': 503, 'not-readable': 503, 'copy-failed': 500 } as const;
+
+/** A fault, as problems in words: the store's own, a body that was too large, or a fault of the program. */
+function inWords(event: Parameters<Handle>[0]['event'], response: Response): Response {
+  const { fault } = event.locals;
+  if (fault) return refuse([problem(fault.code, fault.message, fault.mend)], STATUS[fault.code]);
+  if (response.status === 413)
+    return refuse([problem('too-large', 'That is larger than anything here.', 'Send it in parts.')], 413);
+  if (response.status === 500 && !event.isSubRequest)
+    return refuse(
+      [problem('went-wrong', 'Something went wrong here; nothing was changed.', 'Try again in a moment.')],
+      500
+    );
+  return response;
+}
+
+export const handleError: HandleServerError = ({ event, error, status, message }) => {
+  if (error instanceof StoreFault) {
+    event.locals.fault = error;
+    log.warn(error.message);
+    return { message: error.message, mend: error.mend };
+  }
   if (status >= 500) log.error(error);
   return { message, mend: 'Nothing was lost. Go back, or reload the page.' };
 };

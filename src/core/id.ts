@@ -7,14 +7,14 @@ import { z } from 'zod';
 export const ID_PATTERN = /^[A-Za-z0-9][A-Za-z0-9_.-]{0,59}$/;
 export const Id = z
   .string()
-  .regex(ID_PATTERN, 'must be an id: letters, digits, “-”, “_” or “.”, beginning with a letter or digit');
+  .regex(ID_PATTERN, 'must be letters, digits, “-”, “_” or “.”, beginning with a letter or digit');
 
 /** The id of something that is stored by itself: a card, a piece. Like an id inside a document, and a little longer. */
 export const StoredId = z
   .string()
   .regex(
     /^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/,
-    'must be an id: letters, digits, “-”, “_”, “.” or “:”, beginning with a letter or digit'
+    'must be letters, digits, “-”, “_”, “.” or “:”, beginning with a letter or digit'
   );
 
 /** A name of something that stands elsewhere. What is not there is said where it is looked up. */

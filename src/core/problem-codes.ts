@@ -48,7 +48,7 @@ export const PROBLEMS = {
   'needs-release': note('a stiff mould whose card names no release or liner'),
   'no-gate': warn('a layer goes onto one that is still wet'),
   overfull: stop('a step pours more than the cavity holds'),
-  'pour-hole-narrow': note('a cavity is filled through a narrow hole'),
+  'pour-hole-narrow': note('a cavity is filled through a hole'),
   'shape-impossible': stop('dimensions that make no shape'),
   'short-fill': note('a cavity ends less than full'),
   'zone-outside': warn('a zone lies outside its cavity'),
@@ -126,7 +126,6 @@ export const PROBLEMS = {
   'changed-meanwhile': stop('someone else changed the same thing since it was read'),
   'copy-failed': stop('a backup could not be written or read'),
   'disk-full': stop('nothing more can be stored'),
-  'event-refused': stop('an event that the server cannot keep'),
   'id-differs': stop('a document sent to the address of another'),
   'id-taken': stop('something with this id is there already'),
   'no-answer': stop('the server did not answer'),
@@ -142,6 +141,7 @@ export const PROBLEMS = {
   'too-large': stop('a request larger than is read'),
   'took-too-long': stop('a computation past its time limit'),
   uninvited: stop('a request from a page elsewhere'),
+  'went-wrong': stop('a fault of the program'),
   'was-deleted': stop('something that was deleted meanwhile')
 } as const satisfies Record<string, Coded>;
 

@@ -125,7 +125,8 @@ describe('finish, draft and heat', () => {
     [{}, { pourCelsius: 170 }, 'mould-too-cool'],
     [{}, {}, 'matte-mould'],
     [{}, {}, 'draft-grips'],
-    [{ needs: 'nothing' as const }, {}, 'needs-release']
+    [{ needs: 'nothing' as const }, {}, 'needs-release'],
+    [{ pourHole: 9 }, {}, 'pour-hole-narrow']
   ])('%j %j says %s', (over, wanted, code) => {
     expect(codes(over, wanted)).toContain(code);
   });

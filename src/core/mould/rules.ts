@@ -47,6 +47,13 @@ export function mouldProblems(
       }.`,
       stiff ? 'Give it 1° or more, or a mould that opens.' : 'Split the mould, or show the open face.'
     );
+  if (mould.pourHole !== undefined)
+    say(
+      'pour-hole-narrow',
+      'note',
+      `${mould.name} is filled through a hole of ${mould.pourHole} mm.`,
+      'Pour through a spout or a syringe that leaves room beside it for the air, and tip the mould to let it out.'
+    );
   if (stiff && (mould.needs ?? 'nothing') === 'nothing')
     say(
       'needs-release',

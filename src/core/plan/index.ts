@@ -2,8 +2,6 @@ export {
   Amount,
   formatAmount,
   HATCHES,
-  ID_PATTERN,
-  MIXINGS,
   parseAmount,
   PlanDocument,
   Shelf,
@@ -26,4 +24,4 @@ export { layStep, newPlan } from './new';
 export { mouldMakingPlan } from './mould-making';
 export { freshId } from './fresh-id';
 export { topUpCup } from './shortfall';
-export { eachByItself, mixForNewCup, mixingOf, oneBase, rebased, splitAll, withoutCup } from './mixing';
+export { eachByItself, mixForNewCup, mixingOf, oneBase, splitAll, withoutCup } from './mixing';

@@ -57,7 +57,7 @@ export function tintOf(
 }
 
 /** A cup's tint; that of a cup of cups is theirs by their shares, as if stirred through. */
-export function cupTint(cup: ResolvedCup, plan: ResolvedPlan): Tint {
+function cupTint(cup: ResolvedCup, plan: ResolvedPlan): Tint {
   const own = tintOf(cup.doses, cup.mix?.base, cup.mix?.formula);
   const parts = cup.parts.map(({ cupId, share }) => ({ share, tint: cupTint(plan.cupOf.get(cupId)!, plan) }));
   const theirs = parts.flatMap(({ share, tint }) =>

@@ -60,12 +60,6 @@ export function eachByItself(plan: Plan, baseId: string): Plan {
 
 const heated = (mix: Mix) => (mix.reheats === undefined ? {} : { reheats: mix.reheats });
 
-/** The plan with another base for every mix of one: colours and pours stay. */
-export const rebased = (plan: Plan, from: string, to: string): Plan => ({
-  ...plan,
-  mixes: plan.mixes.map((m) => (m.baseId === from ? { ...m, baseId: to } : m))
-});
-
 /** A mix for a cup that is being added: portions of the plan’s one split mix, or a mix of its own. */
 export function mixForNewCup(plan: Plan, cupId: string): { mixes: Mix[]; mixId: string } {
   const split = plan.mixes.find((m) => m.feeds === 'split');

@@ -100,7 +100,7 @@ export function resolve(plan: Plan, shelf: Shelf, past: Past = {}): ResolvedPlan
 }
 
 /** By id, in a Map: an id such as “constructor” is a key like any other. The first of two wins. */
-export function byId<T extends { id: string }>(list: readonly T[]): Map<string, T> {
+function byId<T extends { id: string }>(list: readonly T[]): Map<string, T> {
   const map = new Map<string, T>();
   for (const x of list) if (!map.has(x.id)) map.set(x.id, x);
   return map;

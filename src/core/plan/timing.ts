@@ -33,7 +33,8 @@ const materialOf = ({ base, behaviour, formula }: ResolvedMix): Material => ({
   behaviour,
   clockPart: formula.clockPart,
   stirMinutes: base.stirMinutes,
-  demouldHours: base.demouldHours
+  demouldHours: base.demouldHours,
+  ...('fullCureHours' in base ? { fullCureHours: base.fullCureHours } : {})
 });
 
 function timedStep({ step, strands, own }: ResolvedStep, plan: ResolvedPlan): TimedStep {

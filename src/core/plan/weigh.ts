@@ -54,8 +54,7 @@ export function weigh(plan: ResolvedPlan, filled: readonly FilledStrand[], losse
 }
 
 /** Whether a cup is a portion of a mix that several share. */
-export const isPortion = (cup: ResolvedCup): boolean =>
-  cup.mix?.mix.feeds === 'split' && 'mix' in cup.cup.from;
+const isPortion = (cup: ResolvedCup): boolean => cup.mix?.mix.feeds === 'split' && 'mix' in cup.cup.from;
 
 /**
  * Share mixed on top of what is needed: the maker’s own figure, or by remix risk. A one-colour cup that runs short

@@ -54,7 +54,7 @@ export interface Losses {
 }
 
 /** What stays in a vessel of which no card is known, g. */
-export const USUAL_VESSEL = 2;
+const USUAL_VESSEL = 2;
 
 /** What one vessel loses: the plan's figure, its own card's, or the usual, g. */
 export const vesselLoss = (losses: Losses, vessel: Vessel | undefined): number =>

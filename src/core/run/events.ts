@@ -5,10 +5,7 @@ const LAST = Date.UTC(2100, 0, 1);
 /** An id made on a device: letters, digits and a few marks, so that it is safe as a key anywhere. */
 const EventId = z
   .string()
-  .regex(
-    /^[A-Za-z0-9][A-Za-z0-9._:-]{7,79}$/,
-    'must be an id of 8 to 80 letters, digits, “.”, “_”, “:” or “-”'
-  );
+  .regex(/^[A-Za-z0-9][A-Za-z0-9._:-]{7,79}$/, 'must be 8 to 80 letters, digits, “.”, “_”, “:” or “-”');
 
 const base = {
   /** Made on the device, so that sending twice stores once. */

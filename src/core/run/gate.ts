@@ -114,7 +114,7 @@ function byMinutes(zero: number | undefined, minutes: number, now: number): Open
 }
 
 /** When a zero really was, ms; undefined where it has not come. */
-export function zeroIn(state: RunState, zero: Zero): number | undefined {
+function zeroIn(state: RunState, zero: Zero): number | undefined {
   if ('mixMet' in zero) return state.cups.get(`~${zero.mixMet}`)?.zero ?? state.cups.get(zero.mixMet)?.zero;
   if ('cupColoured' in zero) return state.cups.get(zero.cupColoured)?.coloured;
   if ('demoulded' in zero) return state.groups.get(zero.demoulded)?.demoulded;

@@ -1,13 +1,4 @@
-export {
-  AnyEvent,
-  effective,
-  finishOf,
-  isKnown,
-  MOST_GRAMS,
-  MOST_WORDS,
-  RunEvent,
-  type OtherEvent
-} from './events';
+export { AnyEvent, effective, finishOf, MOST_GRAMS, MOST_WORDS, RunEvent, type OtherEvent } from './events';
 export { Task, type GateTask, type WeighTask } from './task';
 export { tasksOf } from './tasks';
 export { foldRun } from './fold';
@@ -17,5 +8,5 @@ export { gateOpening, type GateOpening } from './gate';
 export { factsOf, type Fact } from './actuals';
 export { planFromRun } from './repeat';
 export { lossesOf, tookOf, usesOf } from './record';
-export { freeze, RULES } from './freeze';
+export { freeze } from './freeze';
 export { FrozenRun } from './frozen';

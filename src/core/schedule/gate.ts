@@ -69,7 +69,7 @@ function judge(p: Playing, step: TimedStep, c: Condition, at: At): Judged {
 }
 
 /** When a zero was, on the score; undefined where it has not come. */
-export function zeroOf(p: Playing, zero: Zero): number | undefined {
+function zeroOf(p: Playing, zero: Zero): number | undefined {
   if ('stepDone' in zero) return p.steps.get(zero.stepDone);
   if ('cupColoured' in zero) return p.cups.get(zero.cupColoured)?.coloured;
   if ('mixMet' in zero) return p.pots.get(`~${zero.mixMet}`)?.zero ?? p.cups.get(zero.mixMet)?.window.zero;

@@ -160,6 +160,7 @@ function settle(p: Playing, strandId: string, depth: number, material: Material)
     before?.firm ?? 0
   );
   const late = at + material.demouldHours.to * 60;
+  const hours = material.fullCureHours;
   // A layer more of the same material takes the late edge along; another material keeps its own.
   const other = before && before.material.baseId !== material.baseId ? before.late : Infinity;
   p.strands.set(strandId, {
@@ -168,7 +169,8 @@ function settle(p: Playing, strandId: string, depth: number, material: Material)
     depth,
     material,
     firm,
-    late: Math.min(late, other)
+    late: Math.min(late, other),
+    ...(hours === undefined ? {} : { cured: Math.max(at + hours * 60, before?.cured ?? 0) })
   });
 }
 
@@ -207,7 +209,14 @@ function demoulds(p: Playing): void {
     const first = Math.min(...times.map((t) => t.first));
     const from = Math.max(...times.map((t) => t.firm));
     const to = Math.max(from, Math.min(...times.map((t) => t.late)));
-    p.score.demould.push({ groupId, lastPour: last.at, from, to });
+    const cured = times.flatMap((t) => t.cured ?? []);
+    p.score.demould.push({
+      groupId,
+      lastPour: last.at,
+      from,
+      to,
+      ...(cured.length ? { cured: Math.max(...cured) } : {})
+    });
     const over = last.at - first - last.material.demouldHours.to * 60;
     const name = p.timing.strands.find((s) => s.groupId === groupId)!.name;
     if (over > 0) p.problems.push(demouldClash(name, groupId, over));

@@ -11,6 +11,7 @@ export interface StrandTime {
   /** When everything in it may be handled, and the earliest late edge of what is in it. */
   firm: number;
   late: number;
+  cured?: number;
 }
 
 /** A score while it is played: where the hands are, and what has happened. */

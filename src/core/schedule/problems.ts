@@ -64,4 +64,4 @@ export function unknownState(state: string, at: At, behaviour: Behaviour): Probl
 
 /** Where a problem stands, from inside the plan, as edits name it; problems write it from the one root. */
 export type At = readonly (string | number)[];
-export const pathOf = (at: At): string => ['plan', ...at].join('/');
+const pathOf = (at: At): string => ['plan', ...at].join('/');

@@ -87,6 +87,12 @@ describe('a score', () => {
     expect(window!.to - window!.lastPour).toBeCloseTo(30, 6);
   });
 
+  it('says when a resin is fully cured, by its card from the last pour, and nothing where no card says', () => {
+    const [window] = scoreOf(tideline).demould;
+    expect(window!.cured! - window!.lastPour).toBeCloseTo(72 * 60, 6);
+    expect(scoreOf(samphire).demould[0]!.cured).toBeUndefined();
+  });
+
   it('offers a known state for one this material never has', () => {
     const odd = applyEdit(sluice, {
       path: ['steps', 'lay-sluice', 'gates', 0, 'all', 0, 'state'],

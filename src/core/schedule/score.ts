@@ -52,6 +52,8 @@ export interface DemouldWindow {
   to: number;
   /** When the last pour into the group ends: the zero of both edges while a run goes on. */
   lastPour: number;
+  /** When all that is in it is fully cured and may be sanded hard or milled, where its cards say. */
+  cured?: number;
 }
 
 /** The plan in time: hands, cups, cavities. All minutes from the start. */

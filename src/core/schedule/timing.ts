@@ -8,6 +8,8 @@ export interface Material {
   clockPart: string;
   stirMinutes: number;
   demouldHours: { from: number; to: number };
+  /** Hours to full cure, where its card says. */
+  fullCureHours?: number;
 }
 
 /** One mix (or one filling of a cup of cups) as the score needs it. */

@@ -6,6 +6,7 @@
   import Library from '@lucide/svelte/icons/archive';
   import ScrollText from '@lucide/svelte/icons/scroll-text';
   import Hammer from '@lucide/svelte/icons/hammer';
+  import House from '@lucide/svelte/icons/house';
   import Moon from '@lucide/svelte/icons/moon';
   import { isTyping } from '$lib/keys';
   import { switchTheme } from '$lib/theme';
@@ -50,8 +51,16 @@
       <span class="text-[0.7rem] leading-none opacity-80" aria-hidden="true">{i + 1}</span>
     </a>
   {/each}
+  <a
+    href="/workshop"
+    class="mt-auto grid h-14 place-items-center text-ink-2 hover:text-ink aria-[current]:text-ink"
+    aria-label="Workshop: backup and who gets in"
+    aria-current={here('/workshop') ? 'page' : undefined}
+  >
+    <House size={20} strokeWidth={1.6} aria-hidden="true" />
+  </a>
   <button
-    class="mt-auto grid h-14 place-items-center text-ink-2 hover:text-ink"
+    class="grid h-14 place-items-center text-ink-2 hover:text-ink"
     onclick={switchTheme}
     aria-label="Switch between light and dark"
   >

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BrokenList from '$lib/ui/BrokenList.svelte';
   import { newId } from '$lib/id';
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
@@ -51,6 +52,7 @@
 
 <div class="mx-auto max-w-[1100px] px-7 py-7">
   {#each problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+  <BrokenList broken={data.broken} />
   {#if data.empty}
     <h1 class="text-[2.2rem]">An empty bench.</h1>
     <p class="mt-1 max-w-xl text-[1.1rem] text-ink-2">

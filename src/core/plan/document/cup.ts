@@ -15,7 +15,7 @@ export const HATCHES = [
 ] as const;
 
 /** How far a cup's colour is stirred in: through, in a few strokes, or left unmixed on purpose. */
-export const MIXINGS = ['full', 'marbled', 'speckled'] as const;
+const MIXINGS = ['full', 'marbled', 'speckled'] as const;
 
 /** One line of a cup's recipe. */
 const RecipeLine = z.object({

@@ -1,8 +1,8 @@
 export { Amount, formatAmount, parseAmount } from './amount';
-export { Cup, HATCHES, MIXINGS, mixIdOf, type RecipeLine } from './cup';
+export { Cup, HATCHES, mixIdOf, type RecipeLine } from './cup';
 export { Condition, Gate, Zero, type Since } from './gate';
 export { Group, type Variation } from './group';
-export { Id, ID_PATTERN, Ref } from '../../id';
+export { Ref } from '../../id';
 export { Mix } from './mix';
 export type { Past } from './past';
 export { PlanDocument, type Bench, type Plan } from './plan';

@@ -81,7 +81,7 @@ function asBefore(file: PlanFile, c: Computed): Record<string, unknown> {
       minutes,
       reckoned
     })),
-    demould: c.score.demould,
+    demould: c.score.demould.map(({ groupId, lastPour, from, to }) => ({ groupId, lastPour, from, to })),
     ends: c.score.ends,
     totals: c.totals,
     basis: c.bases[0]?.basis ?? '',
@@ -111,13 +111,16 @@ function asBefore(file: PlanFile, c: Computed): Record<string, unknown> {
       to: 'to' in t ? t.to : null
     })),
     problems: sorted(
-      c.problems.map(({ code, level, sentence, mend, edit }) => ({
-        code,
-        level,
-        sentence,
-        mend,
-        mendable: !!edit
-      }))
+      // A note that version 1 did not yet say.
+      c.problems
+        .filter((p) => p.code !== 'pour-hole-narrow')
+        .map(({ code, level, sentence, mend, edit }) => ({
+          code,
+          level,
+          sentence,
+          mend,
+          mendable: !!edit
+        }))
     )
   };
 }

@@ -1,4 +1,4 @@
-import { ID_PATTERN } from '../document';
+import { ID_PATTERN } from '../../id';
 
 /**
  * Gives every id of a list a safe and unique one, keeping those that are both already: what was written before ids

@@ -8,7 +8,7 @@ const DAILY_KEPT = 14;
 const BEFORE_KEPT = 10;
 
 /** The folder of a database's copies, beside it. */
-export const backupsOf = (path: string): string => join(dirname(path), 'backups');
+const backupsOf = (path: string): string => join(dirname(path), 'backups');
 
 /** A copy as it lies in the folder. */
 export interface Copy {

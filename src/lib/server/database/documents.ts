@@ -5,8 +5,9 @@ import type { Db, Store } from './connection';
 import { bases, colourants, deletions, lots, moulds, plans, scales, trialcards, vessels } from './schema';
 
 /** Kinds whose documents are written with a revision. */
-export const DOCUMENTS = { plans, moulds, bases, colourants, scales, vessels, lots, trialcards } as const;
+const DOCUMENTS = { plans, moulds, bases, colourants, scales, vessels, lots, trialcards } as const;
 export type DocumentKind = keyof typeof DOCUMENTS;
+export const isDocumentKind = (kind: string): kind is DocumentKind => Object.hasOwn(DOCUMENTS, kind);
 
 /** One stored document, as text. */
 export interface Row {

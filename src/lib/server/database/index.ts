@@ -2,6 +2,7 @@ export type { Db, Store } from './connection';
 export { openStore } from './open';
 export { StoreFault } from './fault';
 export type { Broken, StoredKind } from './stored';
+export { brokenAt, brokenCards } from './broken';
 export {
   CARD_SCHEMAS,
   findCard,
@@ -9,7 +10,6 @@ export {
   findCardRow,
   listCards,
   patchCard,
-  readCards,
   removeCard,
   saveCard,
   saveCardPhoto,
@@ -18,8 +18,8 @@ export {
 } from './cards';
 export {
   deleteDocument,
-  DOCUMENTS,
   findRow,
+  isDocumentKind,
   mendDocument,
   type BasedOn,
   type DocumentKind,
@@ -31,6 +31,7 @@ export {
   eventsOf,
   eventsSince,
   findRun,
+  findRunText,
   freezeOldRuns,
   listRuns,
   readEvents,

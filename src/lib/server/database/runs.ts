@@ -89,6 +89,12 @@ export async function findRun(db: Db, id: string): Promise<Run | undefined> {
   return read?.ok ? read.value : undefined;
 }
 
+/** What a run froze, as it is stored; undefined where there is no such run. */
+export async function findRunText(db: Db, id: string): Promise<string | undefined> {
+  const [row] = await db.select({ s: runs.snapshot, f: runs.frozen }).from(runs).where(eq(runs.id, id));
+  return row && parts(row.s, row.f);
+}
+
 /** Whether there is such a run, readable or not. */
 export async function runExists(db: Db, id: string): Promise<boolean> {
   return (await db.select({ id: runs.id }).from(runs).where(eq(runs.id, id))).length > 0;

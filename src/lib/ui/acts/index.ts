@@ -13,7 +13,7 @@ export interface ActEditorProps {
 }
 
 /** One editor for every act that ships with the program; TypeScript refuses a missing one. */
-export const ACT_EDITORS: Record<Act['kind'], Component<ActEditorProps>> = {
+const ACT_EDITORS: Record<Act['kind'], Component<ActEditorProps>> = {
   lay: LayEditor,
   wait: WaitEditor
 };

@@ -263,6 +263,12 @@
   {/if}
 {/if}
 
+{#if run.strays.length}
+  <ul class="mt-6 space-y-1 text-[1rem] text-ochre" data-testid="strays">
+    {#each run.strays.slice(-3) as stray (stray.event.id)}<li>{stray.sentence}</li>{/each}
+  </ul>
+{/if}
+
 {#if run.notes.length}
   <ul class="mt-6 space-y-1 text-[1rem] text-ink-2">
     {#each run.notes.slice(-3) as note (note.id)}

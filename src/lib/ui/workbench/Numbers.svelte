@@ -179,7 +179,9 @@
       <Figure
         class="text-ink"
         value="{duration(demould.from - demould.lastPour)} – {duration(demould.to - demould.lastPour)}"
-      /> later
+      /> later{#if demould.cured !== undefined}
+        · full cure <Figure class="text-ink" value={duration(demould.cured - demould.lastPour)} />
+      {/if}
     </p>
   {/if}
 

@@ -1,7 +1,8 @@
-import { wholeShelf } from '$lib/server/database';
+import { brokenCards, wholeShelf } from '$lib/server/database';
 import { store } from '$lib/server/store';
 
 export const load = async () => {
-  const { bases, colourants } = await wholeShelf((await store()).db);
-  return { bases, colourants };
+  const { db } = await store();
+  const { bases, colourants } = await wholeShelf(db);
+  return { bases, colourants, broken: await brokenCards(db, ['colourants']) };
 };

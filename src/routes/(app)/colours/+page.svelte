@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BrokenList from '$lib/ui/BrokenList.svelte';
   import {
     filmReflectance,
     flat,
@@ -54,6 +55,7 @@
 
 <div class="mx-auto max-w-[1160px] px-7 py-6">
   <ColourTabs />
+  <BrokenList broken={data.broken} />
   <header class="flex items-center gap-3">
     <div class="flex-1">
       <h1 class="text-[1.9rem]">Colours</h1>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BrokenList from '$lib/ui/BrokenList.svelte';
   import { newId } from '$lib/id';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
@@ -48,6 +49,7 @@
     </p>
   {/if}
 
+  <BrokenList broken={data.broken} />
   <ul class="mt-5 grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
     {#each data.plans as plan (plan.id)}
       <li>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BrokenList from '$lib/ui/BrokenList.svelte';
   import { day } from '$lib/when';
 
   let { data } = $props();
@@ -25,6 +26,7 @@
     />
     <a class="button" href="/api/v1/record.csv" download>Export as CSV</a>
   </header>
+  <BrokenList broken={data.broken} />
   {#if data.rejects.inspected}
     <p class="mt-2 text-ink-2">
       <strong class="text-ink">{data.rejects.rejected} of {data.rejects.inspected}</strong> inspected pieces

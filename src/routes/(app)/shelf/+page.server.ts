@@ -1,4 +1,4 @@
-import { wholeShelf } from '$lib/server/database';
+import { brokenCards, wholeShelf } from '$lib/server/database';
 import { stock } from '$lib/server/past';
 import { store } from '$lib/server/store';
 
@@ -6,5 +6,6 @@ export const load = async () => {
   const { db } = await store();
   const shelf = await wholeShelf(db);
   const today = Date.now();
-  return { shelf, today, stock: await stock(db, shelf, today) };
+  const broken = await brokenCards(db, ['moulds', 'bases', 'scales', 'vessels', 'lots']);
+  return { shelf, broken, today, stock: await stock(db, shelf, today) };
 };

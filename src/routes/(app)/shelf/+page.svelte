@@ -1,4 +1,5 @@
 <script lang="ts">
+  import BrokenList from '$lib/ui/BrokenList.svelte';
   import { invalidateAll } from '$app/navigation';
   import { formulaOf, MATERIAL_WORDS } from '$core/material';
   import { cavityOf } from '$core/mould';
@@ -26,6 +27,7 @@
     {#if !shelf.bases.length}<button class="button go" onclick={fill}>Fill with generic cards</button>{/if}
   </header>
 
+  <BrokenList broken={data.broken} />
   <section class="mt-5" aria-label="Moulds">
     <div class="flex items-baseline justify-between">
       <h2 class="text-[1.35rem]">Moulds</h2>

@@ -226,6 +226,19 @@
           {/each}
         </ul>
       {/if}
+      {#if data.strays.length || data.unreadable}
+        <h2 class="mt-6 text-[1.35rem]">Kept, and not understood</h2>
+        <ul class="ruled mt-1" data-testid="strays">
+          {#each data.strays as stray (stray.id)}
+            <li class="py-2 text-ink-2">
+              {stray.sentence} <span class="text-[0.85rem]">{moment(stray.at, stray.at)}</span>
+            </li>
+          {/each}
+          {#if data.unreadable}
+            <li class="py-2 text-ink-2">{data.unreadable} stored so that they cannot be read any more.</li>
+          {/if}
+        </ul>
+      {/if}
       {#if data.computed.groups[0]}
         <div class="mt-6">
           <CoreDrawing

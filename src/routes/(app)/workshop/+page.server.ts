@@ -1,0 +1,13 @@
+import { contentsOf, copiesOf } from '$lib/server/database';
+import { isLoopback } from '$lib/server/door';
+import { store } from '$lib/server/store';
+
+export const load = async () => {
+  const opened = await store();
+  return {
+    contents: await contentsOf(opened),
+    file: opened.file,
+    copies: opened.file === undefined ? [] : copiesOf(opened.file).slice(0, 12),
+    signsIn: !isLoopback(process.env.HOST ?? '127.0.0.1')
+  };
+};

@@ -1,0 +1,186 @@
+<!-- The workshop's own keeping: backups, restoring one, and who is signed in. -->
+<script lang="ts">
+  import { invalidateAll } from '$app/navigation';
+  import { Dialog, Progress } from 'bits-ui';
+  import type { Problem } from '$core/problem';
+  import { send } from '$lib/send';
+  import { moment } from '$lib/when';
+
+  let { data } = $props();
+
+  interface Contents {
+    counts: { what: string; count: number }[];
+    lastChange?: number;
+  }
+
+  let chosen = $state<File>();
+  let preview = $state<Contents>();
+  let problems = $state<Problem[]>([]);
+  let working = $state(false);
+  let restored = $state(false);
+
+  /** Sends the chosen file: to see what it holds, or to put it in the place of everything. */
+  async function sendFile(file: File, how: '?preview' | ''): Promise<Contents | undefined> {
+    working = true;
+    problems = [];
+    try {
+      const answer = await fetch(`/api/v1/backup${how}`, { method: 'POST', body: file });
+      const body = (await answer.json()) as Contents & { problems?: Problem[] };
+      if (answer.ok) return body;
+      problems = body.problems ?? [];
+    } catch {
+      problems = [
+        {
+          code: 'no-answer',
+          level: 'stop',
+          path: '',
+          sentence: 'The server does not answer.',
+          mend: 'Nothing was changed; try again in a moment.'
+        }
+      ];
+    } finally {
+      working = false;
+    }
+    return undefined;
+  }
+
+  async function choose(file: File | undefined) {
+    restored = false;
+    chosen = file;
+    preview = file && (await sendFile(file, '?preview'));
+  }
+
+  async function restore() {
+    if (!chosen) return;
+    const done = await sendFile(chosen, '');
+    preview = undefined;
+    chosen = undefined;
+    if (!done) return;
+    restored = true;
+    await invalidateAll();
+  }
+
+  async function signOut(everywhere: boolean) {
+    const out = await send('POST', '/sign-out', { everywhere });
+    if (out.ok) location.href = '/sign-in';
+  }
+
+  const size = (bytes: number) =>
+    bytes > 1e6 ? `${(bytes / 1e6).toFixed(1)} MB` : `${Math.ceil(bytes / 1000)} kB`;
+  const held = (c: Contents) => c.counts.filter((x) => x.count > 0);
+</script>
+
+<svelte:head><title>Workshop · Kirapen</title></svelte:head>
+
+<div class="mx-auto max-w-[920px] px-7 py-6">
+  <h1 class="text-[2rem]">Workshop</h1>
+
+  <section class="mt-6" aria-label="Backup">
+    <h2 class="text-[1.35rem]">Backup</h2>
+    <p class="mt-1 text-ink-2">
+      Everything lies in one file{#if data.file}: <code class="text-ink">{data.file}</code>{/if}. A copy is
+      made every day, and before every change of its form; the last fourteen days are kept beside it.
+    </p>
+    <p class="mt-2">
+      {#each held(data.contents) as c, i (c.what)}{i ? ', ' : ''}<strong>{c.count}</strong> {c.what}{/each}.
+    </p>
+    <div class="mt-3 flex flex-wrap items-center gap-3">
+      <a class="button go" href="/api/v1/backup" download>Download everything</a>
+      <label class="button cursor-pointer">
+        Restore a backup…
+        <input
+          type="file"
+          accept=".db"
+          class="sr-only"
+          aria-label="Backup to restore"
+          onchange={(e) => {
+            void choose(e.currentTarget.files?.[0]);
+            e.currentTarget.value = '';
+          }}
+        />
+      </label>
+      {#if working}
+        <Progress.Root
+          value={null}
+          aria-label="Reading the backup"
+          class="h-2 w-40 overflow-hidden rounded-full bg-sunk"
+        >
+          <div class="h-full w-1/2 animate-pulse rounded-full bg-verdigris"></div>
+        </Progress.Root>
+      {/if}
+      {#if restored}<span class="font-semibold text-verdigris" role="status">It is restored.</span>{/if}
+    </div>
+    {#each problems as p (p.code)}
+      <p class="mt-3 border-l-4 border-cinnabar bg-cinnabar-soft px-4 py-3" role="alert">
+        {p.sentence} <strong>{p.mend}</strong>
+      </p>
+    {/each}
+    {#if data.copies.length}
+      <table class="figures mt-4 max-w-[32rem] text-[0.92rem]" aria-label="Copies beside the database">
+        <thead><tr><th>copy</th><th>made</th><th class="num">size</th></tr></thead>
+        <tbody>
+          {#each data.copies as copy (copy.name)}
+            <tr>
+              <td>{copy.name}</td>
+              <td>{moment(copy.at, Date.now())}</td>
+              <td class="num">{size(copy.bytes)}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {/if}
+  </section>
+
+  <section class="mt-8" aria-label="Who gets in">
+    <h2 class="text-[1.35rem]">Who gets in</h2>
+    {#if data.signsIn}
+      <p class="mt-1 text-ink-2">Everyone on the network signs in with the workshop’s passphrase.</p>
+      <div class="mt-3 flex gap-3">
+        <button class="button" onclick={() => signOut(false)}>Sign out here</button>
+        <button class="button" onclick={() => signOut(true)}>Sign out on every device</button>
+      </div>
+    {:else}
+      <p class="mt-1 text-ink-2">
+        Only this machine. To let the workshop’s other devices in, set a passphrase (<code
+          >npm run passphrase</code
+        >) and start with <code>HOST=0.0.0.0</code>.
+      </p>
+    {/if}
+  </section>
+</div>
+
+<Dialog.Root open={!!preview} onOpenChange={(open) => !open && (preview = undefined)}>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-black/50" />
+    <Dialog.Content
+      class="fixed top-1/2 left-1/2 z-50 w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 rounded-xl border border-rule-strong bg-ground p-6 shadow-xl"
+      data-testid="preview"
+    >
+      {#if preview}
+        <Dialog.Title class="font-display text-[1.5rem] font-semibold">This backup holds</Dialog.Title>
+        <Dialog.Description class="mt-1 text-ink-2">
+          {chosen?.name}{#if preview.lastChange}, last changed {moment(preview.lastChange, Date.now())}{/if}
+        </Dialog.Description>
+        <table class="figures mt-3">
+          <thead><tr><th></th><th class="num">in the backup</th><th class="num">here now</th></tr></thead>
+          <tbody>
+            {#each preview.counts as c (c.what)}
+              <tr>
+                <td>{c.what}</td>
+                <td class="num font-semibold">{c.count}</td>
+                <td class="num">{data.contents.counts.find((x) => x.what === c.what)?.count ?? 0}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+        <p class="mt-3 text-ink-2">
+          It takes the place of everything here. What is here now is kept as a copy beside it.
+        </p>
+        <div class="mt-4 flex gap-3">
+          <button class="button go flex-1" onclick={restore}>Restore it</button>
+          <Dialog.Close class="button flex-1">Leave things as they are</Dialog.Close>
+        </div>
+      {/if}
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>
