@@ -9,5 +9,9 @@ export default defineConfig({
       $demo: resolve('demo')
     }
   },
-  test: { include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'scripts/**/*.test.ts'] }
+  test: {
+    include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'scripts/**/*.test.ts'],
+    // A busy machine may be slow; nothing here is about time.
+    testTimeout: 30_000
+  }
 });

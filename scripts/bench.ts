@@ -1,5 +1,5 @@
 // npm run bench: speed as ratios within one run. Each size is measured in turns with the others, so that a
-// busy machine slows all alike; figures are medians.
+// busy machine slows all alike; figures are medians. The server is the built one: npm run build first.
 import {
   candidatesFor,
   deepColour,
@@ -12,41 +12,12 @@ import {
 import { formulaOf } from '../src/core/material';
 import { cards } from '../demo/cards';
 import { tideline } from '../demo/plans';
-import { computePlan, HATCHES, type Plan, type Shelf } from '../src/core/plan';
+import { computePlan, type Plan, type Shelf } from '../src/core/plan';
+import { benchServer } from './lib/bench-server';
+import { planOf } from './lib/plan-of';
 
 const ROUNDS = 60;
 const FRAME = 16;
-
-/** A plan with so many cups, groups of cavities and steps, none of them alike. */
-function planOf(cups: number, cavities: number, steps: number): Plan {
-  const groups = Math.max(1, Math.round(cavities / 6));
-  return {
-    ...tideline,
-    cups: Array.from({ length: cups }, (_, i) => ({
-      ...tideline.cups[i % 3]!,
-      id: `cup-${i}`,
-      letter: String.fromCharCode(65 + i),
-      hatch: HATCHES[i % HATCHES.length]!,
-      recipe: tideline.cups[i % 3]!.recipe.map((r) => ({ ...r, id: `${r.id}-${i}` }))
-    })),
-    groups: Array.from({ length: groups }, (_, i) => ({
-      ...tideline.groups[0]!,
-      id: `group-${i}`,
-      count: Math.round(cavities / groups)
-    })),
-    steps: Array.from({ length: steps }, (_, i) => {
-      const own = Math.ceil(steps / groups);
-      return {
-        id: `step-${i}`,
-        act: 'lay' as const,
-        cupId: `cup-${i % cups}`,
-        groupId: `group-${Math.floor(i / own) % groups}`,
-        amount: { kind: 'share' as const, of: 0.95 / own },
-        minutesEach: 0.5
-      };
-    })
-  };
-}
 
 const sizes = [
   { name: 'tray of knobs: 3 cups, 6 cavities, 5 steps', plan: tideline },
@@ -56,7 +27,10 @@ const sizes = [
 ];
 
 /** An edit as a maker makes it: another temperature each time, so that no estimate is remembered. */
-const edited = (plan: Plan, round: number): Plan => ({ ...plan, roomCelsius: 18 + (round % 97) / 13 });
+const edited = (plan: Plan, round: number): Plan => ({
+  ...plan,
+  bench: { ...plan.bench, roomCelsius: 18 + (round % 97) / 13 }
+});
 /** An edit that leaves temperatures and depths alone, as most do. */
 const recoloured = (plan: Plan, round: number): Plan => ({
   ...plan,
@@ -162,3 +136,5 @@ console.log(
   `\nmatching, ${order.candidates.length} colourants, at most 3: median ${matchMs.toFixed(0)} ms, ΔE00 ${median(matches.map((m) => Math.min(...m.result.map((a) => a.deltaE)))).toFixed(2)}; ` +
     `an exhaustive grid within ΔE00 ${NEAR} (${median(grids.map((g) => g.levels))} levels): median ${gridMs.toFixed(0)} ms, × ${(gridMs / matchMs).toFixed(1)}`
 );
+
+await benchServer();

@@ -1,4 +1,4 @@
-import type { StoreFault } from '$lib/server/database';
+import type { Fault } from '$lib/server/database';
 
 declare global {
   namespace App {
@@ -7,8 +7,8 @@ declare global {
       mend?: string;
     }
     interface Locals {
-      /** A fault of the store in this request, for its answer. */
-      fault?: StoreFault;
+      /** A fault in this request that a person can act on, for its answer. */
+      fault?: Fault;
     }
   }
 }

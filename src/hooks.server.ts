@@ -1,5 +1,5 @@
 import { redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
-import { StoreFault } from '$lib/server/database';
+import { Fault } from '$lib/server/database';
 import {
   COOKIE,
   hasPassphrase,
@@ -61,7 +61,14 @@ export const handle: Handle = async ({ event, resolve }) => {
 const signedIn = async (event: Parameters<Handle>[0]['event']): Promise<boolean> =>
   isSignedIn(await store(), event.cookies.get(COOKIE), Date.now());
 
-const STATUS = { 'disk-full': 507, 'store-readonly': 503, 'not-readable': 503, 'copy-failed': 500 } as const;
+const STATUS: Record<Fault['code'], number> = {
+  'disk-full': 507,
+  'store-readonly': 503,
+  'not-readable': 503,
+  'copy-failed': 500,
+  'took-too-long': 503,
+  'too-busy': 503
+};
 
 /** A fault, as problems in words: the store's own, a body that was too large, or a fault of the program. */
 function inWords(event: Parameters<Handle>[0]['event'], response: Response): Response {
@@ -78,7 +85,7 @@ function inWords(event: Parameters<Handle>[0]['event'], response: Response): Res
 }
 
 export const handleError: HandleServerError = ({ event, error, status, message }) => {
-  if (error instanceof StoreFault) {
+  if (error instanceof Fault) {
     event.locals.fault = error;
     log.warn(error.message);
     return { message: error.message, mend: error.mend };

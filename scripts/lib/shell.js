@@ -61,11 +61,20 @@ export function build() {
     'package-lock.json',
     'svelte.config.js',
     'vite.config.ts',
+    'vite.sums.config.ts',
     'tsconfig.json'
   ];
   whenChanged('build/.kirapen-built', inputs, 'build/handler.js', () => {
     console.log('Building…');
     must('The build', 'npx', ['vite', 'build', '--logLevel', 'warn']);
+    must('The build of its sums', 'npx', [
+      'vite',
+      'build',
+      '--config',
+      'vite.sums.config.ts',
+      '--logLevel',
+      'warn'
+    ]);
   });
 }
 

@@ -140,6 +140,7 @@ export const PROBLEMS = {
   'store-readonly': stop('the database cannot be written'),
   'too-large': stop('a request larger than is read'),
   'took-too-long': stop('a computation past its time limit'),
+  'too-busy': stop('too much waits to be computed already'),
   uninvited: stop('a request from a page elsewhere'),
   'went-wrong': stop('a fault of the program'),
   'was-deleted': stop('something that was deleted meanwhile')

@@ -19,11 +19,7 @@ export function mouldProblems(
   const problems: Problem[] = [];
   const say = (code: Problem['code'], level: Problem['level'], sentence: string, mend: string) =>
     problems.push({ code, level, path, sentence, mend });
-  if (
-    mould.heatLimit !== undefined &&
-    wanted.pourCelsius !== undefined &&
-    wanted.pourCelsius > mould.heatLimit
-  )
+  if ((wanted.pourCelsius ?? -Infinity) > (mould.heatLimit ?? Infinity))
     say(
       'mould-too-cool',
       'stop',

@@ -9,14 +9,16 @@ import {
   openStore,
   previewOf,
   putInPlace,
-  StoreFault,
+  Fault,
   type Contents,
   type Store
 } from './database';
 import { forgetAll } from './past';
+import { endThreads, inThread } from './sums';
 
 const MIGRATIONS = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'drizzle');
-const ADDRESS = process.env.KIRAPEN_DB ?? './data/kirapen.db';
+/** Where the database is: a path, or a libSQL server's address. */
+export const ADDRESS = process.env.KIRAPEN_DB ?? './data/kirapen.db';
 const HOUR = 3_600_000;
 
 let opened: Promise<Store> | undefined;
@@ -34,12 +36,14 @@ export function store(): Promise<Store> {
 async function begin(): Promise<Store> {
   const fresh = await openStore(ADDRESS, MIGRATIONS);
   await freezeOldRuns(fresh);
-  const copy = () => copyOfToday(fresh, Date.now()).catch(() => false);
-  await copy();
-  daily ??= setInterval(() => void store().then((s) => copyOfToday(s, Date.now()).catch(() => false)), HOUR);
+  await dailyCopy(fresh);
+  daily ??= setInterval(() => void store().then(dailyCopy), HOUR);
   daily.unref();
   return fresh;
 }
+
+/** Today's copy; a disk too full for it stops nothing else. */
+const dailyCopy = (of: Store) => copyOfToday(of, Date.now(), (to) => copyOf(of, to)).catch(() => false);
 
 /** Closes the database if it is open; queued writes finish first. */
 export async function closeStore(): Promise<void> {
@@ -47,6 +51,7 @@ export async function closeStore(): Promise<void> {
   opened = undefined;
   clearInterval(daily);
   daily = undefined;
+  await endThreads();
   if (closing) await (await closing).close();
 }
 
@@ -62,16 +67,20 @@ async function withFile<T>(bytes: Uint8Array | undefined, work: (path: string) =
   }
 }
 
+/** Copies a database that is a file in a thread of its own: a workshop with many photos takes a while. */
+const copyOf = (from: Store, to: string): Promise<void> =>
+  from.file === undefined ? from.copyTo(to) : inThread('copy', { address: from.file, to });
+
 /** The whole database as one file. */
 export const wholeCopy = async (): Promise<Uint8Array> => {
   const from = await store();
   return withFile(undefined, async (path) => {
-    await from.copyTo(path);
+    await copyOf(from, path);
     return new Uint8Array(await readFile(path));
   });
 };
 
-/** What a backup that was sent holds. Throws a `StoreFault` where it is none. */
+/** What a backup that was sent holds. Throws a `Fault` where it is none. */
 export const previewRestore = (bytes: Uint8Array): Promise<Contents> =>
   withFile(bytes, (path) => previewOf(path, MIGRATIONS));
 
@@ -80,7 +89,7 @@ export async function restore(bytes: Uint8Array): Promise<Contents> {
   const now = await store();
   const { file } = now;
   if (file === undefined)
-    throw new StoreFault(
+    throw new Fault(
       'copy-failed',
       'This workshop’s database is on another server.',
       'Restore it there, with that server’s own tools.'

@@ -36,6 +36,17 @@ const Spare = z.object({
   count: z.number().int().positive('must be one or more').max(2000)
 });
 
+/** Pours into cavities that are not alike: as many as are computed well within a second. */
+const MOST_POURS = 1500;
+/** Steps into one cavity: each is drawn through all below it. */
+const MOST_STEPS_IN_ONE = 120;
+
+/** How many pours a plan has, counted as they are worked out: each step in each of its groups, and once more for every variation there. */
+function poursOf(plan: { groups: readonly Group[]; steps: readonly Step[] }): number {
+  const alike = new Map(plan.groups.map((g) => [g.id, 1 + (g.variations?.length ?? 0)]));
+  return plan.steps.reduce((sum, s) => sum + s.where.reduce((n, id) => n + (alike.get(id) ?? 0), 0), 0);
+}
+
 /** A plan as it is stored and exchanged, version 2. Acts are read by their own definitions: see `readPlan`. */
 export const PlanDocument = z
   .object({
@@ -64,6 +75,19 @@ export const PlanDocument = z
   .superRefine((plan, ctx) => {
     for (const key of ['mixes', 'cups', 'groups', 'steps', 'spares'] as const)
       onlyOnce(plan[key], [key], ctx);
+    for (const [i, group] of plan.groups.entries())
+      if (plan.steps.filter((s) => s.where.includes(group.id)).length > MOST_STEPS_IN_ONE)
+        ctx.addIssue({
+          code: 'custom',
+          path: ['groups', i],
+          message: `has more than ${MOST_STEPS_IN_ONE} steps poured into it: make two plans of this one`
+        });
+    if (poursOf(plan) > MOST_POURS)
+      ctx.addIssue({
+        code: 'custom',
+        path: ['steps'],
+        message: `come to more than ${MOST_POURS} pours: make two plans of this one`
+      });
     const gates = plan.steps.flatMap((s, i) =>
       s.gates.map((g, k) => ({ id: g.id, at: ['steps', i, 'gates', k] }))
     );

@@ -64,13 +64,17 @@ export async function copyBeforeRestore(store: Store, now: number): Promise<stri
 
 const day = (now: number) => new Date(now).toISOString().slice(0, 10);
 
-/** Today's copy, if there is none yet. Says whether one was made. */
-export async function copyOfToday(store: Store, now: number): Promise<boolean> {
+/** Today's copy, if there is none yet, made by `copy`. Says whether one was made. */
+export async function copyOfToday(
+  store: Store,
+  now: number,
+  copy: (to: string) => Promise<void>
+): Promise<boolean> {
   if (store.file === undefined) return false;
   const to = join(backupsOf(store.file), `day-${day(now)}.db`);
   if (existsSync(to)) return false;
   mkdirSync(dirname(to), { recursive: true });
-  await store.copyTo(to);
+  await copy(to);
   tidy(store.file);
   return true;
 }

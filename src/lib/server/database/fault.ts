@@ -1,14 +1,15 @@
 /**
- * A fault of the store that a person can act on: one plain sentence and its mend. Anything else that goes wrong there
+ * A fault that a person can act on: one plain sentence and its mend. Anything else that goes wrong
  * is a fault of the program.
  */
-export class StoreFault extends Error {
-  readonly code: 'disk-full' | 'store-readonly' | 'not-readable' | 'copy-failed';
+export class Fault extends Error {
+  readonly code:
+    'disk-full' | 'store-readonly' | 'not-readable' | 'copy-failed' | 'took-too-long' | 'too-busy';
   readonly mend: string;
 
-  constructor(code: StoreFault['code'], sentence: string, mend: string) {
+  constructor(code: Fault['code'], sentence: string, mend: string) {
     super(sentence);
-    this.name = 'StoreFault';
+    this.name = 'Fault';
     this.code = code;
     this.mend = mend;
   }
@@ -28,29 +29,29 @@ function codesOf(error: unknown): string {
 }
 
 /** What a person can do about an error of the store; undefined where it is a fault of the program. */
-export function faultOf(error: unknown, where: string): StoreFault | undefined {
-  if (error instanceof StoreFault) return error;
+export function faultOf(error: unknown, where: string): Fault | undefined {
+  if (error instanceof Fault) return error;
   const codes = codesOf(error);
   if (/SQLITE_FULL|ENOSPC|disk is full/.test(codes))
-    return new StoreFault(
+    return new Fault(
       'disk-full',
       `The disk that holds ${where} is full: nothing more can be stored.`,
       'Make room on it, then try again; nothing that was stored is lost.'
     );
   if (/SQLITE_READONLY|EACCES|EROFS|EPERM|readonly database|attempt to write/.test(codes))
-    return new StoreFault(
+    return new Fault(
       'store-readonly',
       `The database ${where} cannot be written.`,
       'Check who owns the file and its folder, and that its disk is not read-only.'
     );
   if (/SQLITE_NOTADB|SQLITE_CORRUPT|not a database|malformed/.test(codes))
-    return new StoreFault(
+    return new Fault(
       'not-readable',
       `The database ${where} is damaged, or is no database.`,
       'Put a backup in its place (see the folder “backups” beside it), or name another with KIRAPEN_DB.'
     );
   if (/SQLITE_CANTOPEN|ENOENT|ENOTDIR|unable to open/.test(codes))
-    return new StoreFault(
+    return new Fault(
       'not-readable',
       `The database ${where} cannot be opened.`,
       'Check that its folder is there and can be entered, or name another with KIRAPEN_DB.'

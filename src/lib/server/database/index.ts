@@ -1,6 +1,6 @@
 export type { Db, Store } from './connection';
 export { openStore } from './open';
-export { StoreFault } from './fault';
+export { Fault } from './fault';
 export type { Broken, StoredKind } from './stored';
 export { brokenAt, brokenCards } from './broken';
 export {

@@ -7,7 +7,7 @@ import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { copyBefore } from './backup';
 import type { Db, Store } from './connection';
-import { faultOf, StoreFault } from './fault';
+import { faultOf, Fault } from './fault';
 import { WriteQueue } from './queue';
 import * as schema from './schema';
 
@@ -20,7 +20,7 @@ const isRemote = (address: string) => /^(libsql|https?|wss?):/.test(address);
 
 /**
  * Opens (and makes, and migrates) the database at an address: a path, a `file:` address, or a libSQL server's.
- * Throws a `StoreFault` with a sentence where a person can do something about it.
+ * Throws a `Fault` with a sentence where a person can do something about it.
  */
 export async function openStore(address: string, migrationsFolder: string): Promise<Store> {
   const remote = isRemote(address);
@@ -47,11 +47,7 @@ export async function openStore(address: string, migrationsFolder: string): Prom
 function prepare(path: string): void {
   mkdirSync(dirname(path), { recursive: true });
   if (existsSync(path) && !statSync(path).isFile())
-    throw new StoreFault(
-      'not-readable',
-      `${path} is a folder, not a database.`,
-      'Name a file with KIRAPEN_DB.'
-    );
+    throw new Fault('not-readable', `${path} is a folder, not a database.`, 'Name a file with KIRAPEN_DB.');
 }
 
 /** Migrates to this program's version, after a copy; refuses a database of a newer program, which it would harm. */
@@ -59,7 +55,7 @@ async function bringUp(db: Db, path: string | undefined, migrationsFolder: strin
   const known = knownMigrations(migrationsFolder);
   const done = await doneMigrations(db);
   if (done > known)
-    throw new StoreFault(
+    throw new Fault(
       'not-readable',
       `The database ${path ?? ''} was written by a newer Kirapen (step ${done}; this one knows ${known}).`,
       'Start the newer version, or put a backup of before in its place.'
@@ -129,7 +125,7 @@ function storeOf(client: Client, db: Db, path: string | undefined): Store {
 async function setUp(client: Client): Promise<void> {
   const journal = await client.execute('PRAGMA journal_mode = WAL');
   if (journal.rows[0]?.[0] !== 'wal')
-    throw new StoreFault(
+    throw new Fault(
       'store-readonly',
       'The database cannot keep a write-ahead log where it lies.',
       'Put it on a local disk, or name another place with KIRAPEN_DB.'

@@ -1,6 +1,6 @@
 import { copyFileSync, renameSync, rmSync } from 'node:fs';
 import { sql } from 'drizzle-orm';
-import { StoreFault } from './fault';
+import { Fault } from './fault';
 import type { Store } from './connection';
 import { openStore } from './open';
 import { bases, colourants, lots, moulds, pieces, plans, runs, scales, trialcards, vessels } from './schema';
@@ -40,7 +40,7 @@ export async function contentsOf(store: Store): Promise<Contents> {
 
 /**
  * What a file that someone sent holds: opened as a database of this program, brought up to its version in a copy.
- * Throws a `StoreFault` where it is none.
+ * Throws a `Fault` where it is none.
  */
 export async function previewOf(file: string, migrationsFolder: string): Promise<Contents> {
   const trial = `${file}.trial`;
@@ -53,13 +53,13 @@ export async function previewOf(file: string, migrationsFolder: string): Promise
       await store.close();
     }
   } catch (error) {
-    if (error instanceof StoreFault)
-      throw new StoreFault(
+    if (error instanceof Fault)
+      throw new Fault(
         error.code,
         error.message.replaceAll(trial, 'that was sent'),
         'Choose a backup of Kirapen.'
       );
-    throw new StoreFault(
+    throw new Fault(
       'not-readable',
       'The file that was sent is no backup of Kirapen.',
       'Choose a file that was downloaded here, or one from the folder “backups”.'

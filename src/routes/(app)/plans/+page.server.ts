@@ -1,27 +1,21 @@
-import { computePlan, shelfOf } from '$core/plan';
 import { readPlans, wholeShelf } from '$lib/server/database';
 import { store } from '$lib/server/store';
+import { inThread } from '$lib/server/sums';
 
 export const load = async () => {
   const { db } = await store();
   const [{ good, broken }, shelf] = await Promise.all([readPlans(db), wholeShelf(db)]);
+  const tiles = await inThread('tiles', { plans: good.map(({ plan }) => plan), shelf });
   return {
     shelf,
     broken,
-    plans: good.map(({ plan, changedAt }) => {
-      const { groups, cups, totals, problems, bases } = computePlan(plan, shelfOf(plan, shelf));
-      return {
-        id: plan.id,
-        name: plan.name,
-        notes: plan.notes,
-        showFace: plan.showFace,
-        base: bases.map((b) => b.name).join(', ') || 'no base yet',
-        changedAt,
-        groups,
-        cups,
-        totals,
-        toMend: problems.filter((p) => p.level !== 'note').length
-      };
-    })
+    plans: good.map(({ plan: { id, name, notes, showFace }, changedAt }, i) => ({
+      ...tiles[i]!,
+      id,
+      name,
+      notes,
+      showFace,
+      changedAt
+    }))
   };
 };

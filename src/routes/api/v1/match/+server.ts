@@ -1,13 +1,15 @@
 import { json } from '@sveltejs/kit';
 import { wholeShelf } from '$lib/server/database';
-import { MatchRequest, matchFromShelf } from '$lib/server/match';
+import { MatchRequest } from '$lib/server/match';
 import { readBody, refuse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
+import { inThread } from '$lib/server/sums';
 
 /** Finds recipes for a colour from the shelf. */
 export const POST = async ({ request }) => {
   const body = await readBody(request, MatchRequest);
   if ('refused' in body) return body.refused;
-  const found = matchFromShelf(body.value, await wholeShelf((await store()).db));
+  const shelf = await wholeShelf((await store()).db);
+  const found = await inThread('match', { request: body.value, shelf });
   return found.ok ? json({ answers: found.answers }) : refuse(found.problems);
 };

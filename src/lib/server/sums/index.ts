@@ -1,0 +1,1 @@
+export { endThreads, inThread } from './pool';

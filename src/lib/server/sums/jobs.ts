@@ -1,0 +1,64 @@
+import { createClient } from '@libsql/client';
+import { drizzle } from 'drizzle-orm/libsql';
+import { sql } from 'drizzle-orm';
+import { computePlan, shelfOf, type Past, type Plan, type Shelf } from '$core/plan';
+import { recordCsv } from '../csv';
+import { allPieces, listLessons, readRuns, type Db } from '../database';
+import * as schema from '../database/schema';
+import { matchFromShelf, type MatchRequest } from '../match';
+import type { z } from 'zod';
+
+/** A plan as its tile on the list shows it. */
+function tileOf(plan: Plan, shelf: Shelf) {
+  const { groups, cups, totals, problems, bases } = computePlan(plan, shelfOf(plan, shelf));
+  return {
+    id: plan.id,
+    base: bases.map((b) => b.name).join(', ') || 'no base yet',
+    groups,
+    cups,
+    totals,
+    toMend: problems.filter((p) => p.level !== 'note').length
+  };
+}
+
+/** Works on the database through a connection of its own, and closes it. */
+async function withDb<T>(address: string, work: (db: Db) => Promise<T>): Promise<T> {
+  const client = createClient({ url: address.includes('://') ? address : `file:${address}`, timeout: 5000 });
+  try {
+    return await work(drizzle(client, { schema }));
+  } finally {
+    client.close();
+  }
+}
+
+/** The record as CSV, read and written out in one go. */
+async function record(db: Db): Promise<string> {
+  const pieces = await allPieces(db);
+  const { good } = await readRuns(db, [...new Set(pieces.map((p) => p.run.id))]);
+  return recordCsv(pieces, good, await listLessons(db));
+}
+
+/** The work that may take long, by name. What goes in and comes out crosses between threads: plain data only. */
+export const jobs = {
+  /** A plan's figures, as JSON. */
+  compute: ({ plan, shelf, past }: { plan: Plan; shelf: Shelf; past: Past }) =>
+    JSON.stringify(computePlan(plan, shelf, past)),
+  tiles: ({ plans, shelf }: { plans: readonly Plan[]; shelf: Shelf }) => plans.map((p) => tileOf(p, shelf)),
+  match: ({ request, shelf }: { request: z.infer<typeof MatchRequest>; shelf: Shelf }) =>
+    matchFromShelf(request, shelf),
+  record: ({ address }: { address: string }) => withDb(address, record),
+  /** The whole database into a new file. */
+  copy: ({ address, to }: { address: string; to: string }) =>
+    withDb(address, async (db) => {
+      await db.run(sql`VACUUM INTO ${to}`);
+    })
+};
+
+export type Jobs = typeof jobs;
+export type JobName = keyof Jobs;
+
+/** One job, as the pool hands it to a thread. */
+export interface Order<N extends JobName = JobName> {
+  job: N;
+  input: Parameters<Jobs[N]>[0];
+}

@@ -1,0 +1,67 @@
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
+import { Piscina } from 'piscina';
+import { Fault } from '../database';
+import type { JobName, Jobs, Order } from './jobs';
+
+/** How long each kind of work may take, waiting included, seconds: many times what the largest accepted takes. */
+const SECONDS: Record<JobName, number> = { compute: 20, tiles: 30, match: 20, record: 60, copy: 120 };
+/** So many may wait; the next is told to come back. */
+const QUEUE = 64;
+
+const BUILT = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'build/sums.js');
+
+let pool: Piscina | undefined;
+
+/** The threads: begun with the first order, one less than the machine's cores so that the pages keep one. */
+function threads(): Piscina {
+  pool ??= new Piscina({
+    filename: BUILT,
+    minThreads: 1,
+    maxThreads: Math.max(1, Math.min(3, availableParallelism() - 1)),
+    maxQueue: QUEUE,
+    idleTimeout: 60_000
+  });
+  return pool;
+}
+
+/**
+ * Does a piece of work in a thread of its own, so that nobody waits for someone else’s sum.
+ * @param seconds the time it may take, waiting included
+ * @throws Fault `took-too-long` past its time (the work is ended), or `too-busy` where too many wait already
+ */
+export async function inThread<N extends JobName>(
+  job: N,
+  input: Parameters<Jobs[N]>[0],
+  seconds = SECONDS[job]
+): Promise<Awaited<ReturnType<Jobs[N]>>> {
+  // While developing there is no built file for a thread to run.
+  if (import.meta.env.DEV) return runHere({ job, input });
+  const signal = AbortSignal.timeout(seconds * 1000);
+  const order: Order<N> = { job, input };
+  try {
+    return (await threads().run(order, { signal })) as Awaited<ReturnType<Jobs[N]>>;
+  } catch (error) {
+    if (signal.aborted)
+      throw new Fault(
+        'took-too-long',
+        `This was given up after ${seconds} seconds.`,
+        'Try it with less at once, or when the server has less to do.'
+      );
+    if (error instanceof Error && /queue/i.test(error.message))
+      throw new Fault('too-busy', 'The server has too much to do just now.', 'Try again in a minute.');
+    throw error;
+  }
+}
+
+async function runHere<N extends JobName>(order: Order<N>) {
+  const { default: run } = await import('./thread');
+  return (await run(order)) as Awaited<ReturnType<Jobs[N]>>;
+}
+
+/** Ends the threads; work that is under way is given up. */
+export async function endThreads(): Promise<void> {
+  const ending = pool;
+  pool = undefined;
+  await ending?.destroy();
+}

@@ -1,0 +1,14 @@
+import { resolve } from 'node:path';
+import { defineConfig } from 'vite';
+
+/** What runs in the server's threads, as one file beside the server. */
+export default defineConfig({
+  resolve: { alias: { $core: resolve('src/core'), $lib: resolve('src/lib'), $demo: resolve('demo') } },
+  publicDir: false,
+  build: {
+    ssr: 'src/lib/server/sums/thread.ts',
+    outDir: 'build',
+    emptyOutDir: false,
+    rollupOptions: { output: { entryFileNames: 'sums.js', chunkFileNames: 'sums-[name].js' } }
+  }
+});
