@@ -44,9 +44,15 @@ export class Workshop {
     this.address = `http://127.0.0.1:${port}`;
   }
 
-  static async open(what: { demo: boolean }): Promise<Workshop> {
+  /** A server without a browser. */
+  static async serve(what: { demo: boolean }): Promise<Workshop> {
     const workshop = new Workshop(await freePort(), what.demo);
     await workshop.start();
+    return workshop;
+  }
+
+  static async open(what: { demo: boolean }): Promise<Workshop> {
+    const workshop = await Workshop.serve(what);
     workshop.#browser = await puppeteer.launch({
       executablePath: BROWSER,
       headless: true,

@@ -43,13 +43,6 @@ export function mouldProblems(
       }.`,
       stiff ? 'Give it 1° or more, or a mould that opens.' : 'Split the mould, or show the open face.'
     );
-  if (mould.pourHole !== undefined)
-    say(
-      'pour-hole-narrow',
-      'note',
-      `${mould.name} is filled through a hole of ${mould.pourHole} mm.`,
-      'Pour through a spout or a syringe that leaves room beside it for the air, and tip the mould to let it out.'
-    );
   if (stiff && (mould.needs ?? 'nothing') === 'nothing')
     say(
       'needs-release',
@@ -57,5 +50,19 @@ export function mouldProblems(
       `${mould.name} is ${mould.material} and its card names no release or liner.`,
       'Say on the mould card what it needs before a pour.'
     );
-  return problems;
+  return [...problems, ...holeProblems(mould, path)];
 }
+
+/** Air must leave by the hole that the pour comes in by. */
+const holeProblems = (mould: Mould, path: string): Problem[] =>
+  mould.pourHole === undefined
+    ? []
+    : [
+        {
+          code: 'pour-hole-narrow',
+          level: 'note',
+          path,
+          sentence: `${mould.name} is filled through a hole of ${mould.pourHole} mm.`,
+          mend: 'Pour through a spout or a syringe that leaves room beside it for the air, and tip the mould to let it out.'
+        }
+      ];

@@ -67,7 +67,7 @@ export async function signIn(
 export async function isSignedIn(store: Store, token: string | undefined, now: number): Promise<boolean> {
   if (!token) return false;
   const key = hashOf(token);
-  if (now - (believed.get(key) ?? 0) < NOTED_MS) return true;
+  if (now - (believed.get(key) ?? -Infinity) < NOTED_MS) return true;
   const seen = await findSession(store.db, key);
   if (seen === undefined || now - seen > STAYS_MS) return false;
   if (now - seen > NOTED_MS) await touchSession(store, key, now);

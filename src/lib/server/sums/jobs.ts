@@ -2,6 +2,7 @@ import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { sql } from 'drizzle-orm';
 import { computePlan, shelfOf, type Past, type Plan, type Shelf } from '$core/plan';
+import { freeze } from '$core/run';
 import { recordCsv } from '../csv';
 import { allPieces, listLessons, readRuns, type Db } from '../database';
 import * as schema from '../database/schema';
@@ -43,6 +44,8 @@ export const jobs = {
   /** A plan's figures, as JSON. */
   compute: ({ plan, shelf, past }: { plan: Plan; shelf: Shelf; past: Past }) =>
     JSON.stringify(computePlan(plan, shelf, past)),
+  /** A plan as its run begins. */
+  freeze: ({ plan, shelf, past }: { plan: Plan; shelf: Shelf; past: Past }) => freeze(plan, shelf, past),
   tiles: ({ plans, shelf }: { plans: readonly Plan[]; shelf: Shelf }) => plans.map((p) => tileOf(p, shelf)),
   match: ({ request, shelf }: { request: z.infer<typeof MatchRequest>; shelf: Shelf }) =>
     matchFromShelf(request, shelf),

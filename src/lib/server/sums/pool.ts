@@ -5,11 +5,20 @@ import { Fault } from '../database';
 import type { JobName, Jobs, Order } from './jobs';
 
 /** How long each kind of work may take, waiting included, seconds: many times what the largest accepted takes. */
-const SECONDS: Record<JobName, number> = { compute: 20, tiles: 30, match: 20, record: 60, copy: 120 };
+const SECONDS: Record<JobName, number> = {
+  compute: 20,
+  freeze: 20,
+  tiles: 30,
+  match: 20,
+  record: 60,
+  copy: 120
+};
 /** So many may wait; the next is told to come back. */
 const QUEUE = 64;
 
 const BUILT = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'build/sums.js');
+
+type Outcome<N extends JobName> = Awaited<ReturnType<Jobs[N]>>;
 
 let pool: Piscina | undefined;
 
@@ -34,13 +43,13 @@ export async function inThread<N extends JobName>(
   job: N,
   input: Parameters<Jobs[N]>[0],
   seconds = SECONDS[job]
-): Promise<Awaited<ReturnType<Jobs[N]>>> {
+): Promise<Outcome<N>> {
   // While developing there is no built file for a thread to run.
   if (import.meta.env.DEV) return runHere({ job, input });
   const signal = AbortSignal.timeout(seconds * 1000);
   const order: Order<N> = { job, input };
   try {
-    return (await threads().run(order, { signal })) as Awaited<ReturnType<Jobs[N]>>;
+    return (await threads().run(order, { signal })) as Outcome<N>;
   } catch (error) {
     if (signal.aborted)
       throw new Fault(
@@ -54,9 +63,9 @@ export async function inThread<N extends JobName>(
   }
 }
 
-async function runHere<N extends JobName>(order: Order<N>) {
+async function runHere<N extends JobName>(order: Order<N>): Promise<Outcome<N>> {
   const { default: run } = await import('./thread');
-  return (await run(order)) as Awaited<ReturnType<Jobs[N]>>;
+  return (await run(order)) as Outcome<N>;
 }
 
 /** Ends the threads; work that is under way is given up. */

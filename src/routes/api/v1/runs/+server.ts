@@ -3,11 +3,11 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { StoredId } from '$core/id';
 import { shelfOf } from '$core/plan';
-import { freeze } from '$core/run';
 import { findPlan, listRuns, startRun, wholeShelf } from '$lib/server/database';
 import { pastOf } from '$lib/server/past';
 import { notHere, readBody, refuse, taken } from '$lib/server/respond';
 import { store } from '$lib/server/store';
+import { inThread } from '$lib/server/sums';
 
 export const GET = async () => json(await listRuns((await store()).db));
 
@@ -21,7 +21,7 @@ export const POST = async ({ request }) => {
   const { plan } = found;
   const { cling } = await pastOf(opened.db, plan, Date.now());
   const shelf = shelfOf(plan, await wholeShelf(opened.db));
-  const frozen = freeze(plan, shelf, cling ? { cling } : {});
+  const frozen = await inThread('freeze', { plan, shelf, past: cling ? { cling } : {} });
   const stops = frozen.computed.problems.filter((p) => p.level === 'stop');
   if (stops.length) return refuse(stops);
   const run = { id: body.value.id ?? newId(), frozen, startedAt: Date.now() };

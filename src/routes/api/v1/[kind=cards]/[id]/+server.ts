@@ -1,14 +1,16 @@
 import { z } from 'zod';
 import { problemsOf } from '$core/validate';
 import { CARD_WORDS, type CardKind } from '$lib/cards';
+import { absent } from '$lib/server/absent';
 import { CARD_SCHEMAS, findCardRow, patchCard, removeCard, saveCard } from '$lib/server/database';
 import { answerWrite, basedOn, document, notHere, problem, readBody, refuse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 
 export const GET = async ({ params }) => {
   const kind = params.kind as CardKind;
-  const found = await findCardRow((await store()).db, kind, params.id);
-  return found ? document(found.card, found.revision) : notHere(CARD_WORDS[kind], params.id);
+  const { db } = await store();
+  const found = await findCardRow(db, kind, params.id);
+  return found ? document(found.card, found.revision) : absent(db, kind, params.id, CARD_WORDS[kind]);
 };
 
 export const PUT = async ({ params, request }) => {

@@ -1,11 +1,13 @@
 import { Plan } from '$core/plan';
+import { absent } from '$lib/server/absent';
 import { findPlan, removePlan, savePlan } from '$lib/server/database';
 import { answerWrite, basedOn, document, notHere, problem, readBody, refuse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 
 export const GET = async ({ params }) => {
-  const found = await findPlan((await store()).db, params.id);
-  return found ? document(found.plan, found.revision) : notHere('plan', params.id);
+  const { db } = await store();
+  const found = await findPlan(db, params.id);
+  return found ? document(found.plan, found.revision) : absent(db, 'plans', params.id, 'plan');
 };
 
 export const PUT = async ({ params, request }) => {

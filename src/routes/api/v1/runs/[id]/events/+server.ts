@@ -12,8 +12,15 @@ export const GET = async ({ params }) => {
   return json(await eventsOf(db, params.id));
 };
 
-const Sent = z.union([z.array(z.unknown()).max(500), z.unknown()]).transform((sent, ctx): AnyEvent[] => {
+/** Most events taken at once; a device sends what waits in portions. */
+const MOST = 500;
+
+const Sent = z.unknown().transform((sent, ctx): AnyEvent[] => {
   const many = Array.isArray(sent);
+  if (many && sent.length > MOST) {
+    ctx.addIssue({ code: 'custom', message: `must be at most ${MOST} events at once` });
+    return z.NEVER;
+  }
   return (many ? sent : [sent]).flatMap((raw: unknown, i) => {
     const read = AnyEvent.safeParse(raw);
     if (read.success) return [read.data];

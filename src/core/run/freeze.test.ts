@@ -1,0 +1,47 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { cards } from '../../../demo/cards';
+import { tideline } from '../../../demo/plans';
+
+/** A changed core: resin twice as heavy, so that every gram and window comes out otherwise. */
+const heavier = () =>
+  vi.doMock('../material/formula', async (original) => {
+    const real = await original<typeof import('../material/formula')>();
+    return {
+      ...real,
+      idealDensity: (parts: Parameters<typeof real.idealDensity>[0]) => 2 * real.idealDensity(parts)
+    };
+  });
+
+const load = async () => {
+  vi.resetModules();
+  return { ...(await import('.')), ...(await import('../plan')), ...(await import('./frozen')) };
+};
+
+beforeEach(() => vi.doUnmock('../material/formula'));
+
+describe('a run that was begun', () => {
+  it('keeps its figures, tasks and clocks when a constant of the core changes', async () => {
+    const before = await load();
+    const frozen = before.freeze(tideline, cards, { today: 0 });
+    const stored = JSON.stringify(frozen);
+
+    heavier();
+    const after = await load();
+    expect(after.freeze(tideline, cards, { today: 0 }).computed.totals.balance.mixed).toBeGreaterThan(
+      1.5 * frozen.computed.totals.balance.mixed
+    );
+
+    const read = after.FrozenRun.parse(JSON.parse(stored));
+    expect(read.computed).toEqual(JSON.parse(stored).computed);
+    expect(read.tasks).toEqual(JSON.parse(JSON.stringify(frozen.tasks)));
+    const begun = read.computed;
+    expect(after.clocksOf(begun.score, after.foldRun(read.tasks, [], 0))).toEqual(
+      before.clocksOf(frozen.computed.score, before.foldRun(frozen.tasks, [], 0))
+    );
+  });
+
+  it('says by which rules it was planned', async () => {
+    const { freeze } = await load();
+    expect(freeze(tideline, cards)).toMatchObject({ version: 1, rules: 2 });
+  });
+});
