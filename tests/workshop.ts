@@ -101,6 +101,16 @@ export class Workshop {
     return bench;
   }
 
+  /** A page on a device of its own: nothing kept in one browser is seen by the other. */
+  async device(path: string): Promise<Bench> {
+    const context = await this.#browser!.createBrowserContext();
+    const page = await context.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    const bench = new Bench(page, this.address);
+    await bench.go(path);
+    return bench;
+  }
+
   async close(): Promise<void> {
     await this.#browser?.close();
     await this.stop('SIGTERM');
@@ -143,6 +153,21 @@ export class Bench {
     await this.page.keyboard.press('Backspace');
     await field.type(text);
     await this.page.keyboard.press('Tab');
+  }
+
+  /** Waits until a labelled field holds a text. */
+  async holds(label: string, text: string): Promise<void> {
+    await this.page
+      .waitForFunction(
+        (l, t) => document.querySelector<HTMLInputElement>(`[aria-label="${l}"]`)?.value === t,
+        {},
+        label,
+        text
+      )
+      .catch(async () => {
+        const held = await (await this.#field(label)).evaluate((e) => (e as HTMLInputElement).value);
+        throw new Error(`“${label}” never held “${text}”; it holds “${held}”`);
+      });
   }
 
   /** Chooses an option of a labelled list by its text. */

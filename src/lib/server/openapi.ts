@@ -36,6 +36,34 @@ const id = { name: 'id', in: 'path', required: true, schema: { type: 'string' } 
 const one = (schema: object) => ({ oneOf: [schema, { type: 'array', items: schema }] });
 const list = (schema: object) => ({ type: 'array', items: schema });
 
+const ifMatch = {
+  name: 'If-Match',
+  in: 'header',
+  required: false,
+  description:
+    'The revision (ETag) that the write was based on; 409 with what is there now where it is past.',
+  schema: { type: 'string' }
+};
+const clashes = {
+  ...answer('Changed, or taken, meanwhile.', ref('Problems'), '409'),
+  ...answer('Deleted meanwhile.', ref('Problems'), '410')
+};
+const edits = {
+  type: 'object',
+  required: ['edits'],
+  properties: {
+    edits: {
+      type: 'array',
+      items: {
+        type: 'object',
+        required: ['path'],
+        properties: { path: { type: 'array', items: { type: ['string', 'integer'] } }, value: {} }
+      }
+    }
+  }
+};
+const stream = { '200': { description: 'Server-sent events.', content: { 'text/event-stream': {} } } };
+
 const cards = (path: string, name: string) => ({
   [`/api/v1/${path}`]: {
     get: { summary: `All ${path}`, responses: answer('The cards, by name.', list(ref(name))) },
@@ -50,7 +78,13 @@ const cards = (path: string, name: string) => ({
     get: { summary: 'One card', responses: answer('The card.', ref(name)) },
     put: {
       summary: 'Store a card at its own address',
+      parameters: [ifMatch],
       ...body(ref(name)),
+      responses: { ...answer('As stored.', ref(name)), ...refused, ...clashes }
+    },
+    patch: {
+      summary: 'Change single fields of a card as it stands now; a list’s element goes by its id',
+      ...body(edits),
       responses: { ...answer('As stored.', ref(name)), ...refused }
     },
     delete: { summary: 'Take a card off the shelf', responses: answer('Gone.', undefined, '204') }
@@ -163,8 +197,9 @@ export function openapi() {
         get: { summary: 'One plan', responses: answer('The plan.', ref('Plan')) },
         put: {
           summary: 'Store a plan at its own address',
+          parameters: [ifMatch],
           ...body(ref('Plan')),
-          responses: { ...answer('As stored.', ref('Plan')), ...refused }
+          responses: { ...answer('As stored.', ref('Plan')), ...refused, ...clashes }
         },
         delete: {
           summary: 'Delete a plan; its runs stay in the record',
@@ -193,8 +228,53 @@ export function openapi() {
       '/api/v1/runs/{id}': {
         parameters: [id],
         get: {
-          summary: 'A run with its snapshot, events, pieces and lessons',
+          summary: 'A run with what it froze, its events, pieces and lessons',
           responses: answer('The run.', { type: 'object' })
+        },
+        delete: {
+          summary: 'Take a run out of the record, with its events, pieces and lessons',
+          responses: answer('Gone.', undefined, '204')
+        }
+      },
+      '/api/v1/runs/{id}/stream': {
+        parameters: [id],
+        get: { summary: 'The events of a run as they are stored', responses: stream }
+      },
+      '/api/v1/changes': {
+        get: {
+          summary: 'What is stored anywhere here: kind, id and revision, 0 for deleted',
+          responses: stream
+        }
+      },
+      '/api/v1/stored': {
+        get: {
+          summary: 'One thing as it is stored, readable or not',
+          parameters: [
+            { name: 'kind', in: 'query', required: true, schema: { type: 'string' } },
+            { name: 'id', in: 'query', required: true, schema: { type: 'string' } }
+          ],
+          responses: { '200': { description: 'Its text.', content: { 'application/json': {} } } }
+        }
+      },
+      '/api/v1/backup': {
+        get: {
+          summary: 'Everything as one database file',
+          responses: { '200': { description: 'The file.', content: { 'application/vnd.sqlite3': {} } } }
+        },
+        post: {
+          summary: 'Put a backup in the place of everything; with ?preview it only says what is in it',
+          parameters: [{ name: 'preview', in: 'query', schema: { type: 'string' } }],
+          requestBody: {
+            required: true,
+            content: { 'application/octet-stream': { schema: { type: 'string', format: 'binary' } } }
+          },
+          responses: { ...answer('What is in it.', { type: 'object' }), ...refused }
+        }
+      },
+      '/api/v1/sign-out': {
+        post: {
+          summary: 'Sign this device out, or every device',
+          responses: answer('Signed out.', undefined, '204')
         }
       },
       '/api/v1/runs/{id}/events': {

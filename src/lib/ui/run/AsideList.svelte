@@ -32,6 +32,7 @@
     class="shrink-0 border-b border-rule bg-cinnabar-soft px-7 py-3"
     aria-label="Set aside"
     data-testid="aside"
+    data-own-keys
   >
     <h2 class="font-sans text-[1.05rem] font-semibold">
       Not stored: {log.aside.length} set aside on this device

@@ -179,6 +179,8 @@
 
   function onkeydown(event: KeyboardEvent) {
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || asking) return;
+    // Where words are mended or a button of its own is pressed, keys do what they do there.
+    if (event.target instanceof Element && event.target.closest('[data-own-keys]')) return;
     const typing = isTyping(event);
     if (event.key === ' ' || (event.key === 'Enter' && typing)) {
       if (event.target instanceof HTMLButtonElement) event.target.blur();
