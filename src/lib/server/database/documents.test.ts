@@ -1,7 +1,5 @@
 import {
-  chmodSync,
   copyFileSync,
-  existsSync,
   mkdtempSync,
   readdirSync,
   rmSync,
