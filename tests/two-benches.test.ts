@@ -109,7 +109,9 @@ describe('two devices, one run', () => {
     }
     await workshop.start();
     const wanted = [0, 1, 2].flatMap((i) => [`first of ${i}`, `second of ${i}`]);
-    await expect.poll(async () => (await notes()).slice(before).sort(), { timeout: 60_000 }).toEqual(wanted.sort());
+    await expect
+      .poll(async () => (await notes()).slice(before).sort(), { timeout: 60_000 })
+      .toEqual(wanted.sort());
   });
 
   it('an event that the server refuses is set aside with its reason, mended by hand, and holds nothing up', async () => {

@@ -1,10 +1,4 @@
-import {
-  copyFileSync,
-  mkdtempSync,
-  readdirSync,
-  rmSync,
-  writeFileSync
-} from 'node:fs';
+import { copyFileSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
