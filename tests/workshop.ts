@@ -173,16 +173,6 @@ export class Bench {
   /** Chooses an option of a labelled list by its text. */
   async choose(label: string, option: string): Promise<void> {
     const field = await this.#field(label);
-    if (await field.evaluate((e) => e instanceof HTMLSelectElement)) {
-      const value = await field.evaluate(
-        (list, wanted) =>
-          [...(list as HTMLSelectElement).options].find((o) => o.text.trim().startsWith(wanted))?.value,
-        option
-      );
-      if (value === undefined) throw new Error(`“${label}” does not offer “${option}”`);
-      await field.select(value);
-      return;
-    }
     await field.click();
     const list = await this.page.waitForSelector(`[role="listbox"][aria-label="${label}"]`, {
       visible: true

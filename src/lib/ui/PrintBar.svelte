@@ -1,5 +1,6 @@
 <!-- The bar above a printed page: back, paper, print. -->
 <script lang="ts">
+  import Choice from './Choice.svelte';
   import type { Snippet } from 'svelte';
 
   let {
@@ -36,10 +37,16 @@
   {@render children?.()}
   <label class="flex items-center gap-2">
     <span class="label">Paper</span>
-    <select class="field !w-auto" bind:value={paper} aria-label="Paper">
-      <option>A4</option>
-      <option>Letter</option>
-    </select>
+    <Choice
+      label="Paper"
+      value={paper}
+      options={[
+        { value: 'A4', label: 'A4' },
+        { value: 'Letter', label: 'Letter' }
+      ]}
+      onchange={(v) => (paper = v as typeof paper)}
+      class="!w-auto"
+    />
   </label>
   <button class="button go" onclick={() => window.print()}>Print</button>
 </div>

@@ -1,5 +1,6 @@
 <!-- A dose ladder: steps of one colourant over black and white. Measured cards where there are any, else the model's. -->
 <script lang="ts">
+  import Choice from '../Choice.svelte';
   import { ladderOf, predictedLadder, readLadder, type TrialCard } from '$core/colour';
   import { formulaOf, limitOf, type Base, type Colourant } from '$core/material';
   import QuantityField from '../QuantityField.svelte';
@@ -39,23 +40,23 @@
   <h2 class="text-[1.35rem]">Dose ladder</h2>
   <p class="text-ink-2">
     How much
-    <select
-      class="quiet text-ink"
-      aria-label="Colourant of the ladder"
+    <Choice
+      label="Colourant of the ladder"
       value={colourant.id}
-      onchange={(e) => (colourantId = e.currentTarget.value)}
-    >
-      {#each colourants as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
-    </select>
+      options={colourants.map((c) => ({ value: c.id, label: c.name }))}
+      onchange={(v) => (colourantId = v)}
+      quiet
+      class="text-ink"
+    />
     hides in
-    <select
-      class="quiet text-ink"
-      aria-label="Base of the ladder"
+    <Choice
+      label="Base of the ladder"
       value={base.id}
-      onchange={(e) => (baseId = e.currentTarget.value)}
-    >
-      {#each bases as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
-    </select>,
+      options={bases.map((b) => ({ value: b.id, label: b.name }))}
+      onchange={(v) => (baseId = v)}
+      quiet
+      class="text-ink"
+    />,
     <QuantityField
       quiet
       width="3.4rem"

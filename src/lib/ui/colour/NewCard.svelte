@@ -1,5 +1,6 @@
 <!-- A trial card, recorded in under a minute: base, recipe, thickness, the colour as measured. -->
 <script lang="ts">
+  import Choice from '../Choice.svelte';
   import { BACKINGS, TrialCard } from '$core/colour';
   import type { Base, Colourant } from '$core/material';
   import type { Problem } from '$core/problem';
@@ -64,9 +65,12 @@
       />
     </Row>
     <Row label="Base">
-      <select class="field" aria-label="Base of the card" bind:value={card.baseId}>
-        {#each bases as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
-      </select>
+      <Choice
+        label="Base of the card"
+        value={card.baseId}
+        options={bases.map((b) => ({ value: b.id, label: b.name }))}
+        onchange={(v) => (card.baseId = v as typeof card.baseId)}
+      />
     </Row>
     <div class="grid grid-cols-2 gap-x-3">
       <Row label="Thick">
@@ -80,9 +84,12 @@
         />
       </Row>
       <Row label="Laid">
-        <select class="field" aria-label="Laid" bind:value={card.backing}>
-          {#each BACKINGS as b (b)}<option value={b}>{WORDS[b]}</option>{/each}
-        </select>
+        <Choice
+          label="Laid"
+          value={card.backing}
+          options={BACKINGS.map((b) => ({ value: b, label: WORDS[b] }))}
+          onchange={(v) => (card.backing = v as typeof card.backing)}
+        />
       </Row>
     </div>
   </div>
@@ -90,9 +97,12 @@
     <span class="label">Recipe, g to 100 g of base</span>
     {#each card.lines as line, i (i)}
       <div class="mt-1 grid grid-cols-[1fr_5rem_1.6rem] items-center gap-2">
-        <select class="field" aria-label="Colourant {i + 1} of the card" bind:value={line.colourantId}>
-          {#each colourants as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
-        </select>
+        <Choice
+          label="Colourant {i + 1} of the card"
+          value={line.colourantId}
+          options={colourants.map((c) => ({ value: c.id, label: c.name }))}
+          onchange={(v) => (line.colourantId = v as typeof line.colourantId)}
+        />
         <QuantityField
           label="Percent {i + 1} of the card"
           unit="%"
@@ -124,9 +134,16 @@
     <PhotoPick label="Measure it on a photo" onpick={(hex) => (card.colour = hex)} />
     <div class="grid grid-cols-2 gap-x-3">
       <Row label="Light">
-        <select class="field" aria-label="Light" bind:value={card.light}>
-          <option>daylight</option><option>lamp</option><option>mixed</option>
-        </select>
+        <Choice
+          label="Light"
+          value={card.light}
+          options={[
+            { value: 'daylight', label: 'daylight' },
+            { value: 'lamp', label: 'lamp' },
+            { value: 'mixed', label: 'mixed' }
+          ]}
+          onchange={(v) => (card.light = v as typeof card.light)}
+        />
       </Row>
       <Row label="Photo to keep">
         <input

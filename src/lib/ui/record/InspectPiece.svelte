@@ -1,5 +1,6 @@
 <!-- One piece: a grade and defects for each face, a note, photos. Grades are stored as they are tapped. -->
 <script lang="ts">
+  import Choice from '../Choice.svelte';
   import { newId } from '$lib/id';
   import { invalidateAll } from '$app/navigation';
   import { DEFECTS, GRADES, type Piece } from '$core/inspect';
@@ -80,20 +81,18 @@
             onclick={() => change(report.face, { grade })}>{grade}</button
           >
         {/each}
-        <select
-          class="field !w-52"
-          aria-label="Add a defect of the {report.face}"
+        <Choice
+          label="Add a defect of the {report.face}"
           value=""
-          onchange={(e) => {
-            const defect = DEFECTS.find((d) => d === e.currentTarget.value);
-            e.currentTarget.value = '';
+          options={DEFECTS.map((defect) => ({ value: defect, label: defect }))}
+          onchange={(v) => {
+            const defect = DEFECTS.find((d) => d === v);
             if (defect && !report.defects.includes(defect))
               change(report.face, { defects: [...report.defects, defect] });
           }}
-        >
-          <option value="">+ defect</option>
-          {#each DEFECTS as defect (defect)}<option>{defect}</option>{/each}
-        </select>
+          placeholder="+ defect"
+          class="!w-52"
+        />
       </div>
       {#if report.defects.length}
         <ul class="mt-1.5 flex flex-wrap gap-1.5 pl-26">

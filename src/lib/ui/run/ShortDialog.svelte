@@ -1,5 +1,6 @@
 <!-- Short of a cup: what to mix to the same recipe for the rest, and how long that cup pours. -->
 <script lang="ts">
+  import Choice from '../Choice.svelte';
   import { Dialog } from 'bits-ui';
   import { topUpCup, type Computed, type PlanFile } from '$core/plan';
   import { duration, grams } from '$core/quantity';
@@ -41,14 +42,13 @@
     >
       <Dialog.Title class="font-display text-[1.6rem] font-semibold">Short of a cup</Dialog.Title>
       <div class="mt-3 flex items-center gap-3">
-        <select
-          class="field !min-h-[64px] flex-1"
-          aria-label="Which cup"
-          value={cup?.cupId}
-          onchange={(e) => (cupId = e.currentTarget.value)}
-        >
-          {#each cups as c (c.cupId)}<option value={c.cupId}>{c.letter} {c.name}</option>{/each}
-        </select>
+        <Choice
+          label="Which cup"
+          value={cup?.cupId ?? ''}
+          options={cups.map((c) => ({ value: c.cupId, label: `${c.letter} ${c.name}` }))}
+          onchange={(v) => (cupId = v)}
+          class="!min-h-[64px] flex-1"
+        />
         <span class="w-40"
           ><QuantityField
             label="Missing"

@@ -1,5 +1,6 @@
 <!-- One kind of cavity: its shape, its capacity with the working shown, and level to volume both ways. -->
 <script lang="ts">
+  import Choice from '../Choice.svelte';
   import {
     capacityFromWater,
     cavityOf,
@@ -178,18 +179,12 @@
         </Row>
       </div>
       <Row label="Shape">
-        <select
-          class="field"
-          aria-label="Shape"
+        <Choice
+          label="Shape"
           value={kind.shape.kind}
-          onchange={(e) =>
-            form.set(
-              ['cavities', index, 'shape'],
-              SHAPES.find((s) => s.kind === e.currentTarget.value)?.blank
-            )}
-        >
-          {#each SHAPES as s (s.kind)}<option value={s.kind}>{s.name}</option>{/each}
-        </select>
+          options={SHAPES.map((s) => ({ value: s.kind, label: s.name }))}
+          onchange={(v) => form.set(['cavities', index, 'shape'], SHAPES.find((s) => s.kind === v)?.blank)}
+        />
       </Row>
       <div class="grid grid-cols-2 gap-x-3">
         {#each lengths as [key, value] (kind.shape.kind + key)}
@@ -227,14 +222,12 @@
     <div>
       <h2 class="text-[1.2rem]">Capacity</h2>
       <Row label="Known from">
-        <select
-          class="field"
-          aria-label="Capacity known from"
+        <Choice
+          label="Capacity known from"
           value={kind.capacity.from}
-          onchange={(e) => setSource(e.currentTarget.value)}
-        >
-          {#each SOURCES as s (s.from)}<option value={s.from}>{s.name}</option>{/each}
-        </select>
+          options={SOURCES.map((s) => ({ value: s.from, label: s.name }))}
+          onchange={(v) => setSource(v)}
+        />
       </Row>
       {#if kind.capacity.from === 'water'}
         {@const fill = kind.capacity}

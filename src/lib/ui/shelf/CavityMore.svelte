@@ -1,5 +1,7 @@
 <!-- The fittings of a cavity: dome, jacket, draft, chambers and zones. Each shows what it does to the volume. -->
 <script lang="ts">
+  import Tick from '../Tick.svelte';
+  import Choice from '../Choice.svelte';
   import { cavityOf, type CavityKind, type Mould } from '$core/mould';
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -32,14 +34,11 @@
 <div class="grid gap-x-8 gap-y-2 border-t border-rule px-5 py-4 md:grid-cols-2 lg:grid-cols-4">
   <div>
     <h3 class="text-[1.05rem]">Above the rim</h3>
-    <label class="mt-1 flex min-h-11 items-center gap-2">
-      <input
-        type="checkbox"
-        class="h-5 w-5"
-        checked={!!kind.dome}
-        onchange={(e) => set(['dome'], e.currentTarget.checked ? { mm: 1, factor: 0.5 } : undefined)}
-      /> the skin domes
-    </label>
+    <Tick
+      checked={!!kind.dome}
+      onchange={(v) => set(['dome'], v ? { mm: 1, factor: 0.5 } : undefined)}
+      class="mt-1">the skin domes</Tick
+    >
     {#if kind.dome}
       <div class="grid grid-cols-2 gap-x-3">
         <Row label="High">
@@ -62,14 +61,11 @@
       </div>
       <p class="text-[0.85rem] text-ink-2" data-testid="dome">+ {cavity.domeMl.toFixed(2)} ml</p>
     {/if}
-    <label class="mt-1 flex min-h-11 items-center gap-2">
-      <input
-        type="checkbox"
-        class="h-5 w-5"
-        checked={!!kind.jacket}
-        onchange={(e) => set(['jacket'], e.currentTarget.checked ? { mm: 2, squeeze: 0 } : undefined)}
-      /> stands in a jacket
-    </label>
+    <Tick
+      checked={!!kind.jacket}
+      onchange={(v) => set(['jacket'], v ? { mm: 2, squeeze: 0 } : undefined)}
+      class="mt-1">stands in a jacket</Tick
+    >
     {#if kind.jacket}
       <div class="grid grid-cols-2 gap-x-3">
         <Row label="Wall above the rim">
@@ -125,15 +121,15 @@
   <div>
     <h3 class="text-[1.05rem]">Chambers</h3>
     <Row label="Removable dividers make">
-      <select
-        class="field"
-        aria-label="Chambers"
+      <Choice
+        label="Chambers"
         value={String(Math.max(1, chambers.length))}
-        onchange={(e) => divide(Number(e.currentTarget.value))}
-      >
-        <option value="1">one cavity</option>
-        {#each [2, 3, 4, 5, 6] as n (n)}<option value={String(n)}>{n} chambers</option>{/each}
-      </select>
+        options={[
+          { value: '1', label: 'one cavity' },
+          ...[2, 3, 4, 5, 6].map((n) => ({ value: String(n), label: `${n} chambers` }))
+        ]}
+        onchange={(v) => divide(Number(v))}
+      />
     </Row>
     {#each chambers as c, i (c.id)}
       <div class="grid grid-cols-[1fr_5rem_4.5rem] items-center gap-2 py-0.5">

@@ -1,5 +1,6 @@
 <!-- A bagged casting mix: the bag's own water, density and cement instead of single parts. -->
 <script lang="ts">
+  import Tick from '../Tick.svelte';
   import type { Base } from '$core/material';
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -10,15 +11,11 @@
   let { form, card }: { form: CardForm<Base>; card: Extract<Base, { kind: 'concrete' }> } = $props();
 </script>
 
-<label class="mt-1 flex min-h-11 items-center gap-2">
-  <input
-    type="checkbox"
-    class="h-5 w-5"
-    checked={!!card.bag}
-    onchange={(e) =>
-      form.set(['bag'], e.currentTarget.checked ? { water: 0.15, density: 2.2, cement: 0.35 } : undefined)}
-  /> a bagged mix, by the bag’s ratio
-</label>
+<Tick
+  checked={!!card.bag}
+  onchange={(v) => form.set(['bag'], v ? { water: 0.15, density: 2.2, cement: 0.35 } : undefined)}
+  class="mt-1">a bagged mix, by the bag’s ratio</Tick
+>
 {#if card.bag}
   <div class="grid grid-cols-3 gap-x-3">
     <Row label="Water, of the dry mix" problem={form.at('bag/water')} whose={whose(card, 'bag')}>

@@ -1,5 +1,6 @@
 <!-- The own figures of gypsum, concrete, soap and melted bases. -->
 <script lang="ts">
+  import Choice from '../Choice.svelte';
   import { SAP, type Base } from '$core/material';
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -82,14 +83,15 @@
 
 {#if card.kind === 'rubber'}
   <Row label="Cures by" whose={whose(card, 'cure')}>
-    <select
-      class="field"
-      aria-label="Cures by"
+    <Choice
+      label="Cures by"
       value={card.cure}
-      onchange={(e) => form.set(['cure'], e.currentTarget.value)}
-    >
-      <option>platinum</option><option>tin</option>
-    </select>
+      options={[
+        { value: 'platinum', label: 'platinum' },
+        { value: 'tin', label: 'tin' }
+      ]}
+      onchange={(v) => form.set(['cure'], v)}
+    />
   </Row>
 {/if}
 {#if card.kind === 'concrete'}<ConcreteBag {form} {card} />{/if}
@@ -122,20 +124,18 @@
       </li>
     {/each}
   </ul>
-  <select
-    class="field mt-2"
-    aria-label="Add an oil"
+  <Choice
+    label="Add an oil"
     value=""
-    onchange={(e) => {
-      const name = e.currentTarget.value as keyof typeof SAP;
-      e.currentTarget.value = '';
+    options={Object.keys(SAP)
+      .filter((n) => !card.oils.some((o) => o.name === n))
+      .map((name) => ({ value: name, label: name }))}
+    onchange={(v) => {
+      const name = v as keyof typeof SAP;
       if (name in SAP) form.set(['oils', card.oils.length], { name, share: 0.1, sap: SAP[name] });
     }}
-  >
-    <option value="">+ oil</option>
-    {#each Object.keys(SAP).filter((n) => !card.oils.some((o) => o.name === n)) as name (name)}<option
-        >{name}</option
-      >{/each}
-  </select>
+    placeholder="+ oil"
+    class="mt-2"
+  />
   <SoapAdditives {form} {card} />
 {/if}

@@ -1,5 +1,6 @@
 <!-- Plastisol's own tools and blends: injector, hardness from two liquids, how often it may be reheated. -->
 <script lang="ts">
+  import Tick from '../Tick.svelte';
   import { hardShare, REHEAT_LIMIT, type Base } from '$core/material';
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -26,15 +27,11 @@
     />
   </Row>
 </div>
-<label class="flex min-h-11 items-center gap-2">
-  <input
-    type="checkbox"
-    class="h-5 w-5"
-    checked={!!card.injector}
-    onchange={(e) =>
-      form.set(['injector'], e.currentTarget.checked ? { ml: 150, dead: 5, sprue: 0.05 } : undefined)}
-  /> shot with a hand injector
-</label>
+<Tick
+  checked={!!card.injector}
+  onchange={(v) => form.set(['injector'], v ? { ml: 150, dead: 5, sprue: 0.05 } : undefined)}
+  >shot with a hand injector</Tick
+>
 {#if card.injector}
   <div class="grid grid-cols-3 gap-x-3">
     <Row label="It holds" problem={form.at('injector/ml')}>
@@ -65,15 +62,11 @@
     </Row>
   </div>
 {/if}
-<label class="flex min-h-11 items-center gap-2">
-  <input
-    type="checkbox"
-    class="h-5 w-5"
-    checked={!!card.blend}
-    onchange={(e) =>
-      form.set(['blend'], e.currentTarget.checked ? { soft: 5, hard: 40, wanted: 15 } : undefined)}
-  /> hardness blended from two liquids
-</label>
+<Tick
+  checked={!!card.blend}
+  onchange={(v) => form.set(['blend'], v ? { soft: 5, hard: 40, wanted: 15 } : undefined)}
+  >hardness blended from two liquids</Tick
+>
 {#if card.blend}
   <div class="grid grid-cols-3 gap-x-3">
     {#each [['soft', 'Soft, Shore A'], ['hard', 'Hard, Shore A'], ['wanted', 'Wanted']] as const as [key, label] (key)}

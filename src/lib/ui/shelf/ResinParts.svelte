@@ -1,5 +1,6 @@
 <!-- A resin card's own figures: the ratio both ways, full cure, depth, and what the cure model expects. -->
 <script lang="ts">
+  import Choice from '../Choice.svelte';
   import { cureOf } from '$core/cure';
   import { bothReadings, type Base, type ResinBase } from '$core/material';
   import { duration } from '$core/quantity';
@@ -35,14 +36,15 @@
     /></Row
   >
   <Row label="by">
-    <select
-      class="field"
-      aria-label="Ratio by"
+    <Choice
+      label="Ratio by"
       value={card.ratio.by}
-      onchange={(e) => form.set(['ratio', 'by'], e.currentTarget.value)}
-    >
-      <option>weight</option><option>volume</option>
-    </select>
+      options={[
+        { value: 'weight', label: 'weight' },
+        { value: 'volume', label: 'volume' }
+      ]}
+      onchange={(v) => form.set(['ratio', 'by'], v)}
+    />
   </Row>
 </div>
 <div class="grid grid-cols-3 gap-x-3">

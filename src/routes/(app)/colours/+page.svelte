@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from '$lib/ui/Choice.svelte';
   import BrokenList from '$lib/ui/BrokenList.svelte';
   import {
     filmReflectance,
@@ -61,14 +62,14 @@
       <h1 class="text-[1.9rem]">Colours</h1>
       <p class="text-ink-2">
         Each colourant on the shelf, and how 2 mm of
-        <select
-          class="quiet text-ink"
-          aria-label="Base"
+        <Choice
+          label="Base"
           value={base?.id ?? ''}
-          onchange={(e) => (baseId = e.currentTarget.value)}
-        >
-          {#each data.bases as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
-        </select>
+          options={data.bases.map((b) => ({ value: b.id, label: b.name }))}
+          onchange={(v) => (baseId = v)}
+          quiet
+          class="text-ink"
+        />
         over white look as more goes in{formula?.ok ? `, percent ${formula.value.basis.words}` : ''}.
       </p>
     </div>

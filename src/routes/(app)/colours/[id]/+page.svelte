@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Tick from '$lib/ui/Tick.svelte';
+  import Choice from '$lib/ui/Choice.svelte';
   import { Colourant, compatibilityOf, FORMS, limitOf, MATERIAL_WORDS } from '$core/material';
   import { CardForm } from '$lib/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
@@ -48,14 +50,12 @@
   <CardHead {form} back="/colours" what="colourant" put="/colours" />
   <div class="sheet mt-4 grid grid-cols-1 gap-x-5 p-5 sm:grid-cols-3">
     <Row label="Form">
-      <select
-        class="field"
-        aria-label="Form"
+      <Choice
+        label="Form"
         value={card.form}
-        onchange={(e) => form.set(['form'], e.currentTarget.value)}
-      >
-        {#each FORMS as f (f)}<option>{f}</option>{/each}
-      </select>
+        options={FORMS.map((f) => ({ value: f, label: f }))}
+        onchange={(v) => form.set(['form'], v)}
+      />
     </Row>
     <Row label="Pigment in it" hint="100 % for a dry powder" problem={form.at('pigmentFraction')}>
       <QuantityField
@@ -68,14 +68,12 @@
       />
     </Row>
     <Row label="Carried in" hint="a carrier that is a part counts as that part">
-      <select
-        class="field"
-        aria-label="Carried in"
+      <Choice
+        label="Carried in"
         value={card.carrier}
-        onchange={(e) => form.set(['carrier'], e.currentTarget.value)}
-      >
-        {#each CARRIERS as c (c)}<option>{c}</option>{/each}
-      </select>
+        options={CARRIERS.map((c) => ({ value: c, label: c }))}
+        onchange={(v) => form.set(['carrier'], v)}
+      />
     </Row>
     <Row
       label="Masstone: its colour at full strength"
@@ -125,14 +123,9 @@
       />
     </Row>
     <Row label="Takes light, scatters none" hint="dyes and clear colours">
-      <label class="flex min-h-11 items-center gap-2">
-        <input
-          type="checkbox"
-          class="h-5 w-5"
-          checked={!!card.translucent}
-          onchange={(e) => form.set(['translucent'], e.currentTarget.checked || undefined)}
-        /> translucent
-      </label>
+      <Tick checked={!!card.translucent} onchange={(v) => form.set(['translucent'], v || undefined)}
+        >translucent</Tick
+      >
     </Row>
     <div class="grid gap-x-5 border-t border-rule pt-3 sm:col-span-3 sm:grid-cols-3" data-testid="tint">
       <div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from '$lib/ui/Choice.svelte';
   import { invalidateAll } from '$app/navigation';
   import { calibrateDrop, dropsWeigh } from '$core/dosing';
   import type { Problem } from '$core/problem';
@@ -45,14 +46,12 @@
     <li class="sheet p-5">
       <p class="label">1 · Which bottle</p>
       <Row label="Colourant">
-        <select
-          class="field"
-          aria-label="Colourant"
+        <Choice
+          label="Colourant"
           value={colourant?.id ?? ''}
-          onchange={(e) => (colourantId = e.currentTarget.value)}
-        >
-          {#each drippable as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
-        </select>
+          options={drippable.map((c) => ({ value: c.id, label: c.name }))}
+          onchange={(v) => (colourantId = v)}
+        />
       </Row>
       {#if !drippable.length}<p class="text-ochre">No ink or dispersion is on the shelf yet.</p>{/if}
       {#if colourant?.drop}<p class="text-[0.9rem] text-ink-2">

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Tick from '$lib/ui/Tick.svelte';
+  import Choice from '$lib/ui/Choice.svelte';
   import {
     asWeighed,
     candidatesFor,
@@ -127,86 +129,80 @@
       </Row>
       <div class="flex flex-wrap gap-2">
         <PhotoPick onpick={(hex) => (target = hex)} />
-        <select
-          class="field !w-auto flex-1"
-          aria-label="Colour of a trial card or a cup"
+        <Choice
+          label="Colour of a trial card or a cup"
           value=""
-          onchange={(e) => {
-            const value = e.currentTarget.value;
-            if (value.startsWith('#')) target = value;
-            else if (value) fromCup(value);
-            e.currentTarget.value = '';
-          }}
-        >
-          <option value="">of a card or cup…</option>
-          {#each data.cards as c (c.id)}<option value={c.colour}>card: {c.name}</option>{/each}
-          {#each data.plans as p (p.id)}{#each p.cups as c (c.id)}<option value="{p.id}|{c.id}"
-                >{p.name}: {c.name}</option
-              >{/each}{/each}
-        </select>
+          options={[
+            ...data.cards.map((c) => ({ value: c.colour, label: `card: ${c.name}` })),
+            ...data.plans.flatMap((p) =>
+              p.cups.map((c) => ({ value: `${p.id}|${c.id}`, label: `${p.name}: ${c.name}` }))
+            )
+          ]}
+          onchange={(v) => (v.startsWith('#') ? (target = v) : fromCup(v))}
+          placeholder="of a card or cup…"
+          class="!w-auto flex-1"
+        />
       </div>
       <Row label="In">
-        <select
-          class="field"
-          aria-label="Base"
+        <Choice
+          label="Base"
           value={base?.id ?? ''}
-          onchange={(e) => (baseId = e.currentTarget.value)}
-        >
-          {#each data.bases as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
-        </select>
+          options={data.bases.map((b) => ({ value: b.id, label: b.name }))}
+          onchange={(v) => (baseId = v)}
+        />
       </Row>
       <div class="grid grid-cols-2 gap-x-3">
         <Row label="Seen">
-          <select
-            class="field"
-            aria-label="Seen"
+          <Choice
+            label="Seen"
             value={film ? 'film' : 'deep'}
-            onchange={(e) => (film = e.currentTarget.value === 'film')}
-          >
-            <option value="deep">deep</option>
-            <option value="film">as a layer</option>
-          </select>
+            options={[
+              { value: 'deep', label: 'deep' },
+              { value: 'film', label: 'as a layer' }
+            ]}
+            onchange={(v) => (film = v === 'film')}
+          />
         </Row>
         {#if film}
           <Row label="Thick">
             <QuantityField label="Thick" unit="mm" above max={500} value={mm} onchange={(v) => (mm = v)} />
           </Row>
           <Row label="Over">
-            <select class="field" aria-label="Over" bind:value={backing}>
-              <option value="#ffffff">white</option>
-              <option value="#101010">black</option>
-            </select>
+            <Choice
+              label="Over"
+              value={backing}
+              options={[
+                { value: '#ffffff', label: 'white' },
+                { value: '#101010', label: 'black' }
+              ]}
+              onchange={(v) => (backing = v as typeof backing)}
+            />
           </Row>
         {/if}
         <Row label="At most">
-          <select
-            class="field"
-            aria-label="At most"
+          <Choice
+            label="At most"
             value={String(most)}
-            onchange={(e) => (most = Number(e.currentTarget.value))}
-          >
-            {#each [1, 2, 3, 4] as n (n)}<option value={String(n)}>{n} colourant{n > 1 ? 's' : ''}</option
-              >{/each}
-          </select>
+            options={[1, 2, 3, 4].map((n) => ({
+              value: String(n),
+              label: `${n} colourant${n > 1 ? 's' : ''}`
+            }))}
+            onchange={(v) => (most = Number(v))}
+          />
         </Row>
         <Row label="For a batch of">
           <QuantityField label="For a batch of" unit="g" above value={batch} onchange={(v) => (batch = v)} />
         </Row>
         <Row label="Weighed on">
-          <select
-            class="field"
-            aria-label="Weighed on"
+          <Choice
+            label="Weighed on"
             value={scale?.id ?? ''}
-            onchange={(e) => (scaleId = e.currentTarget.value)}
-          >
-            {#each scales as s (s.id)}<option value={s.id}>{s.name}, {s.division} g</option>{/each}
-          </select>
+            options={scales.map((s) => ({ value: s.id, label: `${s.name}, ${s.division} g` }))}
+            onchange={(v) => (scaleId = v)}
+          />
         </Row>
       </div>
-      <label class="flex min-h-11 items-center gap-2">
-        <input type="checkbox" class="h-5 w-5" bind:checked={buy} />
-        also what could be bought ({toBuy.length} more)
-      </label>
+      <Tick checked={buy} onchange={(v) => (buy = v)}>also what could be bought ({toBuy.length} more)</Tick>
       {#if formula && !formula.ok}<ProblemNote problem={formula.problem} />{/if}
       {#if work.running}
         <div class="mt-2 flex items-center gap-3">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from '$lib/ui/Choice.svelte';
   import {
     candidatesFor,
     labOfHex,
@@ -132,17 +133,16 @@
       <p class="mt-4 mb-1 label">or the main colours of a photo</p>
       <label class="mb-2 flex items-center gap-2"
         >how many
-        <select
-          class="field !w-20"
-          aria-label="How many colours"
+        <Choice
+          label="How many colours"
           value={String(count)}
-          onchange={(e) => {
-            count = Number(e.currentTarget.value);
+          options={[3, 4, 5, 6, 8, 10].map((n) => ({ value: String(n), label: String(n) }))}
+          onchange={(v) => {
+            count = Number(v);
             if (pixels) find(pixels);
           }}
-        >
-          {#each [3, 4, 5, 6, 8, 10] as n (n)}<option value={String(n)}>{n}</option>{/each}
-        </select></label
+          class="!w-20"
+        /></label
       >
       <PhotoPick label="Colours of a photo" onpixels={find} />
       {#if clusters.running}
@@ -155,14 +155,13 @@
     <section aria-label="Colours of the palette" data-testid="palette">
       {#if swatches.length}
         <div class="flex flex-wrap items-center gap-3">
-          <select
-            class="field !w-64"
-            aria-label="Base"
+          <Choice
+            label="Base"
             value={base?.id ?? ''}
-            onchange={(e) => (baseId = e.currentTarget.value)}
-          >
-            {#each data.bases as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
-          </select>
+            options={data.bases.map((b) => ({ value: b.id, label: b.name }))}
+            onchange={(v) => (baseId = v)}
+            class="!w-64"
+          />
           {#if matchingNow}
             <span>{done} of {swatches.length}</span>
             <button class="button" onclick={() => search.cancel()}>Stop</button>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from '$lib/ui/Choice.svelte';
   import { addMonths } from 'date-fns/addMonths';
   import { goto } from '$app/navigation';
   import { pasteOf } from '$core/dosing';
@@ -96,19 +97,20 @@
     <li class="sheet p-5">
       <p class="label">1 · From what</p>
       <Row label="Dry pigment">
-        <select
-          class="field"
-          aria-label="Dry pigment"
+        <Choice
+          label="Dry pigment"
           value={pigment?.id ?? ''}
-          onchange={(e) => (pigmentId = e.currentTarget.value)}
-        >
-          {#each dry as c (c.id)}<option value={c.id}>{c.name}</option>{/each}
-        </select>
+          options={dry.map((c) => ({ value: c.id, label: c.name }))}
+          onchange={(v) => (pigmentId = v)}
+        />
       </Row>
       <Row label="Mulled into" hint="counted as that part in every recipe">
-        <select class="field" aria-label="Mulled into" bind:value={carrier}>
-          {#each CARRIERS as c (c.carrier)}<option value={c.carrier}>{c.words}</option>{/each}
-        </select>
+        <Choice
+          label="Mulled into"
+          value={carrier}
+          options={CARRIERS.map((c) => ({ value: c.carrier, label: c.words }))}
+          onchange={(v) => (carrier = v as typeof carrier)}
+        />
       </Row>
       <p class="mt-2 border-l-[3px] border-ochre bg-ochre-soft px-3 py-1.5 text-[0.9rem]">
         Dust mask until it is wet{carrier === 'part B' || carrier === 'part A'

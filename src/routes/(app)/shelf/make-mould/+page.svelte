@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Tick from '$lib/ui/Tick.svelte';
+  import Choice from '$lib/ui/Choice.svelte';
   import { goto } from '$app/navigation';
   import { cautionsOf } from '$core/material';
   import { keyProblems, rubberFor, type MouldJob } from '$core/mould';
@@ -78,16 +80,16 @@
     <section class="sheet p-5" aria-label="Container and master">
       <h2 class="text-[1.2rem]">Container</h2>
       <Row label="Known by">
-        <select
-          class="field"
-          aria-label="Container known by"
+        <Choice
+          label="Container known by"
           value={job.container.by}
-          onchange={(e) => (job = { ...job, container: CONTAINERS[e.currentTarget.value]! })}
-        >
-          <option value="box">a box, by its inside</option>
-          <option value="round">a round pot, by its inside</option>
-          <option value="water">a water fill</option>
-        </select>
+          options={[
+            { value: 'box', label: 'a box, by its inside' },
+            { value: 'round', label: 'a round pot, by its inside' },
+            { value: 'water', label: 'a water fill' }
+          ]}
+          onchange={(v) => (job = { ...job, container: CONTAINERS[v]! })}
+        />
       </Row>
       <div class="grid grid-cols-2 gap-x-3">
         {#each FIELDS[`container ${job.container.by}`]! as [key, label, unit] (key)}
@@ -105,16 +107,16 @@
       </div>
       <h2 class="mt-3 text-[1.2rem]">Master</h2>
       <Row label="Known by">
-        <select
-          class="field"
-          aria-label="Master known by"
+        <Choice
+          label="Master known by"
           value={job.master.by}
-          onchange={(e) => (job = { ...job, master: MASTERS[e.currentTarget.value]! })}
-        >
-          <option value="water">the water it pushes out</option>
-          <option value="volume">its volume</option>
-          <option value="weight">its weight and density</option>
-        </select>
+          options={[
+            { value: 'water', label: 'the water it pushes out' },
+            { value: 'volume', label: 'its volume' },
+            { value: 'weight', label: 'its weight and density' }
+          ]}
+          onchange={(v) => (job = { ...job, master: MASTERS[v]! })}
+        />
       </Row>
       <div class="grid grid-cols-2 gap-x-3">
         {#each FIELDS[`master ${job.master.by}`]! as [key, label, unit] (key)}
@@ -143,17 +145,13 @@
 
     <section class="sheet p-5" aria-label="Parts">
       <h2 class="text-[1.2rem]">In one block or two halves</h2>
-      <label class="flex min-h-11 items-center gap-2">
-        <input
-          type="checkbox"
-          class="h-5 w-5"
-          checked={job.parting !== undefined}
-          onchange={(e) =>
-            (job = e.currentTarget.checked
-              ? { ...job, parting: 0.5, keys: { count: 4, diameter: 8 } }
-              : { container: job.container, master: job.master })}
-        /> two halves with keys
-      </label>
+      <Tick
+        checked={job.parting !== undefined}
+        onchange={(v) =>
+          (job = v
+            ? { ...job, parting: 0.5, keys: { count: 4, diameter: 8 } }
+            : { container: job.container, master: job.master })}>two halves with keys</Tick
+      >
       {#if job.parting !== undefined}
         <div class="grid grid-cols-3 gap-x-3">
           <Row label="First half">
@@ -193,14 +191,12 @@
         {#each keyProblems(job) as problem (problem.code)}<ProblemNote {problem} />{/each}
       </div>
       <Row label="Rubber">
-        <select
-          class="field"
-          aria-label="Rubber"
+        <Choice
+          label="Rubber"
           value={rubber?.id ?? ''}
-          onchange={(e) => (rubberId = e.currentTarget.value)}
-        >
-          {#each rubbers as r (r.id)}<option value={r.id}>{r.name}</option>{/each}
-        </select>
+          options={rubbers.map((r) => ({ value: r.id, label: r.name }))}
+          onchange={(v) => (rubberId = v)}
+        />
       </Row>
       {#if rubber}
         <p class="text-[0.9rem] text-ink-2">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from '$lib/ui/Choice.svelte';
   import { goto } from '$app/navigation';
   import { Base, cautionsOf, formulaOf, MATERIAL_WORDS } from '$core/material';
   import { BaseForm } from '$lib/base-form.svelte';
@@ -25,15 +26,13 @@
     The data sheet in the box always wins: a figure you set is marked as yours, the others are starting
     values.
     {#if form.fresh}
-      <select
-        class="field !w-64"
-        aria-label="Material"
+      <Choice
+        label="Material"
         value={card.kind}
-        onchange={(e) => goto(`?kind=${e.currentTarget.value}`, { replaceState: true })}
-      >
-        {#each Object.entries(MATERIAL_WORDS) as [kind, words] (kind)}<option value={kind}>{words}</option
-          >{/each}
-      </select>
+        options={Object.entries(MATERIAL_WORDS).map(([kind, words]) => ({ value: kind, label: words }))}
+        onchange={(v) => goto(`?kind=${v}`, { replaceState: true })}
+        class="!w-64"
+      />
     {/if}
   </p>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from '$lib/ui/Choice.svelte';
   import { addMonths } from 'date-fns/addMonths';
   import { landed, Lot } from '$core/shelf';
   import { CardForm } from '$lib/card-form.svelte';
@@ -43,15 +44,15 @@
   <div class="sheet mt-4 grid gap-x-5 p-5 sm:grid-cols-3">
     <div class="sm:col-span-2">
       <Row label="A lot of" problem={form.at('of')}>
-        <select
-          class="field"
-          aria-label="A lot of"
+        <Choice
+          label="A lot of"
           value={chosen}
-          onchange={(e) => choose(e.currentTarget.value)}
-        >
-          {#each data.things as t, i (t.name)}<option value={String(i)}>{t.name}</option>{/each}
-          <option value="leftover">leftovers, for chips or remelting</option>
-        </select>
+          options={[
+            ...data.things.map((t, i) => ({ value: String(i), label: t.name })),
+            { value: 'leftover', label: 'leftovers, for chips or remelting' }
+          ]}
+          onchange={(v) => choose(v)}
+        />
       </Row>
     </div>
     <Row label="Holds, new" problem={form.at('grams')}>
@@ -66,14 +67,12 @@
     {#if card.of.kind === 'leftover'}
       {@const of = card.of}
       <Row label="Material">
-        <select
-          class="field"
-          aria-label="Material"
+        <Choice
+          label="Material"
           value={of.material}
-          onchange={(e) => form.set(['of', 'material'], e.currentTarget.value)}
-        >
-          {#each MATERIALS as m (m)}<option>{m}</option>{/each}
-        </select>
+          options={MATERIALS.map((m) => ({ value: m, label: m }))}
+          onchange={(v) => form.set(['of', 'material'], v)}
+        />
       </Row>
       <Row label="Density, g/ml" problem={form.at('of/density')}>
         <NumberField label="Density" value={of.density} onchange={(v) => form.set(['of', 'density'], v)} />

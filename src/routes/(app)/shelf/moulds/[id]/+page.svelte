@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from '$lib/ui/Choice.svelte';
   import { cavityOf, Mould } from '$core/mould';
   import { CardForm } from '$lib/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
@@ -89,34 +90,28 @@
   {/if}
   <div class="mt-4 grid gap-x-6 md:grid-cols-[10rem_8rem_9rem_9rem_9rem_1fr]">
     <Row label="Made of">
-      <select
-        class="field"
-        aria-label="Made of"
+      <Choice
+        label="Made of"
         value={form.card.material}
-        onchange={(e) => form.set(['material'], e.currentTarget.value)}
-      >
-        {#each MATERIALS as m (m)}<option>{m}</option>{/each}
-      </select>
+        options={MATERIALS.map((m) => ({ value: m, label: m }))}
+        onchange={(v) => form.set(['material'], v)}
+      />
     </Row>
     <Row label="Finish">
-      <select
-        class="field"
-        aria-label="Finish"
+      <Choice
+        label="Finish"
         value={form.card.finish}
-        onchange={(e) => form.set(['finish'], e.currentTarget.value)}
-      >
-        {#each FINISHES as f (f)}<option>{f}</option>{/each}
-      </select>
+        options={FINISHES.map((f) => ({ value: f, label: f }))}
+        onchange={(v) => form.set(['finish'], v)}
+      />
     </Row>
     <Row label="Before each pour">
-      <select
-        class="field"
-        aria-label="Before each pour"
+      <Choice
+        label="Before each pour"
         value={form.card.needs ?? 'nothing'}
-        onchange={(e) => form.set(['needs'], e.currentTarget.value)}
-      >
-        {#each ['nothing', 'release', 'liner'] as n (n)}<option>{n}</option>{/each}
-      </select>
+        options={['nothing', 'release', 'liner'].map((n) => ({ value: n, label: n }))}
+        onchange={(v) => form.set(['needs'], v)}
+      />
     </Row>
     <Row label="Takes heat to, °C" problem={form.at('heatLimit')}>
       <NumberField
