@@ -185,6 +185,8 @@ export class Bench {
       await this.page.waitForFunction(() => !document.querySelector('[role="listbox"]'));
       return;
     }
+    await this.page.keyboard.press('Escape');
+    await this.page.waitForFunction(() => !document.querySelector('[role="listbox"]'));
     throw new Error(`“${label}” does not offer “${option}”`);
   }
 

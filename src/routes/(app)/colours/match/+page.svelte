@@ -93,6 +93,10 @@
     if (order) void work.start({ kind: 'match', order: $state.snapshot(order) as MatchOrder });
   }
 
+  function fromCard(id: string) {
+    target = data.cards.find((c) => c.id === id)?.colour ?? target;
+  }
+
   function fromCup(value: string) {
     const [planId, cupId] = value.split('|');
     const plan = data.plans.find((p) => p.id === planId);
@@ -133,12 +137,12 @@
           label="Colour of a trial card or a cup"
           value=""
           options={[
-            ...data.cards.map((c) => ({ value: c.colour, label: `card: ${c.name}` })),
+            ...data.cards.map((c) => ({ value: `#${c.id}`, label: `card: ${c.name}` })),
             ...data.plans.flatMap((p) =>
               p.cups.map((c) => ({ value: `${p.id}|${c.id}`, label: `${p.name}: ${c.name}` }))
             )
           ]}
-          onchange={(v) => (v.startsWith('#') ? (target = v) : fromCup(v))}
+          onchange={(v) => (v.startsWith('#') ? fromCard(v.slice(1)) : fromCup(v))}
           placeholder="of a card or cup…"
           class="!w-auto flex-1"
         />
