@@ -5,8 +5,11 @@ import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { cards } from '$demo/cards';
 import { tideline } from '$demo/plans';
 import { computePlan } from '$core/plan';
+import { largestPlan } from '../../../../scripts/lib/plan-of';
 
 const order = { plan: tideline, shelf: cards, past: { today: 0 } };
+/** Work for about a second, so that its time is up long before it is done. */
+const long = { ...order, plan: largestPlan() };
 let folder: string;
 let sums: typeof import('.');
 
@@ -44,7 +47,7 @@ describe('work in a thread', () => {
   });
 
   it('is given up past its time, says so, and goes on with the next', async () => {
-    await expect(sums.inThread('compute', order, 0.001)).rejects.toMatchObject({
+    await expect(sums.inThread('compute', long, 0.001)).rejects.toMatchObject({
       code: 'took-too-long',
       mend: expect.stringContaining('less')
     });
