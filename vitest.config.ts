@@ -1,7 +1,10 @@
 import { resolve } from 'node:path';
+import { svelte } from '@sveltejs/vite-plugin-svelte';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
+  // Runes in `.svelte.ts` modules.
+  plugins: [svelte()],
   resolve: {
     alias: {
       $core: resolve('src/core'),

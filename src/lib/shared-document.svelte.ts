@@ -117,32 +117,35 @@ export class SharedDocument<T extends { id: string }> {
       const sent = this.current;
       const done = await send<T>('PUT', this.#address, sent, { revision: this.#revision });
       if (done.ok) this.#stored(sent, done.revision);
-      else if (done.status === 409) await this.#takeIn();
       else if (done.status === 410) this.deleted = true;
-      else if (done.status === 422) {
-        this.refused = done.problems;
-        this.saved = 'waiting';
-        return;
-      } else {
-        this.saved = 'waiting';
-        this.#retry = setTimeout(() => void this.#send(), RETRY_MS);
-        return;
-      }
+      else if (done.status === 422) return this.#refuse(done.problems);
+      else if (done.status !== 409 || !(await this.#takeIn())) return this.#tryLater();
     }
     this.saved = this.clash || this.deleted ? 'waiting' : 'saved';
     if (this.saved === 'saved') this.#dropDraft();
   }
 
-  /** Reads what is there now and sets this bench's change beside it. */
-  async #takeIn(): Promise<void> {
+  #refuse(problems: Problem[]) {
+    this.refused = problems;
+    this.saved = 'waiting';
+  }
+
+  #tryLater() {
+    this.saved = 'waiting';
+    this.#retry = setTimeout(() => void this.#send(), RETRY_MS);
+  }
+
+  /** Reads what is there now and sets this bench's change beside it; says whether that could be done. */
+  async #takeIn(): Promise<boolean> {
     const read = await send<unknown>('GET', this.#address);
-    if (!read.ok) {
-      if (read.status === 404) this.deleted = true;
-      return;
+    if (!read.ok && read.status === 404) {
+      this.deleted = true;
+      return true;
     }
-    const theirs = this.#read(read.value);
-    if (!theirs || read.revision === undefined || read.revision === this.#revision) return;
+    const theirs = read.ok ? this.#read(read.value) : undefined;
+    if (!theirs || read.ok === false || read.revision === undefined) return false;
     this.#beside({ base: this.#base, mine: this.current, theirs, revision: read.revision });
+    return true;
   }
 
   #beside({ base, mine, theirs, revision }: { base: T; mine: T; theirs: T; revision: number }) {

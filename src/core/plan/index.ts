@@ -20,7 +20,7 @@ export { computePlan } from './compute';
 export type { Computed, ComputedBase, ComputedCup } from './computed';
 export type { CommonMix, CupMix } from './worked';
 export type { ComputedGroup, ComputedLayer } from './piece';
-export { layStep, newPlan } from './new';
+export { layStep, newPlan, waitStep } from './new';
 export { mouldMakingPlan } from './mould-making';
 export { freshId } from './fresh-id';
 export { topUpCup } from './shortfall';

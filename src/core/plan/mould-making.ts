@@ -1,4 +1,5 @@
 import type { Mould, MouldJob, RubberNeed, Shape } from '../mould';
+import { lay } from '../pour';
 import type { Plan, Shelf, Step } from './document';
 import { newPlan } from './new';
 
@@ -128,7 +129,7 @@ function stepsOf(job: MouldJob, need: RubberNeed): Step[] {
 
 const pour = (id: string, cupId: string, ml: number | undefined, note: string): Step => ({
   id,
-  act: { kind: 'lay', cupId, amount: ml === undefined ? { kind: 'rim' } : { kind: 'volume', ml } },
+  act: { ...lay.fresh(cupId), ...(ml === undefined ? {} : { amount: { kind: 'volume' as const, ml } }) },
   where: ['box'],
   gates: [],
   hands: { each: 3 },

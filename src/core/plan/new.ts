@@ -1,4 +1,5 @@
-import type { Plan, Shelf, Step } from './document';
+import { lay, wait } from '../pour';
+import type { Gate, Plan, Shelf, Step } from './document';
 
 /**
  * A plan to begin with: the first base and the finest scale of the shelf, one cup, and, when there is
@@ -45,8 +46,16 @@ export function newPlan(id: string, name: string, shelf: Shelf): Plan {
 /** A layer to the rim, as a plan begins with. */
 export const layStep = (id: string, cupId: string, groupId: string): Step => ({
   id,
-  act: { kind: 'lay', cupId, amount: { kind: 'rim' } },
+  act: lay.fresh(cupId),
   where: [groupId],
   gates: [],
   hands: { each: 0.5 }
+});
+
+/** A wait until a gate opens. */
+export const waitStep = (id: string, groupId: string, gate: Gate): Step => ({
+  id,
+  act: wait.fresh(''),
+  where: [groupId],
+  gates: [gate]
 });

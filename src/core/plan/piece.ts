@@ -113,7 +113,7 @@ function gatedBefore({ steps }: ResolvedPlan, layer: PouredLayer, strandId: stri
   const own = steps.filter((s) => s.strands.some((x) => x.id === strandId));
   const index = own.findIndex((s) => s.step.id === layer.stepId);
   const waits = (i: number) => (own[i]?.step.gates.length ?? 0) > 0;
-  return waits(index) || (own[index - 1]?.step.act.kind === 'wait' && waits(index - 1));
+  return waits(index) || (own[index - 1]?.own?.definition.group === 'wait' && waits(index - 1));
 }
 
 /**

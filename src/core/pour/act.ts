@@ -65,6 +65,8 @@ export interface ActDefinition<A extends { kind: string }> {
   kind: A['kind'];
   group: ActGroup;
   schema: z.ZodType<A>;
+  /** The act as it is first put into a plan, from a cup where it needs one. */
+  fresh(cupId: string): A;
   /** Cups it names, whether or not anything is drawn from them. */
   cups(act: A): string[];
   /** The same act with another cup or another amount, where it has one: for variations and for repeats. */

@@ -1,6 +1,6 @@
 export type { ActDefinition, ActStep, ActWords, Draw, Minutes } from './act';
 export { ActRegistry } from './registry';
-export { acts, lay, Lay, Wait, type Act } from './acts';
+export { acts, lay, Lay, wait, Wait, type Act } from './acts';
 export { emptyStand, filledMl, pouredOn, type Layer, type Stand } from './stand';
 export { amountWords, drawnFrom } from './drawn';
 export { conditionWords } from './gates';

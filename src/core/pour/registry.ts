@@ -1,6 +1,17 @@
 import type { ActDefinition, AnyDefinition } from './act';
 
-const NEEDED = ['kind', 'group', 'schema', 'cups', 'changed', 'draws', 'apply', 'hands', 'words'] as const;
+const NEEDED = [
+  'kind',
+  'group',
+  'schema',
+  'fresh',
+  'cups',
+  'changed',
+  'draws',
+  'apply',
+  'hands',
+  'words'
+] as const;
 
 /** Acts by their kind. Refuses a definition that lacks something, and a kind that is taken. */
 export class ActRegistry {

@@ -14,6 +14,7 @@ const drip: ActDefinition<Drip> = {
   kind: 'drip',
   group: 'pour in',
   schema: Drip,
+  fresh: (cupId) => ({ kind: 'drip', from: cupId, ml: 1 }),
   cups: (act) => [act.from],
   changed: (act, { cup, amount }) => ({
     ...act,
@@ -42,6 +43,7 @@ const hum: ActDefinition<z.infer<typeof Hum>> = {
   kind: 'hum',
   group: 'move',
   schema: Hum,
+  fresh: () => ({ kind: 'hum', minutes: 1 }),
   cups: () => [],
   draws: () => [],
   apply: (_, stand) => ({ stand, problems: [] }),
@@ -175,5 +177,13 @@ describe('the registry', () => {
     });
     expect(c.groups[0]!.layers).toHaveLength(4);
     expect(Plan.safeParse(plan).success).toBe(true);
+  });
+});
+
+describe('every act of the registry', () => {
+  it.each(acts.all().map((a) => [a.kind, a] as const))('%s begins as its own schema takes it', (_, act) => {
+    const fresh = act.fresh('heron');
+    expect(act.schema.safeParse(fresh).success).toBe(true);
+    expect(act.cups(fresh).every((id) => id === 'heron')).toBe(true);
   });
 });

@@ -7,4 +7,4 @@ export const acts = new ActRegistry().add(lay).add(wait);
 
 /** The acts that ship with the program, for records that must have an entry for each. */
 export type Act = Lay | Wait;
-export { lay, Lay, Wait };
+export { lay, Lay, wait, Wait };

@@ -1,8 +1,8 @@
 import { readCards } from './cards';
 import type { Db } from './connection';
-import { isDocumentKind } from './documents';
+import { findRow, isDocumentKind } from './documents';
 import { readPlans } from './plans';
-import { readRuns } from './runs';
+import { findRunText, readRuns } from './runs';
 import type { Broken } from './stored';
 
 /** Cards of some kinds that cannot be read. */
@@ -22,4 +22,10 @@ export async function brokenAt(db: Db, kind: string, id: string): Promise<Broken
         ? (await readPlans(db)).broken
         : await brokenCards(db, [kind]);
   return found.find((b) => b.id === id);
+}
+
+/** The text of one stored thing, readable or not; undefined where it is not there. */
+export async function storedText(db: Db, kind: string, id: string): Promise<string | undefined> {
+  if (kind === 'runs') return findRunText(db, id);
+  return isDocumentKind(kind) ? (await findRow(db, kind, id))?.text : undefined;
 }

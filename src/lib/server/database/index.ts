@@ -2,7 +2,7 @@ export type { Db, Store } from './connection';
 export { openStore } from './open';
 export { Fault } from './fault';
 export type { Broken, StoredKind } from './stored';
-export { brokenAt, brokenCards } from './broken';
+export { brokenAt, brokenCards, storedText } from './broken';
 export {
   CARD_SCHEMAS,
   findCard,
@@ -31,7 +31,6 @@ export {
   eventsOf,
   eventsSince,
   findRun,
-  findRunText,
   freezeOldRuns,
   listRuns,
   readEvents,

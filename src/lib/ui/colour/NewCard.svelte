@@ -41,7 +41,7 @@
     const read = TrialCard.safeParse({ ...$state.snapshot(card), name: card.name.trim() || 'card' });
     problems = read.success ? [] : problemsOf(read.error);
     if (!read.success) return;
-    const stored = await send('PUT', `/trialcards/${card.id}`, read.data);
+    const stored = await send('PUT', `/trialcards/${card.id}`, read.data, 'new');
     problems = stored.ok ? [] : stored.problems;
     if (!stored.ok) return;
     if (photo)

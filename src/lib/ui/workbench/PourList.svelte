@@ -1,7 +1,7 @@
 <script lang="ts">
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import X from '@lucide/svelte/icons/x';
-  import { freshId, layStep, type Group, type Step } from '$core/plan';
+  import { freshId, layStep, waitStep, type Group, type Step } from '$core/plan';
   import { drawnFrom } from '$core/pour';
   import { parseCount } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
@@ -76,7 +76,7 @@
       id: freshId(plan, 'gate'),
       all: [{ kind: 'state' as const, state, of: 'layer below' as const }]
     };
-    insert(group.id, { id: freshId(plan, 'wait'), act: { kind: 'wait' }, where: [group.id], gates: [gate] });
+    insert(group.id, waitStep(freshId(plan, 'wait'), group.id, gate));
   }
 
   function moveUp(step: Step, groupId: string) {

@@ -1,17 +1,12 @@
 import { error } from '@sveltejs/kit';
-import { brokenAt, findRunText, findRow, isDocumentKind } from '$lib/server/database';
+import { brokenAt, storedText } from '$lib/server/database';
 import { store } from '$lib/server/store';
 
 export const load = async ({ url }) => {
   const kind = url.searchParams.get('kind') ?? '';
   const id = url.searchParams.get('id') ?? '';
   const { db } = await store();
-  const text =
-    kind === 'runs'
-      ? await findRunText(db, id)
-      : isDocumentKind(kind)
-        ? (await findRow(db, kind, id))?.text
-        : undefined;
+  const text = await storedText(db, kind, id);
   if (text === undefined)
     error(404, { message: 'There is nothing to mend here.', mend: 'Go back to the list.' });
   const broken = await brokenAt(db, kind, id);

@@ -16,6 +16,7 @@ export const lay: ActDefinition<Lay> = {
   kind: 'lay',
   group: 'pour in',
   schema: Lay,
+  fresh: (cupId) => ({ kind: 'lay', cupId, amount: { kind: 'rim' } }),
   cups: (act) => [act.cupId],
   changed: (act, { cup, amount }) => ({
     ...act,

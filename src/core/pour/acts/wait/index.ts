@@ -14,6 +14,7 @@ export const wait: ActDefinition<Wait> = {
   kind: 'wait',
   group: 'wait',
   schema: Wait,
+  fresh: () => ({ kind: 'wait' }),
   cups: () => [],
   changed: (act) => act,
   draws: () => [],

@@ -38,7 +38,12 @@
       const card = colourants.get(f.colourantId);
       if (!card) continue;
       const strength = Number(Math.min(100, card.strength * f.factor).toPrecision(3));
-      const stored = await send('PUT', `/colourants/${card.id}`, { ...card, strength, colourFrom: 'cards' });
+      const stored = await send('PATCH', `/colourants/${card.id}`, {
+        edits: [
+          { path: ['strength'], value: strength },
+          { path: ['colourFrom'], value: 'cards' }
+        ]
+      });
       problems = stored.ok ? [] : stored.problems;
       if (!stored.ok) return;
     }

@@ -29,7 +29,9 @@
 
   async function keep() {
     if (!colourant) return;
-    const stored = await send('PUT', `/colourants/${colourant.id}`, { ...colourant, drop });
+    const stored = await send('PATCH', `/colourants/${colourant.id}`, {
+      edits: [{ path: ['drop'], value: drop }]
+    });
     problems = stored.ok ? [] : stored.problems;
     kept = stored.ok ? colourant.name : '';
     if (stored.ok) await invalidateAll();

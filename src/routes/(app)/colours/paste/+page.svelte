@@ -80,8 +80,8 @@
       useBy: addMonths(now, months).getTime(),
       place: 'made here'
     };
-    const stored = await send('PUT', `/colourants/${card.id}`, card);
-    const shelved = stored.ok ? await send('PUT', `/lots/${lot.id}`, lot) : stored;
+    const stored = await send('PUT', `/colourants/${card.id}`, card, 'new');
+    const shelved = stored.ok ? await send('PUT', `/lots/${lot.id}`, lot, 'new') : stored;
     if (shelved.ok) await goto(`/colours/${card.id}`);
     else problems = shelved.problems;
   }

@@ -1,19 +1,12 @@
-import { error } from '@sveltejs/kit';
 import { factsOf } from '$core/run';
 import { foldedRun } from '$lib/run';
-import { listLessons, piecesOf, readEvents, readRun } from '$lib/server/database';
+import { listLessons, piecesOf, readEvents } from '$lib/server/database';
+import { runOfPage } from '$lib/server/run-page';
 import { store } from '$lib/server/store';
 
 export const load = async ({ params }) => {
   const { db } = await store();
-  const read = await readRun(db, params.id);
-  if (!read) error(404, { message: 'This run is not here.', mend: 'See the record for all runs.' });
-  if (!read.ok)
-    error(422, {
-      message: `This run cannot be read: ${read.broken.problems[0]?.sentence ?? 'its text is damaged.'}`,
-      mend: 'Mend, export or delete it from the record.'
-    });
-  const run = read.value;
+  const run = await runOfPage(db, params.id);
   const [{ events, unreadable }, pieces, lessons] = await Promise.all([
     readEvents(db, run.id),
     piecesOf(db, run.id),

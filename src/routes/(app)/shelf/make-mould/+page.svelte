@@ -63,7 +63,7 @@
     if (!need.ok || !rubber) return;
     const making = { planId: newId(), containerId: newId(), name, rubberId: rubber.id };
     const made = mouldMakingPlan(making, job, need.value, data.shelf);
-    const container = await send('PUT', `/moulds/${made.container.id}`, made.container);
+    const container = await send('PUT', `/moulds/${made.container.id}`, made.container, 'new');
     const stored = container.ok ? await send('POST', '/plans', made.plan) : container;
     if (stored.ok) await goto(`/plans/${made.plan.id}`);
     else problems = stored.problems;

@@ -1,14 +1,13 @@
 import { z } from 'zod';
-import { json } from '@sveltejs/kit';
 import { Plan } from '$core/plan';
 import {
   CARD_SCHEMAS,
   deleteDocument,
-  findRunText,
   findRow,
   isDocumentKind,
   mendDocument,
-  removeRun
+  removeRun,
+  storedText
 } from '$lib/server/database';
 import { forgetRun } from '$lib/server/past';
 import { answerWrite, notHere, readBody } from '$lib/server/respond';
@@ -23,12 +22,7 @@ const asked = (url: URL) => ({
 export const GET = async ({ url }) => {
   const { kind, id } = asked(url);
   const { db } = await store();
-  const text =
-    kind === 'runs'
-      ? await findRunText(db, id)
-      : isDocumentKind(kind)
-        ? (await findRow(db, kind, id))?.text
-        : undefined;
+  const text = await storedText(db, kind, id);
   if (text === undefined) return notHere('stored thing', id);
   return new Response(text, {
     headers: {
@@ -59,5 +53,5 @@ export const DELETE = async ({ url }) => {
     kind === 'runs'
       ? await removeRun(opened, id)
       : isDocumentKind(kind) && (await deleteDocument(opened, kind, id, Date.now()));
-  return gone ? json(null, { status: 200 }) : notHere('stored thing', id);
+  return gone ? new Response(null, { status: 204 }) : notHere('stored thing', id);
 };

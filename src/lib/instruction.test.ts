@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import { cards } from '$demo/cards';
+import { tideline } from '$demo/plans';
+import { foldRun, freeze, type RunEvent, type Task } from '$core/run';
+import type { Plan } from '$core/plan';
+import { atBench } from '$core/plan/plans.testing';
+import { instructionOf, typedGrams } from './instruction';
+
+/** A run with some of its tasks done: weighed as aimed, or as said. */
+function run(plan: Plan, upTo: number, weighed: Record<number, number> = {}) {
+  const frozen = freeze(plan, cards);
+  const events = frozen.tasks.slice(0, upTo).map((task: Task, i): RunEvent => {
+    const at = { id: `event-${String(i).padStart(3, '0')}`, at: 1000 * (i + 1), task: task.id };
+    return task.kind === 'weigh'
+      ? { ...at, type: 'weighed', grams: weighed[i] ?? task.grams }
+      : { ...at, type: 'done' };
+  });
+  const state = foldRun(frozen.tasks, events, frozen.computed.division);
+  return { frozen, state, says: instructionOf(state, frozen.computed, frozen.file) };
+}
+
+const kinds = freeze(tideline, cards).tasks.map((t) => t.kind);
+
+describe('the instruction of the moment', () => {
+  it('is the first thing open, with its own button, to the end', () => {
+    for (let n = 0; n < kinds.length; n++) {
+      const { says, frozen } = run(tideline, n);
+      expect(says?.key).toBe(frozen.tasks[n]!.id);
+      expect(says?.kind).toBe(kinds[n]);
+      expect(says?.title).toMatch(/^[A-Z]\S+ \S/);
+      expect(says?.confirm).toMatch(/\S/);
+      expect(says?.hint).toMatch(/\S/);
+    }
+    expect(run(tideline, kinds.length).says).toBeUndefined();
+  });
+
+  it('reads a cumulative scale over what is in the cup, and a tared one from nothing', () => {
+    const first = kinds.indexOf('weigh');
+    const inCup = run(tideline, first + 1);
+    const { tasks } = inCup.frozen;
+    const [a, b] = [tasks[first]!, tasks[first + 1]!];
+    if (a.kind !== 'weigh' || b.kind !== 'weigh') throw new Error('two weighings in a row');
+    expect(inCup.says).toMatchObject({ kind: 'weigh', before: a.grams, target: b.grams });
+    const tared = run(atBench(tideline, { readings: 'tared' }), first + 1);
+    expect(tared.says).toMatchObject({ before: 0, target: b.grams });
+  });
+
+  it('says where the clock starts', () => {
+    const first = kinds.indexOf('weigh');
+    expect(run(tideline, first + 1).says?.hint).toBe('the clock starts when the parts meet');
+    expect(run(tideline, first).says?.hint).not.toContain('clock');
+  });
+
+  it('follows an overshoot: the next part grows in the same measure', () => {
+    const first = kinds.indexOf('weigh');
+    const { frozen } = run(tideline, 0);
+    const [a, b] = [frozen.tasks[first]!, frozen.tasks[first + 1]!];
+    if (a.kind !== 'weigh' || b.kind !== 'weigh') throw new Error('two weighings in a row');
+    const over = run(tideline, first + 1, { [first]: a.grams * 1.2 });
+    const target = over.says?.kind === 'weigh' ? over.says.target : 0;
+    expect(target).toBeCloseTo(b.grams * 1.2, 1);
+  });
+
+  it('tops up what is short before anything else', () => {
+    const first = kinds.indexOf('weigh');
+    const { frozen } = run(tideline, 0);
+    const [a, b] = [frozen.tasks[first]!, frozen.tasks[first + 1]!];
+    if (a.kind !== 'weigh' || b.kind !== 'weigh') throw new Error('two weighings in a row');
+    const over = run(tideline, first + 2, { [first + 1]: b.grams * 1.3 });
+    expect(over.says).toMatchObject({ topUp: true, confirm: 'Topped up' });
+    expect(over.says?.title).toBe(`Top up ${a.name} in the same cup`);
+    const target = over.says?.kind === 'weigh' ? over.says.target : 0;
+    expect(target).toBeCloseTo(a.grams * 0.3, 1);
+  });
+});
+
+describe('grams as typed', () => {
+  it.each([
+    ['12.5', 12.5],
+    ['12,5', 12.5],
+    ['0.4 kg', 400],
+    ['0', 0]
+  ])('%s', (text, grams) => expect(typedGrams(text)).toEqual({ ok: true, value: grams }));
+
+  it.each([
+    ['-1', 'grams-negative'],
+    ['600 kg', 'too-big'],
+    ['', 'quantity-empty'],
+    ['3 mm', 'quantity-kind']
+  ])('%s is %s', (text, code) =>
+    expect(typedGrams(text)).toMatchObject({ ok: false, problem: { code, mend: expect.any(String) } })
+  );
+});
