@@ -65,3 +65,31 @@ describe.each(['light', 'dark'])('in the %s theme', (theme) => {
     await bench.page.close();
   });
 });
+
+describe('the list of plans', () => {
+  it('says of each plan what its workbench says', async () => {
+    const bench = await workshop.page('/plans');
+    const tiles = await bench.page.$$eval('a[href^="/plans/"]', (all) =>
+      all.map((a) => ({ href: a.getAttribute('href')!, text: (a as HTMLElement).innerText }))
+    );
+    expect(tiles.length).toBeGreaterThan(8);
+    for (const { href, text } of tiles) {
+      await bench.go(href);
+      const rack = await bench.says('main', /mixed [\d.]+ g/);
+      const mixed = /mixed ([\d.]+) g/.exec(rack)![1]!;
+      const said = /([\d.]+) g to mix/.exec(text)![1]!;
+      // Each is rounded to its own last digit, and they may differ by no more than that.
+      const half = (figure: string) => 0.5 * 10 ** -(figure.split('.')[1]?.length ?? 0);
+      expect(Math.abs(Number(said) - Number(mixed)), href).toBeLessThanOrEqual(
+        half(said) + half(mixed) + 1e-9
+      );
+      const toMend = /(\d+) to mend/.exec(text)?.[1] ?? '0';
+      const mends = await bench.page.$eval(
+        'header',
+        (e) => /(\d+) to mend/.exec((e as HTMLElement).innerText)?.[1] ?? '0'
+      );
+      expect([href, toMend]).toEqual([href, mends]);
+    }
+    await bench.page.close();
+  });
+});

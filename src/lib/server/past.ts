@@ -95,15 +95,25 @@ function mouldUse(
 }
 
 /** What the record knows that a plan may use: what clings, what is rejected, the moulds' last colours, the stock. */
-export async function pastOf(db: Db, plan: Plan, today: number): Promise<Past> {
-  const all = await tellings(db);
+export const pastOf = async (db: Db, plan: Plan, today: number): Promise<Past> =>
+  (await pastsOf(db, [plan], today))[0]!;
+
+/** What the record knows, for several plans at once: the record is read once. */
+export async function pastsOf(db: Db, plans: readonly Plan[], today: number): Promise<Past[]> {
+  const [all, cast] = await Promise.all([tellings(db), allPieces(db)]);
+  return plans.map((plan) => pastFrom(all, cast, plan, today));
+}
+
+type Cast = Awaited<ReturnType<typeof allPieces>>;
+
+function pastFrom(all: readonly Told[], cast: Cast, plan: Plan, today: number): Past {
   const own = new Set(plan.mixes.map((m) => m.baseId));
   const same = all.filter((t) => [...t.bases].some((id) => own.has(id)));
   const cling = learnedCling(
     same.flatMap((t) => t.losses),
     plan.bench.losses.vessel ?? same[0]?.vessel ?? 0
   );
-  const pieces = (await allPieces(db)).filter(({ run }) => run.planId === plan.id);
+  const pieces = cast.filter(({ run }) => run.planId === plan.id);
   const lastColours = new Map<string, { colour: string; name: string; dye: boolean }>();
   for (const use of all.flatMap((t) => t.moulds).sort((a, b) => a.at - b.at))
     lastColours.set(use.mouldId, { colour: use.colour, name: use.colourName, dye: use.dye });

@@ -1,7 +1,7 @@
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { sql } from 'drizzle-orm';
-import { computePlan, shelfOf, type Past, type Plan, type Shelf } from '$core/plan';
+import { computePlan, type Past, type Plan, type Shelf } from '$core/plan';
 import { freeze } from '$core/run';
 import { recordCsv } from '../csv';
 import { allPieces, listLessons, readRuns, type Db } from '../database';
@@ -10,8 +10,8 @@ import { matchFromShelf, type MatchRequest } from '../match';
 import type { z } from 'zod';
 
 /** A plan as its tile on the list shows it. */
-function tileOf(plan: Plan, shelf: Shelf) {
-  const { groups, cups, totals, problems, bases } = computePlan(plan, shelfOf(plan, shelf));
+function tileOf(plan: Plan, past: Past, shelf: Shelf) {
+  const { groups, cups, totals, problems, bases } = computePlan(plan, shelf, past);
   return {
     id: plan.id,
     base: bases.map((b) => b.name).join(', ') || 'no base yet',
@@ -46,7 +46,8 @@ export const jobs = {
     JSON.stringify(computePlan(plan, shelf, past)),
   /** A plan as its run begins. */
   freeze: ({ plan, shelf, past }: { plan: Plan; shelf: Shelf; past: Past }) => freeze(plan, shelf, past),
-  tiles: ({ plans, shelf }: { plans: readonly Plan[]; shelf: Shelf }) => plans.map((p) => tileOf(p, shelf)),
+  tiles: ({ plans, shelf }: { plans: readonly { plan: Plan; past: Past }[]; shelf: Shelf }) =>
+    plans.map(({ plan, past }) => tileOf(plan, past, shelf)),
   match: ({ request, shelf }: { request: z.infer<typeof MatchRequest>; shelf: Shelf }) =>
     matchFromShelf(request, shelf),
   record: ({ address }: { address: string }) => withDb(address, record),

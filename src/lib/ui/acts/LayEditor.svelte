@@ -21,10 +21,10 @@
 {#if act}
   {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} />{/if}
   <div class="min-w-0 flex-1">
-    <div class="flex items-baseline gap-1">
+    <div class="flex flex-wrap items-baseline gap-x-1">
       <Choice
         quiet
-        class="max-w-28 border-transparent font-medium"
+        class="max-w-32 shrink-0 border-transparent font-medium"
         label="Cup of step {n}"
         value={act.cupId}
         options={cup ? cups : [{ value: act.cupId, label: 'a cup that is gone' }, ...cups]}

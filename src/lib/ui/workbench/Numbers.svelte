@@ -179,8 +179,11 @@
       <Figure
         class="text-ink"
         value="{duration(demould.from - demould.lastPour)} – {duration(demould.to - demould.lastPour)}"
-      /> later{#if demould.cured !== undefined}
-        · full cure <Figure class="text-ink" value={duration(demould.cured - demould.lastPour)} />
+      /> later
+      {#if demould.cured !== undefined}
+        <span class="whitespace-nowrap"
+          >· full cure <Figure class="text-ink" value={duration(demould.cured - demould.lastPour)} /></span
+        >
       {/if}
     </p>
   {/if}

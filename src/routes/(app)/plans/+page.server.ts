@@ -1,11 +1,18 @@
 import { readPlans, wholeShelf } from '$lib/server/database';
+import { pastsOf } from '$lib/server/past';
 import { store } from '$lib/server/store';
 import { inThread } from '$lib/server/sums';
 
 export const load = async () => {
   const { db } = await store();
   const [{ good, broken }, shelf] = await Promise.all([readPlans(db), wholeShelf(db)]);
-  const tiles = await inThread('tiles', { plans: good.map(({ plan }) => plan), shelf });
+  const plans = good.map(({ plan }) => plan);
+  // With what the record teaches, as on the workbench: two figures for one plan must not disagree.
+  const pasts = await pastsOf(db, plans, Date.now());
+  const tiles = await inThread('tiles', {
+    plans: plans.map((plan, i) => ({ plan, past: pasts[i]! })),
+    shelf
+  });
   return {
     shelf,
     broken,

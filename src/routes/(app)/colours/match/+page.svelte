@@ -197,15 +197,15 @@
         <Row label="For a batch of">
           <QuantityField label="For a batch of" unit="g" above value={batch} onchange={(v) => (batch = v)} />
         </Row>
-        <Row label="Weighed on">
-          <Choice
-            label="Weighed on"
-            value={scale?.id ?? ''}
-            options={scales.map((s) => ({ value: s.id, label: `${s.name}, ${s.division} g` }))}
-            onchange={(v) => (scaleId = v)}
-          />
-        </Row>
       </div>
+      <Row label="Weighed on">
+        <Choice
+          label="Weighed on"
+          value={scale?.id ?? ''}
+          options={scales.map((s) => ({ value: s.id, label: `${s.name}, ${s.division} g` }))}
+          onchange={(v) => (scaleId = v)}
+        />
+      </Row>
       <Tick checked={buy} onchange={(v) => (buy = v)}>also what could be bought ({toBuy.length} more)</Tick>
       {#if formula && !formula.ok}<ProblemNote problem={formula.problem} />{/if}
       {#if work.running}

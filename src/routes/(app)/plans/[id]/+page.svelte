@@ -82,13 +82,13 @@
         value={plan.name}
         onchange={(e) => editor.edit({ path: ['name'], value: e.currentTarget.value.trim() || plan.name })}
       />
-      <div class="flex flex-wrap items-baseline gap-x-1.5 text-[0.87rem] text-ink-2">
+      <div class="flex flex-wrap items-baseline gap-x-1 text-[0.87rem] text-ink-2">
         <span
           >{computed.totals.pieces} pieces{#if computed.order}&nbsp;a turn{/if} · for</span
         >
         <ParsedField
           quiet
-          width="2.6rem"
+          width="2.3rem"
           label="How many good pieces are wanted"
           value={plan.order?.good ?? computed.totals.pieces}
           format={String}
@@ -111,7 +111,7 @@
         <span>·</span>
         <QuantityField
           quiet
-          width="3.6rem"
+          width="3.1rem"
           label="Room temperature"
           unit="°C"
           min={-5}
