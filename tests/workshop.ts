@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -90,6 +90,12 @@ export class Workshop {
     const gone = new Promise<number | null>((done) => server.once('exit', (code) => done(code)));
     server.kill(signal);
     return gone;
+  }
+
+  /** How large a file the server may write from now on, bytes: past it a write breaks off, as on a full disk. */
+  room(bytes: number | 'unlimited'): void {
+    // The soft limit alone: it can be lifted again.
+    execFileSync('prlimit', ['--pid', String(this.#server!.pid), `--fsize=${bytes}:`]);
   }
 
   /** A page at a path, 1280 × 800, that fails the test on any script error. */

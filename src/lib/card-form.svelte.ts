@@ -17,14 +17,14 @@ export class CardForm<T extends { id: string }> {
   readonly fresh: boolean;
   /** The card as the benches share it; a new one is shared once it is on the shelf. */
   readonly shared: SharedDocument<T> | undefined;
-  readonly #schema: z.ZodType<T>;
+  readonly schema: z.ZodType<T>;
   /** What is typed and not (yet) a card that can be stored. */
   #typed = $state.raw<T>();
 
   constructor(kind: CardKind, schema: z.ZodType<T>, card: T, revision: number | undefined) {
     this.kind = kind;
     this.fresh = revision === undefined;
-    this.#schema = schema;
+    this.schema = schema;
     if (revision === undefined) this.#typed = card;
     else
       this.shared = new SharedDocument(kind, card, revision, (raw) => {
@@ -44,7 +44,7 @@ export class CardForm<T extends { id: string }> {
   /** Sets one field; saves when the whole card is right and already on the shelf. */
   set(path: (string | number)[], value: unknown): void {
     const next = applyEdit(this.card, { path, value });
-    const read = this.#schema.safeParse(next);
+    const read = this.schema.safeParse(next);
     this.problems = read.success ? [] : problemsOf(read.error);
     const kept = read.success && this.shared !== undefined;
     this.#typed = kept ? undefined : next;
@@ -58,14 +58,12 @@ export class CardForm<T extends { id: string }> {
     );
   }
 
-  /** Puts a new card on the shelf and goes to an address. */
-  async put(then: string): Promise<void> {
-    const read = this.#schema.safeParse(this.card);
-    this.problems = read.success ? [] : problemsOf(read.error);
-    if (!read.success) return;
-    const stored = await send('PUT', `/${this.kind}/${encodeURIComponent(this.card.id)}`, read.data, 'new');
-    if (stored.ok) await goto(then, { invalidateAll: true });
-    else this.problems = stored.problems;
+  /** Puts a new card on the shelf and goes to an address; answers what was refused. */
+  async put(card: T, then: string): Promise<Problem[]> {
+    const stored = await send('PUT', `/${this.kind}/${encodeURIComponent(card.id)}`, card, 'new');
+    if (!stored.ok) return stored.problems;
+    await goto(then, { invalidateAll: true });
+    return [];
   }
 
   /** Takes the card off the shelf and goes to an address. */

@@ -13,7 +13,8 @@ export {
   type Group,
   type Mix,
   type Past,
-  type Step
+  type Step,
+  poursOf
 } from './document';
 export { Plan, PlanFile } from './read';
 export { computePlan } from './compute';

@@ -5,6 +5,8 @@ const LONGEST = 1600;
 const MOST_PIXELS = 100_000_000;
 /** What a camera or phone writes. Drawings (SVG) run code and fetch; documents are no photos. */
 const TAKEN = new Set(['jpeg', 'png', 'webp', 'avif', 'heif', 'tiff', 'gif']);
+/** Work on one photo is given up after this, s: a phone's photo takes well under one. */
+const LONGEST_WORK = 20;
 /** Largest upload taken, bytes: a phone's photo and room to spare. */
 export const LARGEST_UPLOAD = 25 * 1024 * 1024;
 
@@ -20,6 +22,7 @@ export async function keepable(bytes: Uint8Array): Promise<{ bytes: Buffer; widt
     .rotate()
     .resize({ width: LONGEST, height: LONGEST, fit: 'inside', withoutEnlargement: true })
     .jpeg({ quality: 84, mozjpeg: true })
+    .timeout({ seconds: LONGEST_WORK })
     .toBuffer({ resolveWithObject: true });
   return { bytes: data, width: info.width, height: info.height };
 }

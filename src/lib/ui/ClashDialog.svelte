@@ -1,5 +1,6 @@
 <!-- Two benches, one document: the same field changed twice is asked, both shown; and a deletion elsewhere is said. -->
 <script lang="ts" generics="T extends { id: string }">
+  import OneOf from './OneOf.svelte';
   import { goto } from '$app/navigation';
   import { Dialog } from 'bits-ui';
   import type { Conflict } from '$core/merge';
@@ -54,23 +55,22 @@
           {#each clash.conflicts as conflict, i (conflict.path.join('/'))}
             <li>
               <p class="label">{where(conflict)}</p>
-              <div class="mt-1 grid grid-cols-2 gap-3" role="radiogroup" aria-label={where(conflict)}>
-                {#each [{ name: 'Yours', value: conflict.mine, other: false }, { name: 'Theirs', value: conflict.theirs, other: true }] as side (side.name)}
-                  <button
-                    class="button min-h-[64px] flex-col !items-start !gap-0.5 py-2 whitespace-normal {theirs[
-                      i
-                    ] === side.other
-                      ? '!border-verdigris !bg-verdigris-soft'
-                      : ''}"
-                    role="radio"
-                    aria-checked={theirs[i] === side.other}
-                    onclick={() => (theirs = theirs.with(i, side.other))}
-                  >
-                    <span class="text-[0.85rem] text-ink-2">{side.name}</span>
-                    <span class="text-left break-words">{shown(side.value)}</span>
-                  </button>
-                {/each}
-              </div>
+              <OneOf
+                cards
+                class="mt-1 grid grid-cols-2 gap-3"
+                label={where(conflict)}
+                value={theirs[i] ? 'theirs' : 'mine'}
+                options={[
+                  { value: 'mine', name: 'Yours', held: conflict.mine },
+                  { value: 'theirs', name: 'Theirs', held: conflict.theirs }
+                ]}
+                onchange={(side) => (theirs = theirs.with(i, side === 'theirs'))}
+              >
+                {#snippet children(side)}
+                  <span class="text-[0.85rem] text-ink-2">{side.name}</span>
+                  <span class="text-left break-words">{shown(side.held)}</span>
+                {/snippet}
+              </OneOf>
             </li>
           {/each}
         </ul>

@@ -42,7 +42,11 @@
   }
 
   function onkeydown(event: KeyboardEvent & { currentTarget: HTMLInputElement }) {
-    if (event.key === 'Enter') event.currentTarget.blur();
+    if (event.key === 'Enter') {
+      // It settles this figure; a form around it is sent by its button.
+      event.preventDefault();
+      event.currentTarget.blur();
+    }
     if (event.key === 'Escape') {
       draft = undefined;
       problem = undefined;

@@ -41,8 +41,8 @@ const MOST_POURS = 1500;
 /** Steps into one cavity: each is drawn through all below it. */
 const MOST_STEPS_IN_ONE = 120;
 
-/** How many pours a plan has, counted as they are worked out: each step in each of its groups, and once more for every variation there. */
-function poursOf(plan: { groups: readonly Group[]; steps: readonly Step[] }): number {
+/** How many pours a plan has (0 … 1,500 in a plan that is accepted), counted as they are worked out: each step in each of its groups, and once more for every variation there. */
+export function poursOf(plan: { groups: readonly Group[]; steps: readonly Step[] }): number {
   const alike = new Map(plan.groups.map((g) => [g.id, 1 + (g.variations?.length ?? 0)]));
   return plan.steps.reduce((sum, s) => sum + s.where.reduce((n, id) => n + (alike.get(id) ?? 0), 0), 0);
 }

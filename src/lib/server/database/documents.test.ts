@@ -160,6 +160,7 @@ describe('a database that cannot be used', () => {
   it.each([
     ['SQLITE_FULL', 'disk-full'],
     ['ENOSPC', 'disk-full'],
+    ['SQLITE_IOERR_WRITE', 'disk-full'],
     ['SQLITE_READONLY', 'store-readonly'],
     ['EACCES', 'store-readonly'],
     ['SQLITE_CORRUPT', 'not-readable'],

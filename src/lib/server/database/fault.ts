@@ -38,6 +38,13 @@ export function faultOf(error: unknown, where: string): Fault | undefined {
       `The disk that holds ${where} is full: nothing more can be stored.`,
       'Make room on it, then try again; nothing that was stored is lost.'
     );
+  // A write that broke off: a quota, a limit on the file's size, a disk taken away.
+  if (/SQLITE_IOERR|EFBIG|EDQUOT|disk I\/O error/.test(codes))
+    return new Fault(
+      'disk-full',
+      `The disk that holds ${where} takes no more: it is full, over its quota, or failing.`,
+      'Make room on it or mend it, then try again; nothing that was stored is lost.'
+    );
   if (/SQLITE_READONLY|EACCES|EROFS|EPERM|readonly database|attempt to write/.test(codes))
     return new Fault(
       'store-readonly',

@@ -4,12 +4,12 @@
   import { BACKINGS, TrialCard } from '$core/colour';
   import type { Base, Colourant } from '$core/material';
   import type { Problem } from '$core/problem';
-  import { problemsOf } from '$core/validate';
   import { newId } from '$lib/id';
   import { send } from '$lib/send';
+  import { submission } from '$lib/submission.svelte';
   import ProblemNote from '../ProblemNote.svelte';
   import QuantityField from '../QuantityField.svelte';
-  import Row from '../shelf/Row.svelte';
+  import Row from '../Row.svelte';
   import PhotoPick from './PhotoPick.svelte';
   import TargetField from './TargetField.svelte';
 
@@ -19,9 +19,8 @@
     onsaved
   }: { bases: Base[]; colourants: Colourant[]; onsaved: () => Promise<void> } = $props();
   const WORDS = { deep: 'deep in the cup', white: 'over white', black: 'over black' };
-  let problems = $state<Problem[]>([]);
   let photo = $state<File>();
-  let card = $state<TrialCard>({
+  const start: TrialCard = {
     id: newId(),
     name: '',
     // The first of each is as good a start as any; all of it is to be changed.
@@ -35,15 +34,12 @@
     light: 'daylight',
     madeAt: Date.now(),
     note: ''
-  });
+  };
 
-  async function keep() {
-    const read = TrialCard.safeParse({ ...$state.snapshot(card), name: card.name.trim() || 'card' });
-    problems = read.success ? [] : problemsOf(read.error);
-    if (!read.success) return;
-    const stored = await send('PUT', `/trialcards/${card.id}`, read.data, 'new');
-    problems = stored.ok ? [] : stored.problems;
-    if (!stored.ok) return;
+  async function keep(card: TrialCard): Promise<Problem[]> {
+    const named = { ...card, name: card.name.trim() || 'card' };
+    const stored = await send('PUT', `/trialcards/${card.id}`, named, 'new');
+    if (!stored.ok) return stored.problems;
     if (photo)
       await fetch(`/api/v1/trialcards/${card.id}/photo`, {
         method: 'POST',
@@ -51,25 +47,33 @@
         body: photo
       });
     await onsaved();
+    return [];
   }
+  const sending = submission(TrialCard, start, keep);
+  const { form: card, enhance } = sending;
 </script>
 
-<section class="sheet mt-4 grid items-start gap-x-6 p-5 md:grid-cols-3" aria-label="New trial card">
+<form
+  class="sheet mt-4 grid items-start gap-x-6 p-5 md:grid-cols-3"
+  aria-label="New trial card"
+  method="POST"
+  use:enhance
+>
   <div>
     <Row label="Call it">
       <input
         class="field"
         aria-label="Name of the card"
         placeholder="heron, second try"
-        bind:value={card.name}
+        bind:value={$card.name}
       />
     </Row>
     <Row label="Base">
       <Choice
         label="Base of the card"
-        value={card.baseId}
+        value={$card.baseId}
         options={bases.map((b) => ({ value: b.id, label: b.name }))}
-        onchange={(v) => (card.baseId = v as typeof card.baseId)}
+        onchange={(v) => ($card.baseId = v as typeof $card.baseId)}
       />
     </Row>
     <div class="grid grid-cols-2 gap-x-3">
@@ -79,29 +83,29 @@
           unit="mm"
           above
           max={500}
-          value={card.mm}
-          onchange={(v) => (card.mm = v)}
+          value={$card.mm}
+          onchange={(v) => ($card.mm = v)}
         />
       </Row>
       <Row label="Laid">
         <Choice
           label="Laid"
-          value={card.backing}
+          value={$card.backing}
           options={BACKINGS.map((b) => ({ value: b, label: WORDS[b] }))}
-          onchange={(v) => (card.backing = v as typeof card.backing)}
+          onchange={(v) => ($card.backing = v as typeof $card.backing)}
         />
       </Row>
     </div>
   </div>
   <div>
     <span class="label">Recipe, g to 100 g of base</span>
-    {#each card.lines as line, i (i)}
+    {#each $card.lines as line, i (i)}
       <div class="mt-1 grid grid-cols-[1fr_5rem_1.6rem] items-center gap-2">
         <Choice
           label="Colourant {i + 1} of the card"
           value={line.colourantId}
           options={colourants.map((c) => ({ value: c.id, label: c.name }))}
-          onchange={(v) => (line.colourantId = v as typeof line.colourantId)}
+          onchange={(v) => ($card.lines[i]!.colourantId = v as typeof line.colourantId)}
         />
         <QuantityField
           label="Percent {i + 1} of the card"
@@ -109,40 +113,43 @@
           above
           max={1}
           value={line.percent / 100}
-          onchange={(v) => (line.percent = Number((v * 100).toFixed(4)))}
+          onchange={(v) => ($card.lines[i]!.percent = Number((v * 100).toFixed(4)))}
         />
         <button
           class="text-ink-2 hover:text-cinnabar"
           aria-label="Take out colourant {i + 1}"
-          onclick={() => card.lines.splice(i, 1)}>×</button
+          type="button"
+          onclick={() => ($card.lines = $card.lines.toSpliced(i, 1))}>×</button
         >
       </div>
     {/each}
     <button
       class="button mt-2"
-      disabled={!colourants.length || card.lines.length >= 6}
-      onclick={() => card.lines.push({ colourantId: colourants[0]!.id, percent: 1 })}>+ colourant</button
+      disabled={!colourants.length || $card.lines.length >= 6}
+      type="button"
+      onclick={() => ($card.lines = [...$card.lines, { colourantId: colourants[0]!.id, percent: 1 }])}
+      >+ colourant</button
     >
     <Row label="Note">
-      <input class="field" aria-label="Note on the card" bind:value={card.note} />
+      <input class="field" aria-label="Note on the card" bind:value={$card.note} />
     </Row>
   </div>
   <div>
     <Row label="Colour as measured, dry">
-      <TargetField label="Colour as measured" value={card.colour} onchange={(hex) => (card.colour = hex)} />
+      <TargetField label="Colour as measured" value={$card.colour} onchange={(hex) => ($card.colour = hex)} />
     </Row>
-    <PhotoPick label="Measure it on a photo" onpick={(hex) => (card.colour = hex)} />
+    <PhotoPick label="Measure it on a photo" onpick={(hex) => ($card.colour = hex)} />
     <div class="grid grid-cols-2 gap-x-3">
       <Row label="Light">
         <Choice
           label="Light"
-          value={card.light}
+          value={$card.light}
           options={[
             { value: 'daylight', label: 'daylight' },
             { value: 'lamp', label: 'lamp' },
             { value: 'mixed', label: 'mixed' }
           ]}
-          onchange={(v) => (card.light = v as typeof card.light)}
+          onchange={(v) => ($card.light = v as typeof $card.light)}
         />
       </Row>
       <Row label="Photo to keep">
@@ -155,7 +162,7 @@
         />
       </Row>
     </div>
-    {#each problems as problem (problem.code + problem.path)}<ProblemNote {problem} />{/each}
-    <button class="button go mt-2 w-full" onclick={keep}>Keep the card</button>
+    {#each sending.problems as problem (problem.code + problem.path)}<ProblemNote {problem} />{/each}
+    <button class="button go mt-2 w-full">Keep the card</button>
   </div>
-</section>
+</form>

@@ -80,7 +80,7 @@
         {white
           ? 'Now tap the colour. The white you tapped takes the camera’s cast out.'
           : 'First tap something white in the same light: paper will do.'}
-        {#if white}<button class="underline" onclick={() => (white = picked = undefined)}
+        {#if white}<button type="button" class="underline" onclick={() => (white = picked = undefined)}
             >another white</button
           >{/if}
       </p>

@@ -1,5 +1,6 @@
 <!-- Short of a cup: what to mix to the same recipe for the rest, and how long that cup pours. -->
 <script lang="ts">
+  import Table from '../Table.svelte';
   import Choice from '../Choice.svelte';
   import { Dialog } from 'bits-ui';
   import { topUpCup, type Computed, type PlanFile } from '$core/plan';
@@ -61,17 +62,20 @@
         >
       </div>
       {#if extra}
-        <table class="figures mt-4" data-testid="top-up">
-          <tbody>
-            {#each extra.weighings as w (w.key)}
-              <tr
-                ><td>{w.name}{w.counted ? `, ${w.counted}` : ''}</td><td class="num text-[1.3rem] font-bold"
-                  >{grams(w.weight, w.division)} g</td
-                ></tr
-              >
-            {/each}
-          </tbody>
-        </table>
+        <Table
+          class="mt-4"
+          testid="top-up"
+          rows={extra.weighings}
+          columns={[
+            { id: 'what', text: (w) => `${w.name}${w.counted ? `, ${w.counted}` : ''}` },
+            {
+              id: 'grams',
+              num: true,
+              text: (w) => `${grams(w.weight, w.division)} g`,
+              class: 'text-[1.3rem] font-bold'
+            }
+          ]}
+        />
         <p class="mt-2 text-ink-2">
           The same recipe, its own clock: pours for {duration(extra.window)} after its parts meet.
         </p>

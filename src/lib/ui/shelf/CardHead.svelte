@@ -2,6 +2,7 @@
 <script lang="ts" generics="T extends { id: string; name: string }">
   import { listenTo } from '$lib/changes';
   import type { CardForm } from '$lib/card-form.svelte';
+  import PutCard from './PutCard.svelte';
   import ClashDialog from '../ClashDialog.svelte';
 
   let { form, back, what, put }: { form: CardForm<T>; back: string; what: string; put: string } = $props();
@@ -29,6 +30,7 @@
     <input
       class="quiet w-full font-display text-[1.9rem] font-semibold"
       aria-label="Name"
+      form={form.fresh ? 'put-card' : undefined}
       placeholder="Name it"
       aria-invalid={form.at('name') ? 'true' : undefined}
       value={form.card.name}
@@ -39,7 +41,7 @@
       </p>{/if}
   </div>
   {#if form.fresh}
-    <button class="button go" onclick={() => form.put(put)}>Put it on the shelf</button>
+    <PutCard {form} then={put} id="put-card" />
   {:else}
     <span
       class="text-[0.9rem] {form.problems.length ? 'font-semibold text-cinnabar' : 'text-verdigris'}"

@@ -1,5 +1,6 @@
 <!-- One kind of cavity: its shape, its capacity with the working shown, and level to volume both ways. -->
 <script lang="ts">
+  import OneOf from '../OneOf.svelte';
   import Choice from '../Choice.svelte';
   import {
     capacityFromWater,
@@ -20,7 +21,7 @@
   import CavityDrawing from './CavityDrawing.svelte';
   import CavityMore from './CavityMore.svelte';
   import TracePhoto from './TracePhoto.svelte';
-  import Row from './Row.svelte';
+  import Row from '../Row.svelte';
 
   let { form, kind, index }: { form: CardForm<Mould>; kind: CavityKind; index: number } = $props();
   const cavity = $derived(cavityOf(kind));
@@ -267,21 +268,19 @@
           </Row>
         </div>
         {#if kind.count > 1}
-          <fieldset class="mt-1">
-            <legend class="label">The water stood in</legend>
-            {#each readings as r (r.n)}
-              <label class="flex min-h-11 items-center gap-2">
-                <input
-                  type="radio"
-                  class="h-5 w-5"
-                  name="water-{kind.id}"
-                  checked={fill.cavitiesFilled === r.n}
-                  onchange={() => form.set(['cavities', index, 'capacity', 'cavitiesFilled'], r.n)}
-                />
+          <p class="label mt-1">The water stood in</p>
+          <OneOf
+            label="The water stood in"
+            value={String(fill.cavitiesFilled)}
+            options={readings.map((r) => ({ ...r, value: String(r.n) }))}
+            onchange={(n) => form.set(['cavities', index, 'capacity', 'cavitiesFilled'], Number(n))}
+          >
+            {#snippet children(r)}
+              <span>
                 {r.n === 1 ? 'one cavity' : `all ${r.n} of them`}: <strong>{r.ml.toFixed(2)} ml</strong> each
-              </label>
-            {/each}
-          </fieldset>
+              </span>
+            {/snippet}
+          </OneOf>
         {/if}
       {:else if kind.capacity.from === 'pour'}
         <Row label="One cavity really took">

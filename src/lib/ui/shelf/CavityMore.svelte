@@ -6,7 +6,7 @@
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from './NumberField.svelte';
-  import Row from './Row.svelte';
+  import Row from '../Row.svelte';
 
   let { form, kind, index }: { form: CardForm<Mould>; kind: CavityKind; index: number } = $props();
   const cavity = $derived(cavityOf(kind));

@@ -7,7 +7,7 @@
   import NumberField from './NumberField.svelte';
   import ConcreteBag from './ConcreteBag.svelte';
   import PlastisolParts from './PlastisolParts.svelte';
-  import Row from './Row.svelte';
+  import Row from '../Row.svelte';
   import SoapAdditives from './SoapAdditives.svelte';
   import { whose } from './whose';
 

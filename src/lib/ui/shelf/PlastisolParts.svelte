@@ -5,7 +5,7 @@
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from './NumberField.svelte';
-  import Row from './Row.svelte';
+  import Row from '../Row.svelte';
   import { whose } from './whose';
 
   let { form, card }: { form: CardForm<Base>; card: Extract<Base, { kind: 'plastisol' | 'melt and pour' }> } =

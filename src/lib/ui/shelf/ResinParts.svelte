@@ -1,5 +1,6 @@
 <!-- A resin card's own figures: the ratio both ways, full cure, depth, and what the cure model expects. -->
 <script lang="ts">
+  import Table from '../Table.svelte';
   import Choice from '../Choice.svelte';
   import { cureOf } from '$core/cure';
   import { bothReadings, type Base, type ResinBase } from '$core/material';
@@ -7,7 +8,7 @@
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from './NumberField.svelte';
-  import Row from './Row.svelte';
+  import Row from '../Row.svelte';
   import { whose } from './whose';
 
   let { form, card }: { form: CardForm<Base>; card: ResinBase } = $props();
@@ -88,23 +89,26 @@
     by weight{read.volume ? `, ${read.volume[0].toFixed(2)} : 1 by volume` : ''}
   </p>
 {/if}
-<table class="figures mt-3 text-[0.92rem]" aria-label="Gel times">
-  <thead
-    ><tr
-      ><th class="!px-0">gels after</th>{#each ROOMS as room (room)}<th class="num">{room} °C</th>{/each}</tr
-    ></thead
-  >
-  <tbody>
-    {#each BODIES as row (row.name)}
-      <tr>
-        <td class="!px-0 text-ink-2">{row.name}</td>
-        {#each ROOMS as room (room)}<td class="num"
-            >{duration(cureOf(card.openMinutes, row.body, room).begins.gelled)}</td
-          >{/each}
-      </tr>
-    {/each}
-  </tbody>
-</table>
+<Table
+  class="mt-3 text-[0.92rem]"
+  label="Gel times"
+  rows={BODIES}
+  columns={[
+    {
+      id: 'body',
+      head: 'gels after',
+      text: (row) => row.name,
+      class: '!px-0 text-ink-2',
+      headClass: '!px-0'
+    },
+    ...ROOMS.map((room) => ({
+      id: String(room),
+      head: `${room} °C`,
+      num: true,
+      text: (row: (typeof BODIES)[number]) => duration(cureOf(card.openMinutes, row.body, room).begins.gelled)
+    }))
+  ]}
+/>
 <p class="mt-1 text-[0.85rem] text-ink-2">
   Estimated from the open time; what your hand reports in a run comes first.
 </p>

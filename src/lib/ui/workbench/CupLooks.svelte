@@ -1,5 +1,6 @@
 <!-- A cup's colour where it will be seen: in the cup, in the piece, sealed, aged; and when it hides. -->
 <script lang="ts">
+  import Hint from '../Hint.svelte';
   import type { Computed, ComputedCup } from '$core/plan';
 
   let { out, computed }: { out: ComputedCup; computed: Computed } = $props();
@@ -18,18 +19,19 @@
 </script>
 
 <div class="flex items-center gap-1 text-[0.8rem] text-ink-2" data-testid="looks-{out.letter}">
-  {#each looks as { words, look } (words)}
-    <span
-      class="h-4 w-6 rounded-sm border border-rule-strong"
-      style="background:{look.hex}"
-      role="img"
-      aria-label="{words}: {look.hex}"
-      title={words}
-    ></span>
-  {/each}
+  <Hint words="From the left: {looks.map((l) => l.words).join('; ')}." class="flex gap-1">
+    {#each looks as { words, look } (words)}
+      <span
+        class="h-4 w-6 rounded-sm border border-rule-strong"
+        style="background:{look.hex}"
+        role="img"
+        aria-label="{words}: {look.hex}"
+      ></span>
+    {/each}
+  </Hint>
   <span class="ml-auto">
-    {#if off}<span class="text-ochre" title="the screen cannot show this colour as strong as it is"
-        >stronger ·</span
+    {#if off}<Hint words="The screen cannot show this colour as strong as it is." class="text-ochre"
+        >stronger ·</Hint
       >{/if}
     {out.hides === null
       ? 'never hides'

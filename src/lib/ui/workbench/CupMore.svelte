@@ -8,7 +8,7 @@
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
-  import Row from '../shelf/Row.svelte';
+  import Row from '../Row.svelte';
 
   let { editor, cup }: { editor: PlanEditor; cup: Cup } = $props();
   const set = (path: (string | number)[], value: unknown) =>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Tabs } from 'bits-ui';
+  import Hint from '../Hint.svelte';
   import { VISIONS, type Vision } from '$core/colour';
   import { mixingOf, type Computed, type Plan } from '$core/plan';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
@@ -123,22 +124,26 @@
       >
         {#each computed.pairs.slice(0, 6) as pair (pair.a + pair.b)}
           {@const [one, other] = [markOf(pair.a), markOf(pair.b)]}
-          <li
-            class="flex items-center gap-1 {VERDICTS[pair.contrast.verdict]}"
-            title="ΔE {pair.contrast.deltaE.toFixed(1)}, lightness {pair.contrast.lightness.toFixed(0)} apart"
-          >
-            {#if one && other}
-              <CupMark letter={one.letter} colour={one.colour} hatch={one.hatch} size={18} /><CupMark
-                letter={other.letter}
-                colour={other.colour}
-                hatch={other.hatch}
-                size={18}
-              />
-            {/if}
-            <strong>{pair.contrast.verdict}</strong>
-            {pair.contrast.deltaE.toFixed(
-              0
-            )}{#if !pair.contrast.byLightness && pair.contrast.verdict === 'clear'}, by hue only{/if}
+          <li class={VERDICTS[pair.contrast.verdict]}>
+            <Hint
+              class="flex items-center gap-1"
+              words="ΔE {pair.contrast.deltaE.toFixed(1)}, lightness {pair.contrast.lightness.toFixed(
+                0
+              )} apart"
+            >
+              {#if one && other}
+                <CupMark letter={one.letter} colour={one.colour} hatch={one.hatch} size={18} /><CupMark
+                  letter={other.letter}
+                  colour={other.colour}
+                  hatch={other.hatch}
+                  size={18}
+                />
+              {/if}
+              <strong>{pair.contrast.verdict}</strong>
+              {pair.contrast.deltaE.toFixed(
+                0
+              )}{#if !pair.contrast.byLightness && pair.contrast.verdict === 'clear'}, by hue only{/if}
+            </Hint>
           </li>
         {/each}
       </ul>

@@ -5,7 +5,7 @@
   import Choice from '../Choice.svelte';
   import More from '../More.svelte';
   import QuantityField from '../QuantityField.svelte';
-  import Row from '../shelf/Row.svelte';
+  import Row from '../Row.svelte';
   import Tick from '../Tick.svelte';
 
   let { editor, cup, index }: { editor: PlanEditor; cup: Cup; index: number } = $props();

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Table from '../Table.svelte';
+  import Fold from '../Fold.svelte';
+  import Hint from '../Hint.svelte';
   import { PORTION } from '$core/batch';
   import type { Computed, Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
@@ -96,44 +99,49 @@
 
   {#if cups.length}
     <div class="shrink-0 overflow-x-auto">
-      <table class="figures mt-2 text-[0.86rem]" data-testid="weighings">
-        <thead>
-          <tr>
-            <th class="!px-0">{several ? 'grams a mix' : 'grams'}</th>
-            {#each columns as column (column.id)}
-              {@const cup = cups.find((c) => c.cupId === column.id)}
-              <th class="num !px-0.5">
-                {#if cup}<CupMark
-                    letter={cup.letter}
-                    colour={cup.colour}
-                    hatch={cup.hatch}
-                    size={19}
-                  />{:else}mix{/if}
-                {#if column.times > 1}<span class="block">× {column.times}</span>{/if}
-              </th>
-            {/each}
-          </tr>
-        </thead>
-        <tbody>
-          {#each rows as row (row.key)}
-            <tr>
-              <td class="max-w-[6.2rem] truncate !px-0 !py-1 text-ink-2" title={row.name}>{row.name}</td>
-              {#each columns as column (column.id)}
-                {@const w = of(column, row.key)}
-                <td class="num !px-0.5 !py-1">
-                  {#if w}
-                    <Figure
-                      value={w.kind === 'reserve'
-                        ? `−${grams(w.weight, w.division)}`
-                        : grams(w.weight, w.division)}
-                      class={w.weighable ? '' : 'font-semibold text-ochre underline decoration-dotted'}
-                    />
-                    {#if !w.weighable}<span class="sr-only">not weighable on this scale</span>{/if}
-                  {/if}
-                </td>
-              {/each}
-            </tr>
-          {/each}
+      <Table
+        class="mt-2 text-[0.86rem]"
+        testid="weighings"
+        {rows}
+        columns={[
+          {
+            id: '~name',
+            head: several ? 'grams a mix' : 'grams',
+            headClass: '!px-0',
+            class: '!px-0 !py-1 text-ink-2'
+          },
+          ...columns.map((c) => ({ id: c.id, num: true, class: '!px-0.5 !py-1', headClass: '!px-0.5' }))
+        ]}
+      >
+        {#snippet head(id)}
+          {@const cup = cups.find((c) => c.cupId === id)}
+          {@const times = columns.find((c) => c.id === id)?.times ?? 1}
+          {#if cup}<CupMark
+              letter={cup.letter}
+              colour={cup.colour}
+              hatch={cup.hatch}
+              size={19}
+            />{:else}mix{/if}
+          {#if times > 1}<span class="block">× {times}</span>{/if}
+        {/snippet}
+        {#snippet cell(row, id)}
+          {#if id === '~name'}
+            <Hint words={row.name} class="block max-w-[6.2rem] truncate">{row.name}</Hint>
+          {:else}
+            {@const w = of(
+              columns.find((c) => c.id === id)!,
+              row.key
+            )}
+            {#if w}
+              <Figure
+                value={w.kind === 'reserve' ? `−${grams(w.weight, w.division)}` : grams(w.weight, w.division)}
+                class={w.weighable ? '' : 'font-semibold text-ochre underline decoration-dotted'}
+              />
+              {#if !w.weighable}<span class="sr-only">not weighable on this scale</span>{/if}
+            {/if}
+          {/if}
+        {/snippet}
+        {#snippet foot()}
           <tr class="font-semibold">
             <td class="!px-0 !py-1">mixed</td>
             {#each columns as column (column.id)}<td class="num !px-0.5 !py-1"
@@ -150,8 +158,8 @@
               <td class="num !px-0.5 !py-1 text-ink-2"><Figure value={(off * 100).toFixed(2)} /></td>
             {/each}
           </tr>
-        </tbody>
-      </table>
+        {/snippet}
+      </Table>
     </div>
   {/if}
 
@@ -202,23 +210,23 @@
   <BatchFacts {computed} {editor} />
 
   {#if notes.length}
-    <details class="mt-2 text-[0.85rem]" open={!toMend.length && notes.length < 3}>
-      <summary class="cursor-pointer font-semibold text-ink-2"
-        >{notes.length} thing{notes.length === 1 ? '' : 's'} worth knowing</summary
-      >
-      <div class="mt-1 flex flex-col gap-1.5">
+    <Fold
+      class="mt-2"
+      open={!toMend.length && notes.length < 3}
+      words="{notes.length} thing{notes.length === 1 ? '' : 's'} worth knowing"
+    >
+      <div class="mt-1 flex flex-col gap-1.5 text-ink">
         {@render mends(notes)}
       </div>
-    </details>
+    </Fold>
   {/if}
 
   {#if computed.cautions.length}
-    <details class="mt-2 text-[0.85rem] text-ink-2">
-      <summary class="cursor-pointer font-semibold">More cautions for this material</summary>
+    <Fold class="mt-2" words="More cautions for this material">
       <ul class="mt-1 list-disc pl-5">
         {#each computed.cautions.slice(1) as caution (caution)}<li>{caution}</li>{/each}
       </ul>
       <p class="mt-1">The data sheet, local rules and licensed practice come first.</p>
-    </details>
+    </Fold>
   {/if}
 </section>

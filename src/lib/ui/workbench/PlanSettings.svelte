@@ -6,7 +6,7 @@
   import More from '../More.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
-  import Row from '../shelf/Row.svelte';
+  import Row from '../Row.svelte';
   import Tick from '../Tick.svelte';
 
   let { editor }: { editor: PlanEditor } = $props();

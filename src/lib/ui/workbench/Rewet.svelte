@@ -1,5 +1,6 @@
 <!-- What adding liquid to a stiffening mix leaves: shown before it is done. -->
 <script lang="ts">
+  import Fold from '../Fold.svelte';
   import { rewet } from '$core/dosing';
   import type { Base } from '$core/material';
   import type { Computed } from '$core/plan';
@@ -27,8 +28,7 @@
 </script>
 
 {#if now && after}
-  <details class="mt-2 text-[0.85rem] text-ink-2" data-testid="rewet">
-    <summary class="cursor-pointer font-semibold">Stiffening? What more liquid does</summary>
+  <Fold class="mt-2" words="Stiffening? What more liquid does" testid="rewet">
     <p class="mt-1">
       <QuantityField
         quiet
@@ -50,5 +50,5 @@
           ? 'Past 5 % the piece is weak and chalks: mix fresh instead.'
           : 'A piece stands that.'}
     </p>
-  </details>
+  </Fold>
 {/if}

@@ -6,7 +6,7 @@
   import Choice from '../Choice.svelte';
   import More from '../More.svelte';
   import QuantityField from '../QuantityField.svelte';
-  import Row from '../shelf/Row.svelte';
+  import Row from '../Row.svelte';
 
   let { editor, step, n }: { editor: PlanEditor; step: Step; n: number } = $props();
   const act = $derived(Lay.safeParse(step.act).data);

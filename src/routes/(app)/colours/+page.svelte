@@ -1,4 +1,7 @@
 <script lang="ts">
+  import { VERDICTS } from '$lib/ui/colour/verdicts';
+  import Table from '$lib/ui/Table.svelte';
+  import Hint from '$lib/ui/Hint.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import BrokenList from '$lib/ui/BrokenList.svelte';
   import {
@@ -45,10 +48,11 @@
     ]
   }));
   // White and pearl darken nothing.
-  const tints = (c: Colourant) => {
-    const strength = tintingStrength(c, reference);
-    return strength < 0.05 ? '—' : `× ${strength.toFixed(1)}`;
-  };
+  const tints = (strength: number) => (strength < 0.05 ? '—' : `× ${strength.toFixed(1)}`);
+  const formWords = (c: Colourant) =>
+    `${c.form}${c.pigmentFraction < 1 ? `, ${Math.round(c.pigmentFraction * 100)} %` : ''}${
+      c.carrier === 'none' ? '' : ` in ${c.carrier}`
+    }`;
   const mm = (x: number) => (Number.isFinite(x) ? `${x < 10 ? x.toFixed(1) : x.toFixed(0)} mm` : 'never');
 </script>
 
@@ -75,74 +79,70 @@
     </div>
     <a class="button" href="/colours/new">New colourant</a>
   </header>
-  <table class="figures mt-3">
-    <thead>
-      <tr>
-        <th>colourant</th><th>form</th>
-        {#each STEPS as step (step)}<th class="text-center">{step} %</th>{/each}
-        <th class="num">hides at, 1 %</th><th class="num">tints</th><th class="num">most</th>
-        <th>fits</th>
-      </tr>
-    </thead>
-    <tbody>
-      {#each data.colourants as c, n (c.id)}
-        {@const most = limitOf(c, material)}
-        {@const fits = compatibilityOf(c.form, material)}
-        <tr class="hover:bg-sheet">
-          <td>
-            <a
-              class="flex items-center gap-3 font-semibold underline-offset-2 hover:underline"
-              href="/colours/{c.id}"
-            >
-              <span class="w-9 shrink-0"
-                ><Swatch hex={c.colour} letter={letterOf(n)} nth={n} label={c.name} /></span
-              >{c.name}
-            </a>
-            <span class="text-[0.8rem] text-ink-2">{c.colourFrom ? '' : 'starting value'}</span>
-          </td>
-          <td class="text-ink-2"
-            >{c.form}{c.pigmentFraction < 1 ? `, ${Math.round(c.pigmentFraction * 100)} %` : ''}{c.carrier ===
-            'none'
-              ? ''
-              : ` in ${c.carrier}`}</td
-          >
-          {#each STEPS as step (step)}
-            {@const seen = lookOf(labOf(filmReflectance(mixtureOf(tint(c, step)), 2, WHITE)))}
-            <td class="w-14 !px-0.5"
-              ><Swatch
-                hex={seen.hex}
-                letter={letterOf(n)}
-                nth={n}
-                label="{c.name}, {step} %"
-              />{#if !seen.onScreen}<span
-                  class="block text-center text-[0.7rem] text-ochre"
-                  title="the screen cannot show it as strong as it is">stronger</span
-                >{/if}</td
-            >
-          {/each}
-          <td class="num">{mm(hidingThickness(mixtureOf(tint(c, 1))))}</td>
-          <td class="num whitespace-nowrap">{tints(c)}</td>
-          <td class="num whitespace-nowrap" title={most.reason}>{most.limit} %</td>
-          <td
-            class="text-[0.85rem] {fits.verdict === 'good'
-              ? 'text-verdigris'
-              : fits.verdict === 'avoid'
-                ? 'text-cinnabar'
-                : 'text-ochre'}"
-          >
-            <strong>{fits.verdict}</strong>
-            {fits.reason}
-          </td>
-        </tr>
-      {:else}
-        <tr
-          ><td colspan="10" class="!py-10 text-center text-ink-2"
-            >No colourants yet. Fill the shelf with generic cards, or add your own.</td
-          ></tr
+  <Table
+    class="mt-3"
+    rows={data.colourants.map((c, n) => ({
+      c,
+      n,
+      most: limitOf(c, material),
+      fits: compatibilityOf(c.form, material),
+      hides: hidingThickness(mixtureOf(tint(c, 1))),
+      strength: tintingStrength(c, reference)
+    }))}
+    rowClass="hover:bg-sheet"
+    empty="No colourants yet. Fill the shelf with generic cards, or add your own."
+    columns={[
+      { id: 'colourant', head: 'colourant', by: ({ c }) => c.name },
+      { id: 'form', head: 'form', by: ({ c }) => c.form, text: ({ c }) => formWords(c), class: 'text-ink-2' },
+      ...STEPS.map((step) => ({
+        id: String(step),
+        head: `${step} %`,
+        headClass: 'text-center',
+        class: 'w-14 !px-0.5'
+      })),
+      { id: 'hides', head: 'hides at, 1 %', num: true, by: (r) => r.hides, text: (r) => mm(r.hides) },
+      {
+        id: 'tints',
+        head: 'tints',
+        num: true,
+        by: (r) => r.strength,
+        text: (r) => tints(r.strength),
+        class: 'whitespace-nowrap'
+      },
+      { id: 'most', head: 'most', num: true, by: (r) => r.most.limit, class: 'whitespace-nowrap' },
+      { id: 'fits', head: 'fits', class: (r) => `text-[0.85rem] ${VERDICTS[r.fits.verdict]}` }
+    ]}
+  >
+    {#snippet cell({ c, n, most, fits }, column)}
+      {#if column === 'colourant'}
+        <a
+          class="flex items-center gap-3 font-semibold underline-offset-2 hover:underline"
+          href="/colours/{c.id}"
         >
-      {/each}
-    </tbody>
-  </table>
+          <span class="w-9 shrink-0"
+            ><Swatch hex={c.colour} letter={letterOf(n)} nth={n} label={c.name} /></span
+          >{c.name}
+        </a>
+        <span class="text-[0.8rem] text-ink-2">{c.colourFrom ? '' : 'starting value'}</span>
+      {:else if column === 'most'}
+        <Hint words={most.reason}>{most.limit} %</Hint>
+      {:else if column === 'fits'}
+        <strong>{fits.verdict}</strong>
+        {fits.reason}
+      {:else}
+        {@const seen = lookOf(labOf(filmReflectance(mixtureOf(tint(c, Number(column))), 2, WHITE)))}
+        <Swatch
+          hex={seen.hex}
+          letter={letterOf(n)}
+          nth={n}
+          label="{c.name}, {column} %"
+        />{#if !seen.onScreen}<Hint
+            words="The screen cannot show it as strong as it is."
+            class="block w-full !text-center text-[0.7rem] text-ochre">stronger</Hint
+          >{/if}
+      {/if}
+    {/snippet}
+  </Table>
   {#if data.colourants.length}
     <p class="mt-2 text-[0.85rem] text-ink-2">
       A full cup always looks stronger than these thin layers. “Tints” is how much darker it makes white than

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/Table.svelte';
   import BrokenList from '$lib/ui/BrokenList.svelte';
   import { day } from '$lib/when';
 
@@ -34,39 +35,53 @@
     </p>
   {/if}
 
-  <table class="figures mt-5">
-    <thead>
-      <tr>
-        <th>run</th><th>begun</th><th>base</th><th class="num">cast</th><th class="num">good</th><th
-          class="num">second</th
-        >
-        <th class="num">reject</th><th>lesson</th>
-      </tr>
-    </thead>
-    <tbody>
-      {#each shown as run (run.id)}
-        <tr class="hover:bg-sheet">
-          <td class="!py-3"
-            ><a class="font-semibold underline-offset-2 hover:underline" href="/record/{run.id}">{run.name}</a
-            ></td
-          >
-          <td class="whitespace-nowrap">{day(run.startedAt)}{run.finishedAt ? '' : ' · open'}</td>
-          <td class="text-ink-2">{run.base}</td>
-          <td class="num">{run.cast}</td>
-          <td class="num font-semibold text-verdigris">{run.good || ''}</td>
-          <td class="num font-semibold text-ochre">{run.second || ''}</td>
-          <td class="num font-semibold text-cinnabar">{run.reject || ''}</td>
-          <td class="max-w-72 truncate text-ink-2">{run.lessons[0] ?? ''}</td>
-        </tr>
-      {:else}
-        <tr
-          ><td colspan="8" class="!py-10 text-center text-ink-2">
-            {filter
-              ? 'Nothing in the record says that.'
-              : 'No runs yet. A run is written down here as it happens.'}
-          </td></tr
-        >
-      {/each}
-    </tbody>
-  </table>
+  <Table
+    class="mt-5"
+    rows={shown}
+    rowClass="hover:bg-sheet"
+    empty={filter
+      ? 'Nothing in the record says that.'
+      : 'No runs yet. A run is written down here as it happens.'}
+    columns={[
+      { id: 'run', head: 'run', by: (r) => r.name, class: '!py-3' },
+      {
+        id: 'begun',
+        head: 'begun',
+        by: (r) => r.startedAt,
+        text: (r) => `${day(r.startedAt)}${r.finishedAt ? '' : ' · open'}`,
+        class: 'whitespace-nowrap'
+      },
+      { id: 'base', head: 'base', by: (r) => r.base, text: (r) => r.base, class: 'text-ink-2' },
+      { id: 'cast', head: 'cast', num: true, by: (r) => r.cast, text: (r) => r.cast },
+      {
+        id: 'good',
+        head: 'good',
+        num: true,
+        by: (r) => r.good,
+        text: (r) => r.good || '',
+        class: 'font-semibold text-verdigris'
+      },
+      {
+        id: 'second',
+        head: 'second',
+        num: true,
+        by: (r) => r.second,
+        text: (r) => r.second || '',
+        class: 'font-semibold text-ochre'
+      },
+      {
+        id: 'reject',
+        head: 'reject',
+        num: true,
+        by: (r) => r.reject,
+        text: (r) => r.reject || '',
+        class: 'font-semibold text-cinnabar'
+      },
+      { id: 'lesson', head: 'lesson', text: (r) => r.lessons[0] ?? '', class: 'max-w-72 truncate text-ink-2' }
+    ]}
+  >
+    {#snippet cell(run)}
+      <a class="font-semibold underline-offset-2 hover:underline" href="/record/{run.id}">{run.name}</a>
+    {/snippet}
+  </Table>
 </div>

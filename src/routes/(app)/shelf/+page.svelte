@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/Table.svelte';
   import BrokenList from '$lib/ui/BrokenList.svelte';
   import { invalidateAll } from '$app/navigation';
   import { formulaOf, MATERIAL_WORDS } from '$core/material';
@@ -17,6 +18,7 @@
     const added = await send('POST', '/library');
     if (added.ok) await invalidateAll();
   }
+  const soon = (useBy: number | undefined) => useBy !== undefined && useBy - data.today < 30 * 86_400_000;
 </script>
 
 <svelte:head><title>Shelf · Kirapen</title></svelte:head>
@@ -68,40 +70,65 @@
       <h2 class="text-[1.35rem]">Bases</h2>
       <a class="button" href="/shelf/bases/new">New base</a>
     </div>
-    <table class="figures mt-2">
-      <thead>
-        <tr>
-          <th>base</th><th>material</th><th>parts by weight, %</th><th class="num">g/ml</th>
-          <th class="num">open time</th><th class="num">demould</th><th class="num">keeps</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each shelf.bases as base (base.id)}
-          {@const formula = formulaOf(base)}
-          <tr class="hover:bg-sheet">
-            <td class="!py-3">
-              <a class="font-semibold underline-offset-2 hover:underline" href="/shelf/bases/{base.id}"
-                >{base.name}</a
-              >
-            </td>
-            <td class="text-ink-2">{MATERIAL_WORDS[base.kind]}</td>
-            {#if formula.ok}
-              <td>{formula.value.parts.map((p) => (p.share * 100).toFixed(1)).join(' : ')}</td>
-              <td class="num">{formula.value.density.toFixed(3)}</td>
-            {:else}
-              <td colspan="2" class="text-cinnabar">{formula.problem.sentence}</td>
-            {/if}
-            <td class="num">{duration(base.openMinutes)}</td>
-            <td class="num"
-              >{duration(base.demouldHours.from * 60)} – {duration(base.demouldHours.to * 60)}</td
-            >
-            <td class="num whitespace-nowrap">{base.shelfMonths} months</td>
-          </tr>
+    <Table
+      class="mt-2"
+      rows={shelf.bases.map((base) => ({ base, formula: formulaOf(base) }))}
+      rowClass="hover:bg-sheet"
+      empty="No bases yet."
+      columns={[
+        { id: 'base', head: 'base', by: ({ base }) => base.name, class: '!py-3' },
+        {
+          id: 'material',
+          head: 'material',
+          by: ({ base }) => base.kind,
+          text: ({ base }) => MATERIAL_WORDS[base.kind],
+          class: 'text-ink-2'
+        },
+        { id: 'parts', head: 'parts by weight, %' },
+        {
+          id: 'density',
+          head: 'g/ml',
+          num: true,
+          by: ({ formula }) => (formula.ok ? formula.value.density : 0),
+          text: ({ formula }) => (formula.ok ? formula.value.density.toFixed(3) : '')
+        },
+        {
+          id: 'open',
+          head: 'open time',
+          num: true,
+          by: ({ base }) => base.openMinutes,
+          text: ({ base }) => duration(base.openMinutes)
+        },
+        {
+          id: 'demould',
+          head: 'demould',
+          num: true,
+          by: ({ base }) => base.demouldHours.from,
+          text: ({ base }) =>
+            `${duration(base.demouldHours.from * 60)} – ${duration(base.demouldHours.to * 60)}`
+        },
+        {
+          id: 'keeps',
+          head: 'keeps',
+          num: true,
+          by: ({ base }) => base.shelfMonths,
+          text: ({ base }) => `${base.shelfMonths} months`,
+          class: 'whitespace-nowrap'
+        }
+      ]}
+    >
+      {#snippet cell({ base, formula }, column)}
+        {#if column === 'base'}
+          <a class="font-semibold underline-offset-2 hover:underline" href="/shelf/bases/{base.id}"
+            >{base.name}</a
+          >
+        {:else if formula.ok}
+          {formula.value.parts.map((p) => (p.share * 100).toFixed(1)).join(' : ')}
         {:else}
-          <tr><td colspan="7" class="!py-6 text-ink-2">No bases yet.</td></tr>
-        {/each}
-      </tbody>
-    </table>
+          <span class="text-cinnabar">{formula.problem.sentence}</span>
+        {/if}
+      {/snippet}
+    </Table>
   </section>
 
   <section class="mt-8" aria-label="Lots">
@@ -109,53 +136,60 @@
       <h2 class="text-[1.35rem]">Lots and leftovers</h2>
       <a class="button" href="/shelf/lots/new">New lot</a>
     </div>
-    <table class="figures mt-2" data-testid="lots">
-      <thead>
-        <tr
-          ><th>lot</th><th class="num">left</th><th></th><th class="num">a kilogram</th><th>use by</th><th
-            >stands</th
-          ></tr
-        >
-      </thead>
-      <tbody>
-        {#each data.stock as s (s.lot.id)}
-          {@const soon = s.lot.useBy !== undefined && s.lot.useBy - data.today < 30 * 86_400_000}
-          <tr class="hover:bg-sheet">
-            <td class="!py-3">
-              <a class="font-semibold underline-offset-2 hover:underline" href="/shelf/lots/{s.lot.id}"
-                >{s.lot.name}</a
-              >
-              {#if s.lot.of.kind === 'leftover'}
-                <span
-                  class="ml-1 inline-block h-3.5 w-3.5 rounded-sm border border-ink align-[-2px]"
-                  style="background:{s.lot.of.colour}"
-                ></span>
-              {/if}
-            </td>
-            <td class="num font-semibold">{s.left.toFixed(s.left < 20 ? 1 : 0)} g</td>
-            <td class="w-28">
-              <span class="block h-2 overflow-hidden rounded-full bg-sunk"
-                ><span
-                  class="block h-full bg-ink-2"
-                  style="width:{Math.min(100, (s.left / s.lot.grams) * 100)}%"
-                ></span></span
-              >
-            </td>
-            <td class="num">{s.costGram > 0 ? money(s.costGram * 1000) : ''}</td>
-            <td class={s.expired ? 'font-semibold text-cinnabar' : soon ? 'text-ochre' : 'text-ink-2'}
-              >{s.lot.useBy === undefined ? '' : `${day(s.lot.useBy)}${s.expired ? ', past' : ''}`}</td
-            >
-            <td class="text-ink-2">{s.lot.place}</td>
-          </tr>
-        {:else}
-          <tr
-            ><td colspan="6" class="!py-6 text-ink-2"
-              >No lots yet. With them a plan says what it costs and what is short.</td
-            ></tr
+    <Table
+      class="mt-2"
+      testid="lots"
+      rows={data.stock}
+      rowClass="hover:bg-sheet"
+      empty="No lots yet. With them a plan says what it costs and what is short."
+      columns={[
+        { id: 'lot', head: 'lot', by: (s) => s.lot.name, class: '!py-3' },
+        {
+          id: 'left',
+          head: 'left',
+          num: true,
+          by: (s) => s.left,
+          text: (s) => `${s.left.toFixed(s.left < 20 ? 1 : 0)} g`,
+          class: 'font-semibold'
+        },
+        { id: 'share', class: 'w-28' },
+        {
+          id: 'cost',
+          head: 'a kilogram',
+          num: true,
+          by: (s) => s.costGram,
+          text: (s) => (s.costGram > 0 ? money(s.costGram * 1000) : '')
+        },
+        {
+          id: 'use-by',
+          head: 'use by',
+          by: (s) => s.lot.useBy ?? Infinity,
+          text: (s) => (s.lot.useBy === undefined ? '' : `${day(s.lot.useBy)}${s.expired ? ', past' : ''}`),
+          class: (s) =>
+            s.expired ? 'font-semibold text-cinnabar' : soon(s.lot.useBy) ? 'text-ochre' : 'text-ink-2'
+        },
+        { id: 'place', head: 'stands', by: (s) => s.lot.place, text: (s) => s.lot.place, class: 'text-ink-2' }
+      ]}
+    >
+      {#snippet cell(s, column)}
+        {#if column === 'lot'}
+          <a class="font-semibold underline-offset-2 hover:underline" href="/shelf/lots/{s.lot.id}"
+            >{s.lot.name}</a
           >
-        {/each}
-      </tbody>
-    </table>
+          {#if s.lot.of.kind === 'leftover'}
+            <span
+              class="ml-1 inline-block h-3.5 w-3.5 rounded-sm border border-ink align-[-2px]"
+              style="background:{s.lot.of.colour}"
+            ></span>
+          {/if}
+        {:else}
+          <span class="block h-2 overflow-hidden rounded-full bg-sunk"
+            ><span class="block h-full bg-ink-2" style="width:{Math.min(100, (s.left / s.lot.grams) * 100)}%"
+            ></span></span
+          >
+        {/if}
+      {/snippet}
+    </Table>
   </section>
 
   <section class="mt-8" aria-label="Vessels">
@@ -163,35 +197,27 @@
       <h2 class="text-[1.35rem]">Vessels</h2>
       <a class="button" href="/shelf/vessels/new">New vessel</a>
     </div>
-    <table class="figures mt-2">
-      <thead
-        ><tr
-          ><th>vessel</th><th class="num">holds</th><th class="num">stirs up to</th><th class="num"
-            >keeps back</th
-          ></tr
-        ></thead
-      >
-      <tbody>
-        {#each shelf.vessels as v (v.id)}
-          <tr class="hover:bg-sheet">
-            <td class="!py-3"
-              ><a class="font-semibold underline-offset-2 hover:underline" href="/shelf/vessels/{v.id}"
-                >{v.name}</a
-              ></td
-            >
-            <td class="num">{v.ml} ml</td>
-            <td class="num">{(v.ml * (1 - HEADROOM)).toFixed(0)} ml</td>
-            <td class="num">{v.loss} g</td>
-          </tr>
-        {:else}
-          <tr
-            ><td colspan="4" class="!py-6 text-ink-2"
-              >No vessels yet: cups of any size are taken to be at hand.</td
-            ></tr
-          >
-        {/each}
-      </tbody>
-    </table>
+    <Table
+      class="mt-2"
+      rows={shelf.vessels}
+      rowClass="hover:bg-sheet"
+      empty="No vessels yet: cups of any size are taken to be at hand."
+      columns={[
+        { id: 'vessel', head: 'vessel', by: (v) => v.name, class: '!py-3' },
+        { id: 'holds', head: 'holds', num: true, by: (v) => v.ml, text: (v) => `${v.ml} ml` },
+        {
+          id: 'stirs',
+          head: 'stirs up to',
+          num: true,
+          text: (v) => `${(v.ml * (1 - HEADROOM)).toFixed(0)} ml`
+        },
+        { id: 'keeps', head: 'keeps back', num: true, by: (v) => v.loss, text: (v) => `${v.loss} g` }
+      ]}
+    >
+      {#snippet cell(v)}
+        <a class="font-semibold underline-offset-2 hover:underline" href="/shelf/vessels/{v.id}">{v.name}</a>
+      {/snippet}
+    </Table>
   </section>
 
   <section class="mt-8" aria-label="Scales">
@@ -199,30 +225,27 @@
       <h2 class="text-[1.35rem]">Scales</h2>
       <a class="button" href="/shelf/scales/new">New scale</a>
     </div>
-    <table class="figures mt-2">
-      <thead
-        ><tr
-          ><th>scale</th><th class="num">division</th><th class="num">repeatability</th><th class="num"
-            >up to</th
-          ></tr
-        ></thead
-      >
-      <tbody>
-        {#each shelf.scales as scale (scale.id)}
-          <tr class="hover:bg-sheet">
-            <td class="!py-3"
-              ><a class="font-semibold underline-offset-2 hover:underline" href="/shelf/scales/{scale.id}"
-                >{scale.name}</a
-              ></td
-            >
-            <td class="num">{scale.division} g</td>
-            <td class="num">{scale.repeatability ?? scale.division} g</td>
-            <td class="num">{scale.capacity} g</td>
-          </tr>
-        {:else}
-          <tr><td colspan="4" class="!py-6 text-ink-2">No scales yet.</td></tr>
-        {/each}
-      </tbody>
-    </table>
+    <Table
+      class="mt-2"
+      rows={shelf.scales}
+      rowClass="hover:bg-sheet"
+      empty="No scales yet."
+      columns={[
+        { id: 'scale', head: 'scale', by: (s) => s.name, class: '!py-3' },
+        {
+          id: 'division',
+          head: 'division',
+          num: true,
+          by: (s) => s.division,
+          text: (s) => `${s.division} g`
+        },
+        { id: 'repeat', head: 'repeatability', num: true, text: (s) => `${s.repeatability ?? s.division} g` },
+        { id: 'most', head: 'up to', num: true, by: (s) => s.capacity, text: (s) => `${s.capacity} g` }
+      ]}
+    >
+      {#snippet cell(s)}
+        <a class="font-semibold underline-offset-2 hover:underline" href="/shelf/scales/{s.id}">{s.name}</a>
+      {/snippet}
+    </Table>
   </section>
 </div>

@@ -1,7 +1,9 @@
 <!-- The workshop's own keeping: backups, restoring one, and who is signed in. -->
 <script lang="ts">
+  import Table from '$lib/ui/Table.svelte';
+  import Bar from '$lib/ui/Bar.svelte';
   import { invalidateAll } from '$app/navigation';
-  import { Dialog, Progress } from 'bits-ui';
+  import { Dialog } from 'bits-ui';
   import type { Problem } from '$core/problem';
   import { send } from '$lib/send';
   import { moment } from '$lib/when';
@@ -100,13 +102,7 @@
         />
       </label>
       {#if working}
-        <Progress.Root
-          value={null}
-          aria-label="Reading the backup"
-          class="h-2 w-40 overflow-hidden rounded-full bg-sunk"
-        >
-          <div class="h-full w-1/2 animate-pulse rounded-full bg-verdigris"></div>
-        </Progress.Root>
+        <Bar class="w-40" label="Reading the backup" share={null} />
       {/if}
       {#if restored}<span class="font-semibold text-verdigris" role="status">It is restored.</span>{/if}
     </div>
@@ -116,18 +112,16 @@
       </p>
     {/each}
     {#if data.copies.length}
-      <table class="figures mt-4 max-w-[32rem] text-[0.92rem]" aria-label="Copies beside the database">
-        <thead><tr><th>copy</th><th>made</th><th class="num">size</th></tr></thead>
-        <tbody>
-          {#each data.copies as copy (copy.name)}
-            <tr>
-              <td>{copy.name}</td>
-              <td>{moment(copy.at, Date.now())}</td>
-              <td class="num">{size(copy.bytes)}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <Table
+        class="mt-4 max-w-[36rem] text-[0.92rem]"
+        label="Copies beside the database"
+        rows={data.copies}
+        columns={[
+          { id: 'copy', head: 'copy', by: (c) => c.name, text: (c) => c.name },
+          { id: 'made', head: 'made', by: (c) => c.at, text: (c) => moment(c.at, Date.now()) },
+          { id: 'size', head: 'size', num: true, by: (c) => c.bytes, text: (c) => size(c.bytes) }
+        ]}
+      />
     {/if}
   </section>
 
@@ -161,18 +155,20 @@
         <Dialog.Description class="mt-1 text-ink-2">
           {chosen?.name}{#if preview.lastChange}, last changed {moment(preview.lastChange, Date.now())}{/if}
         </Dialog.Description>
-        <table class="figures mt-3">
-          <thead><tr><th></th><th class="num">in the backup</th><th class="num">here now</th></tr></thead>
-          <tbody>
-            {#each preview.counts as c (c.what)}
-              <tr>
-                <td>{c.what}</td>
-                <td class="num font-semibold">{c.count}</td>
-                <td class="num">{data.contents.counts.find((x) => x.what === c.what)?.count ?? 0}</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <Table
+          class="mt-3"
+          rows={preview.counts}
+          columns={[
+            { id: 'what', head: '', text: (c) => c.what },
+            { id: 'there', head: 'in the backup', num: true, text: (c) => c.count, class: 'font-semibold' },
+            {
+              id: 'here',
+              head: 'here now',
+              num: true,
+              text: (c) => data.contents.counts.find((x) => x.what === c.what)?.count ?? 0
+            }
+          ]}
+        />
         <p class="mt-3 text-ink-2">
           It takes the place of everything here. What is here now is kept as a copy beside it.
         </p>

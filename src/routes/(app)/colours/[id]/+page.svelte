@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { VERDICTS } from '$lib/ui/colour/verdicts';
+  import Table from '$lib/ui/Table.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import { Colourant, compatibilityOf, FORMS, limitOf, MATERIAL_WORDS } from '$core/material';
@@ -6,7 +8,7 @@
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import Row from '$lib/ui/shelf/Row.svelte';
+  import Row from '$lib/ui/Row.svelte';
   import {
     filmReflectance,
     flat,
@@ -196,28 +198,26 @@
       </div>
     </div>
     <div class="sm:col-span-3">
-      <table class="figures my-2 text-[0.9rem]" aria-label="In each material">
-        <tbody>
-          {#each MATERIALS as material (material)}
-            {@const fits = compatibilityOf(card.form, material)}
-            {@const most = limitOf(card, material)}
-            <tr>
-              <td class="!pl-0 text-ink-2">{MATERIAL_WORDS[material]}</td>
-              <td
-                class={fits.verdict === 'good'
-                  ? 'text-verdigris'
-                  : fits.verdict === 'avoid'
-                    ? 'text-cinnabar'
-                    : 'text-ochre'}
-              >
-                <strong>{fits.verdict}</strong>
-                {fits.reason}
-              </td>
-              <td class="num">{fits.verdict === 'avoid' ? '' : `at most ${most.limit} %: ${most.reason}`}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <Table
+        class="my-2 text-[0.9rem]"
+        label="In each material"
+        rows={MATERIALS.map((material) => ({
+          material,
+          fits: compatibilityOf(card.form, material),
+          most: limitOf(card, material)
+        }))}
+        columns={[
+          { id: 'material', text: (m) => MATERIAL_WORDS[m.material], class: '!pl-0 text-ink-2' },
+          { id: 'fits', class: (m) => VERDICTS[m.fits.verdict] },
+          {
+            id: 'most',
+            num: true,
+            text: (m) => (m.fits.verdict === 'avoid' ? '' : `at most ${m.most.limit} %: ${m.most.reason}`)
+          }
+        ]}
+      >
+        {#snippet cell({ fits })}<strong>{fits.verdict}</strong> {fits.reason}{/snippet}
+      </Table>
       <Row label="Notes">
         <textarea
           class="field min-h-16 py-2"

@@ -9,7 +9,7 @@
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import Row from '$lib/ui/shelf/Row.svelte';
+  import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
   const drippable = $derived(

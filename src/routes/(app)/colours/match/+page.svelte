@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Table from '$lib/ui/Table.svelte';
+  import Bar from '$lib/ui/Bar.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import {
@@ -23,7 +25,7 @@
   import { money } from '$lib/ui/money';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import Row from '$lib/ui/shelf/Row.svelte';
+  import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
   // The colour a link brought along is where the page begins; after that it is the maker's.
@@ -210,14 +212,7 @@
       {#if formula && !formula.ok}<ProblemNote problem={formula.problem} />{/if}
       {#if work.running}
         <div class="mt-2 flex items-center gap-3">
-          <div
-            class="h-2.5 flex-1 overflow-hidden rounded-full bg-sunk"
-            role="progressbar"
-            aria-label="Search"
-            aria-valuenow={Math.round(work.progress * 100)}
-          >
-            <div class="h-full bg-verdigris" style="width:{work.progress * 100}%"></div>
-          </div>
+          <Bar class="flex-1" label="Search" share={work.progress} />
           <button class="button" onclick={() => work.cancel()}>Stop</button>
         </div>
       {:else}
@@ -250,23 +245,33 @@
                   height={72}
                 />
               </div>
-              <table class="figures text-[0.92rem]">
-                <tbody>
-                  {#each answer.lines as line, i (line.colourantId)}
-                    <tr>
-                      <td class="!py-1"
-                        >{nameOf(line.colourantId)}{#if bought(line.colourantId)}<span class="text-ochre">
-                            to buy</span
-                          >{/if}</td
-                      >
-                      <td class="num !py-1">{percents[i]!.toPrecision(3)} %</td>
-                      <td class="num !py-1 font-semibold"
-                        >{grams(weighed.grams[i]!.grams, scale.division)} g</td
-                      >
-                    </tr>
-                  {/each}
-                </tbody>
-              </table>
+              <Table
+                class="text-[0.92rem]"
+                rows={answer.lines.map((line, i) => ({
+                  id: line.colourantId,
+                  percent: percents[i]!,
+                  grams: weighed.grams[i]!.grams
+                }))}
+                columns={[
+                  { id: 'colourant', class: '!py-1' },
+                  {
+                    id: 'percent',
+                    num: true,
+                    text: (l) => `${l.percent.toPrecision(3)} %`,
+                    class: '!py-1'
+                  },
+                  {
+                    id: 'grams',
+                    num: true,
+                    text: (l) => `${grams(l.grams, scale.division)} g`,
+                    class: '!py-1 font-semibold'
+                  }
+                ]}
+              >
+                {#snippet cell({ id })}{nameOf(id)}{#if bought(id)}<span class="text-ochre">
+                      to buy</span
+                    >{/if}{/snippet}
+              </Table>
               <div class="w-36 text-right">
                 <p class="font-display text-[1.9rem] leading-none font-medium">{answer.deltaE.toFixed(1)}</p>
                 <p class="text-[0.82rem] text-ink-2">

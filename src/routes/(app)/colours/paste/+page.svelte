@@ -14,7 +14,7 @@
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
-  import Row from '$lib/ui/shelf/Row.svelte';
+  import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
   const dry = $derived(data.shelf.colourants.filter((c) => c.pigmentFraction === 1));

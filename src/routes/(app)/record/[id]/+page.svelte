@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/Table.svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import { gradeOf, type Piece } from '$core/inspect';
   import type { Plan } from '$core/plan';
@@ -33,7 +34,14 @@
 
   const shown = (f: Fact, x: number) =>
     f.unit === 'min' ? duration(x) : f.unit === '%' ? `${x.toFixed(2)} %` : `${x.toFixed(2)} g`;
-  const off = (f: Fact) => (f.actual === undefined ? 0 : f.actual / f.planned - 1);
+  const percentOf = (f: Fact) =>
+    data.facts.find((p) => p.id === f.id.replace('weigh:', 'percent:') && p.unit === '%');
+  /** How a figure that came out otherwise is written: from 0.5 % on it stands out, from 5 % on it is a warning. */
+  function apart(f: Fact): string {
+    const off = f.actual === undefined ? 0 : Math.abs(f.actual / f.planned - 1);
+    if (off > 0.05) return 'font-bold text-ochre';
+    return off > 0.005 ? 'font-semibold' : 'text-ink-2';
+  }
   const TONES: Record<string, string> = {
     good: 'border-verdigris text-verdigris',
     second: 'border-ochre text-ochre',
@@ -179,42 +187,40 @@
 
     <section aria-label="Planned and actual">
       <h2 class="text-[1.35rem]">Planned beside actual</h2>
-      <table class="figures mt-2 text-[0.9rem]">
-        <thead
-          ><tr><th class="!px-0">what</th><th class="num">planned</th><th class="num !pr-0">actual</th></tr
-          ></thead
-        >
-        <tbody>
-          {#each data.facts.filter((f) => f.unit !== '%') as f (f.id)}
-            {@const percent = data.facts.find(
-              (p) => p.id === f.id.replace('weigh:', 'percent:') && p.unit === '%'
-            )}
-            <tr>
-              <td class="!px-0 !py-1 text-ink-2">{f.what}</td>
-              <td class="num !py-1 whitespace-nowrap"
-                >{shown(f, f.planned)}
-                {#if percent}<span class="block text-[0.8rem] text-ink-2"
-                    >{shown(percent, percent.planned)}</span
-                  >{/if}</td
-              >
-              <td
-                class="num !py-1 !pr-0 whitespace-nowrap {Math.abs(off(f)) > 0.05
-                  ? 'font-bold text-ochre'
-                  : Math.abs(off(f)) > 0.005
-                    ? 'font-semibold'
-                    : 'text-ink-2'}"
-              >
-                {f.actual === undefined ? '—' : shown(f, f.actual)}
-                {#if percent?.actual !== undefined}
-                  <span class="block text-[0.8rem] font-normal text-ink-2"
-                    >{shown(percent, percent.actual)}</span
-                  >
-                {/if}
-              </td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <Table
+        class="mt-2 text-[0.9rem]"
+        rows={data.facts.filter((f) => f.unit !== '%').map((f) => ({ f, percent: percentOf(f) }))}
+        columns={[
+          {
+            id: 'what',
+            head: 'what',
+            headClass: '!px-0',
+            text: ({ f }) => f.what,
+            class: '!px-0 !py-1 text-ink-2'
+          },
+          { id: 'planned', head: 'planned', num: true, class: '!py-1 whitespace-nowrap' },
+          {
+            id: 'actual',
+            head: 'actual',
+            num: true,
+            headClass: '!pr-0',
+            class: ({ f }) => `!py-1 !pr-0 whitespace-nowrap ${apart(f)}`
+          }
+        ]}
+      >
+        {#snippet cell({ f, percent }, column)}
+          {#if column === 'planned'}
+            {shown(f, f.planned)}
+            {#if percent}<span class="block text-[0.8rem] text-ink-2">{shown(percent, percent.planned)}</span
+              >{/if}
+          {:else}
+            {f.actual === undefined ? '—' : shown(f, f.actual)}
+            {#if percent?.actual !== undefined}
+              <span class="block text-[0.8rem] font-normal text-ink-2">{shown(percent, percent.actual)}</span>
+            {/if}
+          {/if}
+        {/snippet}
+      </Table>
       {#if data.notes.length}
         <h2 class="mt-6 text-[1.35rem]">Said on the way</h2>
         <ul class="ruled mt-1">

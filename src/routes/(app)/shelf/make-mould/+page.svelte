@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/Table.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import { goto } from '$app/navigation';
@@ -12,7 +13,7 @@
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
-  import Row from '$lib/ui/shelf/Row.svelte';
+  import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
   const rubbers = $derived(data.shelf.bases.filter((b) => b.kind === 'rubber'));
@@ -217,22 +218,21 @@
           {(need.value.ml * rubber.density).toFixed(0)} <span class="text-[1.2rem]">g</span>
         </p>
         <p class="mt-1 text-[0.9rem] text-ink-2">{need.value.working} × {rubber.density} g/ml</p>
-        <table class="figures mt-2">
-          <thead
-            ><tr><th></th><th class="num">ml</th><th class="num">A, g</th><th class="num">B, g</th></tr
-            ></thead
-          >
-          <tbody>
-            {#each need.value.pours as ml, i (i)}
-              <tr>
-                <td>{need.value.pours.length > 1 ? ['first half', 'second half'][i] : 'in one'}</td>
-                <td class="num">{ml.toFixed(1)}</td>
-                <td class="num font-semibold">{(ml * rubber.density * share).toFixed(1)}</td>
-                <td class="num font-semibold">{(ml * rubber.density * (1 - share)).toFixed(1)}</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <Table
+          class="mt-2"
+          rows={need.value.pours.map((ml, i, all) => ({
+            name: all.length > 1 ? ['first half', 'second half'][i]! : 'in one',
+            ml,
+            a: ml * rubber.density * share,
+            b: ml * rubber.density * (1 - share)
+          }))}
+          columns={[
+            { id: 'pour', head: '', text: (p) => p.name },
+            { id: 'ml', head: 'ml', num: true, text: (p) => p.ml.toFixed(1) },
+            { id: 'a', head: 'A, g', num: true, text: (p) => p.a.toFixed(1), class: 'font-semibold' },
+            { id: 'b', head: 'B, g', num: true, text: (p) => p.b.toFixed(1), class: 'font-semibold' }
+          ]}
+        />
         <p class="mt-1 text-[0.85rem] text-ink-2">Without what clings; the plan adds it.</p>
         <Row label="Call it">
           <input class="field" aria-label="Name of the mould" bind:value={name} />

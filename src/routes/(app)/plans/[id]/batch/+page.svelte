@@ -1,5 +1,6 @@
 <!-- The batch in one table: every mould and group, every layer, every cup; prints on one sheet. -->
 <script lang="ts">
+  import Table from '$lib/ui/Table.svelte';
   import { PORTION } from '$core/batch';
   import { computePlan } from '$core/plan';
   import { amountWords } from '$core/pour';
@@ -22,6 +23,16 @@
   const cups = $derived(computed.cups.filter((c) => c.balance.mixed > 0));
   const parts = $derived(computed.totals.parts);
   const split = $derived(computed.common.length > 0);
+
+  function partOf(cup: (typeof cups)[number], key: string): string {
+    const w = cup.weighings.find((x) => x.kind === 'part' && x.key === key);
+    return w ? grams(w.weight, w.division) : '';
+  }
+  const colourOf = (cup: (typeof cups)[number]) =>
+    cup.weighings
+      .filter((w) => w.kind === 'colourant' || w.kind === 'filler')
+      .map((w) => `${w.name} ${grams(w.weight, w.division)}`)
+      .join(', ');
 </script>
 
 <svelte:head><title>Batch: {plan.name} · Kirapen</title></svelte:head>
@@ -44,72 +55,92 @@
       </p>{/if}
   </header>
 
-  <table class="figures mt-3 text-[0.92rem]">
-    <thead>
-      <tr>
-        <th>cavities</th><th class="num">how many</th><th>layer</th><th>asked</th>
-        <th class="num">mm</th><th class="num">ml each</th><th class="num">g each</th><th class="num"
-          >g in all</th
-        >
-      </tr>
-    </thead>
-    <tbody>
-      {#each rows as { group, layer, first } (group.strandId + layer.pourId)}
-        {@const cup = cupOf(layer.cupId)}
-        <tr class={first ? 'border-t-2 border-rule-strong' : ''}>
-          <td>{first ? `${group.name} · ${group.mouldName}` : ''}</td>
-          <td class="num">{first ? group.count : ''}</td>
-          <td>
-            {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />
-              {cup.name}{/if}
-            {layer.chamber ? `, ${layer.chamber.name}` : ''}
-          </td>
-          <td class="text-ink-2">{amountOf(layer.stepId)}</td>
-          <td class="num">{(layer.to - layer.from).toFixed(1)}</td>
-          <td class="num">{layer.each.toFixed(2)}</td>
-          <td class="num">{g(layer.grams / group.count)}</td>
-          <td class="num font-semibold">{g(layer.grams)}</td>
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <Table
+    class="mt-3 text-[0.92rem]"
+    {rows}
+    rowClass={({ first }) => (first ? 'border-t-2 border-rule-strong' : '')}
+    columns={[
+      {
+        id: 'cavities',
+        head: 'cavities',
+        text: ({ first, group }) => (first ? `${group.name} · ${group.mouldName}` : '')
+      },
+      {
+        id: 'count',
+        head: 'how many',
+        num: true,
+        text: ({ first, group }) => (first ? group.count : '')
+      },
+      { id: 'layer', head: 'layer' },
+      {
+        id: 'asked',
+        head: 'asked',
+        text: ({ layer }) => amountOf(layer.stepId),
+        class: 'text-ink-2'
+      },
+      { id: 'mm', head: 'mm', num: true, text: ({ layer }) => (layer.to - layer.from).toFixed(1) },
+      { id: 'ml', head: 'ml each', num: true, text: ({ layer }) => layer.each.toFixed(2) },
+      { id: 'each', head: 'g each', num: true, text: ({ group, layer }) => g(layer.grams / group.count) },
+      {
+        id: 'all',
+        head: 'g in all',
+        num: true,
+        text: ({ layer }) => g(layer.grams),
+        class: 'font-semibold'
+      }
+    ]}
+  >
+    {#snippet cell({ layer })}
+      {@const cup = cupOf(layer.cupId)}
+      {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />
+        {cup.name}{/if}{layer.chamber ? `, ${layer.chamber.name}` : ''}
+    {/snippet}
+  </Table>
 
-  <table class="figures mt-5 text-[0.92rem]">
-    <thead>
-      <tr>
-        <th>cup</th><th class="num">mixes</th><th class="num">poured</th><th class="num">clings, stays</th>
-        <th class="num">left</th><th class="num">mixed, g</th>
-        {#if split}<th class="num">of the mix</th>{:else}{#each parts as p (p.key)}<th class="num"
-              >{p.name}</th
-            >{/each}{/if}
-        <th>colour</th>
-      </tr>
-    </thead>
-    <tbody>
-      {#each cups as cup (cup.cupId)}
-        <tr>
-          <td><CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} /> {cup.name}</td>
-          <td class="num">{cup.mixes.length}</td>
-          <td class="num">{g(cup.balance.poured)}</td>
-          <td class="num">{g(cup.balance.clings + cup.balance.vessel)}</td>
-          <td class="num">{g(Math.max(0, cup.balance.left))}</td>
-          <td class="num font-bold">{g(cup.balance.mixed)}</td>
-          {#if split}
-            <td class="num">{g(cup.weighings.find((w) => w.key === PORTION)?.weight ?? 0)}</td>
-          {:else}
-            {#each parts as p (p.key)}
-              {@const w = cup.weighings.find((x) => x.kind === 'part' && x.key === p.key)}
-              <td class="num">{w ? grams(w.weight, w.division) : ''}</td>
-            {/each}
-          {/if}
-          <td class="!whitespace-normal">
-            {cup.weighings
-              .filter((w) => w.kind === 'colourant' || w.kind === 'filler')
-              .map((w) => `${w.name} ${grams(w.weight, w.division)}`)
-              .join(', ')}
-          </td>
-        </tr>
-      {/each}
+  <Table
+    class="mt-5 text-[0.92rem]"
+    rows={cups}
+    columns={[
+      { id: 'cup', head: 'cup' },
+      { id: 'mixes', head: 'mixes', num: true, text: (cup) => cup.mixes.length },
+      { id: 'poured', head: 'poured', num: true, text: (cup) => g(cup.balance.poured) },
+      {
+        id: 'clings',
+        head: 'clings, stays',
+        num: true,
+        text: (cup) => g(cup.balance.clings + cup.balance.vessel)
+      },
+      { id: 'left', head: 'left', num: true, text: (cup) => g(Math.max(0, cup.balance.left)) },
+      {
+        id: 'mixed',
+        head: 'mixed, g',
+        num: true,
+        text: (cup) => g(cup.balance.mixed),
+        class: 'font-bold'
+      },
+      ...(split
+        ? [
+            {
+              id: PORTION,
+              head: 'of the mix',
+              num: true,
+              text: (cup: (typeof cups)[number]) =>
+                g(cup.weighings.find((w) => w.key === PORTION)?.weight ?? 0)
+            }
+          ]
+        : parts.map((p) => ({
+            id: p.key,
+            head: p.name,
+            num: true,
+            text: (cup: (typeof cups)[number]) => partOf(cup, p.key)
+          }))),
+      { id: 'colour', head: 'colour', text: colourOf, class: '!whitespace-normal' }
+    ]}
+  >
+    {#snippet cell(cup)}
+      <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} /> {cup.name}
+    {/snippet}
+    {#snippet foot()}
       <tr class="font-semibold">
         <td>all</td><td></td>
         <td class="num">{g(computed.totals.balance.poured)}</td>
@@ -119,8 +150,8 @@
         {#if split}<td></td>{:else}{#each parts as p (p.key)}<td class="num">{g(p.grams)}</td>{/each}{/if}
         <td></td>
       </tr>
-    </tbody>
-  </table>
+    {/snippet}
+  </Table>
   {#if split}
     <p class="mt-3 text-[0.95rem]">
       The mix{computed.common.length > 1 ? `, in ${computed.common.length} turns` : ''}:

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/Table.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import { goto } from '$app/navigation';
   import { Base, cautionsOf, formulaOf, MATERIAL_WORDS } from '$core/material';
@@ -9,7 +10,7 @@
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import ResinParts from '$lib/ui/shelf/ResinParts.svelte';
-  import Row from '$lib/ui/shelf/Row.svelte';
+  import Row from '$lib/ui/Row.svelte';
   import { whose } from '$lib/ui/shelf/whose';
 
   let { data } = $props();
@@ -45,16 +46,20 @@
     <section class="sheet p-5">
       <h2 class="text-[1.2rem]">A kilogram of it</h2>
       {#if formula.ok}
-        <table class="figures mt-1" aria-label="A kilogram of it">
-          <tbody>
-            {#each formula.value.parts as part (part.key)}
-              <tr>
-                <td class="!px-0 text-ink-2">{part.name}</td>
-                <td class="num !pr-0 font-semibold">{(part.share * 1000).toFixed(1)} g</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <Table
+          class="mt-1"
+          label="A kilogram of it"
+          rows={formula.value.parts}
+          columns={[
+            { id: 'part', text: (p) => p.name, class: '!px-0 text-ink-2' },
+            {
+              id: 'grams',
+              num: true,
+              text: (p) => `${(p.share * 1000).toFixed(1)} g`,
+              class: '!pr-0 font-semibold'
+            }
+          ]}
+        />
         <p class="mt-1 text-[0.9rem] text-ink-2">
           {formula.value.density.toFixed(3)} g/ml · colourants in percent {formula.value.basis.words}
         </p>

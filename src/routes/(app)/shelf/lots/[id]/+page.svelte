@@ -7,7 +7,7 @@
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import Row from '$lib/ui/shelf/Row.svelte';
+  import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
   const form = $derived(new CardForm<Lot>('lots', Lot, data.card, data.revision));

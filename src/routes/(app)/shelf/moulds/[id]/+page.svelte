@@ -1,11 +1,12 @@
 <script lang="ts">
+  import Table from '$lib/ui/Table.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import { cavityOf, Mould } from '$core/mould';
   import { CardForm } from '$lib/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import CavityCard from '$lib/ui/shelf/CavityCard.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
-  import Row from '$lib/ui/shelf/Row.svelte';
+  import Row from '$lib/ui/Row.svelte';
   import { day } from '$lib/when';
 
   let { data } = $props();
@@ -47,45 +48,55 @@
   {#if data.history.length}
     <section class="sheet mt-4 p-5" aria-label="History">
       <h2 class="text-[1.2rem]">What was cast in it</h2>
-      <table class="figures mt-1" data-testid="history">
-        <thead
-          ><tr
-            ><th>run</th><th class="num">cavities</th><th>first colour in</th><th class="num">really took</th
-            ><th></th></tr
-          ></thead
-        >
-        <tbody>
-          {#each data.history as use (use.runId + use.cavityId)}
-            {@const index = form.card.cavities.findIndex((c) => c.id === use.cavityId)}
-            {@const kind = form.card.cavities[index]}
-            <tr>
-              <td><a class="underline" href="/record/{use.runId}">{use.name}</a>, {day(use.at)}</td>
-              <td class="num">{use.count}</td>
-              <td>
-                <span
-                  class="mr-1 inline-block h-4 w-4 rounded-sm border border-ink align-[-2px]"
-                  style="background:{use.colour}"
-                ></span>
-                {use.colourName}{use.dye ? ', a dye' : ''}
-              </td>
-              <td class="num">{use.ml ? `${use.ml.toFixed(2)} ml each` : 'not weighed'}</td>
-              <td class="num">
-                {#if use.ml && kind && Math.abs(use.ml / cavityOf(kind).capacity - 1) > 0.002}
-                  <button
-                    class="underline"
-                    onclick={() =>
-                      form.set(['cavities', index, 'capacity'], {
-                        from: 'pour',
-                        ml: Number(use.ml!.toFixed(3)),
-                        note: `${use.name}, ${day(use.at)}`
-                      })}>use that</button
-                  >
-                {/if}
-              </td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <Table
+        class="mt-1"
+        testid="history"
+        rows={data.history.map((use) => {
+          const index = form.card.cavities.findIndex((c) => c.id === use.cavityId);
+          return { use, index, kind: form.card.cavities[index] };
+        })}
+        columns={[
+          { id: 'run', head: 'run', by: ({ use }) => use.at },
+          {
+            id: 'count',
+            head: 'cavities',
+            num: true,
+            by: ({ use }) => use.count,
+            text: ({ use }) => use.count
+          },
+          { id: 'colour', head: 'first colour in' },
+          {
+            id: 'took',
+            head: 'really took',
+            num: true,
+            by: ({ use }) => use.ml ?? 0,
+            text: ({ use }) => (use.ml ? `${use.ml.toFixed(2)} ml each` : 'not weighed')
+          },
+          { id: 'take', head: '', num: true }
+        ]}
+      >
+        {#snippet cell({ use, index, kind }, column)}
+          {#if column === 'run'}
+            <a class="underline" href="/record/{use.runId}">{use.name}</a>, {day(use.at)}
+          {:else if column === 'colour'}
+            <span
+              class="mr-1 inline-block h-4 w-4 rounded-sm border border-ink align-[-2px]"
+              style="background:{use.colour}"
+            ></span>
+            {use.colourName}{use.dye ? ', a dye' : ''}
+          {:else if use.ml && kind && Math.abs(use.ml / cavityOf(kind).capacity - 1) > 0.002}
+            <button
+              class="underline"
+              onclick={() =>
+                form.set(['cavities', index, 'capacity'], {
+                  from: 'pour',
+                  ml: Number(use.ml!.toFixed(3)),
+                  note: `${use.name}, ${day(use.at)}`
+                })}>use that</button
+            >
+          {/if}
+        {/snippet}
+      </Table>
     </section>
   {/if}
   <div class="mt-4 grid gap-x-6 md:grid-cols-[10rem_8rem_9rem_9rem_9rem_1fr]">

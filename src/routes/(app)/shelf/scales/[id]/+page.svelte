@@ -3,7 +3,7 @@
   import { CardForm } from '$lib/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import Row from '$lib/ui/shelf/Row.svelte';
+  import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
   const form = $derived(new CardForm<Scale>('scales', Scale, data.card, data.revision));
