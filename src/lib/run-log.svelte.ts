@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { newId } from '$lib/id';
 import type { Problem } from '$core/problem';
 import { AnyEvent, RunEvent } from '$core/run';
@@ -10,6 +11,12 @@ type Told = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'
 export interface SetAside {
   event: AnyEvent;
   sentence: string;
+}
+
+/** Something kept here that cannot be read: under which key, and its text as it is. */
+export interface Unreadable {
+  key: string;
+  text: string;
 }
 
 const RETRY_MS = 1500;
@@ -36,6 +43,8 @@ export class RunLog {
   events = $state.raw<AnyEvent[]>([]);
   waiting = $state.raw<AnyEvent[]>([]);
   aside = $state.raw<SetAside[]>([]);
+  /** Kept here, and no event that can be read: shown, never sent, never lost. */
+  unreadable = $state.raw<Unreadable[]>([]);
   /** Nobody is signed in: what waits is sent once someone is. */
   signedOut = $state(false);
   readonly #run: string;
@@ -86,6 +95,12 @@ export class RunLog {
     this.#forget('aside', id);
     this.aside = this.aside.filter((a) => a.event.id !== id);
     this.events = this.events.filter((e) => e.id !== id);
+  }
+
+  /** Lets go of what cannot be read. */
+  dropUnreadable(key: string): void {
+    localStorage.removeItem(key);
+    this.unreadable = this.unreadable.filter((u) => u.key !== key);
   }
 
   /** Tries a refused event again, with other figures or words. */
@@ -166,39 +181,47 @@ export class RunLog {
     }
   }
 
-  /** What this device has kept of the run, by whichever tab: one that cannot be read stays where it is. */
+  /** What this device has kept of the run, by whichever tab: one that cannot be read stays where it is, and is shown. */
   #readKept() {
-    const kept = keptUnder(this.#prefix('event')).flatMap((raw) => {
-      const read = AnyEvent.safeParse(raw);
-      return read.success ? [read.data] : [];
-    });
-    kept.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
-    this.waiting = kept;
-    this.aside = keptUnder(this.#prefix('aside')).flatMap((raw) => {
-      const { event, sentence } = (raw ?? {}) as { event?: unknown; sentence?: unknown };
-      const read = AnyEvent.safeParse(event);
-      return read.success && typeof sentence === 'string' ? [{ event: read.data, sentence }] : [];
-    });
-    this.take(kept);
+    const events = keptUnder(this.#prefix('event'), AnyEvent);
+    const aside = keptUnder(this.#prefix('aside'), Aside);
+    this.waiting = events.good.toSorted((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+    this.aside = aside.good;
+    this.unreadable = [...events.bad, ...aside.bad];
+    this.take(this.waiting);
   }
 }
 
-/** Everything kept under keys that begin alike; what is no JSON is passed over. */
-function keptUnder(prefix: string): unknown[] {
+const Aside = z.object({ event: AnyEvent, sentence: z.string() });
+
+/** Everything kept under keys that begin alike: what can be read, and what cannot. */
+function keptUnder<T>(prefix: string, schema: z.ZodType<T>): { good: T[]; bad: Unreadable[] } {
+  const good: T[] = [];
+  const bad: Unreadable[] = [];
+  for (const [key, text] of keptTexts(prefix)) {
+    const read = schema.safeParse(jsonOf(text));
+    if (read.success) good.push(read.data);
+    else bad.push({ key, text });
+  }
+  return { good, bad };
+}
+
+function keptTexts(prefix: string): [key: string, text: string][] {
   if (typeof localStorage === 'undefined') return [];
-  const found: unknown[] = [];
   try {
-    for (let i = 0; i < localStorage.length; i++) {
-      const key = localStorage.key(i);
-      if (!key?.startsWith(prefix)) continue;
-      try {
-        found.push(JSON.parse(localStorage.getItem(key) ?? 'null'));
-      } catch {
-        // Not written by this program.
-      }
-    }
+    return Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '')
+      .filter((key) => key.startsWith(prefix))
+      .map((key) => [key, localStorage.getItem(key) ?? '']);
   } catch {
     // Storage is off.
+    return [];
   }
-  return found;
+}
+
+function jsonOf(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
 }

@@ -129,6 +129,20 @@ describe('events of a run on this device', () => {
     expect(texts(stored)).toContain('of the other tab');
   });
 
+  it.each(['{"torn', 'null', '{"id":"x"}'])('that cannot be read are shown as they are: %s', async (text) => {
+    kept.set('kirapen.run.run.event.torn', text);
+    kept.set('kirapen.run.run.aside.torn', text);
+    kept.set('kirapen.run.other.event.torn', text);
+    const log = new RunLog('run', []);
+    log.tell(note('whole'));
+    await quiet();
+    expect(texts(stored)).toEqual(['whole']);
+    expect(log.unreadable.map((u) => u.text)).toEqual([text, text]);
+    log.dropUnreadable('kirapen.run.run.event.torn');
+    expect(log.unreadable).toHaveLength(1);
+    expect([...kept.keys()]).toEqual(['kirapen.run.run.aside.torn', 'kirapen.run.other.event.torn']);
+  });
+
   it('that arrive from elsewhere are shown once', () => {
     const log = new RunLog('run', []);
     const event = { id: 'elsewhere-1', at: 5, ...note('theirs') };

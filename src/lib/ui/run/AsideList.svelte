@@ -27,7 +27,7 @@
   }
 </script>
 
-{#if log.aside.length}
+{#if log.aside.length || log.unreadable.length}
   <section
     class="shrink-0 border-b border-rule bg-cinnabar-soft px-7 py-3"
     aria-label="Set aside"
@@ -35,7 +35,7 @@
     data-own-keys
   >
     <h2 class="font-sans text-[1.05rem] font-semibold">
-      Not stored: {log.aside.length} set aside on this device
+      Not stored: {log.aside.length + log.unreadable.length} set aside on this device
     </h2>
     <ul class="mt-1 space-y-2">
       {#each log.aside as kept (kept.event.id)}
@@ -65,6 +65,14 @@
           {/if}
           <button class="button" onclick={() => mend(kept.event.id, {})}>Try again</button>
           <button class="button" onclick={() => log.drop(kept.event.id)}>Let it go</button>
+        </li>
+      {/each}
+      {#each log.unreadable as kept (kept.key)}
+        <li class="flex flex-wrap items-center gap-3">
+          <span class="min-w-0 flex-1 break-words"
+            ><strong>something that cannot be read</strong>: {kept.text.slice(0, 200) || 'nothing'}</span
+          >
+          <button class="button" onclick={() => log.dropUnreadable(kept.key)}>Let it go</button>
         </li>
       {/each}
     </ul>

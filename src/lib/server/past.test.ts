@@ -1,0 +1,164 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { cards } from '$demo/cards';
+import { demoLots } from '$demo/lots';
+import { rockpool, samphire, tideline } from '$demo/plans';
+import { demoRuns } from '$demo/runs';
+import { AnyEvent, type FrozenRun } from '$core/run';
+import { addEvents, openStore, savePiece, savePlan, startRun, type Store } from './database';
+import { forgetAll, forgetRun, mouldHistory, pastOf, pastsOf, stock } from './past';
+
+const TODAY = Date.UTC(2026, 5, 1, 12);
+const runs = demoRuns(TODAY);
+
+let folder: string;
+let store: Store;
+
+beforeEach(async () => {
+  forgetAll();
+  folder = mkdtempSync(join(tmpdir(), 'kirapen-past-'));
+  store = await openStore(join(folder, 'test.db'), 'drizzle');
+  const plans = new Map(runs.map((r) => [r.frozen.file.plan.id, r.frozen.file.plan]));
+  for (const plan of plans.values()) await savePlan(store, plan, { basedOn: 'new', now: 1 });
+});
+afterEach(async () => {
+  await store.close();
+  rmSync(folder, { recursive: true });
+});
+
+/** Stores runs of the demo workshop, their events and pieces. */
+async function keep(told: typeof runs): Promise<void> {
+  for (const { id, frozen, startedAt, events, pieces } of told) {
+    await startRun(store, { id, frozen, startedAt });
+    await addEvents(store, id, events);
+    for (const piece of pieces) await savePiece(store, id, piece, TODAY);
+  }
+}
+const event = (told: object) => AnyEvent.parse(told);
+
+/** Grams of one stock key that a run's weighings took, summed from its frozen tasks and its events alone. */
+function tookOf(run: { frozen: FrozenRun; events: readonly AnyEvent[] }, key: string): number {
+  let sum = 0;
+  for (const e of run.events) {
+    if (e.type !== 'weighed' || !('task' in e) || !('grams' in e)) continue;
+    const task = run.frozen.tasks.find((t) => t.id === e.task);
+    if (task?.kind !== 'weigh') continue;
+    for (const t of task.takes ?? []) if (t.key === key) sum += Number(e.grams) * t.share;
+  }
+  return sum;
+}
+
+describe('what the record knows', () => {
+  it('of an empty record is nothing but the day', async () => {
+    expect(await pastOf(store.db, tideline, TODAY)).toEqual({
+      today: TODAY,
+      lastColours: new Map(),
+      uses: []
+    });
+    expect(await mouldHistory(store.db, 'dome-knobs')).toEqual([]);
+  });
+
+  it('is every gram that was weighed, whatever the plan', async () => {
+    await keep(runs);
+    const past = await pastOf(store.db, tideline, TODAY);
+    const keys = new Set(past.uses!.map((u) => u.key));
+    expect(keys.size).toBeGreaterThan(5);
+    for (const key of keys) {
+      const used = past.uses!.filter((u) => u.key === key).reduce((s, u) => s + u.grams, 0);
+      expect(used, key).toBeCloseTo(
+        runs.reduce((s, r) => s + tookOf(r, key), 0),
+        6
+      );
+    }
+    expect((await pastOf(store.db, samphire, TODAY)).uses).toEqual(past.uses);
+  });
+
+  it('is the rejects of this plan’s own pieces', async () => {
+    await keep(runs);
+    const own = runs.filter((r) => r.frozen.file.plan.id === tideline.id).flatMap((r) => r.pieces);
+    const rejected = own.filter((p) => p.faces.some((f) => f.grade === 'reject'));
+    expect(own.length).toBeGreaterThan(6);
+    expect((await pastOf(store.db, tideline, TODAY)).rejects).toEqual({
+      count: rejected.length,
+      of: own.length
+    });
+    const never = { ...tideline, id: 'never-cast' };
+    expect((await pastOf(store.db, never, TODAY)).rejects).toBeUndefined();
+  });
+
+  it('of what clings is learned from runs of the same base only', async () => {
+    const weighed = runs.filter((r) => r.events.some((e) => e.type === 'left'));
+    expect(weighed.length).toBeGreaterThan(0);
+    await keep(weighed);
+    const bases = new Set(weighed.flatMap((r) => r.frozen.computed.bases.map((b) => b.baseId)));
+    for (const plan of [tideline, samphire, rockpool]) {
+      const same = plan.mixes.some((m) => bases.has(m.baseId));
+      const { cling } = await pastOf(store.db, plan, TODAY);
+      if (!same) expect(cling, plan.name).toBeUndefined();
+      else expect(cling, plan.name).toBeDefined();
+    }
+    expect([tideline, samphire, rockpool].some((p) => p.mixes.some((m) => bases.has(m.baseId)))).toBe(true);
+  });
+
+  it('of a mould is the colour that went in last, not the run that was stored last', async () => {
+    const own = runs.filter((r) => r.frozen.file.plan.id === tideline.id);
+    expect(own.length).toBeGreaterThan(1);
+    await keep([...own].sort((a, b) => b.startedAt - a.startedAt));
+    const [group] = tideline.groups;
+    const history = await mouldHistory(store.db, group!.mouldId);
+    expect(history.map((h) => h.at)).toEqual(history.map((h) => h.at).sort((a, b) => b - a));
+    expect(history).toHaveLength(own.length);
+    const last = (await pastOf(store.db, tideline, TODAY)).lastColours!.get(group!.mouldId)!;
+    expect(last).toMatchObject({ name: history[0]!.colourName, colour: history[0]!.colour });
+    expect(history[0]).toMatchObject({ cavityId: group!.cavityId, count: group!.count, dye: false });
+  });
+
+  it('of a run that goes on follows its events; of a finished one too, once it is told', async () => {
+    const run = runs.find((r) => r.frozen.file.plan.id === tideline.id && r.finishedAt)!;
+    const finish = run.events.find((e) => e.type === 'finished')!;
+    await startRun(store, { id: run.id, frozen: run.frozen, startedAt: run.startedAt });
+    const used = async () => (await pastOf(store.db, tideline, TODAY)).uses!.length;
+    expect(await used()).toBe(0);
+    await addEvents(store, run.id, [run.events.find((e) => e.type === 'weighed')!]);
+    const one = await used();
+    expect(one).toBeGreaterThan(0);
+    await addEvents(store, run.id, [finish]);
+    expect(await used()).toBe(one);
+    await addEvents(store, run.id, run.events);
+    forgetRun(run.id);
+    expect(await used()).toBeGreaterThan(one);
+  });
+
+  it('is asked for several plans at once, each as if alone', async () => {
+    await keep(runs);
+    const plans = [tideline, rockpool, samphire];
+    const together = await pastsOf(store.db, plans, TODAY);
+    for (const [i, plan] of plans.entries()) expect(together[i]).toEqual(await pastOf(store.db, plan, TODAY));
+    expect(await pastsOf(store.db, [], TODAY)).toEqual([]);
+  });
+
+  it('passes over what it cannot read, and over an event that names nothing', async () => {
+    const [run] = runs;
+    await startRun(store, { id: run!.id, frozen: run!.frozen, startedAt: run!.startedAt });
+    const { uses } = await pastOf(store.db, tideline, TODAY);
+    await addEvents(store, run!.id, [
+      event({ id: 'nowhere-1', at: 1, type: 'weighed', task: 'gone', grams: 9 })
+    ]);
+    expect((await pastOf(store.db, tideline, TODAY)).uses).toEqual(uses);
+  });
+
+  it('leaves of each lot what runs did not take', async () => {
+    await keep(runs);
+    const lots = demoLots(TODAY);
+    const left = await stock(store.db, { ...cards, lots }, TODAY);
+    expect(left.length).toBe(lots.length);
+    const { uses } = await pastOf(store.db, tideline, TODAY);
+    const bought = lots.reduce((s, l) => s + l.grams, 0);
+    const remains = left.reduce((s, l) => s + l.left, 0);
+    // Lots give no more than was weighed in all.
+    expect(bought - remains).toBeGreaterThan(0);
+    expect(bought - remains).toBeLessThanOrEqual(uses!.reduce((s, u) => s + u.grams, 0) + 1e-6);
+  });
+});
