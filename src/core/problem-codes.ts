@@ -59,6 +59,7 @@ export const PROBLEMS = {
   'colourant-over-limit': warn('more of a colourant than its limit'),
   'colourant-unsuited': warn('a colourant that does not belong in this material'),
   'cup-over-limit': warn('more colourant in a cup than the material takes'),
+  'cup-overheats': warn('more mixed resin in one cup than stays cool'),
   'density-missing': stop('a volume ratio without densities'),
   'fats-may-set': note('a fat may set in a waiting cup and pass for trace'),
   'hardness-outside': stop('a hardness that its two ends cannot be blended to'),
@@ -76,6 +77,7 @@ export const PROBLEMS = {
   'soap-school': note('small fresh soap batches where a slip moves the superfat'),
   'split-off-ratio': warn('carriers move the ratio of a portion'),
   'superfat-moves': either(['stop', 'warn'], 'rounding moves the superfat by more than a point'),
+  'vessel-too-small': warn('a mix that its vessel cannot stir'),
   'water-cement': warn('a water to cement ratio too high or too low'),
   // Colours.
   'colours-close': note('two colours that touch are close'),

@@ -1,8 +1,18 @@
-import { COLOUR_TOLERANCE, LET_DOWN_SPARE, scaleFor, type Scale, weighingSpread } from '../dosing';
+import {
+  COLOUR_TOLERANCE,
+  leastWeighing,
+  LET_DOWN_SPARE,
+  scaleFor,
+  type Scale,
+  weighingSpread
+} from '../dosing';
 import type { Formula } from '../material';
 import type { Weighing } from './cup';
 
-/** A let-down to make before the cups: for all its uses and a fifth more, weighed like everything else. Grams. */
+/**
+ * A let-down to make before the cups: for all its uses and a fifth more, and never so little that its own pigment
+ * cannot be weighed. Grams.
+ */
 export interface PlannedLetDown {
   /** The base whose own part carries it. */
   baseId: string;
@@ -43,10 +53,13 @@ export function planLetDowns(
     });
   }
   const carrier = base.formula.parts.find((p) => p.key === base.formula.letDownIn);
-  return [...wanted.values()].map(({ colourantId, parts, uses, make }) => {
-    const exact = make / (parts + 1);
+  const least = Math.min(...scales.map((s) => leastWeighing(s, COLOUR_TOLERANCE)));
+  return [...wanted.values()].map(({ colourantId, parts, uses, make: used }) => {
+    // Enough that its own pigment can be weighed, whatever the cups take: the rest keeps in its jar.
+    const exact = Math.max(used / (parts + 1), least);
     const scale = scaleFor(exact, COLOUR_TOLERANCE, scales[0]!, scales);
-    const colourant = Math.round(exact / scale.division) * scale.division;
+    const colourant = Math.max(1, Math.ceil(exact / scale.division - 1e-9)) * scale.division;
+    const make = colourant * (parts + 1);
     const spread = weighingSpread(scale, colourant);
     return {
       baseId: base.id,

@@ -6,7 +6,7 @@ import {
   correctMix,
   dropsWeigh,
   leastWeighing,
-  proposeLetDown,
+  proposedLetDowns,
   roundParts,
   shareError,
   weighCup,
@@ -47,19 +47,16 @@ describe('what a scale can weigh', () => {
   });
 
   it('proposes the worked let-down', () => {
-    const letDown = proposeLetDown(0.06, 3, fine)!;
-    expect(letDown.parts).toBe(9);
-    expect(letDown.dose).toBeCloseTo(0.6, 9);
-    expect(letDown.doseSpread).toBeCloseTo(0.017, 3);
-    expect(letDown.make).toBeCloseTo(2.16, 9);
-    expect(letDown.colourant).toBeCloseTo(0.216, 9);
-    expect(letDown.carrier).toBeCloseTo(1.944, 9);
-    expect(letDown.makeSpread).toBeCloseTo(0.048, 3);
-    expect(letDown.weighable).toBe(true);
+    const [strongest, ...weaker] = proposedLetDowns(0.06, fine);
+    expect(strongest).toEqual({ parts: 9, dose: expect.closeTo(0.6, 9) });
+    expect(weighingSpread(fine, strongest!.dose)).toBeCloseTo(0.017, 3);
+    expect(weaker.map((l) => l.parts)).toEqual([19, 49, 99]);
+    // A dose that nine parts bring short of the tolerance takes nineteen.
+    expect(proposedLetDowns(0.015, fine)[0]!.parts).toBe(19);
   });
 
   it('gives up where no let-down helps', () => {
-    expect(proposeLetDown(0.0001, 1, fine)).toBeUndefined();
+    expect(proposedLetDowns(0.0001, fine)).toEqual([]);
   });
 
   it('counts drops', () => {

@@ -4,7 +4,7 @@ import { cards } from '../../../demo/cards';
 import { plans, tideline } from '../../../demo/plans';
 import { PORTION } from '../batch';
 import { formulaOf } from '../material';
-import { computePlan, type Computed, type Plan } from '.';
+import { computePlan, figuresOf, type Computed, type Plan } from '.';
 import { atBench, mixed } from './plans.testing';
 
 /** Everything that the scale is asked to weigh, added up line by line; portions of a mix are weighed once already. */
@@ -41,7 +41,7 @@ describe('mass balance, by sums of its own', () => {
       fc.assert(
         fc.property(bench, fc.constantFrom('as it is', 'each', 'split'), (losses, way) => {
           const whole = varied(way === 'as it is' ? plan : mixed(plan, way), losses);
-          const c = computePlan(whole, cards);
+          const c = figuresOf(whole, cards);
           expect(weighed(c)).toBeCloseTo(c.totals.balance.mixed, 6);
           const parts = [...c.totals.parts, ...c.totals.colourants, ...c.totals.fillers];
           // Enough for what the drawing holds and what clings, but for half a division a line.

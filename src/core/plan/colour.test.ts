@@ -55,10 +55,17 @@ describe('white that takes over', () => {
   const strong = applyEdit(rockpool, { path: ['cups', 0, 'recipe', 0, 'percent'], value: 4 });
   it('is said from its hiding and amount, and mended by less pigment', () => {
     const warning = problem(strong, 'white-takes-over')!;
-    expect(warning.sentence).toMatch(/24 % of the pour/);
+    expect(warning.sentence).toMatch(/24 % of what swirls together/);
+    const foam = of(strong).groups[0]!.layers.filter((l) => l.cupId === 'foam');
+    const face = foam.reduce((s, l) => s + l.shows.mouldFace, 0);
+    expect(warning.sentence).toContain(`${(face * 100).toFixed(0)} % of its face`);
     const mended = applyEdit(strong, warning.edit!);
     expect(problem(mended, 'white-takes-over')).toBeUndefined();
-    expect(problem(mixed(strong, 'each'), 'white-takes-over')).toBeUndefined();
+    // Mixed by itself it swirls all the same; with a gate before each layer nothing does.
+    expect(problem(mixed(strong, 'each'), 'white-takes-over')).toBeDefined();
+    const gate = (i: number) => ({ id: `apart-${i}`, all: [{ kind: 'checked' as const, words: 'firm' }] });
+    const apart = { ...strong, steps: strong.steps.map((s, i) => ({ ...s, gates: [gate(i)] })) };
+    expect(problem(apart, 'white-takes-over')).toBeUndefined();
   });
 });
 

@@ -1,7 +1,7 @@
 import { placeSurplus, planLetDowns, type PlannedLetDown, type Weighing } from '../batch';
 import { cautionsOf, type Base } from '../material';
 import { cavityOf } from '../mould';
-import type { Problem } from '../problem';
+import type { Found, Problem } from '../problem';
 import { scoreOf, sequenceOf, type Score, type SequenceItem } from '../schedule';
 import type { Computed, ComputedBase, ComputedCup } from './computed';
 import { touchingPairs } from './contrast';
@@ -10,6 +10,7 @@ import type { Past, Plan, Shelf } from './document';
 import { fill, type FilledStrand } from './fill';
 import { judge } from './judge';
 import { paletteOf, type Palette } from './looks';
+import { proved, unproved } from './mends';
 import { lotsOf, stockAndCost, stockOfWeighing, takenBy, yieldOf, type Stocked } from './needs';
 import { lightToDark } from './order';
 import { drawnGroup } from './piece';
@@ -27,6 +28,23 @@ const LEVELS = { stop: 0, warn: 1, note: 2 } as const;
  * Never throws on a well-formed document; what is wrong is said in `problems`.
  */
 export function computePlan(document: Plan, shelf: Shelf, past: Past = {}): Computed {
+  const computed = workedOut(document, shelf, past);
+  const judged = (plan: Plan) => workedOut(plan, shelf, past).problems;
+  return { ...computed, problems: proved(document, computed.problems, judged) };
+}
+
+/** The same figures and problems, without the search for mends: where nobody waits for advice. */
+export function figuresOf(document: Plan, shelf: Shelf, past: Past = {}): Computed {
+  const computed = workedOut(document, shelf, past);
+  return { ...computed, problems: unproved(computed.problems) };
+}
+
+/** All of it but the proof of what it advises. */
+function workedOut(
+  document: Plan,
+  shelf: Shelf,
+  past: Past
+): Omit<Computed, 'problems'> & { problems: Found[] } {
   const plan = resolve(document, shelf, past);
   const { filled, problems: pours } = fill(plan);
   const losses = lossesOf(plan);
@@ -72,9 +90,18 @@ export function computePlan(document: Plan, shelf: Shelf, past: Past = {}): Comp
   };
 }
 
-/** Worst first; otherwise in the order they were found. */
-const ranked = (problems: readonly Problem[]): Problem[] =>
-  [...problems].sort((a, b) => LEVELS[a.level] - LEVELS[b.level]);
+/** Worst first, mixes before layers; otherwise in the order they were found. */
+const ranked = (problems: readonly Found[]): Found[] =>
+  [...problems].sort((a, b) => LEVELS[a.level] - LEVELS[b.level] || rankOf(a) - rankOf(b));
+
+/** What spoils a whole mix stands before what spoils a layer. */
+const FIRST: ReadonlySet<Problem['code']> = new Set([
+  'cup-overheats',
+  'superfat-moves',
+  'mix-too-small',
+  'vessel-too-small'
+]);
+const rankOf = (p: Problem) => (FIRST.has(p.code) ? 0 : 1);
 
 /** The maker's losses, the record's median, an injector's own, or the usual ones. */
 function lossesOf({ plan, past, mixes }: ResolvedPlan): Computed['losses'] {
@@ -101,7 +128,7 @@ function timed(
   filled: readonly FilledStrand[],
   worked: WorkedCups,
   colouring: readonly string[]
-): Score & { sequence: SequenceItem[]; late: Problem[] } {
+): Score & { sequence: SequenceItem[]; late: Found[] } {
   const timing = timingOf(plan, filled, worked);
   const sequence = sequenceOf(timing, colouring);
   const { problems, ...score } = scoreOf(plan.scales.length ? sequence : [], timing);

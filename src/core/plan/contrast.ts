@@ -9,8 +9,9 @@ import {
   type Contrast
 } from '../colour';
 import { compatibilityOf, limitOf, type Base, type Colourant } from '../material';
-import type { Edit, Problem } from '../problem';
+import type { Found, Mend } from '../problem';
 import type { Cup } from './document';
+import { freshId } from './fresh-id';
 import { tintOf } from './looks';
 import type { ComputedGroup } from './piece';
 import { dosesOf, type ResolvedCup, type ResolvedMix, type ResolvedPlan } from './resolve';
@@ -60,7 +61,7 @@ interface Judged {
 }
 
 /** What pairs mean for the piece: said before the pour, with the least change of recipe that tells them apart. */
-export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedPlan): Problem[] {
+export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedPlan): Found[] {
   const close = pairs.flatMap(({ a, b, contrast }) => {
     const one = judged(plan.cupOf.get(a));
     const other = judged(plan.cupOf.get(b));
@@ -68,16 +69,15 @@ export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedP
     if (contrast.verdict === 'clear' || !one || !other) return [];
     return one.cup.recipe.length + other.cup.recipe.length ? [{ one, other, contrast }] : [];
   });
-  return close.map(({ one, other, contrast }, nth): Problem => {
+  return close.map(({ one, other, contrast }, nth): Found => {
     const same = contrast.verdict === 'reads as one';
-    const mend = nth < MENDED ? leastChange(one, other, plan) : undefined;
     return {
       code: same ? 'reads-as-one' : 'colours-close',
       level: same ? 'warn' : 'note',
       path: `plan/cups/${one.cup.id}/recipe`,
       sentence: `${one.cup.name} and ${other.cup.name} ${same ? 'will read as one' : 'are close'}: ΔE ${contrast.deltaE.toFixed(1)} where they touch${contrast.byLightness ? '' : ', much the same in lightness'}.`,
-      mend: mend ? mend.words : 'Choose colours further apart, in lightness first.',
-      ...(mend ? { edit: mend.edit } : {})
+      mend: 'Choose colours further apart, in lightness first.',
+      tries: nth < MENDED ? leastChanges(one, other, plan).slice(0, MOST_TRIED) : []
     };
   });
 }
@@ -94,22 +94,17 @@ const FACTORS = [0.75, 1.33, 0.5, 2, 0.33, 3, 0.2, 5, 0.1, 0];
 /** White let into the paler cup, percent of the material's basis, least first. */
 const WHITES = [0.2, 0.4, 0.7, 1, 1.5, 2];
 
-interface Mend {
-  edit: Edit;
-  words: string;
-}
+/** Changes tried of one pair: which of them really tells the cups apart is seen in the piece. */
+const MOST_TRIED = 10;
 
 /**
- * The smallest change of one recipe line (or of white added to the paler cup) after which the two cups are clear of
- * each other, inside all limits; undefined where no single change does it.
+ * Changes of one recipe line (or of white added to the paler cup) after which the two cups are clear of each other
+ * as they lie deep, inside all limits; the smallest first.
  */
-function leastChange(a: Judged, b: Judged, plan: ResolvedPlan): Mend | undefined {
-  for (const factor of FACTORS) {
-    const mend = otherDose(a, b, factor, plan) ?? otherDose(b, a, factor, plan);
-    if (mend) return mend;
-  }
+function leastChanges(a: Judged, b: Judged, plan: ResolvedPlan): Mend[] {
+  const doses = FACTORS.flatMap((f) => [...otherDoses(a, b, f, plan), ...otherDoses(b, a, f, plan)]);
   const paler = labIn(a, plan).l >= labIn(b, plan).l ? a : b;
-  return moreWhite(paler, paler === a ? b : a, plan);
+  return [...doses.slice(0, MOST_TRIED - 2), ...moreWhites(paler, paler === a ? b : a, plan)];
 }
 
 /** A cup's own colour, dry and deep. */
@@ -121,43 +116,45 @@ function labIn({ cup, mix }: Judged, { colourants }: ResolvedPlan) {
 const clear = (x: Judged, y: Judged, plan: ResolvedPlan) =>
   contrastOf(labIn(x, plan), labIn(y, plan)).deltaE >= CLOSE;
 
-/** The first line of a cup that, dosed so many times as much, sets it clear of the other. */
-function otherDose(one: Judged, other: Judged, factor: number, plan: ResolvedPlan): Mend | undefined {
-  for (const line of one.cup.recipe) {
+/** Lines of a cup that, dosed so many times as much, set it clear of the other. */
+function otherDoses(one: Judged, other: Judged, factor: number, plan: ResolvedPlan): Mend[] {
+  return one.cup.recipe.flatMap((line): Mend[] => {
     const colourant = plan.colourants.get(line.colourantId);
     const percent = Number((line.percent * factor).toPrecision(3));
-    if (!colourant || percent > limitOf(colourant, one.mix.base.kind).limit) continue;
+    if (!colourant || percent > limitOf(colourant, one.mix.base.kind).limit) return [];
     const recipe = one.cup.recipe.map((l) => (l === line ? { ...l, percent } : l));
-    if (!clear({ ...one, cup: { ...one.cup, recipe } }, other, plan)) continue;
-    return {
-      edit: { path: ['cups', one.cup.id, 'recipe', line.id, 'percent'], value: percent },
-      words: `${one.cup.name}: ${percent} % ${colourant.name} instead of ${line.percent} %`
-    };
-  }
-  return undefined;
+    if (!clear({ ...one, cup: { ...one.cup, recipe } }, other, plan)) return [];
+    // None of it is a line less, not a line to weigh nothing of.
+    const path = ['cups', one.cup.id, 'recipe', line.id];
+    return percent > 0
+      ? [
+          {
+            edit: { path: [...path, 'percent'], value: percent },
+            words: `${one.cup.name}: ${percent} % ${colourant.name} instead of ${line.percent} %`
+          }
+        ]
+      : [{ edit: { path, value: undefined }, words: `${one.cup.name}: no ${colourant.name}` }];
+  });
 }
 
-/** The least white that, let into the paler cup, sets it clear of the other. */
-function moreWhite(paler: Judged, other: Judged, plan: ResolvedPlan): Mend | undefined {
+/** White let into the paler cup, the least first, that sets it clear of the other. */
+function moreWhites(paler: Judged, other: Judged, plan: ResolvedPlan): Mend[] {
   const { base } = paler.mix;
   const white = whiteFor(plan, base);
-  if (!white) return undefined;
-  for (const percent of WHITES) {
-    if (percent > limitOf(white, base.kind).limit) return undefined;
-    const line = {
-      id: `white-${paler.cup.id}`.slice(0, 60),
-      colourantId: white.id,
-      percent,
-      of: 'supplied' as const
-    };
+  if (!white) return [];
+  const most = limitOf(white, base.kind).limit;
+  const id = freshId(plan.plan, 'white');
+  return WHITES.filter((percent) => percent <= most).flatMap((percent): Mend[] => {
+    const line = { id, colourantId: white.id, percent, of: 'supplied' as const };
     const recipe = [...paler.cup.recipe, line];
-    if (!clear({ ...paler, cup: { ...paler.cup, recipe } }, other, plan)) continue;
-    return {
-      edit: { path: ['cups', paler.cup.id, 'recipe', line.id], value: line },
-      words: `${percent} % ${white.name} into ${paler.cup.name}`
-    };
-  }
-  return undefined;
+    if (!clear({ ...paler, cup: { ...paler.cup, recipe } }, other, plan)) return [];
+    return [
+      {
+        edit: { path: ['cups', paler.cup.id, 'recipe', line.id], value: line },
+        words: `${percent} % ${white.name} into ${paler.cup.name}`
+      }
+    ];
+  });
 }
 
 /** The palest colourant on the shelf that belongs in the material. */

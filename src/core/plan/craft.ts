@@ -1,5 +1,5 @@
 import { REHEAT_LIMIT, settingFat, shotsFor, superfatOf, waterCementOf, type Base } from '../material';
-import type { Problem } from '../problem';
+import type { Found } from '../problem';
 import type { FilledStrand } from './fill';
 import { splitAll } from './mixing';
 import type { ResolvedMix, ResolvedPlan } from './resolve';
@@ -31,7 +31,7 @@ interface OfBase<B extends Base = Base> {
   filled: FilledStrand[];
 }
 
-type Craft = { facts: CraftFact[]; problems: Problem[] };
+type Craft = { facts: CraftFact[]; problems: Found[] };
 
 /** The figures of the craft, base by base: water to cement, superfat as weighed, shots; and what is wrong with them. */
 export function craftOf(plan: ResolvedPlan, worked: WorkedCups, filled: readonly FilledStrand[]): Craft {
@@ -88,7 +88,7 @@ const WC = { least: 0.3, most: 0.5 };
 
 function concreteFacts({ base, joinings }: OfBase<Extract<Base, { kind: 'concrete' }>>): Craft {
   const facts: CraftFact[] = [];
-  const problems: Problem[] = [];
+  const problems: Found[] = [];
   for (const j of joinings) {
     const wc = waterCementOf(base, j.grams, j.carriedWater);
     const ten = waterCementOf(base, j.grams, j.carriedWater + 10);
@@ -122,7 +122,7 @@ function soapFacts({ plan, base, joinings, filled }: OfBase<Extract<Base, { kind
       value: `${j.grams('naoh')} g in ${j.grams('water')} g water · superfat ${(superfat * 100).toFixed(1)} %`
     };
   });
-  const problems: Problem[] = [];
+  const problems: Found[] = [];
   const { roomCelsius } = plan.plan.bench;
   const fat = settingFat(base, roomCelsius);
   const layers = Math.max(0, ...filled.map((f) => f.layers.length));
@@ -142,8 +142,13 @@ function soapFacts({ plan, base, joinings, filled }: OfBase<Extract<Base, { kind
       level: 'note',
       path: 'plan/mixes',
       sentence: `Fresh small batches: the least lye here is ${Math.min(...small.map((j) => j.grams('naoh')))} g, where a slip of the scale moves the superfat.`,
-      mend: 'Split one batch inside its trace instead',
-      edit: { path: [], value: splitAll(plan.plan, base.id) }
+      mend: 'Make a bigger batch, or use a finer scale.',
+      tries: [
+        {
+          words: 'Split one batch inside its trace instead',
+          edit: { path: [], value: splitAll(plan.plan, base.id) }
+        }
+      ]
     });
   return { facts, problems };
 }
@@ -178,7 +183,7 @@ function shotFacts(base: Extract<Base, { kind: 'melt and pour' | 'plastisol' }>,
   const { injector } = base;
   if (!injector || !f.layers.length) return { facts: [], problems: [] };
   const facts: CraftFact[] = [];
-  const problems: Problem[] = [];
+  const problems: Found[] = [];
   const shots = shotsFor(injector, Math.max(...f.layers.map((l) => l.each)), f.strand.count);
   const whole = Number.isFinite(shots.fillings);
   facts.push({

@@ -1,64 +1,89 @@
-import type { Problem } from '../problem';
+import { deepReflectance, labOf, mixtureOf } from '../colour';
+import type { Found, Mend } from '../problem';
 import type { ComputedCup } from './computed';
-import type { ComputedGroup } from './piece';
+import type { ComputedGroup, ComputedLayer } from './piece';
 import type { ResolvedPlan } from './resolve';
+import { wetRuns } from './swirl';
 
 /** Lightness from which a cup counts as white, L*. */
 const WHITE = 82;
-/** Share of the face from which white has taken over, and the share that its mend aims at. */
+/** Share of its swirl's face from which white has taken over. */
 const TOO_MUCH = 0.5;
-const FAIR = 0.4;
 /** Seen this many times its share of the pour, it is no longer what was meant. */
 const BEYOND = 1.8;
+/** How much of its white is left, the least change first. */
+const LESS = [0.8, 0.65, 0.5, 0.4, 0.3, 0.2, 0.1];
+
+/** A white in a swirl, with the shares of the swirl's face and volume that are its. */
+interface White {
+  cup: ComputedCup;
+  group: ComputedGroup;
+  face: number;
+  pour: number;
+}
 
 /**
- * Opaque white in a swirl shows more than it is of the pour. A skin as thin as its hiding thickness is seen as white,
- * so a share v of a pour d mm deep can cover v·d/h of the face; laid at random it covers 1 − exp(−v·d/h).
- * Warns past half the face, with less of its pigment as the mend: hiding goes with the amount of it.
+ * Whites that cover more of the face than of the pour, among layers that are fluid together: by the very shares that
+ * are drawn on the face. Less of its pigment may mend it, since hiding goes with the amount of it.
  */
 export function dominanceProblems(
   plan: ResolvedPlan,
   cups: readonly ComputedCup[],
   groups: readonly ComputedGroup[]
-): Problem[] {
-  return cups.flatMap((cup): Problem[] => {
-    const mix = plan.cupOf.get(cup.cupId)?.mix?.mix;
-    const beside = cups.filter((c) => c.shareOfPour > 0 && plan.cupOf.get(c.cupId)?.mix?.mix === mix);
-    if (mix?.feeds !== 'split' || beside.length < 3 || !beside.includes(cup)) return [];
-    const seen = coverOf(cup, groups);
-    return seen === undefined ? [] : [takesOver(plan, cup, seen)];
+): Found[] {
+  return cups.flatMap((cup): Found[] => {
+    if (cup.hides === null || cup.looks.own.lab.l < WHITE) return [];
+    const whites = groups.flatMap((group) => inSwirls(cup, group));
+    const worst = whites.sort((a, b) => b.face - a.face)[0];
+    return worst && worst.face >= TOO_MUCH && worst.face >= BEYOND * worst.pour
+      ? [takesOver(plan, worst)]
+      : [];
   });
 }
 
-/** How much of the face a white in a swirl covers, and how deep the piece is; undefined where it stays in its bounds. */
-function coverOf(
-  cup: ComputedCup,
-  groups: readonly ComputedGroup[]
-): { share: number; depth: number; hides: number } | undefined {
-  const own = groups.filter((g) => g.layers.some((l) => l.cupId === cup.cupId));
-  const depth = Math.max(0, ...own.map((g) => g.depth));
-  if (cup.hides === null || cup.looks.own.lab.l < WHITE) return undefined;
-  // A piped or poured top lies where it is put: it covers no more than its place.
-  const inSwirl = own.some((g) => g.layers.at(-1)?.cupId !== cup.cupId);
-  const share = 1 - Math.exp((-cup.shareOfPour * depth) / cup.hides);
-  if (!inSwirl || share < TOO_MUCH || share < BEYOND * cup.shareOfPour) return undefined;
-  return { share, depth, hides: cup.hides };
+/** What a cup is of each swirl of a group that it is in. */
+function inSwirls(cup: ComputedCup, group: ComputedGroup): White[] {
+  return wetRuns(group.layers, (l) => l.gated).flatMap((run): White[] => {
+    const own = run.filter((l) => l.cupId === cup.cupId);
+    const sum = (layers: readonly ComputedLayer[], of: (l: ComputedLayer) => number) =>
+      layers.reduce((s, l) => s + of(l), 0);
+    const face = sum(run, (l) => l.shows.mouldFace);
+    const ml = sum(run, (l) => l.each);
+    if (!own.length || own.length === run.length || face <= 0 || ml <= 0) return [];
+    return [
+      { cup, group, face: sum(own, (l) => l.shows.mouldFace) / face, pour: sum(own, (l) => l.each) / ml }
+    ];
+  });
 }
 
-function takesOver(
-  plan: ResolvedPlan,
-  cup: ComputedCup,
-  { share, depth, hides }: { share: number; depth: number; hides: number }
-): Problem {
-  const line = plan.cupOf.get(cup.cupId)!.cup.recipe[0];
-  const wanted = (cup.shareOfPour * depth) / -Math.log(1 - FAIR);
-  const percent = line ? Number((line.percent * (hides / wanted)).toPrecision(2)) : 0;
+function takesOver(plan: ResolvedPlan, { cup, face, pour }: White): Found {
+  const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
   return {
     code: 'white-takes-over',
     level: 'warn',
     path: `plan/cups/${cup.cupId}`,
-    sentence: `${cup.name} will take over: ${(cup.shareOfPour * 100).toFixed(0)} % of the pour, but it hides at ${hides.toFixed(1)} mm, so about ${(share * 100).toFixed(0)} % of the face.`,
-    mend: line ? `Try ${percent} % of its white instead of ${line.percent} %` : 'Pour less of it.',
-    ...(line ? { edit: { path: ['cups', cup.cupId, 'recipe', line.id, 'percent'], value: percent } } : {})
+    sentence: `${cup.name} will take over: ${percent(pour)} of what swirls together, but it hides at ${cup.hides!.toFixed(1)} mm, so about ${percent(face)} of its face.`,
+    mend: 'Pour less of it, or wait before it.',
+    tries: lessWhite(plan, cup)
   };
 }
+
+/** Less of each line of the cup that is white. */
+function lessWhite({ cupOf, colourants }: ResolvedPlan, { cupId }: ComputedCup): Mend[] {
+  const lines = cupOf.get(cupId)!.cup.recipe.flatMap((line) => {
+    const colourant = colourants.get(line.colourantId);
+    if (!colourant) return [];
+    const pale = labOf(deepReflectance(mixtureOf({ base: PLAIN, doses: [{ colourant, percent: 3 }] }))).l;
+    return pale > 88 ? [line] : [];
+  });
+  return LESS.flatMap((factor) =>
+    lines.map((line): Mend => {
+      const value = Number((line.percent * factor).toPrecision(2));
+      return {
+        words: `Try ${value} % of its white instead of ${line.percent} %`,
+        edit: { path: ['cups', cupId, 'recipe', line.id, 'percent'], value }
+      };
+    })
+  );
+}
+const PLAIN = { kind: 'resin' as const, colour: '#f1ede0', density: 1.1 };

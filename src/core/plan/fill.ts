@@ -1,6 +1,6 @@
 import { cavityOf, mouldProblems, withEmbeds, type Cavity } from '../mould';
 import { emptyStand, filledMl, type Layer, type Stand } from '../pour';
-import type { Problem } from '../problem';
+import type { Found } from '../problem';
 import type { ResolvedAct, ResolvedPlan } from './resolve';
 import type { Strand } from './strands';
 
@@ -34,8 +34,8 @@ export interface FilledStrand {
 }
 
 /** Plays every step over every strand: what each cavity holds, and what each step takes from which cup. */
-export function fill(plan: ResolvedPlan): { filled: FilledStrand[]; problems: Problem[] } {
-  const problems: Problem[] = [];
+export function fill(plan: ResolvedPlan): { filled: FilledStrand[]; problems: Found[] } {
+  const problems: Found[] = [];
   const filled = plan.strands.map((strand) => {
     const made = fillStrand(plan, strand);
     problems.push(...made.problems);
@@ -44,11 +44,11 @@ export function fill(plan: ResolvedPlan): { filled: FilledStrand[]; problems: Pr
   return { filled, problems: once(problems) };
 }
 
-function fillStrand(plan: ResolvedPlan, strand: Strand): { filled: FilledStrand; problems: Problem[] } {
+function fillStrand(plan: ResolvedPlan, strand: Strand): { filled: FilledStrand; problems: Found[] } {
   const { group, mould, kind } = strand;
   const path = `shelf/moulds/${mould.id}/cavities/${kind.id}`;
   const cavity = withEmbeds(cavityOf(kind, path), group.embeds ?? [], `plan/groups/${group.id}/embeds`);
-  const problems: Problem[] = [...cavity.problems];
+  const problems: Found[] = [...cavity.problems];
   let stand = emptyStand(strand.name, cavity, kind);
   const layers: PouredLayer[] = [];
   const pours: Pour[] = [];
@@ -102,7 +102,7 @@ function usedFor({ plan, mixes, cupOf }: ResolvedPlan, pours: readonly Pour[]) {
 }
 
 /** The same thing said of several strands of one group is said once. */
-function once(problems: readonly Problem[]): Problem[] {
+function once(problems: readonly Found[]): Found[] {
   const said = new Set<string>();
   return problems.filter((p) => {
     const key = `${p.code}|${p.path}|${p.sentence}`;

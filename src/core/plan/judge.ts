@@ -1,5 +1,5 @@
 import type { PlannedLetDown } from '../batch';
-import type { Problem } from '../problem';
+import type { Found } from '../problem';
 import type { Need } from '../shelf/stock';
 import type { ComputedCup } from './computed';
 import { contrastProblems, type TouchingPair } from './contrast';
@@ -11,6 +11,7 @@ import {
   cupProblems,
   layerProblems,
   letDownProblems,
+  mixProblems,
   needProblems,
   potProblems,
   recipeProblems,
@@ -31,12 +32,13 @@ export interface Judgement {
 }
 
 /** All rules over a plan that has been worked out. */
-export function judge({ plan, filled, worked, cups, groups, pairs, letDowns, needs }: Judgement): Problem[] {
+export function judge({ plan, filled, worked, cups, groups, pairs, letDowns, needs }: Judgement): Found[] {
   const colours = new Map(cups.map((c) => [c.cupId, c.colour]));
   return [
     ...plan.cups.flatMap((c) => recipeProblems(c, plan)),
     ...worked.cups.flatMap((w) => cupProblems(w, plan)),
     ...potProblems(worked, plan),
+    ...mixProblems(plan, worked, filled),
     ...filled.flatMap((f) => layerProblems(plan, f)),
     ...(plan.scales.length ? contrastProblems(pairs, plan) : []),
     ...dominanceProblems(plan, cups, groups),

@@ -5,7 +5,7 @@ import { plans, samphire, sluice, tideline } from '../../../demo/plans';
 import { compatibilityOf, formulaOf, lyeFor, SAP, superfatOf, type Base, type Colourant } from '../material';
 import { colouredDensity, roundParts, weighCup } from '../dosing';
 import { applyEdit } from '../edit';
-import { computePlan, Plan, type Shelf } from '.';
+import { computePlan, figuresOf, Plan, type Shelf } from '.';
 import { layer, withBase, withCups, withScales } from './plans.testing';
 
 const base = (id: string): Base => cards.bases.find((b) => b.id === id)!;
@@ -77,7 +77,7 @@ describe('lye', () => {
             ...withScales(withBase(tideline, soap.id), scaleId),
             steps: [layer('only', 'mudflat', 'knobs', { kind: 'volume', ml })]
           };
-          const out = computePlan(plan, { ...cards, bases: [card] });
+          const out = figuresOf(plan, { ...cards, bases: [card] });
           const cup = out.cups[0]!;
           const really = superfatOf(card, cup.weighings);
           if (cup.weighings.some((w) => w.key !== 'naoh' && w.weight > 0))
@@ -216,7 +216,7 @@ describe('every material, any mixture', () => {
               ]
             }))
           };
-          const { cups, groups, division } = computePlan(plan, cards);
+          const { cups, groups, division } = figuresOf(plan, cards);
           for (const cup of cups) {
             const { poured, clings, vessel, left, mixed } = cup.balance;
             expect(poured + clings + vessel + left).toBeCloseTo(mixed, 7);

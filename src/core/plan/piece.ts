@@ -4,6 +4,7 @@ import type { Cup } from './document';
 import type { FilledStrand, PouredLayer } from './fill';
 import { seenThrough, type Palette } from './looks';
 import type { ResolvedPlan } from './resolve';
+import { swirlShares, wetRuns } from './swirl';
 
 /** A layer with what it looks like: in section, and as its thickness lets what is behind show through. */
 export interface ComputedLayer extends PouredLayer {
@@ -57,6 +58,7 @@ export function drawnGroup(
   densityOf: (cupId: string) => number
 ): ComputedGroup {
   const { strand, cavity, layers, filledMl } = filled;
+  const shows = shownBy(plan, filled, palette);
   return {
     groupId: strand.group.id,
     strandId: strand.id,
@@ -78,7 +80,7 @@ export function drawnGroup(
       letter: plan.cupOf.get(layer.cupId)!.cup.letter,
       hatch: plan.cupOf.get(layer.cupId)!.cup.hatch,
       gated: gatedBefore(plan, layer, strand.id),
-      shows: showsOf(cavity, layers, layer),
+      shows: shows.get(layer)!,
       ml: layer.each * strand.count,
       grams: layer.each * strand.count * densityOf(layer.cupId)
     }))
@@ -97,6 +99,30 @@ function seen({ layers }: FilledStrand, i: number, palette: Palette) {
   const below = layers.slice(0, i).filter(own).map(film).reverse();
   const look = seenThrough([film(layer), ...above], palette);
   return { look, colour: look.hex, openColour: seenThrough([film(layer), ...below], palette).hex };
+}
+
+/**
+ * What each layer shows of each face. Layers that were fluid together are a swirl: what they show of the mould face
+ * as level layers is shared out among their cups as a swirl shares it.
+ */
+function shownBy(
+  plan: ResolvedPlan,
+  { strand, cavity, layers }: FilledStrand,
+  palette: Palette
+): Map<PouredLayer, ComputedLayer['shows']> {
+  const level = new Map(layers.map((l) => [l, showsOf(cavity, layers, l)]));
+  for (const run of wetRuns(layers, (l) => gatedBefore(plan, l, strand.id))) {
+    if (new Set(run.map((l) => l.cupId)).size < 2 || run.some((l) => l.chamber)) continue;
+    const face = run.reduce((s, l) => s + level.get(l)!.mouldFace, 0);
+    const shares = swirlShares(run, palette);
+    for (const l of run) {
+      // Several layers of one cup show its share between them, by volume.
+      const own = run.filter((x) => x.cupId === l.cupId).reduce((s, x) => s + x.each, 0);
+      const share = own > 0 ? (shares.get(l.cupId)! * l.each) / own : 0;
+      level.set(l, { ...level.get(l)!, mouldFace: face * share });
+    }
+  }
+  return level;
 }
 
 function showsOf(cavity: Cavity, layers: readonly PouredLayer[], layer: PouredLayer): ComputedLayer['shows'] {

@@ -4,7 +4,7 @@ import { cards } from '../../../demo/cards';
 import { tideline } from '../../../demo/plans';
 import { applyEdit } from '../edit';
 import { atBench, layer, ungated, withBase, withCups, withScales } from './plans.testing';
-import { computePlan, formatAmount, parseAmount, Plan, PlanFile, shelfOf, type Amount } from '.';
+import { computePlan, figuresOf, formatAmount, parseAmount, Plan, PlanFile, shelfOf, type Amount } from '.';
 
 const computed = (plan: Plan = tideline) => computePlan(plan, cards);
 const codes = (plan: Plan = tideline) => computed(plan).problems.map((p) => p.code);
@@ -150,7 +150,7 @@ describe('mass balance, whatever the plan', () => {
   it('what is poured, clings, stays and is left is what was mixed; cavities get what cups give', () => {
     fc.assert(
       fc.property(plans, (plan) => {
-        const { cups, groups, totals, division } = computePlan(plan, cards);
+        const { cups, groups, totals, division } = figuresOf(plan, cards);
         for (const cup of cups) {
           const { pouredMl, poured, clings, vessel, left, mixed } = cup.balance;
           expect(poured + clings + vessel + left).toBeCloseTo(mixed, 8);

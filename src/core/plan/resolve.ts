@@ -4,7 +4,7 @@ import type { Scale } from '../dosing';
 import { formulaOf, type Base, type Colourant, type Formula } from '../material';
 import type { Mould } from '../mould';
 import { acts, type ActDefinition, type ActStep } from '../pour';
-import type { Problem } from '../problem';
+import type { Found } from '../problem';
 import type { Vessel } from '../shelf/vessel';
 import { problemsOf } from '../validate';
 import { mixIdOf, type Cup, type Mix, type Past, type Plan, type Shelf, type Step } from './document';
@@ -51,6 +51,7 @@ export interface ResolvedPlan {
   plan: Plan;
   past: Past;
   scales: Scale[];
+  allScales: ReadonlyMap<string, Scale>;
   vessels: Vessel[];
   colourants: ReadonlyMap<string, Colourant>;
   moulds: ReadonlyMap<string, Mould>;
@@ -60,12 +61,12 @@ export interface ResolvedPlan {
   cupOf: ReadonlyMap<string, ResolvedCup>;
   strands: Strand[];
   steps: ResolvedStep[];
-  problems: Problem[];
+  problems: Found[];
 }
 
 /** Looks everything up that a plan names. Never throws; what is not there is a problem where it is named. */
 export function resolve(plan: Plan, shelf: Shelf, past: Past = {}): ResolvedPlan {
-  const problems: Problem[] = [];
+  const problems: Found[] = [];
   const colourants = byId(shelf.colourants);
   const allVessels = byId(shelf.vessels);
   const allScales = byId(shelf.scales);
@@ -85,6 +86,7 @@ export function resolve(plan: Plan, shelf: Shelf, past: Past = {}): ResolvedPlan
     plan,
     past,
     scales,
+    allScales,
     // Smallest first wherever one is chosen; the order of the shelf breaks ties.
     vessels: shelf.vessels.filter((v) => vessels.includes(v)),
     colourants,
@@ -106,11 +108,7 @@ function byId<T extends { id: string }>(list: readonly T[]): Map<string, T> {
   return map;
 }
 
-function mixesOf(
-  plan: Plan,
-  bases: ReadonlyMap<string, Base>,
-  problems: Problem[]
-): Map<string, ResolvedMix> {
+function mixesOf(plan: Plan, bases: ReadonlyMap<string, Base>, problems: Found[]): Map<string, ResolvedMix> {
   const found = new Map<string, ResolvedMix>();
   const said = new Set<string>();
   for (const mix of plan.mixes) {
@@ -133,7 +131,7 @@ function cupsOf(
   plan: Plan,
   mixes: ReadonlyMap<string, ResolvedMix>,
   colourants: ReadonlyMap<string, Colourant>,
-  problems: Problem[]
+  problems: Found[]
 ): ResolvedCup[] {
   const all = byId(plan.cups);
   const known = new Set(plan.mixes.map((m) => m.id));
@@ -171,7 +169,7 @@ export const dosesOf = (cup: Cup, colourants: ReadonlyMap<string, Colourant>): C
 function partsOf(
   cup: Cup,
   all: ReadonlyMap<string, Cup>,
-  problems: Problem[]
+  problems: Found[]
 ): { cupId: string; share: number }[] {
   if ('mix' in cup.from) return [];
   const path = `cups/${cup.id}/from`;
@@ -214,7 +212,7 @@ function firstMix(cup: Cup, all: ReadonlyMap<string, Cup>, depth = 0): string | 
   return undefined;
 }
 
-function stepOf(step: Step, plan: Plan, strands: readonly Strand[], problems: Problem[]): ResolvedStep {
+function stepOf(step: Step, plan: Plan, strands: readonly Strand[], problems: Found[]): ResolvedStep {
   const path = `plan/steps/${step.id}`;
   const groups = new Set(plan.groups.map((g) => g.id));
   if (step.where.some((id) => !groups.has(id)))
@@ -231,7 +229,7 @@ function stepOf(step: Step, plan: Plan, strands: readonly Strand[], problems: Pr
 }
 
 /** Reads a step's act by its own definition; one that is unknown or ill formed is said and left out. */
-function readAct(step: Step, path: string, problems: Problem[]): ResolvedAct | undefined {
+function readAct(step: Step, path: string, problems: Found[]): ResolvedAct | undefined {
   const definition = acts.find(step.act.kind);
   if (!definition) {
     problems.push({

@@ -6,7 +6,7 @@ import type { Pour } from './fill';
 import type { ResolvedMix, ResolvedPlan } from './resolve';
 
 /** A cup that peaks above this, °C, is too much resin in one cup: it smokes, cracks and warps its vessel. */
-const EXOTHERM_LIMIT = 110;
+export const EXOTHERM_LIMIT = 110;
 /** More turns than this are not a plan any more. */
 const MOST = 60;
 

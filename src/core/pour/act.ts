@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Amount } from '../plan/document';
-import type { Problem } from '../problem';
+import type { Found } from '../problem';
 import type { Stand } from './stand';
 
 /** The families in which a maker looks for an act. */
@@ -54,7 +54,7 @@ export interface ActWords {
 /** A cavity after an act, and what was wrong with doing it. */
 export interface Applied {
   stand: Stand;
-  problems: Problem[];
+  problems: Found[];
 }
 
 /**
@@ -85,7 +85,7 @@ export interface ActDefinition<A extends { kind: string }> {
     stand: Stand
   ): readonly [number, number, number] | { cup: string };
   /** What is wrong with it on this stand beyond what `apply` says. */
-  rules?(act: A, stand: Stand, step: ActStep): Problem[];
+  rules?(act: A, stand: Stand, step: ActStep): Found[];
   words(act: A, names: Naming): ActWords;
 }
 

@@ -1,6 +1,6 @@
 import type { Condition, Gate, Zero } from '../plan/document';
 import { conditionWords, zeroWords } from '../pour/gates';
-import type { Problem } from '../problem';
+import type { Found } from '../problem';
 import type { Playing, StrandTime } from './playing';
 import { earlyGate, gateLate, neverWarm, unknownState, type At } from './problems';
 import type { GateWait } from './score';
@@ -13,7 +13,7 @@ interface Opening {
   reckoned: 'plan' | 'estimate';
 }
 
-type Judged = { opening?: Opening; problems: Problem[] };
+type Judged = { opening?: Opening; problems: Found[] };
 type Wait = Pick<GateWait, 'state' | 'opens' | 'minutes' | 'reckoned' | 'conditions'>;
 
 const NOTHING: Judged = { problems: [] };
@@ -24,7 +24,7 @@ const ONLY_SEEN: ReadonlySet<Condition['kind']> = new Set(['probe', 'clock', 'ch
  * When a gate opens on the score: when the last of its conditions is met. What cannot be placed in time (a time of
  * day, something to look at) takes none here; a state of nothing that lies below is no gate at all.
  */
-export function gateWait(p: Playing, step: TimedStep, gate: Gate): { wait?: Wait; problems: Problem[] } {
+export function gateWait(p: Playing, step: TimedStep, gate: Gate): { wait?: Wait; problems: Found[] } {
   const judged = gate.all.map((c, i) => judge(p, step, c, ['steps', step.id, 'gates', gate.id, 'all', i]));
   const problems = judged.flatMap((j) => j.problems);
   const openings = judged.flatMap((j) => j.opening ?? []);
@@ -98,7 +98,7 @@ function judgeCup(p: Playing, c: State, cupId: string, at: At): Judged {
   return judgeState(p, c, { zero: cup.window.zero, estimate, material: cup.material, at });
 }
 
-interface Found {
+interface Reached {
   zero: number;
   estimate: number;
   material: StrandTime['material'];
@@ -106,7 +106,7 @@ interface Found {
 }
 
 /** A gate's own minutes win over the estimate; those far under it are doubted. */
-function judgeState(p: Playing, c: State, { zero, estimate, material, at }: Found): Judged {
+function judgeState(p: Playing, c: State, { zero, estimate, material, at }: Reached): Judged {
   const known = Number.isFinite(estimate);
   if (c.minutes === undefined)
     return known
@@ -136,7 +136,7 @@ function judgeProbe(p: Playing, step: TimedStep, c: Extract<Condition, { kind: '
 }
 
 /** What to say of a gate that opens only after the latest moment its step may be done. */
-export function lateness(p: Playing, step: TimedStep, gate: Gate): Problem[] {
+export function lateness(p: Playing, step: TimedStep, gate: Gate): Found[] {
   const zero = gate.notAfter && zeroOf(p, gate.notAfter.zero);
   if (zero === undefined || p.now <= zero + gate.notAfter!.minutes + 1e-9) return [];
   const at = ['steps', step.id, 'gates', gate.id, 'notAfter'];

@@ -100,7 +100,7 @@ describe('a gate on the score', () => {
     const early = own(estimate * 0.79).find((p) => p.code === 'gate-early')!;
     expect(early.edit).toEqual({
       path: ['steps', HERON, 'gates', GATE, 'all', 0, 'minutes'],
-      value: Math.round(estimate)
+      value: Math.ceil(estimate)
     });
     const mended = applyEdit(gated([{ ...gelled, minutes: estimate * 0.79 } as Condition]), early.edit!);
     expect(computePlan(mended, cards).problems.map((p) => p.code)).not.toContain('gate-early');

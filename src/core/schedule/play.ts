@@ -1,4 +1,4 @@
-import type { Problem } from '../problem';
+import type { Found } from '../problem';
 import { gateWait, lateness } from './gate';
 import { isPot } from './ids';
 import type { Playing, StrandTime } from './playing';
@@ -18,7 +18,7 @@ const FILL_MINUTES = 0.5;
  * Lays a sequence out for one pair of hands: a gate waits until it opens, then the next mix is weighed, stirred and
  * poured. Estimates follow each mix's mass, each layer's depth and the room's temperature.
  */
-export function scoreOf(sequence: readonly SequenceItem[], timing: Indexed): Score & { problems: Problem[] } {
+export function scoreOf(sequence: readonly SequenceItem[], timing: Indexed): Score & { problems: Found[] } {
   const p: Playing = {
     timing,
     score: { blocks: [], windows: [], gates: [], demould: [], ends: 0 },

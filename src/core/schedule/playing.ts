@@ -1,4 +1,4 @@
-import type { Problem } from '../problem';
+import type { Found } from '../problem';
 import type { PourWindow, Score } from './score';
 import type { Indexed, Material } from './timing';
 
@@ -18,7 +18,7 @@ export interface StrandTime {
 export interface Playing {
   timing: Indexed;
   score: Score;
-  problems: Problem[];
+  problems: Found[];
   now: number;
   windows: Map<string, PourWindow>;
   /** The latest mix of each cup, its mass, and when it was coloured. */

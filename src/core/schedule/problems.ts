@@ -1,8 +1,8 @@
 import type { Behaviour } from '../cure';
-import type { Problem } from '../problem';
+import type { Found } from '../problem';
 import type { PourWindow } from './score';
 
-export const pastWindow = (name: string, window: PourWindow, now: number, stepId: string): Problem => ({
+export const pastWindow = (name: string, window: PourWindow, now: number, stepId: string): Found => ({
   code: 'past-window',
   level: 'warn',
   path: `plan/steps/${stepId}`,
@@ -10,7 +10,7 @@ export const pastWindow = (name: string, window: PourWindow, now: number, stepId
   mend: 'Pour fewer cavities from one cup, pour faster, or mix a second cup for the later layer.'
 });
 
-export const demouldClash = (name: string, groupId: string, over: number): Problem => ({
+export const demouldClash = (name: string, groupId: string, over: number): Found => ({
   code: 'demould-clash',
   level: 'warn',
   path: `plan/groups/${groupId}`,
@@ -23,17 +23,22 @@ export const earlyGate = (
   state: string,
   minutes: number,
   { estimate, room, at }: { estimate: number; room: number; at: At }
-): Problem => ({
+): Found => ({
   code: 'gate-early',
   level: 'warn',
   path: pathOf([...at, 'minutes']),
   sentence: `At ${room} °C the layer below is ${state} after about ${Math.round(estimate)} min; this gate opens after ${Math.round(minutes)}.`,
-  mend: `Wait ${Math.round(estimate)} min, or pour on the reported state`,
-  edit: { path: [...at, 'minutes'], value: Math.round(estimate) }
+  mend: 'Wait longer, or pour on the reported state.',
+  tries: [
+    {
+      words: `Wait ${Math.ceil(estimate)} min, or pour on the reported state`,
+      edit: { path: [...at, 'minutes'], value: Math.ceil(estimate) }
+    }
+  ]
 });
 
 /** A gate that opens only after the latest moment it may. */
-export const gateLate = (at: At, late: number, after: string): Problem => ({
+export const gateLate = (at: At, late: number, after: string): Found => ({
   code: 'gate-late',
   level: 'warn',
   path: pathOf(at),
@@ -41,7 +46,7 @@ export const gateLate = (at: At, late: number, after: string): Problem => ({
   mend: 'Let it wait for less, or allow it to be later.'
 });
 
-export const neverWarm = (celsius: number, peak: number, at: At): Problem => ({
+export const neverWarm = (celsius: number, peak: number, at: At): Found => ({
   code: 'probe-never',
   level: 'warn',
   path: pathOf([...at, 'celsius']),
@@ -49,7 +54,7 @@ export const neverWarm = (celsius: number, peak: number, at: At): Problem => ({
   mend: 'Wait for a lower temperature, or for a state.'
 });
 
-export function unknownState(state: string, at: At, behaviour: Behaviour): Problem {
+export function unknownState(state: string, at: At, behaviour: Behaviour): Found {
   const last = behaviour.states.at(-1)?.state ?? '';
   const known = behaviour.states.find((s) => s.state === 'gelled')?.state ?? last;
   return {
@@ -57,8 +62,8 @@ export function unknownState(state: string, at: At, behaviour: Behaviour): Probl
     level: 'warn',
     path: pathOf([...at, 'state']),
     sentence: `This material is never “${state}”.`,
-    mend: `Wait until it is ${known}`,
-    edit: { path: [...at, 'state'], value: known }
+    mend: `It can be ${behaviour.states.map((s) => s.state).join(', ')}.`,
+    tries: [{ words: `Wait until it is ${known}`, edit: { path: [...at, 'state'], value: known } }]
   };
 }
 

@@ -1,9 +1,10 @@
 import type { WeighedCup, Weighing } from '../../batch';
-import { proposeLetDown, type Scale } from '../../dosing';
+import { proposedLetDowns, type Scale } from '../../dosing';
 import { superfatOf, type Base, type Formula } from '../../material';
-import type { Problem } from '../../problem';
+import type { Found, Mend } from '../../problem';
 import { grams } from '../../quantity';
 import type { Cup } from '../document';
+import { splitAll } from '../mixing';
 import type { ResolvedPlan } from '../resolve';
 import type { CommonMix, CupMix, WorkedCup, WorkedCups } from '../worked';
 
@@ -14,12 +15,14 @@ interface OfCup {
   base: Base;
   formula: Formula;
   scales: readonly Scale[];
+  plan: ResolvedPlan;
   /** A portion of a mix that several cups share. */
   split: boolean;
 }
 
 /** Everything that is wrong with a cup in all its mixes: said once, of the mix it is worst in. */
-export function cupProblems(worked: WorkedCup, { scales }: ResolvedPlan): Problem[] {
+export function cupProblems(worked: WorkedCup, plan: ResolvedPlan): Found[] {
+  const { scales } = plan;
   const [first] = worked.mixes;
   const { mix, parts } = worked.resolved;
   if (!mix || parts.length || !first || !scales.length || first.balance.pouredMl <= 0) return [];
@@ -29,6 +32,7 @@ export function cupProblems(worked: WorkedCup, { scales }: ResolvedPlan): Proble
     base: mix.base,
     formula: mix.formula,
     scales,
+    plan,
     split: mix.mix.feeds === 'split'
   };
   const smallest = worked.mixes.reduce((a, b) => (b.balance.mixed < a.balance.mixed ? b : a), first);
@@ -36,14 +40,14 @@ export function cupProblems(worked: WorkedCup, { scales }: ResolvedPlan): Proble
 }
 
 /** What is wrong with the mixes that cups are split from: said of the first turn of each. */
-export const potProblems = (worked: WorkedCups, plan: ResolvedPlan): Problem[] =>
+export const potProblems = (worked: WorkedCups, plan: ResolvedPlan): Found[] =>
   worked.common
     .filter((m) => m.turn === 1)
-    .flatMap((m) => commonProblems(m, plan.mixes.get(m.of)!.base, plan.scales));
+    .flatMap((m) => commonProblems(m, plan.mixes.get(m.of)!.base, plan));
 
 /** Carriers in a cup split from a common mix: off the ratio past 2 % (resin), or a point of water to cement. */
-function splitProblems({ cup, path, base }: OfCup, out: WeighedCup): Problem[] {
-  return out.offRatio.flatMap((off): Problem[] => {
+function splitProblems({ cup, path, base }: OfCup, out: WeighedCup): Found[] {
+  return out.offRatio.flatMap((off): Found[] => {
     const wc = base.kind === 'concrete' ? off.share * base.waterCement : undefined;
     if (wc === undefined ? off.share <= 0.02 : wc <= 0.01) return [];
     return [
@@ -62,8 +66,8 @@ function splitProblems({ cup, path, base }: OfCup, out: WeighedCup): Problem[] {
 }
 
 /** Chips past what the body can fill between, and a reserve that colour has already met. */
-function bodyProblems({ cup, path, formula }: OfCup, out: WeighedCup): Problem[] {
-  const problems: Problem[] = [];
+function bodyProblems({ cup, path, formula }: OfCup, out: WeighedCup): Found[] {
+  const problems: Found[] = [];
   const fillers = cup.fillers ?? [];
   const mass = fillers.reduce((s, f) => s + f.percent / 100, 0);
   const volume = fillers.reduce((s, f) => s + (f.percent / 100 / f.density) * out.density, 0);
@@ -90,17 +94,18 @@ function bodyProblems({ cup, path, formula }: OfCup, out: WeighedCup): Problem[]
 const MOST_CHIPS = 0.6;
 
 /** A common mix that its scale cannot hold, or too small to be sensible. */
-function commonProblems(mix: CommonMix, base: Base, scales: readonly Scale[]): Problem[] {
+function commonProblems(mix: CommonMix, base: Base, plan: ResolvedPlan): Found[] {
+  const { scales } = plan;
   const largest = Math.max(...scales.map((s) => s.capacity));
-  const problems: Problem[] = [];
+  const problems: Found[] = [];
   if (mix.balance.mixed > largest)
     problems.push(overloaded('The common mix', mix.balance.mixed, scales, `plan/mixes/${mix.of}`));
   if (base.kind === 'soap')
-    problems.push(...superfatProblems('The mix', `plan/mixes/${mix.of}`, mix.weighings, base));
+    problems.push(...superfatProblems('The mix', `plan/mixes/${mix.of}`, mix.weighings, { base, plan }));
   return problems;
 }
 
-const overloaded = (name: string, mass: number, scales: readonly Scale[], path: string): Problem => {
+const overloaded = (name: string, mass: number, scales: readonly Scale[], path: string): Found => {
   const largest = [...scales].sort((a, b) => b.capacity - a.capacity)[0]!;
   return {
     code: 'scale-overloaded',
@@ -112,7 +117,7 @@ const overloaded = (name: string, mass: number, scales: readonly Scale[], path: 
 };
 
 /** Weighings the scales cannot do, mixes too small to be sensible, and cups the scales cannot hold. */
-function weighingProblems(of: OfCup, out: CupMix): Problem[] {
+function weighingProblems(of: OfCup, out: CupMix): Found[] {
   const { cup, path, base, scales, split } = of;
   const problems = out.weighings
     .filter((w) => !w.weighable && w.kind !== 'reserve')
@@ -126,9 +131,9 @@ function weighingProblems(of: OfCup, out: CupMix): Problem[] {
       sentence: `${cup.name}: its colourants bring more ${drowned.name} than the whole cup holds.`,
       mend: 'Use a stronger let-down, or a drier form.'
     });
-  if (base.kind === 'soap' && !split) problems.push(...superfatProblems(cup.name, path, out.weighings, base));
+  if (base.kind === 'soap' && !split)
+    problems.push(...superfatProblems(cup.name, path, out.weighings, { base, plan: of.plan }));
   const { mixed } = out.balance;
-  if (!split && mixed < base.leastMix - scales[0]!.division / 2) problems.push(tooSmall(of, mixed));
   if (mixed > Math.max(...scales.map((s) => s.capacity)))
     problems.push(overloaded(cup.name, mixed, scales, path));
   if (out.ratioError > 0.02)
@@ -137,15 +142,20 @@ function weighingProblems(of: OfCup, out: CupMix): Problem[] {
       level: 'warn',
       path,
       sentence: `${cup.name}: rounded to this scale, the ratio is ${(out.ratioError * 100).toFixed(1)} % off.`,
-      mend: 'Use a finer scale, or mix a bigger cup.'
+      mend: 'Use a finer scale, or mix a bigger cup.',
+      tries: finerScales(of.plan)
     });
   return problems;
 }
 
-function notWeighable({ cup, path, scales }: OfCup, w: Weighing): Problem {
+function notWeighable({ cup, path, scales, plan }: OfCup, w: Weighing): Found {
   const line = cup.recipe.find((r) => r.id === w.key);
   const scale = scales.find((s) => s.id === w.scaleId) ?? scales[0]!;
-  const letDown = line && !w.letDown && !w.counted ? proposeLetDown(w.exact, 1, scale) : undefined;
+  const wanted = line && !w.letDown && !w.counted ? proposedLetDowns(w.exact, scale) : [];
+  const letDowns = wanted.map(({ parts, dose }) => ({
+    words: `Weigh ${grams(dose, scale.division)} g of a 1 : ${parts} let-down`,
+    edit: { path: ['cups', cup.id, 'recipe', w.key, 'letDown'], value: parts }
+  }));
   const spread = `± ${(w.spread * 100).toFixed(0)} %`;
   return {
     code: 'not-weighable',
@@ -154,29 +164,31 @@ function notWeighable({ cup, path, scales }: OfCup, w: Weighing): Problem {
     sentence: w.counted
       ? `${cup.name}: ${w.counted} of ${w.name} is a guess (${spread}).`
       : `${cup.name}: ${Number(w.exact.toPrecision(2))} g ${w.name} is not weighable on this scale (${spread}).`,
-    mend: letDown
-      ? `Weigh ${grams(letDown.dose, scale.division)} g of a 1 : ${letDown.parts} let-down`
-      : 'Use a finer scale, or mix a bigger cup.',
-    ...(letDown ? { edit: { path: ['cups', cup.id, 'recipe', w.key, 'letDown'], value: letDown.parts } } : {})
+    mend: 'Use a finer scale, or mix a bigger cup.',
+    tries: [...letDowns, ...finerScales(plan)]
   };
 }
 
-const tooSmall = ({ cup, path, base, scales }: OfCup, mixed: number): Problem => ({
-  code: 'mix-too-small',
-  level: 'warn',
-  path,
-  sentence: `${cup.name} is a mix of ${grams(mixed, scales[0]!.division)} g; under ${base.leastMix} g the ratio and the stirring suffer.`,
-  mend: `Mix ${base.leastMix} g and keep what is left`,
-  edit: { path: ['cups', cup.id, 'atLeast'], value: base.leastMix }
-});
+/** Scales of the shelf that read finer than the plan's own: beside it for what is small, or in its place. */
+function finerScales({ plan, scales, allScales }: ResolvedPlan): Mend[] {
+  const ids = plan.bench.scaleIds;
+  const finer = [...allScales.values()].filter((s) => s.division < scales[0]!.division);
+  return finer
+    .sort((a, b) => a.division - b.division)
+    .flatMap((s) => [
+      { words: `Weigh it on the ${s.name}`, value: [...ids.filter((id) => id !== s.id), s.id] },
+      { words: `Weigh on the ${s.name}`, value: [s.id, ...ids.filter((id) => id !== s.id)] }
+    ])
+    .map(({ words, value }) => ({ words, edit: { path: ['bench', 'scaleIds'], value } }));
+}
 
 /** Lye that rounding has moved: a superfat off by more than a point, or none left. */
 function superfatProblems(
   name: string,
   path: string,
   weighings: WeighedCup['weighings'],
-  base: Extract<Base, { kind: 'soap' }>
-): Problem[] {
+  { base, plan }: { base: Extract<Base, { kind: 'soap' }>; plan: ResolvedPlan }
+): Found[] {
   const superfat = superfatOf(base, weighings);
   if (Math.abs(superfat - base.superfat) <= 0.01) return [];
   return [
@@ -185,7 +197,11 @@ function superfatProblems(
       level: superfat < 0 ? 'stop' : 'warn',
       path,
       sentence: `${name}: rounded to this scale the superfat is ${(superfat * 100).toFixed(1)} %, not ${(base.superfat * 100).toFixed(1)} %.`,
-      mend: 'Use a finer scale, or make a bigger batch and split it.'
+      mend: 'Use a finer scale, or make a bigger batch and split it.',
+      tries: [
+        ...finerScales(plan),
+        { words: 'Split one batch instead', edit: { path: [], value: splitAll(plan.plan, base.id) } }
+      ]
     }
   ];
 }

@@ -1,13 +1,14 @@
 import { layerState } from '../../cure';
-import type { Problem } from '../../problem';
+import type { Found } from '../../problem';
 import type { Gate, Plan } from '../document';
 import type { FilledStrand, PouredLayer } from '../fill';
 import { freshId } from '../fresh-id';
+import { notDeeper } from '../layering';
 import type { ResolvedMix, ResolvedPlan, ResolvedStep } from '../resolve';
 
 /** Layers deeper than the resin allows, layers laid on a wet one, and cavities left short. */
-export function layerProblems(plan: ResolvedPlan, filled: FilledStrand): Problem[] {
-  const problems: Problem[] = [];
+export function layerProblems(plan: ResolvedPlan, filled: FilledStrand): Found[] {
+  const problems: Found[] = [];
   let wet: PouredLayer | undefined;
   let sinceGate = 0;
   for (const step of plan.steps) {
@@ -16,7 +17,7 @@ export function layerProblems(plan: ResolvedPlan, filled: FilledStrand): Problem
     for (const layer of filled.layers.filter((l) => l.stepId === step.step.id)) {
       const mix = plan.cupOf.get(layer.cupId)?.mix;
       if (!mix) continue;
-      problems.push(...tooDeep(step, layer, mix));
+      problems.push(...tooDeep(plan.plan, { step, layer, strand: filled, mix }));
       sinceGate++;
       if (sinceGate === 2 && !wetOnWet(plan, wet, layer)) problems.push(onWet(plan.plan, step, mix));
       wet = layer;
@@ -31,22 +32,23 @@ const wetOnWet = ({ cupOf }: ResolvedPlan, below: PouredLayer | undefined, layer
   return mix?.feeds === 'split' && below !== undefined && cupOf.get(below.cupId)?.mix?.mix.id === mix.id;
 };
 
-function tooDeep({ step }: ResolvedStep, layer: PouredLayer, { base }: ResolvedMix): Problem[] {
-  const depth = layer.to - layer.from;
+function tooDeep(plan: Plan, laid: Parameters<typeof notDeeper>[1]): Found[] {
+  const { base } = laid.mix;
+  const depth = laid.layer.to - laid.layer.from;
   if (base.kind !== 'resin' || depth <= base.depthLimit + 1e-9) return [];
   return [
     {
       code: 'layer-too-deep',
       level: 'warn',
-      path: `plan/steps/${step.id}/act/amount`,
+      path: `plan/steps/${laid.step.step.id}/act/amount`,
       sentence: `This layer is ${depth.toFixed(1)} mm deep; ${base.name} takes ${base.depthLimit} mm at once before it overheats.`,
-      mend: `Pour ${base.depthLimit} mm, gate, then the rest`,
-      edit: { path: ['steps', step.id, 'act', 'amount'], value: { kind: 'deep', mm: base.depthLimit } }
+      mend: `Pour it in layers of at most ${base.depthLimit} mm, each once the one below has gelled.`,
+      tries: notDeeper(plan, laid, base.depthLimit)
     }
   ];
 }
 
-function onWet(plan: Plan, { step }: ResolvedStep, { base }: ResolvedMix): Problem {
+function onWet(plan: Plan, { step }: ResolvedStep, { base }: ResolvedMix): Found {
   const state = layerState(base);
   const gate: Gate = { id: freshId(plan, 'gate'), all: [{ kind: 'state', state, of: 'layer below' }] };
   return {
@@ -54,12 +56,17 @@ function onWet(plan: Plan, { step }: ResolvedStep, { base }: ResolvedMix): Probl
     level: 'warn',
     path: `plan/steps/${step.id}`,
     sentence: 'This layer goes onto one that is still wet: the two colours will run together.',
-    mend: `Wait until it is ${state}`,
-    edit: { path: ['steps', step.id, 'gates', gate.id], value: gate }
+    mend: 'Wait between them, where they should stay apart.',
+    tries: [
+      {
+        words: `Wait until it is ${state}`,
+        edit: { path: ['steps', step.id, 'gates', gate.id], value: gate }
+      }
+    ]
   };
 }
 
-function shortFill({ strand, cavity, layers, filledMl }: FilledStrand): Problem[] {
+function shortFill({ strand, cavity, layers, filledMl }: FilledStrand): Found[] {
   if (!layers.length || filledMl >= cavity.capacity * 0.985) return [];
   return [
     {

@@ -1,7 +1,7 @@
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { sql } from 'drizzle-orm';
-import { computePlan, type Past, type Plan, type Shelf } from '$core/plan';
+import { computePlan, figuresOf, type Past, type Plan, type Shelf } from '$core/plan';
 import { freeze } from '$core/run';
 import { recordCsv } from '../csv';
 import { allPieces, listLessons, readRuns, type Db } from '../database';
@@ -11,7 +11,7 @@ import type { z } from 'zod';
 
 /** A plan as its tile on the list shows it. */
 function tileOf(plan: Plan, past: Past, shelf: Shelf) {
-  const { groups, cups, totals, problems, bases } = computePlan(plan, shelf, past);
+  const { groups, cups, totals, problems, bases } = figuresOf(plan, shelf, past);
   return {
     id: plan.id,
     base: bases.map((b) => b.name).join(', ') || 'no base yet',

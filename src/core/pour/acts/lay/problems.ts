@@ -1,9 +1,9 @@
-import type { Problem } from '../../../problem';
+import type { Found } from '../../../problem';
 import type { ActStep } from '../../act';
 import type { Stand } from '../../stand';
 import type { Lay } from './schema';
 
-export const unevenChambers = (mm: number, step: ActStep, stand: Stand): Problem => ({
+export const unevenChambers = (mm: number, step: ActStep, stand: Stand): Found => ({
   code: 'chambers-uneven',
   level: 'warn',
   path: step.path,
@@ -11,7 +11,7 @@ export const unevenChambers = (mm: number, step: ActStep, stand: Stand): Problem
   mend: 'Fill them to one level, in rounds.'
 });
 
-export const unknownChamber = (act: Lay, step: ActStep, stand: Stand): Problem => ({
+export const unknownChamber = (act: Lay, step: ActStep, stand: Stand): Found => ({
   code: 'chamber-unknown',
   level: 'stop',
   path: `${step.path}/chamberId`,
@@ -19,7 +19,7 @@ export const unknownChamber = (act: Lay, step: ActStep, stand: Stand): Problem =
   mend: 'Choose one of the mould’s chambers, or the whole cavity.'
 });
 
-export const unknownZone = (act: Lay, step: ActStep, stand: Stand): Problem => ({
+export const unknownZone = (act: Lay, step: ActStep, stand: Stand): Found => ({
   code: 'zone-unknown',
   level: 'stop',
   path: `${step.path}/amount`,
@@ -27,7 +27,7 @@ export const unknownZone = (act: Lay, step: ActStep, stand: Stand): Problem => (
   mend: 'Name a zone of the mould’s card, or give a depth.'
 });
 
-export const nothingToPour = (act: Lay, step: ActStep, share: number): Problem => ({
+export const nothingToPour = (act: Lay, step: ActStep, share: number): Found => ({
   code: 'level-passed',
   level: 'stop',
   path: `${step.path}/amount`,
@@ -43,11 +43,16 @@ export const overfull = (
   step: ActStep,
   stand: Stand,
   room: { over: number; most: number }
-): Problem => ({
+): Found => ({
   code: 'overfull',
   level: 'stop',
   path: `${step.path}/amount`,
   sentence: `${stand.name} would overflow: ${room.over.toFixed(1)} ml more than the ${room.most.toFixed(1)} ml ${act.chamberId ? 'its chamber' : 'it'} holds.`,
-  mend: 'Fill to the rim instead',
-  edit: { path: ['steps', step.stepId, 'act', 'amount'], value: { kind: 'rim' } }
+  mend: 'Pour less here, or less before it.',
+  tries: [
+    {
+      words: 'Fill to the rim instead',
+      edit: { path: ['steps', step.stepId, 'act', 'amount'], value: { kind: 'rim' } }
+    }
+  ]
 });
