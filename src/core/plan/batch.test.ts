@@ -6,7 +6,7 @@ import { eel, lantern, rockpool, saltings, samphire, shingle, sluice, tideline }
 import { PORTION } from '../batch';
 import { superfatOf, waterCementOf, type Base } from '../material';
 import { applyEdit } from '../edit';
-import { computePlan, topUpCup, type Amount, type Computed, type Past, type Plan } from '.';
+import { computePlan, figuresOf, topUpCup, type Amount, type Computed, type Past, type Plan } from '.';
 import { atBench, layer, mixed, withBase, withCups, withScales } from './plans.testing';
 
 const of = (plan: Plan, past: Past = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
@@ -63,7 +63,7 @@ describe('any batch of any material', () => {
   it('is weighed to the gram: poured, clinging, staying, taken out and left are what was mixed', () => {
     fc.assert(
       fc.property(batches, ({ plan }) => {
-        const { cups, totals, groups, common } = of(plan);
+        const { cups, totals, groups, common } = figuresOf(plan, cards);
         const b = totals.balance;
         expect(b.poured + b.clings + b.vessel + b.reserved + b.left).toBeCloseTo(b.mixed, 6);
         const onScale =
@@ -98,7 +98,7 @@ describe('any batch of any material', () => {
   it('never weighs more lye than its oils take, nor moves a ratio further than it says', () => {
     fc.assert(
       fc.property(batches, ({ plan, base }) => {
-        const { cups, common } = of(plan);
+        const { cups, common } = figuresOf(plan, cards);
         for (const mix of common.length ? common : cups.flatMap((c) => c.mixes)) {
           if (mix.balance.pouredMl <= 0) continue;
           if (base.kind === 'soap' && mix.weighings.some((w) => w.key.startsWith('oil') && w.weight > 0))
@@ -209,10 +209,23 @@ describe('cost and stock', () => {
   });
 
   it('say what is short before anything is weighed, runs taken off', () => {
-    expect(of(samphire, { today: now }, shelf).needs.every((n) => !n.short)).toBe(true);
+    const once: Plan = { ...samphire, order: undefined };
+    expect(of(once, { today: now }, shelf).needs.every((n) => !n.short)).toBe(true);
     const uses = [{ key: 'part:acrylic-gypsum:powder', grams: 12_200, at: now - 1000 }];
     const short = of(samphire, { today: now, uses }, shelf);
     expect(short.problems.find((p) => p.code === 'stock-short')?.sentence).toContain('powder');
+    // Enough for one turn, and not for all of them.
+    const [turn] = [of(samphire, { today: now }, shelf)];
+    const powder = turn.needs.find((n) => n.key === 'part:acrylic-gypsum:powder')!;
+    const turns = turn.order!.turns;
+    expect(turns).toBeGreaterThan(1);
+    expect(powder.inAll).toBeCloseTo(powder.grams * turns, 9);
+    const left = powder.have! - (powder.grams * turns) / 2;
+    const half = [{ key: powder.key, grams: left, at: now - 1000 }];
+    const wanting = of(samphire, { today: now, uses: half }, shelf).problems.find(
+      (p) => p.code === 'stock-short'
+    )!;
+    expect(wanting.sentence).toContain(`${powder.inAll.toFixed(0)} g are needed for the whole order`);
     const late = of(samphire, { today: now + 400 * 86_400_000 }, shelf);
     expect(late.problems.map((p) => p.code)).toContain('stock-expired');
   });

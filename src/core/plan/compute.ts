@@ -94,14 +94,16 @@ function workedOut(
 const ranked = (problems: readonly Found[]): Found[] =>
   [...problems].sort((a, b) => LEVELS[a.level] - LEVELS[b.level] || rankOf(a) - rankOf(b));
 
-/** What spoils a whole mix stands before what spoils a layer. */
-const FIRST: ReadonlySet<Problem['code']> = new Set([
+/** A mould that cannot be meant stands first; then what spoils a whole mix, before what spoils a layer. */
+const FIRST: readonly Problem['code'][] = [
+  'capacity-absurd',
+  'capacity-disagrees',
   'cup-overheats',
   'superfat-moves',
   'mix-too-small',
   'vessel-too-small'
-]);
-const rankOf = (p: Problem) => (FIRST.has(p.code) ? 0 : 1);
+];
+const rankOf = (p: Problem) => (FIRST.includes(p.code) ? FIRST.indexOf(p.code) : FIRST.length);
 
 /** The maker's losses, the record's median, an injector's own, or the usual ones. */
 function lossesOf({ plan, past, mixes }: ResolvedPlan): Computed['losses'] {

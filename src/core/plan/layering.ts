@@ -9,6 +9,9 @@ import type { ResolvedMix, ResolvedStep } from './resolve';
 /** Amounts that fill up to somewhere: poured in several layers, the last one still ends there. */
 const UP_TO: ReadonlySet<Amount['kind']> = new Set(['to level', 'to share', 'rim', 'dome', 'zone']);
 
+/** More layers than this are another piece, not a mend. */
+const MOST_LAYERS = 12;
+
 /** One layer in one cavity, and what is poured into it. */
 interface Laid {
   step: ResolvedStep;
@@ -24,6 +27,7 @@ interface Laid {
  * @param tops where each of the layers but the last ends, ml in one cavity, rising
  */
 function inLayers(plan: Plan, { step, layer, strand, mix }: Laid, tops: readonly number[]): Plan | undefined {
+  if (tops.length >= MOST_LAYERS) return undefined;
   const definition = acts.find(step.step.act.kind);
   const amount = (step.step.act as { amount?: Amount }).amount;
   const alike = step.strands.every(
@@ -58,6 +62,7 @@ export function notDeeper(plan: Plan, laid: Laid, most: number): Mend[] {
   const n = Math.ceil(depth / most - 1e-9);
   // A hair less than the limit, so that rounding passes it nowhere.
   const step = Math.min(most * 0.999, depth);
+  if (n > MOST_LAYERS) return [];
   const tops = Array.from({ length: n - 1 }, (_, i) => strand.cavity.volumeAt(layer.from + step * (i + 1)));
   const value = inLayers(plan, laid, tops);
   if (!value) return [];
@@ -84,6 +89,7 @@ function mixedAnew(plan: Plan, { mix }: ResolvedMix, n: number): Plan | undefine
 /** The same layer in so many equal ones, each mixed for itself once the one below carries it. */
 export function inEqualLayers(plan: Plan, laid: Laid, n: number): Plan | undefined {
   const { layer } = laid;
+  if (n > MOST_LAYERS) return undefined;
   return inLayers(
     plan,
     laid,

@@ -91,7 +91,7 @@ export function stockAndCost(
 ): { needs: Need[]; cost?: Cost } {
   const { pieces, order } = made;
   const stock = stockOf(stocked.lots, stocked.past.uses ?? [], stocked.past.today ?? 0);
-  const needs = needsOf(taken, stock);
+  const needs = needsOf(taken, stock, order?.turns ?? 1);
   // Tap water costs nothing worth keeping a lot for.
   const unknown = needs.filter((n) => n.cost === undefined && !/^water/.test(n.name)).map((n) => n.name);
   const known = needs.reduce((s, n) => s + (n.cost ?? 0), 0) + (plan.consumables ?? 0);

@@ -147,6 +147,17 @@ describe('gates and clocks', () => {
     expect(done.some((c) => c.id === 'pour:mudflat')).toBe(false);
   });
 
+  it('count a gate’s minutes from its own last pour, and only while it is what is waited at', () => {
+    const upTo = tasks.findIndex((t) => t.id === gate.id);
+    const events = tasks.slice(0, upTo).map((t) => doTask(t));
+    const state = fold(events);
+    const [clock] = clocksOf(computed.score, state).filter((c) => c.kind === 'gate');
+    expect(clock).toMatchObject({ of: 'knobs', zero: events.at(-1)!.at });
+    expect(clock!.due - clock!.zero).toBeCloseTo(gate.minutes * 60_000, 3);
+    const before = clocksOf(computed.score, fold(events.slice(0, -1)));
+    expect(before.some((c) => c.kind === 'gate')).toBe(false);
+  });
+
   it('end with both edges of demoulding', () => {
     const all = asPlanned().slice(0, -1);
     const kinds = clocksOf(computed.score, fold(all)).map((c) => c.kind);
@@ -181,5 +192,78 @@ describe('what was really done', () => {
       1
     );
     expect(again.steps[1]!.gates[0]!.all[0]).toMatchObject({ kind: 'state', minutes: 1 });
+  });
+});
+
+describe('what an event does to its task', () => {
+  const upTo = (id: string) => {
+    const i = tasks.findIndex((t) => t.id === id);
+    return tasks.slice(0, i).map((t) => doTask(t));
+  };
+
+  it('a pour is the group’s last, a stir is not; demoulding is when it left', () => {
+    const stirred = fold([...upTo('stir:mudflat'), event({ type: 'done', task: 'stir:mudflat' }, 9_000_000)]);
+    expect(stirred.groups.get('knobs')?.lastPour).toBeUndefined();
+    expect(stirred.cups.get('mudflat')?.coloured).toBe(9_000_000);
+    const poured = fold([
+      ...upTo('pour:lay-mudflat'),
+      event({ type: 'done', task: 'pour:lay-mudflat' }, 9_500_000)
+    ]);
+    expect(poured.groups.get('knobs')).toMatchObject({ lastPour: 9_500_000 });
+    expect(poured.groups.get('knobs')?.demoulded).toBeUndefined();
+    const out = fold([...upTo('demould:knobs'), event({ type: 'done', task: 'demould:knobs' }, 99_000_000)]);
+    expect(out.groups.get('knobs')?.demoulded).toBe(99_000_000);
+  });
+
+  it('a skipped task is neither open nor done, and weighs nothing', () => {
+    const state = fold([
+      event({ type: 'done', task: 'prepare' }),
+      event({ type: 'skipped', task: 'weigh:mudflat:A' })
+    ]);
+    const entry = state.tasks.find((t) => t.task.id === 'weigh:mudflat:A')!;
+    expect(entry).toMatchObject({ status: 'skipped' });
+    expect(entry.actual).toBeUndefined();
+    expect(state.now?.task.id).toBe('weigh:mudflat:B');
+  });
+
+  it('a top-up is asked for past two divisions and half a percent, and not for less', () => {
+    const a = planned('A');
+    const b = planned('B');
+    // B overshoots by so much that A is short by `grams`: A is then a × over − a.
+    const short = (grams: number) => fold([weigh('A', a), weigh('B', b * (1 + grams / a))]).topUp?.grams;
+    const least = Math.max(0.02, 0.005 * a);
+    expect(short(least * 0.95)).toBeUndefined();
+    expect(short(least * 1.1)).toBeCloseTo(least * 1.1, 6);
+    // On a coarse scale two of its divisions are the more of the two.
+    const coarse = foldRun(tasks, [weigh('A', a), weigh('B', b * (1 + 0.15 / a))], 0.1);
+    expect(coarse.topUp).toBeUndefined();
+    expect(foldRun(tasks, [weigh('A', a), weigh('B', b * (1 + 0.25 / a))], 0.1).topUp?.grams).toBeCloseTo(
+      0.25,
+      6
+    );
+  });
+
+  it('adds top-ups to what is in', () => {
+    const events = [weigh('A', 3), event({ type: 'added', task: 'weigh:mudflat:A', grams: 0.5 })];
+    expect(fold(events).tasks.find((t) => t.task.id === 'weigh:mudflat:A')!.actual).toBeCloseTo(3.5, 9);
+  });
+});
+
+describe('a repeat keeps the plan’s own words', () => {
+  const ran = (off: number) => {
+    const events = asPlanned().map((e) =>
+      e.type === 'weighed' && e.task === 'weigh:heron:heron-blue' ? { ...e, grams: e.grams * (1 + off) } : e
+    );
+    const again = planFromRun(tideline, computed, fold(events), { id: 'again', name: 'Again' });
+    return again.cups[1]!.recipe.find((l) => l.id === 'heron-blue')!.percent;
+  };
+  const grams = computed.cups[1]!.weighings.find((w) => w.key === 'heron-blue')!;
+  // As planned the scale has rounded already: the rest is the slip.
+  const rounded = grams.weight / grams.exact;
+
+  it('within half a percent, and what was weighed past it', () => {
+    expect(ran(0.0045 / rounded + 1 / rounded - 1)).toBe(1.2);
+    expect(ran(0.007 / rounded + 1 / rounded - 1)).toBeCloseTo(1.2 * 1.007, 2);
+    expect(ran(0.05)).toBeCloseTo(1.2 * rounded * 1.05, 2);
   });
 });

@@ -61,7 +61,17 @@ describe('stock', () => {
     );
     expect(white).toMatchObject({ have: 100, short: true, expired: DAY });
     expect(white!.cost).toBeCloseTo(18, 9);
-    expect(water).toEqual({ key: 'part:x:water', name: 'water', grams: 50, short: false });
+    // Of what no lot is kept, nothing is said but how much.
+    expect(water).toEqual({ key: 'part:x:water', name: 'water', grams: 50, inAll: 50, short: false });
+  });
+
+  it('is enough for one turn and short for the order', () => {
+    const stock = stockOf([lot('white')], [], DAY);
+    const wanted = [{ key: 'colourant:white', name: 'white', grams: 30 }];
+    expect(needsOf(wanted, stock, 3)[0]).toMatchObject({ grams: 30, inAll: 90, short: false });
+    expect(needsOf(wanted, stock, 4)[0]).toMatchObject({ grams: 30, inAll: 120, have: 100, short: true });
+    // A turn costs what a turn takes.
+    expect(needsOf(wanted, stock, 4)[0]!.cost).toBeCloseTo(needsOf(wanted, stock)[0]!.cost!, 9);
   });
 
   it('refuses a lot of nothing', () => {

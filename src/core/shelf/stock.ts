@@ -49,7 +49,9 @@ export function stockOf(lots: readonly Lot[], uses: readonly Use[], today: numbe
 export interface Need {
   key: string;
   name: string;
+  /** For one turn, and for all turns of the order. */
   grams: number;
+  inAll: number;
   /** Undefined where no lot of it is on the shelf. */
   have?: number;
   cost?: number;
@@ -58,14 +60,21 @@ export interface Need {
   expired?: number;
 }
 
-/** Sets needs beside the stock: cost from the lots they would come from, short when they hold less. */
+/**
+ * Sets needs beside the stock: cost of a turn from the lots it would come from; short when they hold less than all
+ * turns take. What no lot is kept of is not counted, and so never short.
+ *
+ * @param turns how often the grams are needed, ≥ 1
+ */
 export function needsOf(
   wanted: readonly { key: string; name: string; grams: number }[],
-  stock: readonly LotLeft[]
+  stock: readonly LotLeft[],
+  turns = 1
 ): Need[] {
   return wanted.map(({ key, name, grams }) => {
     const mine = stock.filter((s) => stockKey(s.lot.of, s.lot.id) === key);
-    if (!mine.length) return { key, name, grams, short: false };
+    const inAll = grams * turns;
+    if (!mine.length) return { key, name, grams, inAll, short: false };
     const order = [...mine].sort((a, b) => (a.lot.useBy ?? Infinity) - (b.lot.useBy ?? Infinity));
     let rest = grams;
     let cost = 0;
@@ -77,13 +86,15 @@ export function needsOf(
     // What is short is reckoned at the last lot's price: it will have to be bought.
     cost += Math.max(0, rest) * (order.at(-1)?.costGram ?? 0);
     const expired = order.find((s) => s.left > 0 && s.expired)?.lot.useBy;
+    const have = mine.reduce((sum, s) => sum + s.left, 0);
     return {
       key,
       name,
       grams,
-      have: mine.reduce((sum, s) => sum + s.left, 0),
+      inAll,
+      have,
       cost,
-      short: rest > 1e-6,
+      short: inAll > have + 1e-6,
       ...(expired === undefined ? {} : { expired })
     };
   });

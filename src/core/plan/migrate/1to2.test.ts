@@ -99,7 +99,7 @@ function asBefore(file: PlanFile, c: Computed): Record<string, unknown> {
     lightToDark: c.lightToDark,
     surplus: c.surplus,
     order: c.order ?? null,
-    needs: c.needs,
+    needs: c.needs.map(({ inAll: _, ...n }) => n),
     craft: c.craft,
     losses: c.losses,
     cautions: c.cautions,

@@ -30,7 +30,7 @@ const tooLittle = (n: Need): Problem => ({
   code: 'stock-short',
   level: 'warn',
   path: 'shelf/lots',
-  sentence: `${n.name}: ${digits(n.grams)} g are needed, ${digits(n.have ?? 0)} g are on the shelf.`,
+  sentence: `${n.name}: ${digits(n.inAll)} g are needed${n.inAll > n.grams * (1 + 1e-9) ? ` for the whole order (${digits(n.grams)} g a turn)` : ''}, ${digits(n.have ?? 0)} g are on the shelf.`,
   mend: n.key.startsWith('colourant:')
     ? 'Buy more, or make it from other pots: Colours, Match a colour.'
     : 'Buy more, or pour fewer cavities.'

@@ -37,6 +37,12 @@
   const hand = $derived(cups.filter((c) => Number.isFinite(c.inHand))[0]);
   const short = $derived(computed.needs.filter((n) => n.short));
   const stocked = $derived(computed.needs.filter((n) => n.have !== undefined));
+  // Tap water is kept in no lot.
+  const uncounted = $derived(computed.needs.filter((n) => n.have === undefined && !/^water/.test(n.name)));
+  const shelfWords = $derived.by(() => {
+    if (short.length) return `short of ${short.map((n) => n.name).join(', ')}`;
+    return order && order.turns > 1 ? 'enough for the order' : 'enough';
+  });
   const colouring = $derived(computed.lightToDark.flatMap((id) => cups.filter((c) => c.cupId === id)));
 </script>
 
@@ -131,8 +137,11 @@
   {#if stocked.length}
     {@render row(
       'On the shelf',
-      short.length ? `short of ${short.map((n) => n.name).join(', ')}` : 'enough',
-      stocked.map((n) => `${n.name} ${n.have!.toFixed(0)} g`).join(' · ')
+      uncounted.length && !short.length ? `${shelfWords} of what is counted` : shelfWords,
+      [
+        ...stocked.map((n) => `${n.name} ${n.have!.toFixed(0)} g`),
+        ...(uncounted.length ? [`not counted: ${uncounted.map((n) => n.name).join(', ')}`] : [])
+      ].join(' · ')
     )}
   {/if}
 </dl>
