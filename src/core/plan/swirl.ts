@@ -20,9 +20,16 @@ export function wetRuns<L extends PouredLayer>(layers: readonly L[], gated: (lay
  * How much of a face each cup of a swirl is, 0..1, summing to 1. A skin as thin as its hiding thickness is seen as
  * white, so a white that is a share v of a pour d mm deep and hides at h mm can cover v·d/h of the face; laid at
  * random it covers 1 − exp(−v·d/h). The others share the rest by volume. A white poured last lies on top, where it is
- * put, and takes no more than its volume.
+ * put, and takes no more than its volume; nor does one that is no thin fluid: batter, slip and mortar stay where they
+ * are laid.
+ *
+ * @param thin whether a cup runs out into skins, as mixed resin does
  */
-export function swirlShares(run: readonly PouredLayer[], { looks, hides }: Palette): Map<string, number> {
+export function swirlShares(
+  run: readonly PouredLayer[],
+  { looks, hides }: Palette,
+  thin: (cupId: string) => boolean
+): Map<string, number> {
   const volume = new Map<string, number>();
   for (const l of run) volume.set(l.cupId, (volume.get(l.cupId) ?? 0) + l.each);
   const all = run.reduce((s, l) => s + l.each, 0);
@@ -32,7 +39,7 @@ export function swirlShares(run: readonly PouredLayer[], { looks, hides }: Palet
     const h = hides.get(cupId) ?? Infinity;
     const below = run.some((l) => l.cupId === cupId && l !== run.at(-1));
     const white = (looks.get(cupId)?.own.lab.l ?? 0) >= WHITE && Number.isFinite(h) && h > 0;
-    return white && (cupId !== last || below)
+    return white && thin(cupId) && (cupId !== last || below)
       ? Math.max(share, 1 - Math.exp((-share * depth) / h))
       : undefined;
   };
