@@ -126,6 +126,23 @@ describe('the workshop’s batches', () => {
     await bench.says('[data-testid="order"]', 'cast 26');
   });
 
+  it('shows every mix’s own grams where they differ, as the sheet does', async () => {
+    const plan = await get('/api/v1/plans/tideline-knobs');
+    const mixes = plan.mixes.map((m: { id: string }) => (m.id === 'mix-heron' ? { ...m, turns: 4 } : m));
+    await fetch(`${workshop.address}/api/v1/plans/several`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ ...plan, id: 'several', name: 'Several mixes', mixes })
+    });
+    await bench.go('/plans/several');
+    const shown = await bench.says('[data-testid="weighings"]', /mix 1, 2[^]*mix 3, 4/);
+    const row = /resin A\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)/.exec(shown)!;
+    expect(Number(row[2])).toBeGreaterThan(Number(row[3]));
+    await bench.go('/plans/several/sheet');
+    const sheet = await bench.says('main', /heron/);
+    for (const grams of row.slice(1)) expect(sheet).toContain(grams);
+  });
+
   it('runs split: the mix, then each cup’s share, then its colour; short of one, it says what to mix', async () => {
     await bench.go('/plans/saltings-bars');
     await bench.click('More about colourant 1 of cup B');

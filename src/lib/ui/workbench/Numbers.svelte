@@ -38,24 +38,40 @@
   const short = (x: number) => (x >= 1000 ? x.toFixed(0) : x.toFixed(1));
 
   /** One column of the table: a cup, or the mix that cups are split from; several mixes are summed. */
-  type Column = { id: string; weighings: (typeof cups)[number]['weighings']; mixed: number; times: number };
+  type Cup = (typeof cups)[number];
+  type Mix = Pick<Cup['mixes'][number], 'weighings' | 'balance' | 'ratioError' | 'turn'> & {
+    offRatio?: Cup['offRatio'];
+  };
+  type Column = {
+    id: string;
+    cup: Cup | undefined;
+    weighings: Cup['weighings'];
+    mixed: number;
+    /** How far rounding and carriers move the ratio, a share. */
+    off: number;
+    turns: number[];
+  };
   const columns = $derived<Column[]>([
-    ...(split
-      ? [
-          {
-            id: '~mix',
-            weighings: computed.common[0]!.weighings,
-            mixed: computed.common[0]!.balance.mixed,
-            times: computed.common.length
-          }
-        ]
-      : []),
-    ...cups.map((c) => {
-      const first = c.mixes[0]!;
-      return { id: c.cupId, weighings: first.weighings, mixed: first.balance.mixed, times: c.mixes.length };
-    })
+    ...alike('~mix', undefined, computed.common),
+    ...cups.flatMap((c) => alike(c.cupId, c, c.mixes))
   ]);
-  const several = $derived(columns.some((c) => c.times > 1));
+
+  /** A column for each of a cup's mixes that are weighed alike: one where all are. */
+  function alike(id: string, cup: Column['cup'], mixes: readonly Mix[]): Column[] {
+    const found = new Map<string, Column>();
+    for (const { weighings, balance, ratioError, offRatio, turn } of mixes) {
+      const key = weighings.map((w) => grams(w.weight, w.division)).join(' ');
+      const before = found.get(key);
+      const off = Math.max(ratioError, ...(offRatio ?? []).map((o) => o.share));
+      if (before) before.turns.push(turn);
+      else found.set(key, { id: `${id}#${turn}`, cup, weighings, mixed: balance.mixed, off, turns: [turn] });
+    }
+    return [...found.values()];
+  }
+  /** Which of several mixes a column is: how many, or their numbers where they differ. */
+  const whichOf = (c: Column) =>
+    columns.filter((x) => x.cup === c.cup).length > 1 ? `mix ${c.turns.join(', ')}` : `× ${c.turns.length}`;
+  const several = $derived(computed.common.length > 1 || cups.some((c) => c.mixes.length > 1));
   const rows = $derived([
     ...computed.totals.parts.map((p) => ({ key: p.key, name: p.name })),
     ...(split ? [{ key: PORTION, name: 'of the mix' }] : []),
@@ -114,15 +130,17 @@
         ]}
       >
         {#snippet head(id)}
-          {@const cup = cups.find((c) => c.cupId === id)}
-          {@const times = columns.find((c) => c.id === id)?.times ?? 1}
+          {@const column = columns.find((c) => c.id === id)!}
+          {@const cup = column.cup}
           {#if cup}<CupMark
               letter={cup.letter}
               colour={cup.colour}
               hatch={cup.hatch}
               size={19}
             />{:else}mix{/if}
-          {#if times > 1}<span class="block">× {times}</span>{/if}
+          {#if several && (column.turns.length > 1 || whichOf(column) !== '× 1')}<span
+              class="block whitespace-nowrap">{whichOf(column)}</span
+            >{/if}
         {/snippet}
         {#snippet cell(row, id)}
           {#if id === '~name'}
@@ -151,11 +169,7 @@
           <tr>
             <td class="!px-0 !py-1 text-ink-2">ratio off, %</td>
             {#each columns as column (column.id)}
-              {@const cup = cups.find((c) => c.cupId === column.id)}
-              {@const off = cup
-                ? Math.max(cup.ratioError, ...cup.offRatio.map((o) => o.share))
-                : (computed.common[0]?.ratioError ?? 0)}
-              <td class="num !px-0.5 !py-1 text-ink-2"><Figure value={(off * 100).toFixed(2)} /></td>
+              <td class="num !px-0.5 !py-1 text-ink-2"><Figure value={(column.off * 100).toFixed(2)} /></td>
             {/each}
           </tr>
         {/snippet}

@@ -1,0 +1,212 @@
+import { describe, expect, it } from 'vitest';
+import { cards } from '../../../../demo/cards';
+import { demoLots } from '../../../../demo/lots';
+import { rockpool, saltings, samphire, sluice, tideline } from '../../../../demo/plans';
+import { applyEdit } from '../../edit';
+import { figuresOf, type Past, type Plan } from '..';
+import { atBench, layer, mixed, withScales } from '../plans.testing';
+
+type Shelf = typeof cards;
+const found = (plan: Plan, code: string, { shelf = cards, past = {} }: { shelf?: Shelf; past?: Past } = {}) =>
+  figuresOf(plan, shelf, past).problems.filter((p) => p.code === code);
+const set = (plan: Plan, path: (string | number)[], value: unknown) => applyEdit(plan, { path, value });
+const percentOf = (plan: Plan, cup: string, line: string, percent: number) =>
+  set(plan, ['cups', cup, 'recipe', line, 'percent'], percent);
+
+describe('carriers in a cup split from a common mix', () => {
+  const split = mixed(tideline, 'split');
+  const off = (percent: number) => {
+    const plan = percentOf(split, 'foam', 'foam-white', percent);
+    return {
+      ...figuresOf(plan, cards).cups[2]!.offRatio[0]!,
+      said: found(plan, 'split-off-ratio').filter((p) => p.path.includes('/foam/'))
+    };
+  };
+  it('are said of a resin past 2 %, not before', () => {
+    // White paste is 40 % part A: so much of it brings part A past 2 % of what the cup holds.
+    const [below, above] = [off(3), off(5)];
+    expect(below.share).toBeLessThan(0.02);
+    expect(below.said).toEqual([]);
+    expect(above.share).toBeGreaterThan(0.02);
+    expect(above.said[0]!.path).toBe('plan/cups/foam/recipe');
+    expect(above.said[0]!.sentence).toContain(`${(above.share * 100).toFixed(2)} % more`);
+    const each = percentOf(tideline, 'foam', 'foam-white', 5);
+    expect(found(each, 'split-off-ratio')).toEqual([]);
+  });
+
+  it('are said of a concrete past a point of water to cement', () => {
+    const water = cards.colourants.find((c) => c.carrier === 'water')!;
+    const wet = (percent: number) => {
+      const plan = mixed(sluice, 'split');
+      const line = { id: 'wet', colourantId: water.id, percent, of: 'supplied' as const };
+      return set(plan, ['cups', 1, 'recipe'], [line]);
+    };
+    const base = cards.bases.find((b) => b.id === sluice.mixes[0]!.baseId)!;
+    if (base.kind !== 'concrete') throw new Error('not concrete');
+    for (const percent of [0.5, 1, 2, 3, 4]) {
+      const plan = wet(percent);
+      const share = figuresOf(plan, cards).cups[1]!.offRatio[0]?.share ?? 0;
+      const higher = share * base.waterCement;
+      expect(found(plan, 'split-off-ratio').length, `${percent} %`).toBe(higher > 0.01 ? 1 : 0);
+    }
+    expect(found(wet(4), 'split-off-ratio')[0]!.sentence).toMatch(/0\.0\d\d higher in water\/cement/);
+  });
+});
+
+describe('what a cup holds', () => {
+  it('is said to be too many chips past six tenths by volume', () => {
+    const chips = (percent: number) =>
+      set(tideline, ['cups', 'heron', 'fillers'], [{ id: 'f', name: 'chips', percent, density: 1.08 }]);
+    // Of the body's own density, percent by weight is percent by volume.
+    expect(found(chips(59), 'chips-too-many')).toEqual([]);
+    expect(found(chips(61), 'chips-too-many')[0]!.path).toBe('plan/cups/heron/fillers');
+    const light = set(
+      tideline,
+      ['cups', 'heron', 'fillers'],
+      [{ id: 'f', name: 'cork', percent: 45, density: 0.2 }]
+    );
+    expect(found(light, 'chips-too-many')).toHaveLength(1);
+  });
+
+  it('is said of a reserve that colour has met already, where colour goes in dry', () => {
+    expect(found(set(sluice, ['cups', 1, 'reserve'], 20), 'reserve-after-colour')).toHaveLength(1);
+    expect(found(set(tideline, ['cups', 'heron', 'reserve'], 20), 'reserve-after-colour')).toEqual([]);
+  });
+
+  it('is said to be over the limit of a colourant, and of the cup, just past each', () => {
+    const over = (percent: number) => percentOf(tideline, 'mudflat', 'mudflat-brown', percent);
+    expect(found(over(6), 'colourant-over-limit')).toEqual([]);
+    expect(found(over(6.01), 'colourant-over-limit')[0]!.path).toBe(
+      'plan/cups/mudflat/recipe/mudflat-brown/percent'
+    );
+    // With 0.4 % of black beside it the cup is full at 5.6 %.
+    expect(found(over(5.6), 'cup-over-limit')).toEqual([]);
+    expect(found(over(5.61), 'cup-over-limit')[0]!.path).toBe('plan/cups/mudflat/recipe');
+  });
+
+  it('is measured in drops and spoons only where the card knows theirs', () => {
+    const by = (way: string) => set(tideline, ['cups', 'mudflat', 'recipe', 'mudflat-brown', 'by'], way);
+    const knows = (card: object): Shelf => ({
+      ...cards,
+      colourants: cards.colourants.map((c) => (c.id === 'brown-paste' ? { ...c, ...card } : c))
+    });
+    const plain = knows({ drop: undefined, bulkDensity: undefined });
+    expect(found(by('drops'), 'measure-unknown', { shelf: plain })).toHaveLength(1);
+    expect(found(by('spoon'), 'measure-unknown', { shelf: plain })).toHaveLength(1);
+    expect(found(by('scale'), 'measure-unknown', { shelf: plain })).toEqual([]);
+    const drops = knows({ drop: { grams: 0.04, error: 0.001 } });
+    expect(found(by('drops'), 'measure-unknown', { shelf: drops })).toEqual([]);
+    expect(found(by('spoon'), 'measure-unknown', { shelf: knows({ bulkDensity: 0.8 }) })).toEqual([]);
+  });
+});
+
+describe('what a scale can do', () => {
+  const scale = (over: object): Shelf => ({
+    ...cards,
+    scales: cards.scales.map((s) => (s.id === 'fine' ? { ...s, ...over } : s))
+  });
+  const heaviest = Math.max(...figuresOf(tideline, cards).cups.map((c) => c.balance.mixed));
+  it('ends at its capacity: a cup, and a pot', () => {
+    const plan = withScales(tideline, 'fine');
+    const at = (capacity: number) => found(plan, 'scale-overloaded', { shelf: scale({ capacity }) });
+    expect(at(heaviest + 0.01)).toEqual([]);
+    expect(at(heaviest - 0.01).map((p) => [p.path, p.level])).toEqual([['plan/cups/heron', 'stop']]);
+    const split = mixed(plan, 'split');
+    const pot = figuresOf(split, cards).common[0]!.balance.mixed;
+    const under = found(split, 'scale-overloaded', { shelf: scale({ capacity: pot - 0.01 }) });
+    expect(under.map((p) => p.path)).toEqual(['plan/mixes/mix']);
+    expect(found(split, 'scale-overloaded', { shelf: scale({ capacity: pot + 0.01 }) })).toEqual([]);
+  });
+
+  it('is said where rounding moves the ratio past 2 %', () => {
+    const coarse = (division: number) =>
+      found(withScales(tideline, 'fine'), 'ratio-off', {
+        shelf: scale({ division, repeatability: division })
+      });
+    expect(coarse(0.01)).toEqual([]);
+    expect(coarse(1).length).toBeGreaterThan(0);
+    for (const division of [0.05, 0.1, 0.2, 0.5]) {
+      const shelf = scale({ division, repeatability: division });
+      const { cups } = figuresOf(withScales(tideline, 'fine'), shelf);
+      const off = cups.filter((c) => c.mixes[0]!.ratioError > 0.02).map((c) => `plan/cups/${c.cupId}`);
+      expect(coarse(division).map((p) => p.path)).toEqual(off);
+    }
+  });
+
+  it('is said of lye whose rounding moves the superfat by more than a point, in a cup or in a pot', () => {
+    const lye = (plan: Plan, division: number) =>
+      found(withScales(plan, 'fine'), 'superfat-moves', {
+        shelf: scale({ division, repeatability: division, capacity: 10_000 })
+      });
+    expect(lye(mixed(saltings, 'split'), 0.01)).toEqual([]);
+    expect(lye(mixed(saltings, 'split'), 50)[0]!.path).toMatch(/^plan\/mixes\//);
+    expect(lye(mixed(saltings, 'each'), 50)[0]!.path).toMatch(/^plan\/cups\//);
+  });
+});
+
+describe('what is laid on what', () => {
+  it('is said to run together where it is fluid, mixed apart and not waited for', () => {
+    const apart = { ...tideline, steps: tideline.steps.map((s) => ({ ...s, gates: [] })) };
+    // Once: the second of the layers that lie on a wet one says it.
+    expect(found(apart, 'no-gate').map((p) => p.path)).toEqual(['plan/steps/lay-heron']);
+    expect(found(tideline, 'no-gate')).toEqual([]);
+    expect(found(mixed(apart, 'split'), 'no-gate')).toEqual([]);
+  });
+
+  it('is said to end short under 98.5 % of the cavity', () => {
+    const to = (share: number) => ({
+      ...tideline,
+      steps: [layer('only', 'heron', 'knobs', { kind: 'to share' as const, of: share })]
+    });
+    expect(found(to(0.986), 'short-fill')).toEqual([]);
+    expect(found(to(0.984), 'short-fill')[0]!).toMatchObject({ path: 'plan/groups/knobs', level: 'note' });
+    expect(found(to(0.984), 'short-fill')[0]!.sentence).toContain('98 %');
+    expect(found({ ...tideline, steps: [] }, 'short-fill')).toEqual([]);
+  });
+
+  it('is judged deep by the base’s own limit, resin alone', () => {
+    const depth = (limit: number): Shelf => ({
+      ...cards,
+      bases: cards.bases.map((b) =>
+        b.id === 'clear-quick' && b.kind === 'resin' ? { ...b, depthLimit: limit } : b
+      )
+    });
+    const deepest = Math.max(...figuresOf(tideline, cards).groups[0]!.layers.map((l) => l.to - l.from));
+    expect(found(tideline, 'layer-too-deep', { shelf: depth(deepest + 0.001) })).toEqual([]);
+    expect(found(tideline, 'layer-too-deep', { shelf: depth(deepest - 0.001) })).toHaveLength(1);
+    expect(found(sluice, 'layer-too-deep')).toEqual([]);
+  });
+});
+
+describe('what the shelf and the record say', () => {
+  const today = Date.UTC(2026, 10, 25);
+  it('a lot past its date is said, one that is not is not', () => {
+    const shelf = { ...cards, lots: demoLots(today) };
+    expect(found(samphire, 'stock-expired', { shelf, past: { today } })).toEqual([]);
+    const late = found(samphire, 'stock-expired', { shelf, past: { today: today + 500 * 86_400_000 } });
+    expect(late.length).toBeGreaterThan(0);
+    expect(late.every((p) => p.path === 'shelf/lots')).toBe(true);
+  });
+
+  it('a mould’s last colour is said before a paler piece: a dye as a warning, a pigment as a note', () => {
+    const last = (colour: string, dye: boolean): Past => ({
+      lastColours: new Map([['roundel', { colour, name: 'sluice black', dye }]])
+    });
+    expect(found(rockpool, 'mould-residue', { past: last('#111111', true) })[0]).toMatchObject({
+      level: 'warn'
+    });
+    expect(found(rockpool, 'mould-residue', { past: last('#111111', false) })[0]).toMatchObject({
+      level: 'note'
+    });
+    expect(found(rockpool, 'mould-residue', { past: last('#eeeeee', true) })).toEqual([]);
+    expect(found(rockpool, 'mould-residue')).toEqual([]);
+  });
+
+  it('nothing is judged while there is no scale', () => {
+    const none = atBench(tideline, { scaleIds: ['gone'] });
+    const codes = figuresOf(none, cards).problems.map((p) => p.code);
+    expect(codes).toContain('scale-missing');
+    expect(codes).not.toContain('not-weighable');
+    expect(codes).not.toContain('mix-too-small');
+  });
+});
