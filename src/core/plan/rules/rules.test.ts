@@ -144,6 +144,49 @@ describe('what a scale can do', () => {
   });
 });
 
+describe('what a mix is made in', () => {
+  const ml = figuresOf(tideline, cards).cups[1]!.mixes[0]!.ml;
+  /** One vessel at hand, of so many times what a third left free asks for. */
+  const inVessel = (plan: Plan, times: number) => {
+    const vessels = [{ id: 'tub', name: 'tub', ml: ml * 1.5 * times, loss: 2 }];
+    return found(atBench(plan, { vesselIds: ['tub'] }), 'vessel-too-small', { shelf: { ...cards, vessels } });
+  };
+  const once = set(tideline, ['mixes', 'mix-heron', 'turns'], 1);
+
+  it('leaves a third free to stir, and is said where it does not', () => {
+    expect(inVessel(once, 1.001)).toEqual([]);
+    const [small] = inVessel(once, 0.99);
+    expect(small!.path).toBe('plan/cups/heron');
+    expect(small!.sentence).toContain(`${(ml * 0.99).toFixed(0)} ml, a third left free`);
+    // Left to itself it is made in as many mixes as the vessel stirs.
+    expect(inVessel(tideline, 0.99)).toEqual([]);
+  });
+
+  it('is the one that the cup names, whatever else is at hand', () => {
+    const named = set(once, ['cups', 'heron', 'vesselId'], 'tub');
+    expect(inVessel(named, 0.99)).toHaveLength(1);
+    expect(inVessel(named, 1.001)).toEqual([]);
+  });
+
+  it('is little past its base’s least, to half a division, and portions are judged in their pot', () => {
+    const least = (grams: number): Shelf => ({
+      ...cards,
+      bases: cards.bases.map((b) => (b.id === 'clear-quick' ? { ...b, leastMix: grams } : b))
+    });
+    const mixed0 = figuresOf(tideline, cards).cups[0]!.balance.mixed;
+    const small = (grams: number) =>
+      found(tideline, 'mix-too-small', { shelf: least(grams) }).map((p) => p.path);
+    expect(small(mixed0 + 0.004)).toEqual([]);
+    expect(small(mixed0 + 0.006)).toEqual(['plan/cups/mudflat']);
+    const split = mixed(tideline, 'split');
+    const pot = figuresOf(split, cards).common[0]!.balance.mixed;
+    expect(found(split, 'mix-too-small', { shelf: least(pot - 0.01) })).toEqual([]);
+    expect(found(split, 'mix-too-small', { shelf: least(pot + 0.01) }).map((p) => p.path)).toEqual([
+      'plan/mixes/mix'
+    ]);
+  });
+});
+
 describe('what is laid on what', () => {
   it('is said to run together where it is fluid, mixed apart and not waited for', () => {
     const apart = { ...tideline, steps: tideline.steps.map((s) => ({ ...s, gates: [] })) };
