@@ -3,6 +3,7 @@ import { cards } from '../../../../demo/cards';
 import { demoLots } from '../../../../demo/lots';
 import { rockpool, saltings, samphire, sluice, tideline } from '../../../../demo/plans';
 import { applyEdit } from '../../edit';
+import { superfatOf } from '../../material';
 import { figuresOf, type Past, type Plan } from '..';
 import { atBench, layer, mixed, withScales } from '../plans.testing';
 
@@ -60,6 +61,7 @@ describe('what a cup holds', () => {
     // Of the body's own density, percent by weight is percent by volume.
     expect(found(chips(59), 'chips-too-many')).toEqual([]);
     expect(found(chips(61), 'chips-too-many')[0]!.path).toBe('plan/cups/heron/fillers');
+    expect(found(chips(61), 'chips-too-many')[0]!.sentence).toMatch(/is 61 % chips .* past 60 %/);
     const light = set(
       tideline,
       ['cups', 'heron', 'fillers'],
@@ -82,6 +84,8 @@ describe('what a cup holds', () => {
     // With 0.4 % of black beside it the cup is full at 5.6 %.
     expect(found(over(5.6), 'cup-over-limit')).toEqual([]);
     expect(found(over(5.61), 'cup-over-limit')[0]!.path).toBe('plan/cups/mudflat/recipe');
+    expect(found(over(5.61), 'cup-over-limit')[0]!.sentence).toMatch(/6\.01 % colourant in all; over 6 %/);
+    expect(found(over(8), 'colourant-over-limit')[0]!.sentence).toMatch(/8 % of .* usual 6 %/);
   });
 
   it('is measured in drops and spoons only where the card knows theirs', () => {
@@ -130,6 +134,10 @@ describe('what a scale can do', () => {
       const { cups } = figuresOf(withScales(tideline, 'fine'), shelf);
       const off = cups.filter((c) => c.mixes[0]!.ratioError > 0.02).map((c) => `plan/cups/${c.cupId}`);
       expect(coarse(division).map((p) => p.path)).toEqual(off);
+      for (const p of coarse(division)) {
+        const cup = cups.find((c) => p.path.endsWith(`/${c.cupId}`))!;
+        expect(p.sentence).toContain(`${(cup.mixes[0]!.ratioError * 100).toFixed(1)} % off`);
+      }
     }
   });
 
@@ -139,7 +147,16 @@ describe('what a scale can do', () => {
         shelf: scale({ division, repeatability: division, capacity: 10_000 })
       });
     expect(lye(mixed(saltings, 'split'), 0.01)).toEqual([]);
-    expect(lye(mixed(saltings, 'split'), 50)[0]!.path).toMatch(/^plan\/mixes\//);
+    const pot = lye(mixed(saltings, 'split'), 50)[0]!;
+    expect(pot.path).toMatch(/^plan\/mixes\//);
+    const coarse = scale({ division: 50, repeatability: 50, capacity: 10_000 });
+    const { weighings } = figuresOf(withScales(mixed(saltings, 'split'), 'fine'), coarse).common[0]!;
+    const soap = cards.bases.find((b) => b.id === saltings.mixes[0]!.baseId)!;
+    if (soap.kind !== 'soap') throw new Error('not soap');
+    const [really, asked] = [superfatOf(soap, weighings), soap.superfat].map(
+      (x) => `${(x * 100).toFixed(1)} %`
+    );
+    expect(pot.sentence).toContain(`the superfat is ${really}, not ${asked}`);
     expect(lye(mixed(saltings, 'each'), 50)[0]!.path).toMatch(/^plan\/cups\//);
   });
 });
@@ -187,6 +204,18 @@ describe('what a mix is made in', () => {
   });
 });
 
+describe('a dose too small for the scale', () => {
+  it('is said with its spread, and in words where the scale shows nothing of it', () => {
+    const tiny = (percent: number) =>
+      found(percentOf(tideline, 'mudflat', 'mudflat-black', percent), 'not-weighable').find((p) =>
+        p.path.endsWith('mudflat-black')
+      )!.sentence;
+    expect(tiny(0.4)).toMatch(/0\.029 g carbon black paste .*\(± \d+ %\)/);
+    expect(tiny(0.01)).toMatch(/it shows nothing of it/);
+    expect(tiny(0.01)).not.toMatch(/Infinity|NaN/);
+  });
+});
+
 describe('what is laid on what', () => {
   it('is said to run together where it is fluid, mixed apart and not waited for', () => {
     const apart = { ...tideline, steps: tideline.steps.map((s) => ({ ...s, gates: [] })) };
@@ -216,7 +245,8 @@ describe('what is laid on what', () => {
     });
     const deepest = Math.max(...figuresOf(tideline, cards).groups[0]!.layers.map((l) => l.to - l.from));
     expect(found(tideline, 'layer-too-deep', { shelf: depth(deepest + 0.001) })).toEqual([]);
-    expect(found(tideline, 'layer-too-deep', { shelf: depth(deepest - 0.001) })).toHaveLength(1);
+    const [deep] = found(tideline, 'layer-too-deep', { shelf: depth(deepest - 0.001) });
+    expect(deep!.sentence).toContain(`${deepest.toFixed(1)} mm deep`);
     expect(found(sluice, 'layer-too-deep')).toEqual([]);
   });
 });
@@ -229,6 +259,12 @@ describe('what the shelf and the record say', () => {
     const late = found(samphire, 'stock-expired', { shelf, past: { today: today + 500 * 86_400_000 } });
     expect(late.length).toBeGreaterThan(0);
     expect(late.every((p) => p.path === 'shelf/lots')).toBe(true);
+    const short = found(samphire, 'stock-short', { shelf, past: { today } })[0]!;
+    const need = figuresOf(samphire, shelf, { today }).needs.find((n) => n.short)!;
+    expect(short.sentence).toContain(
+      `${need.inAll.toFixed(0)} g are needed for the whole order (${need.grams.toFixed(0)} g a turn)`
+    );
+    expect(short.sentence).toContain(`${need.have!.toFixed(0)} g are on the shelf`);
   });
 
   it('a mould’s last colour is said before a paler piece: a dye as a warning, a pigment as a note', () => {
