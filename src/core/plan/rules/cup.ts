@@ -156,7 +156,7 @@ function notWeighable({ cup, path, scales, plan }: OfCup, w: Weighing): Found {
     words: `Weigh ${grams(dose, scale.division)} g of a 1 : ${parts} let-down`,
     edit: { path: ['cups', cup.id, 'recipe', w.key, 'letDown'], value: parts }
   }));
-  const spread = Number.isFinite(w.spread) ? `± ${(w.spread * 100).toFixed(0)} %` : 'it shows nothing of it';
+  const spread = `± ${(w.spread * 100).toFixed(0)} %`;
   return {
     code: 'not-weighable',
     level: 'warn',
