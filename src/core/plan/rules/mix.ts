@@ -212,7 +212,7 @@ function atLeast(b: Batch, { cups }: WorkedCups): Mend[] {
   const sizeOf = (w: (typeof own)[number]) => w.mixes.reduce((s, m) => s + m.balance.mixed, 0);
   const cup = own.reduce((x, y) => (sizeOf(y) > sizeOf(x) ? y : x), own[0]!);
   const short = (leastMix - b.smallest.balance.mixed) * b.turns;
-  // A division more, so that rounding does not fall short of it again.
+  // Whole grams, and a little more where rounding falls short of them again.
   return [leastMix * b.turns, Math.ceil(sizeOf(cup) + short), Math.ceil((sizeOf(cup) + short) * 1.02)].map(
     (grams) => ({
       words,

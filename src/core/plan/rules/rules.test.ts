@@ -218,6 +218,45 @@ describe('a dose too small for the scale', () => {
   });
 });
 
+describe('which cups are judged', () => {
+  it('those that are poured, and made from a mix', () => {
+    const unpoured = { ...tideline, steps: tideline.steps.filter((s) => s.act.cupId !== 'mudflat') };
+    const at = (plan: Plan, code: string) => found(plan, code).map((p) => p.path);
+    expect(at(tideline, 'not-weighable').some((p) => p.includes('/mudflat/'))).toBe(true);
+    expect(at(unpoured, 'not-weighable').some((p) => p.includes('/mudflat/'))).toBe(false);
+    expect(at(tideline, 'mix-too-small')).toEqual(['plan/cups/mudflat']);
+    expect(at(unpoured, 'mix-too-small')).toEqual([]);
+    const jug = {
+      ...tideline.cups[0]!,
+      id: 'jug',
+      letter: 'E',
+      from: { cups: [{ cupId: 'mudflat', share: 1 }] },
+      recipe: []
+    };
+    const filled = {
+      ...tideline,
+      cups: [...tideline.cups, jug],
+      steps: tideline.steps.map((s) =>
+        s.act.cupId === 'mudflat' ? { ...s, act: { ...s.act, cupId: 'jug' } } : s
+      )
+    } as Plan;
+    expect(at(filled, 'mix-too-small')).toEqual(['plan/cups/mudflat']);
+  });
+
+  it('stop where colourants bring more of a part than the cup holds', () => {
+    const letDown = (percent: number) =>
+      set(
+        percentOf(tideline, 'heron', 'heron-brown', percent),
+        ['cups', 'heron', 'recipe', 'heron-brown', 'letDown'],
+        99
+      );
+    expect(found(letDown(0.5), 'carrier-exceeds-part')).toEqual([]);
+    const [drowned] = found(letDown(1), 'carrier-exceeds-part');
+    expect(drowned).toMatchObject({ level: 'stop', path: 'plan/cups/heron/recipe' });
+    expect(drowned!.sentence).toMatch(/heron: its colourants bring more resin A/);
+  });
+});
+
 describe('what is laid on what', () => {
   it('is said to run together where it is fluid, mixed apart and not waited for', () => {
     const apart = { ...tideline, steps: tideline.steps.map((s) => ({ ...s, gates: [] })) };
