@@ -1,6 +1,6 @@
 import { applyEdit } from '$core/edit';
 import { merge, same } from '$core/merge';
-import { computePlan, Plan, type Past, type Shelf } from '$core/plan';
+import { computePlan, figuresOf, Plan, type Computed, type Past, type Shelf } from '$core/plan';
 import type { Edit, Problem } from '$core/problem';
 import { problemsOf } from '$core/validate';
 import { SharedDocument } from './shared-document.svelte';
@@ -30,12 +30,18 @@ export class PlanEditor {
 
   readonly shared: SharedDocument<Plan>;
   readonly shelf: Shelf;
-  readonly computed;
+  /** Every figure, at once with each keystroke; the mends of its problems follow when `prove` has found them. */
+  readonly computed: Computed;
+  readonly #record: Past;
+  /** What was last proved: of which plan, and the problems with their mends. */
+  #proved = $state.raw<{ plan: Plan; problems: Problem[] }>();
 
   constructor(plan: Plan, revision: number, shelf: Shelf, past: Past = {}) {
     this.shared = new SharedDocument('plans', plan, revision, readPlan);
     this.shelf = shelf;
-    this.computed = $derived(computePlan(this.shared.current, this.shelf, past));
+    this.#record = past;
+    const figures = $derived(figuresOf(this.shared.current, this.shelf, past));
+    this.computed = $derived({ ...figures, problems: this.#mended(figures.problems) });
     this.#recall();
   }
 
@@ -107,6 +113,18 @@ export class PlanEditor {
     this.#past = [...this.#past, change];
     this.#last = { key: '', at: 0 };
     this.#show(merge(change.before, change.after, this.plan).merged);
+  }
+
+  /** Looks for mends that hold for the plan as it stands: work for a moment when nothing is typed. */
+  prove(): void {
+    const plan = this.plan;
+    if (this.#proved?.plan === plan) return;
+    this.#proved = { plan, problems: computePlan(plan, this.shelf, this.#record).problems };
+  }
+
+  /** Problems with the mends that were proved for this very plan; until then in their general words. */
+  #mended(found: Problem[]): Problem[] {
+    return this.#proved?.plan === this.plan ? this.#proved.problems : found;
   }
 
   /** Resolves once what is shown is stored, or fails when it cannot be. */

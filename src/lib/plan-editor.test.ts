@@ -52,6 +52,26 @@ describe('a plan on the workbench', () => {
     expect(nameOf(editor)).toBe('mudflat');
   });
 
+  it('says its problems at once, and offers mends for the plan as it stands once they are proved', () => {
+    const editor = open();
+    const offered = () => editor.computed.problems.filter((p) => p.edit).length;
+    const codes = () => editor.computed.problems.map((p) => p.code);
+    const at = codes();
+    expect(at).toContain('mix-too-small');
+    expect(offered()).toBe(0);
+    editor.prove();
+    expect(codes()).toEqual(at);
+    expect(offered()).toBeGreaterThan(0);
+    // A mend of the plan before is none of this one.
+    rename(editor, 'silt');
+    expect(offered()).toBe(0);
+    editor.prove();
+    expect(offered()).toBeGreaterThan(0);
+    const mend = editor.computed.problems.find((p) => p.code === 'mix-too-small')!;
+    editor.edit(mend.edit!);
+    expect(codes()).not.toContain('mix-too-small');
+  });
+
   it('lets go of what was undone once something else is done', () => {
     const editor = open();
     rename(editor, 'silt');

@@ -33,6 +33,15 @@
   );
   const SEVERAL = 'several';
 
+  /** Mends are looked for once nothing has been typed for so long, ms. */
+  const QUIET = 120;
+  $effect(() => {
+    const open = editor;
+    if (!open.plan.id) return;
+    const soon = setTimeout(() => open.prove(), QUIET);
+    return () => clearTimeout(soon);
+  });
+
   // What another bench changes is seen here as it is stored.
   $effect(() => {
     const open = editor;
