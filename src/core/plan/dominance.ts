@@ -3,10 +3,8 @@ import type { Found, Mend } from '../problem';
 import type { ComputedCup } from './computed';
 import type { ComputedGroup, ComputedLayer } from './piece';
 import type { ResolvedPlan } from './resolve';
-import { wetRuns } from './swirl';
+import { wetRuns, WHITE } from './swirl';
 
-/** Lightness from which a cup counts as white, L*. */
-const WHITE = 82;
 /** Share of its swirl's face from which white has taken over. */
 const TOO_MUCH = 0.5;
 /** Seen this many times its share of the pour, it is no longer what was meant. */

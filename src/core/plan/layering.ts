@@ -27,7 +27,6 @@ interface Laid {
  * @param tops where each of the layers but the last ends, ml in one cavity, rising
  */
 function inLayers(plan: Plan, { step, layer, strand, mix }: Laid, tops: readonly number[]): Plan | undefined {
-  if (tops.length >= MOST_LAYERS) return undefined;
   const definition = acts.find(step.step.act.kind);
   const amount = (step.step.act as { amount?: Amount }).amount;
   const alike = step.strands.every(

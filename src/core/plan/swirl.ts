@@ -2,7 +2,7 @@ import type { PouredLayer } from './fill';
 import type { Palette } from './looks';
 
 /** Lightness from which a cup counts as white, L*. */
-const WHITE = 82;
+export const WHITE = 82;
 /** Some of every colour is left to be seen, however much the whites cover. */
 const MOST_COVERED = 0.95;
 

@@ -37,7 +37,8 @@
   const QUIET = 120;
   $effect(() => {
     const open = editor;
-    if (!open.plan.id) return;
+    // Read here, so that each change begins the wait anew.
+    if (!open.plan) return;
     const soon = setTimeout(() => open.prove(), QUIET);
     return () => clearTimeout(soon);
   });

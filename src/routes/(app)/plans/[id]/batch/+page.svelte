@@ -2,7 +2,7 @@
 <script lang="ts">
   import Table from '$lib/ui/Table.svelte';
   import { PORTION } from '$core/batch';
-  import { computePlan } from '$core/plan';
+  import { figuresOf } from '$core/plan';
   import { amountWords } from '$core/pour';
   import { grams } from '$core/quantity';
   import CupMark from '$lib/ui/CupMark.svelte';
@@ -11,7 +11,7 @@
 
   let { data } = $props();
   const plan = $derived(data.plan);
-  const computed = $derived(computePlan(plan, data.shelf, data.past));
+  const computed = $derived(figuresOf(plan, data.shelf, data.past));
   const base = $derived(computed.bases.map((b) => b.name).join(', '));
   const basis = $derived([...new Set(computed.bases.map((b) => b.basis))].join('; '));
   const g = (x: number) => grams(x, computed.division);

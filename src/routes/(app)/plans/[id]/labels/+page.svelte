@@ -1,6 +1,6 @@
 <!-- Labels for cups and jars: letter, hatch, recipe, date. Cut along the lines. -->
 <script lang="ts">
-  import { computePlan } from '$core/plan';
+  import { figuresOf } from '$core/plan';
   import { grams } from '$core/quantity';
   import { today } from '$lib/when';
   import CupIcon from '$lib/ui/CupIcon.svelte';
@@ -9,7 +9,7 @@
 
   let { data } = $props();
   const plan = $derived(data.plan);
-  const computed = $derived(computePlan(plan, data.shelf, data.past));
+  const computed = $derived(figuresOf(plan, data.shelf, data.past));
   const base = $derived(computed.bases.map((b) => b.name).join(', '));
   const date = $derived(today(data.past.today ?? 0));
   const labels = $derived(

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { computePlan, type Plan } from '$core/plan';
+  import { figuresOf, type Plan } from '$core/plan';
   import { amountWords } from '$core/pour';
   import { duration, grams } from '$core/quantity';
   import { tasksOf } from '$core/run';
@@ -16,7 +16,7 @@
   const READINGS = ['cumulative', 'tared'].map((r) => ({ value: r, label: r }));
 
   const plan = $derived({ ...data.plan, bench: { ...data.plan.bench, readings } });
-  const computed = $derived(computePlan(plan, data.shelf, data.past));
+  const computed = $derived(figuresOf(plan, data.shelf, data.past));
   const base = $derived(computed.bases.map((b) => b.name).join(', '));
   const basisOf = (id: string) => computed.bases.find((b) => b.baseId === id)?.basis ?? '';
   const tasks = $derived(tasksOf(plan, computed));
