@@ -106,9 +106,12 @@ function safeGrams({ base, behaviour }: ResolvedMix, room: number): number {
 function overheats(plan: ResolvedPlan, b: Batch, filled: readonly FilledStrand[]): Found[] {
   const room = plan.plan.bench.roomCelsius;
   const { mixed } = b.largest.balance;
+  const peak = b.mix.behaviour.cupPeak(mixed, room);
+  // A cup that stays cool needs no search for what would.
+  if (peak <= EXOTHERM_LIMIT && !(b.mix.base.kind === 'resin' && b.mix.base.safeMass !== undefined))
+    return [];
   const safe = safeGrams(b.mix, room);
   if (mixed <= safe * (1 + 1e-9)) return [];
-  const peak = b.mix.behaviour.cupPeak(mixed, room);
   return [
     {
       code: 'cup-overheats',
