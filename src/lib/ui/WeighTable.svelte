@@ -28,6 +28,7 @@
     {
       id: 'weighs',
       head: 'weighs, g',
+      headClass: 'whitespace-nowrap',
       num: true,
       text: (w) => `${w.kind === 'reserve' ? '−' : ''}${grams(w.weight, w.division)}`
     },
@@ -35,17 +36,18 @@
       id: 'reads',
       head: readings === 'cumulative' ? 'scale reads, g' : 'scale reads, tared, g',
       num: true,
+      headClass: readings === 'cumulative' ? 'whitespace-nowrap' : '',
       text: (w) => grams(w.reading, w.division),
       class: 'font-bold'
     },
-    { id: 'really', head: 'really', num: true, text: () => '______', headClass: 'w-24', class: 'text-ink-2' }
+    { id: 'really', head: 'really', num: true, text: () => '______', headClass: 'w-16', class: 'text-ink-2' }
   ]}
 >
   {#snippet cell(w, column)}
     {#if column === 'done'}<span class="inline-block h-3.5 w-3.5 border border-ink"></span>
     {:else}
       {w.name}
-      {#if w.percent}<span class="text-ink-2">{w.percent} %</span>{/if}
+      {#if w.percent}<span class="whitespace-nowrap text-ink-2">{w.percent} %</span>{/if}
       {#if w.counted}<strong>{w.counted}</strong>{/if}
       {#if w.scaleId !== mainId || w.boat}<span class="block text-[0.8rem] text-ink-2"
           >on the {scaleOf(w.scaleId)}{w.boat ? ', in a boat' : ''}</span
