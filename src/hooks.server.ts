@@ -10,7 +10,8 @@ import {
   takePassphrase
 } from '$lib/server/door';
 import { log } from '$lib/server/log';
-import { problem, refuse } from '$lib/server/respond';
+import { problem } from '$lib/server/body';
+import { refuse } from '$lib/server/respond';
 import { endStreams } from '$lib/server/shutdown';
 import { closeStore, store } from '$lib/server/store';
 

@@ -9,10 +9,9 @@ import {
   PART_TOLERANCE,
   roundParts,
   scaleFor,
-  shareError,
   toDivision,
   weighCup,
-  weighingSpread,
+  weighingSpread as spreadOnScale,
   type CarrierRule,
   type Counted,
   type Creep,
@@ -21,43 +20,8 @@ import {
   type Scale
 } from '../dosing';
 import type { Formula, FormulaPart } from '../material';
-
-/** The key of what a cup takes from a common mix. */
-export const PORTION = 'portion';
-
-/** One thing put on the scale for a cup, g; a reserve is taken out. */
-export interface Weighing {
-  /** `A`, `B`, `portion`, `reserve`, or the id of the recipe line or filler. */
-  key: string;
-  name: string;
-  kind: 'part' | 'colourant' | 'filler' | 'reserve';
-  /** Exact weight wanted. */
-  exact: number;
-  /** Weight on its scale: a multiple of its division, or what the count weighs. */
-  weight: number;
-  /** What the display reads when this is in: running total, or this alone when tared or in a boat. */
-  reading: number;
-  /** Relative standard spread of this weighing on this scale. */
-  spread: number;
-  weighable: boolean;
-  /** The scale it is weighed on, and that scale's division, g. */
-  scaleId: string;
-  division: number;
-  /** On another scale than the cup stands on: weighed alone, then tipped in. */
-  boat?: boolean;
-  colourantId?: string;
-  percent?: number;
-  /** When it is weighed as a let-down: parts of carrier to one, and the colourant in this weighing, g. */
-  letDown?: { parts: number; supplied: number };
-  /** Grams of the colourant as supplied in this weighing. */
-  supplied?: number;
-  /** Counted instead of weighed, in words. */
-  counted?: string;
-  /** Approached by eye in steps. */
-  creep?: Creep;
-  /** A vessel of its own, when it is not weighed into the cup. */
-  vessel?: string;
-}
+import { heldParts, offFormula, type HeldPart } from './held';
+import { PORTION, type Weighing } from './weighing';
 
 /** What is poured, clings, stays in the vessel, is taken out uncoloured, is left over: together, what is mixed. Grams. */
 export interface CupBalance {
@@ -79,6 +43,8 @@ export interface WeighedCup {
   weighings: Weighing[];
   /** Greatest relative deviation of a part's share after rounding, carriers counted. */
   ratioError: number;
+  /** The recipe's parts as they are really in it: weights as rounded, carriers and let-downs counted. */
+  held: HeldPart[];
   /** Per part, what carriers bring beyond the ratio in a cup split from a common mix, as a share of the part. */
   offRatio: CupWeights['offRatio'];
 }
@@ -130,7 +96,7 @@ interface Wanted {
 
 const ruleOf = (order: CupOrder): CarrierRule => (order.split ? 'on top' : 'make room');
 
-function wantedOf(order: CupOrder): Wanted {
+function wantedOf(order: CupOrder, more: number): Wanted {
   const { formula, losses, fillers = [], allowance = 0 } = order;
   const pours = order.pouredMl > 0;
   const density = colouredDensity(formula, order.doses, ruleOf(order), fillers);
@@ -138,7 +104,7 @@ function wantedOf(order: CupOrder): Wanted {
   const clings = poured * losses.cling;
   const vessel = pours ? losses.vessel : 0;
   const needed = (poured + clings) * (1 + allowance) + vessel;
-  const total = Math.max(needed, pours ? (order.atLeast ?? 0) : 0);
+  const total = Math.max(needed, pours ? (order.atLeast ?? 0) : 0) + more;
   const solids = fillers.reduce((s, f) => s + f.share, 0);
   return {
     density,
@@ -160,11 +126,35 @@ interface Scales {
 /**
  * Works out one cup: mass to mix = poured × ρ × (1 + cling), with its allowance, + vessel loss (+ reserve), split
  * into parts, colourants and fillers, rounded to the scales. The balance closes exactly on the rounded weights:
- * what rounding, `atLeast` or the allowance adds is left over. A surplus below nothing (a rounding, at most half
- * a division) stays visible.
+ * what rounding, `atLeast` or the allowance adds is left over; what rounding takes is taken from what is reckoned
+ * to cling, and where that is less, a division more is mixed. Nothing is ever left below nothing.
  */
 export function weighOutCup(order: CupOrder): WeighedCup {
-  const wanted = wantedOf(order);
+  let more = 0;
+  for (let i = 0; i < MOST_ROUNDINGS; i++) {
+    const out = weighedOnce(order, more);
+    const { left, clings, vessel } = out.balance;
+    if (left >= -(clings + vessel)) return { ...out, balance: settled(out.balance) };
+    more += cupScale(out.balance.mixed, order.scales).division / 2 - (left + clings + vessel);
+  }
+  return weighedOnce(order, more);
+}
+
+/** Every weighing of a cup may round down once; more rounds than this are never needed. */
+const MOST_ROUNDINGS = 8;
+
+/** The balance with what rounding takes borne by what clings, then by what stays in the vessel: both are estimates. */
+function settled(balance: CupBalance): CupBalance {
+  const short = Math.max(0, -balance.left);
+  if (short === 0) return balance;
+  const clings = Math.max(0, balance.clings - short);
+  const vessel = Math.max(0, balance.vessel - (short - (balance.clings - clings)));
+  return { ...balance, clings, vessel, left: 0 };
+}
+
+/** The cup weighed out with so many grams more than is needed. */
+function weighedOnce(order: CupOrder, more: number): WeighedCup {
+  const wanted = wantedOf(order, more);
   const { density, poured, clings, vessel, exact } = wanted;
   const scales: Scales = { own: cupScale(wanted.total + wanted.reserve, order.scales), all: order.scales };
   const parts = order.split
@@ -173,12 +163,15 @@ export function weighOutCup(order: CupOrder): WeighedCup {
   const weighings = inOrder(order, wanted, parts, scales);
   const { mixed, reserved } = readings(weighings, order.readings);
   const left = mixed - poured - clings - vessel - reserved;
+  const colourants = new Map(order.doses.map((d) => [d.colourant.id, d.colourant]));
+  const held = heldParts({ formula: order.formula, weighings, colourantOf: (id) => colourants.get(id) });
   return {
     balance: { pouredMl: order.pouredMl, poured, clings, vessel, reserved, left, mixed },
     batch: exact.batch,
     density,
     weighings,
-    ratioError: order.pouredMl > 0 && !order.split ? ratioErrorOf(wanted, order.formula, parts) : 0,
+    ratioError: order.pouredMl > 0 && !order.split ? offFormula(held, order.formula) : 0,
+    held,
     offRatio: exact.offRatio
   };
 }
@@ -220,13 +213,16 @@ function partWeighings(formula: Formula, { exact, reserve }: Wanted, { own, all 
     together.map((i) => exact.parts[i]!.fromCarriers)
   );
   const weights = grams.map((g, i) =>
-    chosen[i] === own ? rounded.weights[together.indexOf(i)]! : clean(toDivision(g, chosen[i]!.division))
+    chosen[i] === own
+      ? notNothing(rounded.weights[together.indexOf(i)]!, g, own.division)
+      : atLeastOne(g, chosen[i]!.division)
   );
+  const present = weights.map((w, i) => w + exact.parts[i]!.fromCarriers);
   return exact.parts.map((part, i): Weighing => {
     const of = formula.parts[i]!;
     const scale = chosen[i]!;
     const weight = of.roundDown
-      ? roundedDown(Math.min(grams[i]!, most(of, formula, weights)), scale.division)
+      ? roundedDown(Math.min(grams[i]!, most(of, formula, present)), scale.division)
       : weights[i]!;
     const spread = weighingSpread(scale, weight);
     return {
@@ -246,14 +242,6 @@ function partWeighings(formula: Formula, { exact, reserve }: Wanted, { own, all 
   });
 }
 
-function ratioErrorOf({ exact, reserve }: Wanted, formula: Formula, parts: readonly Weighing[]): number {
-  return shareError(
-    parts.map((w) => w.weight),
-    exact.parts.map((p, i) => p.grams + formula.parts[i]!.share * reserve),
-    exact.parts.map((p) => p.fromCarriers)
-  );
-}
-
 function weighing(
   what: Pick<Weighing, 'key' | 'name' | 'kind'>,
   exact: number,
@@ -265,7 +253,7 @@ function weighing(
   return {
     ...what,
     exact,
-    weight: clean(toDivision(exact, scale.division)),
+    weight: atLeastOne(exact, scale.division),
     reading: 0,
     spread,
     weighable: spread <= tolerance,
@@ -290,15 +278,15 @@ function colourWeighing(
     supplied: counted ? counted.grams : supplied,
     ...(dose.letDown ? { letDown: { parts: dose.letDown, supplied } } : {}),
     ...(dose.creep ? { creep: dose.creep } : {}),
-    ...(counted ? asCounted(counted) : {})
+    ...(counted ? asCounted(counted, grams) : {})
   };
 }
 
-/** What a dose in drops or spoons weighs, and how far that may be off. */
-const asCounted = (counted: Counted) => ({
+/** What a dose in drops or spoons weighs, and how far that may be off: by its spread, or for want of half a drop. */
+const asCounted = (counted: Counted, wanted: number) => ({
   weight: clean(counted.grams),
   spread: counted.spread,
-  weighable: counted.count > 0 && counted.spread <= 4 * COLOUR_TOLERANCE,
+  weighable: Math.max(counted.spread, Math.abs(counted.grams / wanted - 1)) <= 4 * COLOUR_TOLERANCE,
   counted: countWords(counted)
 });
 
@@ -326,9 +314,21 @@ function readings(weighings: Weighing[], way: CupOrder['readings']): { mixed: nu
   return { mixed, reserved };
 }
 
+/** Past this a weighing is a guess, and how bad a guess is not told apart. */
+const MOST_SPREAD = 1;
+const weighingSpread = (scale: Scale, grams: number): number =>
+  Math.min(MOST_SPREAD, spreadOnScale(scale, grams));
+
+/** Never nothing of something: the least that the scale shows is a guess, and is called one. */
+const notNothing = (weight: number, exact: number, division: number) =>
+  exact > 0 ? Math.max(division, weight) : weight;
+/** The nearest weight that the scale shows. */
+const atLeastOne = (exact: number, division: number) =>
+  clean(notNothing(toDivision(exact, division), exact, division));
+
 const roundedDown = (g: number, division: number) => clean(Math.floor(g / division + 1e-9) * division);
 
-/** The most of a part that the other parts, as rounded, can take. */
+/** The most of a part that the other parts, as rounded and with what carriers bring, can take. */
 function most(part: FormulaPart, formula: Formula, weights: readonly number[]): number {
   if (!part.mostOf) return Infinity;
   return formula.parts.reduce((s, p, i) => s + (part.mostOf?.[p.key] ?? 0) * (weights[i] ?? 0), 0);

@@ -1,14 +1,14 @@
 export { planLetDowns, type PlannedLetDown } from './letdowns';
 export {
-  PORTION,
   weighOutCup,
   type CupBalance,
   type CupDose,
   type CupOrder,
   type Filler,
-  type WeighedCup,
-  type Weighing
+  type WeighedCup
 } from './cup';
+export { PORTION, type Weighing } from './weighing';
+export { heldParts, type HeldPart } from './held';
 export { castFor, turnsFor } from './yield';
 export { dealCavities, dealPours, portions, type Allotment } from './turns';
 export { placeSurplus, type Spare, type Surplus } from './surplus';

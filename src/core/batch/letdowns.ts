@@ -7,7 +7,7 @@ import {
   weighingSpread
 } from '../dosing';
 import type { Formula } from '../material';
-import type { Weighing } from './cup';
+import type { Weighing } from './weighing';
 
 /**
  * A let-down to make before the cups: for all its uses and a fifth more, and never so little that its own pigment

@@ -13,6 +13,7 @@ export {
 export { contrastRatio, hidingThickness } from './hiding';
 export { finished, isInk, type Finish } from './finish';
 export { CLOSE, contrastOf, type Contrast } from './contrast';
+export { isWhite, paleness } from './white';
 export { seenBy, VISIONS, type Vision } from './vision';
 export {
   matching,

@@ -26,22 +26,22 @@ export interface Counted {
   spread: number;
 }
 
-/** The whole number of drops nearest to a dose, g > 0. Spread = √(calibration² + variation²/n). */
+/** The whole number of drops (at least one) nearest to a dose, g > 0. Spread = √(calibration² + variation²/n). */
 export function inDrops(dose: number, drop: { grams: number; error: number }): Counted {
-  const count = Math.round(dose / drop.grams);
+  const count = Math.max(1, Math.round(dose / drop.grams));
   return {
     unit: 'drops',
     count,
     grams: dropsWeigh(count, drop.grams),
-    spread: count ? Math.sqrt((drop.error / drop.grams) ** 2 + DROP_VARIES ** 2 / count) : Infinity
+    spread: Math.sqrt((drop.error / drop.grams) ** 2 + DROP_VARIES ** 2 / count)
   };
 }
 
-/** The whole number of eighths of a levelled teaspoon nearest to a dose, g > 0, by bulk density, g/ml. */
+/** The whole number of eighths (at least one) of a levelled teaspoon nearest to a dose, g > 0, by bulk density, g/ml. */
 export function inSpoons(dose: number, bulkDensity: number): Counted {
   const each = EIGHTH_TSP * bulkDensity;
-  const count = Math.round(dose / each);
-  return { unit: '⅛ tsp', count, grams: count * each, spread: count ? SPOON_VARIES : Infinity };
+  const count = Math.max(1, Math.round(dose / each));
+  return { unit: '⅛ tsp', count, grams: count * each, spread: SPOON_VARIES };
 }
 
 /** A count in words: `12 drops`, `1½ tsp`. */

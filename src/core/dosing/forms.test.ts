@@ -125,12 +125,14 @@ describe('counted doses', () => {
     expect(dozen).toMatchObject({ unit: 'drops', count: 12 });
     expect(dozen.grams).toBeCloseTo(0.504, 9);
     expect(dozen.spread).toBeCloseTo(Math.hypot(0.0001 / 0.042, 0.05 / Math.sqrt(12)), 9);
-    expect(inDrops(0.01, { grams: 0.042, error: 0 }).spread).toBe(Infinity);
+    // Never no drop of something.
+    expect(inDrops(0.01, { grams: 0.042, error: 0 })).toMatchObject({ count: 1, grams: 0.042 });
   });
 
   it('are eighths of a teaspoon', () => {
     const spoon = inSpoons(3 * EIGHTH_TSP * 0.8, 0.8);
     expect(countWords(spoon)).toBe('⅜ tsp');
+    expect(countWords(inSpoons(0.001, 0.8))).toBe('⅛ tsp');
     expect(countWords({ unit: '⅛ tsp', count: 12 })).toBe('1½ tsp');
     expect(countWords({ unit: 'drops', count: 1 })).toBe('1 drop');
   });

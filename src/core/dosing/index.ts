@@ -2,6 +2,7 @@ export { Scale, COLOUR_TOLERANCE, PART_TOLERANCE, weighingSpread, leastWeighing,
 export { cupScale, finestFor, scaleFor } from './choose';
 export { roundParts, shareError } from './rounding';
 export {
+  carriedBy,
   colouredDensity,
   concentrationsOf,
   LINE_BASES,

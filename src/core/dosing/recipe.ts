@@ -34,7 +34,7 @@ interface PerGram {
   supplied: number;
   weighed: number;
   /** What it brings of the recipe's own parts. */
-  brings: { part: string; amount: number }[];
+  brings: Carried[];
 }
 
 /** How carriers are treated: a cup mixed on its own makes room for them; one split from a mix cannot. */
@@ -64,12 +64,9 @@ function perGramOf(formula: Formula, doses: readonly Dose[], rule: CarrierRule):
   const asked = doses.map(
     (d) => (d.percent / 100) * (d.of === 'pigment' ? 1 / d.colourant.pigmentFraction : 1)
   );
-  const brought = doses.map((d) => {
-    const countsAs = carrierPart(d.colourant, formula);
-    return countsAs ? { countsAs, share: 1 - d.colourant.pigmentFraction } : { share: 0 };
-  });
+  const brought = doses.map((d) => (carrierPart(d.colourant, formula) ? 1 - d.colourant.pigmentFraction : 0));
   // What one gram as supplied adds to the finished weight; a let-down's carrier adds itself where it cannot make room.
-  const adds = (i: number) => (rule === 'make room' ? 1 - brought[i]!.share : 1 + (doses[i]!.letDown ?? 0));
+  const adds = (i: number) => (rule === 'make room' ? 1 - brought[i]! : 1 + (doses[i]!.letDown ?? 0));
   // Finished = batch + Σ fixed lines + Σ inclusive lines; the inclusive ones are p × finished.
   let fixed = 0;
   let inclusive = 0;
@@ -82,16 +79,12 @@ function perGramOf(formula: Formula, doses: readonly Dose[], rule: CarrierRule):
   return doses.map((dose, i) => {
     const basis = basisOf(dose);
     const supplied = asked[i]! * (basis === 'finished' ? finished : basis === 'binder' ? binder : 1);
-    const { countsAs, share } = brought[i]!;
     const carried = supplied * (dose.letDown ?? 0);
     return {
       dose,
       supplied,
       weighed: supplied + carried,
-      brings: [
-        ...(countsAs ? [{ part: countsAs, amount: supplied * share }] : []),
-        ...(carried > 0 ? [{ part: formula.letDownIn, amount: carried }] : [])
-      ]
+      brings: carriedBy(dose.colourant, formula, { supplied, carried })
     };
   });
 }
@@ -112,7 +105,7 @@ export function ownPercents(formula: Formula, doses: readonly Dose[]): number[] 
   return perGram.map((d) => (d.supplied / of) * 100);
 }
 
-const counted = (d: PerGram) => d.brings.reduce((s, b) => s + b.amount, 0);
+const counted = (d: PerGram) => d.brings.reduce((s, b) => s + b.grams, 0);
 
 /**
  * Splits a wanted total (g, coloured) into parts and colourants.
@@ -130,7 +123,7 @@ export function weighCup(
   const onTop = perGram.reduce((s, d) => s + d.weighed - (rule === 'make room' ? counted(d) : 0), 0);
   const batch = total / (1 + onTop);
   const bringsOf = (key: string) =>
-    perGram.flatMap((d) => d.brings).reduce((s, b) => s + (b.part === key ? b.amount * batch : 0), 0);
+    perGram.flatMap((d) => d.brings).reduce((s, b) => s + (b.part === key ? b.grams * batch : 0), 0);
   return {
     batch,
     parts: formula.parts.map((part) => {
@@ -176,6 +169,25 @@ export function colouredDensity(
   const body = mass / volume;
   const filled = fillers.reduce((s, f) => s + f.share, 0);
   return 1 / (fillers.reduce((s, f) => s + f.share / f.density, 0) + (1 - filled) / body);
+}
+
+/** So much of a recipe's part that comes with a colourant, g (or a share, as what it is taken from). */
+export interface Carried {
+  part: string;
+  grams: number;
+}
+
+/** What a colourant brings of the recipe's own parts: its own carrier, and what it is let down in. */
+export function carriedBy(
+  colourant: Colourant,
+  formula: Formula,
+  { supplied, carried }: { supplied: number; carried: number }
+): Carried[] {
+  const part = carrierPart(colourant, formula);
+  return [
+    ...(part ? [{ part, grams: supplied * (1 - colourant.pigmentFraction) }] : []),
+    ...(carried > 0 ? [{ part: formula.letDownIn, grams: carried }] : [])
+  ];
 }
 
 /** The part of the recipe that a colourant's carrier is, if it is one. */

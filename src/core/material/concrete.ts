@@ -80,12 +80,8 @@ function baggedFormula(base: ConcreteBase, bag: NonNullable<ConcreteBase['bag']>
   };
 }
 
-/** Water to cement by weight, of weights as they are (water in liquid colourants counted by the caller). */
-export function waterCementOf(
-  base: ConcreteBase,
-  grams: (key: string) => number,
-  extraWater = 0
-): number | undefined {
+/** Water to cement by weight, of weights as they are (carriers counted by the caller). */
+export function waterCementOf(base: ConcreteBase, grams: (key: string) => number): number | undefined {
   const cement = base.bag ? grams('mix') * base.bag.cement : grams('cement');
-  return cement > 0 ? (grams('water') + extraWater) / cement : undefined;
+  return cement > 0 ? grams('water') / cement : undefined;
 }

@@ -150,9 +150,8 @@ export function soapFormula(base: SoapBase, path = `shelf/bases/${base.id}`): Re
   });
 }
 
-/** The superfat, 0..1, that rounded weights really leave; below zero there is free lye. */
-export function superfatOf(base: SoapBase, weights: readonly { key: string; weight: number }[]): number {
-  const grams = (key: string) => weights.find((w) => w.key === key)?.weight ?? 0;
+/** The superfat, 0..1, that weights as they are (carriers counted by the caller) leave; below zero there is free lye. */
+export function superfatOf(base: SoapBase, grams: (key: string) => number): number {
   const takes = lyeFor(
     base.oils.map((o, i) => ({ grams: grams(`oil-${i + 1}`), sap: o.sap })),
     { superfat: 0, purity: base.lyePurity, concentration: base.lyeConcentration }

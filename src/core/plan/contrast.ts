@@ -4,8 +4,10 @@ import {
   deepReflectance,
   finished,
   isInk,
+  isWhite,
   labOf,
   mixtureOf,
+  paleness,
   type Contrast
 } from '../colour';
 import { compatibilityOf, limitOf, type Base, type Colourant } from '../material';
@@ -160,12 +162,11 @@ function moreWhites(paler: Judged, other: Judged, plan: ResolvedPlan): Mend[] {
 /** The palest colourant on the shelf that belongs in the material. */
 function whiteFor({ colourants }: ResolvedPlan, base: Base): Colourant | undefined {
   return [...colourants.values()]
-    .filter((c) => c.form !== 'interference pearl' && compatibilityOf(c.form, base.kind).verdict !== 'avoid')
-    .map((c) => ({
-      c,
-      light: labOf(deepReflectance(mixtureOf({ base: PLAIN, doses: [{ colourant: c, percent: 3 }] }))).l
-    }))
-    .filter((x) => x.light > 88)
-    .sort((x, y) => y.light - x.light)[0]?.c;
+    .filter(
+      (c) =>
+        c.form !== 'interference pearl' &&
+        compatibilityOf(c.form, base.kind).verdict !== 'avoid' &&
+        isWhite(c)
+    )
+    .sort((x, y) => paleness(y) - paleness(x))[0];
 }
-const PLAIN = { kind: 'resin' as const, colour: '#f1ede0', density: 1.1 };

@@ -1,9 +1,10 @@
 import { REHEAT_LIMIT, settingFat, shotsFor, superfatOf, waterCementOf, type Base } from '../material';
+import { PORTION } from '../batch';
 import type { Found } from '../problem';
 import type { FilledStrand } from './fill';
 import { splitAll } from './mixing';
 import type { ResolvedMix, ResolvedPlan } from './resolve';
-import type { CommonMix, CupMix, WorkedCups } from './worked';
+import { gramsIn, type CommonMix, type CupMix, type WorkedCups } from './worked';
 
 /** A figure of the craft that a maker looks for beside the grams. */
 export interface CraftFact {
@@ -11,15 +12,16 @@ export interface CraftFact {
   value: string;
 }
 
-/** What one joining of parts comes to, for materials that are judged by more than a ratio. */
+/** What one cup or pot comes to, for materials that are judged by more than a ratio. */
 interface Joining {
   path: string;
   name: string;
-  /** Split into cups, or one cup of its own. */
-  split: boolean;
-  grams: (key: string) => number;
-  /** Water that colourants bring on top or in place of mix water, g. */
-  carriedWater: number;
+  /** A pot that cups are split from, a cup split from it, or a cup of its own. */
+  is: 'pot' | 'portion' | 'own';
+  /** On the scale, g. */
+  weighed: (key: string) => number;
+  /** Really in it, carriers and let-downs counted, g. */
+  held: (key: string) => number;
 }
 
 /** All that is poured of one base. */
@@ -31,6 +33,7 @@ interface OfBase<B extends Base = Base> {
   filled: FilledStrand[];
 }
 
+type SoapBase = Extract<Base, { kind: 'soap' }>;
 type Craft = { facts: CraftFact[]; problems: Found[] };
 
 /** The figures of the craft, base by base: water to cement, superfat as weighed, shots; and what is wrong with them. */
@@ -38,7 +41,7 @@ export function craftOf(plan: ResolvedPlan, worked: WorkedCups, filled: readonly
   const bases = new Map([...plan.mixes.values()].map((m) => [m.base.id, m.base]));
   const made = [...bases.values()].map((base) => {
     const mixes = [...plan.mixes.values()].filter((m) => m.base.id === base.id);
-    const joinings = mixes.flatMap((m) => joiningsOf(plan, worked, m));
+    const joinings = mixes.flatMap((m) => joiningsOf(worked, m));
     return craftOfBase({ plan, base, mixes, joinings, filled: filled.filter((f) => holds(plan, f, base)) });
   });
   return { facts: made.flatMap((m) => m.facts), problems: made.flatMap((m) => m.problems) };
@@ -52,7 +55,9 @@ function craftOfBase(of: OfBase): Craft {
     case 'concrete':
       return concreteFacts(of as OfBase<Extract<Base, { kind: 'concrete' }>>);
     case 'soap':
-      return soapFacts(of as OfBase<Extract<Base, { kind: 'soap' }>>);
+      return soapFacts(of as OfBase<SoapBase>);
+    case 'gypsum':
+      return gypsumFacts(of);
     case 'plastisol':
       return plastisolFacts(of as OfBase<Extract<Base, { kind: 'melt and pour' | 'plastisol' }>>);
     default:
@@ -60,44 +65,56 @@ function craftOfBase(of: OfBase): Craft {
   }
 }
 
-/** What is joined of a mix: its pots where it is split, otherwise the first mix of each cup that pours. */
-function joiningsOf(plan: ResolvedPlan, worked: WorkedCups, { mix }: ResolvedMix): Joining[] {
-  const from = (path: string, name: string, m: CommonMix | CupMix): Joining => ({
-    path,
-    name,
-    split: mix.feeds === 'split',
-    grams: (key) => m.weighings.find((w) => w.key === key && w.kind === 'part')?.weight ?? 0,
-    carriedWater: m.weighings.reduce((s, w) => {
-      const colourant = plan.colourants.get(w.colourantId ?? '');
-      return colourant?.carrier === 'water' ? s + (w.supplied ?? 0) * (1 - colourant.pigmentFraction) : s;
-    }, 0)
+/**
+ * What is joined of a mix: each cup that pours, in its first mix; where it is split, its pot, and those of its cups
+ * in which colourants shift the pot's figures.
+ */
+function joiningsOf(worked: WorkedCups, { mix, formula }: ResolvedMix): Joining[] {
+  const split = mix.feeds === 'split';
+  const pots = worked.common
+    .filter((m) => m.of === mix.id && m.turn === 1)
+    .map((m) => joining(`plan/mixes/${mix.id}`, 'the mix', 'pot', m));
+  const cups = worked.cups.flatMap(({ cup, mixes }) => {
+    const first = mixes.find((m) => m.balance.pouredMl > 0);
+    if (!('mix' in cup.from) || cup.from.mix !== mix.id || !first) return [];
+    if (split && !bringsParts(first, formula)) return [];
+    return [joining(`plan/cups/${cup.id}`, cup.name, split ? 'portion' : 'own', first)];
   });
-  if (mix.feeds === 'split')
-    return worked.common
-      .filter((m) => m.of === mix.id)
-      .map((m) => from(`plan/mixes/${mix.id}`, 'the mix', m));
-  return worked.cups.flatMap(({ cup, mixes: [first] }) =>
-    'mix' in cup.from && cup.from.mix === mix.id && first && first.balance.pouredMl > 0
-      ? [from(`plan/cups/${cup.id}`, cup.name, first)]
-      : []
-  );
+  return [...pots, ...cups];
+}
+
+const joining = (path: string, name: string, is: Joining['is'], m: CommonMix | CupMix): Joining => ({
+  path,
+  name,
+  is,
+  weighed: (key) => m.weighings.find((w) => w.key === key && w.kind === 'part')?.weight ?? 0,
+  held: gramsIn(m.held)
+});
+
+/** Whether more of the recipe's parts is in a portion than it took from its pot. */
+function bringsParts({ held, weighings }: CupMix, { parts }: ResolvedMix['formula']): boolean {
+  const inAll = held.reduce((s, p) => s + p.grams, 0);
+  return parts.length > 1 && inAll > (weighings.find((w) => w.key === PORTION)?.weight ?? 0) + 1e-9;
 }
 
 /** Water to cement above which concrete is weak and dusty, and below which it does not flow. Typical of casting mixes. */
 const WC = { least: 0.3, most: 0.5 };
 
+/** How far ten millilitres of water move it: what a maker wants to know before reaching for the jug, g. */
+const A_SPLASH = 10;
+
 function concreteFacts({ base, joinings }: OfBase<Extract<Base, { kind: 'concrete' }>>): Craft {
   const facts: CraftFact[] = [];
   const problems: Found[] = [];
   for (const j of joinings) {
-    const wc = waterCementOf(base, j.grams, j.carriedWater);
-    const ten = waterCementOf(base, j.grams, j.carriedWater + 10);
+    const wc = waterCementOf(base, j.held);
+    const ten = waterCementOf(base, (key) => j.held(key) + (key === 'water' ? A_SPLASH : 0));
     if (wc === undefined || ten === undefined) continue;
     facts.push({
       label: `water / cement, ${j.name}`,
-      value: `${wc.toFixed(3)} · 10 ml more: ${ten.toFixed(3)}`
+      value: `${wc.toFixed(3)} · ${A_SPLASH} ml more: ${ten.toFixed(3)}`
     });
-    if (wc > WC.most || wc < WC.least)
+    if (j.is !== 'portion' && (wc > WC.most || wc < WC.least))
       problems.push({
         code: 'water-cement',
         level: 'warn',
@@ -111,17 +128,28 @@ function concreteFacts({ base, joinings }: OfBase<Extract<Base, { kind: 'concret
   return { facts, problems };
 }
 
-function soapFacts({ plan, base, joinings, filled }: OfBase<Extract<Base, { kind: 'soap' }>>): Craft {
-  const facts = joinings.map((j): CraftFact => {
-    const superfat = superfatOf(
-      base,
-      [...base.oils.map((_, i) => `oil-${i + 1}`), 'naoh'].map((key) => ({ key, weight: j.grams(key) }))
-    );
-    return {
-      label: `lye, ${j.name}`,
-      value: `${j.grams('naoh')} g in ${j.grams('water')} g water · superfat ${(superfat * 100).toFixed(1)} %`
-    };
+function gypsumFacts({ joinings }: OfBase): Craft {
+  const facts = joinings.flatMap((j): CraftFact[] => {
+    const [liquid, powder] = [j.held('liquid'), j.held('powder')];
+    return liquid > 0
+      ? [{ label: `liquid : powder, ${j.name}`, value: `1 : ${(powder / liquid).toFixed(2)}` }]
+      : [];
   });
+  return { facts, problems: [] };
+}
+
+const superfatWords = (base: SoapBase, j: Joining) =>
+  `superfat ${(superfatOf(base, j.held) * 100).toFixed(1)} %`;
+
+function soapFacts({ plan, base, joinings, filled }: OfBase<SoapBase>): Craft {
+  const facts = joinings.map((j): CraftFact =>
+    j.is === 'portion'
+      ? { label: `with its colour, ${j.name}`, value: superfatWords(base, j) }
+      : {
+          label: `lye, ${j.name}`,
+          value: `${j.weighed('naoh')} g in ${j.weighed('water')} g water · ${superfatWords(base, j)}`
+        }
+  );
   const problems: Found[] = [];
   const { roomCelsius } = plan.plan.bench;
   const fat = settingFat(base, roomCelsius);
@@ -134,14 +162,14 @@ function soapFacts({ plan, base, joinings, filled }: OfBase<Extract<Base, { kind
       sentence: `At ${roomCelsius} °C ${fat.name} (melts at ${fat.melts} °C) may set in a waiting cup and pass for trace.`,
       mend: `Work oils and lye at about ${fat.melts + 5} °C; a cup that stiffens early is rewarmed gently to that, not blended.`
     });
-  const small = joinings.filter((j) => !j.split);
+  const small = joinings.filter((j) => j.is === 'own');
   const cups = plan.cups.filter((c) => c.mix?.base.id === base.id && c.mix.mix.feeds === 'one cup');
-  if (cups.length > 2 && small.some((j) => j.grams('naoh') < LITTLE_LYE))
+  if (cups.length > 2 && small.some((j) => j.weighed('naoh') < LITTLE_LYE))
     problems.push({
       code: 'soap-school',
       level: 'note',
       path: 'plan/mixes',
-      sentence: `Fresh small batches: the least lye here is ${Math.min(...small.map((j) => j.grams('naoh')))} g, where a slip of the scale moves the superfat.`,
+      sentence: `Fresh small batches: the least lye here is ${Math.min(...small.map((j) => j.weighed('naoh')))} g, where a slip of the scale moves the superfat.`,
       mend: 'Make a bigger batch, or use a finer scale.',
       tries: [
         {

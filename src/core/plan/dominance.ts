@@ -1,4 +1,4 @@
-import { deepReflectance, labOf, mixtureOf } from '../colour';
+import { isWhite } from '../colour';
 import type { Found, Mend } from '../problem';
 import type { ComputedCup } from './computed';
 import type { ComputedGroup, ComputedLayer } from './piece';
@@ -70,9 +70,7 @@ function takesOver(plan: ResolvedPlan, { cup, face, pour }: White): Found {
 function lessWhite({ cupOf, colourants }: ResolvedPlan, { cupId }: ComputedCup): Mend[] {
   const lines = cupOf.get(cupId)!.cup.recipe.flatMap((line) => {
     const colourant = colourants.get(line.colourantId);
-    if (!colourant) return [];
-    const pale = labOf(deepReflectance(mixtureOf({ base: PLAIN, doses: [{ colourant, percent: 3 }] }))).l;
-    return pale > 88 ? [line] : [];
+    return colourant && isWhite(colourant) ? [line] : [];
   });
   return LESS.flatMap((factor) =>
     lines.map((line): Mend => {
@@ -84,4 +82,3 @@ function lessWhite({ cupOf, colourants }: ResolvedPlan, { cupId }: ComputedCup):
     })
   );
 }
-const PLAIN = { kind: 'resin' as const, colour: '#f1ede0', density: 1.1 };

@@ -100,6 +100,7 @@ function filling(
     density,
     weighings: [],
     ratioError: 0,
+    held: [],
     offRatio: [],
     balance: { ...NOTHING, pouredMl, poured, clings, vessel: mixed - poured - clings, mixed },
     filledFrom

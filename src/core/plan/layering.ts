@@ -1,5 +1,4 @@
 import { layerState } from '../cure';
-import { acts } from '../pour';
 import type { Mend } from '../problem';
 import type { Amount, Gate, Plan, Step } from './document';
 import type { FilledStrand, PouredLayer } from './fill';
@@ -27,12 +26,12 @@ interface Laid {
  * @param tops where each of the layers but the last ends, ml in one cavity, rising
  */
 function inLayers(plan: Plan, { step, layer, strand, mix }: Laid, tops: readonly number[]): Plan | undefined {
-  const definition = acts.find(step.step.act.kind);
-  const amount = (step.step.act as { amount?: Amount }).amount;
+  const known = step.own;
+  const amount = known?.definition.amount?.(known.act);
   const alike = step.strands.every(
     (s) => s.kind.id === strand.strand.kind.id && s.mould.id === strand.strand.mould.id
   );
-  if (!definition || !amount || !alike || layer.chamber) return undefined;
+  if (!known || !amount || !alike || layer.chamber) return undefined;
   const state = layerState(mix.base);
   const amounts: Amount[] = tops.map((ml, i) => ({
     kind: 'volume',
@@ -42,7 +41,7 @@ function inLayers(plan: Plan, { step, layer, strand, mix }: Laid, tops: readonly
   amounts.push(UP_TO.has(amount.kind) ? amount : { kind: 'volume', ml: rounded(layer.each - poured) });
   let made = plan;
   const steps = amounts.map((amount, i): Step => {
-    const act = definition.changed(step.step.act, { amount }) as Step['act'];
+    const act = known.definition.changed(known.act, { amount }) as Step['act'];
     if (i === 0) return { ...step.step, act };
     const gate: Gate = { id: freshId(made, 'gate'), all: [{ kind: 'state', state, of: 'layer below' }] };
     const own: Step = { ...step.step, id: freshId(made, 'layer'), act, gates: [gate] };

@@ -27,8 +27,8 @@ const twoBases: Plan = {
   mixes: tideline.mixes.map((m) => (m.id === 'mix-foam' ? { ...m, baseId: OTHER } : m))
 };
 const draws = (act: Plan['steps'][number]['act']) => {
-  const read = acts.find(act.kind)?.schema.safeParse(act);
-  return read?.success ? acts.find(act.kind)!.cups(read.data) : [];
+  const known = acts.read(act);
+  return known ? known.definition.cups(known.act) : [];
 };
 
 describe('how the cups of a plan are made', () => {

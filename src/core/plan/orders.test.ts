@@ -16,6 +16,7 @@ import { PORTION } from '../batch';
 import { superfatOf, type Base } from '../material';
 import { applyEdit } from '../edit';
 import { computePlan, type Computed, type Plan } from '.';
+import { gramsIn } from './worked';
 
 const of = (plan: Plan): Computed => computePlan(plan, cards);
 const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);
@@ -51,7 +52,7 @@ describe('the orders of the demo workshop', () => {
     expect(c.totals.balance.poured).toBeLessThan(3640);
     expect(c.totals.pieces).toBe(40);
     const soap = cards.bases.find((b) => b.id === 'bar-soap') as Extract<Base, { kind: 'soap' }>;
-    expect(superfatOf(soap, c.common[0]!.weighings)).toBeCloseTo(0.05, 2);
+    expect(superfatOf(soap, gramsIn(c.common[0]!.held))).toBeCloseTo(0.05, 2);
   });
 
   it('D: a loaf less its embeds', () => {

@@ -35,6 +35,12 @@ export function withCups(plan: Plan, cups: readonly Omit<Cup, 'from'>[]): Plan {
   };
 }
 
+/** The plan with one of its cups changed. */
+export const inCup = (plan: Plan, cupId: string, change: Partial<Cup>): Plan => ({
+  ...plan,
+  cups: plan.cups.map((c) => (c.id === cupId ? { ...c, ...change } : c))
+});
+
 /** A laid layer. */
 export const layer = (
   id: string,

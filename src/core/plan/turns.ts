@@ -3,10 +3,9 @@ import { shotsFor } from '../material';
 import { busyMinutes, cavitiesInHand, COLOUR_STIR_MINUTES, RESERVE, WEIGHING_MINUTES } from '../schedule';
 import { HEADROOM, vesselFor, type Vessel } from '../shelf/vessel';
 import type { Pour } from './fill';
+import { EXOTHERM_LIMIT, tooHot } from './heat';
 import type { ResolvedMix, ResolvedPlan } from './resolve';
 
-/** A cup that peaks above this, °C, is too much resin in one cup: it smokes, cracks and warps its vessel. */
-export const EXOTHERM_LIMIT = 110;
 /** More turns than this are not a plan any more. */
 const MOST = 60;
 
@@ -93,19 +92,16 @@ function vesselReason(c: TurnsCase): Reason[] {
 }
 
 function heatReason(c: TurnsCase, most: number): Reason[] {
-  const { base, behaviour } = c.mix;
-  if (base.kind !== 'resin') return [];
-  if (base.safeMass !== undefined)
-    return [
-      {
-        n: Math.ceil(c.grams / base.safeMass - 1e-9),
-        why: `the card allows ${base.safeMass} g of mixed resin in one cup`
-      }
-    ];
+  const { base } = c.mix;
   const room = c.plan.plan.bench.roomCelsius;
-  let n = 1;
-  while (n < most && behaviour.cupPeak(Math.max(1, c.grams / n), room) > EXOTHERM_LIMIT) n++;
-  return [{ n, why: `${c.grams.toFixed(0)} g in one cup would pass ${EXOTHERM_LIMIT} °C by itself` }];
+  if (!tooHot(c.mix, c.grams, room)) return [];
+  let n = 2;
+  while (n < most && tooHot(c.mix, c.grams / n, room)) n++;
+  const why =
+    base.kind === 'resin' && base.safeMass !== undefined
+      ? `the card allows ${base.safeMass} g of mixed resin in one cup`
+      : `${c.grams.toFixed(0)} g in one cup would pass ${EXOTHERM_LIMIT} °C by itself`;
+  return [{ n: Math.min(n, most), why }];
 }
 
 function injectorReason(c: TurnsCase, cavities: number): Reason[] {

@@ -1,6 +1,7 @@
 import {
   dealCavities,
   dealPours,
+  heldParts,
   PORTION,
   weighOutCup,
   type Allotment,
@@ -168,8 +169,20 @@ function splitMix(work: Workings, mix: ResolvedMix, cups: readonly ResolvedCup[]
     return { cup: c.cup, resolved: c, count, mixes };
   });
   const common = turns.map((_, i) => commonMix(work, mix, worked, i));
-  return { cups: worked, common: common.map((m) => ({ ...m, ...(count.why ? { why: count.why } : {}) })) };
+  const cupsHeld = worked.map((w) => ({ ...w, mixes: w.mixes.map((m, i) => inPot(work, w, m, common[i])) }));
+  return { cups: cupsHeld, common: common.map((m) => ({ ...m, ...(count.why ? { why: count.why } : {}) })) };
 }
+
+/** A portion with the parts that it holds of its own turn's pot, as that was really weighed. */
+const inPot = (work: Workings, { resolved }: WorkedCup, m: CupMix, pot: CommonMix | undefined): CupMix => ({
+  ...m,
+  held: heldParts({
+    formula: resolved.mix!.formula,
+    weighings: m.weighings,
+    colourantOf: (id) => work.plan.colourants.get(id),
+    pot: pot?.held
+  })
+});
 
 /** Deals the cavities out to the turns of a split mix; a cup of cups takes its share of each turn with them. */
 function turnsOf(work: Workings, cups: readonly ResolvedCup[], n: number): Allotment[][] {
@@ -236,6 +249,7 @@ function commonMix(work: Workings, mix: ResolvedMix, cups: readonly WorkedCup[],
     weighings: out.weighings,
     balance: out.balance,
     ratioError: out.ratioError,
+    held: out.held,
     ml: out.balance.mixed / formula.density,
     ...(vessel ? { vessel } : {})
   };

@@ -1,4 +1,4 @@
-import type { Allotment, CupBalance, WeighedCup, Weighing } from '../batch';
+import type { Allotment, CupBalance, HeldPart, WeighedCup, Weighing } from '../batch';
 import type { Vessel } from '../shelf/vessel';
 import type { Cup } from './document';
 import type { FilledStrand, Pour } from './fill';
@@ -26,6 +26,7 @@ export interface CommonMix {
   weighings: Weighing[];
   balance: CupBalance;
   ratioError: number;
+  held: HeldPart[];
   ml: number;
   vessel?: Vessel;
   /** Why it is made in several turns. */
@@ -77,6 +78,12 @@ export const poursOf = (work: Workings, cupId: string): Allotment[] =>
 export const mlOf = (work: Workings, pours: readonly Allotment[]): number =>
   pours.reduce((s, p) => s + p.count * (work.pourOf.get(p.pourId)?.each ?? 0), 0);
 
+/** Grams of a part, by its key, of what is really held. */
+export const gramsIn = (held: readonly HeldPart[]) => {
+  const grams = new Map(held.map((p) => [p.key, p.grams]));
+  return (key: string): number => grams.get(key) ?? 0;
+};
+
 /** A balance of nothing. */
 export const NOTHING: CupBalance = {
   pouredMl: 0,
@@ -104,6 +111,7 @@ export const unworked = (resolved: ResolvedCup): WorkedCup => ({
       density: 0,
       weighings: [],
       ratioError: 0,
+      held: [],
       offRatio: []
     }
   ]

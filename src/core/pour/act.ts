@@ -71,6 +71,8 @@ export interface ActDefinition<A extends { kind: string }> {
   cups(act: A): string[];
   /** The same act with another cup or another amount, where it has one: for variations and for repeats. */
   changed(act: A, change: { cup?: (id: string) => string; amount?: Amount }): A;
+  /** The amount it lays, where it has one; absent for acts without. */
+  amount?(act: A): Amount | undefined;
   /** What it takes for each cavity, ml; nothing where it cannot be done on this stand. */
   draws(act: A, stand: Stand, step: ActStep): Draw[];
   /** The cavity afterwards. */
@@ -91,3 +93,9 @@ export interface ActDefinition<A extends { kind: string }> {
 
 /** Any act's definition, its own type of act forgotten. */
 export type AnyDefinition = ActDefinition<{ kind: string }>;
+
+/** An act as its own definition reads it. */
+export interface KnownAct {
+  definition: AnyDefinition;
+  act: { kind: string };
+}

@@ -1,4 +1,4 @@
-import type { ActDefinition, AnyDefinition } from './act';
+import type { ActDefinition, AnyDefinition, KnownAct } from './act';
 
 const NEEDED = [
   'kind',
@@ -33,6 +33,13 @@ export class ActRegistry {
 
   find(kind: string): AnyDefinition | undefined {
     return this.#acts.get(kind);
+  }
+
+  /** An act with the definition that reads it; nothing where nobody knows it, or where it is ill formed. */
+  read(act: { kind: string }): KnownAct | undefined {
+    const definition = this.#acts.get(act.kind);
+    const read = definition?.schema.safeParse(act);
+    return definition && read?.success ? { definition, act: read.data } : undefined;
   }
 
   all(): AnyDefinition[] {

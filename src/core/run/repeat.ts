@@ -67,11 +67,10 @@ function differing(computed: Computed, state: RunState): Differing {
 function repeated(step: Step, real: Differing): Step {
   const gates = step.gates.map((gate) => waited(gate, real));
   const poured = real.poured(step.id);
-  const definition = acts.find(step.act.kind);
-  const read = poured && definition?.schema.safeParse(step.act);
-  if (!poured || !definition || !read?.success) return { ...step, gates };
+  const known = poured && acts.read(step.act);
+  if (!poured || !known) return { ...step, gates };
   const amount = { kind: 'volume' as const, ml: Number(poured.mlEach.toFixed(3)) };
-  return { ...step, gates, act: definition.changed(read.data, { amount }) };
+  return { ...step, gates, act: known.definition.changed(known.act, { amount }) };
 }
 
 /** A gate with the minutes that were really waited; one of several conditions keeps its own. */

@@ -1,5 +1,6 @@
 import { brokenAt, type Db } from './database';
-import { notHere, problem, refuse } from './respond';
+import { problem } from './body';
+import { notHere, refuse } from './respond';
 
 /** Answers for a document that was not found: it is not there, or it is and cannot be read. */
 export async function absent(db: Db, kind: string, id: string, what: string): Promise<Response> {

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import type { z } from 'zod';
-import type { Problem, ProblemCode } from '$core/problem';
-import { problemsOf } from '$core/validate';
+import type { Problem } from '$core/problem';
+import { parseBody } from './body';
 import type { BasedOn, Written } from './database';
 
 /** Answers with problems: what is wrong, where, how to mend it. 422 unless said otherwise. */
@@ -37,75 +37,15 @@ export const taken = (what: string, id: string): Response =>
     409
   );
 
-/** Deepest nesting that any document here has need of. */
-const DEEPEST = 32;
-
-/** Whether JSON is nested deeper than anything here: counted over the text, before it is taken apart. */
-function tooDeep(text: string): boolean {
-  let depth = 0;
-  let inText = false;
-  for (let i = 0; i < text.length; i++) {
-    const c = text.charCodeAt(i);
-    if (inText) {
-      if (c === 92) i++;
-      else if (c === 34) inText = false;
-    } else if (c === 34) inText = true;
-    else if (c === 123 || c === 91) {
-      if (++depth > DEEPEST) return true;
-    } else if (c === 125 || c === 93) depth--;
-  }
-  return false;
-}
-
-/** Largest document in letters: the largest plan with its whole shelf is well under it. */
-const MOST_LETTERS = 8_000_000;
-
 /** Reads a JSON body against a schema: the value, or the response that says what is wrong with it. */
 export async function readBody<S extends z.ZodType>(
   request: Request,
   schema: S,
   root = ''
 ): Promise<{ value: z.output<S> } | { refused: Response }> {
-  const text = await request.text();
-  if (text.length > MOST_LETTERS)
-    return {
-      refused: refuse([problem('too-large', 'That is larger than anything here.', 'Send it in parts.')], 413)
-    };
-  if (tooDeep(text))
-    return {
-      refused: refuse([
-        problem('not-json', 'What was sent is nested deeper than any document here.', 'Send a plainer one.')
-      ])
-    };
-  let body: unknown;
-  try {
-    body = JSON.parse(text);
-  } catch {
-    return {
-      refused: refuse(
-        [
-          problem(
-            'not-json',
-            'What was sent is not JSON.',
-            'Send a JSON document, with the content type application/json.'
-          )
-        ],
-        400
-      )
-    };
-  }
-  const read = schema.safeParse(body);
-  return read.success ? { value: read.data } : { refused: refuse(problemsOf(read.error, root, body)) };
+  const read = parseBody(await request.text(), schema, root);
+  return 'value' in read ? read : { refused: refuse(read.problems, read.status) };
 }
-
-/** What went wrong with an upload or a device, as one problem. */
-export const problem = (code: ProblemCode, sentence: string, mend: string): Problem => ({
-  code,
-  level: 'stop',
-  path: '',
-  sentence,
-  mend
-});
 
 /**
  * What a write says it was based on: `If-Match` with the revision that was read, `If-None-Match: *` for something new;

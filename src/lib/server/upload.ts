@@ -1,5 +1,6 @@
 import { keepable, LARGEST_UPLOAD } from './photo';
-import { problem, refuse } from './respond';
+import { problem } from './body';
+import { refuse } from './respond';
 
 /** Takes a photo from a request (the body itself, or a form's `photo`) and makes it fit to keep, or says why not. */
 export async function sentPhoto(

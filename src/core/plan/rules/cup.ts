@@ -6,7 +6,7 @@ import { grams } from '../../quantity';
 import type { Cup } from '../document';
 import { splitAll } from '../mixing';
 import type { ResolvedPlan } from '../resolve';
-import type { CommonMix, CupMix, WorkedCup, WorkedCups } from '../worked';
+import { gramsIn, type CommonMix, type CupMix, type WorkedCup, type WorkedCups } from '../worked';
 
 /** A cup of a plan as its rules see it. */
 interface OfCup {
@@ -101,7 +101,7 @@ function commonProblems(mix: CommonMix, base: Base, plan: ResolvedPlan): Found[]
   if (mix.balance.mixed > largest)
     problems.push(overloaded('The common mix', mix.balance.mixed, scales, `plan/mixes/${mix.of}`));
   if (base.kind === 'soap')
-    problems.push(...superfatProblems('The mix', `plan/mixes/${mix.of}`, mix.weighings, { base, plan }));
+    problems.push(...superfatProblems('The mix', `plan/mixes/${mix.of}`, mix.held, { base, plan }));
   return problems;
 }
 
@@ -132,7 +132,7 @@ function weighingProblems(of: OfCup, out: CupMix): Found[] {
       mend: 'Use a stronger let-down, or a drier form.'
     });
   if (base.kind === 'soap' && !split)
-    problems.push(...superfatProblems(cup.name, path, out.weighings, { base, plan: of.plan }));
+    problems.push(...superfatProblems(cup.name, path, out.held, { base, plan: of.plan }));
   const { mixed } = out.balance;
   if (mixed > Math.max(...scales.map((s) => s.capacity)))
     problems.push(overloaded(cup.name, mixed, scales, path));
@@ -186,10 +186,10 @@ function finerScales({ plan, scales, allScales }: ResolvedPlan): Mend[] {
 function superfatProblems(
   name: string,
   path: string,
-  weighings: WeighedCup['weighings'],
+  held: WeighedCup['held'],
   { base, plan }: { base: Extract<Base, { kind: 'soap' }>; plan: ResolvedPlan }
 ): Found[] {
-  const superfat = superfatOf(base, weighings);
+  const superfat = superfatOf(base, gramsIn(held));
   if (Math.abs(superfat - base.superfat) <= 0.01) return [];
   return [
     {

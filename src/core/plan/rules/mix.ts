@@ -2,10 +2,10 @@ import type { Found, Mend } from '../../problem';
 import { HEADROOM, vesselFor, type Vessel } from '../../shelf/vessel';
 import type { Cup } from '../document';
 import type { FilledStrand } from '../fill';
+import { safeGrams, tooHot } from '../heat';
 import { inEqualLayers } from '../layering';
 import { eachByItself } from '../mixing';
 import type { ResolvedMix, ResolvedPlan } from '../resolve';
-import { EXOTHERM_LIMIT } from '../turns';
 import type { CommonMix, CupMix, WorkedCups } from '../worked';
 
 /** One vessel full of mixed material: a cup mixed on its own, a portion, or the pot that portions come from. */
@@ -87,31 +87,14 @@ function extremes<M extends CupMix | CommonMix>(mixes: readonly M[]) {
 
 const whole = (x: number) => x.toFixed(0);
 
-/** The most of a base that may stand mixed in one cup in this room, g: its card's figure, or what peaks at the limit. */
-function safeGrams({ base, behaviour }: ResolvedMix, room: number): number {
-  if (base.kind !== 'resin') return Infinity;
-  if (base.safeMass !== undefined) return base.safeMass;
-  const hot = (grams: number) => behaviour.cupPeak(grams, room) > EXOTHERM_LIMIT;
-  let [safe, over] = [1, 1e6];
-  if (!hot(over)) return Infinity;
-  for (let i = 0; i < 40; i++) {
-    const middle = (safe + over) / 2;
-    if (hot(middle)) over = middle;
-    else safe = middle;
-  }
-  return safe;
-}
-
 /** More mixed resin in one vessel than stays cool. */
 function overheats(plan: ResolvedPlan, b: Batch, filled: readonly FilledStrand[]): Found[] {
   const room = plan.plan.bench.roomCelsius;
   const { mixed } = b.largest.balance;
-  const peak = b.mix.behaviour.cupPeak(mixed, room);
   // A cup that stays cool needs no search for what would.
-  if (peak <= EXOTHERM_LIMIT && !(b.mix.base.kind === 'resin' && b.mix.base.safeMass !== undefined))
-    return [];
+  if (!tooHot(b.mix, mixed, room)) return [];
   const safe = safeGrams(b.mix, room);
-  if (mixed <= safe * (1 + 1e-9)) return [];
+  const peak = b.mix.behaviour.cupPeak(mixed, room);
   return [
     {
       code: 'cup-overheats',

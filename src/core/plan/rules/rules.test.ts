@@ -6,6 +6,7 @@ import { applyEdit } from '../../edit';
 import { superfatOf } from '../../material';
 import { figuresOf, type Past, type Plan } from '..';
 import { atBench, layer, mixed, withScales } from '../plans.testing';
+import { gramsIn } from '../worked';
 
 type Shelf = typeof cards;
 const found = (plan: Plan, code: string, { shelf = cards, past = {} }: { shelf?: Shelf; past?: Past } = {}) =>
@@ -150,10 +151,10 @@ describe('what a scale can do', () => {
     const pot = lye(mixed(saltings, 'split'), 50)[0]!;
     expect(pot.path).toMatch(/^plan\/mixes\//);
     const coarse = scale({ division: 50, repeatability: 50, capacity: 10_000 });
-    const { weighings } = figuresOf(withScales(mixed(saltings, 'split'), 'fine'), coarse).common[0]!;
+    const { held } = figuresOf(withScales(mixed(saltings, 'split'), 'fine'), coarse).common[0]!;
     const soap = cards.bases.find((b) => b.id === saltings.mixes[0]!.baseId)!;
     if (soap.kind !== 'soap') throw new Error('not soap');
-    const [really, asked] = [superfatOf(soap, weighings), soap.superfat].map(
+    const [really, asked] = [superfatOf(soap, gramsIn(held)), soap.superfat].map(
       (x) => `${(x * 100).toFixed(1)} %`
     );
     expect(pot.sentence).toContain(`the superfat is ${really}, not ${asked}`);

@@ -36,8 +36,20 @@ export const CARD_SCHEMAS = {
 export const SHELF_KINDS = ['moulds', 'bases', 'colourants', 'scales', 'vessels', 'lots'] as const;
 export type CardOf<K extends CardKind> = z.infer<(typeof CARD_SCHEMAS)[K]>;
 
-const read = <K extends CardKind>(kind: K, row: Row): Read<CardOf<K>> =>
-  readStored({ kind, id: row.id, name: row.name }, row.text, CARD_SCHEMAS[kind]) as Read<CardOf<K>>;
+/** What was read last of each card, with the text it was read from: most pages read the same shelf again. */
+const remembered = new Map<string, { text: string; name: string; read: Read<unknown> }>();
+const MOST_REMEMBERED = 5000;
+
+/** Reads a stored card. The same text gives the same (never changed) card without being checked again. */
+function read<K extends CardKind>(kind: K, row: Row): Read<CardOf<K>> {
+  const key = `${kind}/${row.id}`;
+  const before = remembered.get(key);
+  if (before?.text === row.text && before.name === row.name) return before.read as Read<CardOf<K>>;
+  const fresh = readStored({ kind, id: row.id, name: row.name }, row.text, CARD_SCHEMAS[kind]);
+  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
+  remembered.set(key, { text: row.text, name: row.name, read: fresh });
+  return fresh as Read<CardOf<K>>;
+}
 
 /** All cards of a kind, by name, and those that cannot be read. */
 export async function readCards<K extends CardKind>(

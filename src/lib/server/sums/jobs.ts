@@ -1,8 +1,9 @@
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { sql } from 'drizzle-orm';
-import { computePlan, figuresOf, type Past, type Plan, type Shelf } from '$core/plan';
+import { computePlan, figuresOf, PlanFile, type Past, type Plan, type Shelf } from '$core/plan';
 import { freeze } from '$core/run';
+import { parseBody } from '../body';
 import { recordCsv } from '../csv';
 import { allPieces, listLessons, readRuns, type Db } from '../database';
 import * as schema from '../database/schema';
@@ -39,11 +40,21 @@ async function record(db: Db): Promise<string> {
   return recordCsv(pieces, good, await listLessons(db));
 }
 
+/** An answer as it goes out: bytes, so that it crosses between threads without another copy. */
+const answer = (body: unknown, status: number) => ({
+  status,
+  json: new TextEncoder().encode(JSON.stringify(body))
+});
+
 /** The work that may take long, by name. What goes in and comes out crosses between threads: plain data only. */
 export const jobs = {
-  /** A plan's figures, as JSON. */
-  compute: ({ plan, shelf, past }: { plan: Plan; shelf: Shelf; past: Past }) =>
-    JSON.stringify(computePlan(plan, shelf, past)),
+  /** The text of a plan file read and worked out: every figure, or what is wrong with it. */
+  compute: ({ text, today }: { text: string; today: number }) => {
+    const read = parseBody(text, PlanFile);
+    if (!('value' in read)) return answer({ problems: read.problems }, read.status);
+    const { plan, shelf } = read.value;
+    return answer(computePlan(plan, shelf, { today }), 200);
+  },
   /** A plan as its run begins. */
   freeze: ({ plan, shelf, past }: { plan: Plan; shelf: Shelf; past: Past }) => freeze(plan, shelf, past),
   tiles: ({ plans, shelf }: { plans: readonly { plan: Plan; past: Past }[]; shelf: Shelf }) =>

@@ -4,12 +4,14 @@ import { build } from 'vite';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { cards } from '$demo/cards';
 import { tideline } from '$demo/plans';
-import { computePlan } from '$core/plan';
+import { computePlan, type Plan } from '$core/plan';
 import { largestPlan } from '../../../../scripts/lib/plan-of';
 
-const order = { plan: tideline, shelf: cards, past: { today: 0 } };
+const textOf = (plan: Plan) => JSON.stringify({ format: 'kirapen.plan', version: 2, plan, shelf: cards });
+const order = { text: textOf(tideline), today: 0 };
+const read = ({ json }: { json: Uint8Array }) => JSON.parse(new TextDecoder().decode(json));
 /** Work for about a second, so that its time is up long before it is done. */
-const long = { ...order, plan: largestPlan() };
+const long = { ...order, text: textOf(largestPlan()) };
 let folder: string;
 let sums: typeof import('.');
 
@@ -34,7 +36,16 @@ afterAll(async () => {
 describe('work in a thread', () => {
   it('comes to the same figures as here', async () => {
     const there = await sums.inThread('compute', order);
-    expect(there).toBe(JSON.stringify(computePlan(order.plan, order.shelf, order.past)));
+    expect(there.status).toBe(200);
+    expect(read(there)).toEqual(JSON.parse(JSON.stringify(computePlan(tideline, cards, { today: 0 }))));
+  });
+
+  it('says what is wrong with a plan that cannot be read', async () => {
+    const broken = await sums.inThread('compute', { text: '{"plan":', today: 0 });
+    expect(broken.status).toBe(400);
+    expect(read(broken).problems).toEqual([expect.objectContaining({ code: 'not-json' })]);
+    const bare = await sums.inThread('compute', { text: '{}', today: 0 });
+    expect(bare.status).toBe(422);
   });
 
   it('leaves this thread free: others are answered before it is done', async () => {
@@ -51,6 +62,6 @@ describe('work in a thread', () => {
       code: 'took-too-long',
       mend: expect.stringContaining('less')
     });
-    await expect(sums.inThread('compute', order)).resolves.toContain('"cups"');
+    await expect(sums.inThread('compute', order)).resolves.toMatchObject({ status: 200 });
   });
 });

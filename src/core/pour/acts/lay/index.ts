@@ -18,6 +18,7 @@ export const lay: ActDefinition<Lay> = {
   schema: Lay,
   fresh: (cupId) => ({ kind: 'lay', cupId, amount: { kind: 'rim' } }),
   cups: (act) => [act.cupId],
+  amount: (act) => act.amount,
   changed: (act, { cup, amount }) => ({
     ...act,
     ...(cup ? { cupId: cup(act.cupId) } : {}),

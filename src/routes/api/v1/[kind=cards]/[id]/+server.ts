@@ -3,7 +3,8 @@ import { problemsOf } from '$core/validate';
 import { CARD_WORDS, type CardKind } from '$lib/cards';
 import { absent } from '$lib/server/absent';
 import { CARD_SCHEMAS, findCardRow, patchCard, removeCard, saveCard } from '$lib/server/database';
-import { answerWrite, basedOn, document, notHere, problem, readBody, refuse } from '$lib/server/respond';
+import { problem } from '$lib/server/body';
+import { answerWrite, basedOn, document, notHere, readBody, refuse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 
 export const GET = async ({ params }) => {

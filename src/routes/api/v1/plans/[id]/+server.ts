@@ -1,7 +1,8 @@
 import { Plan } from '$core/plan';
 import { absent } from '$lib/server/absent';
 import { findPlan, removePlan, savePlan } from '$lib/server/database';
-import { answerWrite, basedOn, document, notHere, problem, readBody, refuse } from '$lib/server/respond';
+import { problem } from '$lib/server/body';
+import { answerWrite, basedOn, document, notHere, readBody, refuse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 
 export const GET = async ({ params }) => {
