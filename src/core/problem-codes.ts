@@ -64,7 +64,6 @@ export const PROBLEMS = {
   'fats-may-set': note('a fat may set in a waiting cup and pass for trace'),
   'hardness-outside': stop('a hardness that its two ends cannot be blended to'),
   'injector-too-small': stop('one shot is more than the injector gives'),
-  'let-down-not-weighable': warn('a let-down that the scales cannot make up'),
   'measure-unknown': warn('a dose in drops or spoons of which the card knows no weight'),
   'mix-too-small': warn('a mix smaller than is sensible'),
   'not-weighable': warn('a weighing that is a guess on this scale'),

@@ -1,8 +1,9 @@
+import { countWords } from '$core/dosing';
 import type { Computed, PlanFile } from '$core/plan';
 import { fail, ok, type Result } from '$core/problem';
 import { duration, parseQuantity } from '$core/quantity';
 import { MOST_GRAMS, type RunState, type Task, type WeighTask } from '$core/run';
-import { isPot } from '$core/schedule';
+import { isJar, isPot, jarPlace } from '$core/schedule';
 
 /** What to do now, in words and figures for the run's screen. */
 export type Instruction = {
@@ -86,9 +87,16 @@ export const taskWords = (task: Task, computed: Computed): Words =>
 /** What is being filled: a pot, a cup, or one of several mixes of it. */
 function vesselWords(task: { cupId: string; mixId: string }, c: Computed): string {
   if (isPot(task.cupId)) return 'the mixing pot';
+  if (isJar(task.cupId)) return jarWords(c, task.cupId);
   const cup = cupOf(c, task.cupId);
   const mix = cup?.mixes.find((m) => m.mixId === task.mixId);
   return `cup ${cup?.letter}${cup && mix && cup.mixes.length > 1 ? `, mix ${mix.turn} of ${cup.mixes.length}` : ''}`;
+}
+
+/** A let-down's jar, by what is in it. */
+function jarWords(c: Computed, cupId: string): string {
+  const letDown = c.letDowns[jarPlace(cupId)];
+  return letDown ? `the jar of 1 : ${letDown.parts} ${letDown.name}` : 'a jar';
 }
 
 /** What the button says of a kind of task, and the hint under its title. */
@@ -145,13 +153,17 @@ function weighing(run: RunState, task: WeighTask, snapshot: PlanFile) {
     before: cumulative && !task.boat && !task.takeOut ? inCup : 0,
     topUp: !!run.topUp,
     confirm: run.topUp ? 'Topped up' : done,
-    hint: run.topUp ? 'slowly towards the end' : weighHint(task, snapshot)
+    hint: run.topUp ? 'slowly towards the end' : weighHint(task, target, snapshot)
   };
 }
 
-function weighHint(task: WeighTask, snapshot: PlanFile): string {
+function weighHint(task: WeighTask, target: number, snapshot: PlanFile): string {
+  if (isJar(task.cupId))
+    return task.key === 'carrier'
+      ? 'a little first, rubbed smooth, then the rest'
+      : 'a let-down is made before any clock runs';
   const scale = snapshot.shelf.scales.find((s) => s.id === task.scaleId);
-  if (task.counted) return `${task.counted}, counted slowly; type what they weigh if you know`;
+  if (task.counted) return `${countedNow(task, target)}, counted slowly; type what they weigh if you know`;
   if (task.takeOut) return 'into a clean cup, before any colour goes in';
   if (task.creeps) return 'look at a trial smear first; E when it is enough';
   if (task.boat) return `in a boat on the ${scale?.name ?? 'finer scale'}, then tip it in`;
@@ -159,6 +171,13 @@ function weighHint(task: WeighTask, snapshot: PlanFile): string {
   return scale && scale.id !== snapshot.plan.bench.scaleIds[0]
     ? `on the ${scale.name}; slowly towards the end`
     : 'slowly towards the end';
+}
+
+/** A count that follows its cup: more drops where more of the parts went in. */
+function countedNow({ counted, countedIn }: WeighTask, target: number): string {
+  if (!countedIn) return counted ?? '';
+  const { unit, each } = countedIn;
+  return countWords({ unit, count: Math.max(1, Math.round(target / each)) });
 }
 
 /** Grams as typed into a run; a bare number is grams. */

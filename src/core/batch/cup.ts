@@ -287,7 +287,8 @@ const asCounted = (counted: Counted, wanted: number) => ({
   weight: clean(counted.grams),
   spread: counted.spread,
   weighable: Math.max(counted.spread, Math.abs(counted.grams / wanted - 1)) <= 4 * COLOUR_TOLERANCE,
-  counted: countWords(counted)
+  counted: countWords(counted),
+  countedIn: { unit: counted.unit, each: counted.grams / counted.count }
 });
 
 /** A dose counted in drops or spoons, where the colourant's card can say what one weighs. */

@@ -8,7 +8,7 @@ export {
   type WeighedCup
 } from './cup';
 export { PORTION, type Weighing } from './weighing';
-export { heldParts, type HeldPart } from './held';
+export { heldParts, offFormula, type HeldPart } from './held';
 export { castFor, turnsFor } from './yield';
 export { dealCavities, dealPours, portions, type Allotment } from './turns';
 export { placeSurplus, type Spare, type Surplus } from './surplus';

@@ -1,17 +1,10 @@
-import {
-  COLOUR_TOLERANCE,
-  leastWeighing,
-  LET_DOWN_SPARE,
-  scaleFor,
-  type Scale,
-  weighingSpread
-} from '../dosing';
+import { COLOUR_TOLERANCE, leastWeighing, LET_DOWN_SPARE, scaleFor, type Scale } from '../dosing';
 import type { Formula } from '../material';
 import type { Weighing } from './weighing';
 
 /**
- * A let-down to make before the cups: for all its uses and a fifth more, and never so little that its own pigment
- * cannot be weighed. Grams.
+ * A let-down to make before the cups: for all its uses and a fifth more, never so little that its own pigment
+ * cannot be weighed, and more where the maker wants a jar of it. Grams.
  */
 export interface PlannedLetDown {
   /** The base whose own part carries it. */
@@ -26,9 +19,8 @@ export interface PlannedLetDown {
   make: number;
   colourant: number;
   carrier: number;
-  /** Relative spread of weighing the colourant into it, and whether that is within tolerance. */
-  spread: number;
-  weighable: boolean;
+  /** The least that can be made of it: its uses and a fifth more, and its pigment weighable, g. */
+  least: number;
   scaleId: string;
   division: number;
 }
@@ -38,7 +30,7 @@ export function planLetDowns(
   weighings: readonly Weighing[],
   nameOf: (colourantId: string) => string,
   base: { id: string; formula: Formula },
-  scales: readonly Scale[]
+  bench: { scales: readonly Scale[]; wanted?: (colourantId: string, parts: number) => number | undefined }
 ): PlannedLetDown[] {
   const wanted = new Map<string, { colourantId: string; parts: number; uses: number; make: number }>();
   for (const w of weighings) {
@@ -52,29 +44,32 @@ export function planLetDowns(
       make: (before?.make ?? 0) + w.exact * LET_DOWN_SPARE
     });
   }
-  const carrier = base.formula.parts.find((p) => p.key === base.formula.letDownIn);
-  const least = Math.min(...scales.map((s) => leastWeighing(s, COLOUR_TOLERANCE)));
+  const carrierPart = base.formula.parts.find((p) => p.key === base.formula.letDownIn);
+  const { scales } = bench;
+  const weighable = Math.min(...scales.map((s) => leastWeighing(s, COLOUR_TOLERANCE)));
+  const pigment = (grams: number) => {
+    const scale = scaleFor(grams, COLOUR_TOLERANCE, scales[0]!, scales);
+    return { scale, grams: Math.max(1, Math.ceil(grams / scale.division - 1e-9)) * scale.division };
+  };
   return [...wanted.values()].map(({ colourantId, parts, uses, make: used }) => {
     // Enough that its own pigment can be weighed, whatever the cups take: the rest keeps in its jar.
-    const exact = Math.max(used / (parts + 1), least);
-    const scale = scaleFor(exact, COLOUR_TOLERANCE, scales[0]!, scales);
-    const colourant = Math.max(1, Math.ceil(exact / scale.division - 1e-9)) * scale.division;
-    const make = colourant * (parts + 1);
-    const spread = weighingSpread(scale, colourant);
+    const least = Math.max(used / (parts + 1), weighable);
+    const asked = (bench.wanted?.(colourantId, parts) ?? 0) / (parts + 1);
+    const { scale, grams: colourant } = pigment(Math.max(least, asked));
+    // The carrier follows the rounded colourant, so that the strength is kept.
+    const carrier = Math.round((colourant * parts) / scale.division) * scale.division;
     return {
       baseId: base.id,
       colourantId,
       name: nameOf(colourantId),
       parts,
-      carrierName: carrier?.name ?? '',
-      carrierKey: carrier?.key ?? '',
+      carrierName: carrierPart?.name ?? '',
+      carrierKey: carrierPart?.key ?? '',
       uses,
-      make,
+      make: colourant + carrier,
+      least: pigment(least).grams * (parts + 1),
       colourant,
-      // The carrier follows the rounded colourant, so that the strength is kept.
-      carrier: Math.round((colourant * parts) / scale.division) * scale.division,
-      spread,
-      weighable: spread <= COLOUR_TOLERANCE,
+      carrier,
       scaleId: scale.id,
       division: scale.division
     };

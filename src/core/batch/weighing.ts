@@ -1,4 +1,4 @@
-import type { Creep } from '../dosing';
+import type { Counted, Creep } from '../dosing';
 
 /** The key of what a cup takes from a common mix. */
 export const PORTION = 'portion';
@@ -29,8 +29,9 @@ export interface Weighing {
   letDown?: { parts: number; supplied: number };
   /** Grams of the colourant as supplied in this weighing. */
   supplied?: number;
-  /** Counted instead of weighed, in words. */
+  /** Counted instead of weighed: in words, and the unit with what one of it weighs, g. */
   counted?: string;
+  countedIn?: { unit: Counted['unit']; each: number };
   /** Approached by eye in steps. */
   creep?: Creep;
   /** A vessel of its own, when it is not weighed into the cup. */

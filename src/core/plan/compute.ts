@@ -66,7 +66,7 @@ function workedOut(
   });
   const pairs = touchingPairs(plan, groups);
   const craft = craftOf(plan, worked, filled);
-  const problems = judge({ plan, filled, worked, cups, groups, pairs, letDowns, needs: stock.needs });
+  const problems = judge({ plan, filled, worked, cups, groups, pairs, needs: stock.needs });
   return {
     bases: basesOf(plan),
     groups,
@@ -161,12 +161,14 @@ function letDownsOf(
 ): PlannedLetDown[] {
   const bases = new Map([...plan.mixes.values()].map((m) => [m.base.id, m.formula]));
   const nameOf = (id: string) => plan.colourants.get(id)?.name ?? id;
+  const wanted = (id: string, parts: number) =>
+    plan.plan.letDowns?.find((l) => l.colourantId === id && l.parts === parts)?.make;
   return [...bases].flatMap(([id, formula]) =>
     planLetDowns(
       weighings.filter((w) => w.baseId === id),
       nameOf,
       { id, formula },
-      plan.scales
+      { scales: plan.scales, wanted }
     )
   );
 }

@@ -1,4 +1,3 @@
-import type { PlannedLetDown } from '../batch';
 import type { Found } from '../problem';
 import type { Need } from '../shelf/stock';
 import type { ComputedCup } from './computed';
@@ -10,7 +9,6 @@ import type { ResolvedPlan } from './resolve';
 import {
   cupProblems,
   layerProblems,
-  letDownProblems,
   mixProblems,
   needProblems,
   potProblems,
@@ -27,12 +25,11 @@ export interface Judgement {
   cups: readonly ComputedCup[];
   groups: readonly ComputedGroup[];
   pairs: readonly TouchingPair[];
-  letDowns: readonly PlannedLetDown[];
   needs: readonly Need[];
 }
 
 /** All rules over a plan that has been worked out. */
-export function judge({ plan, filled, worked, cups, groups, pairs, letDowns, needs }: Judgement): Found[] {
+export function judge({ plan, filled, worked, cups, groups, pairs, needs }: Judgement): Found[] {
   const colours = new Map(cups.map((c) => [c.cupId, c.colour]));
   return [
     ...plan.cups.flatMap((c) => recipeProblems(c, plan)),
@@ -42,7 +39,6 @@ export function judge({ plan, filled, worked, cups, groups, pairs, letDowns, nee
     ...filled.flatMap((f) => layerProblems(plan, f)),
     ...(plan.scales.length ? contrastProblems(pairs, plan) : []),
     ...dominanceProblems(plan, cups, groups),
-    ...letDownProblems(letDowns),
     ...needProblems(needs),
     ...residueProblems(plan, filled, colours)
   ];

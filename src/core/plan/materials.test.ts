@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { plans, samphire, sluice, tideline } from '../../../demo/plans';
 import { compatibilityOf, formulaOf, lyeFor, SAP, superfatOf, type Base, type Colourant } from '../material';
-import { colouredDensity, roundParts, weighCup } from '../dosing';
+import { colouredDensity, roundParts, weighCup, weighingSpread } from '../dosing';
 import { applyEdit } from '../edit';
 import { computePlan, figuresOf, Plan, type Shelf } from '.';
 import { layer, withBase, withCups, withScales } from './plans.testing';
@@ -163,6 +163,37 @@ describe('a let-down', () => {
     expect(out.letDowns[0]!.make).toBeGreaterThanOrEqual(dose(cup).exact * 1.2 - 1e-9);
   });
 
+  it.each(['fine', 'middle', 'bench'])(
+    'is made in an amount whose pigment the %s scale can weigh',
+    (scaleId) => {
+      const out = figuresOf(withScales(withLetDown(), scaleId), cards);
+      const [jar] = out.letDowns;
+      const scale = cards.scales.find((s) => s.id === jar!.scaleId)!;
+      expect(weighingSpread(scale, jar!.colourant)).toBeLessThanOrEqual(0.05 + 1e-12);
+      expect(jar!.carrier / jar!.colourant).toBeCloseTo(9, 1);
+      expect(jar!.make).toBeCloseTo(jar!.colourant + jar!.carrier, 9);
+      expect(jar!.make).toBeGreaterThanOrEqual(jar!.least - 1e-9);
+    }
+  );
+
+  it('fills a jar of as much as is asked, and never less than it needs', () => {
+    const [least] = figuresOf(withLetDown(), cards).letDowns;
+    const jar = (make: number) =>
+      figuresOf(
+        {
+          ...withLetDown(),
+          letDowns: [{ id: 'jar', colourantId: least!.colourantId, parts: 9, make }]
+        },
+        cards
+      );
+    expect(jar(50).letDowns[0]).toMatchObject({ colourant: 5, carrier: 45, make: 50, least: least!.least });
+    expect(jar(least!.least / 2).letDowns[0]).toEqual(least);
+    // What is made is what is taken from the shelf, whatever the cups take of it.
+    const need = (c: ReturnType<typeof jar>) =>
+      c.needs.find((n) => n.key === `colourant:${least!.colourantId}`)!.grams;
+    expect(need(jar(50)) - need(figuresOf(withLetDown(), cards))).toBeCloseTo(5 - least!.colourant, 9);
+  });
+
   it('delivers its dose within its stated spread', () => {
     // Weighings as a scale gives them: rounded to the division, with normal repeatability (Box–Muller).
     const scale = cards.scales[0]!;
@@ -183,7 +214,13 @@ describe('a let-down', () => {
     });
     const mean = delivered.reduce((s, x) => s + x, 0) / delivered.length;
     const spread = Math.sqrt(delivered.reduce((s, x) => s + (x - mean) ** 2, 0) / delivered.length) / mean;
-    const stated = Math.hypot(made!.spread, dose.spread);
+    const stated = Math.hypot(
+      weighingSpread(
+        cards.scales.find((s) => s.id === made!.scaleId)!,
+        made!.colourant
+      ),
+      dose.spread
+    );
     expect(mean / dose.letDown!.supplied).toBeCloseTo(1, 1);
     expect(spread).toBeLessThan(stated * 1.1);
     expect(spread).toBeGreaterThan(stated * 0.6);
@@ -227,9 +264,7 @@ describe('every material, any mixture', () => {
             const wanted = poured * (1 + losses.cling) + cup.mixes.length * (losses.vessel ?? 2);
             expect(cup.weighings.reduce((s, w) => s + w.exact, 0)).toBeCloseTo(wanted, 6);
             expect(left).toBeGreaterThanOrEqual(0);
-            expect(left).toBeLessThanOrEqual(
-              division * cup.weighings.length * cup.mixes.length + 1e-6
-            );
+            expect(left).toBeLessThanOrEqual(division * cup.weighings.length * cup.mixes.length + 1e-6);
           }
           const received = groups.flatMap((g) => g.layers).reduce((s, l) => s + l.grams, 0);
           expect(received).toBeCloseTo(

@@ -1,6 +1,7 @@
 import type { Weighing } from '../batch';
 import type { Computed } from '../plan/computed';
 import type { CupMix } from '../plan/worked';
+import { jarId } from '../schedule';
 import type { RunState, TaskState } from './state';
 
 const MINUTE = 60_000;
@@ -37,7 +38,18 @@ export function factsOf(computed: Computed, state: RunState): Fact[] {
       ])
     )
   );
-  return [...cups, ...pots, ...state.tasks.flatMap((t) => taskFacts(t, computed, state))];
+  const jars = computed.letDowns.flatMap((l, i) =>
+    [['colourant', l.name, l.colourant] as const, ['carrier', l.carrierName, l.carrier] as const].flatMap(
+      ([key, name, grams]) => {
+        const id = `weigh:${jarId(i + 1)}:${key}`;
+        // Runs that were begun before let-downs were weighed in them have no such task.
+        if (!state.tasks.some((t) => t.task.id === id)) return [];
+        const what = `1 : ${l.parts} let-down of ${l.name}: ${name}`;
+        return [fact(id, what, 'g', [grams, weighedOf(state, jarId(i + 1), key)])];
+      }
+    )
+  );
+  return [...jars, ...cups, ...pots, ...state.tasks.flatMap((t) => taskFacts(t, computed, state))];
 }
 
 function mixFacts(mix: CupMix, name: string, state: RunState): Fact[] {

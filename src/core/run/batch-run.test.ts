@@ -78,19 +78,36 @@ describe('one mix split into cups', () => {
     expect(black.target).toBeCloseTo(black.task.kind === 'weigh' ? black.task.grams : 0, 9);
   });
 
-  it('takes parts from the shelf once, and colour as it is in a let-down', () => {
-    const diluted = applyEdit(rockpool, { path: ['cups', 3, 'recipe', 0, 'letDown'], value: 9 });
+  const diluted = applyEdit(rockpool, { path: ['cups', 3, 'recipe', 0, 'letDown'], value: 9 });
+
+  it('takes parts from the shelf once, and a let-down as its jar was made', () => {
     const run = begun(diluted);
     const uses = usesOf(foldRun(run.tasks, played(run.tasks), 0.1));
     const used = (key: string) => uses.filter((u) => u.key === key).reduce((s, u) => s + u.grams, 0);
-    const letDown = run.computed.cups[3]!.weighings.find((w) => w.letDown)!;
-    expect(used('part:clear-slow:A')).toBeCloseTo(
-      run.computed.totals.parts[0]!.grams + letDown.weight * 0.9,
-      6
-    );
+    const [jar] = run.computed.letDowns;
+    expect(used('part:clear-slow:A')).toBeCloseTo(run.computed.totals.parts[0]!.grams + jar!.carrier, 6);
     expect(uses.some((u) => u.key.includes('portion'))).toBe(false);
-    const black = run.computed.cups[3]!.weighings.find((w) => w.colourantId === 'black-paste')!;
-    expect(used('colourant:black-paste')).toBeCloseTo(black.weight / 10, 6);
+    expect(used('colourant:black-paste')).toBeCloseTo(jar!.colourant, 6);
+    expect(jar!.colourant).toBeGreaterThan(
+      run.computed.cups[3]!.weighings.find((w) => w.letDown)!.weight / 10
+    );
+  });
+
+  it('weighs a let-down before anything that runs a clock, its carrier following what went in', () => {
+    const run = begun(diluted);
+    const [jar] = run.computed.letDowns;
+    const weighed = run.tasks.filter((t) => t.kind === 'weigh');
+    expect(weighed.slice(0, 2).map((t) => [t.name, t.grams, t.startsClock])).toEqual([
+      [jar!.name, jar!.colourant, false],
+      [jar!.carrierName, jar!.carrier, false]
+    ]);
+    const [colourant, carrier] = weighed;
+    const over = event({ type: 'weighed', task: colourant!.id, grams: jar!.colourant * 1.2 }, 5);
+    const state = foldRun(run.tasks, [over], 0.01);
+    expect(state.tasks.find((t) => t.task.id === carrier!.id)!.target).toBeCloseTo(jar!.carrier * 1.2, 9);
+    expect([...state.cups.values()].every((c) => c.zero === undefined)).toBe(true);
+    const told = factsOf(run.computed, state).find((f) => f.id === colourant!.id);
+    expect(told).toMatchObject({ planned: jar!.colourant, actual: jar!.colourant * 1.2, unit: 'g' });
   });
 });
 

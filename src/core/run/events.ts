@@ -52,6 +52,8 @@ export const RunEvent = z.discriminatedUnion('type', [
   z.object({ ...base, type: z.literal('checked'), task, condition: z.number().int().min(0).max(20) }),
   /** The cup stays as it is, off its ratio; nothing more is scaled or topped up for it. */
   z.object({ ...base, type: z.literal('accepted'), cupId: named }),
+  /** The cup is begun again: what was in it is lost. */
+  z.object({ ...base, type: z.literal('restarted'), cupId: named }),
   /** What is left over in a cup once everything is poured, weighed. */
   z.object({ ...base, type: z.literal('left'), cupId: named, grams }),
   z.object({ ...base, type: z.literal('note'), text }),

@@ -15,6 +15,7 @@ interface Folding {
   accepted: Set<string>;
   left: Map<string, number>;
   notes: RunState['notes'];
+  wasted: RunState['wasted'];
   strays: RunState['strays'];
   conductor?: string;
   finishedAt?: number;
@@ -39,6 +40,7 @@ export function foldRun(tasks: readonly Task[], events: readonly AnyEvent[], div
     accepted: new Set(),
     left: new Map(),
     notes: [],
+    wasted: [],
     strays: []
   };
   const named = namesIn(tasks);
@@ -107,6 +109,9 @@ function happen(f: Folding, event: RunEvent): void {
     case 'accepted':
       f.accepted.add(event.cupId);
       break;
+    case 'restarted':
+      restart(f, event.cupId);
+      break;
     case 'note':
     case 'problem':
       f.notes.push({ id: event.id, at, text: event.text, problem: event.type === 'problem' });
@@ -117,6 +122,20 @@ function happen(f: Folding, event: RunEvent): void {
     case 'finished':
       f.finishedAt = at;
       break;
+  }
+}
+
+/** A mix is begun again: its weighings and its stir are open once more, and what was in is wasted. */
+function restart(f: Folding, mixId: string): void {
+  f.accepted.delete(mixId);
+  for (const entry of f.tasks) {
+    const { task, actual, doneAt } = entry;
+    if ((task.kind !== 'weigh' && task.kind !== 'stir') || task.mixId !== mixId) continue;
+    if (task.kind === 'weigh' && actual !== undefined && doneAt !== undefined)
+      f.wasted.push({ task, grams: actual, at: doneAt });
+    entry.status = 'open';
+    delete entry.actual;
+    delete entry.doneAt;
   }
 }
 

@@ -17,6 +17,7 @@ const run = (told: Partial<RunState> = {}): RunState => ({
   checked: new Set(),
   notes: [],
   left: new Map(),
+  wasted: [],
   strays: [],
   ...told
 });

@@ -6,6 +6,7 @@ export type { CupState, GroupState, Noted, RunState, TaskState } from './state';
 export { clocksOf, type Clock } from './clocks';
 export { gateOpening, type GateOpening } from './gate';
 export { factsOf, type Fact } from './actuals';
+export { waysOut, type WaysOut } from './ways';
 export { planFromRun } from './repeat';
 export { lossesOf, tookOf, usesOf } from './record';
 export { freeze } from './freeze';

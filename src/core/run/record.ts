@@ -4,13 +4,17 @@ import type { Use } from '../shelf/stock';
 import { weighedOf } from './actuals';
 import type { RunState } from './state';
 
-/** Everything a run took from the shelf, by stock key, at the moment it was weighed. */
-export const usesOf = (state: RunState): Use[] =>
-  state.tasks.flatMap(({ task, actual, doneAt }): Use[] =>
+/** Everything a run took from the shelf, by stock key, at the moment it was weighed; what was begun again counts too. */
+export const usesOf = (state: RunState): Use[] => {
+  const took = state.tasks.flatMap(({ task, actual, doneAt }) =>
     task.kind === 'weigh' && actual !== undefined && doneAt !== undefined
-      ? (task.takes ?? []).map(({ key, share }) => ({ key, grams: actual * share, at: doneAt }))
+      ? [{ task, grams: actual, at: doneAt }]
       : []
   );
+  return [...took, ...state.wasted].flatMap(({ task, grams, at }): Use[] =>
+    (task.takes ?? []).map(({ key, share }) => ({ key, grams: grams * share, at }))
+  );
+};
 
 /** What one cavity of each group really took, ml, as the mean of what was weighed into it; groups weighed whole only. */
 export function tookOf(computed: Computed, state: RunState): { groupId: string; ml: number }[] {

@@ -63,6 +63,8 @@ export interface RunState {
   /** Conditions that were looked at: `task#condition`. */
   checked: ReadonlySet<string>;
   notes: Noted[];
+  /** What was in cups that were begun again: lost, but taken from the shelf. */
+  wasted: { task: WeighTask; grams: number; at: number }[];
   /** What was weighed as left over in each cup at the end, g. */
   left: ReadonlyMap<string, number>;
   /** The device that conducts, where one has said so. */

@@ -27,6 +27,8 @@ export const Task = z.discriminatedUnion('kind', [
     creeps: number.optional(),
     /** Counted instead of weighed, in words. */
     counted: z.string().optional(),
+    /** What is counted, and what one of it weighs, g; absent in runs that were begun before it was kept. */
+    countedIn: z.object({ unit: z.enum(['drops', '⅛ tsp']), each: number }).optional(),
     /** On another scale than the cup stands on, and that scale's division, g. */
     boat: z.boolean().optional(),
     scaleId: id,

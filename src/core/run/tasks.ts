@@ -1,9 +1,9 @@
-import { PORTION, type Weighing } from '../batch';
+import { PORTION, type PlannedLetDown, type Weighing } from '../batch';
 import { creepSteps } from '../dosing';
 import type { Computed } from '../plan/computed';
 import type { Plan } from '../plan/document';
 import { lotsOf, stockOfWeighing } from '../plan/needs';
-import { COLOUR_STIR_MINUTES, turnId, type SequenceItem } from '../schedule';
+import { COLOUR_STIR_MINUTES, jarId, turnId, type SequenceItem } from '../schedule';
 import type { Task, WeighTask } from './task';
 
 type Item<K extends SequenceItem['kind']> = Extract<SequenceItem, { kind: K }>;
@@ -35,7 +35,30 @@ export function tasksOf(plan: Plan, computed: Computed): Task[] {
     from: d.from - d.lastPour,
     to: d.to - d.lastPour
   }));
-  return [{ id: 'prepare', kind: 'prepare' }, ...tasks, ...demoulds];
+  const jars = computed.letDowns.flatMap((l, i) => letDownTasks(l, jarId(i + 1)));
+  return [{ id: 'prepare', kind: 'prepare' }, ...jars, ...tasks, ...demoulds];
+}
+
+/** A let-down is weighed before any clock runs: its colourant, then the carrier, which follows what really went in. */
+function letDownTasks(l: PlannedLetDown, jar: string): Task[] {
+  const weigh = (key: string, name: string, grams: number, takes: string): WeighTask => ({
+    id: `weigh:${jar}:${key}`,
+    kind: 'weigh',
+    cupId: jar,
+    mixId: jar,
+    key,
+    name,
+    part: true,
+    grams,
+    startsClock: false,
+    scaleId: l.scaleId,
+    division: l.division,
+    takes: [{ key: takes, share: 1 }]
+  });
+  return [
+    weigh('colourant', l.name, l.colourant, `colourant:${l.colourantId}`),
+    weigh('carrier', l.carrierName, l.carrier, `part:${l.baseId}:${l.carrierKey}`)
+  ];
 }
 
 /** A mix with what is weighed for it, wherever it stands in the result. */
@@ -89,7 +112,7 @@ function weighTasks(plan: Plan, computed: Computed, to: ToWeigh): WeighTask[] {
   const { mixId, cupId, made, w } = to;
   const clockPart = computed.bases.find((b) => b.baseId === made.baseId)?.clockPart;
   const steps = w.creep ? creepSteps(w.weight, w.creep) : [w.weight];
-  const takes = takesOf(plan, computed, to);
+  const takes = takesOf(plan, to);
   return steps.map((grams, i): WeighTask => ({
     id: `weigh:${mixId}:${w.key}${i ? `+${i + 1}` : ''}`,
     kind: 'weigh',
@@ -113,27 +136,13 @@ const given = (w: Weighing, i: number, portionOf: string | undefined) => ({
   ...(portionOf !== undefined && w.key === PORTION ? { portionOf } : {}),
   ...(i ? { creeps: i + 1 } : {}),
   ...(w.counted ? { counted: w.counted } : {}),
+  ...(w.countedIn ? { countedIn: w.countedIn } : {}),
   ...(w.boat ? { boat: true } : {}),
   ...(w.vessel ? { vessel: w.vessel } : {})
 });
 
-/** What a weighing takes from the shelf. A let-down holds one part of colourant to so many of a part of the base. */
-function takesOf(
-  plan: Plan,
-  computed: Computed,
-  { cupId, made, w }: ToWeigh
-): { key: string; share: number }[] {
-  if (w.kind === 'colourant' && w.letDown) {
-    const { parts } = w.letDown;
-    const own = computed.letDowns.find(
-      (l) => l.colourantId === w.colourantId && l.parts === parts && l.baseId === made.baseId
-    );
-    const colour = 1 / (parts + 1);
-    return [
-      { key: `colourant:${w.colourantId}`, share: colour },
-      ...(own ? [{ key: `part:${own.baseId}:${own.carrierKey}`, share: 1 - colour }] : [])
-    ];
-  }
+/** What a weighing takes from the shelf; a let-down was taken when its jar was made. */
+function takesOf(plan: Plan, { cupId, made, w }: ToWeigh): { key: string; share: number }[] {
   const cup = plan.cups.find((c) => c.id === cupId);
   const key = stockOfWeighing(w, made.baseId, cup ? lotsOf(cup) : new Map());
   return key === undefined ? [] : [{ key, share: 1 }];

@@ -1,6 +1,6 @@
 export { foldedAxis, type FoldedAxis, type Stretch } from './fold';
 export { busyMinutes, cavitiesInHand, RESERVE } from './hands';
-export { isPot, potId, turnId } from './ids';
+export { isJar, isPot, jarId, jarPlace, potId, turnId } from './ids';
 export { COLOUR_STIR_MINUTES, scoreOf, WEIGHING_MINUTES } from './play';
 export type { Block, DemouldWindow, GateWait, PourWindow, Score } from './score';
 export { sequenceOf, type SequenceItem } from './sequence';

@@ -70,11 +70,23 @@ export const PlanDocument = z
     spares: z.array(Spare).max(24).default([]),
     /** What else a turn costs, in the currency of the lots: gloves, cups, blades. */
     consumables: z.number().nonnegative('cannot be less than nothing').max(100_000).optional(),
+    /** Let-downs of which a jar is made, whatever the cups take of it, g. */
+    letDowns: z
+      .array(
+        z.object({
+          id: Id,
+          colourantId: Ref,
+          parts: z.union([z.literal(9), z.literal(19), z.literal(49), z.literal(99)]),
+          make: z.number().positive('must be more than nothing').max(10_000)
+        })
+      )
+      .max(60)
+      .optional(),
     bench: Bench
   })
   .superRefine((plan, ctx) => {
-    for (const key of ['mixes', 'cups', 'groups', 'steps', 'spares'] as const)
-      onlyOnce(plan[key], [key], ctx);
+    for (const key of ['mixes', 'cups', 'groups', 'steps', 'spares', 'letDowns'] as const)
+      onlyOnce(plan[key] ?? [], [key], ctx);
     for (const [i, group] of plan.groups.entries())
       if (plan.steps.filter((s) => s.where.includes(group.id)).length > MOST_STEPS_IN_ONE)
         ctx.addIssue({

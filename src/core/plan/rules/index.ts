@@ -2,4 +2,4 @@ export { cupProblems, potProblems } from './cup';
 export { layerProblems } from './layers';
 export { mixProblems } from './mix';
 export { recipeProblems } from './recipe';
-export { letDownProblems, needProblems, residueProblems } from './shelf';
+export { needProblems, residueProblems } from './shelf';

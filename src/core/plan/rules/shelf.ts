@@ -1,21 +1,8 @@
-import type { PlannedLetDown } from '../../batch';
 import type { Problem } from '../../problem';
 import type { Need } from '../../shelf/stock';
 import { lightness } from '../order';
 import type { FilledStrand } from '../fill';
 import type { ResolvedPlan } from '../resolve';
-
-/** A let-down that the scales cannot make up. */
-export const letDownProblems = (letDowns: readonly PlannedLetDown[]): Problem[] =>
-  letDowns
-    .filter((l) => !l.weighable)
-    .map((l): Problem => ({
-      code: 'let-down-not-weighable',
-      level: 'warn',
-      path: 'plan/cups',
-      sentence: `The 1 : ${l.parts} let-down needs ${Number(l.colourant.toPrecision(2))} g of ${l.name}, which this scale cannot weigh (± ${(l.spread * 100).toFixed(0)} %).`,
-      mend: 'Make more of it, in a jar that keeps, or use a finer scale.'
-    }));
 
 /** What the shelf is short of, or what has passed its date. */
 export const needProblems = (needs: readonly Need[]): Problem[] =>

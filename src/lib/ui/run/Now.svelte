@@ -1,21 +1,20 @@
 <!-- The one thing to do now: one instruction, one number, the live scale or timer. -->
 <script lang="ts">
-  import type { Computed } from '$core/plan';
   import { clock, duration, grams } from '$core/quantity';
-  import type { GateOpening, RunState } from '$core/run';
-  import { isPot } from '$core/schedule';
+  import { waysOut, type FrozenRun, type GateOpening, type RunState } from '$core/run';
   import type { Instruction } from '$lib/instruction';
   import type { RunLog } from '$lib/run-log.svelte';
   import type { LiveScale } from '$lib/scale.svelte';
   import CoreDrawing from '../CoreDrawing.svelte';
   import CupMark from '../CupMark.svelte';
+  import Overshoot from './Overshoot.svelte';
   import GateConditions from './GateConditions.svelte';
   import WeighBar from './WeighBar.svelte';
 
   let {
     instruction,
     run,
-    computed,
+    frozen,
     gate,
     now,
     useScale,
@@ -28,7 +27,7 @@
   }: {
     instruction: Instruction | undefined;
     run: RunState;
-    computed: Computed;
+    frozen: FrozenRun;
     gate: GateOpening | undefined;
     now: number;
     useScale: boolean;
@@ -41,11 +40,13 @@
     log: RunLog;
   } = $props();
 
+  const computed = $derived(frozen.computed);
   const division = $derived(instruction?.kind === 'weigh' ? instruction.task.division : computed.division);
   const g = $derived((x: number) => grams(x, division));
   const cup = $derived(computed.cups.find((c) => c.cupId === instruction?.cupId));
   const cupState = $derived(instruction?.mixId ? run.cups.get(instruction.mixId) : undefined);
   const group = $derived(computed.groups.find((x) => x.groupId === instruction?.groupId));
+  const ways = $derived(instruction?.mixId ? waysOut(frozen, run, instruction.mixId) : undefined);
   // Seconds since the last thing was done.
   const since = $derived((now - Math.max(0, ...run.tasks.map((t) => t.doneAt ?? 0))) / 1000);
   const reading = $derived(useScale ? live.reading : undefined);
@@ -88,7 +89,7 @@
     {:else}
       {@render number(g(aim), instruction.before ? `g on the scale, ${g(instruction.target)} more` : `g`)}
     {/if}
-    {#if cup || (instruction.cupId && isPot(instruction.cupId))}
+    {#if cup || instruction.cupId}
       <WeighBar
         colour={cup?.colour ?? baseColour}
         hatch={cup?.hatch ?? 'plain'}
@@ -137,20 +138,18 @@
         data-testid="corrected"
       >
         {#if cupState.scale > 1}
-          <strong>More went in than planned.</strong> Everything after it follows: × {cupState.scale.toFixed(
-            3
-          )}, {g(cupState.surplus)} g more in the cup.
+          <Overshoot {ways} {g} mixId={instruction.mixId ?? ''} {log} />
         {:else}
           <strong>Less is in than planned.</strong> The rest follows: × {cupState.scale.toFixed(3)}, {g(
             -cupState.surplus
           )} g short. Undo to add more.
+          <button
+            class="ml-1 font-bold underline"
+            onclick={() => instruction.mixId && log.tell({ type: 'accepted', cupId: instruction.mixId })}
+          >
+            Keep the plan’s weights instead
+          </button>
         {/if}
-        <button
-          class="ml-1 font-bold underline"
-          onclick={() => instruction.mixId && log.tell({ type: 'accepted', cupId: instruction.mixId })}
-        >
-          Keep the plan’s weights instead
-        </button>
       </div>
     {:else if cupState?.accepted}
       <p class="mt-5 border-l-4 border-ochre bg-ochre-soft px-4 py-3 text-[1.05rem]">
@@ -241,13 +240,6 @@
       {@render number('Now', `the window closes ${duration(instruction.task.to)} after the pour`)}
     {/if}
   {:else if instruction.kind === 'prepare'}
-    {#each computed.letDowns as l (l.colourantId + l.parts)}
-      <p class="mt-5 max-w-[46rem] border-l-4 border-verdigris bg-verdigris-soft px-4 py-3 text-[1.2rem]">
-        Make the let-down first: <strong>{g(l.colourant)} g</strong>
-        {l.name} in <strong>{g(l.carrier)} g</strong>
-        {l.carrierName}, stirred smooth.
-      </p>
-    {/each}
     <ul class="mt-6 max-w-[46rem] space-y-3 text-[1.15rem]">
       {#each cautions as caution (caution)}
         <li class="border-l-4 border-ochre bg-ochre-soft px-4 py-2.5">{caution}</li>

@@ -3,29 +3,35 @@
   import Table from '../Table.svelte';
   import Choice from '../Choice.svelte';
   import { Dialog } from 'bits-ui';
-  import { topUpCup, type Computed, type PlanFile } from '$core/plan';
+  import { topUpCup } from '$core/plan';
+  import { planFromRun, type FrozenRun, type RunState } from '$core/run';
   import { duration, grams } from '$core/quantity';
   import ProblemNote from '../ProblemNote.svelte';
   import QuantityField from '../QuantityField.svelte';
 
   let {
     open,
-    snapshot,
-    computed,
+    frozen,
+    run,
     ontell,
     onclose
   }: {
     open: boolean;
-    snapshot: PlanFile;
-    computed: Computed;
+    frozen: FrozenRun;
+    run: RunState;
     ontell: (text: string) => void;
     onclose: () => void;
   } = $props();
   let cupId = $state('');
   let ml = $state(40);
+  const computed = $derived(frozen.computed);
+  // To the recipe as it was really weighed, where that differs from the plan.
+  const real = $derived(
+    planFromRun(frozen.file.plan, computed, run, { id: frozen.file.plan.id, name: frozen.file.plan.name })
+  );
   const cups = $derived(computed.cups.filter((c) => c.balance.pouredMl > 0));
   const cup = $derived(cups.find((c) => c.cupId === cupId) ?? cups[0]);
-  const extra = $derived(cup ? topUpCup(snapshot.plan, snapshot.shelf, cup.cupId, ml) : undefined);
+  const extra = $derived(cup ? topUpCup(real, frozen.file.shelf, cup.cupId, ml) : undefined);
 
   function keep() {
     if (!cup || !extra) return;
@@ -77,7 +83,7 @@
           ]}
         />
         <p class="mt-2 text-ink-2">
-          The same recipe, its own clock: pours for {duration(extra.window)} after its parts meet.
+          As this cup was really weighed, its own clock: pours for {duration(extra.window)} after its parts meet.
         </p>
         {#each extra.problems as problem (problem.code)}<ProblemNote {problem} />{/each}
         <button class="button go mt-3 min-h-[64px] w-full" onclick={keep}>Note it and go on</button>

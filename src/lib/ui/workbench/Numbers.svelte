@@ -10,6 +10,7 @@
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
   import ProblemNote from '../ProblemNote.svelte';
+  import QuantityField from '../QuantityField.svelte';
   import BatchFacts from './BatchFacts.svelte';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
@@ -81,6 +82,19 @@
     ...computed.totals.colourants.map((p) => ({ key: p.id, name: p.name })),
     ...computed.totals.fillers.map((p) => ({ key: p.id, name: p.name }))
   ]);
+  /** A jar of a let-down of so many grams; the least again where that is asked. */
+  function makeJar(l: Computed['letDowns'][number], grams: number) {
+    const others = (plan.letDowns ?? []).filter(
+      (x) => x.colourantId !== l.colourantId || x.parts !== l.parts
+    );
+    const own = {
+      id: `jar-${l.colourantId}-${l.parts}`.slice(0, 60),
+      colourantId: l.colourantId,
+      parts: l.parts as 9 | 19 | 49 | 99,
+      make: grams
+    };
+    editor.edit({ path: ['letDowns'], value: grams > l.least ? [...others, own] : others });
+  }
   const of = (column: Column, key: string) =>
     column.weighings.find((w) => (w.kind === 'colourant' ? w.colourantId : w.key) === key);
 </script>
@@ -184,7 +198,17 @@
     >
       Make first: <strong>{grams(l.colourant, l.division)} g</strong>
       {l.name} in <strong>{grams(l.carrier, l.division)} g</strong>
-      {l.carrierName}, a 1 : {l.parts} let-down.
+      {l.carrierName}, a 1 : {l.parts} let-down, a jar of
+      <QuantityField
+        quiet
+        width="4.2rem"
+        label="Let-down of {l.name} to make"
+        unit="g"
+        min={l.least}
+        max={10_000}
+        value={l.make}
+        onchange={(grams) => makeJar(l, grams)}
+      />
     </p>
   {/each}
 

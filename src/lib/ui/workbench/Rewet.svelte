@@ -9,10 +9,8 @@
   let { computed, base }: { computed: Computed; base: Base | undefined } = $props();
   let added = $state(10);
   const mix = $derived(computed.common[0] ?? computed.cups.find((c) => c.balance.pouredMl > 0)?.mixes[0]);
-  const grams = $derived(
-    (...keys: string[]) =>
-      mix?.weighings.filter((w) => keys.includes(w.key)).reduce((s, w) => s + w.weight, 0) ?? 0
-  );
+  // As really in it: the water of dispersions and let-downs counts.
+  const grams = $derived((key: string) => mix?.held.find((p) => p.key === key)?.grams ?? 0);
   const now = $derived.by(() => {
     if (base?.kind === 'gypsum')
       return { liquid: grams('liquid'), powder: grams('powder'), words: 'liquid to powder' };

@@ -278,7 +278,7 @@
       <Now
         {instruction}
         {run}
-        {computed}
+        {frozen}
         {gate}
         {now}
         {useScale}
@@ -325,8 +325,8 @@
 
 <ShortDialog
   open={asking === 'short'}
-  snapshot={frozen.file}
-  {computed}
+  {frozen}
+  {run}
   ontell={(text) => log.tell({ type: 'note', text })}
   onclose={() => (asking = undefined)}
 />

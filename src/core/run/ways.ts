@@ -1,0 +1,145 @@
+import { heldParts, offFormula, type HeldPart, type Weighing } from '../batch';
+import { formulaOf, superfatOf, waterCementOf, type Base, type Formula } from '../material';
+import type { CommonMix, CupMix } from '../plan/worked';
+import { HEADROOM } from '../shelf/vessel';
+import { weighedOf } from './actuals';
+import type { FrozenRun } from './frozen';
+import type { RunState } from './state';
+
+/** What a maker may do when more of a part went in than was planned, each with what it does. */
+export interface WaysOut {
+  /** Everything after it follows: the ratio is kept, the cup grows. Grams; `room` in words where its vessel is known. */
+  follow: { scale: number; total: number; surplus: number; room?: string; holds: boolean };
+  /** The plan's weights stay: how far the ratio ends off, a share, and what that does. */
+  keep: { off: number; words: string; harms: boolean };
+  /** Begun again: what is in is lost, g. */
+  over: { wasted: number };
+}
+
+/** A mix of a run with the material it is made of. */
+interface Made {
+  mix: CupMix | CommonMix;
+  density: number;
+  base: Base;
+  formula: Formula;
+}
+
+/** The ways out for one mix of a run, as it stands; undefined where its material is not known any more. */
+export function waysOut(frozen: FrozenRun, state: RunState, mixId: string): WaysOut | undefined {
+  const made = madeIn(frozen, mixId);
+  const cup = state.cups.get(mixId);
+  if (!made || !cup) return undefined;
+  const { mix } = made;
+  const inIt = (w: Weighing) => weighedOf(state, mixId, w.key);
+  const poured = mix.weighings.filter((w) => w.kind !== 'reserve');
+  const sum = (of: (w: Weighing) => number) => poured.reduce((s, w) => s + of(w), 0);
+  const planned = sum((w) => w.weight);
+  const following = correctedScale(mix.weighings, inIt);
+  const total = sum((w) => inIt(w) ?? w.weight * following) + shortOf(mix.weighings, inIt, following);
+  return {
+    follow: { scale: following, total, surplus: total - planned, ...roomFor(made, total) },
+    keep: kept(made, frozen, state, mixId),
+    over: { wasted: sum((w) => inIt(w) ?? 0) }
+  };
+}
+
+function madeIn({ file, computed }: FrozenRun, mixId: string): Made | undefined {
+  const pot = computed.common.find((m) => m.mixId === mixId);
+  const cup = computed.cups.find((c) => c.mixes.some((m) => m.mixId === mixId));
+  const mix = pot ?? cup?.mixes.find((m) => m.mixId === mixId);
+  const base = file.shelf.bases.find((b) => b.id === (pot?.baseId ?? cup?.baseId));
+  const formula = base && formulaOf(base);
+  if (!mix || !base || !formula?.ok) return undefined;
+  return { mix, base, formula: formula.value, density: cup?.density ?? formula.value.density };
+}
+
+type InIt = (w: Weighing) => number | undefined;
+
+/** The batch as a multiple of the plan, by the part that went furthest over. */
+const correctedScale = (weighings: readonly Weighing[], inIt: InIt): number =>
+  Math.max(
+    ...weighings.flatMap((w) => {
+      const grams = w.kind === 'part' ? inIt(w) : undefined;
+      return grams === undefined || w.weight <= 0 ? [] : [grams / w.weight];
+    }),
+    0
+  ) || 1;
+
+/** What parts that are in already are topped up by, g. */
+const shortOf = (weighings: readonly Weighing[], inIt: InIt, scale: number): number =>
+  weighings.reduce((s, w) => {
+    const grams = w.kind === 'part' ? inIt(w) : undefined;
+    return grams === undefined ? s : s + Math.max(0, w.weight * scale - grams);
+  }, 0);
+
+/** Whether its vessel still holds and stirs it. */
+function roomFor({ mix, density }: Made, total: number): { room?: string; holds: boolean } {
+  const { vessel } = mix;
+  if (!vessel || !(density > 0)) return { holds: true };
+  const ml = total / density;
+  const stirs = vessel.ml * (1 - HEADROOM);
+  if (ml <= stirs) return { holds: true, room: `the ${vessel.name} still holds it` };
+  const room =
+    ml > vessel.ml
+      ? `${ml.toFixed(0)} ml is more than the ${vessel.name} holds`
+      : `${ml.toFixed(0)} ml leaves little room to stir in the ${vessel.name}`;
+  return { holds: false, room };
+}
+
+/** How the mix ends where nothing follows: what is in, and the rest as planned. */
+function kept(made: Made, { file, computed }: FrozenRun, state: RunState, mixId: string): WaysOut['keep'] {
+  const { mix, formula } = made;
+  const weighings = mix.weighings.map((w) => ({ ...w, weight: weighedOf(state, mixId, w.key) ?? w.weight }));
+  const colourants = new Map(file.shelf.colourants.map((c) => [c.id, c]));
+  const turn = computed.common.find((m) => m.turn === mix.turn);
+  const held = heldParts({
+    formula,
+    weighings,
+    colourantOf: (id) => colourants.get(id),
+    pot: turn?.held
+  });
+  const off = offFormula(held, formula);
+  return { off, ...effectOf(made, held, off) };
+}
+
+/** Past this share off, two-part resin cures soft; typical of data sheets, the product's own wins. */
+const MOST_OFF = 0.02;
+
+/** What a ratio that is off does to a piece of the material. */
+function effectOf(
+  { base, formula }: Made,
+  held: readonly HeldPart[],
+  off: number
+): { words: string; harms: boolean } {
+  const grams = (key: string) => held.find((p) => p.key === key)?.grams ?? 0;
+  switch (base.kind) {
+    case 'resin': {
+      const ratio = `A : B 100 : ${((100 * grams('B')) / grams('A')).toFixed(1)} by weight`;
+      return off > MOST_OFF
+        ? { words: `${ratio}: past 2 % it cures soft or sticky`, harms: true }
+        : { words: `${ratio}: inside the 2 % that resin stands`, harms: false };
+    }
+    case 'gypsum': {
+      const ratio = grams('powder') / grams('liquid');
+      const share = (key: string) => formula.parts.find((p) => p.key === key)?.share ?? 0;
+      const meant = share('powder') / share('liquid');
+      const words =
+        ratio < meant ? 'wetter: weaker, and slower to set' : 'drier: thicker, and quicker to set';
+      return {
+        words: `1 : ${ratio.toFixed(2)} instead of 1 : ${meant.toFixed(2)}, ${words}`,
+        harms: off > MOST_OFF
+      };
+    }
+    case 'concrete': {
+      const wc = waterCementOf(base, grams);
+      return { words: `water/cement ${wc?.toFixed(3) ?? '?'}`, harms: wc !== undefined && wc > 0.5 };
+    }
+    case 'soap': {
+      const superfat = superfatOf(base, grams);
+      const words = `superfat ${(superfat * 100).toFixed(1)} %${superfat < 0 ? ': lye is left over, it burns skin' : ''}`;
+      return { words, harms: superfat < 0 };
+    }
+    default:
+      return { words: 'its parts stay in the proportions they are in', harms: off > MOST_OFF };
+  }
+}
