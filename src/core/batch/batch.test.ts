@@ -135,14 +135,23 @@ describe('what is left over', () => {
 });
 
 describe('losses learned from the log', () => {
-  const cup = (mixed: number, poured: number, left: number) => ({ mixed, poured, left });
+  const cup = (mixed: number, poured: number, left: number, vessel = 2) => ({
+    mixed,
+    poured,
+    left,
+    vessel,
+    baseId: 'any'
+  });
   it('are the median of what really clung, once three cups tell', () => {
     const cups = [cup(106, 100, 1), cup(104, 100, 0), cup(120, 100, 3)];
     // With 2 g in the vessel: 3, 2 and 15 g of 100.
-    expect(learnedCling(cups, 2)).toEqual({ cling: 0.03, cups: 3 });
-    expect(learnedCling(cups.slice(0, 2), 2)).toBeUndefined();
+    expect(learnedCling(cups)).toEqual({ cling: 0.03, cups: 3 });
+    expect(learnedCling(cups.slice(0, 2))).toBeUndefined();
+  });
+  it('take off what each vessel was reckoned to keep', () => {
+    expect(learnedCling([1, 2, 3].map((v) => cup(108, 100, 0, v)))!.cling).toBeCloseTo(0.06, 9);
   });
   it('never go below nothing', () => {
-    expect(learnedCling([cup(100, 100, 5), cup(100, 100, 5), cup(100, 100, 5)], 2)!.cling).toBe(0);
+    expect(learnedCling([cup(100, 100, 5), cup(100, 100, 5), cup(100, 100, 5)])!.cling).toBe(0);
   });
 });

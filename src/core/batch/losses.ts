@@ -3,22 +3,23 @@ export interface CupLoss {
   mixed: number;
   poured: number;
   left: number;
+  /** What its vessels were reckoned to keep, g. */
+  vessel: number;
+  /** The base it was made of. */
+  baseId: string;
 }
 
 /** Cups that must have been weighed empty before the record says what clings. */
 const ENOUGH = 3;
 
 /**
- * The share of what is poured that really clings, as the median over past cups, with the vessel's own loss taken
+ * The share of what is poured that really clings, as the median over past cups, with the vessels' own loss taken
  * off: (mixed − poured − left − vessel) / poured. Undefined until three cups tell; never below nothing.
  */
-export function learnedCling(
-  cups: readonly CupLoss[],
-  vessel: number
-): { cling: number; cups: number } | undefined {
+export function learnedCling(cups: readonly CupLoss[]): { cling: number; cups: number } | undefined {
   const shares = cups
     .filter((c) => c.poured > 0)
-    .map((c) => Math.max(0, (c.mixed - c.poured - c.left - vessel) / c.poured))
+    .map((c) => Math.max(0, (c.mixed - c.poured - c.left - c.vessel) / c.poured))
     .sort((a, b) => a - b);
   if (shares.length < ENOUGH) return undefined;
   const middle = shares.length / 2;

@@ -2,7 +2,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { demoLots } from '../../../demo/lots';
-import { eel, lantern, rockpool, saltings, samphire, shingle, sluice, tideline } from '../../../demo/plans';
+import {
+  eel,
+  lantern,
+  plans,
+  rockpool,
+  saltings,
+  samphire,
+  shingle,
+  sluice,
+  tideline
+} from '../../../demo/plans';
 import { PORTION } from '../batch';
 import { superfatOf, waterCementOf, type Base } from '../material';
 import { applyEdit } from '../edit';
@@ -115,6 +125,41 @@ describe('any batch of any material', () => {
   });
 });
 
+describe('one mix in hand', () => {
+  it.each(plans.map((p) => [p.name, p] as const))('%s: is castings, never more than there are', (_, plan) => {
+    const castings = sum(plan.groups.map((g) => g.count));
+    for (const way of ['each', 'split'] as const)
+      for (const cup of of(mixed(plan, way)).cups.filter((c) => c.balance.pouredMl > 0)) {
+        expect(cup.castings).toBeLessThanOrEqual(castings);
+        expect(cup.inHand).toBeLessThanOrEqual(cup.castings);
+        expect(cup.castings).toBeGreaterThan(0);
+      }
+  });
+
+  it('counts a slab as one, however many bars are cut from it', () => {
+    const { cups, totals } = of(saltings);
+    expect(totals.pieces).toBe(40);
+    for (const cup of cups.filter((c) => c.balance.pouredMl > 0)) expect(cup.castings).toBe(1);
+  });
+
+  it('counts a cavity once that a cup is poured into twice, with the time of both', () => {
+    const twice = (minutes: number): Plan => ({
+      ...samphire,
+      groups: [{ ...samphire.groups[0]!, count: 4 }],
+      steps: [
+        layer('one', samphire.cups[0]!.id, samphire.groups[0]!.id, { kind: 'share', of: 0.3 }, { minutes }),
+        layer('two', samphire.cups[0]!.id, samphire.groups[0]!.id, { kind: 'share', of: 0.3 }, { minutes })
+      ]
+    });
+    const cup = (minutes: number) => of(twice(minutes)).cups[0]!;
+    expect(cup(0.1)).toMatchObject({ castings: 4, inHand: 4 });
+    // Two pours of two minutes each: a cavity takes four of what is left of the window.
+    expect(cup(2).inHand).toBe(1);
+    expect(cup(2).inHand * 4).toBeLessThanOrEqual(cup(2).window * 0.85);
+    expect(cup(1.2).inHand).toBeGreaterThan(cup(2).inHand);
+  });
+});
+
 describe('several mixes', () => {
   const many = applyEdit(samphire, { path: ['groups', 0, 'count'], value: 22 });
 
@@ -161,13 +206,24 @@ describe('several mixes', () => {
 
 describe('what the record teaches', () => {
   it('sets what clings, unless it is typed', () => {
-    const past: Past = { cling: { cling: 0.06, cups: 4 } };
+    const past: Past = {
+      clings: new Map([
+        [tideline.mixes[0]!.baseId, { cling: 0.06, cups: 4 }],
+        ['clear-slow', { cling: 0.09, cups: 3 }]
+      ])
+    };
     expect(of(tideline, past).losses).toMatchObject({ cling: 0.06, from: 'record', cups: 4 });
     // To the half division that rounding may take of it in each of three cups.
     expect(of(tideline, past).totals.balance.clings).toBeCloseTo(2 * of(tideline).totals.balance.clings, 1);
     expect(
       of(applyEdit(tideline, { path: ['bench', 'losses', 'typed'], value: true }), past).losses.cling
     ).toBe(0.03);
+  });
+
+  it('follows the base when that is changed, and knows nothing of one it never saw', () => {
+    const past: Past = { clings: new Map([['clear-slow', { cling: 0.09, cups: 3 }]]) };
+    expect(of(withBase(tideline, 'clear-slow'), past).losses).toMatchObject({ cling: 0.09, from: 'record' });
+    expect(of(tideline, past).losses).toMatchObject({ cling: 0.03, from: 'usual' });
   });
 
   it('sets the reject rate of an order that does not say its own', () => {

@@ -105,12 +105,13 @@ const FIRST: readonly Problem['code'][] = [
 ];
 const rankOf = (p: Problem) => (FIRST.includes(p.code) ? FIRST.indexOf(p.code) : FIRST.length);
 
-/** The maker's losses, the record's median, an injector's own, or the usual ones. */
+/** The maker's losses, the record's median for the base (the first of several), an injector's own, or the usual ones. */
 function lossesOf({ plan, past, mixes }: ResolvedPlan): Computed['losses'] {
   const { cling, vessel, typed } = plan.bench.losses;
   if (typed) return { cling, vessel, from: 'typed' };
-  if (past.cling) return { cling: past.cling.cling, vessel, from: 'record', cups: past.cling.cups };
   const base = mixes.values().next().value?.base;
+  const learned = base && past.clings?.get(base.id);
+  if (learned) return { cling: learned.cling, vessel, from: 'record', cups: learned.cups };
   // An injector loses its sprue with every shot, and what its nozzle holds with every filling.
   if (base?.kind === 'plastisol' && base.injector)
     return { cling: base.injector.sprue, vessel: base.injector.dead * base.density, from: 'injector' };
@@ -220,6 +221,7 @@ function computedCup(
     mixes,
     ...(count.why ? { why: count.why } : {}),
     inHand: count.inHand,
+    castings: count.castings,
     window: count.window
   };
 }

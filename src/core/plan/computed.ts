@@ -47,6 +47,8 @@ export interface ComputedCup {
   why?: string;
   /** Cavities one mix serves inside its window less the reserve, and that window, minutes. */
   inHand: number;
+  /** Castings that it is poured into. */
+  castings: number;
   window: number;
 }
 

@@ -1,4 +1,5 @@
 import type { Allotment } from '../batch';
+import { grouped } from '../grouped';
 import { shotsFor } from '../material';
 import { busyMinutes, cavitiesInHand, COLOUR_STIR_MINUTES, RESERVE, WEIGHING_MINUTES } from '../schedule';
 import { HEADROOM, vesselFor, type Vessel } from '../shelf/vessel';
@@ -32,8 +33,9 @@ export interface TurnsCase {
 export interface TurnCount {
   n: number;
   why?: string;
-  /** Cavities one turn serves inside its window less the reserve, and that window, minutes. */
+  /** Castings one mix serves inside its window less the reserve, of how many, and that window, minutes. */
   inHand: number;
+  castings: number;
   window: number;
 }
 
@@ -60,6 +62,7 @@ export function turnsFor(c: TurnsCase): TurnCount {
     .sort((a, b) => b.n - a.n)[0];
   const n = Math.min(most, c.wanted ?? needed?.n ?? 1);
   const window = windowOf(c, n);
+  const castings = castingsOf(c);
   const asked = c.wanted !== undefined && c.wanted > 1;
   const why = asked
     ? 'as you asked'
@@ -69,8 +72,9 @@ export function turnsFor(c: TurnsCase): TurnCount {
   return {
     n,
     ...(why === undefined ? {} : { why }),
+    castings,
     inHand: Math.min(
-      cavities,
+      castings,
       cavitiesInHand(window, c.mix.base.stirMinutes, colouring(c), Math.max(1e-6, perCavity(c)))
     ),
     window
@@ -134,8 +138,23 @@ function attended(c: TurnsCase, pourId: string, count: number): number {
   return act ? act.definition.hands(act.act, act.step, count).attended : 0;
 }
 
+/** Pours of each kind of cavity. */
+const byStrand = (c: TurnsCase, pours: readonly Allotment[]) => [
+  ...grouped(pours, (p) => [c.pourOf.get(p.pourId)?.strandId ?? '']).values()
+];
+
+/** How many castings it pours into: a cavity that it is poured into twice is one. */
+const castingsOf = (c: TurnsCase): number =>
+  byStrand(c, c.pours).reduce((s, pours) => s + Math.max(...pours.map((p) => p.count)), 0);
+
+/** Hands' minutes of one cavity between two gates, in the kind that takes longest: all its pours. */
 const perCavity = (c: TurnsCase): number =>
-  Math.max(0, ...segmentsOf(c).flatMap((pours) => pours.map((p) => attended(c, p.pourId, 1))));
+  Math.max(
+    0,
+    ...segmentsOf(c).flatMap((pours) =>
+      byStrand(c, pours).map((own) => own.reduce((s, p) => s + attended(c, p.pourId, 1), 0))
+    )
+  );
 
 /** Minutes from the meeting of the parts to the last pour before a gate, for a share of the cavities. */
 function handMinutes(c: TurnsCase, share: number): number {

@@ -208,7 +208,9 @@ describe('what is left in the cups', () => {
       {
         mixed: expect.closeTo(computed.cups[2]!.balance.mixed, 6),
         poured: expect.closeTo(computed.cups[2]!.balance.poured, 6),
-        left: 1.5
+        left: 1.5,
+        vessel: computed.cups[2]!.balance.vessel,
+        baseId: 'clear-quick'
       }
     ]);
   });

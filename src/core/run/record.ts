@@ -44,7 +44,9 @@ export function lossesOf(computed: Computed, state: RunState): CupLoss[] {
       {
         mixed: mixed.reduce((s, g) => s + g, 0) - cup.balance.reserved,
         poured: pours.reduce((s, t) => s + t.actual!, 0),
-        left
+        left,
+        vessel: cup.balance.vessel,
+        baseId: cup.baseId
       }
     ];
   });

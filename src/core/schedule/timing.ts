@@ -1,3 +1,4 @@
+import { grouped } from '../grouped';
 import type { Behaviour } from '../cure';
 import type { Gate } from '../plan/document';
 
@@ -94,15 +95,4 @@ export function indexed(timing: Timing): Indexed {
     ofCup: (id) => ofCup.get(id) ?? [],
     potOf
   };
-}
-
-function grouped<T>(list: readonly T[], keysOf: (x: T) => readonly string[]): Map<string, T[]> {
-  const map = new Map<string, T[]>();
-  for (const x of list)
-    for (const key of keysOf(x)) {
-      const own = map.get(key);
-      if (own) own.push(x);
-      else map.set(key, [x]);
-    }
-  return map;
 }

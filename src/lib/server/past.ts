@@ -1,4 +1,5 @@
 import { learnedCling, type CupLoss } from '$core/batch';
+import { grouped } from '$core/grouped';
 import { gradeOf } from '$core/inspect';
 import type { Past, Plan, Shelf } from '$core/plan';
 import { foldRun, lossesOf, tookOf, usesOf, type AnyEvent } from '$core/run';
@@ -21,10 +22,8 @@ export interface MouldUse {
 
 /** What one run tells the bench about stock, losses and moulds. */
 interface Told {
-  bases: ReadonlySet<string>;
   uses: Use[];
   losses: CupLoss[];
-  vessel: number;
   moulds: (MouldUse & { mouldId: string })[];
 }
 
@@ -54,10 +53,8 @@ function readTelling(run: Run, events: readonly AnyEvent[]): Told {
   const { tasks, computed, file } = run.frozen;
   const state = foldRun(tasks, events, computed.division);
   return {
-    bases: new Set(computed.bases.map((b) => b.baseId)),
     uses: usesOf(state),
     losses: lossesOf(computed, state),
-    vessel: computed.losses.vessel ?? 0,
     moulds: file.plan.groups.flatMap((group) =>
       mouldUse(run, group, { state, took: tookOf(computed, state) })
     )
@@ -104,15 +101,24 @@ export async function pastsOf(db: Db, plans: readonly Plan[], today: number): Pr
   return plans.map((plan) => pastFrom(all, cast, plan, today));
 }
 
+/** What clings of each base, as far as the record tells: whichever base a plan is changed to, its own is at hand. */
+function clingsOf(all: readonly Told[]): NonNullable<Past['clings']> {
+  const byBase = grouped(
+    all.flatMap((t) => t.losses),
+    (loss) => [loss.baseId]
+  );
+  return new Map(
+    [...byBase].flatMap(([baseId, losses]) => {
+      const learned = learnedCling(losses);
+      return learned ? [[baseId, learned] as const] : [];
+    })
+  );
+}
+
 type Cast = Awaited<ReturnType<typeof allPieces>>;
 
 function pastFrom(all: readonly Told[], cast: Cast, plan: Plan, today: number): Past {
-  const own = new Set(plan.mixes.map((m) => m.baseId));
-  const same = all.filter((t) => [...t.bases].some((id) => own.has(id)));
-  const cling = learnedCling(
-    same.flatMap((t) => t.losses),
-    plan.bench.losses.vessel ?? same[0]?.vessel ?? 0
-  );
+  const clings = clingsOf(all);
   const pieces = cast.filter(({ run }) => run.planId === plan.id);
   const lastColours = new Map<string, { colour: string; name: string; dye: boolean }>();
   for (const use of all.flatMap((t) => t.moulds).sort((a, b) => a.at - b.at))
@@ -120,7 +126,7 @@ function pastFrom(all: readonly Told[], cast: Cast, plan: Plan, today: number): 
   const rejected = pieces.filter((p) => gradeOf(p.report) === 'reject').length;
   return {
     today,
-    ...(cling ? { cling } : {}),
+    ...(clings.size ? { clings } : {}),
     ...(pieces.length ? { rejects: { count: rejected, of: pieces.length } } : {}),
     lastColours,
     uses: all.flatMap((t) => t.uses)

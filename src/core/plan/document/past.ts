@@ -4,8 +4,8 @@ import type { Use } from '../../shelf/stock';
 export interface Past {
   /** The day it is planned, ms since 1970. */
   today?: number;
-  /** The share that clings, as the median of past cups. */
-  cling?: { cling: number; cups: number };
+  /** The share that clings of each base, by its id, as the median of past cups. */
+  clings?: ReadonlyMap<string, { cling: number; cups: number }>;
   /** Pieces inspected of this plan (or this mould and base), and how many were rejects. */
   rejects?: { count: number; of: number };
   /** The last colour that was in each mould, by mould id. */

@@ -5,8 +5,9 @@ import { computePlan, PlanFile, type Computed, type CupMix } from '..';
 import { tasksOf } from '../../run';
 
 /**
- * Plans as version 1 exported them, with what version 1 made of each (what is advised, and what a swirl shows of the
- * face, is judged otherwise since, and stands here as it is judged now): the ten orders of the demo workshop, and six
+ * Plans as version 1 exported them, with what version 1 made of each (grams, windows, tasks and pictures as they
+ * were; what is advised, what a swirl shows of the face, how a ratio and what is left are read off the rounded weights,
+ * how many castings are in hand, and that let-downs are weighed in the run, stand here as they are judged now): the ten orders of the demo workshop, and six
  * awkward ones (gates between groups, turns, every way of dosing, cups by themselves and split).
  */
 const FOLDER = join(__dirname, 'fixtures');

@@ -34,7 +34,10 @@
   ]);
   const why = $derived(computed.common[0]?.why ?? cups.find((c) => c.why)?.why);
   const mixes = $derived(computed.common.length || Math.max(0, ...cups.map((c) => c.mixes.length)));
-  const hand = $derived(cups.filter((c) => Number.isFinite(c.inHand))[0]);
+  // The cup that is soonest out of hand says how many.
+  const hand = $derived(
+    [...cups].sort((a, b) => a.inHand / Math.max(1, a.castings) - b.inHand / Math.max(1, b.castings))[0]
+  );
   const short = $derived(computed.needs.filter((n) => n.short));
   const stocked = $derived(computed.needs.filter((n) => n.have !== undefined));
   // Tap water is kept in no lot.
@@ -90,7 +93,7 @@
   {#if hand && hand.window > 0}
     {@render row(
       'One mix in hand',
-      `${hand.inHand} of ${computed.totals.pieces} cavities`,
+      `${hand.inHand} of ${hand.castings} casting${hand.castings === 1 ? '' : 's'}`,
       `pours for ${duration(hand.window)}, less 15 %`
     )}
   {/if}

@@ -23,6 +23,12 @@
   const split = $derived(computed.common.length > 0);
   const toMend = $derived(computed.problems.filter((p) => p.level !== 'note'));
   const notes = $derived(computed.problems.filter((p) => p.level === 'note'));
+  // What cups and pots really stand on, which may not be the plan's own scale.
+  const stands = $derived.by(() => {
+    const mixes = [...computed.common, ...computed.cups.flatMap((c) => c.mixes)];
+    const ids = mixes.flatMap((m) => m.weighings.filter((w) => !w.boat).map((w) => w.scaleId));
+    return [...new Set(ids)].map((id) => editor.shelf.scales.find((s) => s.id === id)?.name ?? id);
+  });
   // Two or three parts are read one by one; a longer list stands in the table below.
   const headline = $derived.by(() => {
     const { parts, fillers } = computed.totals;
@@ -108,7 +114,7 @@
 <section class="flex min-w-0 flex-col px-4 py-3" aria-label="Numbers">
   <div class="flex items-baseline justify-between">
     <h2 class="label font-sans">To weigh{several ? ', in all' : ''}</h2>
-    <span class="text-[0.8rem] text-ink-2">scale {computed.division} g</span>
+    <span class="text-[0.8rem] text-ink-2">{stands.join(', ')}</span>
   </div>
   <div class="mt-0.5 flex flex-wrap gap-x-6">
     {#each headline as figure (figure.words)}

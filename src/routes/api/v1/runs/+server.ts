@@ -19,9 +19,9 @@ export const POST = async ({ request }) => {
   const found = await findPlan(opened.db, body.value.planId);
   if (!found) return notHere('plan', body.value.planId);
   const { plan } = found;
-  const { cling } = await pastOf(opened.db, plan, Date.now());
+  const { clings } = await pastOf(opened.db, plan, Date.now());
   const shelf = shelfOf(plan, await wholeShelf(opened.db));
-  const frozen = await inThread('freeze', { plan, shelf, past: cling ? { cling } : {} });
+  const frozen = await inThread('freeze', { plan, shelf, past: clings ? { clings } : {} });
   const stops = frozen.computed.problems.filter((p) => p.level === 'stop');
   if (stops.length) return refuse(stops);
   const run = { id: body.value.id ?? newId(), frozen, startedAt: Date.now() };
