@@ -1,6 +1,7 @@
 import type { Base, Colourant } from '../material';
-import { ksOf, reflectanceDeep } from './kubelka';
+import { ksOf } from './kubelka';
 import { flat, labOf, lookOf, xyzOf, type Look, type Spectrum } from './spectrum';
+import { curvesFromTint, tintReflectance, WHITE_SCATTER } from './tint';
 import { reflectanceOfHex } from './upsample';
 
 /** Absorption and scattering in 36 bands: 1/mm for a base, 1/mm for each percent of a colourant. */
@@ -48,25 +49,61 @@ export function opticsOfBase(base: BaseLook): Optics {
 }
 
 /**
- * Scattering of one percent at strength 1, 1/mm, where only the masstone is known: pale pigments scatter, dark ones
- * absorb. Starting values that put titanium white near 2.4 and carbon black near 0.4 at their usual strengths.
+ * Scattering of one percent as supplied at strength 1, 1/mm, where only the masstone is known. Starting values from
+ * what makes a pigment scatter, its refractive index against a binder's 1.5, and from what the trade knows of each;
+ * a tint on the card takes their place.
  */
-const scatterOf = (luminance: number) => 0.08 + 1.5 * luminance;
+const SCATTER = {
+  /** Rutile, index 2.7: 2.4/mm a percent at strength 1.6, so that 1 % hides in about 5 mm of clear resin. */
+  white: WHITE_SCATTER,
+  /** Iron oxides, index 2.4–3.0: as much as rutile, and they absorb besides; so red oxide outhides white. */
+  earth: 1.6,
+  /** Chrome oxide green, index 2.5. */
+  green: 0.9,
+  /** Carbon black: hardly scatters, absorbs some 10/mm a percent at strength 1; a tenth in white is a mid grey. */
+  carbon: 0.2,
+  /** Charcoal is coarser than carbon black but used as it is: 1.5 % of it reads black in soap. */
+  charcoal: 0.4,
+  /** Organic pigments and ultramarine (index 1.5): strong colour, little body. Rises with what they reflect. */
+  organic: (luminance: number) => 0.08 + 1.5 * luminance
+};
+
+/** Darker than this a masstone is black, luminance 0..1. */
+const BLACK = 0.02;
+/** Hue angles of earth colours, from red oxide to yellow, and of chrome-oxide green, degrees in a*b*. */
+const EARTH = [20, 95];
+const GREEN = [105, 150];
+/** A paste or dispersion of an oxide is about half of it pigment. */
+const HALF: ReadonlySet<Colourant['form']> = new Set(['paste', 'dispersion', 'premix']);
+
+/** What a colourant whose card tells only its masstone scatters, by its form and by what its colour speaks for. */
+function startingScatter(c: Colourant, masstone: Spectrum): number {
+  const luminance = xyzOf(masstone)[1];
+  const { a, b } = labOf(masstone);
+  const hue = (Math.atan2(b, a) * 180) / Math.PI;
+  const between = ([from, to]: readonly number[]) => hue >= from! && hue <= to!;
+  const pigment = c.form === 'powder' || HALF.has(c.form);
+  const share = HALF.has(c.form) ? 0.5 : 1;
+  if (luminance < BLACK && Math.hypot(a, b) < 6)
+    return c.form === 'botanical' ? SCATTER.charcoal : SCATTER.carbon;
+  if (!pigment || Math.hypot(a, b) < 10) return SCATTER.organic(luminance);
+  if (between(EARTH)) return SCATTER.earth * share;
+  if (between(GREEN)) return SCATTER.green * share;
+  return SCATTER.organic(luminance);
+}
+
 /** Dyes scatter next to nothing, pearls reflect by interference and absorb next to nothing. */
 const DYE_SCATTER = 0.002;
 const PEARL = { scatter: 0.35, absorb: 1e-4 };
 /** A dye's absorption of one percent at strength 1 for each unit of K/S of its full-strength colour, 1/mm. */
 const DYE_ABSORB = 0.08;
 
-/** The white that tints are made with: a titanium white of strength 1, per percent. */
-const REFERENCE_WHITE = { r: 0.95, scatter: scatterOf(0.95) };
-
 const colourants = new Map<string, Optics>();
 
 /**
- * A colourant's curves for each percent as supplied. From masstone and tint where both are known: K = S·K/S(masstone),
- * and S from the tint's mixture with white (two-constant Kubelka–Munk, band by band); from the masstone alone a
- * starting value. Strength scales both.
+ * A colourant's curves for each percent as supplied. From masstone and tint where both are known, whatever its
+ * strength: the tint measures that. From the masstone alone a starting value, scaled by its strength. Strength that is
+ * corrected after a tint was entered scales what the tint said.
  */
 export function opticsOfColourant(colourant: Colourant): Optics {
   const key = JSON.stringify([
@@ -79,16 +116,17 @@ export function opticsOfColourant(colourant: Colourant): Optics {
   const before = colourants.get(key);
   if (before) return before;
   const unit = unitOptics(colourant);
-  const optics = {
-    k: unit.k.map((v) => v * colourant.strength),
-    s: unit.s.map((v) => v * colourant.strength)
-  };
+  const times = unit.measured
+    ? colourant.strength / (colourant.tint?.at ?? colourant.strength)
+    : colourant.strength;
+  const optics = { k: unit.k.map((v) => v * times), s: unit.s.map((v) => v * times) };
   if (colourants.size > 2000) colourants.clear();
   colourants.set(key, optics);
   return optics;
 }
 
-function unitOptics(c: Colourant): Optics {
+/** Curves at strength 1, or, `measured` by a tint, at the strength the card had then. */
+function unitOptics(c: Colourant): Optics & { measured?: true } {
   const masstone = reflectanceOfHex(c.colour);
   if (c.form === 'interference pearl') {
     const low = Math.min(...masstone);
@@ -100,42 +138,14 @@ function unitOptics(c: Colourant): Optics {
   }
   if (c.form === 'ink' || c.translucent)
     return { k: masstone.map((v) => DYE_ABSORB * ksOf(v)), s: flat(DYE_SCATTER) };
-  const flatScatter = scatterOf(xyzOf(masstone)[1]);
-  const s = c.tint ? tintScatter(masstone, c.tint, flatScatter) : flat(flatScatter);
-  return { k: masstone.map((v, i) => s[i]! * ksOf(v)), s };
+  if (c.tint) return { ...curvesFromTint(masstone, c.tint), measured: true };
+  const s = startingScatter(c, masstone);
+  return { k: masstone.map((v) => s * ksOf(v)), s: flat(s) };
 }
 
-/**
- * S of one percent, band by band, from a tint of p percent colourant in white:
- * q = (p·K + (1−p)·K_w)/(p·S + (1−p)·S_w) with K = m·S gives S = (1−p)(q·S_w − K_w)/(p·(m − q)).
- * Where masstone and tint say the same the tint tells nothing, and the starting value stands.
- */
-function tintScatter(
-  masstone: Spectrum,
-  tint: { colour: string; percent: number },
-  fallback: number
-): Spectrum {
-  const mixed = reflectanceOfHex(tint.colour);
-  const p = tint.percent / 100;
-  const white = { s: REFERENCE_WHITE.scatter, k: REFERENCE_WHITE.scatter * ksOf(REFERENCE_WHITE.r) };
-  return masstone.map((r, i) => {
-    const m = ksOf(r);
-    const q = ksOf(mixed[i]!);
-    const s = ((1 - p) * (q * white.s - white.k)) / (p * (m - q));
-    return Number.isFinite(s) && s > 0 ? Math.min(60, Math.max(1e-3, s)) : fallback;
-  });
-}
-
-/** What p percent of a colourant in the reference white looks like, deep: a tint card. */
-export function tintLook(colourant: Colourant, percent: number): Look {
-  const own = opticsOfColourant(colourant);
-  const p = percent / 100;
-  const white = { s: REFERENCE_WHITE.scatter, k: REFERENCE_WHITE.scatter * ksOf(REFERENCE_WHITE.r) };
-  const r = flat(0).map((_, i) =>
-    reflectanceDeep(p * own.k[i]! + (1 - p) * white.k, p * own.s[i]! + (1 - p) * white.s)
-  );
-  return lookOf(labOf(r));
-}
+/** What p percent of a colourant in its card's white (the usual titanium white, where it names none) looks like, deep. */
+export const tintLook = (colourant: Colourant, percent: number): Look =>
+  lookOf(labOf(tintReflectance(opticsOfColourant(colourant), { percent, white: colourant.tint?.white })));
 
 /**
  * Tinting strength beside a reference: how much of the reference, percent for percent, darkens the same white as

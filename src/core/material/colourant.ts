@@ -37,11 +37,18 @@ export const Colourant = z.object({
   /** How long it keeps, months, where it matters (home-made paste). */
   shelfMonths: z.number().positive().max(240).optional(),
   colour: z.string().regex(/^#[0-9a-f]{6}$/i),
-  /** Its tint: percent of it by weight in titanium white, and the colour that gave. */
+  /** Its tint: percent of it by weight in a white, the colour that gave, which white that was, and its strength then. */
   tint: z
     .object({
       colour: z.string().regex(/^#[0-9a-f]{6}$/i),
-      percent: z.number().min(0.1, 'is too little to tell').max(60, 'is no tint any more')
+      percent: z.number().min(0.1, 'is too little to tell').max(60, 'is no tint any more'),
+      white: z
+        .object({
+          colour: z.string().regex(/^#[0-9a-f]{6}$/i),
+          strength: z.number().positive().max(100)
+        })
+        .optional(),
+      at: z.number().positive().max(100).optional()
     })
     .optional(),
   /** A dye or dye-like colour: takes light away and scatters none. */

@@ -104,9 +104,13 @@ const MOST_TRIED = 10;
  * as they lie deep, inside all limits; the smallest first.
  */
 function leastChanges(a: Judged, b: Judged, plan: ResolvedPlan): Mend[] {
-  const doses = FACTORS.flatMap((f) => [...otherDoses(a, b, f, plan), ...otherDoses(b, a, f, plan)]);
-  const paler = labIn(a, plan).l >= labIn(b, plan).l ? a : b;
-  return [...doses.slice(0, MOST_TRIED - 2), ...moreWhites(paler, paler === a ? b : a, plan)];
+  const [paler, darker] = labIn(a, plan).l >= labIn(b, plan).l ? [a, b] : [b, a];
+  // The paler is changed first: a black that is made grey is no black any more.
+  const doses = FACTORS.flatMap((f) => [
+    ...otherDoses(paler, darker, f, plan),
+    ...otherDoses(darker, paler, f, plan)
+  ]);
+  return [...doses.slice(0, MOST_TRIED - 2), ...moreWhites(paler, darker, plan)];
 }
 
 /** A cup's own colour, dry and deep. */

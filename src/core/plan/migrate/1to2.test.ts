@@ -7,7 +7,7 @@ import { tasksOf } from '../../run';
 /**
  * Plans as version 1 exported them, with what version 1 made of each (grams, windows, tasks and pictures as they
  * were; what is advised, what a swirl shows of the face, how a ratio and what is left are read off the rounded weights,
- * how many castings are in hand, and that let-downs are weighed in the run, stand here as they are judged now): the ten orders of the demo workshop, and six
+ * how many castings are in hand, how strongly colours colour, and that let-downs are weighed in the run, stand here as they are judged now): the ten orders of the demo workshop, and six
  * awkward ones (gates between groups, turns, every way of dosing, cups by themselves and split).
  */
 const FOLDER = join(__dirname, 'fixtures');

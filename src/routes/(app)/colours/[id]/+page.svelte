@@ -40,8 +40,21 @@
   function setColour(which: 'colour' | 'tint', hex: string, from: 'typed' | 'photo') {
     form.set(['colourFrom'], from);
     if (which === 'colour') form.set(['colour'], hex);
-    else form.set(['tint'], { percent: card.tint?.percent ?? 10, colour: hex });
+    else form.set(['tint'], { ...(card.tint ?? freshTint()), at: card.strength, colour: hex });
   }
+  const whiteOf = ({ colour, strength }: { colour: string; strength: number }) => ({ colour, strength });
+  /** A tint in the shelf's palest white, as the card's colour gives it so far. */
+  function freshTint(): NonNullable<Colourant['tint']> {
+    const [white] = data.whites;
+    return {
+      percent: 10,
+      colour: predictedTint,
+      at: card.strength,
+      ...(white ? { white: whiteOf(white) } : {})
+    };
+  }
+  const sameWhite = (w: { colour: string; strength: number }) =>
+    w.colour === card.tint?.white?.colour && w.strength === card.tint.white.strength;
   const MATERIALS = Object.keys(MATERIAL_WORDS) as (keyof typeof MATERIAL_WORDS)[];
   const CARRIERS = ['none', 'part A', 'part B', 'water', 'oil', 'alcohol', 'base'];
 </script>
@@ -133,8 +146,8 @@
       <div>
         <h2 class="text-[1.15rem]">Its tint</h2>
         <p class="text-[0.88rem] text-ink-2">
-          A little of it in titanium white tells how strong it is. Without one its strength is a starting
-          value.
+          A little of it in a white of your shelf tells how strong it is. Without one its strength is a
+          starting value.
         </p>
         {#if card.tint}
           {@const tint = card.tint}
@@ -155,12 +168,25 @@
               onchange={(hex) => setColour('tint', hex, 'typed')}
             />
           </Row>
+          {#if data.whites.length}
+            <Row label="In which white">
+              <Choice
+                label="In which white"
+                value={data.whites.find(sameWhite)?.id ?? ''}
+                options={[
+                  ...(data.whites.some(sameWhite) ? [] : [{ value: '', label: 'another white' }]),
+                  ...data.whites.map((w) => ({ value: w.id, label: w.name }))
+                ]}
+                onchange={(id) => {
+                  const white = data.whites.find((w) => w.id === id);
+                  form.set(['tint'], { ...tint, white: white && whiteOf(white) });
+                }}
+              />
+            </Row>
+          {/if}
           <button class="underline" onclick={() => form.set(['tint'], undefined)}>without a tint</button>
         {:else}
-          <button
-            class="button mt-2"
-            onclick={() => form.set(['tint'], { colour: predictedTint, percent: 10 })}>Enter a tint</button
-          >
+          <button class="button mt-2" onclick={() => form.set(['tint'], freshTint())}>Enter a tint</button>
         {/if}
       </div>
       <div>
