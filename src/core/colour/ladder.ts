@@ -30,6 +30,9 @@ const luminance = (hex: string) => {
   return l > 8 ? ((l + 16) / 116) ** 3 : l / (24389 / 27);
 };
 
+const between = (one: LadderStep, other: LadderStep, over: 'white' | 'black') =>
+  deltaE(labOfHex(one[over]), labOfHex(other[over]));
+
 /** Reads a ladder, its steps in any order. Contrast is the luminance over black by that over white. */
 export function readLadder(steps: readonly LadderStep[]): LadderReading {
   const sorted = [...steps].sort((a, b) => a.percent - b.percent);
@@ -38,7 +41,8 @@ export function readLadder(steps: readonly LadderStep[]): LadderReading {
     return {
       ...s,
       contrast: Math.min(1, luminance(s.black) / Math.max(1e-6, luminance(s.white))),
-      ...(after ? { next: deltaE(labOfHex(s.white), labOfHex(after.white)) } : {})
+      // More shows as long as it shows over either: a film may change over black where over white it no longer does.
+      ...(after ? { next: Math.max(between(s, after, 'white'), between(s, after, 'black')) } : {})
     };
   });
   const hides = read.find((s) => s.contrast >= HIDES);
@@ -65,10 +69,23 @@ export const predictedLadder = (
     return { percent, black: over(BLACK), white: over(WHITE) };
   });
 
-/** Trial cards of one colourant in one base and thickness that were laid on both black and white, as a ladder. */
-export function ladderOf(cards: readonly TrialCard[], colourantId: string, baseId: string): LadderStep[] {
+/** Thicknesses this near are one, as a share: a drawdown is no better laid. */
+const SAME_MM = 0.05;
+
+/**
+ * Trial cards of one colourant in one base, so many mm thick, that were laid on both black and white, as a ladder.
+ * Cards of another thickness hide otherwise, and stand in a ladder of their own.
+ */
+export function ladderOf(
+  cards: readonly TrialCard[],
+  { colourantId, baseId, mm }: { colourantId: string; baseId: string; mm: number }
+): LadderStep[] {
   const own = cards.filter(
-    (c) => c.baseId === baseId && c.lines.length === 1 && c.lines[0]!.colourantId === colourantId
+    (c) =>
+      Math.abs(c.mm / mm - 1) <= SAME_MM &&
+      c.baseId === baseId &&
+      c.lines.length === 1 &&
+      c.lines[0]!.colourantId === colourantId
   );
   const on = (backing: 'black' | 'white', percent: number) =>
     own.find((c) => c.backing === backing && c.lines[0]!.percent === percent)?.colour;

@@ -154,7 +154,12 @@ describe('trial cards', () => {
       .filter((c) => c.id !== 'card-wrong')
       .map((c): TrialCard => ({ ...c, colour: lookOf(predictedCard(c, look(c.baseId), colourants)).hex }));
     for (const f of correctStrengths(agreeing, look, colourants).factors) expect(f.factor).toBeCloseTo(1, 1);
-    expect(correctStrengths([], look, colourants)).toEqual({ factors: [], cards: [] });
+    expect(correctStrengths([], look, colourants)).toEqual({
+      factors: [],
+      unknown: [],
+      conflicts: [],
+      cards: []
+    });
   });
 });
 
@@ -178,7 +183,11 @@ describe('a dose ladder', () => {
     const expected = readLadder(predictedLadder(white, orderFor('clear-slow').base, 3, [0.5, 1, 2, 4, 6]));
     const contrasts = expected.steps.map((s) => s.contrast);
     expect(contrasts).toEqual([...contrasts].sort((a, b) => a - b));
-    const measured = ladderOf(demoTrialCards(0), 'white-paste', 'clear-slow');
+    const measured = ladderOf(demoTrialCards(0), {
+      colourantId: 'white-paste',
+      baseId: 'clear-slow',
+      mm: 3
+    });
     expect(measured.map((s) => s.percent).sort((a, b) => a - b)).toEqual([0.5, 1, 2, 4, 6]);
     expect(readLadder(measured).hidesFrom).toBeDefined();
   });

@@ -9,11 +9,12 @@
   let { bases, colourants, cards }: { bases: Base[]; colourants: Colourant[]; cards: TrialCard[] } = $props();
   let colourantId = $state('');
   let baseId = $state('');
-  let mm = $state(2);
-  // A colourant whose ladder is laid already is the one to begin with.
+  let typedMm = $state<number>();
+  // A colourant whose ladder is laid already is the one to begin with, as thick as it was laid.
   const laid = $derived(
-    cards.find((c) => c.backing === 'black' && ladderOf(cards, c.lines[0]!.colourantId, c.baseId).length > 1)
+    cards.find((c) => c.backing === 'black' && ladderOf(cards, { ...c, ...c.lines[0]! }).length > 1)
   );
+  const mm = $derived(typedMm ?? laid?.mm ?? 2);
   const base = $derived(bases.find((b) => b.id === (baseId || laid?.baseId)) ?? bases[0]!);
   const colourant = $derived(
     colourants.find((c) => c.id === (colourantId || laid?.lines[0]?.colourantId)) ?? colourants[0]!
@@ -28,7 +29,7 @@
     const most = limitOf(colourant, base.kind).limit;
     return [0.05, 0.1, 0.2, 0.4, 0.7, 1].map((share) => Number((share * most).toPrecision(2)));
   });
-  const measured = $derived(readLadder(ladderOf(cards, colourant.id, base.id)));
+  const measured = $derived(readLadder(ladderOf(cards, { colourantId: colourant.id, baseId: base.id, mm })));
   const expected = $derived(readLadder(predictedLadder(colourant, look, mm, percents)));
   const rows = $derived([
     ...(measured.steps.length ? [{ name: 'measured', read: measured }] : []),
@@ -65,7 +66,7 @@
       above
       max={500}
       value={mm}
-      onchange={(v) => (mm = v)}
+      onchange={(v) => (typedMm = v)}
     />
     thick, and from where more no longer shows.
   </p>
@@ -104,6 +105,7 @@
     </div>
   {/each}
   <p class="mt-2 text-[0.85rem] text-ink-2">
-    To measure one, keep two cards a step: the same percentage over black and over white.
+    To measure one, keep two cards a step: the same percentage over black and over white, all as thick.
+    Measured cards stand in the ladder of their own thickness.
   </p>
 </section>

@@ -20,14 +20,18 @@
   }: { bases: Base[]; colourants: Colourant[]; onsaved: () => Promise<void> } = $props();
   const WORDS = { deep: 'deep in the cup', white: 'over white', black: 'over black' };
   let photo = $state<File>();
+  let measured = $state(false);
+  const measure = (hex: string) => {
+    $card.colour = hex;
+    measured = true;
+  };
   const start: TrialCard = {
     id: newId(),
     name: '',
-    // The first of each is as good a start as any; all of it is to be changed.
     // svelte-ignore state_referenced_locally
     baseId: bases[0]?.id ?? '',
-    // svelte-ignore state_referenced_locally
-    lines: colourants[0] ? [{ colourantId: colourants[0].id, percent: 1 }] : [],
+    // Which colourant is the maker's to say: one that was never touched is no card.
+    lines: [{ colourantId: '', percent: 1 }],
     mm: 2,
     backing: 'white',
     colour: '#8a8f80',
@@ -36,7 +40,15 @@
     note: ''
   };
 
+  const UNMEASURED: Problem = {
+    code: 'input-missing',
+    level: 'stop',
+    path: 'colour',
+    sentence: 'The colour of the card was not measured yet.',
+    mend: 'Pick it from a photo of the card, or type it.'
+  };
   async function keep(card: TrialCard): Promise<Problem[]> {
+    if (!measured) return [UNMEASURED];
     const named = { ...card, name: card.name.trim() || 'card' };
     const stored = await send('PUT', `/trialcards/${card.id}`, named, 'new');
     if (!stored.ok) return stored.problems;
@@ -103,6 +115,7 @@
       <div class="mt-1 grid grid-cols-[1fr_5rem_1.6rem] items-center gap-2">
         <Choice
           label="Colourant {i + 1} of the card"
+          placeholder="choose"
           value={line.colourantId}
           options={colourants.map((c) => ({ value: c.id, label: c.name }))}
           onchange={(v) => ($card.lines[i]!.colourantId = v as typeof line.colourantId)}
@@ -136,9 +149,9 @@
   </div>
   <div>
     <Row label="Colour as measured, dry">
-      <TargetField label="Colour as measured" value={$card.colour} onchange={(hex) => ($card.colour = hex)} />
+      <TargetField label="Colour as measured" value={$card.colour} onchange={measure} />
     </Row>
-    <PhotoPick label="Measure it on a photo" onpick={(hex) => ($card.colour = hex)} />
+    <PhotoPick label="Measure it on a photo" onpick={measure} />
     <div class="grid grid-cols-2 gap-x-3">
       <Row label="Light">
         <Choice

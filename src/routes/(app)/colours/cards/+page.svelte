@@ -25,7 +25,11 @@
       : undefined;
   });
   const correction = $derived(correctStrengths(data.cards, lookOfBase, colourants));
-  const moved = $derived(correction.factors.filter((f) => Math.abs(f.factor - 1) > 0.03));
+  // What the cards do not tell from the card's own strength is left alone.
+  const moved = $derived(
+    correction.factors.filter((f) => Math.abs(f.factor - 1) > 0.03 && (f.low > 1 || f.high < 1))
+  );
+  const cardName = (id: string) => data.cards.find((c) => c.id === id)?.name ?? 'a card';
   const predicted = $derived((card: TrialCard) => {
     const base = lookOfBase(card.baseId);
     return base ? lookOf(predictedCard(card, base, colourants)).hex : card.colour;
@@ -41,7 +45,9 @@
       const stored = await send('PATCH', `/colourants/${card.id}`, {
         edits: [
           { path: ['strength'], value: strength },
-          { path: ['colourFrom'], value: 'cards' }
+          { path: ['colourFrom'], value: 'cards' },
+          // A tint tells the strength that its card had then.
+          ...(card.tint && card.tint.at === undefined ? [{ path: ['tint', 'at'], value: card.strength }] : [])
         ]
       });
       problems = stored.ok ? [] : stored.problems;
@@ -92,12 +98,30 @@
       {#each moved as f (f.colourantId)}
         <span
           >{nameOf(f.colourantId)} <strong>× {f.factor.toFixed(2)}</strong>
-          <span class="text-ink-2">({f.cards} card{f.cards > 1 ? 's' : ''})</span></span
+          <span class="text-ink-2"
+            >({f.low.toFixed(2)} to {f.high.toFixed(2)}, {f.cards} card{f.cards > 1 ? 's' : ''}{f.beside
+              ? `; beside ${f.beside.map(nameOf).join(' and ')}`
+              : ''})</span
+          ></span
         >
       {/each}
       <button class="button ml-auto" onclick={apply}>Correct their strengths</button>
     </section>
   {/if}
+  {#if correction.unknown.length && data.cards.length}
+    <p class="mt-2 text-[0.9rem] text-ink-2" data-testid="unknown">
+      Nothing of their own is known yet of {correction.unknown.map(nameOf).join(', ')}: lay them over white
+      and over black, or let down in white.
+    </p>
+  {/if}
+  {#each correction.conflicts as c (c.cards.join())}
+    <p class="mt-2 border-l-[3px] border-ochre bg-ochre-soft px-3 py-2 text-[0.92rem]" data-testid="conflict">
+      <strong>{cardName(c.cards[0])}</strong> and <strong>{cardName(c.cards[1])}</strong> cannot both be
+      right:
+      {nameOf(c.colourantIds[0] ?? '')} × {c.factors[0].toFixed(2)} by one, × {c.factors[1].toFixed(2)} by the other.
+      Nothing is corrected by either; a third card would tell.
+    </p>
+  {/each}
   {#each correction.cards.filter((c) => c.outlier) as c (c.id)}
     <p class="mt-2 border-l-[3px] border-ochre bg-ochre-soft px-3 py-2 text-[0.92rem]" data-testid="outlier">
       <strong>{data.cards.find((x) => x.id === c.id)?.name}</strong> does not fit the others (ΔE {c.after.toFixed(
