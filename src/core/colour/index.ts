@@ -15,18 +15,10 @@ export { finished, isInk, type Finish } from './finish';
 export { CLOSE, contrastOf, type Contrast } from './contrast';
 export { isWhite, paleness } from './white';
 export { seenBy, VISIONS, type Vision } from './vision';
-export {
-  matching,
-  matchColour,
-  asWeighed,
-  predictorFor,
-  type Candidate,
-  type MatchAnswer,
-  type MatchOrder
-} from './match';
-export { candidatesFor } from './candidates';
+export { matching, matchColour, asWeighed, predictorFor, type MatchAnswer, type MatchOrder } from './match';
+export { candidatesFor, type Candidate, type LineWeighed, type WeighedOn } from './candidates';
 export { BACKINGS, correctStrengths, predictedCard, TrialCard, type Correction } from './trial';
 export { ladderOf, predictedLadder, readLadder, type LadderStep } from './ladder';
 export { readPalette, writePalette, writePaletteCsv, type Swatch } from './palette';
 export { mainColours, type Cluster } from './clusters';
-export { castCorrected } from './pick';
+export { castCorrected, pictureCorrected } from './pick';

@@ -7,12 +7,16 @@ import {
   candidatesFor,
   correctStrengths,
   deepColour,
+  deltaE,
+  hidingThickness,
   ladderOf,
   lookOf,
   matchColour,
   matching,
+  mixtureOf,
   predictedCard,
   predictedLadder,
+  predictorFor,
   readLadder,
   type MatchOrder,
   type TrialCard
@@ -96,6 +100,94 @@ describe('matching', () => {
     expect(all(dark)).not.toBeCloseTo(all(pale), 2);
   });
 
+  const wanted = [
+    { l: 62, a: -8, b: -14 },
+    { l: 45, a: 22, b: 18 },
+    { l: 80, a: 2, b: 30 },
+    { l: 30, a: 5, b: -25 },
+    { l: 70, a: -20, b: 15 }
+  ];
+  const bases = ['clear-quick', 'bar-soap', 'acrylic-gypsum'];
+  const hide = (order: MatchOrder, lines: { colourantId: string; percent: number }[]) =>
+    hidingThickness(
+      mixtureOf({
+        base: order.base,
+        doses: lines.map((l) => ({
+          colourant: cards.colourants.find((c) => c.id === l.colourantId)!,
+          percent: l.percent
+        }))
+      })
+    );
+
+  it.each(bases)(
+    'gives nothing for %s that a piece is too thin for, unless it is to be seen through',
+    (id) => {
+      for (const target of wanted) {
+        const order = { ...orderFor(id), target, colourants: 2 };
+        for (const a of matchColour(order)) {
+          expect(a.hides).not.toBeNull();
+          expect(hide(order, a.lines)).toBeLessThanOrEqual(50 + 1e-3);
+        }
+        expect(matchColour({ ...order, clear: true }).length).toBeGreaterThanOrEqual(
+          matchColour(order).length
+        );
+      }
+      const order = { ...orderFor('clear-quick'), colourants: 1 };
+      const ink = order.candidates.flatMap((c) => (c.colourant.form === 'ink' ? [{ ...c, most: 0.05 }] : []));
+      expect(matchColour({ ...order, candidates: ink })).toEqual([]);
+      expect(matchColour({ ...order, candidates: ink, clear: true })).toHaveLength(1);
+    }
+  );
+
+  it.each(bases)(
+    'for %s, has no line that is not seen, and no answer that is another with something added',
+    (id) => {
+      for (const target of wanted) {
+        const order = { ...orderFor(id), target };
+        const answers = matchColour(order);
+        const look = (lines: { colourantId: string; percent: number }[]) =>
+          predictorFor(
+            order,
+            lines.map((l) => order.candidates.findIndex((c) => c.colourant.id === l.colourantId))
+          )(lines.map((l) => l.percent));
+        answers.forEach((a, i) => {
+          for (const line of a.lines.length > 1 ? a.lines : [])
+            expect(deltaE(look(a.lines.filter((l) => l !== line)), look(a.lines))).toBeGreaterThan(0.5);
+          for (const before of answers.slice(0, i)) {
+            const within = before.lines.every((l) => a.lines.some((x) => x.colourantId === l.colourantId));
+            if (within) expect(a.deltaE).toBeLessThan(before.deltaE - 0.5);
+          }
+        });
+      }
+    }
+  );
+
+  it('has every line weighed within tolerance, as it is or as its let-down', () => {
+    const base = baseOf('clear-quick');
+    const formula = formulaOf(base);
+    if (!formula.ok) throw new Error('no formula');
+    const scale = { division: 0.1, repeatability: 0.1 };
+    for (const batch of [20, 60, 400])
+      for (const target of wanted) {
+        const order: MatchOrder = {
+          ...orderFor('clear-quick'),
+          ...candidatesFor(base, formula.value, cards.colourants, { weighing: { batch, scale } }),
+          target,
+          colourants: 3
+        };
+        for (const answer of matchColour(order).slice(0, 3)) {
+          const weighed = asWeighed(answer, order, batch, scale);
+          weighed.grams.forEach((g, i) => {
+            const spread = Math.hypot(0.1 / Math.sqrt(12), 0.1) / g.grams;
+            expect(spread).toBeLessThan(0.055);
+            expect(g.delivers).toBeCloseTo(g.grams / ((g.letDown ?? 0) + 1), 9);
+            const asked = (answer.lines[i]!.percent * batch) / 100;
+            expect(Math.abs(g.delivers / asked - 1)).toBeLessThan(0.06);
+          });
+        }
+      }
+  });
+
   it('uses only what belongs in the base and is at hand', () => {
     const gypsum = orderFor('acrylic-gypsum');
     expect(gypsum.candidates.map((c) => c.colourant.form)).not.toContain('paste');
@@ -121,8 +213,8 @@ describe('matching', () => {
     expect(progress).toEqual([...progress].sort((a, b) => a - b));
     expect(progress.at(-1)).toBeLessThanOrEqual(1);
     const [answer] = step.value;
-    const fine = asWeighed(answer!, order, 500, 0.01);
-    const coarse = asWeighed(answer!, order, 20, 1);
+    const fine = asWeighed(answer!, order, 500, { division: 0.01 });
+    const coarse = asWeighed(answer!, order, 20, { division: 1 });
     expect(fine.deltaE).toBeCloseTo(answer!.deltaE, 1);
     expect(coarse.deltaE).toBeGreaterThan(fine.deltaE);
     for (const g of coarse.grams) expect(g.grams).toBe(Math.round(g.grams));

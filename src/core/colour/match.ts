@@ -1,6 +1,6 @@
 import { solve, Matrix } from 'ml-matrix';
-import type { Colourant } from '../material';
 import { BANDS, WEIGHTS } from './bands';
+import { lineWeighed, type Candidate, type LineWeighed, type WeighedOn } from './candidates';
 import { deltaE } from './difference';
 import { hidingThickness } from './hiding';
 import { reflectanceDeep, reflectanceOver } from './kubelka';
@@ -8,14 +8,6 @@ import { opticsOfBase, opticsOfColourant, STATED_AT, type BaseLook } from './opt
 import { mixtureOf } from './pigment';
 import { labOfXyz, lookOf, type Lab, type Look } from './spectrum';
 import { reflectanceOfHex } from './upsample';
-
-/** A colourant that may be used: the most of it, g as supplied to 100 g of base. */
-export interface Candidate {
-  colourant: Colourant;
-  most: number;
-  /** The least that can be weighed for the batch at hand; a speck of the most when absent. */
-  least?: number;
-}
 
 /** What is wanted: a colour in a base, deep or as a film over a backing (sRGB hex), from some colourants. */
 export interface MatchOrder {
@@ -27,6 +19,8 @@ export interface MatchOrder {
   mostInAll: number;
   /** How many colourants at most, 1..4. */
   colourants: number;
+  /** A colour to see through is wanted; otherwise a deep answer has to hide in less than a piece is thick. */
+  clear?: boolean | undefined;
 }
 
 /** One way to the colour: g as supplied to 100 g of base, and how far off it is. */
@@ -40,6 +34,10 @@ export interface MatchAnswer {
 
 /** Differences of ΔE00 that count as equal: then fewer colourants win. */
 const EQUAL = 0.3;
+/** A deep colour that needs more than this to hide is another colour in any piece, mm. */
+const A_PIECE = 50;
+/** A line that nobody sees to be missing is no part of a recipe, ΔE00. */
+const UNSEEN = 0.5;
 /** Least amount of a colourant, as a share of its most. */
 const SPECK = 1e-4;
 /** How many of the best pairs and triples are taken further, and how many answers are given. */
@@ -238,7 +236,10 @@ export function* matching(order: MatchOrder): Generator<number, MatchAnswer[]> {
   return answers(order, found, prepared);
 }
 
-/** The best few: among equals the fewest colourants, then the smallest difference; each set of colourants once. */
+/**
+ * The best few: among equals the fewest colourants, then the smallest difference; each set of colourants once, lines
+ * that nobody sees to be missing left out, and nothing that a piece is too thin for.
+ */
 function answers(order: MatchOrder, found: readonly Fit[], prepared: Prepared): MatchAnswer[] {
   const inside = found.filter((f) => f.percents.reduce((s, p) => s + p, 0) <= order.mostInAll * 1.0001);
   const shortlist = [...inside].sort((x, y) => x.error - y.error).slice(0, 80);
@@ -246,16 +247,12 @@ function answers(order: MatchOrder, found: readonly Fit[], prepared: Prepared): 
     .filter((f) => f.chosen.length === 1)
     .sort((x, y) => x.error - y.error)
     .slice(0, 2);
-  // A speck that the fit pushed to its floor is no part of a recipe: without it, each set stands once.
   const sets = new Map<string, Fit>();
   for (const f of [...shortlist, ...singles]) {
-    const kept = f.chosen.flatMap((i, j) =>
-      f.percents[j]! > 3 * SPECK * order.candidates[i]!.most || f.chosen.length === 1 ? [j] : []
-    );
-    const plain = { ...f, chosen: kept.map((j) => f.chosen[j]!), percents: kept.map((j) => f.percents[j]!) };
+    const plain = withoutSpecks(order, f, prepared);
     const key = plain.chosen.join();
     const before = sets.get(key);
-    if (plain.chosen.length && (!before || plain.error < before.error)) sets.set(key, plain);
+    if (!before || plain.error < before.error) sets.set(key, plain);
   }
   const all = [...sets.values()].map((f): MatchAnswer => {
     const lab = predictor(order, f.chosen, prepared)(f.percents);
@@ -268,17 +265,50 @@ function answers(order: MatchOrder, found: readonly Fit[], prepared: Prepared): 
       hides: hidesAt(order, f)
     };
   });
-  return all
-    .sort(
-      (x, y) =>
-        Math.floor(x.deltaE / EQUAL) - Math.floor(y.deltaE / EQUAL) ||
-        x.lines.length - y.lines.length ||
-        // A deep colour that hides soon is one in every piece; one that never does needs a deep cup.
-        (order.film ? 0 : (x.hides ?? 1e6) - (y.hides ?? 1e6)) ||
-        x.deltaE - y.deltaE
-    )
-    .slice(0, ANSWERS);
+  const fit = order.film || order.clear ? all : all.filter((a) => a.hides !== null && a.hides <= A_PIECE);
+  const sorted = fit.sort(
+    (x, y) =>
+      Math.floor(x.deltaE / EQUAL) - Math.floor(y.deltaE / EQUAL) ||
+      x.lines.length - y.lines.length ||
+      // A deep colour that hides soon is one in every piece; one that never does needs a deep cup.
+      (order.film ? 0 : (x.hides ?? 1e6) - (y.hides ?? 1e6)) ||
+      x.deltaE - y.deltaE
+  );
+  return withoutEchoes(sorted).slice(0, ANSWERS);
 }
+
+/** A recipe without the lines that nobody sees to be missing, the least seen first; one line always stays. */
+function withoutSpecks(order: MatchOrder, f: Fit, prepared: Prepared): Fit {
+  const lab = predictor(order, f.chosen, prepared)(f.percents);
+  let kept = f;
+  while (kept.chosen.length > 1) {
+    const fewer = kept.chosen.map((_, j): Fit => {
+      const chosen = kept.chosen.toSpliced(j, 1);
+      const percents = kept.percents.toSpliced(j, 1);
+      const seen = predictor(order, chosen, prepared)(percents);
+      return { chosen, percents, error: deltaE(seen, lab) };
+    });
+    const least = fewer.reduce((x, y) => (y.error < x.error ? y : x));
+    if (least.error > UNSEEN) break;
+    kept = least;
+  }
+  if (kept === f) return f;
+  const size = metricAt(order.target)(predictor(order, kept.chosen, prepared)(kept.percents));
+  return { ...kept, error: size.reduce((s, v) => s + v * v, 0) };
+}
+
+/** Without answers that are one before them with something added, and no nearer for it. */
+const withoutEchoes = (sorted: readonly MatchAnswer[]): MatchAnswer[] =>
+  sorted.filter(
+    (answer, i) =>
+      !sorted
+        .slice(0, i)
+        .some(
+          (before) =>
+            before.deltaE <= answer.deltaE + UNSEEN &&
+            before.lines.every((l) => answer.lines.some((own) => own.colourantId === l.colourantId))
+        )
+  );
 
 function hidesAt(order: MatchOrder, f: Fit): number | null {
   const doses = f.chosen.map((i, j) => ({
@@ -304,18 +334,21 @@ export const predictorFor = (
   chosen: readonly number[]
 ): ((percents: readonly number[]) => Lab) => predictor(order, chosen, prepare(order));
 
-/** A recipe as a scale can weigh it for a batch: grams of each, and the colour and difference that leaves. */
+/**
+ * A recipe as a scale can weigh it for a batch, every line within tolerance: grams of each as it is or as its let-down,
+ * and the difference that leaves.
+ */
 export function asWeighed(
   answer: MatchAnswer,
   order: MatchOrder,
   batch: number,
-  division: number
-): { grams: { colourantId: string; grams: number }[]; deltaE: number } {
+  scale: WeighedOn
+): { grams: (LineWeighed & { colourantId: string })[]; deltaE: number } {
   const grams = answer.lines.map((l) => ({
     colourantId: l.colourantId,
-    grams: Math.round((l.percent * batch) / 100 / division) * division
+    ...lineWeighed((l.percent * batch) / 100, scale)
   }));
   const chosen = grams.map((g) => order.candidates.findIndex((c) => c.colourant.id === g.colourantId));
-  const lab = predictorFor(order, chosen)(grams.map((g) => (g.grams / batch) * 100));
+  const lab = predictorFor(order, chosen)(grams.map((g) => (g.delivers / batch) * 100));
   return { grams, deltaE: deltaE(lab, order.target) };
 }

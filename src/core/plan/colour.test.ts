@@ -4,7 +4,7 @@ import { eel, nightHeron, rockpool, sluice, tideline } from '../../../demo/plans
 import { deltaE } from '../colour';
 import { applyEdit } from '../edit';
 import { computePlan, type Plan } from '.';
-import { layer, mixed } from './plans.testing';
+import { inCup, layer, mixed } from './plans.testing';
 
 const of = (plan: Plan) => computePlan(plan, cards);
 const problem = (plan: Plan, code: string) => of(plan).problems.find((p) => p.code === code);
@@ -88,6 +88,24 @@ describe('where a cup is seen', () => {
     const seen = (mm: number) => of(coat(mm)).groups[0]!.layers[0]!.look.lab;
     expect(deltaE(seen(0.3), own)).toBeGreaterThan(7);
     expect(deltaE(seen(8), own)).toBeLessThan(1.5);
+  });
+
+  it('a clear cup is drawn as deep as it stands, a cup that hides as its own colour', () => {
+    const inked = (percent: number, count: number) =>
+      of({
+        ...inCup(tideline, 'mudflat', {
+          recipe: [{ id: 'ink', colourantId: 'magenta-ink', percent, of: 'supplied' }]
+        }),
+        groups: [{ ...tideline.groups[0]!, count }]
+      }).cups[0]!;
+    const [small, large] = [inked(0.02, 1), inked(0.02, 40)];
+    expect(small.mixes[0]!.ml).toBeLessThan(large.mixes[0]!.ml);
+    // The deeper it stands, the more of the light it takes.
+    expect(small.looks.own.lab.l).toBeGreaterThan(large.looks.own.lab.l + 3);
+    const [heron, more] = [1, 40].map(
+      (count) => of({ ...tideline, groups: [{ ...tideline.groups[0]!, count }] }).cups[1]!
+    );
+    expect(heron!.looks.own).toEqual(more!.looks.own);
   });
 
   it('an eel is translucent: it never hides what a black back hides at once', () => {

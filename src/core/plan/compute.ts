@@ -49,7 +49,8 @@ function workedOut(
   const { filled, problems: pours } = fill(plan);
   const losses = lossesOf(plan);
   const worked = weigh(plan, filled, losses);
-  const palette = paletteOf(plan);
+  const mixesOf = new Map(worked.cups.map((w) => [w.cup.id, w.mixes]));
+  const palette = paletteOf(plan, (id) => Math.max(0, ...(mixesOf.get(id) ?? []).map((m) => m.ml)));
   const cups = worked.cups.map((w) => computedCup(w, palette, pouredMlOf(worked)));
   const densities = new Map(cups.map((c) => [c.cupId, c.density]));
   const groups = filled.map((f) => drawnGroup(plan, f, palette, (id) => densities.get(id) ?? 0));

@@ -8,6 +8,7 @@ import {
   lookOf,
   mixtureOf,
   stackReflectance,
+  type Lab,
   type Look,
   type Optics,
   type Tint
@@ -21,7 +22,7 @@ import type { ResolvedCup, ResolvedPlan } from './resolve';
 export interface CupLooks {
   /** Full and wet, as it stands on the bench. */
   cup: Look;
-  /** Dry and deep: its own colour, by which it is known. */
+  /** Dry, as deep as it stands in its cup: its own colour, by which it is known. */
   own: Look;
   sealed: Look;
   aged: Look;
@@ -75,9 +76,33 @@ interface Coloured {
 
 const known = new Map<string, Coloured>();
 
-/** Colours one cup. Kept by what it is made of, since most edits leave most cups as they were. */
-function coloured(tint: Tint): Coloured {
-  const { kind } = tint.base;
+/** A pale cup, as its inside is seen through what is clear. */
+const CUP = flat(0.85);
+
+/** How deep so much stands in a cup as wide as it is high, mm. */
+const depthOf = (ml: number): number => Math.cbrt((4 * ml * 1000) / Math.PI);
+
+/** Colours one cup as deep as it stands: one that hides in less looks as it does at any depth. */
+function coloured(tint: Tint, ml: number): Coloured {
+  const deep = deeply(tint);
+  const mm = depthOf(ml);
+  if (deep.hides <= mm) return deep;
+  const seen = labOf(stackReflectance([{ optics: deep.optics, mm }], CUP));
+  return { ...deep, looks: looksOf(seen, tint) };
+}
+
+const looksOf = (dry: Lab, { base: { kind }, doses }: Tint): CupLooks => {
+  const ink = isInk(doses);
+  return {
+    cup: finished(dry, kind, 'wet', ink),
+    own: finished(dry, kind, 'dry', ink),
+    sealed: finished(dry, kind, 'sealed', ink),
+    aged: finished(dry, kind, 'aged', ink)
+  };
+};
+
+/** A cup too deep to see through. Kept by what it is made of, since most edits leave most cups as they were. */
+function deeply(tint: Tint): Coloured {
   const key = JSON.stringify([
     tint.base,
     tint.doses.map(({ colourant: c, percent }) => [
@@ -92,27 +117,23 @@ function coloured(tint: Tint): Coloured {
   const before = known.get(key);
   if (before) return before;
   const optics = mixtureOf(tint);
-  const dry = labOf(deepReflectance(optics));
-  const ink = isInk(tint.doses);
   const made = {
     optics,
     hides: hidingThickness(optics),
-    looks: {
-      cup: finished(dry, kind, 'wet', ink),
-      own: finished(dry, kind, 'dry', ink),
-      sealed: finished(dry, kind, 'sealed', ink),
-      aged: finished(dry, kind, 'aged', ink)
-    }
+    looks: looksOf(labOf(deepReflectance(optics)), tint)
   };
   if (known.size > 400) known.clear();
   known.set(key, made);
   return made;
 }
 
-/** Colours all cups of a plan. */
-export function paletteOf(plan: ResolvedPlan): Palette {
+/** What stands in a cup of which nothing is poured yet, ml. */
+const A_CUP = 50;
+
+/** Colours all cups of a plan; `mlOf` says how much stands in each once it is mixed, ml. */
+export function paletteOf(plan: ResolvedPlan, mlOf: (cupId: string) => number): Palette {
   const tints = plan.cups.map((cup) => [cup.cup.id, cupTint(cup, plan)] as const);
-  const made = tints.map(([id, tint]) => [id, coloured(tint)] as const);
+  const made = tints.map(([id, tint]) => [id, coloured(tint, mlOf(id) || A_CUP)] as const);
   return {
     kinds: new Map(tints.map(([id, tint]) => [id, tint.base.kind])),
     optics: new Map(made.map(([id, c]) => [id, c.optics])),

@@ -14,6 +14,8 @@ export const MatchRequest = z.object({
   baseId: Ref,
   /** A film of so many mm over a backing; the deep cup when absent. */
   film: z.object({ mm: z.number().positive().max(500), backing: hex }).optional(),
+  /** A colour to see through; otherwise only what hides within a piece. */
+  clear: z.boolean().default(false),
   /** At most so many colourants, 1 to 4. */
   colourants: z.number().int().min(1).max(4).default(4),
   without: z.array(z.string().max(80)).max(200).default([]),
@@ -35,7 +37,7 @@ export function matchFromShelf(request: z.infer<typeof MatchRequest>, shelf: She
   if (!formula.ok) return refuse(formula.problem);
   const { candidates, mostInAll } = candidatesFor(base, formula.value, shelf.colourants, {
     without: request.without,
-    weighing: { batch: request.batch, division: request.division }
+    weighing: { batch: request.batch, scale: { division: request.division } }
   });
   if (!candidates.length)
     return refuse({
@@ -52,13 +54,14 @@ export function matchFromShelf(request: z.infer<typeof MatchRequest>, shelf: She
     film: request.film,
     candidates,
     mostInAll,
-    colourants: request.colourants
+    colourants: request.colourants,
+    clear: request.clear
   };
   return {
     ok: true as const,
     answers: matchColour(order).map((answer) => ({
       ...answer,
-      weighed: asWeighed(answer, order, request.batch, request.division)
+      weighed: asWeighed(answer, order, request.batch, { division: request.division })
     }))
   };
 }

@@ -1,6 +1,6 @@
 <!-- Picks a colour from a photo: tap a white reference first, then the colour; the camera's cast is taken out. -->
 <script lang="ts">
-  import { castCorrected } from '$core/colour';
+  import { castCorrected, pictureCorrected } from '$core/colour';
 
   let {
     onpick,
@@ -18,6 +18,7 @@
   let shown = $state(false);
   let white = $state<string>();
   let picked = $state<string>();
+  let whole: Uint8ClampedArray | undefined;
 
   async function open(event: Event & { currentTarget: HTMLInputElement }) {
     const file = event.currentTarget.files?.[0];
@@ -32,8 +33,9 @@
     canvas.height = Math.max(1, Math.round(image.height * scale));
     const context = canvas.getContext('2d', { willReadFrequently: true });
     context?.drawImage(image, 0, 0, canvas.width, canvas.height);
-    const whole = context?.getImageData(0, 0, canvas.width, canvas.height).data;
-    if (whole) onpixels?.(whole);
+    const data = context?.getImageData(0, 0, canvas.width, canvas.height).data;
+    whole = data;
+    if (data) onpixels?.(data);
   }
 
   /** The mean of a spot a few pixels wide, so that grain and glitter do not decide. */
@@ -62,6 +64,7 @@
     if (!hex) return;
     if (!white) {
       white = hex;
+      if (whole) onpixels?.(pictureCorrected(whole, hex));
       return;
     }
     picked = castCorrected(hex, white);
@@ -75,7 +78,21 @@
     <input class="sr-only" type="file" accept="image/*" aria-label={label} onchange={open} />
   </label>
   {#if shown}
-    {#if onpick}
+    {#if onpixels}
+      <p class="mt-2 text-[0.9rem]">
+        {white
+          ? 'The white you tapped has taken the camera’s cast out.'
+          : 'Tap something white in the photo to take the camera’s cast out.'}
+        {#if white}<button
+            type="button"
+            class="underline"
+            onclick={() => {
+              white = undefined;
+              if (whole) onpixels(whole);
+            }}>another white</button
+          >{/if}
+      </p>
+    {:else if onpick}
       <p class="mt-2 text-[0.9rem]">
         {white
           ? 'Now tap the colour. The white you tapped takes the camera’s cast out.'
@@ -87,9 +104,9 @@
     {/if}
     <canvas
       bind:this={canvas}
-      class="mt-1 block max-h-72 max-w-full border border-rule-strong {onpick ? 'cursor-crosshair' : ''}"
+      class="mt-1 block max-h-72 max-w-full border border-rule-strong cursor-crosshair"
       data-testid="photo"
-      onclick={onpick ? tap : undefined}
+      onclick={tap}
     ></canvas>
     {#if picked}
       <p class="mt-1 flex items-center gap-2 text-[0.9rem]" role="status">

@@ -52,6 +52,11 @@
 </script>
 
 <More label="More about cup {cup.letter}" title="Cup {cup.letter}, {cup.name}">
+  {#if mix}<a
+      class="button mb-2 w-full"
+      href="/colours/match?plan={editor.plan.id}&cup={cup.id}&colour={encodeURIComponent(out?.colour ?? '')}"
+      >Find a recipe for a colour</a
+    >{/if}
   <div class="grid grid-cols-2 gap-x-3">
     <Row label="Take out uncoloured first">
       <QuantityField

@@ -1,10 +1,22 @@
+import { figuresOf, type Plan, type Shelf } from '$core/plan';
+import { mixIdOf } from '$core/plan/document';
 import { listCards, listPlans, wholeShelf } from '$lib/server/database';
 import { stock } from '$lib/server/past';
 import { store } from '$lib/server/store';
 
+/** Grams of base in each cup, in one mix of it. */
+const batchesOf = (plan: Plan, shelf: Shelf): Record<string, number> =>
+  Object.fromEntries(
+    figuresOf(plan, shelf).cups.flatMap((c) => {
+      const most = Math.max(0, ...c.mixes.map((m) => m.batch));
+      return most > 0 ? [[c.cupId, Number(most.toPrecision(3))]] : [];
+    })
+  );
+
 export const load = async ({ url }) => {
   const { db } = await store();
   const shelf = await wholeShelf(db);
+  const planId = url.searchParams.get('plan') ?? '';
   const left = await stock(db, shelf, Date.now());
   // What a gram of each colourant cost, and whether any of it is left.
   const costs: Record<string, number> = {};
@@ -25,9 +37,16 @@ export const load = async ({ url }) => {
     plans: (await listPlans(db)).map(({ plan }) => ({
       id: plan.id,
       name: plan.name,
-      baseId: plan.mixes[0]?.baseId ?? '',
-      cups: plan.cups.filter((c) => 'mix' in c.from)
+      scaleId: plan.bench.scaleIds[0] ?? '',
+      cups: plan.cups.filter((c) => 'mix' in c.from),
+      /** The base of each cup, and, of the plan that is asked for, how much of it each cup holds, g. */
+      baseOf: Object.fromEntries(
+        plan.cups.map((c) => [c.id, plan.mixes.find((m) => m.id === mixIdOf(c))?.baseId ?? ''])
+      ),
+      grams: plan.id === planId ? batchesOf(plan, shelf) : {}
     })),
+    planId,
+    cupId: url.searchParams.get('cup') ?? '',
     wanted: url.searchParams.get('colour') ?? '',
     without: url.searchParams.get('without') ?? ''
   };

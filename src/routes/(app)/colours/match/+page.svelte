@@ -12,7 +12,12 @@
     type MatchOrder
   } from '$core/colour';
   import { concentrationsOf, ownPercents } from '$core/dosing';
+  import { goto } from '$app/navigation';
+  import { applyEdit } from '$core/edit';
   import { formulaOf } from '$core/material';
+  import type { Problem } from '$core/problem';
+  import { newId } from '$lib/id';
+  import { send } from '$lib/send';
   import { grams } from '$core/quantity';
   import { startingLibrary } from '$core/shelf';
   import { ColourWork } from '$lib/colour-work.svelte';
@@ -31,13 +36,18 @@
   // The colour a link brought along is where the page begins; after that it is the maker's.
   // svelte-ignore state_referenced_locally
   let target = $state(/^#[0-9a-f]{6}$/i.test(data.wanted) ? data.wanted : '#5b7d95');
-  let baseId = $state('');
+  // So is the cup it is for: its base, how much of it there is, and the scale it stands on.
+  // svelte-ignore state_referenced_locally
+  const { planId, cupId, plans } = data;
+  const cupFor = plans.find((p) => p.id === planId);
+  let baseId = $state(cupFor?.baseOf[cupId] ?? '');
   let film = $state(false);
   let mm = $state(2);
   let backing = $state<'#ffffff' | '#101010'>('#ffffff');
+  let clear = $state(false);
   let most = $state(3);
-  let batch = $state(100);
-  let scaleId = $state('');
+  let batch = $state(cupFor?.grams[cupId] ?? 100);
+  let scaleId = $state(cupFor?.scaleId ?? '');
   let buy = $state(false);
   const work = new ColourWork<MatchAnswer[]>();
 
@@ -59,9 +69,10 @@
       ...(film ? { film: { mm, backing } } : {}),
       ...candidatesFor(base, formula.value, all, {
         without,
-        ...(scale ? { weighing: { batch, division: scale.division } } : {})
+        ...(scale ? { weighing: { batch, scale } } : {})
       }),
-      colourants: most
+      colourants: most,
+      clear
     };
   });
   const nameOf = (id: string) => all.find((c) => c.id === id)?.name ?? id;
@@ -95,6 +106,38 @@
     if (order) void work.start({ kind: 'match', order: $state.snapshot(order) as MatchOrder });
   }
 
+  type CupHere = { plan: (typeof data.plans)[number]; cup: (typeof data.plans)[number]['cups'][number] };
+  /** Cups of plans that are made of the base that is asked for. */
+  const cupsHere = $derived(
+    data.plans.flatMap((plan): CupHere[] =>
+      plan.cups.filter((c) => plan.baseOf[c.id] === base?.id).map((cup) => ({ plan, cup }))
+    )
+  );
+  const into = $derived(cupsHere.find(({ plan, cup }) => plan.id === data.planId && cup.id === data.cupId));
+  let carried = $state<Problem[]>([]);
+
+  /** The answer as a cup's recipe, weighed as it is shown; then the plan is opened. */
+  async function carry(answer: MatchAnswer, { plan, cup }: CupHere) {
+    if (!order || !scale) return;
+    const percents = own(answer);
+    const weighed = asWeighed(answer, order, batch, scale);
+    const value = answer.lines.map((line, i) => ({
+      id: newId(),
+      colourantId: line.colourantId,
+      percent: Number(percents[i]!.toPrecision(3)),
+      of: 'supplied',
+      ...(weighed.grams[i]!.letDown ? { letDown: weighed.grams[i]!.letDown } : {})
+    }));
+    const found = await fetch(`/api/v1/plans/${plan.id}`);
+    const document = await found.json();
+    const changed = applyEdit(document, { path: ['cups', cup.id, 'recipe'], value });
+    const stored = await send('PUT', `/plans/${plan.id}`, changed, {
+      revision: Number(found.headers.get('etag')?.replaceAll('"', ''))
+    });
+    carried = stored.ok ? [] : stored.problems;
+    if (stored.ok) await goto(`/plans/${plan.id}`);
+  }
+
   function fromCard(id: string) {
     target = data.cards.find((c) => c.id === id)?.colour ?? target;
   }
@@ -103,7 +146,7 @@
     const [planId, cupId] = value.split('|');
     const plan = data.plans.find((p) => p.id === planId);
     const cup = plan?.cups.find((c) => c.id === cupId);
-    const own = data.bases.find((b) => b.id === plan?.baseId);
+    const own = data.bases.find((b) => b.id === plan?.baseOf[cupId ?? '']);
     const made = own ? formulaOf(own) : undefined;
     if (!cup || !own || !made?.ok) return;
     const doses = cup.recipe.flatMap((line) => {
@@ -208,6 +251,7 @@
           onchange={(v) => (scaleId = v)}
         />
       </Row>
+      {#if !film}<Tick checked={clear} onchange={(v) => (clear = v)}>a colour to see through</Tick>{/if}
       <Tick checked={buy} onchange={(v) => (buy = v)}>also what could be bought ({toBuy.length} more)</Tick>
       {#if formula && !formula.ok}<ProblemNote problem={formula.problem} />{/if}
       {#if work.running}
@@ -223,6 +267,7 @@
     </section>
 
     <section aria-label="Answers" data-testid="answers">
+      {#each carried as problem (problem.code)}<ProblemNote {problem} />{/each}
       {#if work.result && order && asked === order && scale}
         {#if !work.result.length}
           <p class="text-ink-2">
@@ -231,7 +276,7 @@
         {/if}
         <ol class="space-y-3">
           {#each work.result as answer, n (n)}
-            {@const weighed = asWeighed(answer, order, batch, scale.division)}
+            {@const weighed = asWeighed(answer, order, batch, scale)}
             {@const percents = own(answer)}
             {@const price = cost(answer)}
             <li class="sheet grid grid-cols-[104px_minmax(0,1fr)_auto] items-center gap-4 p-4">
@@ -250,7 +295,8 @@
                 rows={answer.lines.map((line, i) => ({
                   id: line.colourantId,
                   percent: percents[i]!,
-                  grams: weighed.grams[i]!.grams
+                  grams: weighed.grams[i]!.grams,
+                  letDown: weighed.grams[i]!.letDown
                 }))}
                 columns={[
                   { id: 'colourant', class: '!py-1' },
@@ -268,7 +314,9 @@
                   }
                 ]}
               >
-                {#snippet cell({ id })}{nameOf(id)}{#if bought(id)}<span class="text-ochre">
+                {#snippet cell({ id, letDown })}{nameOf(id)}{#if letDown}, 1 : {letDown} let-down{/if}{#if bought(id)}<span
+                      class="text-ochre"
+                    >
                       to buy</span
                     >{/if}{/snippet}
               </Table>
@@ -292,6 +340,29 @@
                     : `hides at ${answer.hides.toFixed(answer.hides < 10 ? 1 : 0)} mm`}
                 </p>
                 {#if price !== undefined}<p class="text-[0.82rem] text-ink-2">costs {money(price)}</p>{/if}
+              </div>
+              <div class="col-span-3 flex justify-end gap-2">
+                {#if into && !answer.lines.some((l) => bought(l.colourantId))}
+                  <button class="button go" onclick={() => carry(answer, into)}>
+                    Put into {into.cup.name} of {into.plan.name}
+                  </button>
+                {/if}
+                {#if !answer.lines.some((l) => bought(l.colourantId))}
+                  <Choice
+                    label="Put answer {n + 1} into a cup"
+                    value=""
+                    placeholder="Into a cup of a plan…"
+                    options={cupsHere.map(({ plan, cup }) => ({
+                      value: `${plan.id}|${cup.id}`,
+                      label: `${plan.name}: ${cup.name}`
+                    }))}
+                    onchange={(v) => {
+                      const found = cupsHere.find(({ plan, cup }) => `${plan.id}|${cup.id}` === v);
+                      if (found) void carry(answer, found);
+                    }}
+                    class="!w-auto"
+                  />
+                {/if}
               </div>
             </li>
           {/each}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import Choice from '$lib/ui/Choice.svelte';
   import {
+    asWeighed,
     candidatesFor,
     labOfHex,
     readPalette,
@@ -13,6 +14,8 @@
   } from '$core/colour';
   import { ownPercents } from '$core/dosing';
   import { formulaOf } from '$core/material';
+  import { grams } from '$core/quantity';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
   import type { Problem } from '$core/problem';
   import { ColourWork } from '$lib/colour-work.svelte';
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
@@ -27,6 +30,10 @@
   let problem = $state<Problem>();
   let count = $state(6);
   let baseId = $state('');
+  let mm = $state(10);
+  let batch = $state(100);
+  let scaleId = $state('');
+  let asked = $state.raw<MatchOrder>();
   let pixels: Uint8ClampedArray | undefined;
   let recipes = $state.raw<Record<string, MatchAnswer | undefined>>({});
   let done = $state(0);
@@ -34,6 +41,8 @@
   const clusters = new ColourWork<Cluster[]>();
   const search = new ColourWork<MatchAnswer[]>();
   const base = $derived(data.bases.find((b) => b.id === baseId) ?? suited(data.bases, data.colourants));
+  const scales = $derived([...data.scales].sort((a, b) => a.division - b.division));
+  const scale = $derived(scales.find((s) => s.id === scaleId) ?? scales[0]);
   const formula = $derived(base ? formulaOf(base) : undefined);
   const nameOf = (id: string) => data.colourants.find((c) => c.id === id)?.name ?? id;
 
@@ -76,13 +85,27 @@
   /** One colour after the other, so that each shows as it is found and the search can be stopped. */
   async function match() {
     if (!base || !formula?.ok) return;
-    const { candidates, mostInAll } = candidatesFor(base, formula.value, data.colourants);
+    const { candidates, mostInAll } = candidatesFor(
+      base,
+      formula.value,
+      data.colourants,
+      scale ? { weighing: { batch, scale } } : {}
+    );
     const look = { kind: base.kind, colour: base.colour, density: formula.value.density };
     matchingNow = true;
     done = 0;
     recipes = {};
     for (const s of swatches) {
-      const order = { target: labOfHex(s.hex), base: look, candidates, mostInAll, colourants: 2 };
+      const order = {
+        target: labOfHex(s.hex),
+        base: look,
+        candidates,
+        mostInAll,
+        colourants: 2,
+        // As it will be seen: in a piece so thick, over something pale.
+        film: { mm, backing: '#ffffff' }
+      };
+      asked = order;
       const found = await search.start({ kind: 'match', order: $state.snapshot(order) as MatchOrder });
       if (!found) break;
       recipes = { ...recipes, [s.hex]: found[0] };
@@ -90,6 +113,17 @@
     }
     matchingNow = false;
   }
+  /** Each line as it goes on the scale: percent, grams, and its let-down where it has to be one. */
+  const weighedWords = $derived((answer: MatchAnswer) => {
+    if (!asked || !scale) return '';
+    const { grams: lines } = asWeighed(answer, asked, batch, scale);
+    return lines
+      .map((l, i) => {
+        const how = l.letDown ? ` as a 1 : ${l.letDown} let-down` : '';
+        return `${nameOf(l.colourantId)} ${percents(answer)[i]!.toPrecision(2)} %, ${grams(l.grams, scale.division)} g${how}`;
+      })
+      .join('; ');
+  });
   const percents = $derived((answer: MatchAnswer) =>
     formula?.ok
       ? ownPercents(
@@ -162,6 +196,36 @@
             onchange={(v) => (baseId = v)}
             class="!w-64"
           />
+          <label class="flex items-center gap-2"
+            >in a piece
+            <QuantityField
+              label="Thickness of the piece"
+              unit="mm"
+              above
+              max={500}
+              width="4.6rem"
+              value={mm}
+              onchange={(v) => (mm = v)}
+            />
+          </label>
+          <label class="flex items-center gap-2"
+            >a batch of
+            <QuantityField
+              label="For a batch of"
+              unit="g"
+              above
+              width="5rem"
+              value={batch}
+              onchange={(v) => (batch = v)}
+            />
+          </label>
+          <Choice
+            label="Weighed on"
+            value={scale?.id ?? ''}
+            options={scales.map((s) => ({ value: s.id, label: `${s.name}, ${s.division} g` }))}
+            onchange={(v) => (scaleId = v)}
+            class="!w-48"
+          />
           {#if matchingNow}
             <span>{done} of {swatches.length}</span>
             <button class="button" onclick={() => search.cancel()}>Stop</button>
@@ -192,9 +256,7 @@
                 >{s.name}<span class="block text-[0.82rem] text-ink-2">{s.hex}</span></span
               >
               <span class="min-w-0 flex-1 text-[0.92rem]">
-                {#if found}{found.lines
-                    .map((l, i) => `${nameOf(l.colourantId)} ${percents(found)[i]!.toPrecision(2)} %`)
-                    .join(', ')}{/if}
+                {#if found}{weighedWords(found)}{/if}
               </span>
               <span class="w-20 text-right"
                 >{#if found}<strong>ΔE {found.deltaE.toFixed(1)}</strong>{/if}</span

@@ -17,7 +17,9 @@
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
-  const dry = $derived(data.shelf.colourants.filter((c) => c.pigmentFraction === 1));
+  // Micas, pearls and glitter are flakes: mulling breaks what makes them shine.
+  const FLAKES = new Set<Colourant['form']>(['mica', 'interference pearl', 'glitter']);
+  const dry = $derived(data.shelf.colourants.filter((c) => c.pigmentFraction === 1 && !FLAKES.has(c.form)));
   const scales = $derived([...data.shelf.scales].sort((a, b) => a.division - b.division));
   const CARRIERS: { carrier: Colourant['carrier']; words: string; form: Colourant['form'] }[] = [
     { carrier: 'part A', words: 'resin part A', form: 'paste' },
