@@ -51,7 +51,7 @@ describe('the shelf of colourants', () => {
     await bench.choose('Base', 'Clear casting resin, quick');
     const page = await bench.text(main);
     expect(page).toMatch(/carbon black paste/);
-    expect(page).toMatch(/× 1\d\.\d/);
+    expect(page).toMatch(/× [3-9]\.\d/);
     expect(page).toContain('starting value');
     const swatches = await bench.page.$$eval('table svg', (all) =>
       all.every((s) => (s.querySelector('text')?.textContent ?? '') !== '' && !!s.querySelector('pattern'))
@@ -143,7 +143,14 @@ describe('trial cards', () => {
   it('are recorded in under a minute, with a photo', async () => {
     await bench.go('/colours/cards');
     await bench.says('[data-testid="outlier"]', 'wrong pot?');
+    const count = (await get('/api/v1/trialcards')).length;
     await bench.click('New card');
+    await bench.click('Keep the card');
+    await bench.says(
+      '[aria-label="New trial card"] [role="alert"], [aria-label="New trial card"]',
+      /colourant|measured/
+    );
+    expect((await get('/api/v1/trialcards')).length).toBe(count);
     await bench.type('Name of the card', 'foam on slate');
     await bench.choose('Base of the card', 'Clear casting resin, slow');
     await bench.choose('Colourant 1 of the card', 'titanium white paste');
@@ -161,14 +168,17 @@ describe('trial cards', () => {
   });
 
   it('correct the strengths of the pots they used', async () => {
-    const before = await get('/api/v1/colourants/white-paste');
-    await bench.says('[data-testid="correction"]', 'titanium white paste');
+    const before = await get('/api/v1/colourants/blue-paste');
+    // With its doubt, as a range.
+    await bench.says('[data-testid="correction"]', /blue paste × 1\.\d\d \(\d\.\d\d to \d\.\d\d, 2 cards/);
     await bench.click('Correct their strengths');
     await bench.page.waitForFunction(
-      () => !document.querySelector('[data-testid="correction"]')?.textContent?.includes('titanium white')
+      () => !document.querySelector('[data-testid="correction"]')?.textContent?.includes('blue paste')
     );
-    const after = await get('/api/v1/colourants/white-paste');
-    expect(after.strength).toBeLessThan(before.strength);
+    const after = await get('/api/v1/colourants/blue-paste');
+    expect(after.strength).toBeGreaterThan(before.strength);
+    // It has a tint since: that was of the strength before.
+    expect(after.tint?.at).toBe(before.strength);
     expect(after.colourFrom).toBe('cards');
   });
 

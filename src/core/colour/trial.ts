@@ -227,6 +227,15 @@ function worstKnown(wall: Wall, ids: readonly string[], errors: ReadonlyMap<stri
     .sort((x, y) => paleness(wall.colourants.get(y)!) - paleness(wall.colourants.get(x)!))[0];
 }
 
+/** How well these cards were read: what is usual, and more and more what is left of them once they are fitted, ΔE. */
+function noiseOf(left: readonly number[], fitted: number): number {
+  const spare = Math.max(0, left.length - fitted);
+  return Math.sqrt((USUAL_WEIGHT * READ_TO ** 2 + dotOf(left, left)) / (USUAL_WEIGHT + spare));
+}
+/** So many readings' worth the usual figure counts for: one card's. */
+const USUAL_WEIGHT = 3;
+const dotOf = (a: readonly number[], b: readonly number[]) => a.reduce((s, v, i) => s + v * b[i]!, 0);
+
 /** Factors of some colourants, the others at their own strength, and the standard error of the logarithm of each. */
 function fitFactors(
   { cards, baseOf, colourants }: Wall,
@@ -246,7 +255,7 @@ function fitFactors(
       ...u.map((v) => v * HOLD)
     ];
   };
-  const dot = (a: readonly number[], b: readonly number[]) => a.reduce((s, v, i) => s + v * b[i]!, 0);
+  const dot = dotOf;
   const normalAt = (u: readonly number[], r: readonly number[]) => {
     const columns = u.map((v, j) =>
       residuals(u.map((w, i) => (i === j ? v + 1e-4 : w))).map((x, i) => (x - r[i]!) / 1e-4)
@@ -272,9 +281,11 @@ function fitFactors(
     u = next;
     if (moved < 1e-6) break;
   }
-  const doubt = ids.length ? inverse(normalAt(u, residuals(u)).normal) : undefined;
+  const left = residuals(u);
+  const doubt = ids.length ? inverse(normalAt(u, left).normal) : undefined;
+  const noise = noiseOf(left.slice(0, 3 * cards.length), ids.length);
   return {
     factors: new Map(ids.map((id, i) => [id, Math.exp(u[i]!)])),
-    errors: new Map(ids.map((id, i) => [id, READ_TO * Math.sqrt(Math.max(0, doubt!.get(i, i)))]))
+    errors: new Map(ids.map((id, i) => [id, noise * Math.sqrt(Math.max(0, doubt!.get(i, i)))]))
   };
 }

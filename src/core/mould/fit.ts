@@ -23,3 +23,21 @@ export function fitted(shape: Shape, ratio: number): Shape {
       ) as Shape;
   }
 }
+
+/**
+ * A shape made wider or narrower, as deep as it was, so that its volume becomes `ratio` times what it was, ratio > 0.
+ * Nothing where its depth follows from its width (a hemisphere) or widths are not told (a table of depths).
+ */
+export function widened(shape: Shape, ratio: number): Shape | undefined {
+  if (shape.kind === 'hemisphere' || shape.kind === 'table' || shape.kind === 'cap') return undefined;
+  const k = Math.sqrt(ratio);
+  const by = (mm: number) => Math.round(mm * k * 100) / 100;
+  if (shape.kind === 'prism')
+    return { ...shape, outline: shape.outline.map(([x, y]): [number, number] => [by(x), by(y)]) };
+  return Object.fromEntries(
+    Object.entries(shape).map(([key, value]) => [
+      key,
+      typeof value === 'number' && key !== 'depth' ? by(value) : value
+    ])
+  ) as Shape;
+}

@@ -13,6 +13,8 @@ export function footprintOf(shape: Shape): Footprint {
   switch (shape.kind) {
     case 'taper':
       return { kind: 'rectangle', aspect: shape.rimWidth / shape.rimLength };
+    case 'box':
+      return { kind: 'rectangle', aspect: shape.width / shape.length };
     case 'prism':
       return { kind: 'outline', points: shape.outline };
     case 'ring':

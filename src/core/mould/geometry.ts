@@ -38,6 +38,13 @@ export function geometryOf(shape: Shape): Geometry {
         shape.depth,
         `π r² h, r ${n1(shape.radius)} mm, h ${n1(shape.depth)} mm`
       );
+    case 'box':
+      return straight(
+        shape.length * shape.width,
+        shape.length / 2,
+        shape.depth,
+        `${n1(shape.length)} × ${n1(shape.width)} × ${n1(shape.depth)} mm`
+      );
     case 'ring':
       return straight(
         Math.max(0, Math.PI * (shape.outerRadius ** 2 - shape.innerRadius ** 2)),

@@ -10,4 +10,4 @@ export { mouldProblems } from './rules';
 export { inhibitionCautions, keyProblems, rubberFor, type MouldJob, type RubberNeed } from './making';
 export { tracedOutline } from './trace';
 export { parsePairs } from './pairs';
-export { fitted } from './fit';
+export { fitted, widened } from './fit';

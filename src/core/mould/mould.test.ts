@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { capacityFromWater, cavityOf, geometryOf, levelAt, polygonArea, waterDensity, type Shape } from '.';
+import {
+  capacityFromWater,
+  cavityOf,
+  footprintOf,
+  geometryOf,
+  levelAt,
+  polygonArea,
+  waterDensity,
+  widened,
+  type Shape
+} from '.';
 
 const dome: Shape = { kind: 'hemisphere', radius: 17 };
 const knob = (over: object = {}) =>
@@ -176,5 +186,67 @@ describe('shapes', () => {
         if (shape.kind !== 'table') expect(slope / g.areaAt(z)).toBeCloseTo(1, 4);
       })
     );
+  });
+});
+
+describe('a box', () => {
+  const box: Shape = { kind: 'box', length: 80, width: 50, depth: 25 };
+
+  it('holds its three sides multiplied, and is seen as a rectangle', () => {
+    const g = geometryOf(box);
+    expect(g.volumeAt(Infinity)).toBeCloseTo(100, 9);
+    expect(g.volumeAt(10)).toBeCloseTo(40, 9);
+    expect(g.areaAt(3)).toBe(4000);
+    expect(g.halfWidthAt(3)).toBe(40);
+    expect(footprintOf(box)).toEqual({ kind: 'rectangle', aspect: 50 / 80 });
+  });
+
+  it('is the same as a taper whose walls stand straight', () => {
+    const straight: Shape = {
+      kind: 'taper',
+      baseLength: 80,
+      baseWidth: 50,
+      rimLength: 80,
+      rimWidth: 50,
+      depth: 25
+    };
+    for (const level of [0, 1, 7.3, 25])
+      expect(geometryOf(box).volumeAt(level)).toBeCloseTo(geometryOf(straight).volumeAt(level), 6);
+  });
+});
+
+describe('a drawing that follows the water', () => {
+  const shapes: Shape[] = [
+    { kind: 'box', length: 80, width: 50, depth: 25 },
+    { kind: 'cylinder', radius: 30, depth: 10 },
+    { kind: 'frustum', baseRadius: 28, rimRadius: 30, depth: 10 },
+    { kind: 'ring', innerRadius: 20, outerRadius: 35, depth: 8 },
+    {
+      kind: 'prism',
+      outline: [
+        [0, 0],
+        [80, 0],
+        [80, 50],
+        [0, 50]
+      ],
+      depth: 20
+    }
+  ];
+
+  it.each(shapes.map((s) => [s.kind, s] as const))(
+    '%s: wider by as much, as deep as was said',
+    (_, shape) => {
+      const before = geometryOf(shape).volumeAt(Infinity);
+      for (const ratio of [0.4, 1, 2.7]) {
+        const after = widened(shape, ratio)!;
+        expect(geometryOf(after).volumeAt(Infinity) / before).toBeCloseTo(ratio, 2);
+        expect(geometryOf(after).depth).toBe(geometryOf(shape).depth);
+      }
+    }
+  );
+
+  it('has no other depth to keep where that follows from its width', () => {
+    expect(widened({ kind: 'hemisphere', radius: 17 }, 2)).toBeUndefined();
+    expect(widened({ kind: 'cap', rimRadius: 30, depth: 10 }, 2)).toBeUndefined();
   });
 });

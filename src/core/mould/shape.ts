@@ -16,6 +16,7 @@ export const Shape = z.discriminatedUnion('kind', [
     rimWidth: mm,
     depth: mm
   }),
+  z.object({ kind: z.literal('box'), length: mm, width: mm, depth: mm }),
   z.object({ kind: z.literal('ring'), innerRadius: mm, outerRadius: mm, depth: mm }),
   z.object({
     kind: z.literal('prism'),

@@ -1,5 +1,6 @@
 export {
   Amount,
+  AMOUNT_FORMS,
   formatAmount,
   HATCHES,
   parseAmount,

@@ -11,6 +11,8 @@ export interface OrderYield {
   cast: number;
   perTurn: number;
   turns: number;
+  /** Pieces of the last turn; as many as any other where they come out even. */
+  lastTurn: number;
 }
 
 /** What a turn of a plan costs, in the currency of the lots. */
@@ -29,13 +31,15 @@ export function yieldOf(plan: Plan, pieces: number, past: Past): OrderYield | un
   const record = past.rejects && past.rejects.of > 0 ? past.rejects.count / past.rejects.of : undefined;
   const rejects = Math.min(0.9, typed ?? record ?? 0);
   const cast = castFor(plan.order.good, rejects);
+  const turns = turnsFor(cast, pieces);
   return {
     good: plan.order.good,
     rejects,
     from: typed !== undefined ? 'typed' : record !== undefined ? 'record' : 'none',
     cast,
     perTurn: pieces,
-    turns: turnsFor(cast, pieces)
+    turns,
+    lastTurn: turns > 0 ? cast - (turns - 1) * pieces : 0
   };
 }
 

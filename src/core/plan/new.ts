@@ -2,11 +2,13 @@ import { lay, wait } from '../pour';
 import type { Gate, Plan, Shelf, Step } from './document';
 
 /**
- * A plan to begin with: the first base and the finest scale of the shelf, one cup, and, when there is
- * just one mould, its first kind of cavity filled to the rim. Everything in it is the maker's to change.
+ * A plan to begin with: the finest scale of the shelf, one cup, and, of the mould that is asked for or the only one
+ * there is, its first kind of cavity filled to the rim. Which base is the maker's to say, where there are several.
  */
-export function newPlan(id: string, name: string, shelf: Shelf): Plan {
-  const mould = shelf.moulds.length === 1 ? shelf.moulds[0] : undefined;
+export function newPlan(id: string, name: string, shelf: Shelf, mouldId?: string): Plan {
+  const asked = shelf.moulds.find((m) => m.id === mouldId);
+  const mould = asked ?? (shelf.moulds.length === 1 ? shelf.moulds[0] : undefined);
+  const base = shelf.bases.length === 1 ? shelf.bases[0] : undefined;
   const cavity = mould?.cavities[0];
   const scale = [...shelf.scales].sort((a, b) => a.division - b.division)[0];
   const others = shelf.scales.filter((s) => s.id !== scale?.id).map((s) => s.id);
@@ -16,7 +18,7 @@ export function newPlan(id: string, name: string, shelf: Shelf): Plan {
     name,
     notes: '',
     showFace: 'mould face',
-    mixes: [{ id: 'mix-1', baseId: shelf.bases[0]?.id ?? 'none', feeds: 'one cup' }],
+    mixes: [{ id: 'mix-1', baseId: base?.id ?? NO_BASE, feeds: 'one cup' }],
     cups: [{ id: 'cup-1', letter: 'A', hatch: 'slant', name: 'cup A', from: { mix: 'mix-1' }, recipe: [] }],
     groups:
       mould && cavity
@@ -42,6 +44,9 @@ export function newPlan(id: string, name: string, shelf: Shelf): Plan {
     }
   };
 }
+
+/** Where no base is chosen yet. */
+const NO_BASE = 'none';
 
 /** A layer to the rim, as a plan begins with. */
 export const layStep = (id: string, cupId: string, groupId: string): Step => ({

@@ -120,7 +120,7 @@ function mixesOf(plan: Plan, bases: ReadonlyMap<string, Base>, problems: Found[]
     said.add(mix.baseId);
     if (!base)
       problems.push(
-        missing('base', `mixes/${mix.id}/baseId`, 'No base is chosen, or it is gone from the shelf.')
+        missing('base', `mixes/${mix.id}/baseId`, 'No base is chosen yet, or it is gone from the shelf.')
       );
     else if (formula && !formula.ok) problems.push(formula.problem);
   }

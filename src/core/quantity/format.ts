@@ -47,3 +47,9 @@ export function clock(seconds: number): string {
 }
 
 const withoutMinusZero = (text: string) => (/^-0(\.0*)?$/.test(text) ? text.slice(1) : text);
+
+/** A volume with the digits that a bench can use, ml ≥ 0: `4.21 ml`, `640.3 ml`, `1182 ml`. */
+export function volume(ml: number): string {
+  const decimals = ml < 200 ? 2 : 1;
+  return `${withoutMinusZero(ml.toFixed(ml < 1000 ? decimals : 0))} ml`;
+}

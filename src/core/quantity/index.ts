@@ -1,3 +1,4 @@
 export { parseCount, parseQuantity, type Quantity, type Expectation } from './parse';
-export { formatQuantity, decimalsOf, grams, duration, clock } from './format';
+export { formatQuantity, decimalsOf, grams, duration, clock, volume } from './format';
 export { UNITS, unit, type Kind, type Unit } from './units';
+export { plainFractions } from './number';

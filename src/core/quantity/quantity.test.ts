@@ -8,7 +8,8 @@ import {
   parseCount,
   parseQuantity,
   UNITS,
-  type Expectation
+  type Expectation,
+  volume
 } from '.';
 
 const value = (text: string, expectation?: Expectation) => {
@@ -94,5 +95,19 @@ describe('what is shown', () => {
       '2 d 2 h'
     ]);
     expect([252, 3729, -30].map(clock)).toEqual(['4:12', '1:02:09', '−0:30']);
+  });
+});
+
+describe('a volume', () => {
+  it.each([
+    [0, '0.00 ml'],
+    [4.2139, '4.21 ml'],
+    [118.94, '118.94 ml'],
+    [640.271, '640.3 ml'],
+    [999.96, '1000.0 ml'],
+    [1182.31, '1182 ml'],
+    [24_000.4, '24000 ml']
+  ])('of %d ml is written %s', (ml, written) => {
+    expect(volume(ml)).toBe(written);
   });
 });

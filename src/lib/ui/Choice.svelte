@@ -7,6 +7,8 @@
   interface Option {
     value: string;
     label: string;
+    /** A word or a reason beneath it. */
+    note?: string;
   }
 
   let {
@@ -67,7 +69,11 @@
             class="flex min-h-11 cursor-pointer items-center gap-2 rounded-md px-3 outline-none data-[highlighted]:bg-sunk"
           >
             {#snippet children({ selected })}
-              <span class="flex-1">{option.label}</span>
+              <span class="flex-1"
+                >{option.label}{#if option.note}<span
+                    class="block max-w-72 text-[0.8rem] leading-tight text-ink-2">{option.note}</span
+                  >{/if}</span
+              >
               {#if selected && value !== ''}<Check size={16} class="text-verdigris" aria-hidden="true" />{/if}
             {/snippet}
           </Select.Item>

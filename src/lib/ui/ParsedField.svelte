@@ -11,7 +11,8 @@
     unit = '',
     quiet = false,
     width = '',
-    id = undefined
+    id = undefined,
+    forms = ''
   }: {
     value: T;
     format: (value: T) => string;
@@ -22,7 +23,10 @@
     quiet?: boolean;
     width?: string;
     id?: string;
+    /** What may be typed, said while the field is entered and nothing is wrong. */
+    forms?: string;
   } = $props();
+  let entered = $state(false);
 
   let draft = $state<string>();
   let problem = $state<Problem>();
@@ -38,6 +42,7 @@
 
   // On leaving, a good entry settles into its written form; a bad one stays with its problem.
   function onblur() {
+    entered = false;
     if (!problem) draft = undefined;
   }
 
@@ -68,10 +73,17 @@
     aria-describedby={problem ? `${uid}-problem` : undefined}
     value={shown}
     {oninput}
+    onfocus={() => (entered = true)}
     {onblur}
     {onkeydown}
   />
   {#if unit}<span class="text-ink-2">{unit}</span>{/if}
+  {#if forms && entered && !problem}
+    <span
+      class="absolute top-full left-0 z-20 mt-1 w-60 rounded-md border border-rule-strong bg-sheet p-2 text-[0.82rem] text-ink-2 shadow"
+      >{forms}</span
+    >
+  {/if}
   {#if problem}
     <span
       id="{uid}-problem"

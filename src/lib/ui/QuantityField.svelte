@@ -16,7 +16,8 @@
     width = '',
     id = undefined
   }: {
-    value: number;
+    /** Undefined where nothing is known yet: the field stands empty. */
+    value: number | undefined;
     /** Symbol of the unit shown and taken for a bare number. */
     unit: string;
     onchange: (value: number) => void;
@@ -32,8 +33,9 @@
   } = $props();
 
   const write = (v: number) => formatQuantity(v, unit, 3).replace(/\.?0+(?= )/, '');
+  const written = (v: number | undefined) => (v === undefined ? '' : write(v));
 
-  function parse(text: string): Result<number> {
+  function parse(text: string): Result<number | undefined> {
     const read = parseQuantity(text, { kind: unitOf(unit).kind, bare: unit });
     if (!read.ok) return read;
     const v = read.value.value;
@@ -55,4 +57,13 @@
   }
 </script>
 
-<ParsedField {value} format={write} {parse} {onchange} {label} {quiet} {width} {id} />
+<ParsedField
+  {value}
+  format={written}
+  {parse}
+  onchange={(v) => v !== undefined && onchange(v)}
+  {label}
+  {quiet}
+  {width}
+  {id}
+/>

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../../problem';
-import { formatQuantity, parseQuantity } from '../../quantity';
+import { formatQuantity, parseQuantity, plainFractions } from '../../quantity';
 
 const mm = z.number().positive('must be more than nothing').max(10_000, 'is more than ten metres');
 
@@ -46,7 +46,26 @@ export function formatAmount(amount: Amount): string {
   }
 }
 
-const MEND = 'Type 4 mm, 3 ml, 20 %, to 11 mm, to 60 %, to the rim or to a dome.';
+/** The forms an amount is typed in, for the field to say before anything is wrong. */
+export const AMOUNT_FORMS = '4 mm, 3 ml, 20 %, 1/3, half, to 11 mm, to 60 %, to the rim, to a dome';
+const MEND = `Type ${AMOUNT_FORMS.replace(/, (?=[^,]*$)/, ' or ')}.`;
+
+/** Shares as they are said; anything else with a stroke in it is read as a fraction. */
+const SAID_SHARES: readonly (readonly [RegExp, number])[] = [
+  [/^(a )?half$/, 1 / 2],
+  [/^(a |one )?third$/, 1 / 3],
+  [/^two thirds$/, 2 / 3],
+  [/^(a |one )?quarter$/, 1 / 4],
+  [/^three quarters$/, 3 / 4]
+];
+
+/** A share said as a word or a bare fraction of the cavity: `half`, `1/3`, `½`; undefined where it is neither. */
+function shareSaid(said: string): number | undefined {
+  const word = SAID_SHARES.find(([words]) => words.test(said));
+  if (word) return word[1];
+  const [, over, under] = /^(\d+)\s*\/\s*(\d+)$/.exec(plainFractions(said).trim()) ?? [];
+  return over === undefined ? undefined : Number(over) / Number(under);
+}
 
 /** Reads an amount: a length, a volume or a percentage, with `to` before it for a level, or `rim`. */
 export function parseAmount(text: string, path = 'amount'): Result<Amount> {
@@ -54,6 +73,9 @@ export function parseAmount(text: string, path = 'amount'): Result<Amount> {
   const place = placeSaid(said, text);
   if (place) return ok(place);
   const to = /^(up )?to (the )?/.exec(said)?.[0] ?? '';
+  const share = shareSaid(said.slice(to.length).trim());
+  if (share !== undefined && share > 0 && share <= 1)
+    return ok(to ? { kind: 'to share', of: share } : { kind: 'share', of: share });
   const read = parseQuantity(said.slice(to.length), { path });
   if (!read.ok) return { ok: false, problem: { ...read.problem, mend: MEND } };
   const { kind, value } = read.value;

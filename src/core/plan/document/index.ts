@@ -1,4 +1,4 @@
-export { Amount, formatAmount, parseAmount } from './amount';
+export { Amount, AMOUNT_FORMS, formatAmount, parseAmount } from './amount';
 export { Cup, HATCHES, mixIdOf, type RecipeLine } from './cup';
 export { Condition, Gate, Zero, type Since } from './gate';
 export { Group, type Variation } from './group';

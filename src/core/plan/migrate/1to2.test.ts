@@ -39,6 +39,8 @@ const mix = (m: CupMix | Computed['common'][number]) => ({
   }))
 });
 
+const withoutLast = ({ lastTurn: _, ...order }: NonNullable<Computed['order']>) => order;
+
 /** A result in the words of version 1. */
 function asBefore(file: PlanFile, c: Computed): Record<string, unknown> {
   return {
@@ -99,7 +101,7 @@ function asBefore(file: PlanFile, c: Computed): Record<string, unknown> {
     pairs: c.pairs.map((p) => ({ a: p.a, b: p.b, deltaE: p.contrast.deltaE, verdict: p.contrast.verdict })),
     lightToDark: c.lightToDark,
     surplus: c.surplus,
-    order: c.order ?? null,
+    order: c.order ? withoutLast(c.order) : null,
     needs: c.needs.map(({ inAll: _, ...n }) => n),
     craft: c.craft,
     losses: c.losses,

@@ -1,7 +1,8 @@
 <!-- A laid layer on one line: which cup, how much; what that comes to below. -->
 <script lang="ts">
-  import { formatAmount, parseAmount } from '$core/plan';
+  import { AMOUNT_FORMS, formatAmount, parseAmount } from '$core/plan';
   import { Lay } from '$core/pour';
+  import { volume } from '$core/quantity';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
@@ -37,12 +38,13 @@
         value={act.amount}
         format={formatAmount}
         parse={parseAmount}
+        forms={AMOUNT_FORMS}
         onchange={(amount) => set('amount', amount)}
       />
     </div>
     <p class="text-[0.82rem] text-ink-2">
       {#if layer}
-        <Figure value="{layer.each.toFixed(layer.each < 100 ? 2 : 0)} ml each" /> ·
+        <Figure value="{volume(layer.each)} each" /> ·
         <Figure value="{(layer.to - layer.from).toFixed(1)} mm" />
         {#if layer.chamber}· {layer.chamber.name}{/if}
       {:else}

@@ -6,6 +6,7 @@
     capacityFromWater,
     cavityOf,
     fitted,
+    widened,
     geometryOf,
     parsePairs,
     type CavityKind,
@@ -13,7 +14,7 @@
     type Shape
   } from '$core/mould';
   import type { Problem } from '$core/problem';
-  import { parseCount } from '$core/quantity';
+  import { parseCount, volume } from '$core/quantity';
   import type { CardForm } from '$lib/card-form.svelte';
   import ParsedField from '../ParsedField.svelte';
   import ProblemNote from '../ProblemNote.svelte';
@@ -37,6 +38,7 @@
       name: 'frustum (round taper)',
       blank: { kind: 'frustum', baseRadius: 28, rimRadius: 30, depth: 10 }
     },
+    { kind: 'box', name: 'box', blank: { kind: 'box', length: 80, width: 50, depth: 25 } },
     {
       kind: 'taper',
       name: 'rectangular taper',
@@ -72,6 +74,8 @@
   ];
   const WORDS: Record<string, string> = {
     radius: 'Radius',
+    length: 'Length',
+    width: 'Width',
     depth: 'Depth',
     rimRadius: 'Radius at the rim',
     baseRadius: 'Radius at the bottom',
@@ -116,12 +120,23 @@
     });
   });
 
-  // A mould that is only measured with water needs no dimensions: the drawing grows to what the water says.
+  // A mould that is only measured with water needs no other dimensions: the drawing grows to what the water says.
   let drawnShape = $state('');
   const untouched = $derived(form.fresh && JSON.stringify(kind.shape) === drawnShape);
   $effect.pre(() => {
     if (!drawnShape) drawnShape = JSON.stringify(kind.shape);
   });
+  /** Measured with water alone: how deep it is has to be asked, since layers are laid in mm. */
+  let deepGiven = $state(false);
+  const hasDepth = $derived('depth' in kind.shape);
+  const deepAsked = $derived(untouched && kind.capacity.from === 'water' && hasDepth && !deepGiven);
+  function setDepth(mm: number) {
+    deepGiven = true;
+    const shape = { ...kind.shape, depth: mm } as Shape;
+    drawnShape = JSON.stringify(shape);
+    form.set(['cavities', index, 'shape'], shape);
+  }
+
   $effect(() => {
     if (!untouched || kind.capacity.from !== 'water' || cavity.problems.length === 0) return;
     if (cavity.problems.some((p) => p.code !== 'capacity-disagrees')) return;
@@ -129,7 +144,9 @@
   });
 
   function fitDrawing() {
-    const shape = fitted(kind.shape, cavity.capacity / geometryOf(kind.shape).volumeAt(Infinity));
+    const ratio = cavity.capacity / geometryOf(kind.shape).volumeAt(Infinity);
+    // A depth that was given stays: the drawing grows to the sides.
+    const shape = (deepAsked ? undefined : widened(kind.shape, ratio)) ?? fitted(kind.shape, ratio);
     if (untouched) drawnShape = JSON.stringify(shape);
     form.set(['cavities', index, 'shape'], shape);
   }
@@ -140,13 +157,30 @@
     { from: 'pour', name: 'a past pour' }
   ] as const;
 
+  /** The two weighings as they were typed; they stand empty until they are. */
+  let typed = $state<{ empty?: number; full?: number }>({});
+  const stored = $derived(!form.fresh && kind.capacity.from === 'water' ? kind.capacity : undefined);
+  const wetted = $derived({
+    empty: typed.empty ?? stored?.emptyGrams,
+    full: typed.full ?? stored?.fullGrams
+  });
+  const weighed = $derived(wetted.empty !== undefined && wetted.full !== undefined);
+  function weighWater(one: { empty?: number; full?: number }) {
+    typed = { ...typed, ...one };
+    const { empty, full } = { ...wetted, ...typed };
+    if (empty === undefined || full === undefined || kind.capacity.from !== 'water') return;
+    form.set(['cavities', index, 'capacity'], { ...kind.capacity, emptyGrams: empty, fullGrams: full });
+  }
+
   function setSource(from: string) {
+    typed = {};
     const blank = {
       dimensions: { from: 'dimensions' },
       water: {
         from: 'water',
-        emptyGrams: 100,
-        fullGrams: Math.round((100 + cavity.capacity) * 10) / 10,
+        // Nothing is known yet: the fields stand empty, and what stands here is never shown.
+        emptyGrams: 0,
+        fullGrams: cavity.capacity,
         waterCelsius: 20,
         cavitiesFilled: 1
       },
@@ -237,16 +271,16 @@
             <QuantityField
               label="Mould empty"
               unit="g"
-              value={fill.emptyGrams}
-              onchange={(v) => form.set(['cavities', index, 'capacity', 'emptyGrams'], v)}
+              value={wetted.empty}
+              onchange={(v) => weighWater({ empty: v })}
             />
           </Row>
           <Row label="Filled with water">
             <QuantityField
               label="Filled with water"
               unit="g"
-              value={fill.fullGrams}
-              onchange={(v) => form.set(['cavities', index, 'capacity', 'fullGrams'], v)}
+              value={wetted.full}
+              onchange={(v) => weighWater({ full: v })}
             />
           </Row>
           <Row label="Water is at">
@@ -257,17 +291,20 @@
               onchange={(v) => form.set(['cavities', index, 'capacity', 'waterCelsius'], v)}
             />
           </Row>
-          <Row label="Cavities filled">
-            <ParsedField
-              label="Cavities filled"
-              value={fill.cavitiesFilled}
-              format={String}
-              parse={(text) => parseCount(text, 400)}
-              onchange={(v) => form.set(['cavities', index, 'capacity', 'cavitiesFilled'], v)}
-            />
-          </Row>
+          {#if hasDepth && (deepAsked || deepGiven)}
+            <Row label="How deep inside">
+              <QuantityField
+                label="How deep inside"
+                unit="mm"
+                above
+                max={5000}
+                value={deepGiven && 'depth' in kind.shape ? kind.shape.depth : undefined}
+                onchange={setDepth}
+              />
+            </Row>
+          {/if}
         </div>
-        {#if kind.count > 1}
+        {#if kind.count > 1 && weighed}
           <p class="label mt-1">The water stood in</p>
           <OneOf
             label="The water stood in"
@@ -277,7 +314,7 @@
           >
             {#snippet children(r)}
               <span>
-                {r.n === 1 ? 'one cavity' : `all ${r.n} of them`}: <strong>{r.ml.toFixed(2)} ml</strong> each
+                {r.n === 1 ? 'one cavity' : `all ${r.n} of them`}: <strong>{volume(r.ml)}</strong> each
               </span>
             {/snippet}
           </OneOf>
@@ -293,13 +330,19 @@
           />
         </Row>
       {/if}
-      <p class="mt-2 font-display text-[2.2rem] leading-tight font-medium" data-testid="capacity">
-        {cavity.capacity.toFixed(2)} <span class="text-[1.2rem]">ml each</span>
-      </p>
-      <p class="text-[0.9rem] text-ink-2" data-testid="working">{cavity.working}</p>
-      {#if kind.count > 1}<p class="text-[0.9rem] text-ink-2">
-          all {kind.count}: {(cavity.capacity * kind.count).toFixed(1)} ml
-        </p>{/if}
+      {#if kind.capacity.from === 'water' && !weighed}
+        <p class="mt-2 text-[0.95rem] text-ink-2">
+          Weigh the mould dry, then filled to the rim with water: its capacity follows.
+        </p>
+      {:else}
+        <p class="mt-2 font-display text-[2.2rem] leading-tight font-medium" data-testid="capacity">
+          {volume(cavity.capacity).replace(' ml', '')} <span class="text-[1.2rem]">ml each</span>
+        </p>
+        <p class="text-[0.9rem] text-ink-2" data-testid="working">{cavity.working}</p>
+        {#if kind.count > 1}<p class="text-[0.9rem] text-ink-2">
+            all {kind.count}: {volume(cavity.capacity * kind.count)}
+          </p>{/if}
+      {/if}
       <div class="mt-2 space-y-1.5">
         {#each cavity.problems as problem (problem.code)}
           <ProblemNote {problem} />

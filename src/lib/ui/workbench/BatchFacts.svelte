@@ -46,6 +46,8 @@
     if (short.length) return `short of ${short.map((n) => n.name).join(', ')}`;
     return order && order.turns > 1 ? 'enough for the order' : 'enough';
   });
+  const weight = (grams: number) =>
+    grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${grams.toFixed(0)} g`;
   const colouring = $derived(computed.lightToDark.flatMap((id) => cups.filter((c) => c.cupId === id)));
 </script>
 
@@ -85,9 +87,21 @@
       </dt>
       <dd class="text-right">
         <Figure class="font-semibold" value="cast {order.cast}" />
-        <span class="block">{order.turns} turn{order.turns === 1 ? '' : 's'} of {order.perTurn}</span>
+        <span class="block"
+          >{order.turns} turn{order.turns === 1 ? '' : 's'} of {order.perTurn}{order.lastTurn <
+            order.perTurn && order.turns > 1
+            ? `, the last of ${order.lastTurn}`
+            : ''}</span
+        >
       </dd>
     </div>
+  {/if}
+  {#if order && order.turns > 1}
+    {@render row(
+      `In all ${order.turns} turns`,
+      `${weight(computed.totals.balance.mixed * order.turns)}`,
+      computed.needs.map((n) => `${n.name} ${weight(n.inAll)}`).join(' · ')
+    )}
   {/if}
   {#if mixes > 1}{@render row('Mixes', `${mixes}`, why)}{/if}
   {#if hand && hand.window > 0}

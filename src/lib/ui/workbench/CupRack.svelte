@@ -2,6 +2,7 @@
   import Plus from '@lucide/svelte/icons/plus';
   import X from '@lucide/svelte/icons/x';
   import { freshId, HATCHES, mixForNewCup, withoutCup, type Cup } from '$core/plan';
+  import { compatibilityOf } from '$core/material';
   import { drawnFrom } from '$core/pour';
   import { grams } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
@@ -44,10 +45,27 @@
     editor.edit({ path: ['cups', cupId, 'recipe', line.id], value: line });
   }
 
-  const pots = $derived(colourants.map((c) => ({ value: c.id, label: c.name })));
+  const VERDICTS = ['good', 'care', 'avoid'] as const;
+  /** The pots of the shelf for a cup's base: what suits it first, each other with its reason. */
+  function potsIn(cup: Cup) {
+    const base = editor.shelf.bases.find(
+      (b) => b.id === computed.cups.find((c) => c.cupId === cup.id)?.baseId
+    );
+    const fits = colourants.map((c) => ({ c, fit: base && compatibilityOf(c.form, base.kind) }));
+    const rank = ({ fit }: (typeof fits)[number]) => (fit ? VERDICTS.indexOf(fit.verdict) : 0);
+    return [...fits]
+      .sort((a, b) => rank(a) - rank(b))
+      .map(({ c, fit }) => ({
+        value: c.id,
+        label: c.name,
+        ...(fit && fit.verdict !== 'good' ? { note: `${fit.verdict}: ${fit.reason}` } : {})
+      }));
+  }
   /** The pots on the shelf, and the one a line names where it is not among them. */
-  const potsFor = (id: string) =>
-    pots.some((p) => p.value === id) ? pots : [{ value: id, label: 'not on the shelf' }, ...pots];
+  const potsFor = (cup: Cup, id: string) => {
+    const pots = potsIn(cup);
+    return pots.some((p) => p.value === id) ? pots : [{ value: id, label: 'not on the shelf' }, ...pots];
+  };
   const basis = $derived([...new Set(computed.bases.map((b) => b.basis))].join('; '));
 </script>
 
@@ -90,7 +108,7 @@
                   class="min-w-0 flex-1 border-transparent"
                   label="Colourant {i + 1} of cup {cup.letter}"
                   value={line.colourantId}
-                  options={potsFor(line.colourantId)}
+                  options={potsFor(cup, line.colourantId)}
                   onchange={(v) =>
                     editor.edit({ path: ['cups', cup.id, 'recipe', line.id, 'colourantId'], value: v })}
                 />
@@ -154,7 +172,7 @@
               label="Add a colourant to cup {cup.letter}"
               value=""
               placeholder="+ colourant"
-              options={pots}
+              options={potsIn(cup)}
               onchange={(v) => addColourant(cup.id, v)}
             />
             <span class="whitespace-nowrap"

@@ -1,9 +1,9 @@
 <script lang="ts">
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import X from '@lucide/svelte/icons/x';
-  import { freshId, layStep, waitStep, type Group, type Step } from '$core/plan';
-  import { drawnFrom } from '$core/pour';
-  import { parseCount } from '$core/quantity';
+  import { freshId, layStep, waitStep, type Amount, type Group, type Step } from '$core/plan';
+  import { acts, drawnFrom } from '$core/pour';
+  import { parseCount, volume } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import { editorOf } from '../acts';
   import Choice from '../Choice.svelte';
@@ -90,6 +90,31 @@
     editor.edit({ path: ['steps'], value: steps });
   }
 
+  /** Layers of a group that have an amount: what shares equally. */
+  const layersOf = (groupId: string) =>
+    stepsOf(groupId).filter((s) => {
+      const known = acts.read(s.act);
+      return known?.definition.amount?.(known.act) !== undefined;
+    });
+
+  /** Every layer as much of the cavity as any other; the last ends at the rim. */
+  function shareEqually(groupId: string) {
+    const own = layersOf(groupId);
+    const steps = plan.steps.map((s): Step => {
+      const at = own.indexOf(s);
+      const known = at < 0 ? undefined : acts.read(s.act);
+      if (!known) return s;
+      const amount: Amount =
+        at === own.length - 1 ? { kind: 'rim' } : { kind: 'to share', of: (at + 1) / own.length };
+      return { ...s, act: known.definition.changed(known.act, { amount }) as Step['act'] };
+    });
+    editor.edit({ path: ['steps'], value: steps });
+  }
+
+  /** Cavities of its kind that one mould has. */
+  const inOne = (group: Group) =>
+    moulds.find((m) => m.id === group.mouldId)?.cavities.find((c) => c.id === group.cavityId)?.count ?? 1;
+
   const remove = (step: Step) => editor.edit({ path: ['steps', step.id], value: undefined });
 </script>
 
@@ -130,9 +155,23 @@
       </div>
       {#if out}
         <p class="flex items-baseline gap-1 py-0.5 text-[0.85rem] text-ink-2">
-          <span class="min-w-0 flex-1 truncate">{out.mouldName} · {out.capacity.toFixed(2)} ml each</span>
+          <span class="min-w-0 flex-1">{out.mouldName} · {volume(out.capacity)} each</span>
           <GroupMore {editor} {group} />
         </p>
+        {#if inOne(group) > 1 || group.count > 1}
+          <p class="flex items-baseline gap-1 text-[0.85rem] text-ink-2">
+            <ParsedField
+              quiet
+              width="1.8rem"
+              label="Moulds at hand for {group.name}"
+              value={group.count / inOne(group)}
+              format={(n) => String(Number(n.toFixed(2)))}
+              parse={(text) => parseCount(text, 400)}
+              onchange={(n) => editor.edit({ path: ['groups', group.id, 'count'], value: n * inOne(group) })}
+            />
+            mould{group.count / inOne(group) === 1 ? '' : 's'} at hand, {inOne(group)} in each
+          </p>
+        {/if}
       {/if}
 
       <ol class="ruled">
@@ -177,6 +216,9 @@
           >+ layer</button
         >
         <button class="button bare" onclick={() => addGate(group)}>+ gate</button>
+        {#if layersOf(group.id).length > 1}
+          <button class="button bare" onclick={() => shareEqually(group.id)}>share equally</button>
+        {/if}
       </div>
     </div>
   {/each}

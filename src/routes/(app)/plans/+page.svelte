@@ -3,6 +3,7 @@
   import { newId } from '$lib/id';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
+  import { page } from '$app/state';
   import { newPlan, type Plan } from '$core/plan';
   import { send } from '$lib/send';
   import type { Problem } from '$core/problem';
@@ -17,12 +18,15 @@
 
   onMount(() => {
     deleted = sessionStorage.getItem('kirapen.deleted') ?? '';
+    // From a mould: “plan with it”.
+    const mouldId = page.url.searchParams.get('mould');
+    if (mouldId) void begin(mouldId);
   });
 
-  async function begin() {
-    const plan = newPlan(newId(), 'New pour', data.shelf);
+  async function begin(mouldId?: string) {
+    const plan = newPlan(newId(), 'New pour', data.shelf, mouldId);
     const made = await send<Plan>('POST', '/plans', plan);
-    if (made.ok) await goto(`/plans/${plan.id}`);
+    if (made.ok) await goto(`/plans/${plan.id}`, { replaceState: mouldId !== undefined });
     else problems = made.problems;
   }
 
@@ -40,7 +44,7 @@
   <header class="flex items-center gap-3">
     <h1 class="flex-1 text-[1.9rem]">Plans</h1>
     <ImportPlan />
-    <button class="button go" onclick={begin}>New plan</button>
+    <button class="button go" onclick={() => begin()}>New plan</button>
   </header>
   {#each problems as problem (problem.code)}<div class="mt-3"><ProblemNote {problem} /></div>{/each}
   {#if deleted}

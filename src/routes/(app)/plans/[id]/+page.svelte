@@ -118,6 +118,9 @@
           )}
           onchange={(to) => editor.replace({ ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: to })) })}
         />
+        {#if baseId && data.shelf.bases.some((b) => b.id === baseId)}
+          <a class="underline" href="/shelf/bases/{baseId}">its recipe</a>
+        {/if}
         <span>·</span>
         <QuantityField
           quiet

@@ -74,6 +74,14 @@
         {computed.division}
         g
       </p>
+      {#if computed.order && computed.order.turns > 1}
+        <p class="text-ink-2" data-testid="turns">
+          for {computed.order.good} good: {computed.order.turns} turns of {computed.order.perTurn}{computed
+            .order.lastTurn < computed.order.perTurn
+            ? `, the last of ${computed.order.lastTurn}`
+            : ''}; this sheet is one turn
+        </p>
+      {/if}
     </div>
     <p class="text-right text-[0.9rem] text-ink-2">Mix sheet<br />poured on ____ / ____ by ______</p>
   </header>

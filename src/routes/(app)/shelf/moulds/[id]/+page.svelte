@@ -31,7 +31,10 @@
 <svelte:head><title>{form.card.name || 'New mould'} · Kirapen</title></svelte:head>
 
 <div class="mx-auto max-w-[1100px] px-7 py-6">
-  <CardHead {form} back="/shelf" what="mould" put={data.shelfEmpty ? '/' : '/shelf'} />
+  <CardHead {form} back="/shelf" what="mould" put={data.shelfEmpty ? '/' : `/shelf/moulds/${form.card.id}`} />
+  {#if !form.fresh && !data.shelfEmpty}
+    <p class="mt-2"><a class="button go" href="/plans?mould={form.card.id}">Plan with it</a></p>
+  {/if}
   {#each form.card.cavities as kind, index (kind.id)}
     <CavityCard {form} {kind} {index} />
   {/each}
