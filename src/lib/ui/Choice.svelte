@@ -51,7 +51,7 @@
     aria-label={label}
     data-choice={label}
   >
-    <span class="min-w-0 truncate">{shown}</span>
+    <span class="min-w-0 {quiet ? 'leading-tight' : 'truncate'}">{shown}</span>
     {#if !quiet}<ChevronDown size={16} class="shrink-0 text-ink-2" aria-hidden="true" />{/if}
   </Select.Trigger>
   <Select.Portal>

@@ -50,10 +50,27 @@
       `M${middle - q} ${middle}a${q} ${q} 0 1 0 ${2 * q} 0a${q} ${q} 0 1 0 ${-2 * q} 0Z`;
     return f.kind === 'ring' ? disc(r) + disc(r * f.inner) : disc(r);
   });
+  // A long face needs no empty bands above and below it.
+  const tall = $derived.by(() => {
+    const f = group.footprint;
+    if (f.kind !== 'rectangle' && f.kind !== 'outline') return size;
+    const ys = f.kind === 'outline' ? f.points.map(([, y]) => y) : [];
+    const xs = f.kind === 'outline' ? f.points.map(([x]) => x) : [];
+    const aspect =
+      f.kind === 'rectangle'
+        ? f.aspect
+        : (Math.max(...ys) - Math.min(...ys)) / Math.max(1e-6, Math.max(...xs) - Math.min(...xs));
+    return Math.min(size, (size - 12) * aspect + 12);
+  });
   const inner = (i: number) => rings[i + 1]?.r ?? 0;
 </script>
 
-<svg viewBox="0 0 {size} {size}" class="block w-full" role="img" aria-label="{face} of {group.name}">
+<svg
+  viewBox="0 {middle - tall / 2} {size} {tall}"
+  class="block w-full"
+  role="img"
+  aria-label="{face} of {group.name}"
+>
   <defs>
     {#each rings as { layer } (layer.stepId)}
       <CupPattern id="{uid}-{layer.stepId}" colour={colourOf(layer)} hatch={layer.hatch} scale={0.9} />

@@ -51,7 +51,7 @@
   }
 </script>
 
-<More label="More about cup {cup.letter}" title="Cup {cup.letter}, {cup.name}">
+<More label="More about cup {cup.letter}" title="Cup {cup.letter}, {cup.name}" words="mixing…">
   {#if mix}<a
       class="button mb-2 w-full"
       href="/colours/match?plan={editor.plan.id}&cup={cup.id}&colour={encodeURIComponent(out?.colour ?? '')}"

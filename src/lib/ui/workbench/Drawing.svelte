@@ -87,8 +87,8 @@
   </div>
 
   {#if group}
-    <div class="mt-2 flex flex-1 items-center justify-center gap-4">
-      <div class="w-[190px]"><PieceFace {group} {face} {vision} /></div>
+    <div class="mt-2 flex flex-1 items-center justify-center gap-5">
+      <div class="w-[380px] max-w-[calc(100%-130px)]"><PieceFace {group} {face} {vision} /></div>
       <div class="w-[108px] text-[0.85rem]">
         <p class="text-ink-2">poured → shows</p>
         {#each shows as row (row.cup.cupId)}

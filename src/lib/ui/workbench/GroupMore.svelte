@@ -41,7 +41,7 @@
 <More
   label="What stands in {group.name}"
   title="What stands in each cavity"
-  words={embeds.length ? `${embeds.length} in it` : 'in it…'}
+  words={embeds.length ? `${embeds.length} in it` : 'embeds…'}
   width="23rem"
   class="text-[0.85rem]"
 >

@@ -35,7 +35,8 @@
 <More
   label="More about colourant {index + 1} of cup {cup.letter}"
   title={colourant?.name ?? 'Colourant'}
-  class="-mx-1"
+  words="how…"
+  class="-mx-1 whitespace-nowrap"
 >
   <Row label="The percentage means">
     <Choice label="The percentage means" value={line.of} options={OF} onchange={(v) => set('of', v)} />

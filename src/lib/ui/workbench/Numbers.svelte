@@ -1,7 +1,6 @@
 <script lang="ts">
   import Table from '../Table.svelte';
   import Fold from '../Fold.svelte';
-  import Hint from '../Hint.svelte';
   import { PORTION } from '$core/batch';
   import type { Computed, Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
@@ -164,7 +163,7 @@
         {/snippet}
         {#snippet cell(row, id)}
           {#if id === '~name'}
-            <Hint words={row.name} class="block max-w-[6.2rem] truncate">{row.name}</Hint>
+            <span class="block leading-tight">{row.name}</span>
           {:else}
             {@const w = of(
               columns.find((c) => c.id === id)!,

@@ -14,7 +14,7 @@
   const set = (path: string[], value: unknown) => editor.edit({ path: ['steps', step.id, ...path], value });
 </script>
 
-<More label="More about step {n}" title="Step {n}" words="…">
+<More label="More about step {n}" title="Step {n}" words="details…">
   <Row label="How it is poured">
     <textarea
       class="field min-h-16 py-2"

@@ -17,7 +17,7 @@
   import Choice from '$lib/ui/Choice.svelte';
   import ParsedField from '$lib/ui/ParsedField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import { parseCount } from '$core/quantity';
+  import { duration, parseCount } from '$core/quantity';
 
   let { data } = $props();
   const editor = $derived(new PlanEditor(data.plan, data.revision, data.shelf, data.past));
@@ -50,6 +50,7 @@
   });
   const stops = $derived(computed.problems.filter((p) => p.level === 'stop'));
   const warns = $derived(computed.problems.filter((p) => p.level === 'warn'));
+  let folded = $state(false);
   let starting = $state(false);
   let failure = $state('');
 
@@ -84,122 +85,151 @@
 <ClashDialog shared={editor.shared} what="plan" gone="/plans" />
 
 <div class="flex flex-col xl:h-screen">
-  <header class="flex min-h-16 flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule px-5 py-2">
-    <div class="min-w-0 flex-1">
-      <input
-        class="quiet w-full max-w-[26rem] border-transparent font-display text-[1.55rem] leading-none font-semibold"
-        aria-label="Name of the plan"
-        value={plan.name}
-        onchange={(e) => editor.edit({ path: ['name'], value: e.currentTarget.value.trim() || plan.name })}
-      />
-      <div class="flex flex-wrap items-baseline gap-x-1 text-[0.87rem] text-ink-2">
-        <span
-          >{computed.totals.pieces} pieces{#if computed.order}&nbsp;a turn{/if} · for</span
-        >
-        <ParsedField
-          quiet
-          width="2.3rem"
-          label="How many good pieces are wanted"
-          value={plan.order?.good ?? computed.totals.pieces}
-          format={String}
-          parse={(text) => parseCount(text, 100_000)}
-          onchange={(good) => editor.edit({ path: ['order'], value: { ...plan.order, good } })}
+  <header class="border-b border-rule px-5 pt-2 pb-1.5">
+    <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <div class="min-w-0 flex-1">
+        <input
+          class="quiet w-full max-w-[26rem] border-transparent font-display text-[1.55rem] leading-none font-semibold"
+          aria-label="Name of the plan"
+          value={plan.name}
+          onchange={(e) => editor.edit({ path: ['name'], value: e.currentTarget.value.trim() || plan.name })}
         />
-        <span>good ·</span>
-        <Choice
-          quiet
-          class="max-w-44"
-          label="Base"
-          value={baseId ?? SEVERAL}
-          options={withGone(
-            bases,
-            baseId ?? SEVERAL,
-            baseId ? 'choose a base' : `${computed.bases.length} bases`
-          )}
-          onchange={(to) => editor.replace({ ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: to })) })}
-        />
-        {#if baseId && data.shelf.bases.some((b) => b.id === baseId)}
-          <a class="underline" href="/shelf/bases/{baseId}">its recipe</a>
-        {/if}
-        <span>·</span>
-        <QuantityField
-          quiet
-          width="3.1rem"
-          label="Room temperature"
-          unit="°C"
-          min={-5}
-          max={50}
-          value={plan.bench.roomCelsius}
-          onchange={(v) => editor.edit({ path: ['bench', 'roomCelsius'], value: Math.round(v * 10) / 10 })}
-        />
-        <span>·</span>
-        <Choice
-          quiet
-          label="Scale"
-          value={plan.bench.scaleIds[0] ?? 'none'}
-          options={withGone(scales, plan.bench.scaleIds[0] ?? 'none', 'choose a scale')}
-          onchange={(id) =>
-            editor.edit({
-              path: ['bench', 'scaleIds'],
-              value: [id, ...plan.bench.scaleIds.slice(1).filter((s) => s !== id)]
-            })}
-        />
-        <span>·</span>
-        <Choice
-          quiet
-          label="How the batch is mixed"
-          value={mixing}
-          options={[
-            ...(mixing === 'both' ? [{ value: 'both', label: 'some split, some by itself' }] : []),
-            { value: 'each', label: 'each cup by itself' },
-            { value: 'split', label: 'one mix, split' }
-          ]}
-          onchange={(way) => {
-            const ids = [...new Set(plan.mixes.map((m) => m.baseId))];
-            const change = way === 'split' ? splitAll : eachByItself;
-            editor.replace(ids.reduce((p, id) => change(p, id), plan));
-          }}
-        />
-        <PlanSettings {editor} />
       </div>
+      {#if editor.saved === 'waiting' && !editor.shared.clash && !editor.shared.deleted}
+        <span class="text-[0.85rem] font-semibold text-ochre" role="status"
+          >kept on this device, sending again…</span
+        >
+      {/if}
+      {#if failure}<span class="max-w-72 text-[0.85rem] font-semibold text-cinnabar" role="alert"
+          >{failure}</span
+        >{/if}
+      {#if stops.length || warns.length}
+        <a
+          href="#to-mend"
+          class="text-[0.9rem] font-semibold {stops.length ? 'text-cinnabar' : 'text-ochre'}"
+        >
+          ● {stops.length + warns.length} to mend
+        </a>
+      {/if}
+      <div class="flex">
+        <button
+          class="button bare"
+          onclick={() => editor.undo()}
+          disabled={!editor.canUndo}
+          aria-label="Undo"
+        >
+          <Undo2 size={20} />
+        </button>
+        <button
+          class="button bare"
+          onclick={() => editor.redo()}
+          disabled={!editor.canRedo}
+          aria-label="Redo"
+        >
+          <Redo2 size={20} />
+        </button>
+        <PlanMenu {plan} {editor} />
+      </div>
+      <a class="button" href="/plans/{plan.id}/sheet">Mix sheet</a>
+      <button class="button go" onclick={start} disabled={starting || stops.length > 0}>Start the run</button>
     </div>
-
-    {#if editor.saved === 'waiting' && !editor.shared.clash && !editor.shared.deleted}
-      <span class="text-[0.85rem] font-semibold text-ochre" role="status"
-        >kept on this device, sending again…</span
+    <div class="flex flex-wrap items-baseline gap-x-1 text-[0.87rem] text-ink-2">
+      <span
+        >{computed.totals.pieces} pieces{#if computed.order}&nbsp;a turn{/if} · for</span
       >
-    {/if}
-    {#if failure}<span class="max-w-72 text-[0.85rem] font-semibold text-cinnabar" role="alert"
-        >{failure}</span
-      >{/if}
-    {#if stops.length || warns.length}
-      <a href="#to-mend" class="text-[0.9rem] font-semibold {stops.length ? 'text-cinnabar' : 'text-ochre'}">
-        ● {stops.length + warns.length} to mend
-      </a>
-    {/if}
-    <div class="flex">
-      <button class="button bare" onclick={() => editor.undo()} disabled={!editor.canUndo} aria-label="Undo">
-        <Undo2 size={20} />
-      </button>
-      <button class="button bare" onclick={() => editor.redo()} disabled={!editor.canRedo} aria-label="Redo">
-        <Redo2 size={20} />
-      </button>
-      <PlanMenu {plan} {editor} />
+      <ParsedField
+        quiet
+        width="2.3rem"
+        label="How many good pieces are wanted"
+        value={plan.order?.good ?? computed.totals.pieces}
+        format={String}
+        parse={(text) => parseCount(text, 100_000)}
+        onchange={(good) => editor.edit({ path: ['order'], value: { ...plan.order, good } })}
+      />
+      <span>good ·</span>
+      <Choice
+        quiet
+        class="max-w-44"
+        label="Base"
+        value={baseId ?? SEVERAL}
+        options={withGone(
+          bases,
+          baseId ?? SEVERAL,
+          baseId ? 'choose a base' : `${computed.bases.length} bases`
+        )}
+        onchange={(to) => editor.replace({ ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: to })) })}
+      />
+      {#if baseId && data.shelf.bases.some((b) => b.id === baseId)}
+        <a class="underline" href="/shelf/bases/{baseId}">its recipe</a>
+      {/if}
+      <span>·</span>
+      <QuantityField
+        quiet
+        width="3.1rem"
+        label="Room temperature"
+        unit="°C"
+        min={-5}
+        max={50}
+        value={plan.bench.roomCelsius}
+        onchange={(v) => editor.edit({ path: ['bench', 'roomCelsius'], value: Math.round(v * 10) / 10 })}
+      />
+      <span>·</span>
+      <Choice
+        quiet
+        label="Scale"
+        value={plan.bench.scaleIds[0] ?? 'none'}
+        options={withGone(scales, plan.bench.scaleIds[0] ?? 'none', 'choose a scale')}
+        onchange={(id) =>
+          editor.edit({
+            path: ['bench', 'scaleIds'],
+            value: [id, ...plan.bench.scaleIds.slice(1).filter((s) => s !== id)]
+          })}
+      />
+      <span>·</span>
+      <Choice
+        quiet
+        label="How the batch is mixed"
+        value={mixing}
+        options={[
+          ...(mixing === 'both' ? [{ value: 'both', label: 'some split, some by itself' }] : []),
+          { value: 'each', label: 'each cup by itself' },
+          { value: 'split', label: 'one mix, split' }
+        ]}
+        onchange={(way) => {
+          const ids = [...new Set(plan.mixes.map((m) => m.baseId))];
+          const change = way === 'split' ? splitAll : eachByItself;
+          editor.replace(ids.reduce((p, id) => change(p, id), plan));
+        }}
+      />
+      <PlanSettings {editor} />
     </div>
-    <a class="button" href="/plans/{plan.id}/sheet">Mix sheet</a>
-    <button class="button go" onclick={start} disabled={starting || stops.length > 0}>Start the run</button>
   </header>
 
   <div
-    class="grid grid-cols-1 border-b border-rule md:grid-cols-2 xl:min-h-0 xl:flex-1 xl:grid-cols-[256px_minmax(0,1fr)_250px_322px] xl:divide-x xl:divide-rule xl:*:min-h-0 xl:*:overflow-y-auto"
+    class="grid grid-cols-1 border-b border-rule md:grid-cols-2 xl:min-h-0 xl:flex-1 xl:grid-cols-[306px_minmax(0,1fr)_330px] xl:divide-x xl:divide-rule xl:*:min-h-0 xl:*:overflow-y-auto"
   >
-    <CupRack {editor} />
-    <Drawing {plan} {computed} {editor} />
-    <PourList {editor} />
-    <Numbers {plan} {computed} {editor} />
+    <div class="flex flex-col divide-y divide-rule max-xl:order-2">
+      <PourList {editor} />
+      <CupRack {editor} />
+    </div>
+    <div class="flex flex-col max-xl:order-1 md:col-span-2 xl:col-span-1">
+      <Drawing {plan} {computed} {editor} />
+    </div>
+    <div class="flex flex-col max-xl:order-3"><Numbers {plan} {computed} {editor} /></div>
   </div>
 
-  <section class="overflow-x-auto bg-sheet px-5 py-2" aria-label="Score">
-    <div class="min-w-[900px]"><ScoreDrawing {computed} /></div>
+  <section class="bg-sheet px-5 py-1" aria-label="Score">
+    <button
+      class="flex w-full items-baseline gap-3 text-left text-[0.85rem] text-ink-2 hover:text-ink"
+      aria-expanded={!folded}
+      onclick={() => (folded = !folded)}
+    >
+      <span class="label">Score</span>
+      hands done after {duration(computed.score.ends)}
+      <span class="ml-auto underline">{folded ? 'unfold' : 'fold'}</span>
+    </button>
+    {#if !folded}
+      <div class="overflow-x-auto"><div class="min-w-[900px]"><ScoreDrawing {computed} /></div></div>
+    {/if}
   </section>
 </div>
