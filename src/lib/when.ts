@@ -1,7 +1,7 @@
 /** A moment as a maker says it: today by the clock, otherwise with the day. */
 export function moment(ms: number, now: number): string {
   const at = new Date(ms);
-  const time = at.toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+  const time = at.toLocaleTimeString(undefined, { hour: 'numeric', minute: '2-digit' });
   const days = Math.round((startOfDay(ms) - startOfDay(now)) / 86_400_000);
   if (days === 0) return time;
   if (days === 1) return `tomorrow ${time}`;

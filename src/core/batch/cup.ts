@@ -221,9 +221,13 @@ function partWeighings(formula: Formula, { exact, reserve }: Wanted, { own, all 
   return exact.parts.map((part, i): Weighing => {
     const of = formula.parts[i]!;
     const scale = chosen[i]!;
-    const weight = of.roundDown
-      ? roundedDown(Math.min(grams[i]!, most(of, formula, present)), scale.division)
-      : weights[i]!;
+    // Where colourants bring more of a part than the cup holds there is none of it to weigh: the rules say so.
+    const weight = Math.max(
+      0,
+      of.roundDown
+        ? roundedDown(Math.min(grams[i]!, most(of, formula, present)), scale.division)
+        : weights[i]!
+    );
     const spread = weighingSpread(scale, weight);
     return {
       key: part.key,

@@ -27,3 +27,4 @@ export { mouldMakingPlan } from './mould-making';
 export { freshId } from './fresh-id';
 export { topUpCup } from './shortfall';
 export { eachByItself, mixForNewCup, mixingOf, oneBase, splitAll, withoutCup } from './mixing';
+export { shortageOf, type OrderNeeds, type Shortage } from './shortage';

@@ -1,15 +1,21 @@
 import { foldedRun } from '$lib/run';
 import type { RunState, Task } from '$core/run';
 import {
+  allPieces,
   eventsOf,
+  listLessons,
   listRuns,
   readPlans,
   readRuns,
   recentPieces,
   wholeShelf,
+  type Db,
   type Run
 } from '$lib/server/database';
+import { poursOf, type Plan } from '$core/plan';
+import { pastsOf } from '$lib/server/past';
 import { store } from '$lib/server/store';
+import { inThread } from '$lib/server/sums';
 
 /** Something a run waits for: when it may be done, and by when where that matters. */
 interface Wait {
@@ -40,6 +46,24 @@ function waitsOf(run: Run, state: RunState): Wait[] {
   };
   return state.tasks.filter((t) => t.status === 'open').flatMap(({ task }) => waitOf(task));
 }
+
+/** Plans looked at for what to weigh next and what runs short; the latest changed first. */
+const MOST_AHEAD = 40;
+
+/** Plans with what is still wanted of their orders: pieces that came out good are done; an order that is filled is none. */
+async function openOrders(db: Db, plans: readonly Plan[]): Promise<Plan[]> {
+  const good = new Map<string, number>();
+  for (const { run, grade } of await allPieces(db))
+    if (grade === 'good' && run.planId !== null) good.set(run.planId, (good.get(run.planId) ?? 0) + 1);
+  return plans.flatMap((plan) => {
+    if (poursOf(plan) > MOST_POURS) return [];
+    if (!plan.order) return [plan];
+    const left = plan.order.good - (good.get(plan.id) ?? 0);
+    return left > 0 ? [{ ...plan, order: { ...plan.order, good: left } }] : [];
+  });
+}
+/** A larger plan is worked out where it is opened. */
+const MOST_POURS = 120;
 
 export const load = async () => {
   const { db } = await store();
@@ -80,11 +104,23 @@ export const load = async () => {
         { groups: computed.groups, cups: computed.cups, face: file.plan.showFace }
       ])
   );
+  const remaining = await openOrders(
+    db,
+    plans.good.slice(0, MOST_AHEAD).map((p) => p.plan)
+  );
+  const pasts = await pastsOf(db, remaining, Date.now());
+  const { short, next } = await inThread('ahead', {
+    plans: remaining.map((plan, i) => ({ plan, past: pasts[i]! })),
+    shelf
+  });
+  const lessons = (await listLessons(db)).slice(-3).reverse();
   return {
+    short,
+    next: next.filter((n) => !n.stopped).slice(0, 4),
+    lessons: lessons.map(({ id, runId, text }) => ({ id, runId, text })),
     going,
     pieces,
     drawn,
-    plans: plans.good.slice(0, 4).map(({ plan, changedAt }) => ({ id: plan.id, name: plan.name, changedAt })),
     broken: [...plans.broken, ...broken],
     empty: !plans.good.length && !plans.broken.length && !runs.length,
     shelf

@@ -8,6 +8,7 @@
   import { clock } from '$core/quantity';
   import { send } from '$lib/send';
   import { day, moment } from '$lib/when';
+  import CupMark from '$lib/ui/CupMark.svelte';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
   import PieceFace from '$lib/ui/PieceFace.svelte';
   import ImportPlan from '$lib/ui/ImportPlan.svelte';
@@ -22,6 +23,8 @@
     return () => clearInterval(tick);
   });
 
+  const weight = (grams: number) =>
+    grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${grams.toFixed(grams < 10 ? 1 : 0)} g`;
   const inHand = $derived(data.going.filter((r) => r.inHand));
   const due = $derived(
     data.going
@@ -159,18 +162,55 @@
           {/each}
         </ul>
 
-        <h2 class="mt-8 text-[1.35rem]">Plans at hand</h2>
-        <ul class="ruled mt-2">
-          {#each data.plans as plan (plan.id)}
+        <h2 class="mt-8 text-[1.35rem]">To weigh next</h2>
+        <ul class="ruled mt-2" data-testid="next">
+          {#each data.next as plan (plan.id)}
             <li>
-              <a class="flex items-baseline justify-between py-2.5 hover:bg-sheet" href="/plans/{plan.id}">
-                <strong>{plan.name}</strong><span class="text-[0.9rem] text-ink-2"
-                  >changed {moment(plan.changedAt, now)}</span
-                >
+              <a class="flex items-center gap-3 py-2.5 hover:bg-sheet" href="/plans/{plan.id}">
+                <span class="min-w-0 flex-1">
+                  <strong class="block">{plan.name}</strong>
+                  <span class="text-[0.9rem] text-ink-2">
+                    {plan.good === undefined
+                      ? `${plan.pieces} pieces`
+                      : `${plan.good} good still wanted, ${plan.turns} turn${plan.turns === 1 ? '' : 's'}`}
+                    {#if plan.short.length}<span class="text-ochre">· short of {plan.short.join(', ')}</span
+                      >{/if}
+                  </span>
+                </span>
+                <span class="flex gap-1">
+                  {#each plan.cups as cup (cup.cupId)}
+                    <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />
+                  {/each}
+                </span>
+                <span class="w-20 text-right text-[1.1rem] font-semibold">{weight(plan.mixed)}</span>
               </a>
             </li>
           {:else}
-            <li class="py-3 text-ink-2">No plans yet.</li>
+            <li class="py-3 text-ink-2">Nothing is planned that is not poured.</li>
+          {/each}
+        </ul>
+
+        <h2 class="mt-8 text-[1.35rem]">Runs short</h2>
+        <ul class="ruled mt-2" data-testid="short">
+          {#each data.short.slice(0, 5) as s (s.key)}
+            <li class="flex items-baseline gap-3 py-2.5">
+              <span class="min-w-0 flex-1">
+                <strong>{s.name}</strong>
+                <span class="block text-[0.9rem] text-ink-2"
+                  >for {s.orders.map((o) => o.name).join(', ')}</span
+                >
+              </span>
+              <span class="text-right">
+                <strong class="text-ochre">{weight(s.needed - s.have)} short</strong>
+                <span class="block text-[0.9rem] text-ink-2"
+                  >{weight(s.needed)} needed, {weight(s.have)} there</span
+                >
+              </span>
+            </li>
+          {:else}
+            <li class="py-3 text-ink-2">
+              Enough of everything that is counted, for all open orders together.
+            </li>
           {/each}
         </ul>
       </section>
@@ -209,6 +249,16 @@
             <li class="col-span-4 text-ink-2">Pieces appear here once they are inspected.</li>
           {/each}
         </ul>
+        {#if data.lessons.length}
+          <h2 class="mt-6 text-[1.35rem]">Learned last</h2>
+          <ul class="ruled mt-2" data-testid="lessons">
+            {#each data.lessons as lesson (lesson.id)}
+              <li class="py-2">
+                <a class="hover:underline" href="/record/{lesson.runId}">{lesson.text}</a>
+              </li>
+            {/each}
+          </ul>
+        {/if}
         {#if data.going[0]?.group}
           <div class="mt-6">
             <p class="label">In the mould: {data.going[0].name}</p>

@@ -1,7 +1,16 @@
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { sql } from 'drizzle-orm';
-import { computePlan, figuresOf, PlanFile, type Past, type Plan, type Shelf } from '$core/plan';
+import {
+  computePlan,
+  figuresOf,
+  PlanFile,
+  shortageOf,
+  type Computed,
+  type Past,
+  type Plan,
+  type Shelf
+} from '$core/plan';
 import { freeze } from '$core/run';
 import { parseBody } from '../body';
 import { recordCsv } from '../csv';
@@ -22,6 +31,19 @@ function tileOf(plan: Plan, past: Past, shelf: Shelf) {
     toMend: problems.filter((p) => p.level !== 'note').length
   };
 }
+
+/** A plan as the bench offers it to be weighed next: what it takes, and whether the shelf has it. */
+const nextOf = (plan: Plan, { totals, order, needs, problems, cups }: Computed) => ({
+  id: plan.id,
+  name: plan.name,
+  pieces: totals.pieces,
+  mixed: totals.balance.mixed,
+  cups: cups.map(({ cupId, letter, hatch, colour }) => ({ cupId, letter, hatch, colour })),
+  good: order?.good,
+  turns: order?.turns,
+  short: needs.filter((n) => n.short).map((n) => n.name),
+  stopped: problems.some((p) => p.level === 'stop')
+});
 
 /** Works on the database through a connection of its own, and closes it. */
 async function withDb<T>(address: string, work: (db: Db) => Promise<T>): Promise<T> {
@@ -59,6 +81,18 @@ export const jobs = {
   freeze: ({ plan, shelf, past }: { plan: Plan; shelf: Shelf; past: Past }) => freeze(plan, shelf, past),
   tiles: ({ plans, shelf }: { plans: readonly { plan: Plan; past: Past }[]; shelf: Shelf }) =>
     plans.map(({ plan, past }) => tileOf(plan, past, shelf)),
+  /** What runs short over all open orders, and what each plan that could be poured next weighs. */
+  ahead: ({ plans, shelf }: { plans: readonly { plan: Plan; past: Past }[]; shelf: Shelf }) => {
+    const worked = plans.map(({ plan, past }) => ({ plan, figures: figuresOf(plan, shelf, past) }));
+    return {
+      short: shortageOf(
+        worked
+          .filter(({ plan }) => plan.order)
+          .map(({ plan, figures }) => ({ planId: plan.id, name: plan.name, needs: figures.needs }))
+      ),
+      next: worked.map(({ plan, figures }) => nextOf(plan, figures))
+    };
+  },
   match: ({ request, shelf }: { request: z.infer<typeof MatchRequest>; shelf: Shelf }) =>
     matchFromShelf(request, shelf),
   record: ({ address }: { address: string }) => withDb(address, record),

@@ -9,6 +9,7 @@ const SECONDS: Record<JobName, number> = {
   compute: 20,
   freeze: 20,
   tiles: 30,
+  ahead: 30,
   match: 20,
   record: 60,
   copy: 120

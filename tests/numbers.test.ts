@@ -1,0 +1,181 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { cards } from '$demo/cards';
+import { plans } from '$demo/plans';
+import type { Computed, Plan } from '$core/plan';
+import { dice } from './dice';
+import { Workshop, type Bench } from './workshop';
+
+/*
+ * Reads every number that a maker sees of a plan, on every page of it, and sets them beside one another: what is shown
+ * twice is the same, sums are sums, shares are the whole, nothing is left below nothing, and nothing is no number.
+ */
+
+let workshop: Workshop;
+let bench: Bench;
+
+beforeAll(async () => {
+  workshop = await Workshop.open({ demo: true });
+  bench = await workshop.page('/');
+});
+afterAll(async () => {
+  await workshop.close();
+});
+
+const post = (path: string, body: unknown) =>
+  fetch(workshop.address + path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body)
+  });
+const get = async (path: string) => (await fetch(workshop.address + path)).json();
+
+/** A page's words, as they are seen. */
+const seen = (selector = 'main') => bench.page.$eval(selector, (e) => (e as HTMLElement).innerText);
+
+/** What no page of figures may hold: no number, no end, a weight below nothing, a rounding that lost its sign. */
+const NOT_A_FIGURE =
+  /\bNaN\b|Infinity|undefined|\bnull\b|\[object|±\s*∞|(?:left|poured|clings|mixed)\s+[-−]\d|[-−]0(?:\.0+)?\s*(?:g|%|ml)\b/;
+
+const figures = (text: string): number[] => [...text.matchAll(/\d+(?:\.\d+)?/g)].map((m) => Number(m[0]));
+
+/** The balance line: poured · clings · left · taken out = mixed. */
+function balanceOf(text: string): { parts: number[]; mixed: number; decimals: number } {
+  const [before = '', after = ''] = text.split('=');
+  const mixed = /\d+(?:\.(\d+))?/.exec(after)!;
+  return { parts: figures(before), mixed: Number(mixed[0]), decimals: mixed[1]?.length ?? 0 };
+}
+
+/** Every row of a table of weights: its name, and its figures as they are written. */
+const rowsOf = (selector: string) =>
+  bench.page.$$eval(`${selector} tr`, (all) =>
+    all.map((row) => [...row.querySelectorAll('td')].map((cell) => cell.innerText.trim()))
+  );
+
+async function checkWorkbench(plan: Plan, c: Computed): Promise<void> {
+  await bench.go(`/plans/${plan.id}`);
+  const text = await seen();
+  expect(text, plan.name).not.toMatch(NOT_A_FIGURE);
+  const { parts, mixed, decimals } = balanceOf(await seen('[data-testid="balance"]'));
+  // Each of them is rounded for itself.
+  expect(Math.abs(parts.reduce((s, x) => s + x, 0) - mixed), plan.name).toBeLessThanOrEqual(
+    (0.5 * (parts.length + 1)) / 10 ** decimals + 1e-9
+  );
+  expect(Math.abs(mixed - c.totals.balance.mixed)).toBeLessThanOrEqual(0.5 / 10 ** decimals + 1e-9);
+  // Grams in the table are those that the plan is computed to, and each column adds up to what is mixed.
+  const rows = await rowsOf('[data-testid="weighings"]');
+  const bodies = rows.filter((r) => r.length > 1);
+  const shown = bodies.filter((r) => !/^(mixed|ratio off)/.test(r[0]!));
+  const sums = bodies.find((r) => r[0] === 'mixed')!;
+  for (let column = 1; column < sums.length; column++) {
+    const own = shown.map((r) => r[column] ?? '').filter(Boolean);
+    const sum = own.reduce((s, w) => s + (w.startsWith('−') ? 0 : Number(w.split('\n')[0])), 0);
+    const digits = /\.(\d+)/.exec(sums[column]!)?.[1]?.length ?? 0;
+    expect(Math.abs(sum - Number(sums[column])), `${plan.name}, column ${column}`).toBeLessThanOrEqual(
+      0.5 / 10 ** digits + 1e-6
+    );
+    // Nothing of something is weighed only where the plan cannot be poured, and says so.
+    const least = c.problems.some((p) => p.level === 'stop') ? -1e-9 : 0;
+    for (const weight of own)
+      expect(Number(weight.replace('−', '').split('\n')[0]), plan.name).toBeGreaterThan(least);
+  }
+  await checkShares(plan, text);
+}
+
+/** Poured shares and shown shares of a face are each the whole. */
+async function checkShares(plan: Plan, text: string): Promise<void> {
+  const arrows = [...text.matchAll(/(\d+) %\s*→\s*(\d+) %/g)];
+  if (!arrows.length) return;
+  for (const side of [1, 2]) {
+    const sum = arrows.reduce((s, m) => s + Number(m[side]), 0);
+    expect(Math.abs(sum - 100), `${plan.name}: ${arrows.map((m) => m[0]).join(', ')}`).toBeLessThanOrEqual(
+      arrows.length
+    );
+  }
+}
+
+/** Everything weighed on the sheet is a weight of the plan, on the scale it stands on. */
+async function checkSheet(plan: Plan, c: Computed): Promise<void> {
+  await bench.go(`/plans/${plan.id}/sheet`);
+  expect(await seen(), `sheet of ${plan.name}`).not.toMatch(NOT_A_FIGURE);
+  const mixes = [...c.common, ...c.cups.flatMap((x) => x.mixes)];
+  const weights = new Set(
+    mixes.flatMap((m) =>
+      m.weighings.map((w) => {
+        const digits = Math.max(0, Math.ceil(-Math.log10(w.division) - 1e-9));
+        return w.weight.toFixed(digits);
+      })
+    )
+  );
+  const rows = (await rowsOf('[data-testid="sheet"] table')).filter((r) => r.length > 2);
+  for (const row of rows)
+    for (const cell of row.slice(1, 2)) {
+      const weight = /^[−-]?(\d+(?:\.\d+)?)$/.exec(cell)?.[1];
+      if (weight !== undefined) expect(weights, `${plan.name}: ${row.join(' | ')}`).toContain(weight);
+    }
+  // A weight is what its own scale can show.
+  for (const m of mixes)
+    for (const w of m.weighings)
+      if (!w.counted)
+        expect(Math.abs(w.weight / w.division - Math.round(w.weight / w.division))).toBeLessThan(1e-6);
+}
+
+async function check(plan: Plan, pages: readonly string[] = []): Promise<void> {
+  const file = await get(`/api/v1/plans/${plan.id}/file`);
+  const c = (await (await post('/api/v1/compute', file)).json()) as Computed;
+  // What the record knows may change what clings; figures are set beside the page's own plan.
+  const typed = { ...plan, bench: { ...plan.bench, losses: { ...plan.bench.losses, typed: true } } };
+  await fetch(`${workshop.address}/api/v1/plans/${plan.id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(typed)
+  });
+  const own = (await (await post('/api/v1/compute', { ...file, plan: typed })).json()) as Computed;
+  expect(own.problems.filter((p) => p.code === 'base-missing')).toEqual([]);
+  expect(c.cups.length).toBe(own.cups.length);
+  await checkWorkbench(typed, own);
+  await checkSheet(typed, own);
+  for (const page of pages) {
+    await bench.go(`/plans/${plan.id}/${page}`);
+    expect(await seen(), `${page} of ${plan.name}`).not.toMatch(NOT_A_FIGURE);
+  }
+  expect(bench.errors.join(' | ')).toBe('');
+}
+
+describe('every number that is shown', () => {
+  it.each(plans.map((p) => [p.name, p] as const))('of %s', async (_, plan) => {
+    await check(plan, ['batch', 'labels']);
+  });
+
+  it('of fifty plans as chance makes them', async () => {
+    const roll = dice(20261126);
+    const pick = <T>(list: readonly T[]): T => list[roll(list.length)]!;
+    for (let n = 0; n < 50; n++) {
+      const from = pick(plans);
+      const plan: Plan = {
+        ...from,
+        id: `chance-${n}`,
+        name: `Chance ${n}, ${from.name}`.slice(0, 80),
+        mixes: from.mixes.map((m) => ({ ...m, ...(roll(3) ? {} : { turns: 1 + roll(5) }) })),
+        groups: from.groups.map((g) => ({ ...g, count: 1 + roll(30), variations: [] })),
+        cups: from.cups.map((cup) => ({
+          ...cup,
+          recipe: cup.recipe.map((line) => ({
+            ...line,
+            percent: Number((line.percent * (0.1 + roll(30) / 10)).toFixed(3)),
+            ...(roll(4) ? {} : { letDown: pick([9, 19, 49] as const) })
+          })),
+          ...('mix' in cup.from && !roll(5) ? { reserve: 5 + roll(40) } : {})
+        })),
+        bench: {
+          ...from.bench,
+          roomCelsius: 17 + roll(12),
+          scaleIds: pick([['fine'], ['bench'], ['middle', 'fine'], ['bench', 'fine']]).filter((id) =>
+            cards.scales.some((s) => s.id === id)
+          )
+        }
+      };
+      expect((await post('/api/v1/plans', plan)).status, plan.name).toBe(201);
+      await check(plan);
+    }
+  }, 400_000);
+});
