@@ -1,0 +1,151 @@
+import { afterEach, describe, expect, it } from 'vitest';
+import { Workshop, type Bench } from './workshop';
+
+/*
+ * Three first batches as someone new makes them, from an empty database: every tap and every field filled counts as
+ * one act, and there is no wrong turn among them.
+ */
+
+let workshop: Workshop | undefined;
+afterEach(async () => {
+  await workshop?.close();
+  workshop = undefined;
+});
+
+/** Someone new at the bench: what they do, counted. */
+class Newcomer {
+  acts = 0;
+  constructor(readonly bench: Bench) {}
+
+  static async atAnEmptyBench(): Promise<Newcomer> {
+    workshop = await Workshop.open({ demo: false });
+    const bench = await workshop.page('/');
+    await bench.says('main', 'An empty bench.');
+    return new Newcomer(bench);
+  }
+
+  async click(name: string, role: 'button' | 'link' = 'button'): Promise<void> {
+    this.acts++;
+    await this.bench.click(name, role);
+  }
+  async type(label: string, text: string): Promise<void> {
+    this.acts++;
+    await this.bench.type(label, text);
+  }
+  async choose(label: string, option: string): Promise<void> {
+    this.acts++;
+    await this.bench.choose(label, option);
+  }
+
+  /** A mould by its dimensions, put on the shelf and planned with. */
+  async plansWith(name: string, shape: string | undefined, lengths: Record<string, string>): Promise<void> {
+    await this.click('Fill the shelf');
+    await this.bench.says('main', 'See the shelf');
+    await this.click('Measure a mould', 'link');
+    await this.type('Name', name);
+    if (shape) await this.choose('Shape', shape);
+    for (const [label, text] of Object.entries(lengths)) await this.type(label, text);
+    await this.click('Put it on the shelf');
+    await this.bench.says('main', 'Plan with it');
+    await this.click('Plan with it', 'link');
+    await this.bench.says('[aria-label="Pour"]', '+ layer');
+  }
+
+  /** The plan is right: nothing stands in the way of its run. */
+  async ready(): Promise<void> {
+    await this.bench.page.waitForFunction(() => {
+      const start = [...document.querySelectorAll('button')].find((b) => b.innerText === 'Start the run');
+      return start && !start.disabled;
+    });
+    expect(this.bench.errors.join(' | ')).toBe('');
+  }
+}
+
+const poured = async (bench: Bench): Promise<number> =>
+  Number(/poured\s+([\d.]+)/.exec(await bench.says('[data-testid="balance"]', /poured/))![1]);
+
+describe('a first batch, from an empty database', () => {
+  it('of roundels takes ten acts', async () => {
+    const maker = await Newcomer.atAnEmptyBench();
+    await maker.plansWith('Roundel', undefined, { 'How many cavities': '4', Radius: '45', Depth: '9 mm' });
+    // Which base it is made of is asked, not taken.
+    await maker.bench.says('[aria-label="Numbers"]', 'No base is chosen');
+    await maker.choose('Base', 'Clear casting resin');
+    await maker.choose('Add a colourant to cup A', 'blue paste');
+    await maker.ready();
+    const ml = 4 * Math.PI * 45 ** 2 * 9 * 1e-3;
+    expect((await poured(maker.bench)) / ml).toBeGreaterThan(1.0);
+    expect((await poured(maker.bench)) / ml).toBeLessThan(1.2);
+    expect(maker.acts).toBeLessThanOrEqual(10);
+  });
+
+  it('of a loaf takes twelve', async () => {
+    const maker = await Newcomer.atAnEmptyBench();
+    await maker.plansWith('Loaf', 'box', { Length: '25 cm', Width: '80', Depth: '65' });
+    await maker.choose('Base', 'Cold-process');
+    await maker.choose('Add a colourant to cup A', 'brown oxide powder');
+    await maker.ready();
+    const grams = 250 * 80 * 65 * 1e-3 * 1.02;
+    expect((await poured(maker.bench)) / grams).toBeCloseTo(1, 1);
+    const numbers = await maker.bench.text('[aria-label="Numbers"]');
+    expect(numbers).toMatch(/superfat [45]\.\d %/);
+    expect(maker.acts).toBeLessThanOrEqual(12);
+  });
+
+  it('of a coaster in three colours takes eighteen', async () => {
+    const maker = await Newcomer.atAnEmptyBench();
+    await maker.plansWith('Coaster', undefined, { Radius: '48', Depth: '1 cm' });
+    await maker.choose('Base', 'Clear casting resin');
+    const pots = ['titanium white paste', 'blue paste', 'carbon black paste'];
+    for (const [i, pot] of pots.entries()) {
+      const letter = 'ABC'[i]!;
+      if (i) {
+        await maker.click('cup');
+        await maker.bench.says('[aria-label="Cups"]', new RegExp(`\\b${letter}\\b`));
+      }
+      await maker.choose(`Add a colourant to cup ${letter}`, pot);
+    }
+    await maker.click('+ layer');
+    await maker.click('+ layer');
+    await maker.click('share equally');
+    await maker.ready();
+    // A third each, whatever is above and below.
+    const layers = await maker.bench.says(
+      '[aria-label="Pour"]',
+      /each · 3\.3 mm[^]*each · 3\.3 mm[^]*each · 3\.3 mm/
+    );
+    const each = [...layers.matchAll(/([\d.]+) ml each · 3\.3 mm/g)].map((m) => Number(m[1]));
+    expect(each).toHaveLength(3);
+    const third = (Math.PI * 48 ** 2 * 10 * 1e-3) / 3;
+    for (const ml of each) expect(ml).toBeCloseTo(third, 1);
+    expect(maker.acts).toBeLessThanOrEqual(18);
+  });
+});
+
+describe('a mould measured with water', () => {
+  it('asks its weights once, from empty fields, and its depth; it never makes one up', async () => {
+    const maker = await Newcomer.atAnEmptyBench();
+    const { bench } = maker;
+    await maker.click('Measure a mould', 'link');
+    await maker.type('Name', 'Dish');
+    await maker.choose('Capacity known from', 'a water fill');
+    for (const label of ['Mould empty', 'Filled with water', 'How deep inside'])
+      expect(await bench.page.$eval(`[aria-label="${label}"]`, (e) => (e as HTMLInputElement).value)).toBe(
+        ''
+      );
+    await bench.says('main', 'Weigh the mould dry');
+    await maker.type('Mould empty', '80 g');
+    await maker.type('Filled with water', '180 g');
+    await bench.says('[data-testid="capacity"]', '100.18 ml each');
+    await maker.type('How deep inside', '25 mm');
+    // The drawing grows to the sides: as deep as was said, as wide as the water says.
+    await bench.page.waitForFunction(() => {
+      const value = (label: string) =>
+        Number.parseFloat(document.querySelector<HTMLInputElement>(`[aria-label="${label}"]`)?.value ?? '');
+      const ml = (Math.PI * value('Radius') ** 2 * value('Depth')) / 1000;
+      return value('Depth') === 25 && Math.abs(ml - 100.18) < 0.5;
+    });
+    expect(await bench.page.$$('[aria-label="Cavities filled"]')).toHaveLength(0);
+    expect(bench.errors.join(' | ')).toBe('');
+  });
+});
