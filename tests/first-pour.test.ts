@@ -122,7 +122,16 @@ describe('the first pour, from a mould to the record', () => {
     await bench.type('Grams on the scale', String((aim * 1.1).toFixed(2)));
     await bench.press('Space');
     await bench.says('[data-testid="now"]', 'Weigh hardener B');
-    await bench.says('[data-testid="corrected"]', /1\.10\d/);
+    const ways = await bench.says('[data-testid="corrected"]', /1\.10\d/);
+    // Each way out says what it does.
+    expect(ways).toMatch(/g more; the ratio is kept/);
+    expect(ways).toMatch(/\d\.\d % off, A : B 100 : \d+\.\d by weight/);
+    expect(ways).toMatch(/\d g are lost/);
+    await bench.click('Start this cup over');
+    await bench.says('[data-testid="now"]', 'Weigh resin A into cup A');
+    await bench.type('Grams on the scale', String((aim * 1.1).toFixed(2)));
+    await bench.press('Space');
+    await bench.says('[data-testid="now"]', 'Weigh hardener B');
     const snapshot = (await get(`/api/v1/runs/${runId}`)).snapshot;
     const computed = await (
       await fetch(`${workshop.address}/api/v1/compute`, {

@@ -13,32 +13,36 @@
 
 <strong>More went in than planned.</strong>
 {#if ways}
-  <ul class="mt-2 space-y-2">
-    <li class="flex flex-wrap items-center gap-x-3">
-      <span class="rounded-md border-2 border-verdigris px-3 py-2 font-semibold text-verdigris"
+  <ul class="mt-2 grid gap-3 text-[0.98rem] leading-snug sm:grid-cols-3">
+    <li>
+      <span
+        class="flex min-h-[56px] items-center justify-center rounded-lg border-2 border-verdigris px-3 text-center font-semibold text-verdigris"
         >The rest follows</span
       >
-      <span>
+      <p class="mt-1">
         × {ways.follow.scale.toFixed(3)}: {g(ways.follow.total)} g in all, {g(ways.follow.surplus)} g more; the
         ratio is kept{#if ways.follow.room}; <span class={ways.follow.holds ? '' : 'font-bold text-cinnabar'}
             >{ways.follow.room}</span
           >{/if}.
-      </span>
+      </p>
     </li>
-    <li class="flex flex-wrap items-center gap-x-3">
-      <button class="button min-h-[64px]" onclick={() => log.tell({ type: 'accepted', cupId: mixId })}>
+    <li>
+      <button class="button min-h-[56px] w-full" onclick={() => log.tell({ type: 'accepted', cupId: mixId })}>
         Keep the plan’s weights
       </button>
-      <span>
+      <p class="mt-1">
         {(ways.keep.off * 100).toFixed(1)} % off,
         <span class={ways.keep.harms ? 'font-bold text-cinnabar' : ''}>{ways.keep.words}</span>.
-      </span>
+      </p>
     </li>
-    <li class="flex flex-wrap items-center gap-x-3">
-      <button class="button min-h-[64px]" onclick={() => log.tell({ type: 'restarted', cupId: mixId })}>
+    <li>
+      <button
+        class="button min-h-[56px] w-full"
+        onclick={() => log.tell({ type: 'restarted', cupId: mixId })}
+      >
         Start this cup over
       </button>
-      <span>{g(ways.over.wasted)} g are lost.</span>
+      <p class="mt-1">{g(ways.over.wasted)} g are lost.</p>
     </li>
   </ul>
 {/if}
