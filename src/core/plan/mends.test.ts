@@ -4,7 +4,7 @@ import { cards } from '../../../demo/cards';
 import * as demo from '../../../demo/plans';
 import { applyEdit } from '../edit';
 import type { Problem } from '../problem';
-import { computePlan, Plan } from '.';
+import { computePlan, figuresOf, Plan } from '.';
 import { atBench, layer, mixed, withBase, withScales } from './plans.testing';
 
 const orders = Object.values(demo).filter(
@@ -215,16 +215,35 @@ describe('a mix too small for its ratio', () => {
 
 describe('a vessel too small', () => {
   const cup = cards.vessels.reduce((a, b) => (b.ml < a.ml ? b : a));
-  it('is said of a cup and of a pot, and mended by another one or by more mixes', () => {
-    const tight = atBench(demo.tideline, { vesselIds: [cup.id] });
-    const many: Plan = { ...tight, groups: tight.groups.map((g) => ({ ...g, count: 40 })) };
-    const forced = applyEdit(many, { path: ['mixes', 'mix-heron', 'turns'], value: 1 });
-    const small = said(forced, cards, 'vessel-too-small')!;
-    expect(small.path).toBe('plan/cups/heron');
+  const tight = atBench(demo.tideline, { vesselIds: [cup.id] });
+  const many: Plan = { ...tight, groups: tight.groups.map((g) => ({ ...g, count: 40 })) };
+  const forced = (plan: Plan): Plan => ({ ...plan, mixes: plan.mixes.map((m) => ({ ...m, turns: 1 })) });
+
+  it('is said of a cup, and what is offered makes it fit', () => {
+    const small = said(forced(many), cards, 'vessel-too-small')!;
+    expect(small.path).toMatch(/^plan\/cups\/(heron|foam|mudflat)$/);
     expect(small.sentence).toContain(cup.name);
-    expect(said(mixed(forced, 'split'), cards, 'vessel-too-small')?.path ?? 'plan/mixes/').toMatch(
-      /^plan\/mixes\//
-    );
-    if (small.edit) expect(said(applyEdit(forced, small.edit), cards, 'vessel-too-small')).toBeUndefined();
+    expect(small.edit).toBeDefined();
+    const mended = applyEdit(forced(many), small.edit!);
+    const id = small.path.split('/').at(-1)!;
+    const own = computePlan(mended, cards);
+    expect(own.problems.filter((p) => p.code === 'vessel-too-small' && p.path === small.path)).toEqual([]);
+    // A third of every vessel is left free to stir.
+    for (const mix of own.cups.find((c) => c.cupId === id)!.mixes)
+      expect(mix.ml).toBeLessThanOrEqual((mix.vessel!.ml * 2) / 3 + 1e-6);
+  });
+
+  it('is said of a pot at its mix, and of its portions nothing that they do not stand in', () => {
+    const split = forced(mixed(many, 'split'));
+    const [pot] = figuresOf(split, cards).common;
+    expect(pot!.ml).toBeGreaterThan((cup.ml * 2) / 3);
+    const paths = problems(split)
+      .filter((p) => p.code === 'vessel-too-small')
+      .map((p) => p.path);
+    expect(paths).toContain(`plan/mixes/${pot!.of}`);
+  });
+
+  it('is nothing where any size is at hand', () => {
+    expect(said(forced(atBench(many, { vesselIds: [] })), cards, 'vessel-too-small')).toBeUndefined();
   });
 });

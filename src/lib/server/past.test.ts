@@ -1,5 +1,6 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
+import { sql } from 'drizzle-orm';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
@@ -138,7 +139,20 @@ describe('what the record knows', () => {
     expect(await pastsOf(store.db, [], TODAY)).toEqual([]);
   });
 
-  it('passes over what it cannot read, and over an event that names nothing', async () => {
+  it('passes over a run that cannot be read: the others tell what they told', async () => {
+    const [one, other] = runs;
+    await keep([one!]);
+    const alone = await pastOf(store.db, tideline, TODAY);
+    await keep([other!]);
+    await store.db.run(sql`UPDATE runs SET frozen = '{"version":1,"torn' WHERE id = ${other!.id}`);
+    forgetAll();
+    const past = await pastOf(store.db, tideline, TODAY);
+    expect(past.uses).toEqual(alone.uses);
+    expect([...past.lastColours!]).toEqual([...alone.lastColours!]);
+    expect(past.uses!.length).toBeGreaterThan(0);
+  });
+
+  it('passes over an event that names nothing', async () => {
     const [run] = runs;
     await startRun(store, { id: run!.id, frozen: run!.frozen, startedAt: run!.startedAt });
     const { uses } = await pastOf(store.db, tideline, TODAY);
