@@ -1,19 +1,19 @@
-<!-- The pages of one plan. A very large plan is worked out on the maker's own device alone: nobody else waits for it. -->
+<!--
+  The pages of one plan, worked out and drawn on the maker's own device alone: whoever else asks the server for
+  something does not wait for it.
+-->
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { page } from '$app/state';
-  import { poursOf } from '$core/plan';
+  import { browser } from '$app/environment';
 
   let { children } = $props();
-  /** As many pours as the server works out and draws within some 20 ms. */
-  const FEW = 120;
-  let here = $state(false);
+  // Moving here within the application needs no first drawing without figures; a page that was just loaded does.
+  let here = $state(browser && document.documentElement.dataset.alive === 'true');
   onMount(() => (here = true));
-  const plan = $derived(page.data.plan);
 </script>
 
-{#if here || !plan || poursOf(plan) <= FEW}
+{#if here}
   {@render children()}
 {:else}
-  <p class="p-10 text-ink-2" role="status">A large plan: it is being worked out…</p>
+  <p class="p-10 text-ink-2" role="status">The plan is being worked out…</p>
 {/if}
