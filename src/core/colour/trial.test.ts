@@ -68,6 +68,13 @@ describe('what cards do not tell', () => {
     expect(factors[0]!.factor).toBeLessThan(1.7);
   });
 
+  it('is no better than a guess where a film all but hides: within a factor of five is not known', () => {
+    const half = measured('half', { 'white-paste': 4 }, {}, { mm: 3, backing: 'black' });
+    const { factors, unknown } = correct(half);
+    expect(factors).toEqual([]);
+    expect(unknown).toEqual(['white-paste']);
+  });
+
   it('is told by a film over black: both then, each with its range', () => {
     const really = { 'blue-paste': 1.6, 'white-paste': 0.8 };
     const { factors, unknown } = correct(
@@ -124,6 +131,11 @@ describe('one card against one', () => {
     expect(conflicts).toEqual([]);
     expect(fits.filter((c) => c.outlier).map((c) => c.id)).toEqual(['wrong']);
     for (const f of factors) expect(f.factor).toBeCloseTo(1, 1);
+  });
+
+  it('is none where a third card of one of its colours can say which', () => {
+    const third = measured('third', { 'blue-paste': 0.2, 'white-paste': 2, 'brown-paste': 0.1 }, {});
+    expect(correct(right, wrong, third).conflicts).toEqual([]);
   });
 
   it('is none where the two agree', () => {
