@@ -3,7 +3,7 @@ import { cards } from '$demo/cards';
 import { tideline } from '$demo/plans';
 import { foldRun, freeze, type RunEvent, type Task } from '$core/run';
 import type { Plan } from '$core/plan';
-import { atBench } from '$core/plan/plans.testing';
+import { atBench, inCup } from '$core/plan/plans.testing';
 import { instructionOf, typedGrams } from './instruction';
 
 /** A run with some of its tasks done: weighed as aimed, or as said. */
@@ -90,4 +90,61 @@ describe('grams as typed', () => {
   ])('%s is %s', (text, code) =>
     expect(typedGrams(text)).toMatchObject({ ok: false, problem: { code, mend: expect.any(String) } })
   );
+});
+
+describe('a let-down in a run', () => {
+  const letDown = inCup(tideline, tideline.cups[0]!.id, {
+    recipe: tideline.cups[0]!.recipe.map((line) => ({ ...line, letDown: 9 as const }))
+  });
+  const jars = freeze(letDown, cards).computed.letDowns;
+
+  it('is weighed first, into a jar that is named by what is in it', () => {
+    expect(jars.length).toBe(2);
+    const { says } = run(letDown, 1);
+    expect(says?.title).toBe(`Weigh ${jars[0]!.name} into the jar of 1 : 9 ${jars[0]!.name}`);
+    expect(says?.hint).toBe('a let-down is made before any clock runs');
+    const carrier = run(letDown, 2).says;
+    expect(carrier?.title).toContain(jars[0]!.carrierName);
+    expect(carrier?.hint).toContain('rubbed smooth');
+    expect(carrier).toMatchObject({
+      kind: 'weigh',
+      before: expect.closeTo(jars[0]!.colourant, 9),
+      target: expect.closeTo(jars[0]!.carrier, 9)
+    });
+    expect(run(letDown, 3).says?.title).toContain(`1 : 9 ${jars[1]!.name}`);
+  });
+
+  it('is followed by the cups, which weigh of it without a clock before their parts meet', () => {
+    const after = run(letDown, 1 + 2 * jars.length);
+    expect(after.says?.title).toMatch(/^Weigh resin A into cup A/);
+    expect([...after.state.cups.values()].every((c) => c.zero === undefined)).toBe(true);
+  });
+});
+
+describe('what is counted in drops', () => {
+  const [line] = tideline.cups[0]!.recipe;
+  const shelf = {
+    ...cards,
+    colourants: cards.colourants.map((c) =>
+      c.id === line!.colourantId ? { ...c, drop: { grams: 0.03, error: 0.0005 } } : c
+    )
+  };
+  const counted = inCup(tideline, tideline.cups[0]!.id, { recipe: [{ ...line!, percent: 4, by: 'drops' }] });
+
+  it.each([1, 1.5, 0.8])('follows its cup: × %d of the parts', (scale) => {
+    const frozen = freeze(counted, shelf);
+    const events = frozen.tasks.slice(0, 3).map((task, i): RunEvent => {
+      const at = { id: `event-${String(i).padStart(3, '0')}`, at: 1000 * (i + 1), task: task.id };
+      return task.kind === 'weigh'
+        ? { ...at, type: 'weighed', grams: task.grams * scale }
+        : { ...at, type: 'done' };
+    });
+    const state = foldRun(frozen.tasks, events, 0.01);
+    const says = instructionOf(state, frozen.computed, frozen.file);
+    const task = frozen.tasks[3]!;
+    if (task.kind !== 'weigh') throw new Error('not weighed');
+    const drops = Math.round((task.grams * scale) / 0.03);
+    expect(says?.title).toMatch(/^Count /);
+    expect(says?.hint).toContain(`${drops} drops, counted slowly`);
+  });
 });
