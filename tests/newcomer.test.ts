@@ -129,15 +129,17 @@ describe('a mould measured with water', () => {
     await maker.click('Measure a mould', 'link');
     await maker.type('Name', 'Dish');
     await maker.choose('Capacity known from', 'a water fill');
-    for (const label of ['Mould empty', 'Filled with water', 'How deep inside'])
+    for (const label of ['Mould empty', 'Filled with water', 'Depth'])
       expect(await bench.page.$eval(`[aria-label="${label}"]`, (e) => (e as HTMLInputElement).value)).toBe(
         ''
       );
     await bench.says('main', 'Weigh the mould dry');
     await maker.type('Mould empty', '80 g');
     await maker.type('Filled with water', '180 g');
+    // Nothing is known of it before it is all said, and nothing is put on the shelf.
+    expect(await bench.page.$('[data-testid="capacity"]')).toBeNull();
+    await maker.type('Depth', '25 mm');
     await bench.says('[data-testid="capacity"]', '100.18 ml each');
-    await maker.type('How deep inside', '25 mm');
     // The drawing grows to the sides: as deep as was said, as wide as the water says.
     await bench.page.waitForFunction(() => {
       const value = (label: string) =>

@@ -131,17 +131,14 @@ interface Scales {
  */
 export function weighOutCup(order: CupOrder): WeighedCup {
   let more = 0;
-  for (let i = 0; i < MOST_ROUNDINGS; i++) {
+  for (;;) {
     const out = weighedOnce(order, more);
     const { left, clings, vessel } = out.balance;
     if (left >= -(clings + vessel)) return { ...out, balance: settled(out.balance) };
+    // Half a division more at least, so that some weighing is rounded up at last.
     more += cupScale(out.balance.mixed, order.scales).division / 2 - (left + clings + vessel);
   }
-  return weighedOnce(order, more);
 }
-
-/** Every weighing of a cup may round down once; more rounds than this are never needed. */
-const MOST_ROUNDINGS = 8;
 
 /** The balance with what rounding takes borne by what clings, then by what stays in the vessel: both are estimates. */
 function settled(balance: CupBalance): CupBalance {

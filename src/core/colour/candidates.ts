@@ -4,10 +4,12 @@ import {
   leastWeighing,
   proposedLetDowns,
   toDivision,
+  WEAKEST_LET_DOWN,
   weighingSpread,
   type Scale
 } from '../dosing';
 import { compatibilityOf, CUP_LIMITS, limitOf, type Base, type Colourant, type Formula } from '../material';
+
 /** A colourant that may be used: the most of it, g as supplied to 100 g of base. */
 export interface Candidate {
   colourant: Colourant;
@@ -22,11 +24,9 @@ const asScale = (scale: WeighedOn): Scale => ({ id: '', name: '', capacity: Infi
 
 /** So that the least is weighable after its rounding, too. */
 const A_HAIR = 1.001;
-/** The weakest let-down, parts of carrier to one. */
-const WEAKEST = 99;
 /** The least of a colourant that a scale can weigh within tolerance, let down as far as is usual, g. */
 const leastOf = (scale: WeighedOn): number =>
-  (leastWeighing(asScale(scale), COLOUR_TOLERANCE) * A_HAIR) / (WEAKEST + 1);
+  (leastWeighing(asScale(scale), COLOUR_TOLERANCE) * A_HAIR) / (WEAKEST_LET_DOWN + 1);
 
 /** One line of a recipe as it goes on the scale, g: itself, or a let-down of so many parts to one. */
 export interface LineWeighed {

@@ -3,8 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { formulaOf, type Colourant } from '../material';
 import {
-  castCorrected,
-  contrastOf,
   contrastRatio,
   deepColour,
   deepReflectance,
@@ -16,19 +14,13 @@ import {
   labOf,
   labOfHex,
   lookOf,
-  mainColours,
   mixtureOf,
   opticsOfColourant,
-  pictureCorrected,
-  readPalette,
   reflectanceOfHex,
   reflectanceOfLab,
-  seenBy,
   stackReflectance,
   tintingStrength,
   tintLook,
-  writePalette,
-  writePaletteCsv,
   xyzOf,
   type Tint
 } from '.';
@@ -229,98 +221,6 @@ describe('hiding', () => {
   });
 });
 
-describe('what touches', () => {
-  it('is clear, close or one, by hue and by lightness', () => {
-    const grey = { l: 40, a: 0, b: 0 };
-    expect(contrastOf(grey, { l: 43, a: 0, b: 0 }).verdict).toBe('reads as one');
-    expect(contrastOf(grey, { l: 49, a: 2, b: 0 }).verdict).toBe('close');
-    expect(contrastOf(grey, { l: 80, a: 0, b: 0 })).toMatchObject({ verdict: 'clear', byLightness: true });
-    expect(contrastOf({ l: 50, a: 40, b: 0 }, { l: 50, a: -40, b: 0 })).toMatchObject({
-      verdict: 'clear',
-      byLightness: false
-    });
-  });
-
-  it('looks alike to some: red and green of one lightness', () => {
-    const [red, green] = ['#b0574f', '#6f7a3f'];
-    const apart = (v: 'everyone' | 'green-weak' | 'greys') =>
-      deltaE(labOfHex(seenBy(red, v)), labOfHex(seenBy(green, v)));
-    expect(apart('green-weak')).toBeLessThan(apart('everyone') / 2);
-    const grey = labOfHex(seenBy(red, 'greys'));
-    expect(Math.hypot(grey.a, grey.b)).toBeLessThan(0.5);
-  });
-});
-
-describe('ways of seeing', () => {
-  it('by lightness alone keeps L* and nothing else', () => {
-    fc.assert(
-      fc.property(hexes, (hex) => {
-        const grey = labOfHex(seenBy(hex, 'greys'));
-        expect(Math.abs(grey.l - labOfHex(hex).l)).toBeLessThan(0.5);
-        expect(Math.hypot(grey.a, grey.b)).toBeLessThan(0.6);
-      })
-    );
-  });
-
-  it('without a cone are worked out in light, not in the screen’s coding of it', () => {
-    // Machado and others 2009, deuteranopia, row by row; applied to linear light by hand.
-    const rows = [
-      [0.367322, 0.860646, -0.227968],
-      [0.280085, 0.672501, 0.047413],
-      [-0.01182, 0.04294, 0.968881]
-    ];
-    const light = (v: number) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
-    const code = (v: number) => (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
-    fc.assert(
-      fc.property(hexes, (hex) => {
-        const rgb = [1, 3, 5].map((i) => light(parseInt(hex.slice(i, i + 2), 16) / 255));
-        const seen = rows.map((row) =>
-          code(
-            Math.min(
-              1,
-              Math.max(
-                0,
-                row.reduce((s, m, i) => s + m * rgb[i]!, 0)
-              )
-            )
-          )
-        );
-        const out = seenBy(hex, 'green-weak');
-        seen.forEach((v, i) =>
-          expect(Math.abs(parseInt(out.slice(1 + 2 * i, 3 + 2 * i), 16) - v * 255)).toBeLessThan(1.01)
-        );
-      })
-    );
-    for (const vision of ['green-weak', 'red-weak', 'blue-weak'] as const)
-      for (const grey of ['#000000', '#808080', '#ffffff'])
-        expect(deltaE(labOfHex(seenBy(grey, vision)), labOfHex(grey))).toBeLessThan(1);
-  });
-});
-
-describe('a whole picture', () => {
-  it('is freed of its cast like a single pick', () => {
-    fc.assert(
-      fc.property(
-        fc.array(hexes, { minLength: 1, maxLength: 6 }),
-        fc.constantFrom('#f2dfb8', '#c9d4e8'),
-        (pixels, white) => {
-          const bytes = Uint8ClampedArray.from(
-            pixels.flatMap((h) => [...[1, 3, 5].map((i) => parseInt(h.slice(i, i + 2), 16)), 200])
-          );
-          const out = pictureCorrected(bytes, white);
-          pixels.forEach((hex, n) => {
-            const one = castCorrected(hex, white);
-            [1, 3, 5].forEach((at, i) =>
-              expect(Math.abs(out[4 * n + i]! - parseInt(one.slice(at, at + 2), 16))).toBeLessThanOrEqual(1)
-            );
-            expect(out[4 * n + 3]).toBe(200);
-          });
-        }
-      )
-    );
-  });
-});
-
 describe('from wet to aged', () => {
   it('concrete lightens as it dries and deepens when sealed; soap yellows; ink dries darker', () => {
     const lab = { l: 55, a: 4, b: 12 };
@@ -330,79 +230,5 @@ describe('from wet to aged', () => {
     expect(of('concrete', 'sealed').l).toBeLessThan(of('concrete', 'dry').l);
     expect(of('soap', 'aged').b).toBeGreaterThan(of('soap', 'dry').b);
     expect(of('resin', 'dry', true).l).toBeLessThan(of('resin', 'wet', true).l);
-  });
-});
-
-describe('a colour from a photo', () => {
-  it('is freed of the camera’s cast by the white beside it', () => {
-    const cast = (hex: string) => {
-      // A warm lamp: red up, blue down, in the photo's own light.
-      const lin = [1, 3, 5].map((i) => (parseInt(hex.slice(i, i + 2), 16) / 255) ** 2.2);
-      return `#${lin
-        .map((v, k) =>
-          Math.round(255 * Math.min(1, v * [0.95, 0.8, 0.55][k]!) ** (1 / 2.2))
-            .toString(16)
-            .padStart(2, '0')
-        )
-        .join('')}`;
-    };
-    const white = '#f0f0f0';
-    for (const hex of ['#4f7d9a', '#8a5a48', '#c8b070']) {
-      const picked = castCorrected(cast(hex), cast(white));
-      expect(deltaE(labOfHex(picked), labOfHex(hex))).toBeLessThan(3);
-      expect(deltaE(labOfHex(cast(hex)), labOfHex(hex))).toBeGreaterThan(4);
-    }
-    expect(castCorrected('#808080', '#f0f0f0')).toMatch(/^#(\w\w)\1\1$/);
-  });
-});
-
-describe('palettes', () => {
-  const names = fc
-    .string({ unit: fc.constantFrom(...'abc ,;"é7#'.split('')), minLength: 1, maxLength: 12 })
-    .map((s) => `x${s.trim()}`);
-
-  it('come back as they went, as text and as CSV', () => {
-    fc.assert(
-      fc.property(
-        fc.array(fc.record({ name: names, hex: hexes }), { minLength: 1, maxLength: 12 }),
-        (swatches) => {
-          const tidy = swatches.map((s) => ({ ...s, name: s.name.replace(/\s+/g, ' ') }));
-          const text = readPalette(writePalette('marsh', swatches));
-          expect(text.ok && text.value).toEqual(tidy);
-          const csv = readPalette(writePaletteCsv(tidy));
-          expect(csv.ok && csv.value).toEqual(tidy);
-        }
-      )
-    );
-  });
-
-  it('name the line that is no colour', () => {
-    const bad = readPalette('GIMP Palette\n#\n 12  30 400\ttoo much');
-    expect(!bad.ok && bad.problem).toMatchObject({
-      code: 'palette-line',
-      sentence: expect.stringContaining('Line 3')
-    });
-    const csv = readPalette('name,hex\nfoam,#fbfaf4\nheron,blue');
-    expect(!csv.ok && csv.problem.sentence).toContain('Line 3');
-    expect(readPalette('name,hex').ok).toBe(false);
-  });
-
-  it('of a photo are its main colours by share, the same each time', () => {
-    const patch = (hex: string, n: number) =>
-      Array.from({ length: n }, (_, i) => [
-        ...[1, 3, 5].map((k) => parseInt(hex.slice(k, k + 2), 16) + (i % 3)),
-        255
-      ]).flat();
-    const pixels = Uint8ClampedArray.from([
-      ...patch('#2c495a', 600),
-      ...patch('#c8b070', 300),
-      ...patch('#7c3a2c', 100)
-    ]);
-    const found = mainColours(pixels, 4, 3);
-    expect(found.map((c) => Math.round(c.share * 10))).toEqual([6, 3, 1]);
-    for (const [i, hex] of ['#2c495a', '#c8b070', '#7c3a2c'].entries())
-      expect(deltaE(found[i]!.lab, labOfHex(hex))).toBeLessThan(3);
-    expect(mainColours(pixels, 4, 3)).toEqual(found);
-    expect(mainColours(new Uint8ClampedArray(0), 4, 3)).toEqual([]);
   });
 });

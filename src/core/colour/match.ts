@@ -1,6 +1,6 @@
-import { solve, Matrix } from 'ml-matrix';
 import { BANDS, WEIGHTS } from './bands';
 import { lineWeighed, type Candidate, type LineWeighed, type WeighedOn } from './candidates';
+import { descend } from './descend';
 import { deltaE } from './difference';
 import { hidingThickness } from './hiding';
 import { reflectanceDeep, reflectanceOver } from './kubelka';
@@ -126,47 +126,12 @@ function fit(order: MatchOrder, chosen: number[], start: readonly number[], pred
     const over = percents.reduce((s, p) => s + p, 0) / order.mostInAll - 1;
     return [...metric(predict(percents)), over > 0 ? 60 * over : 0];
   };
-  const size = (r: readonly number[]) => r.reduce((s, v) => s + v * v, 0);
-  let u = start.map((p, j) => Math.min(most[j]!, Math.max(least[j]!, Math.log(Math.max(1e-9, p)))));
-  let r = residual(u);
-  let error = size(r);
-  let damping = 0.05;
-  const n = u.length;
-  for (let round = 0; round < 24 && error > 1e-4; round++) {
-    const columns = u.map((v, j) => {
-      const moved = [...u];
-      moved[j] = v + 1e-4;
-      return residual(moved).map((x, i) => (x - r[i]!) / 1e-4);
-    });
-    const a = Matrix.zeros(n, n);
-    const g = Matrix.zeros(n, 1);
-    for (let i = 0; i < n; i++) {
-      for (let j = 0; j < n; j++)
-        a.set(
-          i,
-          j,
-          columns[i]!.reduce((s, v, k) => s + v * columns[j]![k]!, 0)
-        );
-      a.set(i, i, a.get(i, i) * (1 + damping) + 1e-6);
-      g.set(i, 0, -columns[i]!.reduce((s, v, k) => s + v * r[k]!, 0));
-    }
-    const step = solve(a, g);
-    const next = u.map((v, j) =>
-      Math.min(most[j]!, Math.max(least[j]!, v + Math.max(-1.5, Math.min(1.5, step.get(j, 0)))))
-    );
-    const tried = residual(next);
-    const now = size(tried);
-    if (now < error) {
-      const gain = error - now;
-      [u, r, error] = [next, tried, now];
-      damping = Math.max(1e-4, damping / 4);
-      if (gain < 1e-7) break;
-    } else {
-      damping *= 6;
-      if (damping > 1e4) break;
-    }
-  }
-  return { chosen, percents: u.map(Math.exp), error };
+  const { at, error } = descend(
+    start.map((p) => Math.log(Math.max(1e-9, p))),
+    residual,
+    { inside: (v, j) => Math.min(most[j]!, Math.max(least[j]!, v)), step: 1.5, rounds: 24, near: 1e-4 }
+  );
+  return { chosen, percents: at.map(Math.exp), error };
 }
 
 /** Amounts tried before the fitting begins, as shares of the most. */

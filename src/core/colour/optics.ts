@@ -1,7 +1,7 @@
 import type { Base, Colourant } from '../material';
 import { ksOf } from './kubelka';
 import { flat, labOf, lookOf, xyzOf, type Look, type Spectrum } from './spectrum';
-import { curvesFromTint, tintReflectance, WHITE_SCATTER } from './tint';
+import { curvesFromTint, tintReflectance } from './tint';
 import { reflectanceOfHex } from './upsample';
 
 /** Absorption and scattering in 36 bands: 1/mm for a base, 1/mm for each percent of a colourant. */
@@ -54,9 +54,7 @@ export function opticsOfBase(base: BaseLook): Optics {
  * a tint on the card takes their place.
  */
 const SCATTER = {
-  /** Rutile, index 2.7: 2.4/mm a percent at strength 1.6, so that 1 % hides in about 5 mm of clear resin. */
-  white: WHITE_SCATTER,
-  /** Iron oxides, index 2.4–3.0: as much as rutile, and they absorb besides; so red oxide outhides white. */
+  /** Iron oxides, index 2.4–3.0: as much as titanium white (rutile, 2.7), and they absorb besides; so red oxide outhides white. */
   earth: 1.6,
   /** Chrome oxide green, index 2.5. */
   green: 0.9,

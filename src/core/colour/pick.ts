@@ -19,19 +19,10 @@ export function castCorrected(picked: string, white: string): string {
 
 /** A whole picture freed of its cast, by a white in it: sRGB bytes, four a pixel; the picture that is given stays. */
 export function pictureCorrected(pixels: Uint8ClampedArray, white: string): Uint8ClampedArray {
-  const w = linear(white);
-  if (!w) return pixels;
-  const by = [w.r, w.g, w.b].map((v) => PAPER / Math.max(0.02, v));
-  // 256 values a channel: each is worked out once.
-  const tables = by.map((k) =>
-    Uint8ClampedArray.from({ length: 256 }, (_, v) => coded(lightOf(v / 255) * k) * 255)
-  );
-  return pixels.map((v, i) => (i % 4 === 3 ? v : tables[i % 4]![v]!));
+  // Each channel follows for itself: 256 greys say what becomes of every value of every channel.
+  const greys = Array.from({ length: 256 }, (_, v) => {
+    const hex = castCorrected(`#${v.toString(16).padStart(2, '0').repeat(3)}`, white);
+    return [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16));
+  });
+  return pixels.map((v, i) => (i % 4 === 3 ? v : greys[v]![i % 4]!));
 }
-
-/** Linear light of an sRGB channel, and back; 0..1. Source: IEC 61966-2-1. */
-const lightOf = (v: number) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
-const coded = (v: number) => {
-  const inside = Math.min(1, v);
-  return inside <= 0.0031308 ? 12.92 * inside : 1.055 * inside ** (1 / 2.4) - 0.055;
-};

@@ -1,5 +1,5 @@
-import { Matrix, solve } from 'ml-matrix';
 import { BANDS } from './bands';
+import { descend } from './descend';
 import { deltaE } from './difference';
 import { ksOf, reflectanceDeep } from './kubelka';
 import { flat, labOf, labOfHex, type Lab, type Spectrum } from './spectrum';
@@ -19,7 +19,7 @@ export interface Curves {
 }
 
 /** Scattering of one percent of titanium white of strength 1, 1/mm: 2.4 at the usual strength of 1.6. */
-export const WHITE_SCATTER = 1.5;
+const WHITE_SCATTER = 1.5;
 /** The white that tints are made with where the card names none: the shelf's titanium white powder. */
 const USUAL_WHITE = { colour: '#fbfbf7', strength: 1.6 };
 
@@ -90,34 +90,8 @@ function smoothScatter(masstone: Spectrum, tint: TintCard, target: Lab): Spectru
     const lab = labOf(tintReflectance({ s, k: s.map((v, i) => v * ksOf(masstone[i]!)) }, tint));
     return [lab.l - target.l, lab.a - target.a, lab.b - target.b];
   };
-  const starts = [-3, -1, 1, 3].map((level) => [level, 0, 0]);
-  return scatter(
-    starts
-      .map((start) => descend(start, residual))
-      .reduce((best, next) => (size(residual(next)) < size(residual(best)) ? next : best))
+  const ends = [-3, -1, 1, 3].map((level) =>
+    descend([level, 0, 0], residual, { step: 2, rounds: 40, near: 1e-6 })
   );
-}
-
-const size = (r: readonly number[]) => r.reduce((s, v) => s + v * v, 0);
-
-/** Damped Gauss–Newton from a start, to where three differences are nothing or as little as can be. */
-function descend(start: number[], residual: (u: readonly number[]) => number[]): number[] {
-  let u = start;
-  let r = residual(u);
-  let damping = 0.01;
-  for (let round = 0; round < 40 && size(r) > 1e-6 && damping < 1e6; round++) {
-    const columns = u.map((v, j) =>
-      residual(u.map((w, i) => (i === j ? v + 1e-4 : w))).map((y, i) => (y - r[i]!) / 1e-4)
-    );
-    const dot = (a: readonly number[], b: readonly number[]) => a.reduce((s, v, i) => s + v * b[i]!, 0);
-    const normal = new Matrix(
-      columns.map((a, i) => columns.map((b, j) => dot(a, b) + (i === j ? damping * (1 + dot(a, a)) : 0)))
-    );
-    const step = solve(normal, Matrix.columnVector(columns.map((c) => -dot(c, r))));
-    const next = u.map((v, j) => v + Math.max(-2, Math.min(2, step.get(j, 0))));
-    const now = residual(next);
-    if (size(now) < size(r)) [u, r, damping] = [next, now, damping / 4];
-    else damping *= 5;
-  }
-  return u;
+  return scatter(ends.reduce((best, next) => (next.error < best.error ? next : best)).at);
 }

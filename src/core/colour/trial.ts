@@ -1,8 +1,9 @@
-import { inverse, Matrix, solve } from 'ml-matrix';
+import { inverse } from 'ml-matrix';
 import { z } from 'zod';
 import { grouped } from '../grouped';
 import { Ref, StoredId } from '../id';
 import type { Colourant } from '../material';
+import { descend, dot, normalOf, slopes } from './descend';
 import { deltaE } from './difference';
 import type { BaseLook } from './optics';
 import { deepReflectance, filmReflectance, mixtureOf } from './pigment';
@@ -230,11 +231,10 @@ function worstKnown(wall: Wall, ids: readonly string[], errors: ReadonlyMap<stri
 /** How well these cards were read: what is usual, and more and more what is left of them once they are fitted, ΔE. */
 function noiseOf(left: readonly number[], fitted: number): number {
   const spare = Math.max(0, left.length - fitted);
-  return Math.sqrt((USUAL_WEIGHT * READ_TO ** 2 + dotOf(left, left)) / (USUAL_WEIGHT + spare));
+  return Math.sqrt((USUAL_WEIGHT * READ_TO ** 2 + dot(left, left)) / (USUAL_WEIGHT + spare));
 }
 /** So many readings' worth the usual figure counts for: one card's. */
 const USUAL_WEIGHT = 3;
-const dotOf = (a: readonly number[], b: readonly number[]) => a.reduce((s, v, i) => s + v * b[i]!, 0);
 
 /** Factors of some colourants, the others at their own strength, and the standard error of the logarithm of each. */
 function fitFactors(
@@ -255,37 +255,15 @@ function fitFactors(
       ...u.map((v) => v * HOLD)
     ];
   };
-  const dot = dotOf;
-  const normalAt = (u: readonly number[], r: readonly number[]) => {
-    const columns = u.map((v, j) =>
-      residuals(u.map((w, i) => (i === j ? v + 1e-4 : w))).map((x, i) => (x - r[i]!) / 1e-4)
-    );
-    const normal = columns.map((a, i) => columns.map((b, j) => dot(a, b) + (i === j ? 1e-6 : 0)));
-    return { normal: new Matrix(normal), toward: columns.map((c) => -dot(c, r)) };
-  };
-  let u = ids.map(() => 0);
-  for (let round = 0; round < 12 && ids.length; round++) {
-    const r = residuals(u);
-    const { normal, toward } = normalAt(u, r);
-    const step = solve(normal, Matrix.columnVector(toward));
-    const before = dot(r, r);
-    let scale = 1;
-    let next = u;
-    while (scale > 1e-3) {
-      next = u.map((v, j) => Math.max(-3, Math.min(3, v + scale * step.get(j, 0))));
-      const now = residuals(next);
-      if (dot(now, now) <= before) break;
-      scale /= 2;
-    }
-    const moved = Math.max(...next.map((v, j) => Math.abs(v - u[j]!)));
-    u = next;
-    if (moved < 1e-6) break;
-  }
-  const left = residuals(u);
-  const doubt = ids.length ? inverse(normalAt(u, left).normal) : undefined;
+  const { at, left } = descend(
+    ids.map(() => 0),
+    residuals,
+    { inside: (v) => Math.max(-3, Math.min(3, v)), step: 3, rounds: 40, near: 0 }
+  );
+  const doubt = ids.length ? inverse(normalOf(slopes(residuals, at, left))) : undefined;
   const noise = noiseOf(left.slice(0, 3 * cards.length), ids.length);
   return {
-    factors: new Map(ids.map((id, i) => [id, Math.exp(u[i]!)])),
+    factors: new Map(ids.map((id, i) => [id, Math.exp(at[i]!)])),
     errors: new Map(ids.map((id, i) => [id, noise * Math.sqrt(Math.max(0, doubt!.get(i, i)))]))
   };
 }

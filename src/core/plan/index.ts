@@ -28,3 +28,4 @@ export { freshId } from './fresh-id';
 export { topUpCup } from './shortfall';
 export { eachByItself, mixForNewCup, mixingOf, oneBase, splitAll, withoutCup } from './mixing';
 export { shortageOf, type OrderNeeds, type Shortage } from './shortage';
+export { sharedEqually, sharersOf } from './share-equally';

@@ -53,3 +53,9 @@ export function volume(ml: number): string {
   const decimals = ml < 200 ? 2 : 1;
   return `${withoutMinusZero(ml.toFixed(ml < 1000 ? decimals : 0))} ml`;
 }
+
+/** A weight where nothing is weighed by it, g ≥ 0: `4.2 g`, `579 g`, `5.44 kg`. */
+export function mass(grams: number): string {
+  if (grams >= 1000) return `${(grams / 1000).toFixed(2)} kg`;
+  return `${grams.toFixed(grams < 10 ? 1 : 0)} g`;
+}

@@ -9,6 +9,7 @@ import {
   parseQuantity,
   UNITS,
   type Expectation,
+  mass,
   volume
 } from '.';
 
@@ -109,5 +110,16 @@ describe('a volume', () => {
     [24_000.4, '24000 ml']
   ])('of %d ml is written %s', (ml, written) => {
     expect(volume(ml)).toBe(written);
+  });
+});
+
+describe('a weight that nothing is weighed by', () => {
+  it.each([
+    [0, '0.0 g'],
+    [4.27, '4.3 g'],
+    [578.8, '579 g'],
+    [5437, '5.44 kg']
+  ])('of %d g is written %s', (grams, written) => {
+    expect(mass(grams)).toBe(written);
   });
 });

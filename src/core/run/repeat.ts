@@ -1,6 +1,6 @@
 import type { Computed } from '../plan/computed';
 import type { Gate, Plan, Step } from '../plan/document';
-import { acts } from '../pour';
+import { withAmount } from '../pour';
 import { factsOf, type Fact } from './actuals';
 import type { RunState } from './state';
 
@@ -67,10 +67,9 @@ function differing(computed: Computed, state: RunState): Differing {
 function repeated(step: Step, real: Differing): Step {
   const gates = step.gates.map((gate) => waited(gate, real));
   const poured = real.poured(step.id);
-  const known = poured && acts.read(step.act);
-  if (!poured || !known) return { ...step, gates };
+  if (!poured) return { ...step, gates };
   const amount = { kind: 'volume' as const, ml: Number(poured.mlEach.toFixed(3)) };
-  return { ...step, gates, act: known.definition.changed(known.act, { amount }) };
+  return { ...step, gates, act: withAmount(step.act, amount) };
 }
 
 /** A gate with the minutes that were really waited; one of several conditions keeps its own. */

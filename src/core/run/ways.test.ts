@@ -126,6 +126,33 @@ describe('the ways out of an overshoot', () => {
     }
   });
 
+  it('read a portion by its own pot, not by another that is made in the same turn', () => {
+    const from = mixed(saltings, 'split');
+    const [mix] = from.mixes;
+    const half = Math.ceil(from.cups.length / 2);
+    const plan: Plan = {
+      ...from,
+      mixes: [mix!, { ...mix!, id: 'second' }],
+      cups: from.cups.map((c, i) => (i < half ? c : { ...c, from: { mix: 'second' } }))
+    };
+    const run = begun(plan);
+    expect(run.computed.common.map((m) => m.of)).toEqual([mix!.id, 'second']);
+    // The first pot is all water; the portions of the second are none the wetter.
+    const spoilt: FrozenRun = {
+      ...run,
+      computed: {
+        ...run.computed,
+        common: run.computed.common.map((m, i) =>
+          i ? m : { ...m, held: m.held.map((h) => ({ ...h, grams: h.key === 'water' ? 1e6 : 0 })) }
+        )
+      }
+    };
+    const last = run.computed.cups.filter((c) => c.mixes[0]!.balance.pouredMl > 0).at(-1)!;
+    expect(last.mixOf).toBe('second');
+    const ways = (r: FrozenRun) => waysOut(r, fold(r, []), last.mixes[0]!.mixId)!.keep;
+    expect(ways(spoilt)).toEqual(ways(run));
+  });
+
   it('are silent where the material is not known any more', () => {
     const run = begun(tideline);
     const gone = { ...run, file: { ...run.file, shelf: { ...run.file.shelf, bases: [] as Base[] } } };

@@ -1,4 +1,5 @@
 import { heldParts, offFormula, type HeldPart, type Weighing } from '../batch';
+import { correctMix } from '../dosing';
 import { formulaOf, superfatOf, waterCementOf, type Base, type Formula } from '../material';
 import type { CommonMix, CupMix } from '../plan/worked';
 import { HEADROOM } from '../shelf/vessel';
@@ -19,6 +20,8 @@ export interface WaysOut {
 /** A mix of a run with the material it is made of. */
 interface Made {
   mix: CupMix | CommonMix;
+  /** The pot that a portion comes from. */
+  pot: CommonMix | undefined;
   density: number;
   base: Base;
   formula: Formula;
@@ -31,17 +34,22 @@ export function waysOut(frozen: FrozenRun, state: RunState, mixId: string): Ways
   if (!made || !cup) return undefined;
   const { mix } = made;
   const inIt = (w: Weighing) => weighedOf(state, mixId, w.key);
-  const poured = mix.weighings.filter((w) => w.kind !== 'reserve');
-  const sum = (of: (w: Weighing) => number) => poured.reduce((s, w) => s + of(w), 0);
-  const planned = sum((w) => w.weight);
-  const following = correctedScale(mix.weighings, inIt);
-  const total = sum((w) => inIt(w) ?? w.weight * following) + shortOf(mix.weighings, inIt, following);
+  const put = mix.weighings.filter((w) => w.kind !== 'reserve');
+  const sum = (of: (w: Weighing) => number) => put.reduce((s, w) => s + of(w), 0);
+  // The scale is the parts', as the run reckons it; everything else follows it.
+  const parts = correctMix(
+    put.filter((w) => w.kind === 'part').map((w) => ({ key: w.key, target: w.weight, ...actualOf(inIt(w)) }))
+  );
+  const topUp = (key: string) => parts.targets.find((t) => t.key === key)?.topUp ?? 0;
+  const total = sum((w) => (inIt(w) ?? w.weight * parts.scale) + topUp(w.key));
   return {
-    follow: { scale: following, total, surplus: total - planned, ...roomFor(made, total) },
+    follow: { scale: parts.scale, total, surplus: total - sum((w) => w.weight), ...roomFor(made, total) },
     keep: kept(made, frozen, state, mixId),
     over: { wasted: sum((w) => inIt(w) ?? 0) }
   };
 }
+
+const actualOf = (actual: number | undefined) => (actual === undefined ? {} : { actual });
 
 function madeIn({ file, computed }: FrozenRun, mixId: string): Made | undefined {
   const pot = computed.common.find((m) => m.mixId === mixId);
@@ -50,27 +58,9 @@ function madeIn({ file, computed }: FrozenRun, mixId: string): Made | undefined 
   const base = file.shelf.bases.find((b) => b.id === (pot?.baseId ?? cup?.baseId));
   const formula = base && formulaOf(base);
   if (!mix || !base || !formula?.ok) return undefined;
-  return { mix, base, formula: formula.value, density: cup?.density ?? formula.value.density };
+  const own = cup && computed.common.find((m) => m.of === cup.mixOf && m.turn === mix.turn);
+  return { mix, pot: own, base, formula: formula.value, density: cup?.density ?? formula.value.density };
 }
-
-type InIt = (w: Weighing) => number | undefined;
-
-/** The batch as a multiple of the plan, by the part that went furthest over. */
-const correctedScale = (weighings: readonly Weighing[], inIt: InIt): number =>
-  Math.max(
-    ...weighings.flatMap((w) => {
-      const grams = w.kind === 'part' ? inIt(w) : undefined;
-      return grams === undefined || w.weight <= 0 ? [] : [grams / w.weight];
-    }),
-    0
-  ) || 1;
-
-/** What parts that are in already are topped up by, g. */
-const shortOf = (weighings: readonly Weighing[], inIt: InIt, scale: number): number =>
-  weighings.reduce((s, w) => {
-    const grams = w.kind === 'part' ? inIt(w) : undefined;
-    return grams === undefined ? s : s + Math.max(0, w.weight * scale - grams);
-  }, 0);
 
 /** Whether its vessel still holds and stirs it. */
 function roomFor({ mix, density }: Made, total: number): { room?: string; holds: boolean } {
@@ -87,16 +77,15 @@ function roomFor({ mix, density }: Made, total: number): { room?: string; holds:
 }
 
 /** How the mix ends where nothing follows: what is in, and the rest as planned. */
-function kept(made: Made, { file, computed }: FrozenRun, state: RunState, mixId: string): WaysOut['keep'] {
+function kept(made: Made, { file }: FrozenRun, state: RunState, mixId: string): WaysOut['keep'] {
   const { mix, formula } = made;
   const weighings = mix.weighings.map((w) => ({ ...w, weight: weighedOf(state, mixId, w.key) ?? w.weight }));
   const colourants = new Map(file.shelf.colourants.map((c) => [c.id, c]));
-  const turn = computed.common.find((m) => m.turn === mix.turn);
   const held = heldParts({
     formula,
     weighings,
     colourantOf: (id) => colourants.get(id),
-    pot: turn?.held
+    pot: made.pot?.held
   });
   const off = offFormula(held, formula);
   return { off, ...effectOf(made, held, off) };

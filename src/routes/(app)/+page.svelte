@@ -5,7 +5,7 @@
   import { goto, invalidateAll } from '$app/navigation';
   import { newPlan } from '$core/plan';
   import type { Problem } from '$core/problem';
-  import { clock } from '$core/quantity';
+  import { clock, mass } from '$core/quantity';
   import { send } from '$lib/send';
   import { day, moment } from '$lib/when';
   import CupMark from '$lib/ui/CupMark.svelte';
@@ -23,8 +23,6 @@
     return () => clearInterval(tick);
   });
 
-  const weight = (grams: number) =>
-    grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${grams.toFixed(grams < 10 ? 1 : 0)} g`;
   const inHand = $derived(data.going.filter((r) => r.inHand));
   const due = $derived(
     data.going
@@ -182,7 +180,7 @@
                     <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />
                   {/each}
                 </span>
-                <span class="w-20 text-right text-[1.1rem] font-semibold">{weight(plan.mixed)}</span>
+                <span class="w-20 text-right text-[1.1rem] font-semibold">{mass(plan.mixed)}</span>
               </a>
             </li>
           {:else}
@@ -201,9 +199,9 @@
                 >
               </span>
               <span class="text-right">
-                <strong class="text-ochre">{weight(s.needed - s.have)} short</strong>
+                <strong class="text-ochre">{mass(s.needed - s.have)} short</strong>
                 <span class="block text-[0.9rem] text-ink-2"
-                  >{weight(s.needed)} needed, {weight(s.have)} there</span
+                  >{mass(s.needed)} needed, {mass(s.have)} there</span
                 >
               </span>
             </li>

@@ -17,6 +17,9 @@ export const HATCHES = [
 /** How far a cup's colour is stirred in: through, in a few strokes, or left unmixed on purpose. */
 const MIXINGS = ['full', 'marbled', 'speckled'] as const;
 
+/** Parts of carrier to one of colourant in a let-down: the usual strengths. */
+export const LetDownParts = z.union([z.literal(9), z.literal(19), z.literal(49), z.literal(99)]);
+
 /** One line of a cup's recipe. */
 const RecipeLine = z.object({
   id: Id,
@@ -31,7 +34,7 @@ const RecipeLine = z.object({
   /** Approached by eye: where to start and the size of each step, as shares of the target. */
   creep: z.object({ start: z.number().min(0.05).max(1), step: z.number().min(0.02).max(0.5) }).optional(),
   /** Weighed as a let-down: this many parts of the base's own part to one of colourant. */
-  letDown: z.union([z.literal(9), z.literal(19), z.literal(49), z.literal(99)]).optional()
+  letDown: LetDownParts.optional()
 });
 
 /** Chips or other solids in a cup: percent of the finished cup by weight. */

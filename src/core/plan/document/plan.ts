@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Cup } from './cup';
+import { Cup, LetDownParts } from './cup';
 import { Group } from './group';
 import { Id, onlyOnce, Ref } from '../../id';
 import { Mix } from './mix';
@@ -76,7 +76,7 @@ export const PlanDocument = z
         z.object({
           id: Id,
           colourantId: Ref,
-          parts: z.union([z.literal(9), z.literal(19), z.literal(49), z.literal(99)]),
+          parts: LetDownParts,
           make: z.number().positive('must be more than nothing').max(10_000)
         })
       )

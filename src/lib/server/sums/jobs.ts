@@ -62,7 +62,7 @@ async function record(db: Db): Promise<string> {
   return recordCsv(pieces, good, await listLessons(db));
 }
 
-/** An answer as it goes out: bytes, so that it crosses between threads without another copy. */
+/** An answer as it goes out: bytes, so that the thread that answers people has nothing left to write. */
 const answer = (body: unknown, status: number) => ({
   status,
   json: new TextEncoder().encode(JSON.stringify(body))

@@ -9,9 +9,9 @@
     widened,
     geometryOf,
     parsePairs,
-    type CavityKind,
-    type Mould,
-    type Shape
+    CavityKind,
+    Shape,
+    type Mould
   } from '$core/mould';
   import type { Problem } from '$core/problem';
   import { parseCount, volume } from '$core/quantity';
@@ -25,10 +25,6 @@
   import Row from '../Row.svelte';
 
   let { form, kind, index }: { form: CardForm<Mould>; kind: CavityKind; index: number } = $props();
-  const cavity = $derived(cavityOf(kind));
-  let level = $state(4);
-  const at = $derived(Math.min(level, cavity.depth));
-
   const SHAPES: { kind: Shape['kind']; name: string; blank: Shape }[] = [
     { kind: 'hemisphere', name: 'hemisphere', blank: { kind: 'hemisphere', radius: 17 } },
     { kind: 'cap', name: 'spherical cap', blank: { kind: 'cap', rimRadius: 30, depth: 10 } },
@@ -72,6 +68,18 @@
       }
     }
   ];
+  const blankOf = (of: Shape['kind']): Shape => SHAPES.find((s) => s.kind === of)!.blank;
+  const shapeOf = ({ shape }: CavityKind): Shape =>
+    Shape.safeParse(shape).success ? shape : blankOf(shape.kind);
+  const whole = $derived(CavityKind.safeParse(kind).success);
+  // What is not all typed yet is drawn as its shape usually is, and its figures are not shown.
+  const drawn = $derived<CavityKind>(
+    whole ? kind : { ...kind, shape: shapeOf(kind), capacity: { from: 'dimensions' } }
+  );
+  const cavity = $derived(cavityOf(drawn));
+  let level = $state(4);
+  const at = $derived(Math.min(level, cavity.depth));
+
   const WORDS: Record<string, string> = {
     radius: 'Radius',
     length: 'Length',
@@ -87,7 +95,7 @@
     outerRadius: 'Outer radius'
   };
   const lengths = $derived(
-    Object.entries(kind.shape).filter((e): e is [string, number] => typeof e[1] === 'number' && e[0] in WORDS)
+    Object.entries(kind.shape).filter((e): e is [string, number | undefined] => e[0] in WORDS)
   );
   const pairs = $derived(
     kind.shape.kind === 'prism'
@@ -113,41 +121,30 @@
   // What the same water would mean if it had stood in one cavity, or in all of them.
   const readings = $derived.by(() => {
     const fill = kind.capacity;
-    if (fill.from !== 'water') return [];
+    if (fill.from !== 'water' || !whole) return [];
     return [...new Set([1, kind.count])].flatMap((n) => {
       const one = capacityFromWater({ ...fill, cavitiesFilled: n });
       return one.ok ? [{ n, ml: one.value.ml }] : [];
     });
   });
 
-  // A mould that is only measured with water needs no other dimensions: the drawing grows to what the water says.
-  let drawnShape = $state('');
-  const untouched = $derived(form.fresh && JSON.stringify(kind.shape) === drawnShape);
+  // A mould that is measured with water needs no dimension but its depth: the drawing grows to what the water says.
+  const sides = ({ shape }: CavityKind) => JSON.stringify({ ...shape, depth: undefined });
+  let drawnSides = $state('');
+  const untouched = $derived(form.fresh && sides(kind) === drawnSides);
   $effect.pre(() => {
-    if (!drawnShape) drawnShape = JSON.stringify(kind.shape);
+    if (!drawnSides) drawnSides = sides(kind);
   });
-  /** Measured with water alone: how deep it is has to be asked, since layers are laid in mm. */
-  let deepGiven = $state(false);
-  const hasDepth = $derived('depth' in kind.shape);
-  const deepAsked = $derived(untouched && kind.capacity.from === 'water' && hasDepth && !deepGiven);
-  function setDepth(mm: number) {
-    deepGiven = true;
-    const shape = { ...kind.shape, depth: mm } as Shape;
-    drawnShape = JSON.stringify(shape);
-    form.set(['cavities', index, 'shape'], shape);
-  }
-
   $effect(() => {
-    if (!untouched || kind.capacity.from !== 'water' || cavity.problems.length === 0) return;
-    if (cavity.problems.some((p) => p.code !== 'capacity-disagrees')) return;
-    fitDrawing();
+    if (!untouched || !whole || kind.capacity.from !== 'water') return;
+    if (cavity.problems.length && cavity.problems.every((p) => p.code === 'capacity-disagrees')) fitDrawing();
   });
 
+  /** Makes the drawing hold what the water says: to the sides, where it has a depth of its own. */
   function fitDrawing() {
     const ratio = cavity.capacity / geometryOf(kind.shape).volumeAt(Infinity);
-    // A depth that was given stays: the drawing grows to the sides.
-    const shape = (deepAsked ? undefined : widened(kind.shape, ratio)) ?? fitted(kind.shape, ratio);
-    if (untouched) drawnShape = JSON.stringify(shape);
+    const shape = (untouched ? widened(kind.shape, ratio) : undefined) ?? fitted(kind.shape, ratio);
+    if (untouched) drawnSides = sides({ ...kind, shape });
     form.set(['cavities', index, 'shape'], shape);
   }
 
@@ -157,35 +154,21 @@
     { from: 'pour', name: 'a past pour' }
   ] as const;
 
-  /** The two weighings as they were typed; they stand empty until they are. */
-  let typed = $state<{ empty?: number; full?: number }>({});
-  const stored = $derived(!form.fresh && kind.capacity.from === 'water' ? kind.capacity : undefined);
-  const wetted = $derived({
-    empty: typed.empty ?? stored?.emptyGrams,
-    full: typed.full ?? stored?.fullGrams
-  });
-  const weighed = $derived(wetted.empty !== undefined && wetted.full !== undefined);
-  function weighWater(one: { empty?: number; full?: number }) {
-    typed = { ...typed, ...one };
-    const { empty, full } = { ...wetted, ...typed };
-    if (empty === undefined || full === undefined || kind.capacity.from !== 'water') return;
-    form.set(['cavities', index, 'capacity'], { ...kind.capacity, emptyGrams: empty, fullGrams: full });
-  }
-
+  /** What water asks stands empty until it is typed; nothing is stored of it before, and nothing is made up. */
   function setSource(from: string) {
-    typed = {};
     const blank = {
       dimensions: { from: 'dimensions' },
       water: {
         from: 'water',
-        // Nothing is known yet: the fields stand empty, and what stands here is never shown.
-        emptyGrams: 0,
-        fullGrams: cavity.capacity,
+        emptyGrams: undefined,
+        fullGrams: undefined,
         waterCelsius: 20,
         cavitiesFilled: 1
       },
       pour: { from: 'pour', ml: Math.round(cavity.capacity * 100) / 100 }
     }[from];
+    if (from === 'water' && untouched && 'depth' in kind.shape)
+      form.set(['cavities', index, 'shape'], { ...kind.shape, depth: undefined });
     form.set(['cavities', index, 'capacity'], blank);
   }
 </script>
@@ -218,7 +201,7 @@
           label="Shape"
           value={kind.shape.kind}
           options={SHAPES.map((s) => ({ value: s.kind, label: s.name }))}
-          onchange={(v) => form.set(['cavities', index, 'shape'], SHAPES.find((s) => s.kind === v)?.blank)}
+          onchange={(v) => form.set(['cavities', index, 'shape'], blankOf(v as Shape['kind']))}
         />
       </Row>
       <div class="grid grid-cols-2 gap-x-3">
@@ -267,20 +250,20 @@
       {#if kind.capacity.from === 'water'}
         {@const fill = kind.capacity}
         <div class="grid grid-cols-2 gap-x-3">
-          <Row label="Mould empty">
+          <Row label="Mould empty" problem={form.at(`cavities/${index}/capacity/emptyGrams`)}>
             <QuantityField
               label="Mould empty"
               unit="g"
-              value={wetted.empty}
-              onchange={(v) => weighWater({ empty: v })}
+              value={fill.emptyGrams}
+              onchange={(v) => form.set(['cavities', index, 'capacity', 'emptyGrams'], v)}
             />
           </Row>
-          <Row label="Filled with water">
+          <Row label="Filled with water" problem={form.at(`cavities/${index}/capacity/fullGrams`)}>
             <QuantityField
               label="Filled with water"
               unit="g"
-              value={wetted.full}
-              onchange={(v) => weighWater({ full: v })}
+              value={fill.fullGrams}
+              onchange={(v) => form.set(['cavities', index, 'capacity', 'fullGrams'], v)}
             />
           </Row>
           <Row label="Water is at">
@@ -291,20 +274,8 @@
               onchange={(v) => form.set(['cavities', index, 'capacity', 'waterCelsius'], v)}
             />
           </Row>
-          {#if hasDepth && (deepAsked || deepGiven)}
-            <Row label="How deep inside">
-              <QuantityField
-                label="How deep inside"
-                unit="mm"
-                above
-                max={5000}
-                value={deepGiven && 'depth' in kind.shape ? kind.shape.depth : undefined}
-                onchange={setDepth}
-              />
-            </Row>
-          {/if}
         </div>
-        {#if kind.count > 1 && weighed}
+        {#if kind.count > 1 && whole}
           <p class="label mt-1">The water stood in</p>
           <OneOf
             label="The water stood in"
@@ -330,9 +301,10 @@
           />
         </Row>
       {/if}
-      {#if kind.capacity.from === 'water' && !weighed}
+      {#if !whole}
         <p class="mt-2 text-[0.95rem] text-ink-2">
-          Weigh the mould dry, then filled to the rim with water: its capacity follows.
+          Weigh the mould dry, then filled to the rim with water, and say how deep it is inside: layers are
+          laid in mm. Its capacity follows.
         </p>
       {:else}
         <p class="mt-2 font-display text-[2.2rem] leading-tight font-medium" data-testid="capacity">
@@ -355,7 +327,7 @@
 
     <div>
       <h2 class="text-[1.2rem]">Level and volume</h2>
-      <CavityDrawing {kind} level={at} />
+      <CavityDrawing kind={drawn} level={at} />
       <div class="grid grid-cols-2 gap-3">
         <Row label="Level">
           <QuantityField
@@ -379,5 +351,5 @@
       <p class="text-[0.85rem] text-ink-2">Type in either: the other follows.</p>
     </div>
   </div>
-  <CavityMore {form} {kind} {index} />
+  <CavityMore {form} kind={drawn} {index} />
 </section>

@@ -1,7 +1,7 @@
 <!-- What the batch means beyond its grams: mixes, hands, vessels, the order, surplus, stock, cost, the craft's own figures. -->
 <script lang="ts">
   import type { Computed } from '$core/plan';
-  import { duration } from '$core/quantity';
+  import { duration, mass } from '$core/quantity';
   import { HEADROOM } from '$core/shelf';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import CupMark from '../CupMark.svelte';
@@ -46,8 +46,6 @@
     if (short.length) return `short of ${short.map((n) => n.name).join(', ')}`;
     return order && order.turns > 1 ? 'enough for the order' : 'enough';
   });
-  const weight = (grams: number) =>
-    grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${grams.toFixed(0)} g`;
   const colouring = $derived(computed.lightToDark.flatMap((id) => cups.filter((c) => c.cupId === id)));
 </script>
 
@@ -99,8 +97,8 @@
   {#if order && order.turns > 1}
     {@render row(
       `In all ${order.turns} turns`,
-      `${weight(computed.totals.balance.mixed * order.turns)}`,
-      computed.needs.map((n) => `${n.name} ${weight(n.inAll)}`).join(' · ')
+      mass(computed.totals.balance.mixed * order.turns),
+      computed.needs.map((n) => `${n.name} ${mass(n.inAll)}`).join(' · ')
     )}
   {/if}
   {#if mixes > 1}{@render row('Mixes', `${mixes}`, why)}{/if}

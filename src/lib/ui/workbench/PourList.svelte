@@ -1,8 +1,8 @@
 <script lang="ts">
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import X from '@lucide/svelte/icons/x';
-  import { freshId, layStep, waitStep, type Amount, type Group, type Step } from '$core/plan';
-  import { acts, drawnFrom } from '$core/pour';
+  import { freshId, layStep, waitStep, type Group, type Step, sharedEqually, sharersOf } from '$core/plan';
+  import { drawnFrom } from '$core/pour';
   import { parseCount, volume } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import { editorOf } from '../acts';
@@ -86,27 +86,6 @@
     const steps = plan.steps.map((s) => {
       if (s.id === step.id) return before;
       return s.id === before.id ? step : s;
-    });
-    editor.edit({ path: ['steps'], value: steps });
-  }
-
-  /** Layers of a group that have an amount: what shares equally. */
-  const layersOf = (groupId: string) =>
-    stepsOf(groupId).filter((s) => {
-      const known = acts.read(s.act);
-      return known?.definition.amount?.(known.act) !== undefined;
-    });
-
-  /** Every layer as much of the cavity as any other; the last ends at the rim. */
-  function shareEqually(groupId: string) {
-    const own = layersOf(groupId);
-    const steps = plan.steps.map((s): Step => {
-      const at = own.indexOf(s);
-      const known = at < 0 ? undefined : acts.read(s.act);
-      if (!known) return s;
-      const amount: Amount =
-        at === own.length - 1 ? { kind: 'rim' } : { kind: 'to share', of: (at + 1) / own.length };
-      return { ...s, act: known.definition.changed(known.act, { amount }) as Step['act'] };
     });
     editor.edit({ path: ['steps'], value: steps });
   }
@@ -216,8 +195,10 @@
           >+ layer</button
         >
         <button class="button bare" onclick={() => addGate(group)}>+ gate</button>
-        {#if layersOf(group.id).length > 1}
-          <button class="button bare" onclick={() => shareEqually(group.id)}>share equally</button>
+        {#if sharersOf(plan, group.id).length > 1}
+          <button class="button bare" onclick={() => editor.replace(sharedEqually(plan, group.id))}
+            >share equally</button
+          >
         {/if}
       </div>
     </div>
