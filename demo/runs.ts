@@ -15,6 +15,9 @@ export interface DemoRun {
   lesson?: string;
 }
 
+/** Who works at Fenwick Sluice, by their initials. */
+export const MAKERS = ['R.', 'T.', 'Mo.'];
+
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
 
@@ -107,7 +110,8 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
     frozen,
     startedAt,
     ...(finished ? { finishedAt: Math.round(at) } : {}),
-    events,
+    // R. weighs, T. pours, Mo. looks at what came out.
+    events: events.map((e) => ({ ...e, by: e.type === 'weighed' ? 'R.' : 'T.' })),
     pieces: told.grade
       ? Array.from({ length: group.count }, (_, i): Piece => {
           const seen = told.grade!(i + 1);
@@ -119,7 +123,8 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
               { face: 'mould face', ...seen },
               { face: 'open face', grade: 'good', defects: [] }
             ],
-            note: ''
+            note: '',
+            by: 'Mo.'
           };
         })
       : [],

@@ -79,7 +79,7 @@ describe('an empty bench', () => {
 
   it('brings a deleted plan back', async () => {
     await bench.go(`/plans/${tideline.id}`);
-    await bench.click('More for this plan');
+    await bench.click('Export, copy or delete this plan');
     await bench.click('Delete the plan', 'menuitem');
     await bench.says(main, 'The plan is deleted.');
     expect(await get('/api/v1/plans')).toHaveLength(0);

@@ -12,6 +12,8 @@ import { Workshop, type Bench } from './workshop';
 
 let workshop: Workshop;
 let bench: Bench;
+/** Grams of one unit of the scales: 1, or an ounce once they show ounces. */
+let unit = 1;
 
 beforeAll(async () => {
   workshop = await Workshop.open({ demo: true });
@@ -60,7 +62,7 @@ async function checkWorkbench(plan: Plan, c: Computed): Promise<void> {
   expect(Math.abs(parts.reduce((s, x) => s + x, 0) - mixed), plan.name).toBeLessThanOrEqual(
     (0.5 * (parts.length + 1)) / 10 ** decimals + 1e-9
   );
-  expect(Math.abs(mixed - c.totals.balance.mixed)).toBeLessThanOrEqual(0.5 / 10 ** decimals + 1e-9);
+  expect(Math.abs(mixed - c.totals.balance.mixed / unit)).toBeLessThanOrEqual(0.5 / 10 ** decimals + 1e-9);
   // Grams in the table are those that the plan is computed to, and each column adds up to what is mixed.
   const rows = await rowsOf('[data-testid="weighings"]');
   const bodies = rows.filter((r) => r.length > 1);
@@ -101,8 +103,9 @@ async function checkSheet(plan: Plan, c: Computed): Promise<void> {
   const weights = new Set(
     mixes.flatMap((m) =>
       m.weighings.map((w) => {
-        const digits = Math.max(0, Math.ceil(-Math.log10(w.division) - 1e-9));
-        return w.weight.toFixed(digits);
+        const division = w.division / unit;
+        const digits = Math.max(0, Math.ceil(-Math.log10(division) - 1e-9));
+        return (w.weight / unit).toFixed(digits);
       })
     )
   );
@@ -178,4 +181,29 @@ describe('every number that is shown', () => {
       await check(plan);
     }
   }, 400_000);
+
+  it('of every order with every unit switched: on scales in ounces, in fluid ounces, inches and °F', async () => {
+    unit = 28.349523125;
+    const put = (path: string, body: unknown) =>
+      fetch(workshop.address + path, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body)
+      });
+    const settings = (await get('/api/v1/settings')) as object;
+    await put('/api/v1/settings', {
+      ...settings,
+      weights: 'oz',
+      volumes: 'fl oz',
+      lengths: 'in',
+      temperatures: '°F',
+      clock: '12 h'
+    });
+    // Steps that such scales have: 0.0005 oz, 0.005 oz, 0.05 oz.
+    for (const scale of cards.scales) {
+      const division = (unit * scale.division) / 20;
+      await put(`/api/v1/scales/${scale.id}`, { ...scale, division, repeatability: division });
+    }
+    for (const plan of plans) await check(plan, ['batch', 'labels']);
+  }, 200_000);
 });

@@ -148,7 +148,10 @@ export class Bench {
   }
 
   /** Clicks a button or link by its accessible name. */
-  async click(name: string, role: 'button' | 'link' | 'tab' | 'menuitem' = 'button'): Promise<void> {
+  async click(
+    name: string,
+    role: 'button' | 'link' | 'tab' | 'menuitem' | 'checkbox' = 'button'
+  ): Promise<void> {
     await this.page.locator(`::-p-aria([name="${name}"][role="${role}"])`).click();
   }
 

@@ -180,9 +180,9 @@ function countedNow({ counted, countedIn }: WeighTask, target: number): string {
   return countWords({ unit, count: Math.max(1, Math.round(target / each)) });
 }
 
-/** Grams as typed into a run; a bare number is grams. */
-export function typedGrams(text: string): Result<number> {
-  const read = parseQuantity(text, { kind: 'mass', bare: 'g' });
+/** Grams of a weight typed into a run; a bare number is in the unit that the scale shows. */
+export function typedGrams(text: string, unit = 'g'): Result<number> {
+  const read = parseQuantity(text, { kind: 'mass', bare: unit });
   if (!read.ok) return read;
   const { value } = read.value;
   if (value < 0)

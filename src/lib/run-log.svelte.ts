@@ -3,6 +3,7 @@ import { newId } from '$lib/id';
 import type { Problem } from '$core/problem';
 import { AnyEvent, RunEvent } from '$core/run';
 import { problemsOf } from '$core/validate';
+import { maker } from './hands.svelte';
 import { send } from './send';
 
 type Told = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
@@ -65,7 +66,7 @@ export class RunLog {
   tell(told: Told): Problem | undefined {
     // Two taps within one millisecond keep their order.
     const at = Math.max(Date.now(), this.#last + 1);
-    const read = RunEvent.safeParse({ ...told, id: `${at.toString(36)}-${newId()}`, at });
+    const read = RunEvent.safeParse({ ...told, by: maker(), id: `${at.toString(36)}-${newId()}`, at });
     if (!read.success) return problemsOf(read.error)[0];
     this.#last = at;
     this.#keep('event', read.data.id, read.data);

@@ -1,22 +1,27 @@
 import { describe, expect, it } from 'vitest';
-import { moment } from './when';
+import { USUAL_WAYS } from '$core/ways';
+import { inHours, moment, weekdays } from './when';
+import { setWays } from './ways.svelte';
 
 const at = (day: number, hour: number, minute: number) => new Date(2026, 10, day, hour, minute).getTime();
-/** The clock as this locale writes it, with no nought before an hour. */
-const clock = (ms: number) =>
-  new Date(ms).toLocaleTimeString(undefined, { hour: 'numeric', minute: '2-digit' });
-
 describe('a moment', () => {
   const now = at(25, 12, 0);
 
   it('is the clock alone today, as people say it', () => {
-    expect(moment(at(25, 7, 35), now)).toBe(clock(at(25, 7, 35)));
-    expect(moment(at(25, 7, 35), now)).toMatch(/^7[:.]35/);
-    expect(moment(at(25, 0, 5), now)).not.toMatch(/yesterday|tomorrow/);
+    expect(moment(at(25, 7, 35), now)).toBe('7:35');
+    expect(moment(at(25, 0, 5), now)).toBe('0:05');
+    expect(moment(at(25, 19, 35), now)).toBe('19:35');
+  });
+
+  it('follows the workshop’s clock', () => {
+    setWays({ ...USUAL_WAYS, clock: '12 h' });
+    expect(moment(at(25, 19, 35), now)).toMatch(/^7:35\sPM$/i);
+    expect(moment(at(25, 0, 5), now)).toMatch(/^12:05\sAM$/i);
+    setWays(USUAL_WAYS);
   });
 
   it('says tomorrow and yesterday by the calendar, not by the hours between', () => {
-    expect(moment(at(26, 23, 35), now)).toBe(`tomorrow ${clock(at(26, 23, 35))}`);
+    expect(moment(at(26, 23, 35), now)).toBe('tomorrow 23:35');
     expect(moment(at(26, 0, 1), at(25, 23, 59))).toMatch(/^tomorrow /);
     expect(moment(at(24, 23, 59), at(25, 0, 1))).toMatch(/^yesterday /);
   });
@@ -24,6 +29,30 @@ describe('a moment', () => {
   it('has the day further off', () => {
     expect(moment(at(27, 9, 0), now)).toContain('27');
     expect(moment(at(20, 9, 0), now)).toContain('20');
-    expect(moment(at(27, 9, 0), now).endsWith(clock(at(27, 9, 0)))).toBe(true);
+    expect(moment(at(27, 9, 0), now).endsWith(' 9:00')).toBe(true);
+  });
+});
+
+describe('the workshop’s hours', () => {
+  // The 25th of November 2026 is a Wednesday; hands are there from 8 to 18, Monday to Friday.
+  it('say whether hands are there at some time of a window', () => {
+    expect(inHours(at(25, 9, 0))).toBe(true);
+    expect(inHours(at(25, 7, 59))).toBe(false);
+    expect(inHours(at(25, 18, 1))).toBe(false);
+    expect(inHours(at(25, 20, 0), at(26, 7, 0))).toBe(false);
+    expect(inHours(at(25, 20, 0), at(26, 8, 30))).toBe(true);
+    expect(inHours(at(25, 2, 0), at(25, 23, 0))).toBe(true);
+  });
+
+  it('leave days off out', () => {
+    expect(inHours(at(28, 9, 0), at(29, 17, 0))).toBe(false);
+    expect(inHours(at(28, 9, 0), at(30, 9, 0))).toBe(true);
+    expect(inHours(at(27, 17, 0), at(29, 9, 0))).toBe(true);
+  });
+
+  it('begin a week where it begins', () => {
+    const days = weekdays(1);
+    expect(days).toHaveLength(7);
+    expect(days[6]).toBe(weekdays(0)[0]);
   });
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Ref, StoredId } from '../id';
+import { Initials } from '../ways';
 
 /** How a face came out: to be delivered, sold as a second, or rejected. */
 export const GRADES = ['good', 'second', 'reject'] as const;
@@ -53,7 +54,9 @@ export const Piece = z.object({
   /** Cavity number within its group, from 1. */
   number: z.number().int().positive(),
   faces: z.array(FaceReport).min(1).max(3),
-  note: z.string().max(2000).default('')
+  note: z.string().max(2000).default(''),
+  /** Who inspected it, by their initials. */
+  by: Initials.optional()
 });
 export type Piece = z.infer<typeof Piece>;
 

@@ -8,9 +8,11 @@ import {
   parseCount,
   parseQuantity,
   UNITS,
-  type Expectation,
-  mass,
-  volume
+  displayOf,
+  reading,
+  readingBeside,
+  weighing,
+  type Expectation
 } from '.';
 
 const value = (text: string, expectation?: Expectation) => {
@@ -99,27 +101,35 @@ describe('what is shown', () => {
   });
 });
 
-describe('a volume', () => {
-  it.each([
-    [0, '0.00 ml'],
-    [4.2139, '4.21 ml'],
-    [118.94, '118.94 ml'],
-    [640.271, '640.3 ml'],
-    [999.96, '1000.0 ml'],
-    [1182.31, '1182 ml'],
-    [24_000.4, '24000 ml']
-  ])('of %d ml is written %s', (ml, written) => {
-    expect(volume(ml)).toBe(written);
+describe('a scale', () => {
+  it('shows the unit in which its division is round', () => {
+    const ounce = 28.349523125;
+    expect([0.01, 1, 0.5, 5].map((d) => displayOf(d).symbol)).toEqual(['g', 'g', 'g', 'g']);
+    expect([0.001, 0.005, 0.1].map((d) => displayOf(d * ounce).symbol)).toEqual(['oz', 'oz', 'oz']);
   });
-});
 
-describe('a weight that nothing is weighed by', () => {
-  it.each([
-    [0, '0.0 g'],
-    [4.27, '4.3 g'],
-    [578.8, '579 g'],
-    [5437, '5.44 kg']
-  ])('of %d g is written %s', (grams, written) => {
-    expect(mass(grams)).toBe(written);
+  it('reads to its own division in its own unit, and a bare figure never stands in a column of another', () => {
+    const ounce = 28.349523125;
+    expect(reading(12.4, 0.01)).toBe('12.40');
+    expect(reading(12.4, 0.001 * ounce)).toBe('0.437');
+    expect(reading(-0.004, 0.01)).toBe('0.00');
+    expect(weighing(12.4, 0.1)).toBe('12.4 g');
+    expect(readingBeside(12.4, 0.01, 1)).toBe('12.40');
+    expect(readingBeside(12.4, 0.001 * ounce, 1)).toBe('0.437 oz');
+  });
+
+  it('shows every multiple of its division as it is, in grams and in ounces', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(0.01, 0.1, 0.5, 1),
+        fc.boolean(),
+        fc.integer({ min: 0, max: 100_000 }),
+        (division, inOunces, steps) => {
+          const factor = inOunces ? 28.349523125 : 1;
+          const shown = Number(reading(steps * division * factor, division * factor));
+          expect(shown).toBeCloseTo(steps * division, 9);
+        }
+      )
+    );
   });
 });

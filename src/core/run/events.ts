@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Initials } from '../ways';
 
 /** The first and the last moment an event may claim, ms since 1970: none before this trade had clocks, none past 2100. */
 const LAST = Date.UTC(2100, 0, 1);
@@ -15,7 +16,9 @@ const base = {
     .number()
     .int('must be a whole number of milliseconds')
     .nonnegative()
-    .max(LAST, 'is past the year 2100')
+    .max(LAST, 'is past the year 2100'),
+  /** Whose hands it was, by their initials. */
+  by: Initials.optional()
 };
 /** Most that one weighing or pour can be, g. */
 export const MOST_GRAMS = 500_000;

@@ -11,3 +11,4 @@ export { planFromRun } from './repeat';
 export { lossesOf, tookOf, usesOf } from './record';
 export { freeze } from './freeze';
 export { FrozenRun } from './frozen';
+export { handsOf, type Hands } from './who';

@@ -1,7 +1,7 @@
 import { cards } from '$demo/cards';
 import { demoLots } from '$demo/lots';
 import { plans } from '$demo/plans';
-import { demoRuns } from '$demo/runs';
+import { demoRuns, MAKERS } from '$demo/runs';
 import { demoTrialCards } from '$demo/trial-cards';
 import {
   addEvents,
@@ -14,12 +14,15 @@ import {
   startRun,
   type Store
 } from './database';
+import { USUAL_WAYS } from '$core/ways';
+import { keepWays } from './ways';
 
 /** Loads the demo workshop into an empty database; says whether it did. What is there already is kept. */
 export async function loadDemo(store: Store, now: number): Promise<boolean> {
   if ((await listCards(store.db, 'moulds')).length) return false;
   const fresh = { basedOn: 'new', now } as const;
   await store.write(async () => {
+    await keepWays(store, { ...USUAL_WAYS, makers: MAKERS });
     for (const kind of SHELF_KINDS)
       for (const card of cards[kind]) await saveCard(store, kind, card as never, fresh);
     for (const lot of demoLots(now)) await saveCard(store, 'lots', lot, fresh);

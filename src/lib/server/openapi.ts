@@ -7,6 +7,7 @@ import { Mould } from '$core/mould';
 import { RunEvent } from '$core/run';
 import { MatchRequest } from './match';
 import { Lot, Vessel } from '$core/shelf';
+import { Ways } from '$core/ways';
 import { planFileSchema, planSchema } from './plan-schema';
 
 const SCHEMAS = {
@@ -19,7 +20,8 @@ const SCHEMAS = {
   TrialCard,
   RunEvent,
   Piece,
-  MatchRequest
+  MatchRequest,
+  Ways
 };
 const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
 const body = (schema: object) => ({
@@ -169,6 +171,17 @@ export function openapi() {
         get: {
           summary: 'What is left of every lot, runs taken off',
           responses: answer('The lots.', { type: 'array' })
+        }
+      },
+      '/api/v1/settings': {
+        get: {
+          summary: 'The workshop’s own ways of showing figures; documents and this interface stay metric',
+          responses: answer('The ways.', ref('Ways'))
+        },
+        put: {
+          summary: 'Keep the workshop’s own ways',
+          ...body(ref('Ways')),
+          responses: { ...answer('As kept.', ref('Ways')), ...refused }
         }
       },
       '/api/v1/library': {

@@ -7,6 +7,7 @@
   import CupPattern from './CupPattern.svelte';
   import { seenBy, type Vision } from '$core/colour';
   import { inkOn } from './ink';
+  import { shownUnit, volume } from '$lib/ways.svelte';
   import { halfWidthAt, slicePath } from './section';
 
   let {
@@ -49,8 +50,10 @@
   const y = $derived((z: number) => base - z * scale);
   const cupOf = (id: string) => cups.find((c) => c.cupId === id);
   const colours = $derived((cup: ComputedCup) => seenBy(cup.colour, vision));
-  const mm = (z: number) => z.toFixed(1);
-  const volume = (ml: number) => ml.toFixed(ml < 10 ? 2 : ml < 100 ? 1 : 0);
+  const unit = $derived(shownUnit('mm'));
+  const mm = (z: number) => (unit === 'mm' ? z.toFixed(1) : (z / 25.4).toFixed(2));
+  const short = (ml: number) =>
+    shownUnit('ml') === 'ml' ? `${ml.toFixed(ml < 10 ? 2 : ml < 100 ? 1 : 0)} ml` : volume(ml);
 
   // Labels beside the drawing keep a line's distance from each other, in order from the bottom up.
   const labels = $derived.by(() => {
@@ -88,7 +91,7 @@
   class="block w-full"
   role="img"
   aria-label="Section of {group.name}: {group.layers
-    .map((l) => `${l.letter} ${cupOf(l.cupId)?.name} from ${mm(l.from)} to ${mm(l.to)} mm`)
+    .map((l) => `${l.letter} ${cupOf(l.cupId)?.name} from ${mm(l.from)} to ${mm(l.to)} ${unit}`)
     .join(', ')}"
   data-testid="core"
 >
@@ -204,7 +207,7 @@
       fill="var(--ink)">{mm(tick)}</text
     >
   {/each}
-  <text x={LEFT - 11} y={base + 16} text-anchor="end" font-size="11.5" fill="var(--ink-2)">mm</text>
+  <text x={LEFT - 11} y={base + 16} text-anchor="end" font-size="11.5" fill="var(--ink-2)">{unit}</text>
   <text x={x(widest) + WALL} y={y(group.depth) - 7} text-anchor="end" font-size="12.5" fill="var(--ink-2)"
     >rim</text
   >
@@ -223,7 +226,7 @@
       >{layer.letter} {cupOf(layer.cupId)?.name}</text
     >
     <text x={width - RIGHT + 10} y={yy + 12.5} font-size="12" fill="var(--ink-2)"
-      >{volume(layer.each)} ml · {mm(layer.to - layer.from)}</text
+      >{short(layer.each)} · {mm(layer.to - layer.from)}</text
     >
   {/each}
 </svg>

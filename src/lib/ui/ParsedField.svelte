@@ -1,5 +1,6 @@
 <!-- A field that reads what a maker types. Errors stand at the field; nothing typed is lost. -->
 <script lang="ts" generics="T">
+  import { said } from '$lib/ways.svelte';
   import type { Problem, Result } from '$core/problem';
 
   let {
@@ -90,7 +91,7 @@
       role="alert"
       class="absolute top-full left-0 z-20 mt-1 w-60 rounded-md border border-cinnabar bg-cinnabar-soft p-2 text-[0.85rem] text-ink shadow"
     >
-      {problem.sentence} <strong>{problem.mend}</strong>
+      {said(problem.sentence)} <strong>{said(problem.mend)}</strong>
     </span>
   {/if}
 </span>

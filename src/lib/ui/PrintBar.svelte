@@ -2,6 +2,7 @@
 <script lang="ts">
   import Choice from './Choice.svelte';
   import type { Snippet } from 'svelte';
+  import { ways } from '$lib/ways.svelte';
 
   let {
     plan,
@@ -14,7 +15,7 @@
     ['batch', 'Batch table'],
     ['labels', 'Labels']
   ] as const;
-  let paper = $state<'A4' | 'Letter'>('A4');
+  let paper = $state(ways().paper);
 </script>
 
 <svelte:head>

@@ -1,8 +1,18 @@
 <!-- A problem with its mend; one tap mends it where an edit can. -->
 <script lang="ts">
+  import { said } from '$lib/ways.svelte';
   import type { Edit, Problem } from '$core/problem';
 
-  let { problem, onmend }: { problem: Problem; onmend?: (edit: Edit) => void } = $props();
+  let {
+    problem,
+    onmend,
+    division = undefined
+  }: {
+    problem: Problem;
+    onmend?: (edit: Edit) => void;
+    /** The division of the scale that its weights are read on, g. */
+    division?: number | undefined;
+  } = $props();
   const tone = $derived(
     {
       stop: 'border-cinnabar bg-cinnabar-soft',
@@ -13,12 +23,12 @@
 </script>
 
 <div class="border-l-[3px] px-3 py-2 text-[0.9rem] leading-snug {tone}" data-code={problem.code}>
-  {problem.sentence}
+  {said(problem.sentence, division)}
   {#if problem.edit && onmend}
     <button class="ml-1 font-bold underline underline-offset-2" onclick={() => onmend?.(problem.edit!)}>
-      {problem.mend}
+      {said(problem.mend, division)}
     </button>
   {:else}
-    <span class="font-semibold">{problem.mend}</span>
+    <span class="font-semibold">{said(problem.mend, division)}</span>
   {/if}
 </div>

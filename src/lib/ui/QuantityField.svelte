@@ -2,6 +2,7 @@
 <script lang="ts">
   import { fail, ok, type Result } from '$core/problem';
   import { formatQuantity, parseQuantity, unit as unitOf } from '$core/quantity';
+  import { shownUnit } from '$lib/ways.svelte';
   import ParsedField from './ParsedField.svelte';
 
   let {
@@ -13,12 +14,13 @@
     max = Infinity,
     above = false,
     quiet = false,
+    metric = false,
     width = '',
     id = undefined
   }: {
     /** Undefined where nothing is known yet: the field stands empty. */
     value: number | undefined;
-    /** Symbol of the unit shown and taken for a bare number. */
+    /** Symbol of the unit shown and taken for a bare number; the workshop’s own in place of a metric one. */
     unit: string;
     onchange: (value: number) => void;
     label: string;
@@ -28,15 +30,18 @@
     /** Whether the least itself is excluded. */
     above?: boolean;
     quiet?: boolean;
+    /** Whether the unit stays as it is: a scale keeps its own. */
+    metric?: boolean;
     width?: string;
     id?: string;
   } = $props();
 
-  const write = (v: number) => formatQuantity(v, unit, 3).replace(/\.?0+(?= )/, '');
+  const own = $derived(metric ? unit : shownUnit(unit));
+  const write = (v: number) => formatQuantity(v, own, 3).replace(/\.?0+(?= )/, '');
   const written = (v: number | undefined) => (v === undefined ? '' : write(v));
 
   function parse(text: string): Result<number | undefined> {
-    const read = parseQuantity(text, { kind: unitOf(unit).kind, bare: unit });
+    const read = parseQuantity(text, { kind: unitOf(unit).kind, bare: own });
     if (!read.ok) return read;
     const v = read.value.value;
     if (v < min || (above && v <= min))

@@ -54,7 +54,7 @@
   <a
     href="/workshop"
     class="mt-auto grid h-14 place-items-center text-ink-2 hover:text-ink aria-[current]:text-ink"
-    aria-label="Workshop: backup and who gets in"
+    aria-label="Workshop: units, hours, backup and who gets in"
     aria-current={here('/workshop') ? 'page' : undefined}
   >
     <House size={20} strokeWidth={1.6} aria-hidden="true" />

@@ -3,7 +3,7 @@
   import Table from './Table.svelte';
   import type { Scale } from '$core/dosing';
   import type { CupMix } from '$core/plan';
-  import { grams } from '$core/quantity';
+  import { displayOf, readingBeside } from '$core/quantity';
 
   let {
     weighings,
@@ -16,6 +16,9 @@
     scales: readonly Scale[];
     mainId: string;
   } = $props();
+  const main = $derived(scales.find((s) => s.id === mainId)?.division ?? 0.01);
+  const unit = $derived(displayOf(main).symbol);
+  const shown = (grams: number, division: number) => readingBeside(grams, division, main);
   const scaleOf = (id: string) => scales.find((s) => s.id === id)?.name ?? '';
 </script>
 
@@ -27,17 +30,17 @@
     { id: 'name', head: 'put in' },
     {
       id: 'weighs',
-      head: 'weighs, g',
+      head: `weighs, ${unit}`,
       headClass: 'whitespace-nowrap',
       num: true,
-      text: (w) => `${w.kind === 'reserve' ? '−' : ''}${grams(w.weight, w.division)}`
+      text: (w) => `${w.kind === 'reserve' ? '−' : ''}${shown(w.weight, w.division)}`
     },
     {
       id: 'reads',
-      head: readings === 'cumulative' ? 'scale reads, g' : 'scale reads, tared, g',
+      head: readings === 'cumulative' ? `scale reads, ${unit}` : `scale reads, tared, ${unit}`,
       num: true,
       headClass: readings === 'cumulative' ? 'whitespace-nowrap' : '',
-      text: (w) => grams(w.reading, w.division),
+      text: (w) => shown(w.reading, w.division),
       class: 'font-bold'
     },
     { id: 'really', head: 'really', num: true, text: () => '______', headClass: 'w-16', class: 'text-ink-2' }
@@ -53,7 +56,7 @@
           >on the {scaleOf(w.scaleId)}{w.boat ? ', in a boat' : ''}</span
         >{/if}
       {#if w.creep}<span class="block text-[0.8rem] text-ink-2"
-          >by eye: start with {grams(w.weight * w.creep.start, w.division)}, then {grams(
+          >by eye: start with {shown(w.weight * w.creep.start, w.division)}, then {shown(
             w.weight * w.creep.step,
             w.division
           )} at a time</span

@@ -16,6 +16,7 @@ import { poursOf, type Plan } from '$core/plan';
 import { pastsOf } from '$lib/server/past';
 import { store } from '$lib/server/store';
 import { inThread } from '$lib/server/sums';
+import { keptWays, proposedWays } from '$lib/server/ways';
 
 /** Something a run waits for: when it may be done, and by when where that matters. */
 interface Wait {
@@ -65,8 +66,9 @@ async function openOrders(db: Db, plans: readonly Plan[]): Promise<Plan[]> {
 /** A larger plan is worked out where it is opened. */
 const MOST_POURS = 120;
 
-export const load = async () => {
+export const load = async ({ request }) => {
   const { db } = await store();
+  const kept = await keptWays(db);
   const [runs, plans, shelf, pieces] = await Promise.all([
     listRuns(db),
     readPlans(db),
@@ -115,6 +117,8 @@ export const load = async () => {
   });
   const lessons = (await listLessons(db)).slice(-3).reverse();
   return {
+    /** How figures could read here, while nobody has said. */
+    proposed: kept ? undefined : proposedWays(request),
     short,
     next: next.filter((n) => !n.stopped).slice(0, 4),
     lessons: lessons.map(({ id, runId, text }) => ({ id, runId, text })),

@@ -5,9 +5,11 @@
   import { goto, invalidateAll } from '$app/navigation';
   import { newPlan } from '$core/plan';
   import type { Problem } from '$core/problem';
-  import { clock, mass } from '$core/quantity';
+  import { clock } from '$core/quantity';
+  import { mass } from '$lib/ways.svelte';
   import { send } from '$lib/send';
-  import { day, moment } from '$lib/when';
+  import { day, inHours, moment } from '$lib/when';
+  import AskWays from '$lib/ui/workshop/AskWays.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
   import PieceFace from '$lib/ui/PieceFace.svelte';
@@ -60,6 +62,7 @@
       Kirapen turns the piece you want into weighed cups, a timed pour and a record you can repeat. Three
       steps to a first batch, in any order:
     </p>
+    {#if data.proposed}<AskWays proposed={data.proposed} />{/if}
     <ol class="mt-6 grid gap-4 md:grid-cols-3">
       <li class="sheet flex flex-col p-5">
         <h2 class="text-[1.3rem]">1 · A mould</h2>
@@ -148,7 +151,9 @@
                   <span class="text-ink-2">
                     {d.run} · {d.to
                       ? `from ${moment(d.from, now)} to ${moment(d.to, now)}`
-                      : `about ${moment(d.from, now)}`}
+                      : `about ${moment(d.from, now)}`}{#if !inHours(Math.max(d.from, now), d.to)}<span
+                        class="text-ochre">, outside your hours</span
+                      >{/if}
                   </span>
                 </span>
               </a>

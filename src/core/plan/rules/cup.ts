@@ -1,8 +1,8 @@
 import type { WeighedCup, Weighing } from '../../batch';
+import { decimalsOf } from '../../quantity';
 import { proposedLetDowns, type Scale } from '../../dosing';
 import { superfatOf, type Base, type Formula } from '../../material';
 import type { Found, Mend } from '../../problem';
-import { grams } from '../../quantity';
 import type { Cup } from '../document';
 import { splitAll } from '../mixing';
 import type { ResolvedPlan } from '../resolve';
@@ -111,7 +111,7 @@ const overloaded = (name: string, mass: number, scales: readonly Scale[], path: 
     code: 'scale-overloaded',
     level: 'stop',
     path,
-    sentence: `${name} weighs ${grams(mass, 1)} g; ${largest.name} ends at ${largest.capacity} g.`,
+    sentence: `${name} weighs ${mass.toFixed(0)} g; ${largest.name} ends at ${largest.capacity} g.`,
     mend: 'Choose a larger scale for this plan.'
   };
 };
@@ -153,7 +153,7 @@ function notWeighable({ cup, path, scales, plan }: OfCup, w: Weighing): Found {
   const scale = scales.find((s) => s.id === w.scaleId) ?? scales[0]!;
   const wanted = line && !w.letDown && !w.counted ? proposedLetDowns(w.exact, scale) : [];
   const letDowns = wanted.map(({ parts, dose }) => ({
-    words: `Weigh ${grams(dose, scale.division)} g of a 1 : ${parts} let-down`,
+    words: `Weigh ${dose.toFixed(decimalsOf(scale.division))} g of a 1 : ${parts} let-down`,
     edit: { path: ['cups', cup.id, 'recipe', w.key, 'letDown'], value: parts }
   }));
   const spread = `± ${(w.spread * 100).toFixed(0)} %`;

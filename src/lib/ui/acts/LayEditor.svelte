@@ -2,7 +2,7 @@
 <script lang="ts">
   import { AMOUNT_FORMS, formatAmount, parseAmount } from '$core/plan';
   import { Lay } from '$core/pour';
-  import { volume } from '$core/quantity';
+  import { length, said, volume } from '$lib/ways.svelte';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
@@ -33,10 +33,10 @@
       />
       <ParsedField
         quiet
-        width="{Math.max(5, formatAmount(act.amount).length * 0.52)}rem"
+        width="{Math.max(5, said(formatAmount(act.amount)).length * 0.52)}rem"
         label="Amount of step {n}"
         value={act.amount}
-        format={formatAmount}
+        format={(a) => said(formatAmount(a))}
         parse={parseAmount}
         forms={AMOUNT_FORMS}
         onchange={(amount) => set('amount', amount)}
@@ -45,7 +45,7 @@
     <p class="text-[0.82rem] text-ink-2">
       {#if layer}
         <Figure value="{volume(layer.each)} each" /> ·
-        <Figure value="{(layer.to - layer.from).toFixed(1)} mm" />
+        <Figure value={length(layer.to - layer.from)} />
         {#if layer.chamber}· {layer.chamber.name}{/if}
       {:else}
         pours nothing

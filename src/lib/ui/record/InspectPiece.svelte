@@ -2,6 +2,8 @@
 <script lang="ts">
   import Choice from '../Choice.svelte';
   import { newId } from '$lib/id';
+  import { maker } from '$lib/hands.svelte';
+  import Hands from '../Hands.svelte';
   import { invalidateAll } from '$app/navigation';
   import { DEFECTS, GRADES, type Piece } from '$core/inspect';
 
@@ -28,10 +30,13 @@
     groupId,
     number,
     faces: SEEN.map((face) => ({ face, grade: 'good', defects: [] })),
-    note: ''
+    note: '',
+    by: maker()
   });
   const current = $derived<Piece>(
-    piece ? { id: piece.id, groupId, number, faces: piece.faces, note: piece.note } : blank()
+    piece
+      ? { id: piece.id, groupId, number, faces: piece.faces, note: piece.note, by: maker() ?? piece.by }
+      : blank()
   );
   const TONES = {
     good: 'data-[on=true]:bg-verdigris data-[on=true]:text-on-verdigris data-[on=true]:border-verdigris',
@@ -67,7 +72,11 @@
 
 <div class="sheet mt-4 p-4" data-testid="inspect">
   <h3 class="text-[1.15rem]">
-    Piece {number} <span class="font-sans text-[0.9rem] font-normal text-ink-2">of {name}</span>
+    Piece {number}
+    <span class="font-sans text-[0.9rem] font-normal text-ink-2"
+      >of {name}{piece?.by ? `, looked at by ${piece.by}` : ''}</span
+    >
+    <span class="float-right font-sans text-[0.9rem] font-normal"><Hands /></span>
   </h3>
   {#each current.faces as report (report.face)}
     <div class="mt-3" data-face={report.face}>

@@ -1,6 +1,7 @@
 <!-- Events that the server will not keep as they are: each with its reason, to be mended or let go by hand. -->
 <script lang="ts">
   import type { RunLog, SetAside } from '$lib/run-log.svelte';
+  import { said } from '$lib/ways.svelte';
   import QuantityField from '../QuantityField.svelte';
 
   let { log }: { log: RunLog } = $props();
@@ -43,7 +44,7 @@
         {@const text = textOf(kept)}
         <li class="flex flex-wrap items-center gap-3">
           <span class="flex-1"
-            ><strong>{WORDS[kept.event.type] ?? kept.event.type}</strong>: {kept.sentence}</span
+            ><strong>{WORDS[kept.event.type] ?? kept.event.type}</strong>: {said(kept.sentence)}</span
           >
           {#if grams !== undefined}
             <span class="w-36"

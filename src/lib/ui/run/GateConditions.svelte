@@ -3,6 +3,7 @@
   import Check from '@lucide/svelte/icons/check';
   import type { GateOpening, GateTask } from '$core/run';
   import type { RunLog } from '$lib/run-log.svelte';
+  import { said } from '$lib/ways.svelte';
   import QuantityField from '../QuantityField.svelte';
 
   let { task, gate, log }: { task: GateTask; gate: GateOpening; log: RunLog } = $props();
@@ -23,7 +24,7 @@
         : 'border-ochre'}"
     >
       {#if c.met}<Check size={24} class="text-verdigris" aria-label="met" />{/if}
-      <span class="flex-1">{c.words}</span>
+      <span class="flex-1">{said(c.words)}</span>
       {#if c.look && !c.met}
         <button
           class="button min-h-[56px]"

@@ -1,8 +1,9 @@
 <!-- What comes after the instruction in hand. -->
 <script lang="ts">
   import type { Computed } from '$core/plan';
-  import { grams } from '$core/quantity';
+  import { weighing } from '$core/quantity';
   import type { RunState } from '$core/run';
+  import { said } from '$lib/ways.svelte';
   import { taskWords } from '$lib/instruction';
 
   let { run, computed, current }: { run: RunState; computed: Computed; current: string | undefined } =
@@ -17,8 +18,11 @@
     {@const words = taskWords(entry.task, computed)}
     <li class={i > 1 ? 'text-ink-2' : ''}>
       <strong>{words.act}</strong>
-      {words.rest}
-      {#if entry.task.kind === 'weigh'}· {grams(entry.target ?? entry.task.grams, entry.task.division)} g{/if}
+      {said(words.rest)}
+      {#if entry.task.kind === 'weigh'}· {weighing(
+          entry.target ?? entry.task.grams,
+          entry.task.division
+        )}{/if}
     </li>
   {:else}
     <li class="text-ink-2">Nothing more.</li>

@@ -1,6 +1,6 @@
 <!-- The one thing to do now: one instruction, one number, the live scale or timer. -->
 <script lang="ts">
-  import { clock, duration, grams } from '$core/quantity';
+  import { clock, displayOf, duration, reading, weighing } from '$core/quantity';
   import { waysOut, type FrozenRun, type GateOpening, type RunState } from '$core/run';
   import type { Instruction } from '$lib/instruction';
   import type { RunLog } from '$lib/run-log.svelte';
@@ -9,6 +9,7 @@
   import CupMark from '../CupMark.svelte';
   import Overshoot from './Overshoot.svelte';
   import GateConditions from './GateConditions.svelte';
+  import { said, volume } from '$lib/ways.svelte';
   import WeighBar from './WeighBar.svelte';
 
   let {
@@ -42,14 +43,17 @@
 
   const computed = $derived(frozen.computed);
   const division = $derived(instruction?.kind === 'weigh' ? instruction.task.division : computed.division);
-  const g = $derived((x: number) => grams(x, division));
+  // What this scale shows.
+  const unit = $derived(displayOf(division).symbol);
+  const g = $derived((x: number) => reading(x, division));
+  const weighed = $derived((x: number) => weighing(x, division));
   const cup = $derived(computed.cups.find((c) => c.cupId === instruction?.cupId));
   const cupState = $derived(instruction?.mixId ? run.cups.get(instruction.mixId) : undefined);
   const group = $derived(computed.groups.find((x) => x.groupId === instruction?.groupId));
   const ways = $derived(instruction?.mixId ? waysOut(frozen, run, instruction.mixId) : undefined);
   // Seconds since the last thing was done.
   const since = $derived((now - Math.max(0, ...run.tasks.map((t) => t.doneAt ?? 0))) / 1000);
-  const reading = $derived(useScale ? live.reading : undefined);
+  const onPan = $derived(useScale ? live.reading : undefined);
   // The section as far as it is poured, the layer in hand included.
   const partial = $derived.by(() => {
     if (!group) return undefined;
@@ -79,21 +83,27 @@
     {instruction.title}
     {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={38} />{/if}
   </h1>
-  <p class="mt-1 text-[1.2rem] text-ink-2">{instruction.hint}</p>
+  <p class="mt-1 text-[1.2rem] text-ink-2">{said(instruction.hint)}</p>
 
   {#if instruction.kind === 'weigh'}
     {@const aim = instruction.before + instruction.target}
-    {@const toGo = reading ? aim - reading.grams : undefined}
-    {#if reading && toGo !== undefined}
-      {@render number(g(Math.abs(toGo)), toGo >= 0 ? `g to go of ${g(instruction.target)}` : 'g too much')}
+    {@const toGo = onPan ? aim - onPan.grams : undefined}
+    {#if onPan && toGo !== undefined}
+      {@render number(
+        g(Math.abs(toGo)),
+        toGo >= 0 ? `${unit} to go of ${g(instruction.target)}` : `${unit} too much`
+      )}
     {:else}
-      {@render number(g(aim), instruction.before ? `g on the scale, ${g(instruction.target)} more` : `g`)}
+      {@render number(
+        g(aim),
+        instruction.before ? `${unit} on the scale, ${g(instruction.target)} more` : unit
+      )}
     {/if}
     {#if cup || instruction.cupId}
       <WeighBar
         colour={cup?.colour ?? baseColour}
         hatch={cup?.hatch ?? 'plain'}
-        share={reading ? (reading.grams - instruction.before) / instruction.target : 0}
+        share={onPan ? (onPan.grams - instruction.before) / instruction.target : 0}
       />
       <p class="mt-2 flex justify-between text-[1.05rem] text-ink-2">
         <span>{instruction.before ? `${g(instruction.before)} in the cup` : 'cup tared to nothing'}</span>
@@ -105,13 +115,13 @@
         the scale reads
         <input
           class="field !min-h-[64px] !w-44 text-[1.6rem] font-semibold"
-          aria-label="Grams on the scale"
+          aria-label="{unit === 'g' ? 'Grams' : 'Ounces'} on the scale"
           inputmode="decimal"
           autocomplete="off"
-          placeholder={reading ? g(reading.grams) : g(aim)}
+          placeholder={onPan ? g(onPan.grams) : g(aim)}
           bind:value={entry}
         />
-        g
+        {unit}
       </label>
       {#if instruction.task.creeps}
         <button
@@ -129,7 +139,7 @@
           Pour with the stand-in hand
         </button>
         <button class="button min-h-[64px]" onclick={() => live.ask({ do: 'tare' })}>Tare</button>
-        {#if reading && !reading.stable}<span class="text-ink-2">settling…</span>{/if}
+        {#if onPan && !onPan.stable}<span class="text-ink-2">settling…</span>{/if}
       {/if}
     </div>
     {#if cupState && Math.abs(cupState.scale - 1) > 0.004}
@@ -138,11 +148,11 @@
         data-testid="corrected"
       >
         {#if cupState.scale > 1}
-          <Overshoot {ways} {g} mixId={instruction.mixId ?? ''} {log} />
+          <Overshoot {ways} g={weighed} mixId={instruction.mixId ?? ''} {log} />
         {:else}
-          <strong>Less is in than planned.</strong> The rest follows: × {cupState.scale.toFixed(3)}, {g(
+          <strong>Less is in than planned.</strong> The rest follows: × {cupState.scale.toFixed(3)}, {weighed(
             -cupState.surplus
-          )} g short. Undo to add more.
+          )} short. Undo to add more.
           <button
             class="ml-1 font-bold underline"
             onclick={() => instruction.mixId && log.tell({ type: 'accepted', cupId: instruction.mixId })}
@@ -162,9 +172,9 @@
     {@const left = instruction.task.minutes * 60 - since}
     {@render number(clock(Math.max(0, left)), left > 0 ? 'still to stir' : 'stirred long enough')}
   {:else if instruction.kind === 'pour'}
-    {@render number(g(instruction.task.gramsEach), `g into each of ${instruction.task.count}`)}
+    {@render number(g(instruction.task.gramsEach), `${unit} into each of ${instruction.task.count}`)}
     <p class="text-[1.1rem] text-ink-2">
-      {instruction.task.mlEach.toFixed(2)} ml each, {g(instruction.task.gramsEach * instruction.task.count)} g in
+      {volume(instruction.task.mlEach)} each, {weighed(instruction.task.gramsEach * instruction.task.count)} in
       all
     </p>
     <div class="mt-4 flex flex-wrap items-start gap-8">
@@ -176,12 +186,13 @@
         <span class="mt-1 flex items-center gap-2">
           <input
             class="field !min-h-[64px] !w-40 text-[1.4rem]"
-            aria-label="Grams poured in all"
+            aria-label="{unit === 'g' ? 'Grams' : 'Ounces'} poured in all"
             inputmode="decimal"
             autocomplete="off"
             placeholder={g(instruction.task.gramsEach * instruction.task.count)}
             bind:value={entry}
-          /> g
+          />
+          {unit}
         </span>
       </label>
     </div>
@@ -191,8 +202,8 @@
         {@const own = computed.cups.find((c) => c.cupId === part.cupId)}
         <li class="flex items-center gap-4 text-[2rem]">
           {#if own}<CupMark letter={own.letter} colour={own.colour} hatch={own.hatch} size={38} />{/if}
-          <strong>{g(part.grams)} g</strong>
-          <span class="text-[1.2rem] text-ink-2">{part.ml.toFixed(1)} ml of {own?.name}</span>
+          <strong>{weighed(part.grams)}</strong>
+          <span class="text-[1.2rem] text-ink-2">{volume(part.ml)} of {own?.name}</span>
         </li>
       {/each}
     </ul>

@@ -20,8 +20,8 @@
         >The rest follows</span
       >
       <p class="mt-1">
-        × {ways.follow.scale.toFixed(3)}: {g(ways.follow.total)} g in all, {g(ways.follow.surplus)} g more; the
-        ratio is kept{#if ways.follow.room}; <span class={ways.follow.holds ? '' : 'font-bold text-cinnabar'}
+        × {ways.follow.scale.toFixed(3)}: {g(ways.follow.total)} in all, {g(ways.follow.surplus)} more; the ratio
+        is kept{#if ways.follow.room}; <span class={ways.follow.holds ? '' : 'font-bold text-cinnabar'}
             >{ways.follow.room}</span
           >{/if}.
       </p>
@@ -42,7 +42,7 @@
       >
         Start this cup over
       </button>
-      <p class="mt-1">{g(ways.over.wasted)} g are lost.</p>
+      <p class="mt-1">{g(ways.over.wasted)} are lost.</p>
     </li>
   </ul>
 {/if}

@@ -5,7 +5,7 @@
   import { Dialog } from 'bits-ui';
   import { topUpCup } from '$core/plan';
   import { planFromRun, type FrozenRun, type RunState } from '$core/run';
-  import { duration, grams } from '$core/quantity';
+  import { duration, weighing } from '$core/quantity';
   import ProblemNote from '../ProblemNote.svelte';
   import QuantityField from '../QuantityField.svelte';
 
@@ -35,7 +35,7 @@
 
   function keep() {
     if (!cup || !extra) return;
-    const parts = extra.weighings.map((w) => `${w.name} ${grams(w.weight, w.division)} g`).join(', ');
+    const parts = extra.weighings.map((w) => `${w.name} ${weighing(w.weight, w.division)}`).join(', ');
     ontell(`Short of cup ${cup.letter} by ${ml} ml: mixed ${parts}.`);
     onclose();
   }
@@ -77,7 +77,7 @@
             {
               id: 'grams',
               num: true,
-              text: (w) => `${grams(w.weight, w.division)} g`,
+              text: (w) => weighing(w.weight, w.division),
               class: 'text-[1.3rem] font-bold'
             }
           ]}

@@ -6,6 +6,7 @@
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from './NumberField.svelte';
+  import { volume } from '$lib/ways.svelte';
   import Row from '../Row.svelte';
 
   let { form, kind, index }: { form: CardForm<Mould>; kind: CavityKind; index: number } = $props();
@@ -59,7 +60,7 @@
           />
         </Row>
       </div>
-      <p class="text-[0.85rem] text-ink-2" data-testid="dome">+ {cavity.domeMl.toFixed(2)} ml</p>
+      <p class="text-[0.85rem] text-ink-2" data-testid="dome">+ {volume(cavity.domeMl)}</p>
     {/if}
     <Tick
       checked={!!kind.jacket}
@@ -87,7 +88,7 @@
           />
         </Row>
       </div>
-      <p class="text-[0.85rem] text-ink-2">{cavity.capacity.toFixed(2)} ml in the jacket</p>
+      <p class="text-[0.85rem] text-ink-2">{volume(cavity.capacity)} in the jacket</p>
     {/if}
   </div>
 
@@ -147,7 +148,7 @@
           value={c.share}
           onchange={(v) => set(['chambers', i, 'share'], v)}
         />
-        <span class="text-[0.85rem] text-ink-2">{(c.share * cavity.capacity).toFixed(1)} ml</span>
+        <span class="text-[0.85rem] text-ink-2">{volume(c.share * cavity.capacity)}</span>
       </div>
     {/each}
   </div>
@@ -184,7 +185,7 @@
           />
         </div>
         <p class="text-[0.85rem] text-ink-2">
-          {(cavity.volumeAt(z.to) - cavity.volumeAt(z.from)).toFixed(1)} ml between its heights
+          {volume(cavity.volumeAt(z.to) - cavity.volumeAt(z.from))} between its heights
         </p>
       </div>
     {:else}

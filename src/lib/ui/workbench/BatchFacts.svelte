@@ -1,12 +1,12 @@
 <!-- What the batch means beyond its grams: mixes, hands, vessels, the order, surplus, stock, cost, the craft's own figures. -->
 <script lang="ts">
   import type { Computed } from '$core/plan';
-  import { duration, mass } from '$core/quantity';
+  import { duration } from '$core/quantity';
+  import { mass, money, said, volume } from '$lib/ways.svelte';
   import { HEADROOM } from '$core/shelf';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
-  import { money } from '../money';
   import QuantityField from '../QuantityField.svelte';
   import Rewet from './Rewet.svelte';
 
@@ -101,7 +101,7 @@
       computed.needs.map((n) => `${n.name} ${mass(n.inAll)}`).join(' · ')
     )}
   {/if}
-  {#if mixes > 1}{@render row('Mixes', `${mixes}`, why)}{/if}
+  {#if mixes > 1}{@render row('Mixes', `${mixes}`, why && said(why, computed.division))}{/if}
   {#if hand && hand.window > 0}
     {@render row(
       'One mix in hand',
@@ -112,7 +112,7 @@
   {#if needed.length}
     {@render row(
       'Mixed in',
-      vessels.length ? vessels.join(', ') : `${(Math.max(...needed) / (1 - HEADROOM)).toFixed(0)} ml or more`,
+      vessels.length ? vessels.join(', ') : `${volume(Math.max(...needed) / (1 - HEADROOM))} or more`,
       `${stands ? `on the ${stands}, ` : ''}a third left free to stir`
     )}
   {/if}
@@ -127,19 +127,22 @@
       </dd>
     </div>
   {/if}
-  {#each computed.craft as fact (fact.label)}{@render row(fact.label, fact.value)}{/each}
+  {#each computed.craft as fact (fact.label)}{@render row(
+      fact.label,
+      said(fact.value, computed.division)
+    )}{/each}
   {#each computed.surplus.spares as s (s.id)}
     {@render row(
       `Spare: ${s.name}`,
-      `${s.ml.toFixed(1)} of ${s.of.toFixed(1)} ml`,
+      `${volume(s.ml)} of ${volume(s.of)}`,
       s.letters ? `${(s.filled * 100).toFixed(0)} % full, from ${[...s.letters].join(', ')}` : 'stays empty'
     )}
   {/each}
   {#if computed.surplus.leftovers.length}
     {@render row(
       'To the leftovers',
-      `${computed.surplus.leftovers.reduce((s, l) => s + l.grams, 0).toFixed(1)} g`,
-      computed.surplus.leftovers.map((l) => `${l.letter} ${l.grams.toFixed(1)}`).join(' · ')
+      mass(computed.surplus.leftovers.reduce((s, l) => s + l.grams, 0)),
+      computed.surplus.leftovers.map((l) => `${l.letter} ${mass(l.grams)}`).join(' · ')
     )}
   {/if}
   {#if computed.cost}
@@ -154,7 +157,7 @@
       'On the shelf',
       uncounted.length && !short.length ? `${shelfWords} of what is counted` : shelfWords,
       [
-        ...stocked.map((n) => `${n.name} ${n.have!.toFixed(0)} g`),
+        ...stocked.map((n) => `${n.name} ${mass(n.have!)}`),
         ...(uncounted.length ? [`not counted: ${uncounted.map((n) => n.name).join(', ')}`] : [])
       ].join(' · ')
     )}

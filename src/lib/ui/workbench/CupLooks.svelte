@@ -1,6 +1,7 @@
 <!-- A cup's colour where it will be seen: in the cup, in the piece, sealed, aged; and when it hides. -->
 <script lang="ts">
   import Hint from '../Hint.svelte';
+  import { length } from '$lib/ways.svelte';
   import type { Computed, ComputedCup } from '$core/plan';
 
   let { out, computed }: { out: ComputedCup; computed: Computed } = $props();
@@ -8,9 +9,7 @@
   const looks = $derived(
     [
       { words: 'in the cup', look: out.looks.cup },
-      ...(layer
-        ? [{ words: `${(layer.to - layer.from).toFixed(1)} mm in the piece, dry`, look: layer.look }]
-        : []),
+      ...(layer ? [{ words: `${length(layer.to - layer.from)} in the piece, dry`, look: layer.look }] : []),
       { words: 'sealed', look: out.looks.sealed },
       { words: 'after a year or two', look: out.looks.aged }
     ].filter((x, i, all) => i === 0 || all.findIndex((y) => y.look.hex === x.look.hex) === i)
@@ -33,8 +32,6 @@
     {#if off}<Hint words="The screen cannot show this colour as strong as it is." class="text-ochre"
         >stronger ·</Hint
       >{/if}
-    {out.hides === null
-      ? 'never hides'
-      : `hides at ${out.hides < 10 ? out.hides.toFixed(1) : out.hides.toFixed(0)} mm`}
+    {out.hides === null ? 'never hides' : `hides at ${length(out.hides, out.hides < 10 ? 1 : 0)}`}
   </span>
 </div>

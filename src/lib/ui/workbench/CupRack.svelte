@@ -4,7 +4,7 @@
   import { freshId, HATCHES, mixForNewCup, withoutCup, type Cup } from '$core/plan';
   import { compatibilityOf } from '$core/material';
   import { drawnFrom } from '$core/pour';
-  import { grams } from '$core/quantity';
+  import { reading, weighing } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import Choice from '../Choice.svelte';
   import CupIcon from '../CupIcon.svelte';
@@ -12,6 +12,7 @@
   import QuantityField from '../QuantityField.svelte';
   import CupLooks from './CupLooks.svelte';
   import CupMore from './CupMore.svelte';
+  import { mass } from '$lib/ways.svelte';
   import LineMore from './LineMore.svelte';
 
   let { editor }: { editor: PlanEditor } = $props();
@@ -75,7 +76,7 @@
     <span class="text-ink-2"
       >mixed <Figure
         class="font-semibold text-ink"
-        value="{grams(computed.totals.balance.mixed, computed.division)} g"
+        value={weighing(computed.totals.balance.mixed, computed.division)}
       /></span
     >
   </div>
@@ -98,7 +99,7 @@
                   value: e.currentTarget.value.trim() || cup.name
                 })}
             />
-            <Figure class="text-[1.1rem] font-bold" value={grams(out.balance.mixed, computed.division)} />
+            <Figure class="text-[1.1rem] font-bold" value={reading(out.balance.mixed, computed.division)} />
           </div>
           <ul class="text-[0.85rem] text-ink-2">
             {#each cup.recipe as line, i (line.id)}
@@ -189,7 +190,7 @@
             </div>
           {/each}
           {#if cup.reserve}
-            <div class="text-[0.85rem] text-ink-2">{cup.reserve} g taken out uncoloured</div>
+            <div class="text-[0.85rem] text-ink-2">{mass(cup.reserve)} taken out uncoloured</div>
           {/if}
           {#if out.mixes.length > 1}
             <div class="text-[0.85rem] text-ink-2" data-testid="mixes-{cup.letter}">
@@ -200,7 +201,7 @@
           {/if}
           {#if cup.atLeast}
             <div class="text-[0.85rem] text-ink-2">
-              at least {cup.atLeast} g
+              at least {mass(cup.atLeast)}
               <button
                 class="underline"
                 onclick={() => editor.edit({ path: ['cups', cup.id, 'atLeast'], value: undefined })}

@@ -7,6 +7,7 @@
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import CoreDrawing from '../CoreDrawing.svelte';
+  import { said } from '$lib/ways.svelte';
   import PieceFace from '../PieceFace.svelte';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
@@ -149,7 +150,7 @@
       </ul>
     {/if}
     <p class="mt-1 text-center text-[0.8rem] text-ink-2">
-      {group.mouldName} · {group.working}{mixingOf(plan) !== 'each' &&
+      {group.mouldName} · {said(group.working)}{mixingOf(plan) !== 'each' &&
       plan.steps.some((s) => s.note && s.where.includes(group.groupId))
         ? ' · drawn as level layers; puddles and swirls move them'
         : ''}

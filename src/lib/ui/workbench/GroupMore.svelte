@@ -8,6 +8,7 @@
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
+  import { volume } from '$lib/ways.svelte';
   import Row from '../Row.svelte';
 
   let { editor, group }: { editor: PlanEditor; group: Group } = $props();
@@ -54,7 +55,7 @@
           value={e.name}
           onchange={(event) => set([i, 'name'], event.currentTarget.value)}
         />
-        <span class="text-ink-2">{displaced(e).toFixed(2)} ml</span>
+        <span class="text-ink-2">{volume(displaced(e))}</span>
         <button
           class="text-ink-2 hover:text-cinnabar"
           aria-label="Take out {e.name}"

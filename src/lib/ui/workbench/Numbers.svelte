@@ -4,7 +4,7 @@
   import { PORTION } from '$core/batch';
   import type { Computed, Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
-  import { duration, grams } from '$core/quantity';
+  import { displayOf, duration, reading, readingBeside, weighing } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
@@ -14,7 +14,10 @@
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
 
-  const g = (x: number) => grams(x, computed.division);
+  // What the plan's own scale shows; a weighing on a scale that shows another unit says so itself.
+  const unit = $derived(displayOf(computed.division));
+  const g = (x: number) => reading(x, computed.division);
+  const weighed = (x: number) => weighing(x, computed.division);
   const cups = $derived(computed.cups.filter((c) => c.weighings.length && c.balance.mixed > 0));
   const colour = $derived(computed.totals.colourants.reduce((s, c) => s + c.grams, 0));
   const balance = $derived(computed.totals.balance);
@@ -41,7 +44,7 @@
       : [];
     return [...own, { value: short(colour), words: 'colour' }, ...chips];
   });
-  const short = (x: number) => (x >= 1000 ? x.toFixed(0) : x.toFixed(1));
+  const short = (x: number) => (x / unit.factor).toFixed(unit.symbol === 'g' ? (x >= 1000 ? 0 : 1) : 2);
 
   /** One column of the table: a cup, or the mix that cups are split from; several mixes are summed. */
   type Cup = (typeof cups)[number];
@@ -66,7 +69,7 @@
   function alike(id: string, cup: Column['cup'], mixes: readonly Mix[]): Column[] {
     const found = new Map<string, Column>();
     for (const { weighings, balance, ratioError, offRatio, turn } of mixes) {
-      const key = weighings.map((w) => grams(w.weight, w.division)).join(' ');
+      const key = weighings.map((w) => reading(w.weight, w.division)).join(' ');
       const before = found.get(key);
       const off = Math.max(ratioError, ...(offRatio ?? []).map((o) => o.share));
       if (before) before.turns.push(turn);
@@ -106,7 +109,7 @@
 
 {#snippet mends(problems: Problem[])}
   {#each problems as problem (problem.code + problem.path + problem.sentence)}
-    <ProblemNote {problem} onmend={(edit) => editor.edit(edit)} />
+    <ProblemNote {problem} division={computed.division} onmend={(edit) => editor.edit(edit)} />
   {/each}
 {/snippet}
 
@@ -119,7 +122,7 @@
     {#each headline as figure (figure.words)}
       <div>
         <Figure class="font-display text-[2rem] leading-none font-medium" value={figure.value} />
-        <p class="text-[0.82rem] text-ink-2">g {figure.words}</p>
+        <p class="text-[0.82rem] text-ink-2">{unit.symbol} {figure.words}</p>
       </div>
     {/each}
   </div>
@@ -141,7 +144,7 @@
         columns={[
           {
             id: '~name',
-            head: several ? 'grams a mix' : 'grams',
+            head: several ? `${unit.symbol} a mix` : unit.symbol,
             headClass: '!px-0',
             class: '!px-0 !py-1 text-ink-2'
           },
@@ -171,7 +174,8 @@
             )}
             {#if w}
               <Figure
-                value={w.kind === 'reserve' ? `−${grams(w.weight, w.division)}` : grams(w.weight, w.division)}
+                value={(w.kind === 'reserve' ? '−' : '') +
+                  readingBeside(w.weight, w.division, computed.division)}
                 class={w.weighable ? '' : 'font-semibold text-ochre underline decoration-dotted'}
               />
               {#if !w.weighable}<span class="sr-only">not weighable on this scale</span>{/if}
@@ -201,8 +205,8 @@
       class="mt-2 border-l-[3px] border-verdigris bg-verdigris-soft px-3 py-1.5 text-[0.88rem]"
       data-testid="let-down"
     >
-      Make first: <strong>{grams(l.colourant, l.division)} g</strong>
-      {l.name} in <strong>{grams(l.carrier, l.division)} g</strong>
+      Make first: <strong>{weighing(l.colourant, l.division)}</strong>
+      {l.name} in <strong>{weighing(l.carrier, l.division)}</strong>
       {l.carrierName}, a 1 : {l.parts} let-down, a jar of
       <QuantityField
         quiet
@@ -222,7 +226,7 @@
     <Figure class="text-ink" value={g(balance.clings + balance.vessel)} /> · left
     <Figure class="text-ink" value={g(Math.max(0, balance.left))} />
     {#if balance.reserved > 0}· taken out <Figure class="text-ink" value={g(balance.reserved)} />{/if} =
-    <Figure class="font-semibold text-ink" value="{g(balance.mixed)} g" />
+    <Figure class="font-semibold text-ink" value={weighed(balance.mixed)} />
   </p>
   {#if demould}
     <p class="text-[0.86rem] text-ink-2">

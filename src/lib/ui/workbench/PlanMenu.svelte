@@ -2,7 +2,6 @@
   import { newId } from '$lib/id';
   import { goto } from '$app/navigation';
   import { DropdownMenu } from 'bits-ui';
-  import Ellipsis from '@lucide/svelte/icons/ellipsis';
   import type { Plan } from '$core/plan';
   import { send } from '$lib/send';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
@@ -29,8 +28,8 @@
 </script>
 
 <DropdownMenu.Root>
-  <DropdownMenu.Trigger class="button bare" aria-label="More for this plan"
-    ><Ellipsis size={20} /></DropdownMenu.Trigger
+  <DropdownMenu.Trigger class="button bare whitespace-nowrap" aria-label="Export, copy or delete this plan"
+    >Plan file…</DropdownMenu.Trigger
   >
   <DropdownMenu.Portal>
     <DropdownMenu.Content

@@ -7,6 +7,7 @@
   import QuantityField from '../QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
   import Row from '../Row.svelte';
+  import { weighing } from '$core/quantity';
   import Tick from '../Tick.svelte';
 
   let { editor }: { editor: PlanEditor } = $props();
@@ -48,7 +49,7 @@
         checked={plan.bench.scaleIds.includes(s.id)}
         onchange={() => setBench(['scaleIds'], toggled(plan.bench.scaleIds, s.id))}
       >
-        {s.name}, {s.division} g to {s.capacity} g
+        {s.name}, {weighing(s.division, s.division)} to {weighing(s.capacity, s.division)}
       </Tick>
     {/each}
   </fieldset>

@@ -3,7 +3,8 @@
   import X from '@lucide/svelte/icons/x';
   import { freshId, layStep, waitStep, type Group, type Step, sharedEqually, sharersOf } from '$core/plan';
   import { drawnFrom } from '$core/pour';
-  import { parseCount, volume } from '$core/quantity';
+  import { parseCount } from '$core/quantity';
+  import { said, volume } from '$lib/ways.svelte';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import { editorOf } from '../acts';
   import Choice from '../Choice.svelte';
@@ -211,7 +212,7 @@
         {#each astray as step (step.id)}
           <li class="flex min-h-11 items-center gap-2 py-1 text-[0.9rem]" data-step={step.id}>
             <span class="flex-1">
-              {computed.lines.find((l) => l.stepId === step.id)?.line}
+              {said(computed.lines.find((l) => l.stepId === step.id)?.line ?? '')}
               {#if step.where.length}<span class="text-cinnabar">· its cavities are not in the plan</span
                 >{/if}
             </span>

@@ -6,6 +6,7 @@
   import Choice from '../Choice.svelte';
   import More from '../More.svelte';
   import QuantityField from '../QuantityField.svelte';
+  import { volume } from '$lib/ways.svelte';
   import Row from '../Row.svelte';
 
   let { editor, step, n }: { editor: PlanEditor; step: Step; n: number } = $props();
@@ -48,7 +49,7 @@
   <div class="mt-1 flex flex-wrap gap-2">
     {#if group && group.domeMl > 0}
       <button class="button" onclick={() => set(['act', 'amount'], { kind: 'dome' })}>
-        to a dome, + {group.domeMl.toFixed(2)} ml
+        to a dome, + {volume(group.domeMl)}
       </button>
     {/if}
     {#each group?.zones ?? [] as zone (zone.id)}

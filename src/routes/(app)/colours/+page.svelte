@@ -19,6 +19,7 @@
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import { letterOf } from '$lib/ui/colour/letter';
   import { suited } from '$lib/ui/colour/suited';
+  import { length } from '$lib/ways.svelte';
   import Swatch from '$lib/ui/colour/Swatch.svelte';
 
   let { data } = $props();
@@ -53,7 +54,7 @@
     `${c.form}${c.pigmentFraction < 1 ? `, ${Math.round(c.pigmentFraction * 100)} %` : ''}${
       c.carrier === 'none' ? '' : ` in ${c.carrier}`
     }`;
-  const mm = (x: number) => (Number.isFinite(x) ? `${x < 10 ? x.toFixed(1) : x.toFixed(0)} mm` : 'never');
+  const mm = (x: number) => (Number.isFinite(x) ? length(x, x < 10 ? 1 : 0) : 'never');
 </script>
 
 <svelte:head><title>Colours · Kirapen</title></svelte:head>
@@ -65,7 +66,7 @@
     <div class="flex-1">
       <h1 class="text-[1.9rem]">Colours</h1>
       <p class="text-ink-2">
-        Each colourant on the shelf, and how 2 mm of
+        Each colourant on the shelf, and how {length(2, 0)} of
         <Choice
           label="Base"
           value={base?.id ?? ''}

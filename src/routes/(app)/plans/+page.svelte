@@ -10,6 +10,7 @@
   import CupMark from '$lib/ui/CupMark.svelte';
   import ImportPlan from '$lib/ui/ImportPlan.svelte';
   import PieceFace from '$lib/ui/PieceFace.svelte';
+  import { mass } from '$lib/ways.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
   let { data } = $props();
@@ -70,7 +71,7 @@
               {/each}
             </p>
             <p class="mt-1 text-[0.87rem]">
-              <strong>{plan.totals.balance.mixed.toFixed(1)} g</strong> to mix
+              <strong>{mass(plan.totals.balance.mixed, 1)}</strong> to mix
               {#if plan.toMend}<span class="font-semibold text-ochre"> · {plan.toMend} to mend</span>{/if}
             </p>
             {#if plan.notes}<p class="mt-1 line-clamp-2 text-[0.85rem] text-ink-2">{plan.notes}</p>{/if}

@@ -4,11 +4,11 @@
   import { invalidateAll } from '$app/navigation';
   import { formulaOf, MATERIAL_WORDS } from '$core/material';
   import { cavityOf } from '$core/mould';
-  import { duration } from '$core/quantity';
+  import { duration, weighing } from '$core/quantity';
   import { HEADROOM } from '$core/shelf';
   import { send } from '$lib/send';
-  import { money } from '$lib/ui/money';
   import { day } from '$lib/when';
+  import { mass, money, said, volume } from '$lib/ways.svelte';
   import CavityDrawing from '$lib/ui/shelf/CavityDrawing.svelte';
 
   let { data } = $props();
@@ -51,9 +51,7 @@
             <div class="min-w-0">
               <h3 class="text-[1.15rem]">{mould.name}</h3>
               <p class="text-[0.9rem]">
-                <strong
-                  >{mould.cavities.reduce((s, c) => s + c.count, 0)} × {cavity.capacity.toFixed(2)} ml</strong
-                >
+                <strong>{mould.cavities.reduce((s, c) => s + c.count, 0)} × {volume(cavity.capacity)}</strong>
               </p>
               <p class="text-[0.87rem] text-ink-2">{mould.material}, {mould.finish}</p>
             </div>
@@ -125,7 +123,7 @@
         {:else if formula.ok}
           {formula.value.parts.map((p) => (p.share * 100).toFixed(1)).join(' : ')}
         {:else}
-          <span class="text-cinnabar">{formula.problem.sentence}</span>
+          <span class="text-cinnabar">{said(formula.problem.sentence)}</span>
         {/if}
       {/snippet}
     </Table>
@@ -149,7 +147,7 @@
           head: 'left',
           num: true,
           by: (s) => s.left,
-          text: (s) => `${s.left.toFixed(s.left < 20 ? 1 : 0)} g`,
+          text: (s) => mass(s.left, s.left < 20 ? 1 : 0),
           class: 'font-semibold'
         },
         { id: 'share', class: 'w-28' },
@@ -204,14 +202,14 @@
       empty="No vessels yet: cups of any size are taken to be at hand."
       columns={[
         { id: 'vessel', head: 'vessel', by: (v) => v.name, class: '!py-3' },
-        { id: 'holds', head: 'holds', num: true, by: (v) => v.ml, text: (v) => `${v.ml} ml` },
+        { id: 'holds', head: 'holds', num: true, by: (v) => v.ml, text: (v) => volume(v.ml) },
         {
           id: 'stirs',
           head: 'stirs up to',
           num: true,
-          text: (v) => `${(v.ml * (1 - HEADROOM)).toFixed(0)} ml`
+          text: (v) => volume(v.ml * (1 - HEADROOM))
         },
-        { id: 'keeps', head: 'keeps back', num: true, by: (v) => v.loss, text: (v) => `${v.loss} g` }
+        { id: 'keeps', head: 'keeps back', num: true, by: (v) => v.loss, text: (v) => mass(v.loss) }
       ]}
     >
       {#snippet cell(v)}
@@ -237,10 +235,21 @@
           head: 'division',
           num: true,
           by: (s) => s.division,
-          text: (s) => `${s.division} g`
+          text: (s) => weighing(s.division, s.division)
         },
-        { id: 'repeat', head: 'repeatability', num: true, text: (s) => `${s.repeatability ?? s.division} g` },
-        { id: 'most', head: 'up to', num: true, by: (s) => s.capacity, text: (s) => `${s.capacity} g` }
+        {
+          id: 'repeat',
+          head: 'repeatability',
+          num: true,
+          text: (s) => weighing(s.repeatability ?? s.division, s.division)
+        },
+        {
+          id: 'most',
+          head: 'up to',
+          num: true,
+          by: (s) => s.capacity,
+          text: (s) => weighing(s.capacity, s.division)
+        }
       ]}
     >
       {#snippet cell(s)}

@@ -1,4 +1,4 @@
-<!-- The workshop's own keeping: backups, restoring one, and who is signed in. -->
+<!-- The workshop's own ways and keeping: units, hours, makers, backups, and who is signed in. -->
 <script lang="ts">
   import Table from '$lib/ui/Table.svelte';
   import Bar from '$lib/ui/Bar.svelte';
@@ -7,6 +7,7 @@
   import type { Problem } from '$core/problem';
   import { send } from '$lib/send';
   import { moment } from '$lib/when';
+  import WaysForm from '$lib/ui/workshop/WaysForm.svelte';
 
   let { data } = $props();
 
@@ -77,15 +78,17 @@
 <div class="mx-auto max-w-[920px] px-7 py-6">
   <h1 class="text-[2rem]">Workshop</h1>
 
-  <section class="mt-6" aria-label="Backup">
+  <WaysForm ways={data.ways} />
+
+  <section class="mt-8" aria-label="Backup">
     <h2 class="text-[1.35rem]">Backup</h2>
     <p class="mt-1 text-ink-2">
       Everything lies in one file{#if data.file}: <code class="text-ink">{data.file}</code>{/if}. A copy is
       made every day, and before every change of its form; the last fourteen days are kept beside it.
     </p>
-    <p class="mt-2">
-      {#each held(data.contents) as c, i (c.what)}{i ? ', ' : ''}<strong>{c.count}</strong> {c.what}{/each}.
-    </p>
+    {#if held(data.contents).length}<p class="mt-2">
+        {#each held(data.contents) as c, i (c.what)}{i ? ', ' : ''}<strong>{c.count}</strong> {c.what}{/each}.
+      </p>{/if}
     <div class="mt-3 flex flex-wrap items-center gap-3">
       <a class="button go" href="/api/v1/backup" download>Download everything</a>
       <label class="button cursor-pointer">

@@ -4,11 +4,12 @@
 
   import { clocksOf, foldRun, gateOpening } from '$core/run';
   import { RunStream } from '$lib/run-stream.svelte';
-  import { clock } from '$core/quantity';
+  import { clock, displayOf } from '$core/quantity';
   import { RunLog } from '$lib/run-log.svelte';
   import { LiveScale } from '$lib/scale.svelte';
   import { isTyping } from '$lib/keys';
   import { beep } from '$lib/sound';
+  import Hands from '$lib/ui/Hands.svelte';
   import { keepAwake } from '$lib/awake';
   import AskDialog from '$lib/ui/run/AskDialog.svelte';
   import AsideList from '$lib/ui/run/AsideList.svelte';
@@ -16,6 +17,7 @@
   import NextList from '$lib/ui/run/NextList.svelte';
   import ShortDialog from '$lib/ui/run/ShortDialog.svelte';
   import Now from '$lib/ui/run/Now.svelte';
+  import { temperature, ways } from '$lib/ways.svelte';
   import { instructionOf, typedGrams } from '$lib/instruction';
 
   let { data } = $props();
@@ -29,7 +31,7 @@
   const live = $derived(new LiveScale(data.run.id, computed.division));
 
   let now = $state(Date.now());
-  let muted = $state(false);
+  let muted = $state(!ways().sound);
   let flash = $state(false);
   let asking = $state<'note' | 'problem' | 'state' | 'help' | 'short'>();
   let entry = $state('');
@@ -164,7 +166,8 @@
   }
 
   function readGrams(text: string): number | undefined {
-    const read = typedGrams(text);
+    const division = instruction?.kind === 'weigh' ? instruction.task.division : computed.division;
+    const read = typedGrams(text, displayOf(division).symbol);
     if (!read.ok) entryProblem = `${read.problem.sentence} ${read.problem.mend}`;
     return read.ok ? read.value : undefined;
   }
@@ -236,7 +239,8 @@
     {:else}
       <span class="text-verdigris" role="status" data-testid="stored">stored</span>
     {/if}
-    <span>room {plan.bench.roomCelsius} °C</span>
+    <Hands />
+    <span>room {temperature(plan.bench.roomCelsius)}</span>
     <button
       class="button bare {useScale ? 'text-verdigris' : ''}"
       onclick={toggleScale}

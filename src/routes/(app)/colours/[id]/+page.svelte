@@ -22,6 +22,7 @@
   import { startingLibrary } from '$core/shelf';
   import PhotoPick from '$lib/ui/colour/PhotoPick.svelte';
   import Swatch from '$lib/ui/colour/Swatch.svelte';
+  import { length } from '$lib/ways.svelte';
   import TargetField from '$lib/ui/colour/TargetField.svelte';
 
   let { data } = $props();
@@ -32,7 +33,7 @@
   const one = $derived(mixtureOf({ base: CLEAR, doses: [{ colourant: card, percent: 1 }] }));
   const hides = $derived.by(() => {
     const mm = hidingThickness(one);
-    return Number.isFinite(mm) ? `${mm.toFixed(1)} mm` : 'no thickness';
+    return Number.isFinite(mm) ? length(mm) : 'no thickness';
   });
   const predictedTint = $derived(tintLook(card, card.tint?.percent ?? 10).hex);
   const overBlack = $derived(lookOf(labOf(filmReflectance(one, 1, flat(0.02)))).hex);

@@ -11,6 +11,7 @@
   import NewCard from '$lib/ui/colour/NewCard.svelte';
   import Swatch from '$lib/ui/colour/Swatch.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
+  import { length } from '$lib/ways.svelte';
   import { day } from '$lib/when';
 
   let { data } = $props();
@@ -155,7 +156,7 @@
           <p class="text-ink-2">
             {data.bases.find((b) => b.id === card.baseId)?.name ?? 'base gone'}, {card.backing === 'deep'
               ? 'deep'
-              : `${card.mm} mm over ${card.backing}`}, {card.light}
+              : `${length(card.mm)} over ${card.backing}`}, {card.light}
           </p>
           {#if card.photo}<img
               class="mt-1 h-20 w-full rounded object-cover"

@@ -18,7 +18,7 @@
   import type { Problem } from '$core/problem';
   import { newId } from '$lib/id';
   import { send } from '$lib/send';
-  import { grams } from '$core/quantity';
+  import { weighing } from '$core/quantity';
   import { startingLibrary } from '$core/shelf';
   import { ColourWork } from '$lib/colour-work.svelte';
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
@@ -27,9 +27,9 @@
   import Swatch from '$lib/ui/colour/Swatch.svelte';
   import TargetField from '$lib/ui/colour/TargetField.svelte';
   import { suited } from '$lib/ui/colour/suited';
-  import { money } from '$lib/ui/money';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
+  import { length, money } from '$lib/ways.svelte';
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
@@ -247,7 +247,10 @@
         <Choice
           label="Weighed on"
           value={scale?.id ?? ''}
-          options={scales.map((s) => ({ value: s.id, label: `${s.name}, ${s.division} g` }))}
+          options={scales.map((s) => ({
+            value: s.id,
+            label: `${s.name}, ${weighing(s.division, s.division)}`
+          }))}
           onchange={(v) => (scaleId = v)}
         />
       </Row>
@@ -309,7 +312,7 @@
                   {
                     id: 'grams',
                     num: true,
-                    text: (l) => `${grams(l.grams, scale.division)} g`,
+                    text: (l) => weighing(l.grams, scale.division),
                     class: '!py-1 font-semibold'
                   }
                 ]}
@@ -337,7 +340,7 @@
                 <p class="text-[0.82rem] text-ink-2">
                   {answer.hides === null
                     ? 'never hides'
-                    : `hides at ${answer.hides.toFixed(answer.hides < 10 ? 1 : 0)} mm`}
+                    : `hides at ${length(answer.hides, answer.hides < 10 ? 1 : 0)}`}
                 </p>
                 {#if price !== undefined}<p class="text-[0.82rem] text-ink-2">costs {money(price)}</p>{/if}
               </div>

@@ -14,7 +14,7 @@
   } from '$core/colour';
   import { ownPercents } from '$core/dosing';
   import { formulaOf } from '$core/material';
-  import { grams } from '$core/quantity';
+  import { weighing } from '$core/quantity';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import type { Problem } from '$core/problem';
   import { ColourWork } from '$lib/colour-work.svelte';
@@ -120,7 +120,7 @@
     return lines
       .map((l, i) => {
         const how = l.letDown ? ` as a 1 : ${l.letDown} let-down` : '';
-        return `${nameOf(l.colourantId)} ${percents(answer)[i]!.toPrecision(2)} %, ${grams(l.grams, scale.division)} g${how}`;
+        return `${nameOf(l.colourantId)} ${percents(answer)[i]!.toPrecision(2)} %, ${weighing(l.grams, scale.division)}${how}`;
       })
       .join('; ');
   });
@@ -222,7 +222,10 @@
           <Choice
             label="Weighed on"
             value={scale?.id ?? ''}
-            options={scales.map((s) => ({ value: s.id, label: `${s.name}, ${s.division} g` }))}
+            options={scales.map((s) => ({
+              value: s.id,
+              label: `${s.name}, ${weighing(s.division, s.division)}`
+            }))}
             onchange={(v) => (scaleId = v)}
             class="!w-48"
           />

@@ -5,15 +5,15 @@
   import { pasteOf } from '$core/dosing';
   import type { Colourant } from '$core/material';
   import type { Problem } from '$core/problem';
-  import { grams } from '$core/quantity';
+  import { weighing } from '$core/quantity';
   import type { Lot } from '$core/shelf';
   import { newId } from '$lib/id';
   import { send } from '$lib/send';
-  import { money } from '$lib/ui/money';
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
+  import { money } from '$lib/ways.svelte';
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
@@ -64,7 +64,7 @@
       carrier,
       pigmentFraction: Number(paste.value.fraction.toFixed(4)),
       shelfMonths: months,
-      notes: `Made here: ${grams(paste.value.pigment, division)} g in ${grams(paste.value.carrier, division)} g ${chosen.words}.`
+      notes: `Made here: ${weighing(paste.value.pigment, division)} in ${weighing(paste.value.carrier, division)} ${chosen.words}.`
     };
     delete card.bulkDensity;
     delete card.density;
@@ -156,8 +156,8 @@
       <p class="label">3 · Weigh and mull</p>
       {#if paste.ok}
         <p class="mt-1 font-display text-[2rem] leading-tight font-medium" data-testid="paste">
-          {grams(paste.value.pigment, division)} <span class="text-[1.1rem]">g pigment</span><br />
-          {grams(paste.value.carrier, division)} <span class="text-[1.1rem]">g {chosen.words}</span>
+          {weighing(paste.value.pigment, division)} <span class="text-[1.1rem]">pigment</span><br />
+          {weighing(paste.value.carrier, division)} <span class="text-[1.1rem]">{chosen.words}</span>
         </p>
         <p class="mt-1 text-[0.9rem] text-ink-2">
           Pigment first, carrier drop by drop, mull until no grit shows on glass. {(

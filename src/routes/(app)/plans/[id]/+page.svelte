@@ -17,7 +17,7 @@
   import Choice from '$lib/ui/Choice.svelte';
   import ParsedField from '$lib/ui/ParsedField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import { duration, parseCount } from '$core/quantity';
+  import { duration, parseCount, weighing } from '$core/quantity';
 
   let { data } = $props();
   const editor = $derived(new PlanEditor(data.plan, data.revision, data.shelf, data.past));
@@ -29,7 +29,7 @@
     options.some((o) => o.value === value) ? options : [{ value, label: words }, ...options];
   const bases = $derived(data.shelf.bases.map((b) => ({ value: b.id, label: b.name })));
   const scales = $derived(
-    data.shelf.scales.map((s) => ({ value: s.id, label: `${s.name}, ${s.division} g` }))
+    data.shelf.scales.map((s) => ({ value: s.id, label: `${s.name}, ${weighing(s.division, s.division)}` }))
   );
   const SEVERAL = 'several';
 
@@ -160,7 +160,11 @@
         onchange={(to) => editor.replace({ ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: to })) })}
       />
       {#if baseId && data.shelf.bases.some((b) => b.id === baseId)}
-        <a class="underline" href="/shelf/bases/{baseId}">its recipe</a>
+        <a class="underline" href="/shelf/bases/{baseId}"
+          >{data.shelf.bases.find((b) => b.id === baseId)?.kind === 'soap'
+            ? 'its recipe, fragrance'
+            : 'its recipe'}</a
+        >
       {/if}
       <span>·</span>
       <QuantityField

@@ -1,4 +1,4 @@
-import { factsOf } from '$core/run';
+import { factsOf, handsOf } from '$core/run';
 import { foldedRun } from '$lib/run';
 import { listLessons, piecesOf, readEvents } from '$lib/server/database';
 import { runOfPage } from '$lib/server/run-page';
@@ -20,6 +20,7 @@ export const load = async ({ params }) => {
     base: computed.bases.map((b) => b.name).join(', '),
     computed,
     facts: factsOf(computed, state),
+    hands: handsOf(run.frozen.tasks, events),
     notes: state.notes,
     left: state.left,
     strays: state.strays.map(({ event, sentence }) => ({ id: event.id, at: event.at, sentence })),

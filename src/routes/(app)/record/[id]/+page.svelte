@@ -4,7 +4,7 @@
   import { gradeOf, type Piece } from '$core/inspect';
   import type { Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
-  import { duration } from '$core/quantity';
+  import { duration, weighing } from '$core/quantity';
   import type { Fact } from '$core/run';
   import { newId } from '$lib/id';
   import { send } from '$lib/send';
@@ -13,6 +13,7 @@
   import CupMark from '$lib/ui/CupMark.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import InspectPiece from '$lib/ui/record/InspectPiece.svelte';
+  import { said } from '$lib/ways.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
   let { data } = $props();
@@ -30,10 +31,21 @@
   );
   let chosen = $state(0);
   const slot = $derived(slots[Math.min(chosen, slots.length - 1)]);
+  /** Who weighed, poured and inspected, where it was signed. */
+  const who = $derived(
+    [
+      ['weighed', data.hands.weighed],
+      ['poured', data.hands.poured],
+      ['inspected', [...new Set(data.pieces.flatMap((p) => p.by ?? []))]]
+    ]
+      .filter(([, by]) => by!.length)
+      .map(([did, by]) => `${did} by ${[by].flat().join(', ')}`)
+      .join(', ')
+  );
   const graded = $derived(data.pieces.length);
 
   const shown = (f: Fact, x: number) =>
-    f.unit === 'min' ? duration(x) : f.unit === '%' ? `${x.toFixed(2)} %` : `${x.toFixed(2)} g`;
+    f.unit === 'min' ? duration(x) : f.unit === '%' ? `${x.toFixed(2)} %` : weighing(x);
   const percentOf = (f: Fact) =>
     data.facts.find((p) => p.id === f.id.replace('weigh:', 'percent:') && p.unit === '%');
   /** How a figure that came out otherwise is written: from 0.5 % on it stands out, from 5 % on it is a warning. */
@@ -97,7 +109,9 @@
   <header class="flex flex-wrap items-center gap-3">
     <div class="flex-1">
       <p class="text-[0.9rem] text-ink-2">
-        <a class="underline" href="/record">Record</a> · {data.base} · begun {day(data.run.startedAt)}
+        <a class="underline" href="/record">Record</a> · {data.base} · begun {day(data.run.startedAt)}{who
+          ? ` · ${who}`
+          : ''}
       </p>
       <h1 class="text-[1.9rem]">{data.run.name}</h1>
     </div>
@@ -237,7 +251,7 @@
         <ul class="ruled mt-1" data-testid="strays">
           {#each data.strays as stray (stray.id)}
             <li class="py-2 text-ink-2">
-              {stray.sentence} <span class="text-[0.85rem]">{moment(stray.at, stray.at)}</span>
+              {said(stray.sentence)} <span class="text-[0.85rem]">{moment(stray.at, stray.at)}</span>
             </li>
           {/each}
           {#if data.unreadable}

@@ -13,6 +13,7 @@
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
+  import { mass, said, volume } from '$lib/ways.svelte';
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
@@ -215,9 +216,9 @@
       <h2 class="text-[1.2rem]">Rubber</h2>
       {#if need.ok && rubber}
         <p class="font-display text-[2.4rem] leading-none font-medium" data-testid="rubber">
-          {(need.value.ml * rubber.density).toFixed(0)} <span class="text-[1.2rem]">g</span>
+          {mass(need.value.ml * rubber.density)}
         </p>
-        <p class="mt-1 text-[0.9rem] text-ink-2">{need.value.working} × {rubber.density} g/ml</p>
+        <p class="mt-1 text-[0.9rem] text-ink-2">{said(need.value.working)} × {rubber.density} g/ml</p>
         <Table
           class="mt-2"
           rows={need.value.pours.map((ml, i, all) => ({
@@ -228,9 +229,9 @@
           }))}
           columns={[
             { id: 'pour', head: '', text: (p) => p.name },
-            { id: 'ml', head: 'ml', num: true, text: (p) => p.ml.toFixed(1) },
-            { id: 'a', head: 'A, g', num: true, text: (p) => p.a.toFixed(1), class: 'font-semibold' },
-            { id: 'b', head: 'B, g', num: true, text: (p) => p.b.toFixed(1), class: 'font-semibold' }
+            { id: 'volume', head: 'volume', num: true, text: (p) => volume(p.ml) },
+            { id: 'a', head: 'A', num: true, text: (p) => mass(p.a), class: 'font-semibold' },
+            { id: 'b', head: 'B', num: true, text: (p) => mass(p.b), class: 'font-semibold' }
           ]}
         />
         <p class="mt-1 text-[0.85rem] text-ink-2">Without what clings; the plan adds it.</p>

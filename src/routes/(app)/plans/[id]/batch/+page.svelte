@@ -4,9 +4,9 @@
   import { PORTION } from '$core/batch';
   import { figuresOf } from '$core/plan';
   import { amountWords } from '$core/pour';
-  import { grams } from '$core/quantity';
+  import { displayOf, reading, weighing } from '$core/quantity';
   import CupMark from '$lib/ui/CupMark.svelte';
-  import { money } from '$lib/ui/money';
+  import { length, mass, money, said, volume } from '$lib/ways.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
 
   let { data } = $props();
@@ -14,7 +14,9 @@
   const computed = $derived(figuresOf(plan, data.shelf, data.past));
   const base = $derived(computed.bases.map((b) => b.name).join(', '));
   const basis = $derived([...new Set(computed.bases.map((b) => b.basis))].join('; '));
-  const g = (x: number) => grams(x, computed.division);
+  const unit = $derived(displayOf(computed.division).symbol);
+  const g = (x: number) => reading(x, computed.division);
+  const weighed = (x: number) => weighing(x, computed.division);
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const amountOf = (id: string) => amountWords(plan.steps.find((s) => s.id === id));
   const rows = $derived(
@@ -26,12 +28,12 @@
 
   function partOf(cup: (typeof cups)[number], key: string): string {
     const w = cup.weighings.find((x) => x.kind === 'part' && x.key === key);
-    return w ? grams(w.weight, w.division) : '';
+    return w ? reading(w.weight, w.division) : '';
   }
   const colourOf = (cup: (typeof cups)[number]) =>
     cup.weighings
       .filter((w) => w.kind === 'colourant' || w.kind === 'filler')
-      .map((w) => `${w.name} ${grams(w.weight, w.division)}`)
+      .map((w) => `${w.name} ${reading(w.weight, w.division)}`)
       .join(', ');
 </script>
 
@@ -75,15 +77,20 @@
       {
         id: 'asked',
         head: 'asked',
-        text: ({ layer }) => amountOf(layer.stepId),
+        text: ({ layer }) => said(amountOf(layer.stepId)),
         class: 'text-ink-2'
       },
-      { id: 'mm', head: 'mm', num: true, text: ({ layer }) => (layer.to - layer.from).toFixed(1) },
-      { id: 'ml', head: 'ml each', num: true, text: ({ layer }) => layer.each.toFixed(2) },
-      { id: 'each', head: 'g each', num: true, text: ({ group, layer }) => g(layer.grams / group.count) },
+      { id: 'thick', head: 'thick', num: true, text: ({ layer }) => length(layer.to - layer.from) },
+      { id: 'volume', head: 'each', num: true, text: ({ layer }) => volume(layer.each) },
+      {
+        id: 'each',
+        head: `${unit} each`,
+        num: true,
+        text: ({ group, layer }) => g(layer.grams / group.count)
+      },
       {
         id: 'all',
-        head: 'g in all',
+        head: `${unit} in all`,
         num: true,
         text: ({ layer }) => g(layer.grams),
         class: 'font-semibold'
@@ -113,7 +120,7 @@
       { id: 'left', head: 'left', num: true, text: (cup) => g(Math.max(0, cup.balance.left)) },
       {
         id: 'mixed',
-        head: 'mixed, g',
+        head: `mixed, ${unit}`,
         num: true,
         text: (cup) => g(cup.balance.mixed),
         class: 'font-bold'
@@ -155,19 +162,17 @@
   {#if split}
     <p class="mt-3 text-[0.95rem]">
       The mix{computed.common.length > 1 ? `, in ${computed.common.length} turns` : ''}:
-      {#each parts as p, i (p.key)}{i ? ', ' : ''}<strong>{g(p.grams)} g</strong> {p.name}{/each}.
+      {#each parts as p, i (p.key)}{i ? ', ' : ''}<strong>{weighed(p.grams)}</strong> {p.name}{/each}.
     </p>
   {/if}
   <p class="mt-1 text-[0.82rem] text-ink-2">
     Percent {basis}.
     {#each computed.craft as fact (fact.label)}
-      {fact.label}: {fact.value}.{/each}
+      {fact.label}: {said(fact.value, computed.division)}.{/each}
     {#each computed.surplus.spares as s (s.id)}
-      Spare {s.name}: {s.ml.toFixed(1)} of {s.of.toFixed(1)} ml.{/each}
+      Spare {s.name}: {volume(s.ml)} of {volume(s.of)}.{/each}
     {#if computed.surplus.leftovers.length}
-      To the leftovers: {computed.surplus.leftovers
-        .map((l) => `${l.letter} ${l.grams.toFixed(1)} g`)
-        .join(', ')}.
+      To the leftovers: {computed.surplus.leftovers.map((l) => `${l.letter} ${mass(l.grams)}`).join(', ')}.
     {/if}
   </p>
 </article>

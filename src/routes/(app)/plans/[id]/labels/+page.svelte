@@ -1,7 +1,7 @@
 <!-- Labels for cups and jars: letter, hatch, recipe, date. Cut along the lines. -->
 <script lang="ts">
   import { figuresOf } from '$core/plan';
-  import { grams } from '$core/quantity';
+  import { weighing } from '$core/quantity';
   import { today } from '$lib/when';
   import CupIcon from '$lib/ui/CupIcon.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
@@ -33,7 +33,7 @@
             <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={22} />{cup.name}
           </p>
           <p>{plan.name}{of > 1 ? `, mix ${mix.turn} of ${of}` : ''}</p>
-          <p class="font-semibold">{grams(mix.balance.mixed, computed.division)} g · {base}</p>
+          <p class="font-semibold">{weighing(mix.balance.mixed, computed.division)} · {base}</p>
           <p class="text-ink-2">
             {plan.cups
               .find((c) => c.id === cup.cupId)
@@ -54,7 +54,8 @@
         <p class="text-[1.05rem] font-bold">let-down 1 : {l.parts}</p>
         <p>{l.name}</p>
         <p class="font-semibold">
-          {grams(l.colourant, l.division)} g in {grams(l.carrier, l.division)} g {l.carrierName}
+          {weighing(l.colourant, l.division)} in {weighing(l.carrier, l.division)}
+          {l.carrierName}
         </p>
         <p class="text-ink-2">{date} · counts as {l.carrierName}</p>
       </li>

@@ -1,12 +1,13 @@
 <script lang="ts">
   import { figuresOf, type Plan } from '$core/plan';
   import { amountWords } from '$core/pour';
-  import { duration, grams } from '$core/quantity';
+  import { duration, weighing } from '$core/quantity';
   import { tasksOf } from '$core/run';
   import Choice from '$lib/ui/Choice.svelte';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
+  import { said, temperature, volume } from '$lib/ways.svelte';
   import WeighTable from '$lib/ui/WeighTable.svelte';
 
   let { data } = $props();
@@ -20,7 +21,7 @@
   const base = $derived(computed.bases.map((b) => b.name).join(', '));
   const basisOf = (id: string) => computed.bases.find((b) => b.baseId === id)?.basis ?? '';
   const tasks = $derived(tasksOf(plan, computed));
-  const g = (x: number) => grams(x, computed.division);
+  const weighed = (x: number) => weighing(x, computed.division);
   const cups = $derived(computed.cups.filter((c) => c.balance.mixed > 0));
   // Split cups are coloured from light to dark; cups mixed on their own in the order they are poured.
   const ordered = $derived(
@@ -70,9 +71,10 @@
     <div>
       <h1 class="text-[1.9rem]">{plan.name}</h1>
       <p class="text-ink-2">
-        {computed.totals.pieces} pieces · {base || 'no base chosen'} · room {plan.bench.roomCelsius} °C · scale
-        {computed.division}
-        g
+        {computed.totals.pieces} pieces · {base || 'no base chosen'} · room {temperature(
+          plan.bench.roomCelsius
+        )} · scale
+        {weighing(computed.division, computed.division)}
       </p>
       {#if computed.order && computed.order.turns > 1}
         <p class="text-ink-2" data-testid="turns">
@@ -96,9 +98,9 @@
           {#each computed.letDowns as l (l.colourantId + l.parts)}
             <li class="border-b border-rule py-1.5">
               <span class="mr-2 inline-block h-3.5 w-3.5 border border-ink"></span><strong
-                >{grams(l.colourant, l.division)} g</strong
+                >{weighing(l.colourant, l.division)}</strong
               >
-              {l.name} in <strong>{grams(l.carrier, l.division)} g</strong>
+              {l.name} in <strong>{weighing(l.carrier, l.division)}</strong>
               {l.carrierName}: 1 : {l.parts}
             </li>
           {/each}
@@ -108,7 +110,7 @@
         <div class="mb-4 break-inside-avoid">
           <h2 class="flex items-center gap-2 text-[1.2rem]">
             The mix{run.times > 1 ? `, ${run.times} times` : ''}
-            <span class="ml-auto font-sans text-[1rem] font-semibold">{g(run.mix.balance.mixed)} g</span>
+            <span class="ml-auto font-sans text-[1rem] font-semibold">{weighed(run.mix.balance.mixed)}</span>
           </h2>
           <WeighTable
             weighings={run.mix.weighings}
@@ -132,7 +134,8 @@
                   {run.mix.pours.reduce((s, p) => s + p.count, 0)} cavities each</span
                 >
               {/if}
-              <span class="ml-auto font-sans text-[1rem] font-semibold">{g(run.mix.balance.mixed)} g</span>
+              <span class="ml-auto font-sans text-[1rem] font-semibold">{weighed(run.mix.balance.mixed)}</span
+              >
             </h2>
             <WeighTable
               weighings={run.mix.weighings}
@@ -144,8 +147,9 @@
               Percent {basisOf(cup.baseId)}.
               {#if run.mix.vessel}In the {run.mix.vessel.name}.{/if}
               {#if !computed.common.length}Ratio off by {(cup.ratioError * 100).toFixed(2)} % from rounding ·{/if}
-              pours {g(run.mix.balance.poured)} g, clings {g(run.mix.balance.clings + run.mix.balance.vessel)} g,
-              left {g(Math.max(0, run.mix.balance.left))} g
+              pours {weighed(run.mix.balance.poured)}, clings {weighed(
+                run.mix.balance.clings + run.mix.balance.vessel
+              )}, left {weighed(Math.max(0, run.mix.balance.left))}
             </p>
           </div>
         {/each}
@@ -156,7 +160,7 @@
       {#each computed.groups as group (group.strandId)}
         <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} width={320} height={200} />
         <p class="text-[0.82rem] text-ink-2">
-          {group.name}: {group.mouldName}, {group.capacity.toFixed(2)} ml each
+          {group.name}: {group.mouldName}, {volume(group.capacity)} each
         </p>
       {/each}
       <h2 class="mt-4 text-[1.1rem]">Pour</h2>
@@ -167,16 +171,17 @@
               {@const cup = cupOf(task.cupId)}
               {@const step = stepOf(task.stepId)}
               {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
-              <strong>{g(task.gramsEach)} g</strong> into each of {task.count}
-              <span class="text-ink-2">{amountWords(step)}{task.how ? ` · ${task.how}` : ''}</span>
+              <strong>{weighed(task.gramsEach)}</strong> into each of {task.count}
+              <span class="text-ink-2">{said(amountWords(step))}{task.how ? ` · ${task.how}` : ''}</span>
             {:else if task.kind === 'fill'}
               {@const cup = cupOf(task.cupId)}
               {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
-              filled with {#each task.from as f, i (f.cupId)}{i ? ', ' : ''}<strong>{g(f.grams)} g</strong>
+              filled with {#each task.from as f, i (f.cupId)}{i ? ', ' : ''}<strong>{weighed(f.grams)}</strong
+                >
                 {cupOf(f.cupId)?.name}{/each}
             {:else if task.kind === 'do'}
               <strong>{task.act}</strong>
-              {task.rest}
+              {said(task.rest)}
             {:else if task.kind === 'gate'}
               Wait until <strong>{task.state}</strong>, about {duration(task.minutes)} after the pour
             {:else if task.kind === 'demould'}

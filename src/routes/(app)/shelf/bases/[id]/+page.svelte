@@ -11,6 +11,7 @@
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import ResinParts from '$lib/ui/shelf/ResinParts.svelte';
   import Row from '$lib/ui/Row.svelte';
+  import { mass } from '$lib/ways.svelte';
   import { whose } from '$lib/ui/shelf/whose';
 
   let { data } = $props();
@@ -55,7 +56,7 @@
             {
               id: 'grams',
               num: true,
-              text: (p) => `${(p.share * 1000).toFixed(1)} g`,
+              text: (p) => mass(p.share * 1000),
               class: '!pr-0 font-semibold'
             }
           ]}

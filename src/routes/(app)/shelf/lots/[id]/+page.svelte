@@ -3,10 +3,10 @@
   import { addMonths } from 'date-fns/addMonths';
   import { landed, Lot } from '$core/shelf';
   import { CardForm } from '$lib/card-form.svelte';
-  import { money } from '$lib/ui/money';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
+  import { mass, money } from '$lib/ways.svelte';
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
@@ -137,7 +137,7 @@
     <div class="pt-3">
       <p class="font-display text-[2rem] leading-none font-medium">{money(landed(card) / card.grams)}</p>
       <p class="text-[0.88rem] text-ink-2">
-        a gram, landed{data.left === undefined ? '' : ` · ${data.left.toFixed(0)} g left`}
+        a gram, landed{data.left === undefined ? '' : ` · ${mass(data.left)} left`}
       </p>
     </div>
   </div>

@@ -7,6 +7,7 @@
   import CavityCard from '$lib/ui/shelf/CavityCard.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import Row from '$lib/ui/Row.svelte';
+  import { volume } from '$lib/ways.svelte';
   import { day } from '$lib/when';
 
   let { data } = $props();
@@ -73,7 +74,7 @@
             head: 'really took',
             num: true,
             by: ({ use }) => use.ml ?? 0,
-            text: ({ use }) => (use.ml ? `${use.ml.toFixed(2)} ml each` : 'not weighed')
+            text: ({ use }) => (use.ml ? `${volume(use.ml)} each` : 'not weighed')
           },
           { id: 'take', head: '', num: true }
         ]}

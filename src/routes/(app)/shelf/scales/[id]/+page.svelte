@@ -3,11 +3,16 @@
   import { CardForm } from '$lib/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
+  import { displayOf } from '$core/quantity';
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
   const form = $derived(new CardForm<Scale>('scales', Scale, data.card, data.revision));
   const card = $derived(form.card);
+  // A scale keeps the unit it shows, whatever else is shown in.
+  const unit = $derived(displayOf(card.division));
+  const shown = (grams: number) =>
+    `${(grams / unit.factor).toFixed(unit.symbol === 'g' ? 2 : 3)} ${unit.symbol}`;
 </script>
 
 <svelte:head><title>{card.name || 'New scale'} · Kirapen</title></svelte:head>
@@ -18,7 +23,8 @@
     <Row label="Division" hint="the step of its display" problem={form.at('division')}>
       <QuantityField
         label="Division"
-        unit="g"
+        metric
+        unit={unit.symbol}
         above
         value={card.division}
         onchange={(v) => form.set(['division'], v)}
@@ -27,7 +33,8 @@
     <Row label="Repeatability" hint="spread of repeated readings" problem={form.at('repeatability')}>
       <QuantityField
         label="Repeatability"
-        unit="g"
+        metric
+        unit={unit.symbol}
         value={card.repeatability ?? card.division}
         onchange={(v) => form.set(['repeatability'], v)}
       />
@@ -35,17 +42,17 @@
     <Row label="Up to" problem={form.at('capacity')}>
       <QuantityField
         label="Capacity"
-        unit="g"
+        metric
+        unit={unit.symbol}
         above
         value={card.capacity}
         onchange={(v) => form.set(['capacity'], v)}
       />
     </Row>
     <p class="col-span-3 mt-2 text-ink-2">
-      Weighs colour from <strong class="text-ink">{leastWeighing(card, COLOUR_TOLERANCE).toFixed(2)} g</strong
-      >
+      Weighs colour from <strong class="text-ink">{shown(leastWeighing(card, COLOUR_TOLERANCE))}</strong>
       (within 5 %) and reactive parts from
-      <strong class="text-ink">{leastWeighing(card, PART_TOLERANCE).toFixed(2)} g</strong> (within 2 %).
+      <strong class="text-ink">{shown(leastWeighing(card, PART_TOLERANCE))}</strong> (within 2 %).
     </p>
   </div>
 </div>

@@ -3,6 +3,7 @@
   import { CardForm } from '$lib/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
+  import { volume } from '$lib/ways.svelte';
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
@@ -32,8 +33,8 @@
       />
     </Row>
     <p class="text-[0.95rem] text-ink-2 sm:col-span-2">
-      Stirs up to <strong class="text-ink">{(form.card.ml * (1 - HEADROOM)).toFixed(0)} ml</strong>: a third
-      is left free.
+      Stirs up to <strong class="text-ink">{volume(form.card.ml * (1 - HEADROOM))}</strong>: a third is left
+      free.
     </p>
   </div>
 </div>

@@ -1,0 +1,36 @@
+import { displayOf } from '$core/quantity';
+import * as core from '$core/ways';
+import { USUAL_WAYS, type Ways } from '$core/ways';
+
+/**
+ * The ways of the workshop this page shows. They are one workshop's, the same for everyone who looks, so that they may
+ * stand beside the pages: set once by the outermost layout, read by everything that shows a figure.
+ */
+let current = $state.raw<Ways>(USUAL_WAYS);
+
+/** Every screen follows from here on. */
+export function setWays(ways: Ways): void {
+  current = ways;
+}
+
+/** The ways as they stand; read where something follows them. */
+export const ways = (): Ways => current;
+
+/** The core’s figures and words, in the workshop’s own units. Internal units in. */
+export const mass = (grams: number, decimals?: number): string => core.shownMass(grams, current, decimals);
+export const volume = (ml: number): string => core.shownVolume(ml, current);
+export const length = (mm: number, decimals = 1): string => core.shownLength(mm, current, decimals);
+export const temperature = (celsius: number): string => core.shownTemperature(celsius, current);
+export const money = (amount: number): string => core.shownMoney(amount, current);
+
+/**
+ * A sentence of the core in the workshop's own units. What is said of a plan speaks of weights as the plan's scale shows
+ * them: with that scale's division, g.
+ */
+export const said = (sentence: string, division?: number): string =>
+  core.said(sentence, division === undefined ? current : { ...current, weights: weightsOf(division) });
+
+const weightsOf = (division: number): Ways['weights'] => (displayOf(division).symbol === 'oz' ? 'oz' : 'g');
+
+/** The unit shown for one that things are kept in: `mm` → `in`. */
+export const shownUnit = (symbol: string): string => core.shownUnit(symbol, current);
