@@ -108,6 +108,7 @@ export const PROBLEMS = {
   'count-not-whole': stop('a count that is no whole number'),
   'division-not-positive': stop('a scale without a division'),
   'grams-negative': stop('a weight under nothing'),
+  'withdraws-too-much': stop('more drawn out than there is'),
   'hour-unreadable': stop('no time of day in what was typed'),
   'number-not-positive': stop('a figure that must be more than nothing'),
   'pair-unreadable': stop('a line that holds no pair of figures'),

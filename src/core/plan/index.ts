@@ -22,7 +22,7 @@ export { computePlan, figuresOf } from './compute';
 export type { Computed, ComputedBase, ComputedCup } from './computed';
 export type { CommonMix, CupMix } from './worked';
 export type { ComputedGroup, ComputedLayer } from './piece';
-export { layStep, newPlan, waitStep } from './new';
+export { actStep, layStep, newPlan, waitStep } from './new';
 export { mouldMakingPlan } from './mould-making';
 export { freshId } from './fresh-id';
 export { topUpCup } from './shortfall';

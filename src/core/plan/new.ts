@@ -1,4 +1,4 @@
-import { lay, wait } from '../pour';
+import { acts, lay, wait } from '../pour';
 import type { Gate, Plan, Shelf, Step } from './document';
 
 /**
@@ -56,6 +56,12 @@ export const layStep = (id: string, cupId: string, groupId: string): Step => ({
   gates: [],
   hands: { each: 0.5 }
 });
+
+/** An act as it is first put into a plan, in these cavities. */
+export function actStep(id: string, kind: string, cupId: string, groupId: string): Step | undefined {
+  const definition = acts.find(kind);
+  return definition && { id, act: definition.fresh(cupId), where: [groupId], gates: [] };
+}
 
 /** A wait until a gate opens. */
 export const waitStep = (id: string, groupId: string, gate: Gate): Step => ({

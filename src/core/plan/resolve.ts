@@ -223,7 +223,7 @@ function stepOf(step: Step, plan: Plan, strands: readonly Strand[], problems: Fo
   const cups = new Set(plan.cups.map((c) => c.id));
   if (own?.definition.cups(own.act).some((id) => !cups.has(id)))
     problems.push(missing('cup', `steps/${step.id}/act`, 'This step pours a cup that is not in the plan.'));
-  const here = strands.filter((s) => step.where.includes(s.group.id));
+  const here = step.muted ? [] : strands.filter((s) => step.where.includes(s.group.id));
   const varied = new Map(here.map((s) => [s.id, variedAct(own, s, cups)]));
   return { step, strands: here, own, here: (strandId) => varied.get(strandId) };
 }

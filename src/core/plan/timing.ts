@@ -15,7 +15,7 @@ import type { WorkedCup, WorkedCups } from './worked';
 export function timingOf(plan: ResolvedPlan, filled: readonly FilledStrand[], worked: WorkedCups): Indexed {
   return indexed({
     room: plan.plan.bench.roomCelsius,
-    steps: plan.steps.map((s) => timedStep(s, plan)),
+    steps: plan.steps.filter((s) => !s.step.muted).map((s) => timedStep(s, plan)),
     pours: new Map(filled.flatMap((f) => f.pours.map((p) => [p.id, timedPour(p, f)] as const))),
     mixes: new Map(
       [...pots(plan, worked), ...worked.cups.flatMap((w) => cupMixes(w, worked))].map((m) => [m.mixId, m])
@@ -48,12 +48,20 @@ function timedStep({ step, strands, own }: ResolvedStep, plan: ResolvedPlan): Ti
     gates: step.gates,
     strandIds: strands.map((s) => s.id),
     line: lineOf(own, plan),
+    after: own?.definition.group === 'after',
+    demoulds: own?.definition.traits?.(own.act).includes('demoulds') ?? false,
     ...minutes
   };
 }
 
 const lineOf = (own: ResolvedStep['own'], { cupOf }: ResolvedPlan): string =>
-  own ? own.definition.words(own.act, { cup: (id) => cupOf.get(id)?.cup.name ?? id, cavities: '' }).line : '';
+  own
+    ? own.definition.words(own.act, {
+        cup: (id) => cupOf.get(id)?.cup.name ?? id,
+        part: (id) => id,
+        cavities: ''
+      }).line
+    : '';
 
 function timedPour(pour: Pour, { layers }: FilledStrand): TimedPour {
   const own = layers.filter((l) => l.pourId === pour.id);

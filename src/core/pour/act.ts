@@ -1,15 +1,26 @@
 import type { z } from 'zod';
 import type { Amount } from '../plan/document';
 import type { Found } from '../problem';
+import type { Fields } from './fields';
 import type { Stand } from './stand';
 
 /** The families in which a maker looks for an act. */
 export type ActGroup = 'pour in' | 'move' | 'put in' | 'wait' | 'after';
 
+/** What rules ask of an act: it brings a flame, alcohol, or water; it opens the mould; it seals the piece. */
+export type Trait = 'flame' | 'alcohol' | 'water' | 'demoulds' | 'seals' | 'glues' | 'covers';
+
 /** What an act takes from a cup for each cavity, ml: all that the batch asks of it. */
 export interface Draw {
   cupId: string;
   ml: number;
+}
+
+/** What is poured: from which cup, how much, and into which chamber. */
+export interface Pouring {
+  cupId: string;
+  amount: Amount;
+  chamberId?: string | undefined;
 }
 
 /** A state an act needs, of a cup it draws from or of what it goes onto. */
@@ -36,6 +47,8 @@ export interface ActStep {
 /** Names for the things an act speaks of. */
 export interface Naming {
   cup(id: string): string;
+  /** A chamber, a zone, an embed or a colourant by its name. */
+  part(id: string): string;
   /** The cavities it is done in, e.g. “knobs 1–6”; empty at the bench. */
   cavities: string;
 }
@@ -65,6 +78,11 @@ export interface ActDefinition<A extends { kind: string }> {
   kind: A['kind'];
   group: ActGroup;
   schema: z.ZodType<A>;
+  /** What it asks for, by key: its form. Absent for an act that no form edits. */
+  fields?: Fields;
+  /** Other words a maker may look for it by. */
+  also?: readonly string[];
+  traits?(act: A): readonly Trait[];
   /** The act as it is first put into a plan, from a cup where it needs one. */
   fresh(cupId: string): A;
   /** Cups it names, whether or not anything is drawn from them. */

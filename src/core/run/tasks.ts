@@ -2,6 +2,7 @@ import { PORTION, type PlannedLetDown, type Weighing } from '../batch';
 import { creepSteps } from '../dosing';
 import type { Computed } from '../plan/computed';
 import type { Plan } from '../plan/document';
+import { acts } from '../pour';
 import { lotsOf, stockOfWeighing } from '../plan/needs';
 import { COLOUR_STIR_MINUTES, jarId, turnId, type SequenceItem } from '../schedule';
 import type { Task, WeighTask } from './task';
@@ -25,18 +26,32 @@ export function tasksOf(plan: Plan, computed: Computed): Task[] {
       case 'gate':
         return gateTask(plan, computed, item);
       case 'do':
-        return doTask(plan, computed, item);
+        return demouldsOf(plan, item).length
+          ? demouldsOf(plan, item).flatMap((id) => demouldTask(computed, id))
+          : doTask(plan, computed, item);
     }
   });
-  const demoulds = computed.score.demould.map((d): Task => ({
-    id: `demould:${d.groupId}`,
-    kind: 'demould',
-    groupId: d.groupId,
-    from: d.from - d.lastPour,
-    to: d.to - d.lastPour
-  }));
+  // What the plan does not take out of its mould itself is taken out at the end.
+  const told = new Set(tasks.flatMap((t) => (t.kind === 'demould' ? [t.groupId] : [])));
+  const demoulds = computed.score.demould
+    .filter((d) => !told.has(d.groupId))
+    .flatMap((d) => demouldTask(computed, d.groupId));
   const jars = computed.letDowns.flatMap((l, i) => letDownTasks(l, jarId(i + 1)));
   return [{ id: 'prepare', kind: 'prepare' }, ...jars, ...tasks, ...demoulds];
+}
+
+/** The groups that a step takes out of their moulds. */
+function demouldsOf(plan: Plan, { stepId }: Item<'do'>): string[] {
+  const step = plan.steps.find((s) => s.id === stepId);
+  const known = step && acts.read(step.act);
+  return known?.definition.traits?.(known.act).includes('demoulds') ? step!.where : [];
+}
+
+function demouldTask(computed: Computed, groupId: string): Task[] {
+  const window = computed.score.demould.find((d) => d.groupId === groupId);
+  if (!window) return [];
+  const { from, to, lastPour } = window;
+  return [{ id: `demould:${groupId}`, kind: 'demould', groupId, from: from - lastPour, to: to - lastPour }];
 }
 
 /** A let-down is weighed before any clock runs: its colourant, then the carrier, which follows what really went in. */

@@ -72,6 +72,7 @@ function judge(p: Playing, step: TimedStep, c: Condition, at: At): Judged {
 function zeroOf(p: Playing, zero: Zero): number | undefined {
   if ('stepDone' in zero) return p.steps.get(zero.stepDone);
   if ('cupColoured' in zero) return p.cups.get(zero.cupColoured)?.coloured;
+  if ('demoulded' in zero) return p.demoulded.get(zero.demoulded);
   if ('mixMet' in zero) return p.pots.get(`~${zero.mixMet}`)?.zero ?? p.cups.get(zero.mixMet)?.window.zero;
   return undefined;
 }

@@ -5,7 +5,7 @@ import type { Playing, StrandTime } from './playing';
 import { demouldClash, pastWindow } from './problems';
 import type { Block, PourWindow, Score } from './score';
 import type { SequenceItem } from './sequence';
-import type { Indexed, Material, TimedMix } from './timing';
+import type { Indexed, Material, TimedMix, TimedStep } from './timing';
 
 /** Hands' time for one weighing, minutes: set down, pour, read. A starting figure for a practised hand. */
 export const WEIGHING_MINUTES = 0.5;
@@ -21,7 +21,7 @@ const FILL_MINUTES = 0.5;
 export function scoreOf(sequence: readonly SequenceItem[], timing: Indexed): Score & { problems: Found[] } {
   const p: Playing = {
     timing,
-    score: { blocks: [], windows: [], gates: [], demould: [], ends: 0 },
+    score: { blocks: [], windows: [], gates: [], demould: [], ends: 0, done: 0 },
     problems: [],
     now: 0,
     windows: new Map(),
@@ -29,11 +29,13 @@ export function scoreOf(sequence: readonly SequenceItem[], timing: Indexed): Sco
     pots: new Map(),
     strands: new Map(),
     steps: new Map(),
-    late: new Set()
+    late: new Set(),
+    demoulded: new Map()
   };
   for (const item of sequence) playItem(p, item);
   demoulds(p);
-  p.score.ends = p.now;
+  p.score.ends = p.poured ?? p.now;
+  p.score.done = p.now;
   return { ...p.score, problems: p.problems };
 }
 
@@ -180,6 +182,7 @@ function waitAt(p: Playing, item: Extract<SequenceItem, { kind: 'gate' }>): void
   if (!step || !gate) return;
   const { wait, problems } = gateWait(p, step, gate);
   p.problems.push(...problems);
+  if (step.after) p.poured ??= p.now;
   if (!wait) return;
   const groupId = groupOf(p, step.strandIds[0] ?? '');
   p.score.gates.push({ ...wait, gateId: gate.id, stepId: step.id, turn: item.turn, groupId, from: p.now });
@@ -192,10 +195,17 @@ function doStep(p: Playing, stepId: string): void {
   if (!step) return;
   const groupId = step.strandIds.length ? { groupId: groupOf(p, step.strandIds[0]!) } : {};
   const common = { act: 'do' as const, cupId: '', stepId, label: step.line, ...groupId };
+  if (step.after) p.poured ??= p.now;
+  if (step.demoulds) p.now = Math.max(p.now, firmIn(p, step));
   block(p, common, step.attended);
   block(p, { ...common, unattended: true }, step.unattended);
   p.steps.set(stepId, p.now);
+  if (step.demoulds) for (const id of step.strandIds) p.demoulded.set(groupOf(p, id), p.now);
 }
+
+/** When everything in a step's cavities may be handled. */
+const firmIn = (p: Playing, { strandIds }: TimedStep): number =>
+  Math.max(0, ...strandIds.map((id) => p.strands.get(id)?.firm ?? 0));
 
 /** When each group may leave its mould: all of its strands firm, and the earliest late edge of any. */
 function demoulds(p: Playing): void {

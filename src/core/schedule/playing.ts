@@ -29,4 +29,8 @@ export interface Playing {
   /** When each step was last done. */
   steps: Map<string, number>;
   late: Set<string>;
+  /** When the pieces of each group left their mould. */
+  demoulded: Map<string, number>;
+  /** When the hands were done pouring: what comes after is days. */
+  poured?: number;
 }

@@ -62,6 +62,8 @@ export interface Score {
   windows: PourWindow[];
   gates: GateWait[];
   demould: DemouldWindow[];
-  /** When the hands are done. */
+  /** When the hands are done pouring. */
   ends: number;
+  /** When everything is done, the days after counted. */
+  done: number;
 }

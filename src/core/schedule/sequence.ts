@@ -33,14 +33,23 @@ interface Segment {
  */
 export function sequenceOf(timing: Indexed, colouring: readonly string[]): SequenceItem[] {
   const writer = new Writer(timing, colouring);
-  for (const { pots, steps } of segmentsOf(timing))
+  const after = afterwards(timing);
+  for (const { pots, steps } of segmentsOf(timing, timing.steps.slice(0, timing.steps.length - after.length)))
     pots.forEach((pot, i) => writer.turn(steps, pot, i === pots.length - 1));
+  writer.turn(after, undefined, true);
   return writer.items;
 }
 
-function segmentsOf(timing: Indexed): Segment[] {
+/** The steps at the end that draw nothing, from the first that is done to a poured piece: they wait for every turn. */
+function afterwards(timing: Indexed): TimedStep[] {
+  const last = timing.steps.findLastIndex((s) => timing.poursOf(s.id).length > 0);
+  const first = timing.steps.findIndex((s, i) => i > last && s.after);
+  return first < 0 ? [] : timing.steps.slice(first);
+}
+
+function segmentsOf(timing: Indexed, steps: readonly TimedStep[]): Segment[] {
   const segments: (Segment & { pot: string | undefined })[] = [];
-  for (const step of timing.steps) {
+  for (const step of steps) {
     const pots = timing
       .poursOf(step.id)
       .flatMap((p) => timing.mixesFor(p.pourId).map((m) => timing.potOf(m)?.cupId));
@@ -78,7 +87,7 @@ class Writer {
       for (const gate of step.gates)
         this.items.push({ kind: 'gate', stepId: step.id, gateId: gate.id, turn });
       for (const { p, m } of own) this.#pour(p, m);
-      if (!pours.length && step.attended + step.unattended > 0)
+      if (!pours.length && (step.attended + step.unattended > 0 || step.demoulds))
         this.items.push({ kind: 'do', stepId: step.id, turn });
     }
   }

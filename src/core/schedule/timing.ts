@@ -51,6 +51,10 @@ export interface TimedStep {
   line: string;
   attended: number;
   unattended: number;
+  /** Done once the piece is poured: it waits for the last turn. */
+  after?: boolean;
+  /** It takes the pieces out of their mould. */
+  demoulds?: boolean;
 }
 
 /** Everything a score is played from. */

@@ -8,6 +8,7 @@
     title,
     words = '…',
     width = '19rem',
+    side = 'bottom',
     class: extra = '',
     children
   }: {
@@ -16,6 +17,7 @@
     title: string;
     words?: string;
     width?: string;
+    side?: 'bottom' | 'right';
     class?: string;
     children: Snippet;
   } = $props();
@@ -30,6 +32,7 @@
     <Popover.Content
       class="z-30 max-h-[76vh] overflow-y-auto rounded-xl border border-rule-strong bg-ground p-4 text-[0.9rem] shadow-xl"
       style="width:{width}"
+      {side}
       sideOffset={6}
       collisionPadding={12}
       align="start"

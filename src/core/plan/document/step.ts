@@ -19,6 +19,8 @@ export const Step = z
     /** Hands' minutes for each cavity and once for the whole step; the act's usual ones when absent. */
     hands: z.object({ each: minutes.optional(), once: minutes.optional() }).optional(),
     tool: z.string().max(60).optional(),
+    /** Left out for now, and kept: nothing is drawn, timed or run. */
+    muted: z.literal(true).optional(),
     /** How it is done, in the maker's words: shown while pouring. */
     note: z.string().max(200).optional()
   })

@@ -1,7 +1,7 @@
 <!-- A laid layer on one line: which cup, how much; what that comes to below. -->
 <script lang="ts">
   import { AMOUNT_FORMS, formatAmount, parseAmount } from '$core/plan';
-  import { Lay } from '$core/pour';
+  import { lay } from '$core/pour';
   import { length, said, volume } from '$lib/ways.svelte';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
@@ -11,7 +11,7 @@
   import type { ActEditorProps } from '.';
 
   let { editor, step, n }: ActEditorProps = $props();
-  const act = $derived(Lay.safeParse(step.act).data);
+  const act = $derived(lay.schema.safeParse(step.act).data);
   const computed = $derived(editor.computed);
   const layer = $derived(computed.groups.flatMap((g) => g.layers).find((l) => l.stepId === step.id));
   const cup = $derived(computed.cups.find((c) => c.cupId === act?.cupId));
@@ -21,7 +21,7 @@
 
 {#if act}
   {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} />{/if}
-  <div class="min-w-0 flex-1">
+  <div class="min-w-0 flex-1 {step.muted ? 'opacity-50' : ''}">
     <div class="flex flex-wrap items-baseline gap-x-1">
       <Choice
         quiet

@@ -1,11 +1,11 @@
 <!-- A wait on one line: how long, or only for its gates. -->
 <script lang="ts">
-  import { Wait } from '$core/pour';
+  import { wait } from '$core/pour';
   import QuantityField from '../QuantityField.svelte';
   import type { ActEditorProps } from '.';
 
   let { editor, step, n }: ActEditorProps = $props();
-  const act = $derived(Wait.safeParse(step.act).data);
+  const act = $derived(wait.schema.safeParse(step.act).data);
   const set = (minutes: number | undefined) =>
     editor.edit({ path: ['steps', step.id, 'act', 'minutes'], value: minutes });
 </script>

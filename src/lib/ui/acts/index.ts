@@ -1,7 +1,8 @@
 import type { Component } from 'svelte';
 import type { Step } from '$core/plan';
-import type { Act } from '$core/pour';
+import { acts, type Act } from '$core/pour';
 import type { PlanEditor } from '$lib/plan-editor.svelte';
+import ActEditor from './ActEditor.svelte';
 import LayEditor from './LayEditor.svelte';
 import WaitEditor from './WaitEditor.svelte';
 
@@ -12,12 +13,14 @@ export interface ActEditorProps {
   n: number;
 }
 
-/** One editor for every act that ships with the program; TypeScript refuses a missing one. */
-const ACT_EDITORS: Record<Act['kind'], Component<ActEditorProps>> = {
+/** Acts with a line of their own; every other one is edited by the form that its fields make. */
+const OWN_EDITORS: Partial<Record<Act['kind'], Component<ActEditorProps>>> = {
   lay: LayEditor,
   wait: WaitEditor
 };
 
 /** The editor of an act, or undefined for one that this program cannot edit. */
-export const editorOf = (kind: string): Component<ActEditorProps> | undefined =>
-  Object.hasOwn(ACT_EDITORS, kind) ? ACT_EDITORS[kind as Act['kind']] : undefined;
+export function editorOf(kind: string): Component<ActEditorProps> | undefined {
+  if (Object.hasOwn(OWN_EDITORS, kind)) return OWN_EDITORS[kind as Act['kind']];
+  return acts.find(kind)?.fields ? ActEditor : undefined;
+}

@@ -1,8 +1,21 @@
 <script lang="ts">
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import X from '@lucide/svelte/icons/x';
-  import { freshId, layStep, waitStep, type Group, type Step, sharedEqually, sharersOf } from '$core/plan';
-  import { drawnFrom } from '$core/pour';
+  import {
+    actStep,
+    freshId,
+    layStep,
+    waitStep,
+    type Group,
+    type Step,
+    sharedEqually,
+    sharersOf
+  } from '$core/plan';
+  import Copy from '@lucide/svelte/icons/copy';
+  import EyeOff from '@lucide/svelte/icons/eye-off';
+  import ArrowDown from '@lucide/svelte/icons/arrow-down';
+  import { acts, drawnFrom } from '$core/pour';
+  import ActPicker from '../acts/ActPicker.svelte';
   import { parseCount } from '$core/quantity';
   import { said, volume } from '$lib/ways.svelte';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
@@ -57,9 +70,13 @@
     editor.replace({ ...plan, groups: plan.groups.filter((g) => g.id !== id), steps });
   }
 
+  const isAfter = (step: Step) => acts.find(step.act.kind)?.group === 'after';
+
+  /** Puts a step at the end of its cavities: what is poured before what is done afterwards. */
   function insert(groupId: string, step: Step) {
-    const last = plan.steps.findLastIndex((s) => s.where.includes(groupId));
-    const at = last < 0 ? plan.steps.length : last + 1;
+    const own = plan.steps.filter((s) => s.where.includes(groupId) && (isAfter(step) || !isAfter(s)));
+    const last = own.at(-1);
+    const at = last ? plan.steps.indexOf(last) + 1 : plan.steps.length;
     editor.edit({ path: ['steps'], value: plan.steps.toSpliced(at, 0, step) });
   }
 
@@ -67,6 +84,13 @@
     const used = new Set(stepsOf(groupId).flatMap((s) => drawnFrom(s.act)));
     const cup = plan.cups.find((c) => !used.has(c.id)) ?? plan.cups[0];
     if (cup) insert(groupId, layStep(freshId(plan, 'lay'), cup.id, groupId));
+  }
+
+  function addAct(groupId: string, kind: string) {
+    const used = stepsOf(groupId).flatMap((s) => drawnFrom(s.act));
+    const cupId = plan.cups.find((c) => !used.includes(c.id))?.id ?? used.at(-1) ?? plan.cups[0]?.id ?? '';
+    const step = actStep(freshId(plan, kind), kind, cupId, groupId);
+    if (step) insert(groupId, step);
   }
 
   /** A wait at the end, until what was poured last is ready for the next layer. */
@@ -80,16 +104,25 @@
     insert(group.id, waitStep(freshId(plan, 'wait'), group.id, gate));
   }
 
-  function moveUp(step: Step, groupId: string) {
+  /** Changes places with its neighbour in the same cavities: −1 earlier, 1 later. */
+  function move(step: Step, groupId: string, by: -1 | 1) {
     const own = stepsOf(groupId);
-    const before = own[own.indexOf(step) - 1];
-    if (!before) return;
+    const other = own[own.indexOf(step) + by];
+    if (!other) return;
     const steps = plan.steps.map((s) => {
-      if (s.id === step.id) return before;
-      return s.id === before.id ? step : s;
+      if (s.id === step.id) return other;
+      return s.id === other.id ? step : s;
     });
     editor.edit({ path: ['steps'], value: steps });
   }
+
+  function copy(step: Step) {
+    const gates = step.gates.map((g) => ({ ...g, id: freshId(plan, 'gate') }));
+    const again = { ...step, id: freshId(plan, step.act.kind), gates };
+    editor.edit({ path: ['steps'], value: plan.steps.toSpliced(plan.steps.indexOf(step) + 1, 0, again) });
+  }
+  const mute = (step: Step) =>
+    editor.edit({ path: ['steps', step.id, 'muted'], value: step.muted ? undefined : true });
 
   /** Cavities of its kind that one mould has. */
   const inOne = (group: Group) =>
@@ -169,16 +202,40 @@
                   “{step.act.kind}” is an act that this version does not know.
                 </p>
               {/if}
-              <div class="flex flex-col opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
-                {#if n > 0}
-                  <button
-                    class="p-0.5 text-ink-2 hover:text-ink"
-                    aria-label="Move step {n + 1} earlier"
-                    onclick={() => moveUp(step, group.id)}
-                  >
-                    <ArrowUp size={15} />
-                  </button>
-                {/if}
+              <div
+                class="grid grid-cols-2 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 [&>button]:p-0.5"
+              >
+                <button
+                  class="text-ink-2 hover:text-ink disabled:opacity-30"
+                  aria-label="Move step {n + 1} earlier"
+                  disabled={n === 0}
+                  onclick={() => move(step, group.id, -1)}
+                >
+                  <ArrowUp size={15} />
+                </button>
+                <button
+                  class="text-ink-2 hover:text-ink"
+                  aria-label="Copy step {n + 1}"
+                  onclick={() => copy(step)}
+                >
+                  <Copy size={15} />
+                </button>
+                <button
+                  class="text-ink-2 hover:text-ink disabled:opacity-30"
+                  aria-label="Move step {n + 1} later"
+                  disabled={n === stepsOf(group.id).length - 1}
+                  onclick={() => move(step, group.id, 1)}
+                >
+                  <ArrowDown size={15} />
+                </button>
+                <button
+                  class="text-ink-2 hover:text-ink"
+                  aria-label="{step.muted ? 'Do' : 'Leave out'} step {n + 1}"
+                  aria-pressed={step.muted ?? false}
+                  onclick={() => mute(step)}
+                >
+                  <EyeOff size={15} />
+                </button>
                 <button
                   class="p-0.5 text-ink-2 hover:text-cinnabar"
                   aria-label="Take out step {n + 1}"
@@ -191,11 +248,12 @@
           </li>
         {/each}
       </ol>
-      <div class="mt-1 flex gap-1">
+      <div class="mt-1 flex flex-wrap items-center gap-1">
         <button class="button bare" onclick={() => addLayer(group.id)} disabled={!plan.cups.length}
           >+ layer</button
         >
         <button class="button bare" onclick={() => addGate(group)}>+ gate</button>
+        <ActPicker label="Add an act to {group.name}" onpick={(kind) => addAct(group.id, kind)} />
         {#if sharersOf(plan, group.id).length > 1}
           <button class="button bare" onclick={() => editor.replace(sharedEqually(plan, group.id))}
             >share equally</button

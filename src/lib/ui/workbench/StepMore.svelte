@@ -1,7 +1,7 @@
 <!-- How a layer is poured: its chamber, the hands' time for one cavity, and the maker's own words. -->
 <script lang="ts">
   import type { Step } from '$core/plan';
-  import { Lay } from '$core/pour';
+  import { lay } from '$core/pour';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import Choice from '../Choice.svelte';
   import More from '../More.svelte';
@@ -10,7 +10,7 @@
   import Row from '../Row.svelte';
 
   let { editor, step, n }: { editor: PlanEditor; step: Step; n: number } = $props();
-  const act = $derived(Lay.safeParse(step.act).data);
+  const act = $derived(lay.schema.safeParse(step.act).data);
   const group = $derived(editor.computed.groups.find((g) => step.where.includes(g.groupId)));
   const set = (path: string[], value: unknown) => editor.edit({ path: ['steps', step.id, ...path], value });
 </script>

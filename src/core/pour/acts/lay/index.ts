@@ -1,39 +1,17 @@
-import { formatAmount, type Amount } from '../../../plan/document';
-import type { ActDefinition, ActStep, Applied } from '../../act';
-import { inChamber, levelled, pouredOn, spreadOf, type Filled, type Stand } from '../../stand';
-import { nothingToPour, overfull, unevenChambers, unknownChamber, unknownZone } from './problems';
-import { Lay } from './schema';
+import { formatAmount } from '../../../plan/document';
+import { defineAct } from '../../define';
+import { amount, intoChamber, cup, type ActOf } from '../../fields';
 
-export { Lay };
+/** A layer that levels by itself, over the whole cavity or in one chamber of a divided one; levels stay even when all are filled alike. */
+const fields = { cupId: cup(), amount: amount(), chamberId: intoChamber() };
+export type Lay = ActOf<'lay', typeof fields>;
 
-const EPSILON = 1e-9;
-/** Chambers whose levels differ by more than this push on their divider, mm. */
-const EVEN_MM = 2;
-/** Hands' time for one cavity where the maker gives none, minutes. */
-const USUAL_EACH = 0.5;
-
-export const lay: ActDefinition<Lay> = {
+export const lay = defineAct({
   kind: 'lay',
   group: 'pour in',
-  schema: Lay,
-  fresh: (cupId) => ({ kind: 'lay', cupId, amount: { kind: 'rim' } }),
-  cups: (act) => [act.cupId],
-  amount: (act) => act.amount,
-  changed: (act, { cup, amount }) => ({
-    ...act,
-    ...(cup ? { cupId: cup(act.cupId) } : {}),
-    ...(amount ? { amount } : {})
-  }),
-  draws(act, stand, step) {
-    const before = stand.layers.length;
-    const layer = lay.apply(act, stand, step).stand.layers[before];
-    return layer ? [{ cupId: act.cupId, ml: layer.each }] : [];
-  },
-  apply: laid,
-  hands: (_, { hands }, count) => ({
-    attended: (hands?.once ?? 0) + count * (hands?.each ?? USUAL_EACH),
-    unattended: 0
-  }),
+  fields,
+  also: ['layer', 'pour', 'fill'],
+  usually: { each: 0.5 },
   words: (act, { cup, cavities }) => ({
     line: `lay ${cup(act.cupId)}, ${formatAmount(act.amount)}`,
     act: 'Pour',
@@ -41,60 +19,4 @@ export const lay: ActDefinition<Lay> = {
     hint: 'low and slow, down the middle',
     confirm: 'Poured'
   })
-};
-
-function laid(act: Lay, stand: Stand, step: ActStep): Applied {
-  const chamber = stand.chambers.find((c) => c.id === act.chamberId);
-  if (act.chamberId && !chamber) return { stand, problems: [unknownChamber(act, step, stand)] };
-  const uneven = chamber ? 0 : spreadOf(stand);
-  const problems = uneven > EVEN_MM ? [unevenChambers(uneven, step, stand)] : [];
-  const ready = chamber ? stand : levelled(stand);
-
-  const share = chamber?.share ?? 1;
-  const from = chamber ? inChamber(ready, chamber) : ready.whole;
-  const wanted = volumeAfter(act.amount, from, share, ready);
-  if (wanted === undefined) return { stand: ready, problems: [...problems, unknownZone(act, step, stand)] };
-  if (wanted <= from.ml + EPSILON)
-    return {
-      stand: ready,
-      problems: [...problems, nothingToPour(act, step, from.ml / (stand.cavity.capacity * share))]
-    };
-  const most = mostIn(act.amount, share, ready);
-  if (wanted > most * (1 + 1e-6) + EPSILON)
-    problems.push(overfull(act, step, ready, { over: wanted - most, most }));
-  const ml = Math.min(wanted, most) - from.ml;
-  const place = { stepId: step.stepId, cupId: act.cupId, chamber };
-  return { stand: ml > EPSILON ? pouredOn(ready, ml, place) : ready, problems };
-}
-
-/** The most that may stand in the cavity (or in its chamber of so much share), ml. */
-const mostIn = (amount: Amount, share: number, { cavity }: Stand): number =>
-  (cavity.capacity + (amount.kind === 'dome' ? cavity.domeMl : 0)) * share;
-
-/** Volume in the cavity (or its chamber of so much share) once an amount has been laid, ml; may exceed its capacity. */
-function volumeAfter(amount: Amount, from: Filled, share: number, stand: Stand): number | undefined {
-  const { cavity } = stand;
-  // Above the rim there is no more room: a depth past it counts at the rim's area, so that it reads as overfull.
-  const volumeAt = (z: number) =>
-    share *
-    (z <= cavity.depth ? cavity.volumeAt(z) : cavity.capacity * (1 + (z - cavity.depth) / cavity.depth));
-  switch (amount.kind) {
-    case 'deep':
-      return volumeAt(from.level + amount.mm);
-    case 'volume':
-      return from.ml + amount.ml;
-    case 'share':
-      return from.ml + amount.of * cavity.capacity * share;
-    case 'to level':
-      return volumeAt(amount.mm);
-    case 'to share':
-      return amount.of * cavity.capacity * share;
-    case 'rim':
-    case 'dome':
-      return mostIn(amount, share, stand);
-    case 'zone': {
-      const zone = stand.zones.find((x) => x.id === amount.zoneId || x.name === amount.zoneId);
-      return zone ? volumeAt(zone.to) : undefined;
-    }
-  }
-}
+});

@@ -1,25 +1,17 @@
-import { z } from 'zod';
 import { duration } from '../../../quantity';
-import type { ActDefinition } from '../../act';
+import { defineAct } from '../../define';
+import { maybe, minutes, type ActOf } from '../../fields';
 
 /** Nothing is done: minutes pass, or the gates on the step open. */
-export const Wait = z.object({
-  kind: z.literal('wait'),
-  /** How long, minutes; only for its gates when absent. */
-  minutes: z.number().positive('must be more than nothing').max(50_000).optional()
-});
-export type Wait = z.infer<typeof Wait>;
+const fields = { minutes: maybe(minutes('How long', 10)) };
+export type Wait = ActOf<'wait', typeof fields>;
 
-export const wait: ActDefinition<Wait> = {
+export const wait = defineAct({
   kind: 'wait',
   group: 'wait',
-  schema: Wait,
-  fresh: () => ({ kind: 'wait' }),
-  cups: () => [],
-  changed: (act) => act,
-  draws: () => [],
-  apply: (_, stand) => ({ stand, problems: [] }),
-  hands: (act) => ({ attended: 0, unattended: act.minutes ?? 0 }),
+  fields,
+  also: ['hands off', 'leave', 'gate', 'rest'],
+  passes: (act) => act.minutes ?? 0,
   words: (act, { cavities }) => ({
     line: act.minutes === undefined ? 'wait' : `wait ${duration(act.minutes)}`,
     act: 'Wait',
@@ -29,4 +21,4 @@ export const wait: ActDefinition<Wait> = {
     hint: 'hands off',
     confirm: 'Go on'
   })
-};
+});

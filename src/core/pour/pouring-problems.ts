@@ -1,7 +1,6 @@
-import type { Found } from '../../../problem';
-import type { ActStep } from '../../act';
-import type { Stand } from '../../stand';
-import type { Lay } from './schema';
+import type { Found } from '../problem';
+import type { ActStep, Pouring } from './act';
+import type { Stand } from './stand';
 
 export const unevenChambers = (mm: number, step: ActStep, stand: Stand): Found => ({
   code: 'chambers-uneven',
@@ -11,7 +10,7 @@ export const unevenChambers = (mm: number, step: ActStep, stand: Stand): Found =
   mend: 'Fill them to one level, in rounds.'
 });
 
-export const unknownChamber = (act: Lay, step: ActStep, stand: Stand): Found => ({
+export const unknownChamber = (act: Pouring, step: ActStep, stand: Stand): Found => ({
   code: 'chamber-unknown',
   level: 'stop',
   path: `${step.path}/chamberId`,
@@ -19,7 +18,7 @@ export const unknownChamber = (act: Lay, step: ActStep, stand: Stand): Found => 
   mend: 'Choose one of the mould’s chambers, or the whole cavity.'
 });
 
-export const unknownZone = (act: Lay, step: ActStep, stand: Stand): Found => ({
+export const unknownZone = (act: Pouring, step: ActStep, stand: Stand): Found => ({
   code: 'zone-unknown',
   level: 'stop',
   path: `${step.path}/amount`,
@@ -27,7 +26,7 @@ export const unknownZone = (act: Lay, step: ActStep, stand: Stand): Found => ({
   mend: 'Name a zone of the mould’s card, or give a depth.'
 });
 
-export const nothingToPour = (act: Lay, step: ActStep, share: number): Found => ({
+export const nothingToPour = (act: Pouring, step: ActStep, share: number): Found => ({
   code: 'level-passed',
   level: 'stop',
   path: `${step.path}/amount`,
@@ -39,7 +38,7 @@ export const nothingToPour = (act: Lay, step: ActStep, share: number): Found => 
 });
 
 export const overfull = (
-  act: Lay,
+  act: Pouring,
   step: ActStep,
   stand: Stand,
   room: { over: number; most: number }

@@ -1,0 +1,23 @@
+import { defineAct } from '../../define';
+import { oneOf, type ActOf } from '../../fields';
+
+/** A clean straw, pick or breath takes the bubbles that have risen. */
+const fields = {
+  with: oneOf('With', ['a pick', 'breath', 'a straw'], 'a pick')
+};
+export type Clear = ActOf<'clear', typeof fields>;
+
+export const clear = defineAct({
+  kind: 'clear',
+  group: 'wait',
+  fields,
+  also: ['bubbles', 'pop'],
+  usually: { each: 0.3 },
+  words: (act, { cavities }) => ({
+    line: `clear the bubbles with ${act.with}`,
+    act: 'Clear',
+    rest: `the bubbles in ${cavities} with ${act.with}`,
+    hint: 'what has risen and stays',
+    confirm: 'Cleared'
+  })
+});

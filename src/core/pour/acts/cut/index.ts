@@ -1,0 +1,25 @@
+import { defineAct } from '../../define';
+import { count, oneOf, quantity, type ActOf } from '../../fields';
+
+/** Cut into pieces: bars, slices, logs. */
+const fields = {
+  pieces: count('Into', 10, 1000, 2),
+  how: oneOf('How', ['straight', 'on the diagonal', 'into logs'], 'straight'),
+  kerf: quantity('Blade takes', 'mm', 0, { max: 20 })
+};
+export type Cut = ActOf<'cut', typeof fields>;
+
+export const cut = defineAct({
+  kind: 'cut',
+  group: 'after',
+  fields,
+  also: ['slice', 'bars', 'log', 'wire'],
+  usually: { each: 5 },
+  words: (act, { cavities }) => ({
+    line: `cut into ${act.pieces}, ${act.how}`,
+    act: 'Cut',
+    rest: `${cavities} into ${act.pieces}, ${act.how}`,
+    hint: 'one clean pass; wipe the blade',
+    confirm: 'Cut'
+  })
+});

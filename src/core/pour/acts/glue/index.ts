@@ -1,0 +1,26 @@
+import { defineAct } from '../../define';
+import { minutes, words, type ActOf } from '../../fields';
+
+/** Parts are glued on. */
+const fields = {
+  what: words('What'),
+  minutes: minutes('Held for', 30, 2880)
+};
+export type Glue = ActOf<'glue', typeof fields>;
+
+export const glue = defineAct({
+  kind: 'glue',
+  group: 'after',
+  fields,
+  also: ['stick', 'fix', 'back'],
+  traits: ['glues'],
+  usually: { each: 2 },
+  passes: (act) => act.minutes,
+  words: (act, { cavities }) => ({
+    line: `glue on ${act.what ?? 'the part'}`,
+    act: 'Glue',
+    rest: `${act.what ?? 'the part'} on ${cavities}`,
+    hint: 'on a clean, keyed face; clamp it without a squeeze',
+    confirm: 'Glued'
+  })
+});

@@ -1,0 +1,27 @@
+import { defineAct } from '../../define';
+import { list, oneOf, type ActOf } from '../../fields';
+
+/** Sanded through the grits. */
+const fields = {
+  grits: list('Grits', [120, 240, 400, 800], 10_000),
+  wet: oneOf('How', ['wet', 'dry'], 'wet')
+};
+export type Sand = ActOf<'sand', typeof fields>;
+
+export const sand = defineAct({
+  kind: 'sand',
+  group: 'after',
+  fields,
+  also: ['grit', 'polish', 'smooth'],
+  usually: { each: 4 },
+  words: (act, { cavities }) => ({
+    line: `sand ${act.wet}, ${act.grits.join(', ')}`,
+    act: 'Sand',
+    rest: `${cavities} ${act.wet} through ${act.grits.join(', ')}`,
+    hint:
+      act.wet === 'dry'
+        ? 'a respirator on, and extraction: the dust is the hazard'
+        : 'wet, flat, each grit until the last one’s marks are gone',
+    confirm: 'Sanded'
+  })
+});

@@ -1,0 +1,24 @@
+import { defineAct } from '../../define';
+import { quantity, words, type ActOf } from '../../fields';
+
+/** Strewn on the open face: glitter, salt, seeds, chips. */
+const fields = {
+  what: words('What'),
+  grams: quantity('Of it', 'g', 1, { max: 5000 })
+};
+export type Sprinkle = ActOf<'sprinkle', typeof fields>;
+
+export const sprinkle = defineAct({
+  kind: 'sprinkle',
+  group: 'put in',
+  fields,
+  also: ['strew', 'glitter', 'salt', 'seeds'],
+  usually: { each: 0.3 },
+  words: (act, { cavities }) => ({
+    line: `sprinkle ${act.grams} g ${act.what ?? ''}`.trim(),
+    act: 'Sprinkle',
+    rest: `${act.grams} g ${act.what ?? ''} over ${cavities}`,
+    hint: 'while the surface still takes it',
+    confirm: 'Sprinkled'
+  })
+});

@@ -1,0 +1,25 @@
+import { defineAct } from '../../define';
+import { oneOf, words, type ActOf } from '../../fields';
+
+/** A stain that stays in the hollows: on, then wiped from the peaks. */
+const fields = {
+  colourantId: words('Which pigment'),
+  wiped: oneOf('Wiped from the peaks', ['yes', 'no'], 'yes')
+};
+export type Stain = ActOf<'stain', typeof fields>;
+
+export const stain = defineAct({
+  kind: 'stain',
+  group: 'after',
+  fields,
+  also: ['relief', 'hollows', 'patina'],
+  traits: ['water'],
+  usually: { each: 2 },
+  words: (act, { cavities, part }) => ({
+    line: `stain the hollows${act.colourantId ? ` with ${part(act.colourantId)}` : ''}${act.wiped === 'yes' ? ', wiped from the peaks' : ''}`,
+    act: 'Stain',
+    rest: `the hollows of ${cavities}`,
+    hint: 'thin, in water; wipe before it dries',
+    confirm: 'Stained'
+  })
+});

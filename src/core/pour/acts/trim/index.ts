@@ -1,0 +1,23 @@
+import { defineAct } from '../../define';
+import { words, type ActOf } from '../../fields';
+
+/** The rim, the sprue and the flash come off. */
+const fields = {
+  with: words('With')
+};
+export type Trim = ActOf<'trim', typeof fields>;
+
+export const trim = defineAct({
+  kind: 'trim',
+  group: 'after',
+  fields,
+  also: ['flash', 'sprue', 'edge', 'bevel'],
+  usually: { each: 1 },
+  words: (act, { cavities }) => ({
+    line: `trim${act.with ? ` with ${act.with}` : ''}`,
+    act: 'Trim',
+    rest: `${cavities}${act.with ? ` with ${act.with}` : ''}`,
+    hint: 'away from yourself',
+    confirm: 'Trimmed'
+  })
+});

@@ -1,0 +1,24 @@
+import { duration } from '../../../quantity';
+import { defineAct } from '../../define';
+import { repeats, type ActOf } from '../../fields';
+
+/** Turned over, so that air reaches the other side. */
+const fields = {
+  ...repeats()
+};
+export type Turn = ActOf<'turn', typeof fields>;
+
+export const turn = defineAct({
+  kind: 'turn',
+  group: 'after',
+  fields,
+  also: ['rack', 'flip'],
+  usually: { each: 0.2 },
+  words: (act, { cavities }) => ({
+    line: act.times > 1 ? `turn ${act.times} times, every ${duration(act.every)}` : 'turn over',
+    act: 'Turn',
+    rest: cavities,
+    hint: 'onto a clean, dry grid',
+    confirm: 'Turned'
+  })
+});

@@ -1,0 +1,112 @@
+import type { Amount } from '../plan/document';
+import type {
+  ActDefinition,
+  ActGroup,
+  ActStep,
+  ActWords,
+  Applied,
+  Minutes,
+  Naming,
+  Pouring,
+  Trait,
+  Want
+} from './act';
+import { actSchema, type ActOf, type Fields } from './fields';
+import { poured } from './pouring';
+import type { Found } from '../problem';
+import type { Stand } from './stand';
+
+/** What one act tells of itself; the rest follows from its fields. */
+interface Told<K extends string, F extends Fields> {
+  kind: K;
+  group: ActGroup;
+  fields: F;
+  /** Other words a maker may look for it by. */
+  also?: readonly string[];
+  traits?: readonly Trait[] | ((act: ActOf<K, F>) => readonly Trait[]);
+  /** Hands' minutes where the maker gives none: for each cavity, and once. */
+  usually?: { each?: number; once?: number };
+  /** Minutes that pass by themselves, done once. */
+  passes?(act: ActOf<K, F>): number;
+  words(act: ActOf<K, F>, names: Naming): ActWords;
+  /** The cavity afterwards, where it is not what its cup and amount make of it. */
+  apply?(act: ActOf<K, F>, stand: Stand, step: ActStep): Applied;
+  wants?(act: ActOf<K, F>): Want[];
+  rules?(act: ActOf<K, F>, stand: Stand, step: ActStep): Found[];
+}
+
+/**
+ * An act from its fields: its schema, how it is first put into a plan, which cups it names, what it draws and how long it
+ * takes all follow from them. What pours has a cup (`cupId`) and an `amount`; what is done again has `times` and `every`.
+ */
+export function defineAct<const K extends string, F extends Fields>(
+  told: Told<K, F>
+): ActDefinition<ActOf<K, F>> {
+  type Act = ActOf<K, F>;
+  const { kind, fields } = told;
+  const cups = Object.keys(fields).filter((key) => fields[key]!.asked.is === 'cup');
+  const pours = fields.amount !== undefined && cups.length > 0;
+  const value = (act: Act, key: string) => (act as Record<string, unknown>)[key];
+  const apply = told.apply ?? (pours ? pour : leave);
+  // The types of a kind and of its fields meet here, where TypeScript cannot see that they are one.
+  return {
+    kind,
+    group: told.group,
+    fields,
+    also: told.also ?? [],
+    traits:
+      typeof told.traits === 'function'
+        ? told.traits
+        : () => (told.traits as readonly Trait[] | undefined) ?? [],
+    schema: actSchema(kind, fields),
+    fresh: (cupId: string) =>
+      Object.fromEntries([
+        ['kind', kind],
+        ...Object.entries(fields).flatMap(([key, f]) => {
+          const usual = f.asked.is === 'cup' ? cupId : f.usual;
+          return usual === undefined ? [] : [[key, usual]];
+        })
+      ]) as Act,
+    cups: (act: Act) => cups.flatMap((key) => (value(act, key) as string | undefined) ?? []),
+    changed: (act: Act, change: { cup?: (id: string) => string; amount?: Amount }) => ({
+      ...act,
+      ...(change.cup
+        ? Object.fromEntries(
+            cups.flatMap((key) =>
+              value(act, key) === undefined ? [] : [[key, change.cup!(value(act, key) as string)]]
+            )
+          )
+        : {}),
+      ...(change.amount && fields.amount ? { amount: change.amount } : {})
+    }),
+    ...(fields.amount ? { amount: (act: Act) => value(act, 'amount') as Amount } : {}),
+    draws(act: Act, stand: Stand, step: ActStep) {
+      if (!pours) return [];
+      const layers = apply(act, stand, step).stand.layers.slice(stand.layers.length);
+      return layers.map((l) => ({ cupId: l.cupId, ml: l.each }));
+    },
+    apply,
+    hands: (act: Act, step: ActStep, cavities: number) => handsOf(told, act, step, cavities),
+    words: told.words,
+    ...(told.wants ? { wants: told.wants } : {}),
+    ...(told.rules ? { rules: told.rules } : {})
+  } as unknown as ActDefinition<Act>;
+}
+
+const leave = (_: unknown, stand: Stand): Applied => ({ stand, problems: [] });
+const pour = (act: unknown, stand: Stand, step: ActStep): Applied => poured(act as Pouring, stand, step);
+
+/** Minutes of an act: so many for each cavity and once, as often as it is done, with the time between. */
+function handsOf<K extends string, F extends Fields>(
+  { usually = {}, passes }: Told<K, F>,
+  act: ActOf<K, F>,
+  { hands }: ActStep,
+  cavities: number
+): Minutes {
+  const { times = 1, every = 0 } = act as { times?: number; every?: number };
+  const once = (hands?.once ?? usually.once ?? 0) + cavities * (hands?.each ?? usually.each ?? 0);
+  const own = passes?.(act) ?? 0;
+  // Between two times the hands are free for what is left of the time apart.
+  const between = Math.max(0, every - once - own);
+  return { attended: times * once, unattended: times * own + (times - 1) * between };
+}

@@ -1,0 +1,24 @@
+import type { ActGroup, AnyDefinition } from './act';
+import { acts } from './acts';
+
+/** The families of acts, in the order a maker meets them. */
+export const ACT_GROUPS: readonly ActGroup[] = ['pour in', 'move', 'put in', 'wait', 'after'];
+
+/**
+ * Acts by a few letters of their name or of another word for them, those whose own name begins so first; all of them for
+ * nothing typed.
+ */
+export function actsNamed(typed: string): AnyDefinition[] {
+  const said = typed.trim().toLowerCase();
+  const rank = ({ kind, also }: AnyDefinition): number => {
+    if (kind.startsWith(said)) return 0;
+    if (also?.some((w) => w.startsWith(said))) return 1;
+    return [kind, ...(also ?? [])].some((w) => w.includes(said)) ? 2 : 3;
+  };
+  return acts
+    .all()
+    .map((a) => ({ a, rank: rank(a) }))
+    .filter((x) => x.rank < 3)
+    .sort((x, y) => x.rank - y.rank)
+    .map((x) => x.a);
+}

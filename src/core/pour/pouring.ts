@@ -1,0 +1,65 @@
+import type { Amount } from '../plan/document';
+import type { ActStep, Applied, Pouring } from './act';
+import { nothingToPour, overfull, unevenChambers, unknownChamber, unknownZone } from './pouring-problems';
+import { inChamber, levelled, pouredOn, spreadOf, type Filled, type Stand } from './stand';
+
+const EPSILON = 1e-9;
+/** Chambers whose levels differ by more than this push on their divider, mm. */
+const EVEN_MM = 2;
+
+/** A cavity after so much of a cup was poured into it: by how much its level rises, and whether there was room for it. */
+export function poured(act: Pouring, stand: Stand, step: ActStep): Applied {
+  const chamber = stand.chambers.find((c) => c.id === act.chamberId);
+  if (act.chamberId && !chamber) return { stand, problems: [unknownChamber(act, step, stand)] };
+  const uneven = chamber ? 0 : spreadOf(stand);
+  const problems = uneven > EVEN_MM ? [unevenChambers(uneven, step, stand)] : [];
+  const ready = chamber ? stand : levelled(stand);
+
+  const share = chamber?.share ?? 1;
+  const from = chamber ? inChamber(ready, chamber) : ready.whole;
+  const wanted = volumeAfter(act.amount, from, share, ready);
+  if (wanted === undefined) return { stand: ready, problems: [...problems, unknownZone(act, step, stand)] };
+  if (wanted <= from.ml + EPSILON)
+    return {
+      stand: ready,
+      problems: [...problems, nothingToPour(act, step, from.ml / (stand.cavity.capacity * share))]
+    };
+  const most = mostIn(act.amount, share, ready);
+  if (wanted > most * (1 + 1e-6) + EPSILON)
+    problems.push(overfull(act, step, ready, { over: wanted - most, most }));
+  const ml = Math.min(wanted, most) - from.ml;
+  const place = { stepId: step.stepId, cupId: act.cupId, chamber };
+  return { stand: ml > EPSILON ? pouredOn(ready, ml, place) : ready, problems };
+}
+
+/** The most that may stand in the cavity (or in its chamber of so much share), ml. */
+const mostIn = (amount: Amount, share: number, { cavity }: Stand): number =>
+  (cavity.capacity + (amount.kind === 'dome' ? cavity.domeMl : 0)) * share;
+
+/** Volume in the cavity (or its chamber of so much share) once an amount has been laid, ml; may exceed its capacity. */
+function volumeAfter(amount: Amount, from: Filled, share: number, stand: Stand): number | undefined {
+  const { cavity } = stand;
+  // Above the rim there is no more room: a depth past it counts at the rim's area, so that it reads as overfull.
+  const volumeAt = (z: number) =>
+    share *
+    (z <= cavity.depth ? cavity.volumeAt(z) : cavity.capacity * (1 + (z - cavity.depth) / cavity.depth));
+  switch (amount.kind) {
+    case 'deep':
+      return volumeAt(from.level + amount.mm);
+    case 'volume':
+      return from.ml + amount.ml;
+    case 'share':
+      return from.ml + amount.of * cavity.capacity * share;
+    case 'to level':
+      return volumeAt(amount.mm);
+    case 'to share':
+      return amount.of * cavity.capacity * share;
+    case 'rim':
+    case 'dome':
+      return mostIn(amount, share, stand);
+    case 'zone': {
+      const zone = stand.zones.find((x) => x.id === amount.zoneId || x.name === amount.zoneId);
+      return zone ? volumeAt(zone.to) : undefined;
+    }
+  }
+}

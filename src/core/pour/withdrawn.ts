@@ -1,0 +1,54 @@
+import type { ActStep, Applied } from './act';
+import { filledMl, levelled, type Stand } from './stand';
+
+/**
+ * A cavity after so many ml were drawn out of it: everything that lies there sinks in proportion. What was poured stays
+ * what the batch has to make.
+ */
+export function withdrawn(stand: Stand, ml: number, step: ActStep): Applied {
+  const ready = levelled(stand);
+  const there = filledMl(ready);
+  if (ml > there + 1e-9)
+    return {
+      stand: ready,
+      problems: [
+        {
+          code: 'withdraws-too-much',
+          level: 'stop',
+          path: `${step.path}/ml`,
+          sentence: `${ready.name} hold ${there.toFixed(1)} ml here, so ${ml} ml cannot be drawn out.`,
+          mend: there > 0 ? 'Draw out less.' : 'Pour something in first.',
+          ...(there > 0.1
+            ? {
+                tries: [
+                  {
+                    words: `Draw out ${(there / 4).toPrecision(2)} ml`,
+                    edit: {
+                      path: ['steps', step.stepId, 'act', 'ml'],
+                      value: Math.max(0.1, Number((there / 4).toPrecision(2)))
+                    }
+                  }
+                ]
+              }
+            : {})
+        }
+      ]
+    };
+  const left = there > 0 ? (there - ml) / there : 1;
+  const { cavity } = ready;
+  const at = (v: number) => cavity.levelAt(Math.min(v * left, cavity.capacity));
+  return {
+    stand: {
+      ...ready,
+      whole: { ml: there * left, level: at(there) },
+      layers: ready.layers.map((l) => ({
+        ...l,
+        fromMl: l.fromMl * left,
+        toMl: l.toMl * left,
+        from: at(l.fromMl),
+        to: at(l.toMl)
+      }))
+    },
+    problems: []
+  };
+}

@@ -1,0 +1,64 @@
+<!-- Adds an act: type a few letters of what is done, or pick it from its family. -->
+<script lang="ts">
+  import { Combobox } from 'bits-ui';
+  import { ACT_GROUPS, actsNamed } from '$core/pour';
+
+  let { label, onpick }: { label: string; onpick: (kind: string) => void } = $props();
+  let typed = $state('');
+  let open = $state(false);
+  let picks = $state(0);
+  const found = $derived(actsNamed(typed));
+  const families = $derived(
+    ACT_GROUPS.map((group) => ({ group, acts: found.filter((a) => a.group === group) })).filter(
+      (f) => f.acts.length
+    )
+  );
+
+  function pick(kind: string) {
+    if (!kind) return;
+    typed = '';
+    open = false;
+    // The list begins anew: it is a button that adds, not a choice that stays.
+    picks += 1;
+    onpick(kind);
+  }
+</script>
+
+{#key picks}
+  <Combobox.Root type="single" value="" bind:open onValueChange={pick} inputValue={typed}>
+    <Combobox.Input
+      class="field !min-h-9 !w-32 text-[0.9rem]"
+      aria-label={label}
+      placeholder="+ act…"
+      oninput={(e) => (typed = e.currentTarget.value)}
+      onfocus={() => (open = true)}
+    />
+    <Combobox.Portal>
+      <Combobox.Content
+        class="z-40 max-h-[60vh] w-64 overflow-y-auto rounded-lg border border-rule-strong bg-sheet p-1 shadow-lg"
+        sideOffset={4}
+        align="start"
+      >
+        {#each families as { group, acts } (group)}
+          <Combobox.Group>
+            <Combobox.GroupHeading class="label px-3 pt-2 pb-1 font-sans">{group}</Combobox.GroupHeading>
+            {#each acts as act (act.kind)}
+              <Combobox.Item
+                value={act.kind}
+                label={act.kind}
+                class="flex min-h-9 cursor-pointer items-baseline gap-2 rounded-md px-3 py-1 outline-none data-[highlighted]:bg-sunk"
+              >
+                <span class="font-medium">{act.kind}</span>
+                <span class="truncate text-[0.8rem] text-ink-2"
+                  >{(act.also ?? []).slice(0, 3).join(', ')}</span
+                >
+              </Combobox.Item>
+            {/each}
+          </Combobox.Group>
+        {:else}
+          <p class="px-3 py-2 text-ink-2">No act is called so.</p>
+        {/each}
+      </Combobox.Content>
+    </Combobox.Portal>
+  </Combobox.Root>
+{/key}
