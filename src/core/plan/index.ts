@@ -29,3 +29,6 @@ export { topUpCup } from './shortfall';
 export { eachByItself, mixForNewCup, mixingOf, oneBase, splitAll, withoutCup } from './mixing';
 export { shortageOf, type OrderNeeds, type Shortage } from './shortage';
 export { sharedEqually, sharersOf } from './share-equally';
+export { withNewCup } from './add-cup';
+export { applyTechnique, KEEPS, techniquesFor, type Keep } from './apply-technique';
+export { insertStep } from './insert-step';

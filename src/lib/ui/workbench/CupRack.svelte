@@ -1,7 +1,7 @@
 <script lang="ts">
   import Plus from '@lucide/svelte/icons/plus';
   import X from '@lucide/svelte/icons/x';
-  import { freshId, HATCHES, mixForNewCup, withoutCup, type Cup } from '$core/plan';
+  import { freshId, withNewCup, withoutCup, type Cup } from '$core/plan';
   import { compatibilityOf } from '$core/material';
   import { drawnFrom } from '$core/pour';
   import { reading, weighing } from '$core/quantity';
@@ -21,24 +21,7 @@
   const colourants = $derived(editor.shelf.colourants);
   const largest = $derived(Math.max(1, ...computed.cups.map((c) => c.balance.mixed)));
 
-  function addCup() {
-    const taken = new Set(plan.cups.map((c) => c.letter));
-    const letter = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((l) => !taken.has(l));
-    if (!letter) return;
-    const used = new Set(plan.cups.map((c) => c.hatch));
-    const id = freshId(plan, 'cup');
-    const { mixes, mixId } = mixForNewCup(plan, id);
-    const cup: Cup = {
-      id,
-      letter,
-      hatch: HATCHES.slice(1).find((h) => !used.has(h)) ?? 'plain',
-      name: `cup ${letter}`,
-      from: { mix: mixId },
-      recipe: []
-    };
-    editor.replace({ ...plan, mixes, cups: [...plan.cups, cup] });
-  }
-
+  const addCup = () => editor.replace(withNewCup(plan));
   const removeCup = (id: string) => editor.replace(withoutCup(plan, id, drawnFrom));
 
   function addColourant(cupId: string, colourantId: string) {

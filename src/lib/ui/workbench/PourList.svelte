@@ -4,6 +4,7 @@
   import {
     actStep,
     freshId,
+    insertStep,
     layStep,
     waitStep,
     type Group,
@@ -14,7 +15,7 @@
   import Copy from '@lucide/svelte/icons/copy';
   import EyeOff from '@lucide/svelte/icons/eye-off';
   import ArrowDown from '@lucide/svelte/icons/arrow-down';
-  import { acts, drawnFrom } from '$core/pour';
+  import { drawnFrom } from '$core/pour';
   import ActPicker from '../acts/ActPicker.svelte';
   import { parseCount } from '$core/quantity';
   import { said, volume } from '$lib/ways.svelte';
@@ -22,6 +23,7 @@
   import { editorOf } from '../acts';
   import Choice from '../Choice.svelte';
   import ParsedField from '../ParsedField.svelte';
+  import TechniquePicker from './TechniquePicker.svelte';
   import GateLine from './GateLine.svelte';
   import GroupMore from './GroupMore.svelte';
 
@@ -70,15 +72,8 @@
     editor.replace({ ...plan, groups: plan.groups.filter((g) => g.id !== id), steps });
   }
 
-  const isAfter = (step: Step) => acts.find(step.act.kind)?.group === 'after';
-
-  /** Puts a step at the end of its cavities: what is poured before what is done afterwards. */
-  function insert(groupId: string, step: Step) {
-    const own = plan.steps.filter((s) => s.where.includes(groupId) && (isAfter(step) || !isAfter(s)));
-    const last = own.at(-1);
-    const at = last ? plan.steps.indexOf(last) + 1 : plan.steps.length;
-    editor.edit({ path: ['steps'], value: plan.steps.toSpliced(at, 0, step) });
-  }
+  const insert = (groupId: string, step: Step) =>
+    editor.edit({ path: ['steps'], value: insertStep(plan.steps, step, groupId) });
 
   function addLayer(groupId: string) {
     const used = new Set(stepsOf(groupId).flatMap((s) => drawnFrom(s.act)));
@@ -254,6 +249,7 @@
         >
         <button class="button bare" onclick={() => addGate(group)}>+ gate</button>
         <ActPicker label="Add an act to {group.name}" onpick={(kind) => addAct(group.id, kind)} />
+        <TechniquePicker {editor} {group} />
         {#if sharersOf(plan, group.id).length > 1}
           <button class="button bare" onclick={() => editor.replace(sharedEqually(plan, group.id))}
             >share equally</button

@@ -1,0 +1,139 @@
+import type { Amount, AnyAct, Condition } from '../../plan/document';
+import { acts } from '../acts';
+import type { Path, Place } from '../place';
+
+/** The materials a technique is done in. */
+export type Material = 'resin' | 'soap' | 'melt and pour' | 'concrete' | 'gypsum' | 'plastisol' | 'rubber';
+
+/** A condition of a gate before it has ids: a zero may name an earlier step of the same technique by its key. */
+export type Until =
+  | { state: string; of?: string }
+  | { minutes: number; after: string }
+  | { minutes: number; demoulded: true }
+  | { checked: string };
+
+/** A step before it stands in a plan. */
+export interface Draft {
+  act: AnyAct;
+  /** A name that a later step's gate counts from. */
+  key?: string;
+  until?: readonly Until[];
+  note?: string;
+}
+
+/** Where a technique is done: which cups, in which cavity, of what. */
+export interface Setting {
+  cups: readonly string[];
+  material: Material;
+  capacity: number;
+  depth: number;
+  /** Length over width as the open face is drawn. */
+  aspect: number;
+  chambers: readonly { id: string; share: number }[];
+  zones: readonly { id: string }[];
+  embeds: readonly { id: string; name: string }[];
+  /** Pieces that one casting is cut into; 1 for none. */
+  cutInto: number;
+  /** The state that keeps the next layer apart from the one below. */
+  apart: string;
+}
+
+/** A way of pouring that fills real steps, which are the maker's to change. */
+export interface Technique {
+  id: string;
+  name: string;
+  /** What comes of it, in one line. */
+  about: string;
+  suits: readonly Material[];
+  /** What its cups are, in the order they are used; as many more as the plan has serve where the last is `…`. */
+  cups: readonly string[];
+  /** Fewest cups it can be done with. */
+  least: number;
+  /** Cups that are poured into one jug first, by their places; none where each is poured by itself. */
+  jug?: (count: number) => readonly number[];
+  steps(of: Setting): Draft[];
+  /** What its run should note, because causes need it. */
+  learn: readonly string[];
+}
+
+/** A technique as given: refuses what could not be filled in. Throws on a fault of the program, not of a plan. */
+export function technique(told: Technique): Technique {
+  if (!told.cups.length || told.least < 1) throw new Error(`The technique “${told.id}” has no cups.`);
+  return told;
+}
+
+/** An act as it is first put in, with what a technique says of it. Throws on an act that is not there. */
+export function act(kind: string, more: Record<string, unknown> = {}, cupId = ''): AnyAct {
+  const definition = acts.find(kind);
+  if (!definition) throw new Error(`No act is called “${kind}”.`);
+  return { ...definition.fresh(cupId), ...more };
+}
+
+/** Pours a cup by an act. */
+export const pour = (
+  kind: string,
+  cupId: string,
+  amount: Amount,
+  more: Record<string, unknown> = {}
+): AnyAct => act(kind, { amount, ...more }, cupId);
+
+export const share = (of: number): Amount => ({ kind: 'share', of: Number(of.toFixed(4)) });
+export const upTo = (of: number): Amount => ({ kind: 'to share', of: Number(of.toFixed(4)) });
+export const RIM: Amount = { kind: 'rim' };
+
+/** Until the layer below, or a cup, is so. */
+export const until = (state: string, of?: string): Until => (of === undefined ? { state } : { state, of });
+/** So many minutes after an earlier step of the technique. */
+export const after = (key: string, minutes: number): Until => ({ minutes, after: key });
+export const outOfMould = (minutes: number): Until => ({ minutes, demoulded: true });
+
+export const HOUR = 60;
+export const DAY = 24 * HOUR;
+
+/** A straight way between two places. */
+export const line = (from: Place, to: Place, more: Partial<Path> = {}): Path => ({
+  points: [from, to],
+  ...more
+});
+
+/** A ring round the middle at so much of the way out, as a many-sided path. */
+export const ring = (out: number, sides = 16): Path => ({
+  closed: true,
+  points: Array.from({ length: sides }, (_, i) => ({
+    x: tidy(out * Math.cos((2 * Math.PI * i) / sides)),
+    y: tidy(out * Math.sin((2 * Math.PI * i) / sides))
+  }))
+});
+
+const tidy = (v: number) => Math.round(v * 1000) / 1000;
+
+/** A condition as a plan holds it, once the ids are known. */
+export function conditionOf(u: Until, ids: { step(key: string): string; group: string }): Condition {
+  if ('state' in u)
+    return { kind: 'state', state: u.state, of: u.of === undefined ? 'layer below' : { cup: u.of } };
+  if ('checked' in u) return { kind: 'checked', words: u.checked };
+  if ('after' in u) return { kind: 'since', zero: { stepDone: ids.step(u.after) }, minutes: u.minutes };
+  return { kind: 'since', zero: { demoulded: ids.group }, minutes: u.minutes };
+}
+
+/** Loops from end to end, so many. */
+export const zigzag = (turns: number): Place[] =>
+  Array.from({ length: turns }, (_, i) => ({
+    x: tidy(-0.85 + (1.7 * i) / (turns - 1)),
+    y: i % 2 ? -0.8 : 0.8
+  }));
+
+/** The i-th of n places side by side across a cavity. */
+export const at = (i: number, n: number): number => tidy(n > 1 ? 0.7 - (1.4 * i) / (n - 1) : 0);
+
+/** An upside-down heart away from the middle, its point outward. */
+export const HEART: readonly Place[] = [
+  { x: 0, y: 0.82 },
+  { x: -0.24, y: 0.62 },
+  { x: -0.26, y: 0.44 },
+  { x: -0.12, y: 0.36 },
+  { x: 0, y: 0.46 },
+  { x: 0.12, y: 0.36 },
+  { x: 0.26, y: 0.44 },
+  { x: 0.24, y: 0.62 }
+];

@@ -1,0 +1,114 @@
+<!-- A technique for these cavities: those for the plan's material first; with steps there already it asks what to keep. -->
+<script lang="ts">
+  import { Dialog } from 'bits-ui';
+  import { applyTechnique, computePlan, KEEPS, techniquesFor, type Group, type Keep } from '$core/plan';
+  import type { Technique } from '$core/pour';
+  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import { said } from '$lib/ways.svelte';
+  import OneOf from '../OneOf.svelte';
+
+  let { editor, group }: { editor: PlanEditor; group: Group } = $props();
+  const plan = $derived(editor.plan);
+  let open = $state(false);
+  let chosen = $state<Technique>();
+  let keep = $state<Keep>('nothing');
+
+  const found = $derived(techniquesFor(plan, editor.shelf));
+  const stands = $derived(plan.steps.some((s) => s.where.includes(group.id)));
+  const KEEP_WORDS: Record<Keep, string> = {
+    nothing: 'nothing: it takes the place of the steps that are there',
+    'what comes after': 'what comes after the pour',
+    everything: 'everything: it is added at the end'
+  };
+  /** The plan as it would be, and the lines that would be new in it. */
+  const would = $derived.by(() => {
+    if (!chosen) return undefined;
+    const next = applyTechnique(plan, editor.shelf, { techniqueId: chosen.id, groupId: group.id, keep });
+    const { lines } = computePlan(next, editor.shelf);
+    const before = new Set(plan.steps.map((s) => s.id));
+    const cups = next.cups.length - plan.cups.length;
+    return { next, cups, fresh: lines.filter((l) => !before.has(l.stepId)) };
+  });
+
+  function choose(technique: Technique | undefined) {
+    chosen = technique;
+    keep = 'nothing';
+  }
+
+  function apply() {
+    if (would) editor.replace(would.next);
+    open = false;
+  }
+</script>
+
+<Dialog.Root bind:open onOpenChange={() => choose(undefined)}>
+  <Dialog.Trigger class="button bare">technique…</Dialog.Trigger>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-black/50" />
+    <Dialog.Content
+      class="fixed top-1/2 left-1/2 z-50 flex max-h-[88vh] w-[min(720px,94vw)] -translate-x-1/2 -translate-y-1/2 flex-col rounded-xl border border-rule-strong bg-ground p-6 shadow-xl"
+      data-testid="techniques"
+    >
+      <Dialog.Title class="font-display text-[1.5rem] font-semibold">
+        {chosen ? chosen.name : `A technique for ${group.name}`}
+      </Dialog.Title>
+      <Dialog.Description class="mt-0.5 text-ink-2">
+        {chosen ? chosen.about : 'It fills in real steps, which are yours to change.'}
+      </Dialog.Description>
+
+      {#if chosen && would}
+        {#if stands}
+          <p class="label mt-4">Keep of the steps that are there</p>
+          <OneOf
+            label="What to keep"
+            value={keep}
+            options={KEEPS.map((value) => ({ value }))}
+            onchange={(v) => (keep = v as Keep)}
+          >
+            {#snippet children(option)}{KEEP_WORDS[option.value]}{/snippet}
+          </OneOf>
+        {/if}
+        <ol class="ruled mt-3 min-h-0 overflow-y-auto text-[0.95rem]" data-testid="would">
+          {#each would.fresh as line (line.stepId)}
+            <li class="py-1.5">
+              {said(line.line)}{#if line.hint}<span class="block text-[0.85rem] text-ink-2 italic"
+                  >{said(line.hint)}</span
+                >{/if}
+            </li>
+          {/each}
+        </ol>
+        {#if would.cups}
+          <p class="mt-2 text-ink-2">
+            {would.cups === 1 ? 'One cup is' : `${would.cups} cups are`} added for it.
+          </p>
+        {/if}
+        <p class="mt-2 text-[0.9rem] text-ink-2">Worth noting in its run: {chosen.learn.join('; ')}.</p>
+        <div class="mt-4 flex gap-3">
+          <button class="button go" onclick={apply}>Fill in these steps</button>
+          <button class="button" onclick={() => choose(undefined)}>Another technique</button>
+        </div>
+      {:else}
+        <div class="mt-3 min-h-0 overflow-y-auto">
+          {#each [{ head: 'For this material', list: found.suited }, { head: 'In other materials', list: found.others }] as part (part.head)}
+            {#if part.list.length}
+              <h3 class="label mt-2 font-sans">{part.head}</h3>
+              <ul class="mt-1 grid gap-1.5 sm:grid-cols-2">
+                {#each part.list as technique (technique.id)}
+                  <li>
+                    <button
+                      class="button min-h-[58px] w-full flex-col !items-start !gap-0 text-left whitespace-normal"
+                      onclick={() => choose(technique)}
+                    >
+                      <span>{technique.name}</span>
+                      <span class="text-[0.85rem] font-normal text-ink-2">{technique.about}</span>
+                    </button>
+                  </li>
+                {/each}
+              </ul>
+            {/if}
+          {/each}
+        </div>
+      {/if}
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>
