@@ -151,7 +151,7 @@ export const moulds: Mould[] = [
     id: 'key-tags',
     name: 'Key tags, twelve',
     material: 'silicone',
-    finish: 'matte',
+    finish: 'gloss',
     notes: 'Numbers stand mirrored on the mould face.',
     cavities: [
       {

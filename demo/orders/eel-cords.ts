@@ -69,47 +69,28 @@ export const eel: Plan = {
   steps: [
     {
       id: 'shoot-back',
-      act: {
-        kind: 'lay',
-        cupId: 'back',
-        amount: {
-          kind: 'share',
-          of: 0.4
-        }
-      },
+      act: { kind: 'lay', cupId: 'back', amount: { kind: 'share', of: 0.4 } },
       where: ['cords'],
       gates: [],
-      hands: {
-        each: 0.3
-      },
+      hands: { each: 0.3 },
       note: 'one slow shot each, mould tilted; remelt the first, shot cold'
     },
     {
       id: 'shoot-belly',
-      act: {
-        kind: 'lay',
-        cupId: 'belly',
-        amount: {
-          kind: 'rim'
-        }
-      },
+      act: { kind: 'lay', cupId: 'belly', amount: { kind: 'rim' } },
       where: ['cords'],
-      gates: [
-        {
-          id: 'skin',
-          all: [
-            {
-              kind: 'state',
-              state: 'thickening',
-              of: 'layer below'
-            }
-          ]
-        }
-      ],
-      hands: {
-        each: 0.3
-      },
+      gates: [{ id: 'skin', all: [{ kind: 'state', state: 'thickening', of: 'layer below' }] }],
+      hands: { each: 0.3 },
       note: 'the second shot, topped off while the sprue sinks'
+    },
+    { id: 'demould-cords', act: { kind: 'demould' }, where: ['cords'], gates: [], hands: { each: 0.5 } },
+    {
+      id: 'trim-cords',
+      act: { kind: 'trim', with: 'scissors' },
+      where: ['cords'],
+      gates: [],
+      hands: { each: 0.5 },
+      note: 'the sprue and the flash'
     }
   ],
   order: {

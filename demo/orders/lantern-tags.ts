@@ -50,21 +50,45 @@ export const lantern: Plan = {
   ],
   steps: [
     {
-      id: 'lay-body',
+      id: 'dust-numbers',
       act: {
-        kind: 'lay',
-        cupId: 'body',
-        amount: {
-          kind: 'rim'
-        }
+        kind: 'dust',
+        colourantId: 'brass-mica',
+        over: 'the raised parts',
+        cover: 1,
+        fade: 'evenly',
+        wiped: 'from the raised parts'
       },
       where: ['tags'],
       gates: [],
-      hands: {
-        each: 0.4
+      hands: { each: 0.6 },
+      note: 'brass reed on the numbers, which are mirrored'
+    },
+    {
+      id: 'dust-face',
+      act: {
+        kind: 'dust',
+        colourantId: 'brass-mica',
+        over: 'all of it',
+        cover: 0.6,
+        fade: 'to the right',
+        wiped: 'no'
       },
-      note: 'brass reed dusted on the face first, wiped off the flats; then low, from one end'
-    }
+      where: ['tags'],
+      gates: [],
+      hands: { each: 0.4 },
+      note: 'a fade from the lantern to the edge'
+    },
+    {
+      id: 'lay-body',
+      act: { kind: 'lay', cupId: 'body', amount: { kind: 'rim' } },
+      where: ['tags'],
+      gates: [],
+      hands: { each: 0.4 },
+      note: 'low, from one end, so that no dust floats'
+    },
+    { id: 'demould-tags', act: { kind: 'demould' }, where: ['tags'], gates: [], hands: { each: 0.3 } },
+    { id: 'trim-tags', act: { kind: 'trim' }, where: ['tags'], gates: [], hands: { each: 0.3 } }
   ],
   order: {
     good: 11,

@@ -98,53 +98,54 @@ export const nightHeron: Plan = {
   steps: [
     {
       id: 'swirl-heron',
-      act: {
-        kind: 'lay',
-        cupId: 'heron',
-        amount: {
-          kind: 'to share',
-          of: 0.45
-        }
-      },
+      act: { kind: 'lay', cupId: 'heron', amount: { kind: 'to share', of: 0.45 } },
       where: ['loaf'],
       gates: [],
-      hands: {
-        each: 2
-      },
+      hands: { each: 2 },
       note: 'both colours into one jug, heron in the corner, then poured along the long side'
     },
     {
       id: 'swirl-black',
-      act: {
-        kind: 'lay',
-        cupId: 'black',
-        amount: {
-          kind: 'to share',
-          of: 0.85
-        }
-      },
+      act: { kind: 'lay', cupId: 'black', amount: { kind: 'to share', of: 0.85 } },
       where: ['loaf'],
       gates: [],
-      hands: {
-        each: 2
-      },
+      hands: { each: 2 },
       note: 'from the same jug, without stirring'
     },
     {
       id: 'top-foam',
-      act: {
-        kind: 'lay',
-        cupId: 'foam',
-        amount: {
-          kind: 'rim'
-        }
-      },
+      act: { kind: 'top', cupId: 'foam', amount: { kind: 'rim' }, how: 'piped' },
       where: ['loaf'],
       gates: [],
-      hands: {
-        each: 5
-      },
-      note: 'piped in rows once it holds its shape'
+      hands: { each: 5 },
+      note: 'in rows once it holds its shape; seeds between the future cuts'
+    },
+    {
+      id: 'spray-loaf',
+      act: { kind: 'spray', what: 'alcohol', times: 2, every: 10 },
+      where: ['loaf'],
+      gates: []
+    },
+    { id: 'demould-loaf', act: { kind: 'demould' }, where: ['loaf'], gates: [] },
+    {
+      id: 'cut-loaf',
+      act: { kind: 'cut', pieces: 10, how: 'straight', kerf: 0 },
+      where: ['loaf'],
+      gates: [
+        {
+          id: 'gate-cut',
+          all: [{ kind: 'since', zero: { demoulded: 'loaf' }, minutes: 60 }],
+          notAfter: { zero: { demoulded: 'loaf' }, minutes: 2880 }
+        }
+      ],
+      hands: { each: 10 }
+    },
+    {
+      id: 'air-loaf',
+      act: { kind: 'air', minutes: 40320 },
+      where: ['loaf'],
+      gates: [],
+      note: 'four weeks on the rack'
     }
   ],
   order: {

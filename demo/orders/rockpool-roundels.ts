@@ -108,70 +108,62 @@ export const rockpool: Plan = {
   steps: [
     {
       id: 'lay-foam',
-      act: {
-        kind: 'lay',
-        cupId: 'foam',
-        amount: {
-          kind: 'volume',
-          ml: 13.2
-        }
-      },
+      act: { kind: 'lay', cupId: 'foam', amount: { kind: 'volume', ml: 13.2 } },
       where: ['roundels'],
       gates: [],
-      hands: {
-        each: 0.5
-      },
+      hands: { each: 0.5 },
       note: 'over the whole bed, until it levels'
     },
     {
       id: 'puddle-heron',
       act: {
-        kind: 'lay',
+        kind: 'puddle',
         cupId: 'heron',
-        amount: {
-          kind: 'volume',
-          ml: 24.2
-        }
+        amount: { kind: 'volume', ml: 24.2 },
+        at: { x: 0, y: 0 },
+        from: 'low'
       },
       where: ['roundels'],
       gates: [],
-      hands: {
-        each: 0.4
-      },
-      note: 'puddled into the middle from low, so that it pushes the foam outward'
+      hands: { each: 0.4 },
+      note: 'from low, so that it pushes the foam outward'
     },
     {
       id: 'puddle-lavender',
       act: {
-        kind: 'lay',
+        kind: 'puddle',
         cupId: 'lavender',
-        amount: {
-          kind: 'volume',
-          ml: 9.9
-        }
+        amount: { kind: 'volume', ml: 9.9 },
+        at: { x: 0, y: 0 },
+        from: 'high'
       },
       where: ['roundels'],
       gates: [],
-      hands: {
-        each: 0.4
-      },
-      note: 'puddled into the heron, from high'
+      hands: { each: 0.4 },
+      note: 'into the heron'
     },
     {
       id: 'puddle-black',
-      act: {
-        kind: 'lay',
-        cupId: 'black',
-        amount: {
-          kind: 'rim'
-        }
-      },
+      act: { kind: 'puddle', cupId: 'black', amount: { kind: 'rim' }, at: { x: 0, y: 0 }, from: 'high' },
       where: ['roundels'],
       gates: [],
-      hands: {
-        each: 0.3
-      },
-      note: 'into the very middle; then 5 ml of the centre drawn out with the syringe'
+      hands: { each: 0.3 }
+    },
+    {
+      id: 'withdraw-centre',
+      act: { kind: 'withdraw', ml: 5, at: { x: 0, y: 0 } },
+      where: ['roundels'],
+      gates: [],
+      hands: { each: 0.3 },
+      note: 'with the syringe; all of it moves inward; then hands off'
+    },
+    { id: 'demould-roundels', act: { kind: 'demould' }, where: ['roundels'], gates: [] },
+    {
+      id: 'sand-roundels',
+      act: { kind: 'sand', grits: [400, 800, 1500], wet: 'wet' },
+      where: ['roundels'],
+      gates: [{ id: 'gate-sand', all: [{ kind: 'since', zero: { demoulded: 'roundels' }, minutes: 2880 }] }],
+      hands: { each: 3 }
     }
   ],
   order: {

@@ -81,52 +81,74 @@ export const saltings: Plan = {
     {
       id: 'column-foam',
       act: {
-        kind: 'lay',
+        kind: 'column',
         cupId: 'foam',
-        amount: {
-          kind: 'to share',
-          of: 0.45
-        }
+        amount: { kind: 'to share', of: 0.45 },
+        at: { x: 0, y: 0 },
+        rounds: 4
       },
       where: ['slab'],
       gates: [],
-      hands: {
-        each: 2
-      },
-      note: 'over the standing post in rounds of 200 ml, turn about with the next two cups'
+      hands: { each: 2 },
+      note: 'over the reed-shaped post, turn about with the next two jugs'
     },
     {
       id: 'column-samphire',
       act: {
-        kind: 'lay',
+        kind: 'column',
         cupId: 'samphire',
-        amount: {
-          kind: 'to share',
-          of: 0.75
-        }
+        amount: { kind: 'to share', of: 0.75 },
+        at: { x: 0, y: 0 },
+        rounds: 4
       },
       where: ['slab'],
       gates: [],
-      hands: {
-        each: 2
-      },
+      hands: { each: 2 },
       note: 'over the post, in rounds'
     },
     {
       id: 'column-mudflat',
-      act: {
-        kind: 'lay',
-        cupId: 'mudflat',
-        amount: {
-          kind: 'rim'
-        }
-      },
+      act: { kind: 'column', cupId: 'mudflat', amount: { kind: 'rim' }, at: { x: 0, y: 0 }, rounds: 4 },
       where: ['slab'],
       gates: [],
-      hands: {
-        each: 2
-      },
-      note: 'over the post, in rounds; then lift it and fill the void'
+      hands: { each: 2 },
+      note: 'over the post, in rounds'
+    },
+    {
+      id: 'lift-post',
+      act: { kind: 'lift', what: 'post' },
+      where: ['slab'],
+      gates: [],
+      note: 'straight up; all jugs scraped into the void'
+    },
+    {
+      id: 'spray-slab',
+      act: { kind: 'spray', what: 'alcohol', times: 4, every: 30 },
+      where: ['slab'],
+      gates: [],
+      hands: { each: 0.5 }
+    },
+    { id: 'demould-slab', act: { kind: 'demould' }, where: ['slab'], gates: [] },
+    {
+      id: 'cut-slab',
+      act: { kind: 'cut', pieces: 40, how: 'on the diagonal', kerf: 0 },
+      where: ['slab'],
+      gates: [
+        {
+          id: 'gate-cut',
+          all: [{ kind: 'since', zero: { demoulded: 'slab' }, minutes: 30 }],
+          notAfter: { zero: { demoulded: 'slab' }, minutes: 2880 }
+        }
+      ],
+      hands: { each: 20 },
+      note: 'logs first, then blocks, turned, and on the diagonal'
+    },
+    {
+      id: 'air-bars',
+      act: { kind: 'air', minutes: 40320 },
+      where: ['slab'],
+      gates: [],
+      note: 'four weeks on the rack, turned each week'
     }
   ],
   order: {

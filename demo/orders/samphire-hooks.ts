@@ -45,18 +45,25 @@ export const samphire: Plan = {
   steps: [
     {
       id: 'lay-samphire',
-      act: {
-        kind: 'lay',
-        cupId: 'samphire',
-        amount: {
-          kind: 'rim'
-        }
-      },
+      act: { kind: 'lay', cupId: 'samphire', amount: { kind: 'rim' } },
       where: ['hooks'],
       gates: [],
-      hands: {
-        each: 0.9
-      }
+      hands: { each: 0.9 }
+    },
+    { id: 'demould-hooks', act: { kind: 'demould' }, where: ['hooks'], gates: [], hands: { each: 0.5 } },
+    {
+      id: 'air-hooks',
+      act: { kind: 'air', minutes: 1440 },
+      where: ['hooks'],
+      gates: [],
+      note: 'on the grid, air on all sides'
+    },
+    {
+      id: 'seal-hooks',
+      act: { kind: 'seal', with: 'acrylic sealer', times: 1, every: 0 },
+      where: ['hooks'],
+      gates: [{ id: 'gate-seal', all: [{ kind: 'since', zero: { demoulded: 'hooks' }, minutes: 1440 }] }],
+      hands: { each: 1 }
     }
   ],
   order: {

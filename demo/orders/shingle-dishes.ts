@@ -47,19 +47,28 @@ export const shingle: Plan = {
   steps: [
     {
       id: 'lay-shingle',
-      act: {
-        kind: 'lay',
-        cupId: 'shingle',
-        amount: {
-          kind: 'rim'
-        }
-      },
+      act: { kind: 'lay', cupId: 'shingle', amount: { kind: 'rim' } },
       where: ['dishes'],
       gates: [],
-      hands: {
-        each: 0.9
-      },
+      hands: { each: 0.9 },
       note: 'a spoon of plain mix over the face first, then the chips pressed down with it'
+    },
+    { id: 'tap-dishes', act: { kind: 'tap', minutes: 1.5 }, where: ['dishes'], gates: [] },
+    { id: 'demould-dishes', act: { kind: 'demould' }, where: ['dishes'], gates: [], hands: { each: 0.5 } },
+    {
+      id: 'sand-dishes',
+      act: { kind: 'sand', grits: [120, 240, 400, 800, 1500], wet: 'wet' },
+      where: ['dishes'],
+      gates: [{ id: 'gate-sand', all: [{ kind: 'since', zero: { demoulded: 'dishes' }, minutes: 1440 }] }],
+      hands: { each: 6 }
+    },
+    { id: 'air-dishes', act: { kind: 'air', minutes: 1440 }, where: ['dishes'], gates: [] },
+    {
+      id: 'seal-dishes',
+      act: { kind: 'seal', with: 'acrylic sealer', times: 2, every: 120 },
+      where: ['dishes'],
+      gates: [],
+      hands: { each: 1 }
     }
   ],
   order: {

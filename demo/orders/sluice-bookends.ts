@@ -62,45 +62,54 @@ export const sluice: Plan = {
     {
       id: 'lay-tide',
       act: {
-        kind: 'lay',
+        kind: 'coat',
         cupId: 'tide',
-        amount: {
-          kind: 'zone',
-          zoneId: 'tide mark'
-        }
+        amount: { kind: 'zone', zoneId: 'tide mark' },
+        zone: 'tide-mark',
+        aside: 1
       },
       where: ['bookends'],
       gates: [],
-      hands: {
-        each: 3
-      },
-      note: 'a thin coat over the detail, the mould tilted until no corner is bare; tap a minute a side'
+      hands: { each: 3 },
+      note: 'a thin coat over the detail, the mould tilted until no corner is bare'
+    },
+    {
+      id: 'tap-tide',
+      act: { kind: 'tap', minutes: 2, zone: 'tide-mark' },
+      where: ['bookends'],
+      gates: [],
+      note: 'a minute a side'
     },
     {
       id: 'lay-sluice',
-      act: {
-        kind: 'lay',
-        cupId: 'sluice',
-        amount: {
-          kind: 'rim'
-        }
-      },
+      act: { kind: 'lay', cupId: 'sluice', amount: { kind: 'rim' } },
       where: ['bookends'],
-      gates: [
-        {
-          id: 'gate-sluice',
-          all: [
-            {
-              kind: 'state',
-              state: 'stiffening',
-              of: 'layer below'
-            }
-          ]
-        }
-      ],
-      hands: {
-        each: 4
-      }
+      gates: [{ id: 'gate-sluice', all: [{ kind: 'state', state: 'stiffening', of: 'layer below' }] }],
+      hands: { each: 4 }
+    },
+    { id: 'vibrate-bookends', act: { kind: 'vibrate', minutes: 2 }, where: ['bookends'], gates: [] },
+    { id: 'demould-bookends', act: { kind: 'demould' }, where: ['bookends'], gates: [] },
+    {
+      id: 'stain-bookends',
+      act: { kind: 'stain', colourantId: 'interference-blue', wiped: 'yes' },
+      where: ['bookends'],
+      gates: [{ id: 'gate-stain', all: [{ kind: 'since', zero: { demoulded: 'bookends' }, minutes: 60 }] }],
+      hands: { each: 4 },
+      note: 'pearl in water, sprayed and wiped from the peaks'
+    },
+    {
+      id: 'air-bookends',
+      act: { kind: 'air', minutes: 10080 },
+      where: ['bookends'],
+      gates: [],
+      note: 'a week, air on all sides'
+    },
+    {
+      id: 'seal-bookends',
+      act: { kind: 'seal', with: 'matte sealer', times: 2, every: 240 },
+      where: ['bookends'],
+      gates: [{ id: 'gate-seal', all: [{ kind: 'since', zero: { demoulded: 'bookends' }, minutes: 10080 }] }],
+      hands: { each: 3 }
     }
   ],
   order: {

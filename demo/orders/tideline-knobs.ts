@@ -113,72 +113,56 @@ export const tideline: Plan = {
   steps: [
     {
       id: 'lay-mudflat',
-      act: {
-        kind: 'lay',
-        cupId: 'mudflat',
-        amount: {
-          kind: 'deep',
-          mm: 4
-        }
-      },
+      act: { kind: 'lay', cupId: 'mudflat', amount: { kind: 'deep', mm: 4 } },
       where: ['knobs'],
       gates: [],
-      hands: {
-        each: 0.5
-      }
+      hands: { each: 0.5 }
     },
     {
       id: 'lay-heron',
-      act: {
-        kind: 'lay',
-        cupId: 'heron',
-        amount: {
-          kind: 'to share',
-          of: 0.6
-        }
-      },
+      act: { kind: 'lay', cupId: 'heron', amount: { kind: 'to share', of: 0.6 } },
       where: ['knobs'],
-      gates: [
-        {
-          id: 'gate-heron',
-          all: [
-            {
-              kind: 'state',
-              state: 'gelled',
-              of: 'layer below'
-            }
-          ]
-        }
-      ],
-      hands: {
-        each: 0.5
-      }
+      gates: [{ id: 'gate-heron', all: [{ kind: 'state', state: 'gelled', of: 'layer below' }] }],
+      hands: { each: 0.5 }
     },
     {
       id: 'lay-foam',
+      act: { kind: 'lay', cupId: 'foam', amount: { kind: 'rim' } },
+      where: ['knobs'],
+      gates: [{ id: 'gate-foam', all: [{ kind: 'state', state: 'gelled', of: 'layer below' }] }],
+      hands: { each: 0.5 }
+    },
+    {
+      id: 'drag-foam',
       act: {
-        kind: 'lay',
-        cupId: 'foam',
-        amount: {
-          kind: 'rim'
-        }
+        kind: 'drag',
+        tool: 'needle',
+        path: {
+          points: [
+            { x: -0.8, y: 0.2 },
+            { x: -0.3, y: -0.2 },
+            { x: 0.3, y: 0.2 },
+            { x: 0.8, y: -0.2 }
+          ]
+        },
+        depth: 'surface',
+        width: 1.5,
+        strength: 0.4,
+        strokes: 1
       },
       where: ['knobs'],
-      gates: [
-        {
-          id: 'gate-foam',
-          all: [
-            {
-              kind: 'state',
-              state: 'gelled',
-              of: 'layer below'
-            }
-          ]
-        }
-      ],
-      hands: {
-        each: 0.5
-      }
+      gates: [],
+      hands: { each: 0.2 },
+      note: 'one foam line drawn round the edge; then hands off'
+    },
+    { id: 'demould-knobs', act: { kind: 'demould' }, where: ['knobs'], gates: [] },
+    { id: 'trim-knobs', act: { kind: 'trim' }, where: ['knobs'], gates: [], hands: { each: 0.5 } },
+    {
+      id: 'sand-knobs',
+      act: { kind: 'sand', grits: [400, 800], wet: 'wet' },
+      where: ['knobs'],
+      gates: [{ id: 'gate-sand', all: [{ kind: 'since', zero: { demoulded: 'knobs' }, minutes: 2880 }] }],
+      hands: { each: 2 }
     }
   ],
   order: {

@@ -1,4 +1,3 @@
-import { browser } from '$app/environment';
 import { ways } from './ways.svelte';
 
 const KEY = 'kirapen.hands';
@@ -8,7 +7,7 @@ let chosen = $state(read());
 
 function read(): string {
   try {
-    return browser ? (localStorage.getItem(KEY) ?? '') : '';
+    return typeof localStorage === 'undefined' ? '' : (localStorage.getItem(KEY) ?? '');
   } catch {
     return '';
   }

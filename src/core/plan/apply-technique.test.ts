@@ -1,8 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { rockpool, saltings, tideline } from '../../../demo/plans';
+import { saltings, tideline } from '../../../demo/plans';
+import * as demo from '../../../demo/plans';
 import { TECHNIQUES, type Technique } from '../pour';
 import { applyTechnique, computePlan, newPlan, Plan, splitAll, techniquesFor, withNewCup } from '.';
+import { pourAlone } from './plans.testing';
+
+const rockpool = pourAlone(demo.rockpool);
 
 /** One base of each kind on the demo shelf. */
 const baseFor = (kind: string) => cards.bases.find((b) => b.kind === kind);

@@ -68,7 +68,7 @@ function workedOut(
   });
   const pairs = touchingPairs(plan, groups);
   const craft = craftOf(plan, worked, filled);
-  const problems = judge({ plan, filled, worked, cups, groups, pairs, needs: stock.needs });
+  const problems = judge({ plan, filled, worked, cups, groups, pairs, needs: stock.needs, score });
   return {
     bases: basesOf(plan),
     groups,

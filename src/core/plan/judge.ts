@@ -1,4 +1,5 @@
 import type { Found } from '../problem';
+import type { Score } from '../schedule';
 import type { Need } from '../shelf/stock';
 import type { ComputedCup } from './computed';
 import { contrastProblems, type TouchingPair } from './contrast';
@@ -11,6 +12,7 @@ import {
   layerProblems,
   mixProblems,
   needProblems,
+  pourProblems,
   potProblems,
   recipeProblems,
   residueProblems
@@ -26,10 +28,11 @@ export interface Judgement {
   groups: readonly ComputedGroup[];
   pairs: readonly TouchingPair[];
   needs: readonly Need[];
+  score: Score;
 }
 
 /** All rules over a plan that has been worked out. */
-export function judge({ plan, filled, worked, cups, groups, pairs, needs }: Judgement): Found[] {
+export function judge({ plan, filled, worked, cups, groups, pairs, needs, score }: Judgement): Found[] {
   const colours = new Map(cups.map((c) => [c.cupId, c.colour]));
   return [
     ...plan.cups.flatMap((c) => recipeProblems(c, plan)),
@@ -37,6 +40,7 @@ export function judge({ plan, filled, worked, cups, groups, pairs, needs }: Judg
     ...potProblems(worked, plan),
     ...mixProblems(plan, worked, filled),
     ...filled.flatMap((f) => layerProblems(plan, f)),
+    ...pourProblems(plan, filled, score, new Map(cups.map((c) => [c.cupId, c.density]))),
     ...(plan.scales.length ? contrastProblems(pairs, plan) : []),
     ...dominanceProblems(plan, cups, groups),
     ...needProblems(needs),

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { rockpool, saltings, tideline } from '../../../demo/plans';
+import { rockpool, saltings } from '../../../demo/plans';
+import * as demo from '../../../demo/plans';
 import { acts } from '../pour';
 import {
   eachByItself,
@@ -14,6 +15,9 @@ import {
   splitAll,
   withoutCup
 } from '.';
+import { pourAlone } from './plans.testing';
+
+const tideline = pourAlone(demo.tideline);
 
 const QUICK = 'clear-quick';
 const OTHER = 'bar-soap';

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { tideline } from '../../../demo/plans';
+import * as demo from '../../../demo/plans';
 import { applyEdit } from '../edit';
-import { atBench, layer, ungated, withBase, withCups, withScales } from './plans.testing';
+import { atBench, layer, pourAlone, ungated, withBase, withCups, withScales } from './plans.testing';
 import { computePlan, figuresOf, formatAmount, parseAmount, Plan, PlanFile, shelfOf, type Amount } from '.';
+
+const tideline = pourAlone(demo.tideline);
 
 const computed = (plan: Plan = tideline) => computePlan(plan, cards);
 const codes = (plan: Plan = tideline) => computed(plan).problems.map((p) => p.code);

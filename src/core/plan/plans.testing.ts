@@ -61,3 +61,9 @@ export const ungated = (plan: Plan, stepId: string): Plan => ({
   ...plan,
   steps: plan.steps.map((s) => (s.id === stepId ? { ...s, gates: [] } : s))
 });
+
+/** The plan with what is poured and waited for alone: nothing drawn through it, nothing done to the piece afterwards. */
+export const pourAlone = (plan: Plan): Plan => ({
+  ...plan,
+  steps: plan.steps.filter((s) => ['lay', 'puddle', 'wait', 'coat', 'top', 'column'].includes(s.act.kind))
+});

@@ -72,6 +72,7 @@ function timedPour(pour: Pour, { layers }: FilledStrand): TimedPour {
     strandId: pour.strandId,
     cupId: pour.cupId,
     depth: own.reduce((s, l) => s + l.to - l.from, 0),
+    untilSet: act?.definition.lasts?.(act.act) === 'sets',
     // A step that draws from several cups keeps the hands once: with the first of them.
     attended: (count) =>
       act && !pour.id.includes('+') ? act.definition.hands(act.act, act.step, count).attended : 0

@@ -98,6 +98,8 @@ export interface ActDefinition<A extends { kind: string }> {
   /** Minutes for so many cavities. */
   hands(act: A, step: ActStep, count: number): Minutes;
   wants?(act: A): Want[];
+  /** How long its cup can be used for it: while it levels by itself, which is usual, or until it sets. */
+  lasts?(act: A): 'levels' | 'sets';
   /** Where a point of the cavity was before the act, or the cup it is made of since. */
   undo?(
     act: A,

@@ -32,6 +32,7 @@ interface Told<K extends string, F extends Fields> {
   /** The cavity afterwards, where it is not what its cup and amount make of it. */
   apply?(act: ActOf<K, F>, stand: Stand, step: ActStep): Applied;
   wants?(act: ActOf<K, F>): Want[];
+  lasts?(act: ActOf<K, F>): 'levels' | 'sets';
   rules?(act: ActOf<K, F>, stand: Stand, step: ActStep): Found[];
 }
 
@@ -89,6 +90,7 @@ export function defineAct<const K extends string, F extends Fields>(
     hands: (act: Act, step: ActStep, cavities: number) => handsOf(told, act, step, cavities),
     words: told.words,
     ...(told.wants ? { wants: told.wants } : {}),
+    ...(told.lasts ? { lasts: told.lasts } : {}),
     ...(told.rules ? { rules: told.rules } : {})
   } as unknown as ActDefinition<Act>;
 }

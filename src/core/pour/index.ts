@@ -7,4 +7,4 @@ export { conditionWords } from './gates';
 export type { Asked, Field, Fields } from './fields';
 export { copiesOf, MOST_POINTS, Path, pathLength, pathWords, Place, placeWords } from './place';
 export { ACT_GROUPS, actsNamed } from './named';
-export { conditionOf, TECHNIQUES, techniqueOf, type Draft, type Setting, type Technique } from './techniques';
+export { conditionOf, TECHNIQUES, type Draft, type Setting, type Technique } from './techniques';

@@ -1,11 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { rockpool, saltings, samphire, shingle, tideline } from '../../../demo/plans';
+import * as demo from '../../../demo/plans';
 import { applyEdit } from '../edit';
 import { computePlan, type Plan } from '../plan';
-import { mixed } from '../plan/plans.testing';
+import { mixed, pourAlone } from '../plan/plans.testing';
 import { clocksOf, factsOf, foldRun, lossesOf, planFromRun, tasksOf, tookOf, usesOf, type RunEvent } from '.';
 import type { Task } from './task';
+
+const rockpool = pourAlone(demo.rockpool);
+const saltings = pourAlone(demo.saltings);
+const samphire = pourAlone(demo.samphire);
+const shingle = pourAlone(demo.shingle);
+const tideline = pourAlone(demo.tideline);
 
 const MINUTE = 60_000;
 const begun = (plan: Plan) => {

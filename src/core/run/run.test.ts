@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { tideline } from '../../../demo/plans';
+import * as demo from '../../../demo/plans';
 import { computePlan } from '../plan';
 import {
   clocksOf,
@@ -15,6 +15,9 @@ import {
   type GateTask
 } from '.';
 import type { Task } from './task';
+import { pourAlone } from '../plan/plans.testing';
+
+const tideline = pourAlone(demo.tideline);
 
 const computed = computePlan(tideline, cards);
 const tasks = tasksOf(tideline, computed);

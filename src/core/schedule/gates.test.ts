@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { tideline } from '../../../demo/plans';
+import * as demo from '../../../demo/plans';
 import { applyEdit } from '../edit';
 import { cureOf } from '../cure';
 import { computePlan, type Condition, type Gate, type Plan } from '../plan';
-import { atBench, layer, ungated } from '../plan/plans.testing';
+import { atBench, layer, pourAlone, ungated } from '../plan/plans.testing';
+
+const tideline = pourAlone(demo.tideline);
 
 const HERON = 'lay-heron';
 const GATE = 'gate-heron';

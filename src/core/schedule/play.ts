@@ -139,6 +139,8 @@ function pour(p: Playing, item: Extract<SequenceItem, { kind: 'pour' }>): void {
   if (!own || !window || !mix) return;
   const { stepId, cupId, mixId, strandId } = item;
   const groupId = groupOf(p, strandId);
+  // What may be used until it sets has that for its window.
+  if (own.untilSet) window.to = Math.max(window.to, window.gels);
   block(p, { act: 'pour', cupId, mixId, groupId, stepId, label: mix.name }, own.attended(item.count));
   if (p.now > window.to + 1e-9 && !p.late.has(stepId)) {
     p.late.add(stepId);

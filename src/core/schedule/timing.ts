@@ -40,6 +40,8 @@ export interface TimedPour {
   depth: number;
   /** Hands' minutes for so many cavities. */
   attended(count: number): number;
+  /** Its cup need not level by itself for it: it can be used until it sets. */
+  untilSet?: boolean;
 }
 
 /** A step: where it is done, what it waits for, and its minutes where nothing is drawn. */

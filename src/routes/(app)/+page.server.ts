@@ -1,5 +1,5 @@
 import { foldedRun } from '$lib/run';
-import type { RunState, Task } from '$core/run';
+import { gateOpening, type GateTask, type RunState, type Task } from '$core/run';
 import {
   allPieces,
   eventsOf,
@@ -30,23 +30,31 @@ const LOOK_BACK = 30;
 const MINUTE = 60_000;
 
 /** What a run waits for: the gate in hand, and demoulding once everything is poured. */
-function waitsOf(run: Run, state: RunState): Wait[] {
-  const now = state.now?.task;
+function waitsOf(run: Run, state: RunState, now: number): Wait[] {
+  const { computed } = run.frozen;
+  const current = state.now?.task;
   const pouring = state.tasks.some((t) => t.task.kind === 'pour' && t.status === 'open');
-  const named = (id: string) => run.frozen.computed.groups.find((g) => g.groupId === id)?.name ?? '';
+  const named = (id: string) => computed.groups.find((g) => g.groupId === id)?.name ?? '';
+  /** What the gate is for: what is done after it, or the state it waits for. */
+  const purpose = (gate: GateTask): string => {
+    const done = state.tasks.find(({ task }) => task.kind === 'do' && task.stepId === gate.stepId)?.task;
+    return done?.kind === 'do' ? `${done.act} ${done.rest}` : `${named(gate.groupId)} ${gate.state}`;
+  };
   const waitOf = (task: Task): Wait[] => {
-    if (task.kind !== 'demould' && task.kind !== 'gate') return [];
-    const zero = state.groups.get(task.groupId)?.lastPour;
-    if (zero === undefined) return [];
-    if (task.kind === 'gate')
-      return task === now
-        ? [{ what: `${named(task.groupId)} ${task.state}`, from: zero + task.minutes * MINUTE }]
-        : [];
+    if (task.kind === 'gate') {
+      if (task !== current) return [];
+      const opens = gateOpening(task, state, { now, dayStart: startOfDay(now) }, []).opensAt;
+      return Number.isFinite(opens) ? [{ what: purpose(task), from: opens }] : [];
+    }
+    const zero = task.kind === 'demould' ? state.groups.get(task.groupId)?.lastPour : undefined;
+    if (task.kind !== 'demould' || zero === undefined || pouring) return [];
     const window = { from: zero + task.from * MINUTE, to: zero + task.to * MINUTE };
-    return pouring ? [] : [{ what: `Demould ${named(task.groupId)}`, ...window }];
+    return [{ what: `Demould ${named(task.groupId)}`, ...window }];
   };
   return state.tasks.filter((t) => t.status === 'open').flatMap(({ task }) => waitOf(task));
 }
+
+const startOfDay = (ms: number): number => new Date(ms).setHours(0, 0, 0, 0);
 
 /** Plans looked at for what to weigh next and what runs short; the latest changed first. */
 const MOST_AHEAD = 40;
@@ -90,7 +98,7 @@ export const load = async ({ request }) => {
           startedAt: run.startedAt,
           done: state.tasks.filter((t) => t.status !== 'open').length,
           of: state.tasks.length,
-          waits: waitsOf(run, state),
+          waits: waitsOf(run, state, Date.now()),
           inHand: now?.kind !== 'demould' && now !== undefined,
           group: run.frozen.computed.groups[0],
           cups: run.frozen.computed.cups

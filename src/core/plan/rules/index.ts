@@ -1,5 +1,6 @@
 export { cupProblems, potProblems } from './cup';
 export { layerProblems } from './layers';
 export { mixProblems } from './mix';
+export { pourProblems } from './pour';
 export { recipeProblems } from './recipe';
 export { needProblems, residueProblems } from './shelf';

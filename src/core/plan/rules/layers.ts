@@ -67,7 +67,12 @@ function onWet(plan: Plan, { step }: ResolvedStep, { base }: ResolvedMix): Found
 }
 
 function shortFill({ strand, cavity, layers, filledMl }: FilledStrand): Found[] {
-  if (!layers.length || filledMl >= cavity.capacity * 0.985) return [];
+  // What was drawn out on purpose is no shortfall.
+  const poured = Math.max(
+    filledMl,
+    layers.reduce((s, l) => s + l.each, 0)
+  );
+  if (!layers.length || poured >= cavity.capacity * 0.985) return [];
   return [
     {
       code: 'short-fill',

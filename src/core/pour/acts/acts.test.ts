@@ -1,10 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
-import { rockpool, tideline } from '../../../../demo/plans';
+import * as demo from '../../../../demo/plans';
 import { cavityOf } from '../../mould';
 import { computePlan, type Plan, type Step } from '../../plan';
 import { acts, ACT_GROUPS, actsNamed, emptyStand, filledMl, pouredOn, type Stand } from '..';
+import { pourAlone } from '../../plan/plans.testing';
+
+const rockpool = pourAlone(demo.rockpool);
+const tideline = pourAlone(demo.tideline);
 
 const dome = cards.moulds.find((m) => m.id === 'dome-knobs')!.cavities[0]!;
 const box = {

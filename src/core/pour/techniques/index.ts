@@ -50,7 +50,4 @@ export const TECHNIQUES: readonly Technique[] = [
   solidWithPearl
 ];
 
-/** A technique by its id. */
-export const techniqueOf = (id: string): Technique | undefined => TECHNIQUES.find((t) => t.id === id);
-
 export { conditionOf, type Draft, type Material, type Setting, type Technique } from './technique';

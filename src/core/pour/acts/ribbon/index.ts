@@ -26,6 +26,8 @@ export const ribbon = defineAct({
   fields,
   also: ['drizzle', 'pipe', 'petals', 'line', 'ring', 'hearts', 'thread'],
   usually: { each: 1 },
+  // A line that is piped or laid thick is drawn from a cup that no longer levels.
+  lasts: (act) => (act.how === 'drawn thin' ? 'levels' : 'sets'),
   words: (act, { cup, cavities }) => ({
     line: `ribbon ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${pathWords(act.path)}, ${act.width} mm wide, ${act.how}`,
     act: HOW[act.how],

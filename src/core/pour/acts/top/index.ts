@@ -16,6 +16,7 @@ export const top = defineAct({
   fields,
   also: ['pipe', 'rosettes', 'texture'],
   usually: { each: 4 },
+  lasts: () => 'sets',
   wants: (act) => (act.how === 'piped' ? [{ state: 'pipeable', of: { cup: act.cupId } }] : []),
   words: (act, { cup, cavities }) => ({
     line: `top with ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${act.how}`,

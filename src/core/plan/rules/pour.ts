@@ -1,0 +1,98 @@
+import type { Score } from '../../schedule';
+import { POUR_RULES, type Done, type Sequence } from '../../pour/rules';
+import { emptyStand, type Stand } from '../../pour';
+import { layerState } from '../../cure';
+import { withEmbeds, cavityOf } from '../../mould';
+import type { Found } from '../../problem';
+import { freshId } from '../fresh-id';
+import type { FilledStrand } from '../fill';
+import type { ResolvedPlan } from '../resolve';
+
+/** Density from which a pigment sinks in a thin cup, g/ml: oxides and titanium white are near 4, organic ones under 2. */
+const HEAVY = 3;
+
+/** What is wrong with how, and in which order, the pour is done: every rule over every strand of cavities. */
+export function pourProblems(
+  plan: ResolvedPlan,
+  filled: readonly FilledStrand[],
+  score: Score,
+  densities: ReadonlyMap<string, number>
+): Found[] {
+  return filled.flatMap((f) => {
+    const sequence = sequenceOf(plan, f, score, densities);
+    return POUR_RULES.flatMap((rule) => rule(sequence));
+  });
+}
+
+function sequenceOf(
+  plan: ResolvedPlan,
+  { strand, layers }: FilledStrand,
+  score: Score,
+  densities: ReadonlyMap<string, number>
+): Sequence {
+  const first =
+    layers.flatMap((l) => plan.cupOf.get(l.cupId)?.mix ?? [])[0] ?? plan.mixes.values().next().value;
+  const states = first?.behaviour.states.map((s) => s.state) ?? [];
+  const apart = first ? layerState(first.base) : '';
+  const window = score.demould.find((d) => d.groupId === strand.group.id);
+  return {
+    plan: plan.plan,
+    name: strand.name,
+    groupId: strand.group.id,
+    steps: stepsIn(plan, strand.id, strand, score),
+    material: first?.base.kind,
+    finish: strand.mould.finish,
+    depth: cavityOf(strand.kind, '').depth,
+    embeds: strand.group.embeds ?? [],
+    apart,
+    carries:
+      states.at(Math.max(0, states.indexOf(apart) - 1)) === 'paste'
+        ? 'holds a line'
+        : (states.at(Math.max(0, states.indexOf(apart) - 1)) ?? apart),
+    freshId: freshId(plan.plan, 'gate'),
+    cup: (id) => cupFacts(plan, id, densities),
+    ...(window
+      ? { demould: { from: window.from, ...(window.cured === undefined ? {} : { cured: window.cured }) } }
+      : {})
+  };
+}
+
+/** Every step that is done in a strand, with when and on what. */
+function stepsIn(plan: ResolvedPlan, strandId: string, strand: FilledStrand['strand'], score: Score): Done[] {
+  const cavity = withEmbeds(cavityOf(strand.kind, ''), strand.group.embeds ?? [], '');
+  let stand: Stand = emptyStand(strand.name, cavity, strand.kind);
+  return plan.steps.flatMap((step): Done[] => {
+    const here = step.here(strandId);
+    if (!here) return [];
+    const level = stand.whole.level;
+    stand = here.definition.apply(here.act, stand, here.step).stand;
+    const blocks = score.blocks.filter(
+      (b) => b.stepId === step.step.id && (b.groupId === undefined || b.groupId === strand.group.id)
+    );
+    const cups = here.definition.cups(here.act);
+    const coloured = score.windows.filter((w) => cups.includes(w.cupId)).map((w) => w.from);
+    return [
+      {
+        step: step.step,
+        definition: here.definition,
+        act: here.act,
+        traits: here.definition.traits?.(here.act) ?? [],
+        level,
+        ...(blocks.length
+          ? { from: Math.min(...blocks.map((b) => b.from)), to: Math.max(...blocks.map((b) => b.to)) }
+          : {}),
+        ...(coloured.length ? { coloured: Math.min(...coloured) } : {})
+      }
+    ];
+  });
+}
+
+function cupFacts({ cupOf, colourants }: ResolvedPlan, id: string, densities: ReadonlyMap<string, number>) {
+  const cup = cupOf.get(id);
+  const pots = cup?.cup.recipe.flatMap((line) => colourants.get(line.colourantId) ?? []) ?? [];
+  return {
+    density: densities.get(id) ?? 0,
+    alcohol: pots.some((p) => p.carrier === 'alcohol'),
+    heavy: pots.find((p) => (p.density ?? 0) >= HEAVY)?.name
+  };
+}

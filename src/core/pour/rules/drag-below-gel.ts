@@ -1,0 +1,24 @@
+import { fieldOf, pathOf, waitsFor, type Rule } from './rule';
+
+/** A tool drawn to the ground where a layer below has set already: it only moves what lies over that. */
+export const dragBelowGel: Rule = (s) =>
+  s.steps.flatMap((d, i) => {
+    if (d.act.kind !== 'drag' || fieldOf(d, 'depth') !== 'full') return [];
+    const set = s.steps.slice(0, i + 1).findLast((x) => waitsFor(x, [s.apart, 'firm', 'set']));
+    if (!set || set.level <= 0) return [];
+    return [
+      {
+        code: 'drag-below-gel',
+        level: 'warn',
+        path: `${pathOf(d)}/act/depth`,
+        sentence: `The lowest ${set.level.toFixed(1)} mm have set by then: a ${String(fieldOf(d, 'tool'))} to the ground tears them or skids.`,
+        mend: 'Draw it through what is fluid only.',
+        tries: [
+          {
+            words: 'Draw it to half the depth',
+            edit: { path: ['steps', d.step.id, 'act', 'depth'], value: 'half' }
+          }
+        ]
+      }
+    ];
+  });

@@ -1,0 +1,20 @@
+import { pathOf, type Rule } from './rule';
+
+/** Mica lies in the grain of a matte mould and looks like dirt; it wants a glossy face. */
+export const dustOnMatte: Rule = ({ steps, finish }) =>
+  steps.flatMap((d) =>
+    d.act.kind === 'dust' && finish === 'matte'
+      ? [
+          {
+            code: 'dust-on-matte',
+            level: 'warn',
+            path: pathOf(d),
+            sentence: 'The mould is matte: dusted mica lies in its grain and shines nowhere.',
+            mend: 'Dust a glossy mould, or leave the dusting out.',
+            tries: [
+              { words: 'Leave the dusting out', edit: { path: ['steps', d.step.id], value: undefined } }
+            ]
+          }
+        ]
+      : []
+  );

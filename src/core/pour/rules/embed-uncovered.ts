@@ -1,0 +1,34 @@
+import { fieldOf, pathOf, type Rule } from './rule';
+
+/** Least cover over an embed that is meant to lie inside, mm. */
+const COVER = 1;
+
+/** An embed that is higher than what covers it. */
+export const embedUncovered: Rule = ({ steps, embeds, depth, name }) =>
+  steps.flatMap((d) => {
+    const embed = embeds.find((e) => e.id === fieldOf(d, 'embedId'));
+    if (d.act.kind !== 'place' || embed?.kind !== 'object') return [];
+    const pressed = fieldOf<number>(d, 'pressed') ?? 0;
+    const top = Math.max(0, d.level - pressed) + embed.height;
+    const deeper = Math.ceil((top + COVER - depth + pressed) * 10) / 10;
+    if (top + COVER <= depth + 1e-9) return [];
+    return [
+      {
+        code: 'embed-uncovered',
+        level: 'warn',
+        path: `${pathOf(d)}/act`,
+        sentence: `${embed.name} is ${embed.height} mm high and ends ${(top - depth).toFixed(1)} mm ${top > depth ? 'over' : 'under'} the rim of ${name}: it is not covered.`,
+        mend: 'Press it deeper, place it earlier, or take a smaller one.',
+        ...(deeper <= d.level
+          ? {
+              tries: [
+                {
+                  words: `Press it in by ${deeper} mm`,
+                  edit: { path: ['steps', d.step.id, 'act', 'pressed'], value: deeper }
+                }
+              ]
+            }
+          : {})
+      }
+    ];
+  });

@@ -1,0 +1,31 @@
+import type { Rule } from './rule';
+import { flameNearAlcohol } from './flame-near-alcohol';
+import { flameOnWet } from './flame-on-wet';
+import { embedUncovered } from './embed-uncovered';
+import { embedDrifts } from './embed-drifts';
+import { dragBelowGel } from './drag-below-gel';
+import { glueBeforeSeal } from './glue-before-seal';
+import { sealedWet } from './sealed-wet';
+import { milledSoft } from './milled-soft';
+import { dustLate } from './dust-late';
+import { dustOnMatte } from './dust-on-matte';
+import { settles } from './settles';
+import { stillInMould } from './still-in-mould';
+
+/** Every rule of the pour, by the code of what it finds. */
+export const POUR_RULES: readonly Rule[] = [
+  flameNearAlcohol,
+  flameOnWet,
+  embedUncovered,
+  embedDrifts,
+  dragBelowGel,
+  glueBeforeSeal,
+  sealedWet,
+  milledSoft,
+  dustLate,
+  dustOnMatte,
+  settles,
+  stillInMould
+];
+
+export type { Done, Sequence } from './rule';

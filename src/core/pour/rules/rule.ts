@@ -1,0 +1,75 @@
+import type { Embed } from '../../mould';
+import type { Gate, Plan, Step } from '../../plan/document';
+import type { Found, Mend } from '../../problem';
+import type { AnyDefinition, Trait } from '../act';
+import type { Material } from '../techniques';
+
+/** One step as it is done in the cavities that a rule looks at. */
+export interface Done {
+  step: Step;
+  definition: AnyDefinition;
+  act: { kind: string };
+  traits: readonly Trait[];
+  /** Minutes from the start of the plan at which it begins and ends; unknown where the score does not place it. */
+  from?: number;
+  to?: number;
+  /** When the cup it draws from was coloured, minutes. */
+  coloured?: number;
+  /** How high the cavity stands before it, mm. */
+  level: number;
+}
+
+/** Cavities that are done alike with everything that is done in them, for rules to look at. */
+export interface Sequence {
+  plan: Plan;
+  name: string;
+  groupId: string;
+  steps: readonly Done[];
+  /** What is cast; undefined while no base is chosen. */
+  material: Material | undefined;
+  finish: 'gloss' | 'satin' | 'matte';
+  /** Of the cavity, mm. */
+  depth: number;
+  embeds: readonly Embed[];
+  /** The state that keeps the next layer apart, and the one before it, which carries a weight. */
+  apart: string;
+  carries: string;
+  /** A gate id that nothing in the plan has. */
+  freshId: string;
+  /** Of a cup: g/ml, whether alcohol is in it, and whether something heavy that settles is. */
+  cup(id: string): { density: number; alcohol: boolean; heavy: string | undefined };
+  /** When the pieces leave their mould and when they are cured through, minutes; where the score says. */
+  demould?: { from: number; cured?: number };
+}
+
+/** One thing that must not be done so. */
+export type Rule = (s: Sequence) => Found[];
+
+/** A field of a step's act by its key. */
+export const fieldOf = <T>(d: Done, key: string): T | undefined =>
+  (d.act as Record<string, unknown>)[key] as T | undefined;
+
+export const pathOf = (d: Done): string => `plan/steps/${d.step.id}`;
+
+/** The whole step at another place of the plan: before (or after) another step. */
+export function moved(plan: Plan, stepId: string, other: string, where: 'before' | 'after'): Mend['edit'] {
+  const step = plan.steps.find((s) => s.id === stepId)!;
+  const rest = plan.steps.filter((s) => s.id !== stepId);
+  const at = rest.findIndex((s) => s.id === other) + (where === 'after' ? 1 : 0);
+  return { path: ['steps'], value: rest.toSpliced(at, 0, step) };
+}
+
+/** A gate more before a step: the condition joins the step's first gate, or makes one. */
+export function gated(s: Sequence, d: Done, condition: Gate['all'][number]): Mend['edit'] {
+  const [first] = d.step.gates;
+  const gate: Gate = first
+    ? { ...first, all: [...first.all, condition] }
+    : { id: s.freshId, all: [condition] };
+  return { path: ['steps', d.step.id, 'gates', gate.id], value: gate };
+}
+
+/** Whether a step waits for one of these states of the layer below it. */
+export const waitsFor = (d: Done, states: readonly string[]): boolean =>
+  d.step.gates.some((g) =>
+    g.all.some((c) => c.kind === 'state' && c.of === 'layer below' && states.includes(c.state))
+  );

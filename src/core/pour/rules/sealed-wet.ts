@@ -1,0 +1,38 @@
+import { duration } from '../../quantity';
+import type { Material } from '../techniques';
+import { gated, pathOf, type Rule } from './rule';
+
+/** Minutes out of the mould before a piece is dry enough to seal. Source: domain.md sections 7 and 8; concrete a week, acrylic gypsum a day. */
+const DRY: Partial<Record<Material, number>> = { concrete: 7 * 1440, gypsum: 1440 };
+
+/** Sealed before it is dry: the water it holds hazes the coat or lifts it. */
+export const sealedWet: Rule = (s) => {
+  const least = s.material && DRY[s.material];
+  if (!least) return [];
+  const out = s.steps.find((d) => d.traits.includes('demoulds'));
+  const zero = out?.to ?? s.demould?.from;
+  return s.steps.flatMap((seal) => {
+    if (!seal.traits.includes('seals') || seal.from === undefined || zero === undefined) return [];
+    const waited = seal.from - zero;
+    if (waited >= least - 1e-6) return [];
+    return [
+      {
+        code: 'sealed-wet',
+        level: 'warn',
+        path: pathOf(seal),
+        sentence: `It is sealed ${duration(Math.max(0, waited))} out of its mould; it is dry after ${duration(least)} at the earliest, and a seal over water hazes or peels.`,
+        mend: 'Let it dry first, with air on all sides; two weighings a day apart tell.',
+        ...(out
+          ? {
+              tries: [
+                {
+                  words: `Wait ${duration(least)} after demoulding`,
+                  edit: gated(s, seal, { kind: 'since', zero: { demoulded: s.groupId }, minutes: least })
+                }
+              ]
+            }
+          : {})
+      }
+    ];
+  });
+};
