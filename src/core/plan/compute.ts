@@ -16,6 +16,7 @@ import { lightToDark } from './order';
 import { drawnGroup } from './piece';
 import { resolve, type ResolvedCup, type ResolvedPlan } from './resolve';
 import type { Strand } from './strands';
+import { rowOf } from './row';
 import { timingOf } from './timing';
 import { sumBalances, summed, totalsOf } from './totals';
 import { weigh } from './weigh';
@@ -66,6 +67,7 @@ function workedOut(
     pieces: totals.pieces,
     order: yields
   });
+  const row = rowOf(plan, filled, worked, yields);
   const pairs = touchingPairs(plan, groups);
   const craft = craftOf(plan, worked, filled);
   const problems = judge({ plan, filled, worked, cups, groups, pairs, needs: stock.needs, score });
@@ -84,6 +86,7 @@ function workedOut(
     lightToDark: order,
     surplus: placeSurplus(cups.map(leftOver), sparesOf(plan)),
     ...(yields ? { order: yields } : {}),
+    ...(row ? { row } : {}),
     ...stock,
     craft: craft.facts,
     losses,

@@ -10,6 +10,7 @@ import type { Cup } from './document';
 import type { CupLooks } from './looks';
 import type { Cost, OrderYield } from './needs';
 import type { ComputedGroup } from './piece';
+import type { OrderRow } from './row';
 import type { Totals } from './totals';
 import type { CommonMix, CupMix } from './worked';
 
@@ -92,6 +93,8 @@ export interface Computed {
   lightToDark: string[];
   surplus: Surplus;
   order?: OrderYield;
+  /** The order as mixes one after another, where it is poured in one go from one mix. */
+  row?: OrderRow;
   needs: Need[];
   cost?: Cost;
   craft: CraftFact[];

@@ -37,6 +37,8 @@ export interface TurnCount {
   inHand: number;
   castings: number;
   window: number;
+  /** Hands' minutes of one mix: stirring, what comes after the clock starts, and each cavity between two gates. */
+  hands: { mixing: number; colouring: number; each: number };
 }
 
 interface Reason {
@@ -77,7 +79,8 @@ export function turnsFor(c: TurnsCase): TurnCount {
       castings,
       cavitiesInHand(window, c.mix.base.stirMinutes, colouring(c), Math.max(1e-6, perCavity(c)))
     ),
-    window
+    window,
+    hands: { mixing: c.mix.base.stirMinutes, colouring: colouring(c), each: perCavity(c) }
   };
 }
 

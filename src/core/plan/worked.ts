@@ -99,7 +99,7 @@ export const NOTHING: CupBalance = {
 export const unworked = (resolved: ResolvedCup): WorkedCup => ({
   cup: resolved.cup,
   resolved,
-  count: { n: 1, inHand: 0, castings: 0, window: 0 },
+  count: { n: 1, inHand: 0, castings: 0, window: 0, hands: { mixing: 0, colouring: 0, each: 0 } },
   mixes: [
     {
       mixId: resolved.cup.id,

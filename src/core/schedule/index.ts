@@ -12,3 +12,13 @@ export {
   type TimedPour,
   type TimedStep
 } from './timing';
+export {
+  evenly,
+  gainsOf,
+  mostPerMix,
+  staggered,
+  type Gains,
+  type Row,
+  type Stagger,
+  type Staggering
+} from './stagger';

@@ -10,13 +10,22 @@
   import CupPattern from './CupPattern.svelte';
   import { inkOn } from './ink';
 
-  let { computed, width = 1208 }: { computed: Computed; width?: number } = $props();
+  let {
+    computed,
+    width = 1208,
+    zoom = 'pour'
+  }: {
+    computed: Computed;
+    width?: number;
+    /** The minutes of the pour; the pour and what follows, with long waits folded; or the days, to scale. */
+    zoom?: 'pour' | 'all' | 'days';
+  } = $props();
 
   const uid = $props.id();
   const LANE = 26;
   const HEAD = 24;
   const NAMES = 112;
-  const END = 150;
+  const END = $derived(zoom === 'days' ? 24 : 150);
 
   const score = $derived(computed.score);
   const cups = $derived(computed.cups.filter((c) => score.windows.some((w) => w.cupId === c.cupId)));
@@ -27,14 +36,18 @@
     )
   );
   const height = $derived(HEAD + LANE * (1 + cups.length + groups.length) + 6);
-  const axis = $derived(
-    foldedAxis(
-      score.blocks.filter((b) => !b.unattended).map((b) => ({ from: b.from, to: b.to })),
-      // Room after the last pour to see how much of its window was left.
-      Math.max(1, score.ends, ...score.windows.map((w) => Math.min(w.to, score.ends + 8))),
-      9
-    )
+  const blocks = $derived(score.blocks.filter((b) => zoom !== 'pour' || b.from < score.ends - 1e-9));
+  // Room after the last pour to see how much of its window was left.
+  const poured = $derived(
+    Math.max(1, score.ends, ...score.windows.map((w) => Math.min(w.to, score.ends + 8)))
   );
+  const axis = $derived.by(() => {
+    const until = zoom === 'pour' ? poured : Math.max(poured, score.done);
+    if (zoom === 'days') return foldedAxis([{ from: 0, to: until }], until, until);
+    const busy = blocks.filter((b) => !b.unattended).map((b) => ({ from: b.from, to: b.to }));
+    return foldedAxis(busy, until, 9);
+  });
+  const DAY = 1440;
   const x = $derived(
     (minute: number) => NAMES + (axis.at(minute) / Math.max(1e-9, axis.length)) * (width - NAMES - END)
   );
@@ -44,6 +57,7 @@
   );
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
 
+  const STEPS = [1, 2, 5, 10, 15, 30, 60, 120, 360, 720, DAY, 2 * DAY, 7 * DAY, 14 * DAY];
   // A tick every so many minutes inside each unfolded stretch, never closer than 46 px.
   const ticks = $derived([
     ...new Set(
@@ -51,15 +65,41 @@
         .filter((s) => !s.folded)
         .flatMap((s) => {
           const px = x(s.to) - x(s.from);
-          const step = [1, 2, 5, 10, 15, 30, 60].find((m) => (m / (s.to - s.from)) * px >= 46) ?? 120;
+          const step = STEPS.find((m) => (m / (s.to - s.from)) * px >= (s.to > DAY ? 74 : 46)) ?? 28 * DAY;
           const first = Math.ceil(s.from / step) * step;
           const count = Math.max(0, Math.floor((s.to - first) / step) + 1);
           return Array.from({ length: count }, (_, i) => first + i * step);
         })
     )
   ]);
-  const hhmm = (m: number) =>
-    m < 60 ? `${Math.round(m)} min` : `${Math.floor(m / 60)}:${String(Math.round(m % 60)).padStart(2, '0')}`;
+  const hhmm = (m: number) => {
+    if (m < 60) return `${Math.round(m)} min`;
+    const clock = `${Math.floor((m % DAY) / 60)}:${String(Math.round(m % 60)).padStart(2, '0')}`;
+    if (m < DAY) return clock;
+    return m % DAY === 0 ? `${m / DAY} d` : `${Math.floor(m / DAY)} d ${clock}`;
+  };
+  const isAfter = (b: { from: number }) => b.from >= score.ends - 1e-9;
+  /** The words of what is done after the pour, where they stand clear of one another: by block. */
+  const said = $derived.by(() => {
+    const words = new Map<string, { x: number; anchor: 'start' | 'middle'; text: string }>();
+    const right = new Map<string, number>();
+    for (const b of blocks.filter((k) => k.act === 'do' && isAfter(k))) {
+      const text = wordOf(b.stepId);
+      const long = text.length * 6.4;
+      const [from, wide] = [x(b.from), x(b.to) - x(b.from)];
+      const inside = wide > long + 8;
+      const at = inside ? from + wide / 2 : from + wide + 3;
+      const start = inside ? at - long / 2 : at;
+      const lane = b.groupId ?? '';
+      if (!text || (!inside && b.unattended) || start < (right.get(lane) ?? 0)) continue;
+      if (!inside && start + long > width - END) continue;
+      words.set(b.id, { x: at, anchor: inside ? 'middle' : 'start', text });
+      right.set(lane, start + long + 4);
+    }
+    return words;
+  });
+  /** What is done after the pour, in one word. */
+  const wordOf = (stepId: string | undefined) => computed.lines.find((l) => l.stepId === stepId)?.act ?? '';
   // The next mix of the same cup: its own window takes over.
   const nextOf = (w: { cupId: string; zero: number }) =>
     score.windows.find((n) => n.cupId === w.cupId && n.zero > w.zero);
@@ -182,25 +222,51 @@
     {/if}
   {/each}
 
-  {#each score.blocks as b (b.id)}
+  {#each blocks as b (b.id)}
     {@const cup = cupOf(b.cupId)}
     {@const from = x(b.from)}
     {@const wide = Math.max(2, x(b.to) - from)}
-    <rect
-      x={from}
-      y={HEAD + 4}
-      width={wide}
-      height={LANE - 8}
-      rx="3"
-      fill={b.unattended ? 'none' : 'var(--sunk)'}
-      stroke="var(--ink-2)"
-      stroke-width="1"
-      stroke-dasharray={b.unattended ? '3 3' : undefined}
-    />
-    {#if wide > 6.6 * (b.act === 'pour' ? 4 : b.label.length) + 6}
-      <text x={from + 5} y={HEAD + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink)"
-        >{b.act === 'pour' ? 'pour' : b.label}</text
-      >
+    {#if !(b.unattended && isAfter(b))}
+      <rect
+        x={from}
+        y={HEAD + 4}
+        width={wide}
+        height={LANE - 8}
+        rx="3"
+        fill={b.unattended ? 'none' : 'var(--sunk)'}
+        stroke="var(--ink-2)"
+        stroke-width="1"
+        stroke-dasharray={b.unattended ? '3 3' : undefined}
+      />
+      {#if wide > 6.6 * (b.act === 'pour' ? 4 : b.label.length) + 6}
+        <text x={from + 5} y={HEAD + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink)"
+          >{b.act === 'pour' ? 'pour' : b.label}</text
+        >
+      {/if}
+    {/if}
+    {#if b.act === 'do' && b.groupId && isAfter(b)}
+      {@const gy = laneOfGroup(b.groupId)}
+      <rect
+        x={from}
+        y={gy + 4}
+        width={wide}
+        height={LANE - 8}
+        rx="3"
+        fill={b.unattended ? 'none' : 'var(--verdigris-soft)'}
+        stroke="var(--verdigris)"
+        stroke-dasharray={b.unattended ? '3 3' : undefined}
+      />
+      {@const words = said.get(b.id)}
+      {#if words}
+        <text
+          x={words.x}
+          y={gy + LANE / 2}
+          text-anchor={words.anchor}
+          dominant-baseline="central"
+          font-size="11.5"
+          fill="var(--ink)">{words.text}</text
+        >
+      {/if}
     {/if}
     {#if b.act === 'pour' && cup}
       {@const yy = laneOfCup(b.cupId)}
@@ -251,23 +317,23 @@
   {/each}
 
   <!-- Gates: a notch where the wait ends, in the cavities' lane. -->
-  {#each score.gates as g (`${g.gateId}~${g.turn}`)}
+  {#each score.gates.filter((g) => zoom !== 'pour' || g.from < score.ends - 1e-9) as g (`${g.gateId}~${g.turn}`)}
     {@const yy = laneOfGroup(g.groupId)}
     {@const at = x(g.opens)}
     <path d="M{at - 6} {yy + 2}H{at + 6}V{yy + 9}L{at} {yy + 16}L{at - 6} {yy + 9}Z" fill="var(--ochre)" />
     <path d="M{at} {yy + 16}V{yy + LANE}" stroke="var(--ochre)" stroke-width="1.5" />
-    <text
-      x={at - 11}
-      y={yy + LANE / 2}
-      text-anchor="end"
-      dominant-baseline="central"
-      font-size="11.5"
-      fill="var(--ink)">{g.state}</text
-    >
+    {#if zoom !== 'days' && g.from < score.ends - 1e-9}<text
+        x={at - 11}
+        y={yy + LANE / 2}
+        text-anchor="end"
+        dominant-baseline="central"
+        font-size="11.5"
+        fill="var(--ink)">{g.state}</text
+      >{/if}
   {/each}
 
   <!-- After the hands are done: demoulding, with both edges. -->
-  {#each score.demould as d (d.groupId)}
+  {#each zoom === 'days' ? [] : score.demould as d (d.groupId)}
     {@const yy = laneOfGroup(d.groupId)}
     {@const a = width - END + 24}
     <text x={a} y={HEAD - 10} font-size="11.5" fill="var(--ink-2)">demould, after the pour</text>

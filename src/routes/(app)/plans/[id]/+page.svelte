@@ -51,6 +51,7 @@
   const stops = $derived(computed.problems.filter((p) => p.level === 'stop'));
   const warns = $derived(computed.problems.filter((p) => p.level === 'warn'));
   let folded = $state(false);
+  let zoom = $state<'pour' | 'all' | 'days'>('pour');
   let starting = $state(false);
   let failure = $state('');
 
@@ -223,17 +224,31 @@
   </div>
 
   <section class="bg-sheet px-5 py-1" aria-label="Score">
-    <button
-      class="flex w-full items-baseline gap-3 text-left text-[0.85rem] text-ink-2 hover:text-ink"
-      aria-expanded={!folded}
-      onclick={() => (folded = !folded)}
-    >
+    <div class="flex items-baseline gap-3 text-[0.85rem] text-ink-2">
       <span class="label">Score</span>
-      hands done after {duration(computed.score.ends)}
-      <span class="ml-auto underline">{folded ? 'unfold' : 'fold'}</span>
-    </button>
+      <span class="flex-1"
+        >hands done after {duration(computed.score.ends)}{#if computed.score.done > computed.score.ends + 1},
+          all of it after {duration(computed.score.done)}{/if}</span
+      >
+      {#if !folded && computed.score.done > computed.score.ends + 1}
+        <Choice
+          quiet
+          label="What the score shows"
+          value={zoom}
+          options={[
+            { value: 'pour', label: 'the pour, in minutes' },
+            { value: 'all', label: 'all of it, waits folded' },
+            { value: 'days', label: 'the days, to scale' }
+          ]}
+          onchange={(v) => (zoom = v as typeof zoom)}
+        />
+      {/if}
+      <button class="underline hover:text-ink" aria-expanded={!folded} onclick={() => (folded = !folded)}
+        >{folded ? 'unfold' : 'fold'}</button
+      >
+    </div>
     {#if !folded}
-      <div class="overflow-x-auto"><div class="min-w-[900px]"><ScoreDrawing {computed} /></div></div>
+      <div class="overflow-x-auto"><div class="min-w-[900px]"><ScoreDrawing {computed} {zoom} /></div></div>
     {/if}
   </section>
 </div>
