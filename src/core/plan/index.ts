@@ -32,3 +32,4 @@ export { sharedEqually, sharersOf } from './share-equally';
 export { withNewCup } from './add-cup';
 export { applyTechnique, KEEPS, techniquesFor, type Keep } from './apply-technique';
 export { insertStep } from './insert-step';
+export { jobsOf } from './jobs';

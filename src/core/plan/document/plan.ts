@@ -47,6 +47,12 @@ export function poursOf(plan: { groups: readonly Group[]; steps: readonly Step[]
   return plan.steps.reduce((sum, s) => sum + s.where.reduce((n, id) => n + (alike.get(id) ?? 0), 0), 0);
 }
 
+/** A day of the calendar: `2026-12-24`. */
+const Day = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2026-12-24')
+  .refine((day) => !Number.isNaN(Date.parse(day)), 'is no day of the calendar');
+
 /** A plan as it is stored and exchanged, version 2. Acts are read by their own definitions: see `readPlan`. */
 export const PlanDocument = z
   .object({
@@ -63,7 +69,10 @@ export const PlanDocument = z
     order: z
       .object({
         good: z.number().int().positive('must be one or more').max(100_000),
-        rejects: z.number().min(0).max(0.9, 'leaves almost nothing good').optional()
+        rejects: z.number().min(0).max(0.9, 'leaves almost nothing good').optional(),
+        /** Not poured before this day, and wanted by that one. */
+        notBefore: Day.optional(),
+        due: Day.optional()
       })
       .optional(),
     /** Cavities that wait for what is left over, in order. */

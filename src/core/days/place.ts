@@ -1,0 +1,261 @@
+/** A stretch of time, minutes from the origin. */
+export interface Span {
+  from: number;
+  to: number;
+}
+
+/** Where something may begin: not before one task (or the origin, `@`) by so much, and at most so much after it. */
+export interface After {
+  task: string;
+  edge: 'start' | 'end';
+  min: number;
+  max?: number | undefined;
+}
+
+/** One thing to do: when its hands are busy, from its start, and how long it takes in all. */
+export interface DayTask {
+  id: string;
+  name: string;
+  busy: readonly Span[];
+  length: number;
+  after: readonly After[];
+}
+
+/** One casting of an order from its first weighing to its last day. */
+export interface Job {
+  id: string;
+  orderId: string;
+  name: string;
+  turn: number;
+  /** In the order they are done; the first one is the pour. */
+  tasks: readonly DayTask[];
+  /** Cavities it fills, by mould, until this task is done. */
+  moulds: readonly { id: string; cavities: number }[];
+  freedBy: string | undefined;
+  notBefore: number;
+  /** When it should be done, minutes; none where nobody waits for it. */
+  due?: number | undefined;
+}
+
+/** What there is to do it with: when hands are there, and how many cavities of each mould there are. */
+export interface Bench {
+  hours: readonly Span[];
+  cavities: ReadonlyMap<string, number>;
+}
+
+export interface Placed {
+  jobId: string;
+  orderId: string;
+  taskId: string;
+  name: string;
+  from: number;
+  to: number;
+  busy: Span[];
+  /** The latest it may begin, where a window says. */
+  latest?: number;
+}
+
+/** A casting that finds no place: which of its tasks, and why. */
+export interface Unplaced {
+  jobId: string;
+  orderId: string;
+  taskId: string;
+  name: string;
+  why: 'window' | 'mould' | 'hours';
+}
+
+export interface Days {
+  placed: Placed[];
+  unplaced: Unplaced[];
+  /** When each casting is done, minutes. */
+  ends: ReadonlyMap<string, number>;
+  /** Castings done after they are due, and by how much, minutes. */
+  late: ReadonlyMap<string, number>;
+}
+
+/** Places tried for one casting before it is given up. */
+const MOST_TRIES = 500;
+/** Between two places tried where nothing tells a better one, minutes. */
+const STEP = 30;
+
+/**
+ * Places castings one after another, those due first at the front: each where hands are there and free for everything it
+ * asks of them, where its moulds are free, and where every window after its pour can be kept. Nothing placed is moved again.
+ */
+export function planDays(jobs: readonly Job[], bench: Bench): Days {
+  const p = new Placing(bench);
+  const order = jobs
+    .map((job, i) => ({ job, i }))
+    .sort((a, b) => (a.job.due ?? Infinity) - (b.job.due ?? Infinity) || a.i - b.i);
+  for (const { job } of order) p.job(job);
+  return {
+    placed: p.placed.sort((a, b) => a.from - b.from),
+    unplaced: p.unplaced,
+    ends: p.ends,
+    late: new Map(
+      jobs.flatMap((j) => {
+        const end = p.ends.get(j.id);
+        return j.due !== undefined && end !== undefined && end > j.due + 1e-6 ? [[j.id, end - j.due]] : [];
+      })
+    )
+  };
+}
+
+/** The latest start from which a casting is done by a moment, on a bench of its own; undefined where there is none. */
+export function latestStart(job: Job, bench: Bench, due: number): number | undefined {
+  for (const day of [...bench.hours].reverse()) {
+    if (day.from > due) continue;
+    for (let at = Math.min(day.to, due); at >= day.from; at -= STEP) {
+      const { placed, ends } = planDays([{ ...job, notBefore: at, due }], bench);
+      const start = placed[0]?.from;
+      if ((ends.get(job.id) ?? Infinity) <= due && start !== undefined) return start;
+    }
+  }
+  return undefined;
+}
+
+/** A bench while castings are placed on it. */
+class Placing {
+  readonly placed: Placed[] = [];
+  readonly unplaced: Unplaced[] = [];
+  readonly ends = new Map<string, number>();
+  /** When hands are busy, sorted. */
+  #hands: Span[] = [];
+  readonly #holds: { id: string; cavities: number; from: number; to: number }[] = [];
+  readonly #bench: Bench;
+
+  constructor(bench: Bench) {
+    this.#bench = bench;
+  }
+
+  job(job: Job): void {
+    let at = job.notBefore;
+    let failed: Pick<Unplaced, 'taskId' | 'why'> = { taskId: job.tasks[0]?.id ?? '', why: 'hours' };
+    for (let tries = 0; tries < MOST_TRIES; tries++) {
+      const tried = this.#try(job, at);
+      if ('tasks' in tried) return this.#keep(job, tried.tasks);
+      // A window that was never kept tells more than a calendar that has run out.
+      if (tries === 0 || tried.why !== 'hours') failed = tried;
+      if (tried.next === undefined) break;
+      at = tried.next;
+    }
+    const name = job.tasks.find((t) => t.id === failed.taskId)?.name ?? '';
+    this.unplaced.push({ jobId: job.id, orderId: job.orderId, name, taskId: failed.taskId, why: failed.why });
+  }
+
+  #keep(job: Job, tasks: Placed[]): void {
+    this.placed.push(...tasks);
+    this.#hands = [...this.#hands, ...tasks.flatMap((t) => t.busy)].sort((a, b) => a.from - b.from);
+    const from = tasks[0]?.from ?? job.notBefore;
+    const to = freedAt(job, tasks);
+    for (const m of job.moulds) this.#holds.push({ ...m, from, to });
+    this.ends.set(job.id, Math.max(...tasks.map((t) => t.to)));
+  }
+
+  /** All tasks of a casting from a moment on; or where it fails, and the next moment worth a try. */
+  #try(
+    job: Job,
+    at: number
+  ): { tasks: Placed[] } | (Pick<Unplaced, 'taskId' | 'why'> & { next: number | undefined }) {
+    const tasks: Placed[] = [];
+    const own: Span[] = [];
+    for (const [i, task] of job.tasks.entries()) {
+      const [low, high] = boundsOf(task, tasks, i === 0 ? at : 0);
+      const from = this.#fit(task.busy, low, high, own);
+      if (from === undefined) {
+        const pour = tasks[0]?.from ?? low;
+        // The pour itself finds no time at all; a later task may after a later pour.
+        return { taskId: task.id, why: i ? 'window' : 'hours', next: i ? this.#later(pour) : undefined };
+      }
+      const busy = task.busy.map((s) => ({ from: from + s.from, to: from + s.to }));
+      own.push(...busy);
+      own.sort((a, b) => a.from - b.from);
+      tasks.push({
+        jobId: job.id,
+        orderId: job.orderId,
+        taskId: task.id,
+        name: task.name,
+        from,
+        to: from + task.length,
+        busy,
+        ...(Number.isFinite(high) ? { latest: high } : {})
+      });
+    }
+    const clash = this.#mouldTaken(job, tasks[0]?.from ?? at, freedAt(job, tasks));
+    return clash === undefined
+      ? { tasks }
+      : { taskId: job.tasks[0]!.id, why: 'mould', next: Number.isFinite(clash) ? clash : undefined };
+  }
+
+  /** When a mould that is wanted becomes free; nothing where all are. Infinite where there are never enough. */
+  #mouldTaken(job: Job, from: number, to: number): number | undefined {
+    for (const { id, cavities } of job.moulds) {
+      const there = this.#bench.cavities.get(id) ?? cavities;
+      if (cavities > there) return Infinity;
+      const held = this.#holds.filter((h) => h.id === id && h.from < to - 1e-9 && h.to > from + 1e-9);
+      // The most that is held at once begins with one of the holds, or is there at the start.
+      const most = Math.max(
+        0,
+        ...[from, ...held.map((h) => h.from)].map((t) =>
+          held.filter((h) => h.from <= t + 1e-9 && h.to > t + 1e-9).reduce((s, h) => s + h.cavities, 0)
+        )
+      );
+      if (most + cavities > there) return Math.min(...held.map((h) => h.to).filter((t) => t > from));
+    }
+    return undefined;
+  }
+
+  /** The next moment worth a try: a little later, or when the next day begins. */
+  #later(at: number): number | undefined {
+    const later = at + STEP;
+    const day = this.#bench.hours.find((h) => h.to > later);
+    return day && Math.max(later, day.from);
+  }
+
+  /** The first moment in a window at which the hands are there and free for all of it. */
+  #fit(busy: readonly Span[], low: number, high: number, own: readonly Span[]): number | undefined {
+    let at = low;
+    for (let moved = true; moved;) {
+      moved = false;
+      for (const span of busy) {
+        const wanted = { from: at + span.from, to: at + span.to };
+        const next = this.#blocked(wanted, own);
+        if (next === undefined) continue;
+        at = next - span.from;
+        moved = true;
+        if (at > high + 1e-9 || !Number.isFinite(at)) return undefined;
+      }
+    }
+    return at > high + 1e-9 ? undefined : at;
+  }
+
+  /** When a stretch could begin at the earliest instead; nothing where it is free. */
+  #blocked(wanted: Span, own: readonly Span[]): number | undefined {
+    const day = this.#bench.hours.find((h) => h.to > wanted.from + 1e-9);
+    if (!day) return Infinity;
+    if (wanted.from < day.from - 1e-9) return day.from;
+    if (wanted.to > day.to + 1e-9)
+      return this.#bench.hours.find((h) => h.from >= day.to - 1e-9)?.from ?? Infinity;
+    const taken = overlapping(this.#hands, wanted) ?? overlapping(own, wanted);
+    return taken?.to;
+  }
+}
+
+const freedAt = (job: Job, tasks: readonly Placed[]): number =>
+  tasks.find((t) => t.taskId === job.freedBy)?.to ?? Math.max(...tasks.map((t) => t.to));
+
+const overlapping = (spans: readonly Span[], wanted: Span): Span | undefined =>
+  spans.find((s) => s.from < wanted.to - 1e-9 && s.to > wanted.from + 1e-9);
+
+/** The earliest and the latest a task may begin, once those before it stand. */
+function boundsOf(task: DayTask, placed: readonly Placed[], at: number): [number, number] {
+  let [low, high] = [at, Infinity];
+  for (const a of task.after) {
+    const other = placed.find((p) => p.taskId === a.task);
+    if (a.task !== '@' && !other) continue;
+    const zero = other ? (a.edge === 'start' ? other.from : other.to) : 0;
+    low = Math.max(low, zero + a.min);
+    if (a.max !== undefined) high = Math.min(high, zero + a.max);
+  }
+  return [low, high];
+}
