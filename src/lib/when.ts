@@ -12,7 +12,7 @@ export function moment(ms: number, now: number): string {
 }
 
 /** The time of day by the workshop's clock: `7:35`, `19:35`, or `7:35 PM`. */
-function hour(ms: number): string {
+export function hour(ms: number): string {
   const at = new Date(ms);
   if (ways().clock === '12 h')
     return at.toLocaleTimeString(undefined, { hour: 'numeric', minute: '2-digit', hour12: true });

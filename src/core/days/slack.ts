@@ -2,7 +2,7 @@ import { solveNetwork, type Link, type Solved } from './network';
 import type { Job } from './place';
 
 /** The windows of one casting as a network, from its first weighing to its end. */
-export function networkOf(job: Job): Link[] {
+function networkOf(job: Job): Link[] {
   const edge = (task: string, which: 'start' | 'end') => (task === '@' ? '@' : `${task}:${which}`);
   return job.tasks.flatMap((t) => [
     { id: t.id, from: edge(t.id, 'start'), to: edge(t.id, 'end'), min: t.length, max: t.length },

@@ -33,3 +33,4 @@ export { withNewCup } from './add-cup';
 export { applyTechnique, KEEPS, techniquesFor, type Keep } from './apply-technique';
 export { insertStep } from './insert-step';
 export { jobsOf } from './jobs';
+export { ordersOnDays, type OrderAsked, type OrderDays, type OrdersOnDays } from './order-days';

@@ -184,6 +184,19 @@ export function openapi() {
           responses: { ...answer('As kept.', ref('Ways')), ...refused }
         }
       },
+      '/api/v1/days': {
+        get: {
+          summary:
+            'Every open order placed on the days from today on: hands, hours, moulds and windows kept; minutes from midnight of today',
+          responses: answer('The days.', { type: 'object' })
+        }
+      },
+      '/api/v1/calendar.ics': {
+        get: {
+          summary: 'The days as a calendar file, to download or to subscribe to',
+          responses: { '200': { description: 'The calendar.', content: { 'text/calendar': {} } } }
+        }
+      },
       '/api/v1/library': {
         post: {
           summary: 'Put the starting library on the shelf',

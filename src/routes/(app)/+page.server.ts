@@ -1,4 +1,5 @@
 import { foldedRun } from '$lib/run';
+import { openOrders } from '$lib/server/orders';
 import { gateOpening, type GateTask, type RunState, type Task } from '$core/run';
 import {
   allPieces,
@@ -9,10 +10,8 @@ import {
   readRuns,
   recentPieces,
   wholeShelf,
-  type Db,
   type Run
 } from '$lib/server/database';
-import { poursOf, type Plan } from '$core/plan';
 import { pastsOf } from '$lib/server/past';
 import { store } from '$lib/server/store';
 import { inThread } from '$lib/server/sums';
@@ -56,24 +55,6 @@ function waitsOf(run: Run, state: RunState, now: number): Wait[] {
 
 const startOfDay = (ms: number): number => new Date(ms).setHours(0, 0, 0, 0);
 
-/** Plans looked at for what to weigh next and what runs short; the latest changed first. */
-const MOST_AHEAD = 40;
-
-/** Plans with what is still wanted of their orders: pieces that came out good are done; an order that is filled is none. */
-async function openOrders(db: Db, plans: readonly Plan[]): Promise<Plan[]> {
-  const good = new Map<string, number>();
-  for (const { run, grade } of await allPieces(db))
-    if (grade === 'good' && run.planId !== null) good.set(run.planId, (good.get(run.planId) ?? 0) + 1);
-  return plans.flatMap((plan) => {
-    if (poursOf(plan) > MOST_POURS) return [];
-    if (!plan.order) return [plan];
-    const left = plan.order.good - (good.get(plan.id) ?? 0);
-    return left > 0 ? [{ ...plan, order: { ...plan.order, good: left } }] : [];
-  });
-}
-/** A larger plan is worked out where it is opened. */
-const MOST_POURS = 120;
-
 export const load = async ({ request }) => {
   const { db } = await store();
   const kept = await keptWays(db);
@@ -116,7 +97,7 @@ export const load = async ({ request }) => {
   );
   const remaining = await openOrders(
     db,
-    plans.good.slice(0, MOST_AHEAD).map((p) => p.plan)
+    plans.good.map((p) => p.plan)
   );
   const pasts = await pastsOf(db, remaining, Date.now());
   const { short, next } = await inThread('ahead', {

@@ -108,6 +108,7 @@
   {:else}
     <header class="flex items-center gap-3">
       <h1 class="flex-1 text-[1.9rem]">On the bench</h1>
+      <a class="button" href="/days">Days</a>
       <button class="button go" onclick={begin}>New plan</button>
     </header>
 

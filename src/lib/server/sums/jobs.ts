@@ -1,5 +1,6 @@
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
+import type { Bench, Job as DayJob } from '$core/days';
 import { sql } from 'drizzle-orm';
 import {
   computePlan,
@@ -9,7 +10,9 @@ import {
   type Computed,
   type Past,
   type Plan,
-  type Shelf
+  type Shelf,
+  ordersOnDays,
+  type OrderAsked
 } from '$core/plan';
 import { freeze } from '$core/run';
 import { parseBody } from '../body';
@@ -93,6 +96,18 @@ export const jobs = {
       next: worked.map(({ plan, figures }) => nextOf(plan, figures))
     };
   },
+  /** Every open order on the days of one bench. */
+  days: ({
+    orders,
+    shelf,
+    hours,
+    curing
+  }: {
+    orders: readonly OrderAsked[];
+    shelf: Shelf;
+    hours: Bench['hours'];
+    curing: readonly DayJob[];
+  }) => ordersOnDays(orders, shelf, hours, curing),
   match: ({ request, shelf }: { request: z.infer<typeof MatchRequest>; shelf: Shelf }) =>
     matchFromShelf(request, shelf),
   record: ({ address }: { address: string }) => withDb(address, record),

@@ -10,6 +10,7 @@ const SECONDS: Record<JobName, number> = {
   freeze: 20,
   tiles: 30,
   ahead: 30,
+  days: 30,
   match: 20,
   record: 60,
   copy: 120

@@ -44,6 +44,7 @@
 <div class="mx-auto max-w-[1100px] px-6 py-6">
   <header class="flex items-center gap-3">
     <h1 class="flex-1 text-[1.9rem]">Plans</h1>
+    <a class="button" href="/days">Days</a>
     <ImportPlan />
     <button class="button go" onclick={() => begin()}>New plan</button>
   </header>

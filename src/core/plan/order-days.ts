@@ -1,0 +1,73 @@
+import { planDays, slackOf, type Bench, type Days, type Job } from '../days';
+import { figuresOf } from './compute';
+import type { Past, Plan, Shelf } from './document';
+import { jobsOf, type Asked } from './jobs';
+
+/** One open order on the days: when its castings are poured and done, what is late, and what it waits for. */
+export interface OrderDays {
+  planId: string;
+  name: string;
+  turns: number;
+  /** When its last casting is done, minutes; undefined while some find no place. */
+  ends?: number;
+  /** How much later than it is due, minutes. */
+  late?: number;
+  /** How far its first pour could slip and the due date still be kept, minutes; where it is due. */
+  slack?: number;
+}
+
+/** All open orders placed on one bench. */
+export interface OrdersOnDays extends Pick<Days, 'placed' | 'unplaced'> {
+  orders: OrderDays[];
+}
+
+/** An order with what is asked of its days. */
+export interface OrderAsked extends Asked {
+  plan: Plan;
+  past: Past;
+}
+
+/**
+ * Places every open order on the bench, beside what is curing there already. Cavities are as many as the plans have of each
+ * mould at hand.
+ */
+export function ordersOnDays(
+  asked: readonly OrderAsked[],
+  shelf: Shelf,
+  hours: Bench['hours'],
+  curing: readonly Job[] = []
+): OrdersOnDays {
+  const jobs = asked.map((o) => jobsOf(o.plan, figuresOf(o.plan, shelf, o.past), o));
+  const days = planDays([...curing, ...jobs.flat()], {
+    hours,
+    cavities: cavitiesOf(asked.map((o) => o.plan))
+  });
+  return {
+    placed: days.placed,
+    unplaced: days.unplaced,
+    orders: asked.map(({ plan }, i) => orderDays(plan, jobs[i]!, days))
+  };
+}
+
+function orderDays(plan: Plan, jobs: readonly Job[], days: Days): OrderDays {
+  const ends = jobs.map((j) => days.ends.get(j.id));
+  const last = jobs.at(-1);
+  const slack = last?.due === undefined ? undefined : slackOf(last);
+  const late = Math.max(0, ...jobs.map((j) => days.late.get(j.id) ?? 0));
+  return {
+    planId: plan.id,
+    name: plan.name,
+    turns: jobs.length,
+    ...(jobs.length && ends.every((e) => e !== undefined) ? { ends: Math.max(...ends) } : {}),
+    ...(late > 0 ? { late } : {}),
+    ...(slack && 'slack' in slack ? { slack: Math.min(...slack.slack.values()) } : {})
+  };
+}
+
+/** Cavities at hand of each mould: the most that any plan has of it. */
+function cavitiesOf(plans: readonly Plan[]): Map<string, number> {
+  const found = new Map<string, number>();
+  for (const g of plans.flatMap((p) => p.groups))
+    found.set(g.mouldId, Math.max(found.get(g.mouldId) ?? 0, g.count));
+  return found;
+}
