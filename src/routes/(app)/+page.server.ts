@@ -2,7 +2,6 @@ import { foldedRun } from '$lib/run';
 import { openOrders } from '$lib/server/orders';
 import { gateOpening, type GateTask, type RunState, type Task } from '$core/run';
 import {
-  allPieces,
   eventsOf,
   listLessons,
   listRuns,
