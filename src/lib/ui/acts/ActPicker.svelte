@@ -14,9 +14,22 @@
     )
   );
 
+  /** Whether the arrows chose among what was found; otherwise Enter takes the first. */
+  let arrowed = $state(false);
+
+  function onkeydown(event: KeyboardEvent) {
+    if (event.key.startsWith('Arrow')) arrowed = true;
+    const [first] = found;
+    if (event.key !== 'Enter' || arrowed || !typed.trim() || !first) return;
+    event.preventDefault();
+    event.stopPropagation();
+    pick(first.kind);
+  }
+
   function pick(kind: string) {
     if (!kind) return;
     typed = '';
+    arrowed = false;
     open = false;
     // The list begins anew: it is a button that adds, not a choice that stays.
     picks += 1;
@@ -30,7 +43,11 @@
       class="field !min-h-9 !w-32 text-[0.9rem]"
       aria-label={label}
       placeholder="+ act…"
-      oninput={(e) => (typed = e.currentTarget.value)}
+      oninput={(e) => {
+        typed = e.currentTarget.value;
+        arrowed = false;
+      }}
+      onkeydowncapture={onkeydown}
       onfocus={() => (open = true)}
     />
     <Combobox.Portal>
