@@ -26,11 +26,21 @@ export type ResinState = (typeof RESIN_STATES)[number]['state'];
 /** Where the resin stands: so many grams in a cup, or a layer so many millimetres deep. */
 export type Body = { cup: number } | { layer: number };
 
+/** A body at one moment of its cure. */
+export interface Moment {
+  minute: number;
+  celsius: number;
+  /** Degree of cure, 0..1. */
+  cured: number;
+}
+
 /** When each state begins, minutes from the joining of the parts, and how hot the body gets. */
 export interface Cure {
   begins: Record<ResinState, number>;
   peakCelsius: number;
   peakMinute: number;
+  /** Its course: temperature and degree of cure, minute by minute as they change. */
+  course: readonly Moment[];
   /** First minute at which the body reaches a temperature, or infinity. */
   reaches(celsius: number): number;
 }
@@ -60,7 +70,7 @@ function integrate(k0: number, body: Body, roomCelsius: number): Cure {
   let peak = { kelvin: room, minute: 0 };
   const begins = { fresh: 0 } as Record<ResinState, number>;
   for (const s of RESIN_STATES) begins[s.state] ??= Infinity;
-  const trace: [number, number][] = [[0, room]];
+  const course: Moment[] = [{ minute: 0, celsius: roomCelsius, cured: START }];
 
   // A big body is still heating when it is firm: go on to the peak.
   let rising = true;
@@ -80,14 +90,15 @@ function integrate(k0: number, body: Body, roomCelsius: number): Cure {
     minute += step;
     alpha = next;
     kelvin = nextKelvin;
-    trace.push([minute, kelvin]);
+    course.push({ minute, celsius: kelvin - 273.15, cured: alpha });
     if (kelvin > peak.kelvin) peak = { kelvin, minute };
   }
   return {
     begins,
     peakCelsius: peak.kelvin - 273.15,
     peakMinute: peak.minute,
-    reaches: (celsius) => trace.find(([, k]) => k >= celsius + 273.15)?.[0] ?? Infinity
+    course,
+    reaches: (celsius) => course.find((m) => m.celsius >= celsius)?.minute ?? Infinity
   };
 }
 

@@ -34,3 +34,4 @@ export { applyTechnique, KEEPS, techniquesFor, type Keep } from './apply-techniq
 export { insertStep } from './insert-step';
 export { jobsOf } from './jobs';
 export { ordersOnDays, type OrderAsked, type OrderDays, type OrdersOnDays } from './order-days';
+export { cureCourses, type CureCourse } from './cure-courses';

@@ -11,6 +11,7 @@
   import ProblemNote from '../ProblemNote.svelte';
   import QuantityField from '../QuantityField.svelte';
   import BatchFacts from './BatchFacts.svelte';
+  import CureChart from './CureChart.svelte';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
 
@@ -241,6 +242,12 @@
         >
       {/if}
     </p>
+  {/if}
+
+  {#if computed.bases.some((b) => b.kind === 'resin') && cups.length}
+    <Fold class="mt-1" words="How each cup cures">
+      <CureChart {plan} {computed} {editor} />
+    </Fold>
   {/if}
 
   <div class="mt-2 flex flex-col gap-1.5">{@render mends(toMend.slice(1))}</div>

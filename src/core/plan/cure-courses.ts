@@ -1,0 +1,73 @@
+import { cureOf, RESIN_STATES } from '../cure';
+import type { Computed } from './computed';
+import { mixIdOf, type Plan, type Shelf } from './document';
+
+/** How one body cures: what it is, its temperature over time, and when each of its states begins. */
+export interface CureCourse {
+  /** “foam in its cup, 94 g”, “foam in the piece, 4 mm”. */
+  name: string;
+  cupId: string;
+  of: 'cup' | 'layer';
+  points: { minute: number; celsius: number; cured: number }[];
+  states: { state: string; minute: number }[];
+  peak: { celsius: number; minute: number };
+}
+
+/** Points a chart can show: more say nothing more. */
+const MOST_POINTS = 160;
+
+/**
+ * The course of every resin cup of a plan, in the cup and in the deepest layer it is laid to, at the plan’s room
+ * temperature; nothing for materials that have windows and no cure model. Minutes from the joining of the parts.
+ */
+export function cureCourses(plan: Plan, computed: Computed, shelf: Shelf): CureCourse[] {
+  const room = plan.bench.roomCelsius;
+  return computed.cups.flatMap((cup): CureCourse[] => {
+    const mixId = mixIdOf(plan.cups.find((c) => c.id === cup.cupId) ?? { from: { cups: [] } });
+    const base = shelf.bases.find((b) => b.id === plan.mixes.find((m) => m.id === mixId)?.baseId);
+    if (base?.kind !== 'resin' || cup.balance.mixed <= 0) return [];
+    // A portion went through its cure so far as part of the whole pot, by which its window goes.
+    const pot = computed.common.filter((m) => m.of === mixId).map((m) => m.balance.mixed);
+    const grams = Math.max(1, ...(pot.length ? pot : cup.mixes.map((m) => m.balance.mixed)));
+    const layers = computed.groups.flatMap((g) => g.layers.filter((l) => l.cupId === cup.cupId));
+    const mm = Math.max(0, ...layers.map((l) => l.to - l.from));
+    const inCup = cureOf(base.openMinutes, { cup: grams }, room);
+    return [
+      courseOf(
+        `${cup.name} in its ${pot.length ? 'pot' : 'cup'}, ${grams.toFixed(0)} g`,
+        cup.cupId,
+        'cup',
+        inCup
+      ),
+      ...(mm > 0.05
+        ? [
+            courseOf(
+              `${cup.name} in the piece, ${mm.toFixed(1)} mm`,
+              cup.cupId,
+              'layer',
+              cureOf(base.openMinutes, { layer: mm }, room)
+            )
+          ]
+        : [])
+    ];
+  });
+}
+
+function courseOf(
+  name: string,
+  cupId: string,
+  of: CureCourse['of'],
+  cure: ReturnType<typeof cureOf>
+): CureCourse {
+  const step = Math.max(1, Math.ceil(cure.course.length / MOST_POINTS));
+  return {
+    name,
+    cupId,
+    of,
+    points: cure.course.filter((_, i) => i % step === 0 || i === cure.course.length - 1),
+    states: RESIN_STATES.map(({ state }) => ({ state, minute: cure.begins[state] })).filter((s) =>
+      Number.isFinite(s.minute)
+    ),
+    peak: { celsius: cure.peakCelsius, minute: cure.peakMinute }
+  };
+}
