@@ -73,6 +73,36 @@ describe('acts', () => {
     expect(bench.errors.join(' | ')).toBe('');
   });
 
+  it('are dragged by the keyboard too, and the picture shows where each is done', async () => {
+    await bench.page.focus('[aria-label="Drag step 5"]');
+    await bench.page.keyboard.press('Enter');
+    await bench.page.keyboard.press('ArrowUp');
+    await bench.page.keyboard.press('Escape');
+    await steps().toEqual([
+      'lay',
+      'puddle',
+      'puddle',
+      'withdraw',
+      'puddle',
+      'torch',
+      'demould',
+      'sand',
+      'seal'
+    ]);
+    await bench.click('Undo');
+    await steps().toEqual([...BEFORE.slice(0, 5), 'torch', 'demould', 'sand', 'seal']);
+    await bench.page.hover('[data-step="withdraw-centre"]');
+    const mark = await bench.page.waitForSelector('[data-testid="marks"] circle');
+    const [x, width] = await mark!.evaluate((e) => [
+      Number(e.getAttribute('cx')),
+      (e.ownerSVGElement as SVGSVGElement).viewBox.baseVal.width
+    ]);
+    // The mould face is mirrored: what lies to the right of the open face is to the left here.
+    expect(x).toBeLessThan(width! / 2);
+    await bench.page.hover('[data-step="lay-foam"]');
+    await bench.page.waitForFunction(() => !document.querySelector('[data-testid="marks"]'));
+  });
+
   it('say what is wrong with them, and one tap mends it', async () => {
     await add('glue');
     await steps().toContain('glue');

@@ -24,6 +24,8 @@ const readPlan = (raw: unknown): Plan | undefined => {
 /** A plan open on the workbench: its document, everything computed from it, undo and redo without end. */
 export class PlanEditor {
   problem = $state<Problem>();
+  /** The step whose line is looked at: the picture shows where it is done. */
+  looking = $state<string>();
   #past = $state.raw<Change[]>([]);
   #future = $state.raw<Change[]>([]);
   #last = { key: '', at: 0 };

@@ -120,7 +120,7 @@ class Placing {
   readonly unplaced: Unplaced[] = [];
   readonly ends = new Map<string, number>();
   /** When hands are busy, sorted. */
-  #hands: Span[] = [];
+  readonly #hands: Span[] = [];
   readonly #holds: { id: string; cavities: number; from: number; to: number }[] = [];
   readonly #bench: Bench;
 
@@ -145,7 +145,8 @@ class Placing {
 
   #keep(job: Job, tasks: Placed[]): void {
     this.placed.push(...tasks);
-    this.#hands = [...this.#hands, ...tasks.flatMap((t) => t.busy)].sort((a, b) => a.from - b.from);
+    for (const span of tasks.flatMap((t) => t.busy))
+      this.#hands.splice(firstAfter(this.#hands, span.from), 0, span);
     const from = tasks[0]?.from ?? job.notBefore;
     const to = freedAt(job, tasks);
     for (const m of job.moulds) this.#holds.push({ ...m, from, to });
@@ -208,7 +209,7 @@ class Placing {
   /** The next moment worth a try: a little later, or when the next day begins. */
   #later(at: number): number | undefined {
     const later = at + STEP;
-    const day = this.#bench.hours.find((h) => h.to > later);
+    const day = this.#bench.hours[firstAfter(this.#bench.hours, later)];
     return day && Math.max(later, day.from);
   }
 
@@ -231,11 +232,12 @@ class Placing {
 
   /** When a stretch could begin at the earliest instead; nothing where it is free. */
   #blocked(wanted: Span, own: readonly Span[]): number | undefined {
-    const day = this.#bench.hours.find((h) => h.to > wanted.from + 1e-9);
+    const { hours } = this.#bench;
+    const i = firstAfter(hours, wanted.from + 1e-9);
+    const day = hours[i];
     if (!day) return Infinity;
     if (wanted.from < day.from - 1e-9) return day.from;
-    if (wanted.to > day.to + 1e-9)
-      return this.#bench.hours.find((h) => h.from >= day.to - 1e-9)?.from ?? Infinity;
+    if (wanted.to > day.to + 1e-9) return hours[i + 1]?.from ?? Infinity;
     const taken = overlapping(this.#hands, wanted) ?? overlapping(own, wanted);
     return taken?.to;
   }
@@ -244,8 +246,21 @@ class Placing {
 const freedAt = (job: Job, tasks: readonly Placed[]): number =>
   tasks.find((t) => t.taskId === job.freedBy)?.to ?? Math.max(...tasks.map((t) => t.to));
 
-const overlapping = (spans: readonly Span[], wanted: Span): Span | undefined =>
-  spans.find((s) => s.from < wanted.to - 1e-9 && s.to > wanted.from + 1e-9);
+/** Where, in stretches in order that do not overlap, the first stands that ends after a moment. */
+function firstAfter(spans: readonly Span[], moment: number): number {
+  let [low, high] = [0, spans.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (spans[middle]!.to > moment) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
+function overlapping(spans: readonly Span[], wanted: Span): Span | undefined {
+  const next = spans[firstAfter(spans, wanted.from + 1e-9)];
+  return next && next.from < wanted.to - 1e-9 ? next : undefined;
+}
 
 /** The earliest and the latest a task may begin, once those before it stand. */
 function boundsOf(task: DayTask, placed: readonly Placed[], at: number): [number, number] {

@@ -4,18 +4,23 @@
   import type { ComputedGroup, ComputedLayer } from '$core/plan';
   import CupPattern from './CupPattern.svelte';
   import { inkOn } from './ink';
+  import { extentOf } from './outline';
   import { halfWidthAt } from './section';
+  import type { Mark } from './marks';
 
   let {
     group,
     face,
     size = 190,
-    vision = 'everyone'
+    vision = 'everyone',
+    marks = []
   }: {
     group: ComputedGroup;
     face: 'mould face' | 'open face';
     size?: number;
     vision?: Vision;
+    /** Places and ways to point out: of the step that is looked at. */
+    marks?: readonly Mark[];
   } = $props();
 
   const uid = $props.id();
@@ -61,6 +66,13 @@
         ? f.aspect
         : (Math.max(...ys) - Math.min(...ys)) / Math.max(1e-6, Math.max(...xs) - Math.min(...xs));
     return Math.min(size, (size - 12) * aspect + 12);
+  });
+  // Places are shares of the rim as the open face is drawn; the mould face shows them mirrored.
+  const extent = $derived(extentOf(group));
+  const at = $derived((p: Mark['points'][number]) => {
+    const side = face === 'mould face' ? -1 : 1;
+    const x = middle + side * p.x * extent.width * scale;
+    return `${x.toFixed(1)} ${(middle - p.y * extent.length * scale).toFixed(1)}`;
   });
   const inner = (i: number) => rings[i + 1]?.r ?? 0;
 </script>
@@ -111,5 +123,20 @@
     <path d={shapeAt(rings[0]!.r)} fill="none" stroke="var(--ink)" stroke-width="1.5" />
   {:else}
     <path d={shapeAt(widest * scale)} fill="none" stroke="var(--rule-strong)" stroke-dasharray="4 4" />
+  {/if}
+  {#if marks.length}
+    <g fill="none" data-testid="marks">
+      {#each marks as mark, i (i)}
+        {@const d = `M${mark.points.map(at).join('L')}${mark.closed ? 'Z' : ''}`}
+        {#if mark.points.length > 1}
+          <path {d} stroke="var(--ground)" stroke-width="3.4" stroke-linejoin="round" />
+          <path {d} stroke="var(--ink)" stroke-width="1.4" stroke-linejoin="round" stroke-dasharray="4 2.5" />
+        {:else}
+          {@const [x, y] = at(mark.points[0]!).split(' ')}
+          <circle cx={x} cy={y} r="7" stroke="var(--ground)" stroke-width="3.4" />
+          <circle cx={x} cy={y} r="7" stroke="var(--ink)" stroke-width="1.4" stroke-dasharray="4 2.5" />
+        {/if}
+      {/each}
+    </g>
   {/if}
 </svg>

@@ -11,7 +11,7 @@
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
   import Tick from '../Tick.svelte';
-  import { extentOf, outlineOf } from './outline';
+  import { extentOf, outlineOf } from '../outline';
 
   let {
     label,

@@ -9,6 +9,8 @@
   import CoreDrawing from '../CoreDrawing.svelte';
   import { said } from '$lib/ways.svelte';
   import PieceFace from '../PieceFace.svelte';
+  import { marksOf } from '../marks';
+  import { extentOf } from '../outline';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
 
@@ -19,6 +21,13 @@
   const VERDICTS = { clear: 'text-ink-2', close: 'text-ochre', 'reads as one': 'text-cinnabar' };
   const markOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const group = $derived(computed.groups[Math.min(chosen, computed.groups.length - 1)]);
+  /** Where the step that is looked at is done, if it is done in these cavities. */
+  const marks = $derived.by(() => {
+    const step = plan.steps.find((s) => s.id === editor.looking);
+    if (!group || !step?.where.includes(group.groupId)) return [];
+    const { width, length } = extentOf(group);
+    return marksOf(step, length / width);
+  });
   const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
 
   // Poured → shows: one row a cup, its layers summed.
@@ -89,7 +98,7 @@
 
   {#if group}
     <div class="mt-2 flex flex-1 items-center justify-center gap-5">
-      <div class="w-[380px] max-w-[calc(100%-130px)]"><PieceFace {group} {face} {vision} /></div>
+      <div class="w-[380px] max-w-[calc(100%-130px)]"><PieceFace {group} {face} {vision} {marks} /></div>
       <div class="w-[108px] text-[0.85rem]">
         <p class="text-ink-2">poured → shows</p>
         {#each shows as row (row.cup.cupId)}
