@@ -97,7 +97,7 @@ await picture('shelf', '/shelf');
 await picture('mould', '/shelf/moulds/dome-knobs');
 await picture('base', '/shelf/bases/clear-quick');
 await picture('concrete', '/plans/sluice-bookends');
-await picture('soap-base', '/shelf/bases/bar-soap');
+await picture('days', '/days');
 await picture('batch', '/plans/rockpool-roundels/batch');
 await picture('trial-cards', '/colours/cards');
 await picture('match', '/colours/match', {

@@ -106,32 +106,32 @@
   {#if computed.row && computed.row.mixes.length > 1}
     {@const rota = computed.row}
     <div class="border-t border-rule py-1.5" data-testid="row">
-      <p class="flex justify-between gap-3">
-        <span class="text-ink-2">{rota.castings} castings, {rota.cavities} at once</span>
-        <Figure class="font-semibold" value="{rota.mixes.length} mixes" />
-      </p>
-      <p class="text-[0.8rem] text-ink-2">
-        of {rota.mixes.map((m) => m.count).join(', ')}; all out after {duration(
-          rota.ends
-        )}{#if rota.gains.helper}; with a helper {rota.gains.helper.mixes}{/if}{#if rota.gains.window}; one
-          mix would do for {rota.cavities}
-          with {duration(rota.gains.window)} to pour{/if}
-      </p>
-      <Fold words="When each is mixed, poured and out">
-        <Table
-          class="mt-1 text-[0.82rem]"
-          label="The row of mixes"
-          rows={rota.mixes}
-          columns={[
-            { id: 'n', head: 'castings', num: true, text: (m) => m.count },
-            { id: 'mix', head: 'mix at', num: true, text: (m) => duration(m.mixAt) },
-            { id: 'poured', head: 'poured by', num: true, text: (m) => duration(m.pouredBy) },
-            { id: 'out', head: 'demould', num: true, text: (m) => duration(m.demouldAt) },
-            { id: 'done', head: 'out by', num: true, text: (m) => duration(m.outBy) }
-          ]}
-        />
-      </Fold>
-      {#if !rota.kept}<p class="text-ochre">Some would leave their mould past their window.</p>{/if}
+      <dt class="float-left text-ink-2">{rota.castings} castings, {rota.cavities} at once</dt>
+      <dd class="text-right"><Figure class="font-semibold" value="{rota.mixes.length} mixes" /></dd>
+      <dd class="clear-both">
+        <p class="text-[0.8rem] text-ink-2">
+          of {rota.mixes.map((m) => m.count).join(', ')}; all out after {duration(
+            rota.ends
+          )}{#if rota.gains.helper}; with a helper {rota.gains.helper.mixes}{/if}{#if rota.gains.window}; one
+            mix would do for {rota.cavities}
+            with {duration(rota.gains.window)} to pour{/if}
+        </p>
+        <Fold words="When each is mixed, poured and out">
+          <Table
+            class="mt-1 text-[0.82rem]"
+            label="The row of mixes"
+            rows={rota.mixes}
+            columns={[
+              { id: 'n', head: 'castings', num: true, text: (m) => m.count },
+              { id: 'mix', head: 'mix at', num: true, text: (m) => duration(m.mixAt) },
+              { id: 'poured', head: 'poured by', num: true, text: (m) => duration(m.pouredBy) },
+              { id: 'out', head: 'demould', num: true, text: (m) => duration(m.demouldAt) },
+              { id: 'done', head: 'out by', num: true, text: (m) => duration(m.outBy) }
+            ]}
+          />
+        </Fold>
+        {#if !rota.kept}<p class="text-ochre">Some would leave their mould past their window.</p>{/if}
+      </dd>
     </div>
   {/if}
   {#if mixes > 1}{@render row('Mixes', `${mixes}`, why && said(why, computed.division))}{/if}

@@ -29,7 +29,7 @@
 
 <DropdownMenu.Root>
   <DropdownMenu.Trigger class="button bare whitespace-nowrap" aria-label="Export, copy or delete this plan"
-    >Plan file…</DropdownMenu.Trigger
+    >File…</DropdownMenu.Trigger
   >
   <DropdownMenu.Portal>
     <DropdownMenu.Content
