@@ -286,6 +286,26 @@ describe('back from a due date', () => {
     // Pour, cure, out, dry and seal take 40 + 480 + 6 + 1440 + 130 minutes at the least.
     expect(found.slack.get('seal')).toBeCloseTo(5 * DAY - (40 + 480 + 6 + 1440 + 130), 6);
     expect(found.slack.get('pour')).toBeCloseTo(5 * DAY - (40 + 480 + 6 + 1440 + 130), 6);
+    // What is counted from the end of a task is counted from as long as it takes, not from when it would suit.
+    const pour = {
+      id: 'pour',
+      name: 'pour',
+      busy: [],
+      length: 10,
+      after: [{ task: '@', edge: 'start' as const, min: 0, max: 5 }]
+    };
+    const late = (min: number) => ({
+      id: 'out',
+      name: 'out',
+      busy: [],
+      length: 1,
+      after: [
+        { task: 'pour', edge: 'end' as const, min: 0, max: 10 },
+        { task: '@', edge: 'start' as const, min }
+      ]
+    });
+    expect('slack' in slackOf(job('x', { tasks: [pour, late(25)] }))).toBe(true);
+    expect('broken' in slackOf(job('x', { tasks: [pour, late(26)] }))).toBe(true);
     const tight = slackOf(job('a', { due: 1000 }));
     expect('broken' in tight && tight.broken).toContain('seal');
   });

@@ -44,6 +44,17 @@ describe('an order on the days', () => {
     expect(cut.after).toContainEqual({ task: 'demould-loaf', edge: 'end', min: 0, max: 2880 });
   });
 
+  it('leaves its mould inside the window that the score gives it', () => {
+    const { demould } = computePlan(samphire, cards).score;
+    const out = jobs(samphire)[0]!.tasks.find((t) => t.id === 'demould-hooks')!;
+    expect(out.after).toContainEqual({
+      task: '~pour',
+      edge: 'start',
+      min: demould[0]!.from,
+      max: demould[0]!.to
+    });
+  });
+
   it('repeats what repeats, the hands free between', () => {
     const spray = jobs(saltings)[0]!.tasks.find((t) => t.id === 'spray-slab')!;
     expect(spray.busy.map((b) => b.from)).toEqual([0, 30, 60, 90]);

@@ -178,5 +178,49 @@ describe('a step that is left out for now', () => {
     expect(a.score.blocks).toEqual(b.score.blocks);
     expect(a.totals).toEqual(b.totals);
     expect(a.lines.find((l) => l.stepId === 'lay-heron')!.line).toContain('heron');
+    const torch = withSteps(step('torch', { kind: 'torch', seconds: 5 }, { muted: true }));
+    expect(computePlan(torch, cards).score).toEqual(computePlan(rockpool, cards).score);
+  });
+});
+
+describe('a cup that is piped', () => {
+  const lines = (how: string): Plan => ({
+    ...rockpool,
+    steps: [
+      ...rockpool.steps.slice(0, 3),
+      step(
+        'lines',
+        {
+          kind: 'ribbon',
+          cupId: 'black',
+          amount: { kind: 'rim' },
+          path: {
+            points: [
+              { x: -0.5, y: 0 },
+              { x: 0.5, y: 0 }
+            ]
+          },
+          width: 4,
+          how
+        },
+        {
+          gates: [{ id: 'thick', all: [{ kind: 'state', state: 'holds a line', of: { cup: 'black' } }] }],
+          hands: { each: 0.5 }
+        }
+      )
+    ]
+  });
+  const late = (how: string) =>
+    computePlan(lines(how), cards).problems.filter(
+      (p) => p.code === 'past-window' && p.path.includes('lines')
+    );
+
+  it('may be used until it sets; one that must level by itself may not', () => {
+    expect(late('piped')).toEqual([]);
+    expect(late('drawn thin')).toHaveLength(1);
+    const window = (how: string) =>
+      computePlan(lines(how), cards).score.windows.find((w) => w.cupId === 'black')!;
+    expect(window('piped').to).toBeCloseTo(window('piped').gels, 9);
+    expect(window('drawn thin').to).toBeLessThan(window('drawn thin').gels);
   });
 });
