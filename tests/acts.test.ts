@@ -73,24 +73,7 @@ describe('acts', () => {
     expect(bench.errors.join(' | ')).toBe('');
   });
 
-  it('are dragged by the keyboard too, and the picture shows where each is done', async () => {
-    await bench.page.focus('[aria-label="Drag step 5"]');
-    await bench.page.keyboard.press('Enter');
-    await bench.page.keyboard.press('ArrowUp');
-    await bench.page.keyboard.press('Escape');
-    await steps().toEqual([
-      'lay',
-      'puddle',
-      'puddle',
-      'withdraw',
-      'puddle',
-      'torch',
-      'demould',
-      'sand',
-      'seal'
-    ]);
-    await bench.click('Undo');
-    await steps().toEqual([...BEFORE.slice(0, 5), 'torch', 'demould', 'sand', 'seal']);
+  it('are shown on the picture where they are done, while their line is looked at', async () => {
     await bench.page.hover('[data-step="withdraw-centre"]');
     const mark = await bench.page.waitForSelector('[data-testid="marks"] circle');
     const [x, width] = await mark!.evaluate((e) => [

@@ -12,3 +12,4 @@ export { lossesOf, tookOf, usesOf } from './record';
 export { freeze } from './freeze';
 export { FrozenRun } from './frozen';
 export { handsOf, type Hands } from './who';
+export { coloursOver, type ColourOver } from './colour-over';

@@ -1,7 +1,7 @@
 <!-- The one thing to do now: one instruction, one number, the live scale or timer. -->
 <script lang="ts">
   import { clock, displayOf, duration, reading, weighing } from '$core/quantity';
-  import { waysOut, type FrozenRun, type GateOpening, type RunState } from '$core/run';
+  import { coloursOver, waysOut, type FrozenRun, type GateOpening, type RunState } from '$core/run';
   import type { Instruction } from '$lib/instruction';
   import type { RunLog } from '$lib/run-log.svelte';
   import type { LiveScale } from '$lib/scale.svelte';
@@ -258,6 +258,21 @@
       <li class="px-4 text-ink-2">The data sheet, local rules and licensed practice come first.</li>
     </ul>
   {/if}
+
+  {#each instruction.mixId && !cupState?.coloured ? coloursOver(frozen, run, instruction.mixId) : [] as over (over.name)}
+    <p
+      class="mt-4 border-l-4 px-4 py-3 text-[1.05rem] {over.past
+        ? 'border-cinnabar bg-cinnabar-soft'
+        : 'border-ochre bg-ochre-soft'}"
+      data-testid="colour-over"
+    >
+      <strong>More {over.name} than planned:</strong>
+      {over.now.toFixed(2)} % instead of {Number(over.planned.toFixed(2))} %{#if over.past}, past its
+        {Number(over.past.limit.toFixed(2))} %: {over.past.reason}{:else}, inside its limit; the colour is
+        stronger{/if}.
+      {(over.more * 100).toFixed(0)} % more of everything else brings it back; undo, if it can be taken out.
+    </p>
+  {/each}
 
   {#if problem}
     <p class="mt-4 border-l-4 border-cinnabar bg-cinnabar-soft px-4 py-3 text-[1.1rem]" role="alert">

@@ -15,8 +15,6 @@
   import Copy from '@lucide/svelte/icons/copy';
   import EyeOff from '@lucide/svelte/icons/eye-off';
   import ArrowDown from '@lucide/svelte/icons/arrow-down';
-  import GripVertical from '@lucide/svelte/icons/grip-vertical';
-  import { dragHandle, dragHandleZone, TRIGGERS } from 'svelte-dnd-action';
   import { drawnFrom } from '$core/pour';
   import ActPicker from '../acts/ActPicker.svelte';
   import { parseCount } from '$core/quantity';
@@ -113,18 +111,6 @@
     editor.edit({ path: ['steps'], value: steps });
   }
 
-  /** The steps of some cavities while one of them is dragged; by keyboard each move is a drop, and a stop ends it. */
-  let dragged = $state<{ groupId: string; steps: Step[] }>();
-
-  /** Puts the steps of some cavities into the order they were dropped in; all others keep their places. */
-  function dropped(groupId: string, order: readonly Step[]) {
-    dragged = undefined;
-    const own = new Set(order.map((s) => s.id));
-    const next = order.flatMap((s) => plan.steps.find((x) => x.id === s.id) ?? []);
-    if (next.length !== stepsOf(groupId).length) return;
-    editor.edit({ path: ['steps'], value: plan.steps.map((s) => (own.has(s.id) ? next.shift()! : s)) });
-  }
-
   function copy(step: Step) {
     const gates = step.gates.map((g) => ({ ...g, id: freshId(plan, 'gate') }));
     const again = { ...step, id: freshId(plan, step.act.kind), gates };
@@ -196,22 +182,8 @@
         {/if}
       {/if}
 
-      <ol
-        class="ruled"
-        use:dragHandleZone={{
-          items: dragged?.groupId === group.id ? dragged.steps : stepsOf(group.id),
-          type: group.id,
-          flipDurationMs: 120,
-          dropTargetStyle: {}
-        }}
-        onconsider={(e) =>
-          (dragged =
-            e.detail.info.trigger === TRIGGERS.DRAG_STOPPED
-              ? undefined
-              : { groupId: group.id, steps: e.detail.items })}
-        onfinalize={(e) => dropped(group.id, e.detail.items)}
-      >
-        {#each dragged?.groupId === group.id ? dragged.steps : stepsOf(group.id) as step, n (step.id)}
+      <ol class="ruled">
+        {#each stepsOf(group.id) as step, n (step.id)}
           {@const Editor = editorOf(step.act.kind)}
           <li
             class="group relative {editor.looking === step.id ? 'bg-sheet' : ''}"
@@ -231,11 +203,6 @@
                   “{step.act.kind}” is an act that this version does not know.
                 </p>
               {/if}
-              <span
-                use:dragHandle
-                class="grid min-h-9 w-4 cursor-grab place-items-center text-ink-2 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100"
-                aria-label="Drag step {n + 1}"><GripVertical size={15} aria-hidden="true" /></span
-              >
               <div
                 class="grid grid-cols-2 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 [&>button]:p-0.5"
               >
