@@ -1,6 +1,6 @@
 /**
  * A simple temporal network: moments with least and most minutes between them.
- * Source: the shortest-path reading of such networks (Dechter, Meiri and Pearl, 1991).
+ * Each least and most is an edge of a distance graph; shortest paths are the tightest bounds, a negative cycle a contradiction.
  */
 
 /** `to` comes at least `min` and at most `max` minutes after `from`; without `max` as late as it likes. */
