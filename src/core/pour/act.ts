@@ -7,8 +7,20 @@ import type { Stand } from './stand';
 /** The families in which a maker looks for an act. */
 export type ActGroup = 'pour in' | 'move' | 'put in' | 'wait' | 'after';
 
-/** What rules ask of an act: it brings a flame, alcohol, or water; it opens the mould; it seals the piece. */
-export type Trait = 'flame' | 'alcohol' | 'water' | 'demoulds' | 'seals' | 'glues' | 'covers';
+/** What rules ask of an act: what it brings or does; `unmoulded` needs the piece out of its mould. */
+export type Trait =
+  | 'flame'
+  | 'alcohol'
+  | 'water'
+  | 'demoulds'
+  | 'seals'
+  | 'glues'
+  | 'embeds'
+  | 'dusts'
+  | 'drags'
+  | 'digs'
+  | 'mills'
+  | 'unmoulded';
 
 /** What an act takes from a cup for each cavity, ml: all that the batch asks of it. */
 export interface Draw {

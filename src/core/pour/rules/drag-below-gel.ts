@@ -3,7 +3,7 @@ import { fieldOf, pathOf, waitsFor, type Rule } from './rule';
 /** A tool drawn to the ground where a layer below has set already: it only moves what lies over that. */
 export const dragBelowGel: Rule = (s) =>
   s.steps.flatMap((d, i) => {
-    if (d.act.kind !== 'drag' || fieldOf(d, 'depth') !== 'full') return [];
+    if (!d.traits.includes('drags') || fieldOf(d, 'depth') !== 'full') return [];
     const set = s.steps.slice(0, i + 1).findLast((x) => waitsFor(x, [s.apart, 'firm', 'set']));
     if (!set || set.level <= 0) return [];
     return [

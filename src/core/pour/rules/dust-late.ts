@@ -4,7 +4,7 @@ import { moved, pathOf, type Rule } from './rule';
 export const dustLate: Rule = ({ steps, plan }) =>
   steps.flatMap((dust, i) => {
     const first = steps.slice(0, i).find((d) => d.definition.group === 'pour in');
-    if (dust.act.kind !== 'dust' || !first) return [];
+    if (!dust.traits.includes('dusts') || !first) return [];
     return [
       {
         code: 'dust-late',

@@ -3,7 +3,7 @@ import { pathOf, type Rule } from './rule';
 /** Mica lies in the grain of a matte mould and looks like dirt; it wants a glossy face. */
 export const dustOnMatte: Rule = ({ steps, finish }) =>
   steps.flatMap((d) =>
-    d.act.kind === 'dust' && finish === 'matte'
+    d.traits.includes('dusts') && finish === 'matte'
       ? [
           {
             code: 'dust-on-matte',

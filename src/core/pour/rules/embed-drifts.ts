@@ -1,10 +1,10 @@
-import { fieldOf, gated, pathOf, waitsFor, type Rule } from './rule';
+import { type Done, fieldOf, gated, pathOf, waitsFor, type Rule } from './rule';
 
 /** An embed set onto what is still fluid floats or sinks through it; it wants a state that holds it. */
 export const embedDrifts: Rule = (s) =>
   s.steps.flatMap((d, i) => {
     const embed = s.embeds.find((e) => e.id === fieldOf(d, 'embedId'));
-    if (d.act.kind !== 'place' || embed?.kind !== 'object') return [];
+    if (!d.traits.includes('embeds') || embed?.kind !== 'object') return [];
     const below = s.steps.slice(0, i).findLast((x) => x.definition.group === 'pour in');
     if (
       !below ||
@@ -36,7 +36,7 @@ export const embedDrifts: Rule = (s) =>
 const isHeld = (
   state: string,
   gates: readonly { all: readonly { kind: string; state?: string; of?: unknown }[] }[],
-  below: { act: { kind: string } }
+  below: Done
 ): boolean =>
-  below.act.kind !== 'puddle' &&
+  !below.traits.includes('digs') &&
   gates.some((g) => g.all.some((c) => c.kind === 'state' && c.state === state && c.of !== 'layer below'));

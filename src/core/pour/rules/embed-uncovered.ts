@@ -7,7 +7,7 @@ const COVER = 1;
 export const embedUncovered: Rule = ({ steps, embeds, depth, name }) =>
   steps.flatMap((d) => {
     const embed = embeds.find((e) => e.id === fieldOf(d, 'embedId'));
-    if (d.act.kind !== 'place' || embed?.kind !== 'object') return [];
+    if (!d.traits.includes('embeds') || embed?.kind !== 'object') return [];
     const pressed = fieldOf<number>(d, 'pressed') ?? 0;
     const top = Math.max(0, d.level - pressed) + embed.height;
     const deeper = Math.ceil((top + COVER - depth + pressed) * 10) / 10;

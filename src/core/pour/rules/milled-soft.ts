@@ -7,7 +7,7 @@ export const milledSoft: Rule = (s) => {
   if (cured === undefined) return [];
   const out = s.steps.find((d) => d.traits.includes('demoulds'));
   return s.steps.flatMap((mill) => {
-    if (mill.act.kind !== 'mill' || mill.from === undefined || mill.from >= cured - 1e-6) return [];
+    if (!mill.traits.includes('mills') || mill.from === undefined || mill.from >= cured - 1e-6) return [];
     const more = Math.ceil(cured - (out?.to ?? mill.from));
     return [
       {

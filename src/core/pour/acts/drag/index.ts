@@ -24,6 +24,7 @@ export const drag = defineAct({
   kind: 'drag',
   group: 'move',
   fields,
+  traits: ['drags'],
   also: ['stroke', 'comb', 'feather', 'loop', 'marble', 'swirl'],
   usually: { each: 0.5 },
   words: (act, { cavities }) => ({

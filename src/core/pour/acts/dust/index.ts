@@ -16,6 +16,7 @@ export const dust = defineAct({
   kind: 'dust',
   group: 'put in',
   fields,
+  traits: ['dusts'],
   also: ['mica', 'powder', 'brush on', 'first touch'],
   usually: { each: 1 },
   words: (act, { cavities, part }) => ({

@@ -13,7 +13,7 @@ export const glue = defineAct({
   group: 'after',
   fields,
   also: ['stick', 'fix', 'back'],
-  traits: ['glues'],
+  traits: ['glues', 'unmoulded'],
   usually: { each: 2 },
   passes: (act) => act.minutes,
   words: (act, { cavities }) => ({

@@ -11,6 +11,7 @@ export const ink = defineAct({
   kind: 'ink',
   group: 'after',
   fields,
+  traits: ['unmoulded'],
   also: ['recess', 'number', 'line'],
   usually: { each: 2 },
   words: (act, { cavities }) => ({

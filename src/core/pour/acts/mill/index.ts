@@ -11,6 +11,7 @@ export const mill = defineAct({
   kind: 'mill',
   group: 'after',
   fields,
+  traits: ['mills', 'unmoulded'],
   also: ['surface', 'plane', 'router'],
   usually: { each: 6 },
   words: (act, { cavities }) => ({

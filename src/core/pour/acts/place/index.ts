@@ -16,6 +16,7 @@ export const placeEmbed = defineAct({
   kind: 'place',
   group: 'put in',
   fields,
+  traits: ['embeds'],
   also: ['embed', 'object', 'chips', 'flower', 'insert'],
   usually: { each: 1 },
   words: (act, { cavities, part }) => ({

@@ -16,6 +16,7 @@ export const puddle = defineAct({
   kind: 'puddle',
   group: 'pour in',
   fields,
+  traits: ['digs'],
   also: ['drop', 'middle', 'dig'],
   usually: { each: 0.4 },
   wants: () => [{ state: 'fluid', of: 'layer below' }],

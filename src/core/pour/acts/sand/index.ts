@@ -12,6 +12,7 @@ export const sand = defineAct({
   kind: 'sand',
   group: 'after',
   fields,
+  traits: ['unmoulded'],
   also: ['grit', 'polish', 'smooth'],
   usually: { each: 4 },
   words: (act, { cavities }) => ({

@@ -14,7 +14,7 @@ export const seal = defineAct({
   group: 'after',
   fields,
   also: ['coat', 'varnish', 'wax', 'gloss'],
-  traits: ['seals'],
+  traits: ['seals', 'unmoulded'],
   usually: { each: 1.5 },
   words: (act, { cavities }) => ({
     line: `seal${act.with ? ` with ${act.with}` : ''}${act.times > 1 ? `, ${act.times} coats ${duration(act.every)} apart` : ''}`,

@@ -13,7 +13,7 @@ export const stain = defineAct({
   group: 'after',
   fields,
   also: ['relief', 'hollows', 'patina'],
-  traits: ['water'],
+  traits: ['water', 'unmoulded'],
   usually: { each: 2 },
   words: (act, { cavities, part }) => ({
     line: `stain the hollows${act.colourantId ? ` with ${part(act.colourantId)}` : ''}${act.wiped === 'yes' ? ', wiped from the peaks' : ''}`,

@@ -12,6 +12,7 @@ export const turn = defineAct({
   kind: 'turn',
   group: 'after',
   fields,
+  traits: ['unmoulded'],
   also: ['rack', 'flip'],
   usually: { each: 0.2 },
   words: (act, { cavities }) => ({

@@ -12,7 +12,7 @@ export const wash = defineAct({
   group: 'after',
   fields,
   also: ['rinse', 'clean'],
-  traits: ['water'],
+  traits: ['water', 'unmoulded'],
   usually: { each: 0.5 },
   words: (act, { cavities }) => ({
     line: `wash${act.with ? ` with ${act.with}` : ''}`,
