@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { nightHeron, plans, samphire, saltings, sluice } from '../../../demo/plans';
 import { planDays, slackOf, type Span } from '../days';
-import { computePlan, jobsOf, type Plan } from '.';
+import { computePlan, jobsOf, ordersOnDays, type Plan } from '.';
 
 const jobs = (plan: Plan, due?: number) => jobsOf(plan, computePlan(plan, cards), { notBefore: 0, due });
 const DAY = 1440;
@@ -90,4 +90,14 @@ it('the ten orders together find their days, and find them again when one slips 
     const found = slackOf({ ...j, due: 120 * DAY });
     expect('slack' in found && Math.min(...found.slack.values())).toBeGreaterThan(0);
   }
+});
+
+it('an order that is due says by when its last turn has to be begun, and is late when it is begun after that', () => {
+  const due = 12 * DAY;
+  const ask = (notBefore: number) =>
+    ordersOnDays([{ plan: samphire, past: {}, notBefore, due }], cards, hours).orders[0]!;
+  const first = ask(0);
+  expect(first.late).toBeUndefined();
+  expect(first.startBy).toBeLessThan(due);
+  expect(ask(first.startBy! + 31).late).toBeGreaterThan(0);
 });

@@ -1,4 +1,4 @@
-import { planDays, slackOf, type Bench, type Days, type Job } from '../days';
+import { latestStart, planDays, slackOf, type Bench, type Days, type Job } from '../days';
 import { figuresOf } from './compute';
 import type { Past, Plan, Shelf } from './document';
 import { jobsOf, type Asked } from './jobs';
@@ -12,6 +12,8 @@ export interface OrderDays {
   ends?: number;
   /** How much later than it is due, minutes. */
   late?: number;
+  /** When its last turn has to be begun at the latest, with the bench to itself, minutes; where it is due. */
+  startBy?: number;
   /** How far its first pour could slip and the due date still be kept, minutes; where it is due. */
   slack?: number;
 }
@@ -38,21 +40,20 @@ export function ordersOnDays(
   curing: readonly Job[] = []
 ): OrdersOnDays {
   const jobs = asked.map((o) => jobsOf(o.plan, figuresOf(o.plan, shelf, o.past), o));
-  const days = planDays([...curing, ...jobs.flat()], {
-    hours,
-    cavities: cavitiesOf(asked.map((o) => o.plan))
-  });
+  const bench = { hours, cavities: cavitiesOf(asked.map((o) => o.plan)) };
+  const days = planDays([...curing, ...jobs.flat()], bench);
   return {
     placed: days.placed,
     unplaced: days.unplaced,
-    orders: asked.map(({ plan }, i) => orderDays(plan, jobs[i]!, days))
+    orders: asked.map(({ plan }, i) => orderDays(plan, jobs[i]!, { ...days, bench }))
   };
 }
 
-function orderDays(plan: Plan, jobs: readonly Job[], days: Days): OrderDays {
+function orderDays(plan: Plan, jobs: readonly Job[], days: Days & { bench: Bench }): OrderDays {
   const ends = jobs.map((j) => days.ends.get(j.id));
   const last = jobs.at(-1);
   const slack = last?.due === undefined ? undefined : slackOf(last);
+  const startBy = last?.due === undefined ? undefined : latestStart(last, days.bench, last.due);
   const late = Math.max(0, ...jobs.map((j) => days.late.get(j.id) ?? 0));
   return {
     planId: plan.id,
@@ -60,6 +61,7 @@ function orderDays(plan: Plan, jobs: readonly Job[], days: Days): OrderDays {
     turns: jobs.length,
     ...(jobs.length && ends.every((e) => e !== undefined) ? { ends: Math.max(...ends) } : {}),
     ...(late > 0 ? { late } : {}),
+    ...(startBy === undefined ? {} : { startBy }),
     ...(slack && 'slack' in slack ? { slack: Math.min(...slack.slack.values()) } : {})
   };
 }

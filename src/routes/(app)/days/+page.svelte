@@ -41,7 +41,13 @@
         const turn = Number(p.jobId.split('~').at(-1));
         const order = nameOf.get(p.orderId) ?? '';
         const again = i ? ', next' : '';
-        const row = { from: s.from, name: p.name + again, order, turn: turn > 1 ? `, turn ${turn}` : '' };
+        const by = p.latest !== undefined && !i ? `, by ${moment(at(p.latest), at(s.from))}` : '';
+        const row = {
+          from: s.from,
+          name: p.name + again,
+          order,
+          turn: (turn > 1 ? `, turn ${turn}` : '') + by
+        };
         found.set(d, [...(found.get(d) ?? []), row]);
       }
     return [...found]
@@ -129,6 +135,9 @@
                     {#if o.late}<span class="text-cinnabar">, {duration(o.late)} late</span>
                     {:else if o.slack !== undefined}<span class="text-ink-2"
                         >, {duration(Math.max(0, o.slack))} to spare</span
+                      >{/if}
+                    {#if o.startBy !== undefined}<span class="block text-[0.85rem] text-ink-2"
+                        >begun by {moment(at(o.startBy), Date.now())} at the latest</span
                       >{/if}
                   {/if}
                 </span>
