@@ -141,6 +141,13 @@ describe('the score', () => {
     expect(await words()).not.toContain('wait 7 d');
   });
 
+  it('is told on the sheet from its own zeros: nothing dries after the pour that dries after demoulding', async () => {
+    await bench.go('/plans/sluice-bookends/sheet');
+    const text = await bench.says('[data-testid="sheet"]', '7 d after demoulding');
+    expect(text).not.toMatch(/after demoulding, about/);
+    expect(text).toMatch(/stiffening, about \d+ min after\s+the pour/);
+  });
+
   it('says an order as a row of mixes by one pair of hands', async () => {
     await bench.go('/plans/samphire-hooks');
     await bench.says('[data-testid="row"]', /castings, 5 at once/);

@@ -227,6 +227,24 @@ describe('orders on one bench', () => {
     expect(second!.from).toBeCloseTo(first!.to, 9);
   });
 
+  it('leave a mould alone that something lies in already, whatever is due', () => {
+    const lying = job('lying', {
+      heldFrom: 0,
+      tasks: [
+        {
+          id: 'out',
+          name: 'demould',
+          busy: [{ from: 0, to: 6 }],
+          length: 6,
+          after: [{ task: '@', edge: 'start', min: 2 * DAY }]
+        }
+      ]
+    });
+    const { placed } = planDays([job('urgent', { due: DAY }), lying], bench());
+    const out = placed.find((p) => p.jobId === 'lying')!;
+    expect(placed.find((p) => p.taskId === 'pour')!.from).toBeGreaterThanOrEqual(out.to - 1e-9);
+  });
+
   it('put what is due first at the front, and say what is late by how much', () => {
     const soon = job('soon', { due: 4 * DAY });
     const { placed, late } = planDays(

@@ -32,6 +32,8 @@ export interface Job {
   /** Cavities it fills, by mould, until this task is done. */
   moulds: readonly { id: string; cavities: number }[];
   freedBy: string | undefined;
+  /** Since when it lies there already, where it is poured; from its first task on otherwise. */
+  heldFrom?: number | undefined;
   notBefore: number;
   /** When it should be done, minutes; none where nobody waits for it. */
   due?: number | undefined;
@@ -86,7 +88,7 @@ export function planDays(jobs: readonly Job[], bench: Bench): Days {
   const p = new Placing(bench);
   const order = jobs
     .map((job, i) => ({ job, i }))
-    .sort((a, b) => (a.job.due ?? Infinity) - (b.job.due ?? Infinity) || a.i - b.i);
+    .sort((a, b) => compare(rank(a.job), rank(b.job)) || a.i - b.i);
   for (const { job } of order) p.job(job);
   return {
     placed: p.placed.sort((a, b) => a.from - b.from),
@@ -147,7 +149,7 @@ class Placing {
     this.placed.push(...tasks);
     for (const span of tasks.flatMap((t) => t.busy))
       this.#hands.splice(firstAfter(this.#hands, span.from), 0, span);
-    const from = tasks[0]?.from ?? job.notBefore;
+    const from = job.heldFrom ?? tasks[0]?.from ?? job.notBefore;
     const to = freedAt(job, tasks);
     for (const m of job.moulds) this.#holds.push({ ...m, from, to });
     this.ends.set(job.id, Math.max(...tasks.map((t) => t.to)));
@@ -242,6 +244,12 @@ class Placing {
     return taken?.to;
   }
 }
+
+/** Two infinities are alike. */
+const compare = (a: number, b: number): number => (a === b ? 0 : a - b);
+
+/** What lies in its mould already comes first, then what is due first. */
+const rank = (job: Job): number => (job.heldFrom === undefined ? (job.due ?? Infinity) : -Infinity);
 
 const freedAt = (job: Job, tasks: readonly Placed[]): number =>
   tasks.find((t) => t.taskId === job.freedBy)?.to ?? Math.max(...tasks.map((t) => t.to));

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Condition } from '../plan/document';
-import { gateOpening } from '.';
+import { gateOpening, waitsForLayer } from '.';
 import type { RunState } from './state';
 import type { GateTask } from './task';
 
@@ -178,4 +178,15 @@ describe('a gate frozen before gates had conditions', () => {
     expect(judge(old, groups({ reported: { state: 'firm', at: 2000 } }), 3000).by).toBe('state');
     expect(judge(old, groups({ reported: { state: 'honey', at: 2000 } }), 3000).open).toBe(false);
   });
+});
+
+it('minutes are counted from the last pour only where a state of the layer below is waited for alone', () => {
+  const layer: Condition = { kind: 'state', state: 'gelled', of: 'layer below' };
+  const cupState: Condition = { kind: 'state', state: 'gelled', of: { cup: 'heron' } };
+  const dry: Condition = { kind: 'since', zero: { demoulded: 'knobs' }, minutes: 2880 };
+  expect(waitsForLayer(gate({ condition: layer }))).toBe(true);
+  expect(waitsForLayer({ ...gate(), all: undefined } as never)).toBe(true);
+  expect(waitsForLayer(gate({ condition: dry }))).toBe(false);
+  expect(waitsForLayer(gate({ condition: cupState }))).toBe(false);
+  expect(waitsForLayer(gate({ condition: layer }, { condition: dry }))).toBe(false);
 });

@@ -53,6 +53,12 @@ export function gateOpening(
   };
 }
 
+/** Whether a gate waits for a state of the layer below alone: only then are its minutes counted from the last pour. */
+export const waitsForLayer = (gate: GateTask): boolean =>
+  (gate.all ?? [plainState(gate)]).every(
+    ({ condition }) => condition.kind === 'state' && condition.of === 'layer below'
+  );
+
 /** A gate frozen before gates had conditions: the layer below, in a state or after minutes. */
 const plainState = (gate: GateTask) => ({
   condition: { kind: 'state' as const, state: gate.state, of: 'layer below' as const },

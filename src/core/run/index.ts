@@ -4,7 +4,7 @@ export { tasksOf } from './tasks';
 export { foldRun } from './fold';
 export type { CupState, GroupState, Noted, RunState, TaskState } from './state';
 export { clocksOf, type Clock } from './clocks';
-export { gateOpening, type GateOpening } from './gate';
+export { gateOpening, waitsForLayer, type GateOpening } from './gate';
 export { factsOf, type Fact } from './actuals';
 export { waysOut, type WaysOut } from './ways';
 export { planFromRun } from './repeat';

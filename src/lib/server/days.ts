@@ -99,7 +99,10 @@ function jobsIn(run: Run, events: Parameters<typeof foldedRun>[1], origin: numbe
     const poured = state.groups.get(task.groupId)?.lastPour;
     const group = run.frozen.file.plan.groups.find((g) => g.id === task.groupId);
     if (poured === undefined || !group) return [];
-    const zero = (poured - origin) / MINUTE;
+    // Still pouring: by its score at the earliest.
+    const pouring = state.tasks.some((t) => t.task.kind === 'pour' && t.status === 'open');
+    const ends = run.startedAt + run.frozen.computed.score.ends * MINUTE;
+    const zero = ((pouring ? Math.max(poured, ends) : poured) - origin) / MINUTE;
     const length = group.count;
     return [
       {
@@ -110,6 +113,7 @@ function jobsIn(run: Run, events: Parameters<typeof foldedRun>[1], origin: numbe
         notBefore: 0,
         moulds: [{ id: group.mouldId, cavities: group.count }],
         freedBy: task.id,
+        heldFrom: 0,
         tasks: [
           {
             id: task.id,

@@ -1,7 +1,14 @@
 <!-- The one thing to do now: one instruction, one number, the live scale or timer. -->
 <script lang="ts">
   import { clock, displayOf, duration, reading, weighing } from '$core/quantity';
-  import { coloursOver, waysOut, type FrozenRun, type GateOpening, type RunState } from '$core/run';
+  import {
+    coloursOver,
+    waitsForLayer,
+    waysOut,
+    type FrozenRun,
+    type GateOpening,
+    type RunState
+  } from '$core/run';
   import type { Instruction } from '$lib/instruction';
   import type { RunLog } from '$lib/run-log.svelte';
   import type { LiveScale } from '$lib/scale.svelte';
@@ -223,11 +230,14 @@
             : 'it is as it should be'
       )}
     {:else if Number.isFinite(gate.opensAt)}
-      {@render number(clock((gate.opensAt - now) / 1000), `until ${instruction.task.state}, by the estimate`)}
+      {@render number(
+        clock((gate.opensAt - now) / 1000),
+        `until ${instruction.task.state}${waitsForLayer(instruction.task) ? ', by the estimate' : ''}`
+      )}
     {:else}
       {@render number('Wait', `until ${instruction.task.state}`)}
     {/if}
-    {#if gate.conditions.length === 1 && !gate.conditions[0]!.look && gate.conditions[0]!.celsius === undefined}
+    {#if waitsForLayer(instruction.task) && gate.conditions.length === 1}
       <p class="mt-2 text-[1.1rem] text-ink-2">
         {duration(instruction.task.minutes)} after the last pour, or when you report “{instruction.task
           .state}” with

@@ -204,7 +204,7 @@
                 </p>
               {/if}
               <div
-                class="grid grid-cols-2 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 [&>button]:p-0.5"
+                class="grid shrink-0 grid-cols-3 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 [&>button]:p-0.5"
               >
                 <button
                   class="text-ink-2 hover:text-ink disabled:opacity-30"

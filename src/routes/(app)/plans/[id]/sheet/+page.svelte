@@ -2,7 +2,7 @@
   import { figuresOf, type Plan } from '$core/plan';
   import { amountWords } from '$core/pour';
   import { duration, weighing } from '$core/quantity';
-  import { tasksOf } from '$core/run';
+  import { tasksOf, waitsForLayer } from '$core/run';
   import Choice from '$lib/ui/Choice.svelte';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
@@ -183,7 +183,9 @@
               <strong>{task.act}</strong>
               {said(task.rest)}
             {:else if task.kind === 'gate'}
-              Wait until <strong>{task.state}</strong>, about {duration(task.minutes)} after the pour
+              Wait until <strong>{task.state}</strong>{#if waitsForLayer(task)}, about {duration(
+                  task.minutes
+                )} after the pour{/if}
             {:else if task.kind === 'demould'}
               Demould <strong>{duration(task.from)} – {duration(task.to)}</strong> after the last pour
             {/if}
