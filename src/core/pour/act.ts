@@ -1,7 +1,9 @@
 import type { z } from 'zod';
 import type { Amount } from '../plan/document';
 import type { Found } from '../problem';
+import type { Casting } from '../pattern';
 import type { Fields } from './fields';
+import type { Poured } from './flowing';
 import type { Stand } from './stand';
 
 /** The families in which a maker looks for an act. */
@@ -112,12 +114,8 @@ export interface ActDefinition<A extends { kind: string }> {
   wants?(act: A): Want[];
   /** How long its cup can be used for it: while it levels by itself, which is usual, or until it sets. */
   lasts?(act: A): 'levels' | 'sets';
-  /** Where a point of the cavity was before the act, or the cup it is made of since. */
-  undo?(
-    act: A,
-    point: readonly [number, number, number],
-    stand: Stand
-  ): readonly [number, number, number] | { cup: string };
+  /** What it does to where things lie in a casting: its maps, by which a point of the piece is traced back. */
+  flow?(act: A, casting: Casting, poured: Poured): void;
   /** What is wrong with it on this stand beyond what `apply` says. */
   rules?(act: A, stand: Stand, step: ActStep): Found[];
   words(act: A, names: Naming): ActWords;

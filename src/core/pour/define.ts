@@ -1,3 +1,4 @@
+import type { Casting } from '../pattern';
 import type { Amount } from '../plan/document';
 import type {
   ActDefinition,
@@ -12,6 +13,7 @@ import type {
   Want
 } from './act';
 import { actSchema, type ActOf, type Fields } from './fields';
+import type { Poured } from './flowing';
 import { poured } from './pouring';
 import type { Found } from '../problem';
 import type { Stand } from './stand';
@@ -34,6 +36,7 @@ interface Told<K extends string, F extends Fields> {
   wants?(act: ActOf<K, F>): Want[];
   lasts?(act: ActOf<K, F>): 'levels' | 'sets';
   rules?(act: ActOf<K, F>, stand: Stand, step: ActStep): Found[];
+  flow?(act: ActOf<K, F>, casting: Casting, poured: Poured): void;
 }
 
 /**
@@ -91,7 +94,8 @@ export function defineAct<const K extends string, F extends Fields>(
     words: told.words,
     ...(told.wants ? { wants: told.wants } : {}),
     ...(told.lasts ? { lasts: told.lasts } : {}),
-    ...(told.rules ? { rules: told.rules } : {})
+    ...(told.rules ? { rules: told.rules } : {}),
+    ...(told.flow ? { flow: told.flow } : {})
   } as unknown as ActDefinition<Act>;
 }
 

@@ -1,19 +1,9 @@
 import { defineAct } from '../../define';
-import { oneOf, path, quantity, type ActOf } from '../../fields';
 import { pathWords } from '../../place';
+import { flow } from './flow';
+import { fields, type Barrier } from './fields';
 
-/** A line from wall to wall that keeps two colours apart until both stand at it. */
-const fields = {
-  of: oneOf('Of', ['crushed glass', 'clay', 'gelled bead'], 'crushed glass'),
-  path: path('Along', {
-    points: [
-      { x: -1, y: 0 },
-      { x: 1, y: 0 }
-    ]
-  }),
-  height: quantity('High', 'mm', 4, { min: 0.5, max: 60 })
-};
-export type Barrier = ActOf<'barrier', typeof fields>;
+export type { Barrier };
 
 export const barrier = defineAct({
   kind: 'barrier',
@@ -21,6 +11,7 @@ export const barrier = defineAct({
   fields,
   also: ['snake', 'dam', 'split'],
   usually: { each: 2 },
+  flow,
   words: (act, { cavities }) => ({
     line: `barrier of ${act.of} along ${pathWords(act.path)}, ${act.height} mm high`,
     act: 'Lay the barrier',

@@ -1,16 +1,9 @@
 import { defineAct } from '../../define';
-import { count, oneOf, place, quantity, type ActOf } from '../../fields';
 import { placeWords } from '../../place';
+import { flow } from './flow';
+import { fields, type Blow } from './fields';
 
-/** Warm air or a straw pushes the surface and feathers it. */
-const fields = {
-  with: oneOf('With', ['warm air', 'a straw', 'breath'], 'warm air'),
-  at: place(),
-  towards: quantity('Towards', '°', 90, { max: 360 }),
-  strength: quantity('How hard', '%', 0.4, { max: 1 }),
-  seconds: count('Seconds', 10, 600)
-};
-export type Blow = ActOf<'blow', typeof fields>;
+export type { Blow };
 
 export const blow = defineAct({
   kind: 'blow',
@@ -18,6 +11,7 @@ export const blow = defineAct({
   fields,
   also: ['air', 'straw', 'feather', 'heat gun'],
   usually: { each: 0.3 },
+  flow,
   words: (act, { cavities }) => ({
     line: `blow ${act.with} at ${placeWords(act.at)}, ${act.seconds} s`,
     act: 'Blow',

@@ -1,15 +1,9 @@
 import { formatAmount } from '../../../plan/document';
 import { defineAct } from '../../define';
-import { amount, intoChamber, count, cup, type ActOf } from '../../fields';
+import { flow } from './flow';
+import { fields, type Chamber } from './fields';
 
-/** Into one chamber of a divider, in rounds, so that the levels stay even and the divider stands. */
-const fields = {
-  cupId: cup(),
-  amount: amount({ kind: 'share', of: 1 }),
-  chamberId: intoChamber(),
-  rounds: count('Rounds', 3, 40)
-};
-export type Chamber = ActOf<'chamber', typeof fields>;
+export type { Chamber };
 
 export const chamber = defineAct({
   kind: 'chamber',
@@ -17,6 +11,7 @@ export const chamber = defineAct({
   fields,
   also: ['divider', 'partition'],
   usually: { each: 1 },
+  flow,
   words: (act, { cup, cavities, part }) => ({
     line: `chamber ${part(act.chamberId ?? '')}: ${cup(act.cupId)}, ${formatAmount(act.amount)} in ${act.rounds} rounds`,
     act: 'Fill the chamber',

@@ -1,16 +1,10 @@
 import { formatAmount } from '../../../plan/document';
 import { duration } from '../../../quantity';
 import { defineAct } from '../../define';
-import { amount, cup, minutes, zone, type ActOf } from '../../fields';
+import { flow } from './flow';
+import { fields, type Coat } from './fields';
 
-/** A thin first coat over a raised detail; the mould is tilted to let it run. */
-const fields = {
-  cupId: cup(),
-  amount: amount({ kind: 'deep', mm: 2 }),
-  zone: zone(),
-  aside: minutes('Minutes on each side', 1, 60)
-};
-export type Coat = ActOf<'coat', typeof fields>;
+export type { Coat };
 
 export const coat = defineAct({
   kind: 'coat',
@@ -19,6 +13,7 @@ export const coat = defineAct({
   also: ['detail', 'zone', 'first coat'],
   usually: { each: 0.5 },
   passes: (act) => 2 * act.aside,
+  flow,
   words: (act, { cup, cavities, part }) => ({
     line: `coat ${act.zone ? part(act.zone) : 'the detail'} with ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${duration(act.aside)} a side`,
     act: 'Coat',

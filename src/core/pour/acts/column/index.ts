@@ -1,16 +1,10 @@
 import { formatAmount } from '../../../plan/document';
 import { defineAct } from '../../define';
-import { amount, count, cup, place, type ActOf } from '../../fields';
 import { placeWords } from '../../place';
+import { flow } from './flow';
+import { fields, type Column } from './fields';
 
-/** Over a standing post: rings spread from it and follow its outline. */
-const fields = {
-  cupId: cup(),
-  amount: amount({ kind: 'share', of: 0.3 }),
-  at: place('Over the post at'),
-  rounds: count('Rounds', 4, 40)
-};
-export type Column = ActOf<'column', typeof fields>;
+export type { Column };
 
 export const column = defineAct({
   kind: 'column',
@@ -18,6 +12,7 @@ export const column = defineAct({
   fields,
   also: ['post', 'rings', 'turn about'],
   usually: { each: 2 },
+  flow,
   words: (act, { cup, cavities }) => ({
     line: `column ${cup(act.cupId)}, ${formatAmount(act.amount)}, over the post at ${placeWords(act.at)} in ${act.rounds} rounds`,
     act: 'Pour over the post',

@@ -1,10 +1,9 @@
 import { formatAmount } from '../../../plan/document';
 import { defineAct } from '../../define';
-import { amount, intoChamber, cup, type ActOf } from '../../fields';
+import { flow } from './flow';
+import { fields, type Lay } from './fields';
 
-/** A layer that levels by itself, over the whole cavity or in one chamber of a divided one; levels stay even when all are filled alike. */
-const fields = { cupId: cup(), amount: amount(), chamberId: intoChamber() };
-export type Lay = ActOf<'lay', typeof fields>;
+export type { Lay };
 
 export const lay = defineAct({
   kind: 'lay',
@@ -12,6 +11,7 @@ export const lay = defineAct({
   fields,
   also: ['layer', 'pour', 'fill'],
   usually: { each: 0.5 },
+  flow,
   words: (act, { cup, cavities }) => ({
     line: `lay ${cup(act.cupId)}, ${formatAmount(act.amount)}`,
     act: 'Pour',

@@ -1,12 +1,9 @@
 import { defineAct } from '../../define';
-import { oneOf, type ActOf } from '../../fields';
 import { levelled } from '../../stand';
+import { flow } from './flow';
+import { fields, type Lift } from './fields';
 
-/** A divider or a post comes out in one pull; what stood round it closes. */
-const fields = {
-  what: oneOf('What', ['divider', 'post', 'barrier'], 'divider')
-};
-export type Lift = ActOf<'lift', typeof fields>;
+export type { Lift };
 
 export const lift = defineAct({
   kind: 'lift',
@@ -15,6 +12,7 @@ export const lift = defineAct({
   also: ['remove divider', 'pull', 'column out'],
   usually: { each: 0.5 },
   apply: (act, stand) => ({ stand: act.what === 'divider' ? levelled(stand) : stand, problems: [] }),
+  flow,
   words: (act, { cavities }) => ({
     line: `lift the ${act.what}`,
     act: 'Lift',

@@ -1,11 +1,8 @@
 import { defineAct } from '../../define';
-import { quantity, type ActOf } from '../../fields';
+import { flow } from './flow';
+import { fields, type Mill } from './fields';
 
-/** Milled to a surface: what shows is the depth that the mill leaves. */
-const fields = {
-  depth: quantity('Down by', 'mm', 1, { min: 0.1, max: 60 })
-};
-export type Mill = ActOf<'mill', typeof fields>;
+export type { Mill };
 
 export const mill = defineAct({
   kind: 'mill',
@@ -14,6 +11,7 @@ export const mill = defineAct({
   traits: ['mills', 'unmoulded'],
   also: ['surface', 'plane', 'router'],
   usually: { each: 6 },
+  flow,
   words: (act, { cavities }) => ({
     line: `mill ${act.depth} mm off`,
     act: 'Mill',

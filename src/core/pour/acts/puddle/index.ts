@@ -1,16 +1,10 @@
 import { formatAmount } from '../../../plan/document';
 import { defineAct } from '../../define';
-import { amount, cup, oneOf, place, type ActOf } from '../../fields';
 import { placeWords } from '../../place';
+import { flow } from './flow';
+import { fields, type Puddle } from './fields';
 
-/** Into what is fluid at one place: it pushes that outward. From high it digs in; from low it rides on top. */
-const fields = {
-  cupId: cup(),
-  amount: amount({ kind: 'share', of: 0.1 }),
-  at: place(),
-  from: oneOf('From', ['low', 'high'], 'low')
-};
-export type Puddle = ActOf<'puddle', typeof fields>;
+export type { Puddle };
 
 export const puddle = defineAct({
   kind: 'puddle',
@@ -20,6 +14,7 @@ export const puddle = defineAct({
   also: ['drop', 'middle', 'dig'],
   usually: { each: 0.4 },
   wants: () => [{ state: 'fluid', of: 'layer below' }],
+  flow,
   words: (act, { cup, cavities }) => ({
     line: `puddle ${cup(act.cupId)}, ${formatAmount(act.amount)}, into ${placeWords(act.at)}, from ${act.from}`,
     act: 'Puddle',

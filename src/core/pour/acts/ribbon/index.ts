@@ -1,22 +1,10 @@
 import { formatAmount } from '../../../plan/document';
 import { defineAct } from '../../define';
-import { amount, cup, oneOf, path, quantity, type ActOf } from '../../fields';
 import { pathWords } from '../../place';
+import { flow } from './flow';
+import { fields, type Ribbon } from './fields';
 
-/** Along a path: a drizzle, a piped line, petals, rings, hearts. */
-const fields = {
-  cupId: cup(),
-  amount: amount({ kind: 'share', of: 0.05 }),
-  path: path('Along', {
-    points: [
-      { x: -0.7, y: 0 },
-      { x: 0.7, y: 0 }
-    ]
-  }),
-  width: quantity('Width', 'mm', 4, { min: 0.5, max: 60 }),
-  how: oneOf('How', ['drizzled', 'piped', 'drawn thin'], 'drizzled')
-};
-export type Ribbon = ActOf<'ribbon', typeof fields>;
+export type { Ribbon };
 
 const HOW = { drizzled: 'Drizzle', piped: 'Pipe', 'drawn thin': 'Draw' } as const;
 
@@ -28,6 +16,7 @@ export const ribbon = defineAct({
   usually: { each: 1 },
   // A line that is piped or laid thick is drawn from a cup that no longer levels.
   lasts: (act) => (act.how === 'drawn thin' ? 'levels' : 'sets'),
+  flow,
   words: (act, { cup, cavities }) => ({
     line: `ribbon ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${pathWords(act.path)}, ${act.width} mm wide, ${act.how}`,
     act: HOW[act.how],

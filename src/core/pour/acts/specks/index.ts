@@ -1,16 +1,9 @@
 import { formatAmount } from '../../../plan/document';
 import { defineAct } from '../../define';
-import { amount, count, cup, oneOf, quantity, type ActOf } from '../../fields';
+import { flow } from './flow';
+import { fields, type Specks } from './fields';
 
-/** Drops flicked or spotted over the cavity. */
-const fields = {
-  cupId: cup(),
-  amount: amount({ kind: 'share', of: 0.02 }),
-  drops: count('Drops', 9, 2000),
-  spread: quantity('Sizes differ by', '%', 0.5, { max: 1 }),
-  over: oneOf('Over', ['all of it', 'the middle', 'the rim'], 'all of it')
-};
-export type Specks = ActOf<'specks', typeof fields>;
+export type { Specks };
 
 export const specks = defineAct({
   kind: 'specks',
@@ -18,6 +11,7 @@ export const specks = defineAct({
   fields,
   also: ['drops', 'dots', 'flick', 'spot', 'freckles'],
   usually: { each: 0.3 },
+  flow,
   words: (act, { cup, cavities }) => ({
     line: `specks of ${cup(act.cupId)}, ${formatAmount(act.amount)} in ${act.drops} drops over ${act.over}`,
     act: 'Spot',

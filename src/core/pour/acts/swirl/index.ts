@@ -1,23 +1,10 @@
 import { formatAmount } from '../../../plan/document';
 import { defineAct } from '../../define';
-import { amount, cup, oneOf, path, type ActOf } from '../../fields';
 import { pathWords } from '../../place';
+import { flow } from './flow';
+import { fields, type Swirl } from './fields';
 
-/** A cup that itself holds several colours is poured out: what lies at its lip comes first. */
-const fields = {
-  cupId: cup('From the jug'),
-  amount: amount(),
-  path: path('Along', {
-    points: [
-      { x: -0.8, y: 0.6 },
-      { x: 0.8, y: 0.6 },
-      { x: 0.8, y: -0.6 },
-      { x: -0.8, y: -0.6 }
-    ]
-  }),
-  from: oneOf('From', ['low', 'high'], 'low')
-};
-export type Swirl = ActOf<'swirl', typeof fields>;
+export type { Swirl };
 
 export const swirl = defineAct({
   kind: 'swirl',
@@ -25,6 +12,7 @@ export const swirl = defineAct({
   fields,
   also: ['cup swirl', 'dirty cup', 'marbled cup', 'jug', 'pour cup'],
   usually: { each: 2 },
+  flow,
   words: (act, { cup, cavities }) => ({
     line: `swirl ${cup(act.cupId)}, ${formatAmount(act.amount)}, along ${pathWords(act.path)}, from ${act.from}`,
     act: 'Pour the swirl',

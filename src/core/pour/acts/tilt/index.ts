@@ -1,14 +1,9 @@
 import { duration } from '../../../quantity';
 import { defineAct } from '../../define';
-import { minutes, quantity, type ActOf } from '../../fields';
+import { flow } from './flow';
+import { fields, type Tilt } from './fields';
 
-/** The mould is tilted so that what is fluid runs to one side and back. */
-const fields = {
-  towards: quantity('Towards', '°', 0, { max: 360 }),
-  degrees: quantity('By', '°', 20, { max: 90 }),
-  minutes: minutes('For', 1, 60)
-};
-export type Tilt = ActOf<'tilt', typeof fields>;
+export type { Tilt };
 
 export const tilt = defineAct({
   kind: 'tilt',
@@ -17,6 +12,7 @@ export const tilt = defineAct({
   also: ['lean', 'run'],
   usually: { each: 0.2 },
   passes: (act) => act.minutes,
+  flow,
   words: (act, { cavities }) => ({
     line: `tilt by ${act.degrees}° for ${duration(act.minutes)}`,
     act: 'Tilt',

@@ -1,14 +1,9 @@
 import { formatAmount } from '../../../plan/document';
 import { defineAct } from '../../define';
-import { amount, cup, oneOf, type ActOf } from '../../fields';
+import { flow } from './flow';
+import { fields, type Top } from './fields';
 
-/** The top of the piece: piped rosettes, textured with a spoon, or strewn. */
-const fields = {
-  cupId: cup(),
-  amount: amount({ kind: 'dome' }),
-  how: oneOf('How', ['piped', 'textured', 'spooned'], 'piped')
-};
-export type Top = ActOf<'top', typeof fields>;
+export type { Top };
 
 export const top = defineAct({
   kind: 'top',
@@ -18,6 +13,7 @@ export const top = defineAct({
   usually: { each: 4 },
   lasts: () => 'sets',
   wants: (act) => (act.how === 'piped' ? [{ state: 'pipeable', of: { cup: act.cupId } }] : []),
+  flow,
   words: (act, { cup, cavities }) => ({
     line: `top with ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${act.how}`,
     act: 'Top',

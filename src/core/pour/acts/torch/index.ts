@@ -1,11 +1,8 @@
 import { defineAct } from '../../define';
-import { count, type ActOf } from '../../fields';
+import { flow } from './flow';
+import { fields, type Torch } from './fields';
 
-/** A brief flame over the surface, for bubbles or lacing. */
-const fields = {
-  seconds: count('Seconds', 5, 120)
-};
-export type Torch = ActOf<'torch', typeof fields>;
+export type { Torch };
 
 export const torch = defineAct({
   kind: 'torch',
@@ -14,6 +11,7 @@ export const torch = defineAct({
   also: ['flame', 'bubbles', 'fire'],
   traits: ['flame'],
   usually: { each: 0.2 },
+  flow,
   words: (act, { cavities }) => ({
     line: `torch ${act.seconds} s`,
     act: 'Torch',

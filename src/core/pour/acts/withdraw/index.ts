@@ -1,14 +1,10 @@
 import { defineAct } from '../../define';
-import { place, quantity, type ActOf } from '../../fields';
-import { withdrawn } from '../../withdrawn';
 import { placeWords } from '../../place';
+import { withdrawn } from '../../withdrawn';
+import { flow } from './flow';
+import { fields, type Withdraw } from './fields';
 
-/** Some is drawn out with a syringe; the rest flows in towards it. */
-const fields = {
-  ml: quantity('Drawn out', 'ml', 5, { min: 0.1, max: 5000 }),
-  at: place()
-};
-export type Withdraw = ActOf<'withdraw', typeof fields>;
+export type { Withdraw };
 
 export const withdraw = defineAct({
   kind: 'withdraw',
@@ -17,6 +13,7 @@ export const withdraw = defineAct({
   also: ['syringe', 'suck', 'draw out'],
   usually: { each: 0.4 },
   apply: (act, stand, step) => withdrawn(stand, act.ml, step),
+  flow,
   words: (act, { cavities }) => ({
     line: `withdraw ${act.ml} ml at ${placeWords(act.at)}`,
     act: 'Withdraw',

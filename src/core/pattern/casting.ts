@@ -1,0 +1,546 @@
+import { distanceTo, sideBySide, type Side } from './beside';
+import { bodyWithin, fitted, type Uneven } from './body';
+import { Engine } from './engine';
+import { Cells } from './maps/cells';
+import { Charted } from './maps/charted';
+import { Drops, GROWTH, type Drop } from './maps/drops';
+import { Layer, type Laid } from './maps/layer';
+import { Levelling, type Stood } from './maps/levelling';
+import { Push, stood, type Pushed } from './maps/push';
+import { Stir, Tumble, type Reach, type Roll, type Vortex } from './maps/stir';
+import { Withdrawal } from './maps/withdrawal';
+import type { Chart, Section } from './section';
+import { chanceFrom, seedOf, type Chance } from './seeded';
+import type { Flow, Spot } from './spot';
+import { angleOfNodes, NODES, nodesOf, Star } from './star';
+import { veined, type Part, type Unstirred } from './veins';
+
+type At = { x: number; y: number };
+
+/** What a cup holds: its own matter, and what it is made of where it is not one colour. */
+export interface Content {
+  matter: number;
+  parts: readonly Part[];
+  unstirred?: Unstirred;
+}
+
+/** How a puddle stands: from low as a bowl, from high down to the ground; how deep and how uneven. */
+export interface Fall {
+  from: 'low' | 'high';
+  deep?: number;
+  power?: number;
+  uneven?: Uneven;
+}
+
+/** Something solid in a casting: a ball, or a line with half its width; levels and lengths in mm. */
+export type Embedded =
+  | { kind: 'ball'; x: number; y: number; z: number; radius: number }
+  | { kind: 'line'; way: readonly (readonly [number, number])[]; radius: number; low: number; high: number };
+
+/** Dry colour on the mould face: how much of each place it covers, 0..1. */
+export interface Film {
+  colourantId: string;
+  cover(x: number, y: number): number;
+}
+
+/** A drop before it is known how wide it lies: where, how much, of what. */
+export type Falling = At & { mm3: number; matter: Drop['matter'] };
+
+/** What is seen from a place: the footprint itself, or its chart where some wall is hidden from there. */
+interface View {
+  at: At;
+  wall: Star;
+  section: Section;
+  chart?: Chart;
+}
+
+/**
+ * A cavity while its steps are gone through: how high it stands, what of it is still, and the maps so far. Lengths in mm
+ * of the rim's prism, volumes in mm³. Acts pour, push and stir here; what is asked of the piece is asked of its engine.
+ */
+export class Casting {
+  readonly flows: Flow[] = [];
+  /** The step that each flow belongs to. */
+  readonly steps: string[] = [];
+  level = 0;
+  still = 0;
+  chance: Chance = chanceFrom(1);
+  readonly embeds: Embedded[] = [];
+  readonly films: Film[] = [];
+  /** How much is taken off the open face, mm. */
+  milled = 0;
+  /** Matters that left again, with their mm³: by withdrawing. */
+  readonly left: { matter: number; mm3: number }[] = [];
+  #step = '';
+  #seed = 1;
+  #post: { view: View; outline: Star; ground: number } | undefined;
+  #lifted = false;
+  /** What was poured side by side on bare ground, until the next act. */
+  #sides: Side[] = [];
+  #strips: { matter: number; mm3: number }[] = [];
+  #chambers: (Stood & { id: string })[] = [];
+  /** A heavy colour on what is fluid: how much of it will sink once hands are off. */
+  #heavy: { matter: number; mm3: number } | undefined;
+
+  constructor(
+    readonly section: Section,
+    private readonly seed: string,
+    /** A bar that is cut across: what is poured along it lies lengthwise. */
+    readonly bar = false
+  ) {}
+
+  /** Begins a step: chance is its own, so that one step's change leaves the others' as they were. */
+  begin(stepId: string): void {
+    this.#step = stepId;
+    this.#seed = seedOf(`${this.seed}/${stepId}`);
+    this.chance = chanceFrom(this.#seed);
+  }
+
+  /** What stands in the cavity no longer moves. */
+  setStill(): void {
+    this.settle();
+    this.still = this.level;
+  }
+
+  engine(): Engine {
+    this.settle();
+    return new Engine(this.flows, this.level);
+  }
+
+  /** What a cup's content is where it is poured: its matter, or its veins told by the place within a room. */
+  laidOf(content: Content, room: { low: number; high: number; body?: { at: At; outline: Star } }): Laid {
+    if (!content.unstirred || content.parts.length < 2) return content.matter;
+    const { half } = this.section;
+    const contains = (x: number, y: number) => {
+      if (!room.body) return this.section.contains(x, y);
+      const [dx, dy] = [x - room.body.at.x, y - room.body.at.y];
+      return dx * dx + dy * dy < room.body.outline.at(nodesOf(dx, dy));
+    };
+    return veined(content.unstirred, content.parts, { ...half, ...room, contains }, this.#seed);
+  }
+
+  /** Before anything else is done: what stands side by side has its ground. */
+  #ready(): void {
+    this.#layStrips();
+    if (!this.#sides.length) return;
+    const sides = this.#sides;
+    this.#sides = [];
+    const whose = sideBySide(this.section, sides, this.barrier);
+    this.#add(new Layer(this.level, ({ x, y }) => whose(x, y)));
+    this.level += sides.reduce((s, side) => s + side.mm3, 0) / this.section.area;
+  }
+
+  #layStrips(): void {
+    const strips = this.#strips;
+    if (!strips.length) return;
+    this.#strips = [];
+    const whole = strips.reduce((s, c) => s + c.mm3, 0);
+    const chart = this.section.chartAt(0, 0);
+    const width = 2 * chart.onto.half.width;
+    const laid = ({ x, y }: Spot) => {
+      let left = (chart.to(x, y)[0] / width + 0.5) * whole;
+      return (strips.find((c) => (left -= c.mm3) < 0) ?? strips.at(-1)!).matter;
+    };
+    this.#add(new Layer(this.level, laid));
+    this.level += whole / this.section.area;
+  }
+
+  /** New matter level on all there is. */
+  lay(content: Content, mm3: number): void {
+    this.#ready();
+    const rest = this.#intoHole(content, mm3);
+    if (rest <= 0) return;
+    const high = this.level + rest / this.section.area;
+    this.#add(new Layer(this.level, this.laidOf(content, { low: this.level, high })));
+    this.level = high;
+  }
+
+  /** New matter level on all there is, each place of it told. */
+  layBy(laid: (spot: Spot) => number, mm3: number): void {
+    this.#ready();
+    this.#add(new Layer(this.level, laid));
+    this.level += mm3 / this.section.area;
+  }
+
+  /** On bare ground: it stands beside what else is poured there, and all of them share the ground by their volumes. */
+  beside(matter: number, mm3: number, way: readonly (readonly [number, number])[]): void {
+    this.#sides.push({ matter, mm3, way });
+  }
+
+  /** Whether nothing that is still fluid stands in the cavity. */
+  get bare(): boolean {
+    return this.level - this.still < 1e-6;
+  }
+
+  /** A line from wall to wall that keeps two pours on bare ground apart. */
+  barrier: readonly (readonly [number, number])[] | undefined;
+
+  /** The next strip of bare ground, from the left, as wide as its volume asks. */
+  strip(matter: number, mm3: number): void {
+    this.#strips.push({ matter, mm3 });
+  }
+
+  /** Something solid that keeps its place. */
+  embed(body: Embedded): void {
+    this.embeds.push(body);
+  }
+
+  /** Whether something solid is at a place of the prism. */
+  solidAt({ x, y, z }: Spot): boolean {
+    return this.embeds.some((e) => {
+      if (e.kind === 'ball') return (e.x - x) ** 2 + (e.y - y) ** 2 + (e.z - z) ** 2 < e.radius ** 2;
+      return z >= e.low && z <= e.high && distanceTo(x, y, e.way) < e.radius;
+    });
+  }
+
+  /** Dry colour on the mould face; an earlier film stays in front. */
+  film(film: Film): void {
+    this.films.push(film);
+  }
+
+  /** A puddle at a place: it pushes what is fluid outward; level where nothing is fluid or there is no room beside it. */
+  puddle(content: Content, mm3: number, at: At, fall: Fall): void {
+    this.#ready();
+    const rest = this.#intoHole(content, mm3);
+    if (rest <= 0) return;
+    const top = this.level + rest / this.section.area;
+    const fluid = { still: this.still, top, room: this.section.area };
+    const body = this.level - this.still > 1e-6 ? stood(rest, fluid, fall) : undefined;
+    if (!body) return this.lay(content, rest);
+    const view = this.#view(at);
+    const outline = bodyWithin(view.wall, body.area, this.chance, fall.uneven ?? { waves: 5, much: 0.06 });
+    const room = { low: body.profile.from, high: top, body: { at: view.at, outline } };
+    const matter = view.chart ? content.matter : this.laidOf(content, room);
+    this.#push(view, { body: outline, profile: body.profile, still: this.still, matter });
+    this.level = top;
+  }
+
+  /** A closed line of a width, laid round a middle that stays: fluid beside it moves in and out. */
+  ring(
+    matter: number,
+    mm3: number,
+    line: { at: At; radius: (angle: number) => number; width: number }
+  ): boolean {
+    this.#ready();
+    const { still, level } = this;
+    const top = level + mm3 / this.section.area;
+    const view = this.#view(line.at);
+    if (view.chart || level - still < 1e-6) return false;
+    const { inner, ring } = lineStars(view.wall, line);
+    const power = 0.5;
+    // The line's own thickness follows from its width; a line too full for the depth is wider than asked.
+    const thick = Math.min(top - still, (mm3 * (power + 1)) / ring.area);
+    const area = (mm3 * (power + 1)) / thick;
+    if (area > 0.7 * (view.wall.area - inner.area)) return false;
+    const profile = { from: top - thick, top, power };
+    this.#push(view, {
+      body: ring.times(area / ring.area),
+      profile,
+      still,
+      matter,
+      middle: { outline: inner, stands: false }
+    });
+    this.level = top;
+    return true;
+  }
+
+  /** A round over the top of a post: a ring next to it that pushes the rings before outward. */
+  overPost(matter: number, mm3: number, at: At, post: (angle: number) => number): void {
+    this.#ready();
+    if (!this.#post || this.#lifted) this.#standPost(at, post);
+    const { view, outline, ground } = this.#post!;
+    const fluid = this.section.area - outline.area;
+    const top = this.level + mm3 / fluid;
+    const stand =
+      this.level - this.still > 1e-6 &&
+      stood(mm3, { still: this.still, top, room: fluid }, { from: 'low', deep: 1, power: 0.4 });
+    if (!stand) {
+      const where = this.#outside(view, outline);
+      this.#add(new Layer(this.level, matter, where));
+    } else {
+      // Rings follow the post's outline and lose its points slowly as they spread.
+      const spread = fitted(
+        view.wall,
+        stand.area,
+        (a) => outline.at(nodesOf(Math.cos(a), Math.sin(a))) ** 0.375
+      );
+      this.#push(view, {
+        body: spread,
+        profile: stand.profile,
+        still: Math.max(this.still, ground),
+        matter,
+        middle: { outline, stands: true }
+      });
+    }
+    this.level = top;
+  }
+
+  /** The post comes out; what it leaves is filled by the next pour, or closes. */
+  liftPost(): void {
+    if (this.#post) this.#lifted = true;
+  }
+
+  /** Drops one after another; those of one batch share a level and are squeezed back together. */
+  drops(falling: readonly Falling[], still = this.still): void {
+    this.#ready();
+    const view = this.#view({ x: 0, y: 0 });
+    let left = [...falling];
+    while (left.length) {
+      const height = this.level - still;
+      if (height < 1e-6) {
+        // Nothing to be pushed aside: the first of them run together to a thin film.
+        const first = left.shift()!;
+        this.lay({ matter: filmOf(first.matter), parts: [] }, first.mm3);
+        continue;
+      }
+      const batch = batchOf(left, height, this.section.area);
+      left = left.slice(batch.length);
+      const drops = batch.map((d) => this.#within(view, d, d.mm3 / (Math.PI * height)));
+      const before = this.level;
+      this.level += batch.reduce((s, d) => s + d.mm3, 0) / this.section.area;
+      this.#charted(
+        view,
+        new Drops({ at: view.at, wall: view.wall, drops, still, before, after: this.level })
+      );
+    }
+  }
+
+  stir(vortices: readonly Vortex[], reach?: Reach): void {
+    this.#ready();
+    if (vortices.length && this.level - this.still > 1e-6) this.#add(new Stir(vortices, this.still, reach));
+  }
+
+  tumble(rolls: readonly Roll[]): void {
+    this.#ready();
+    if (rolls.length) this.#add(new Tumble(rolls));
+  }
+
+  /** So much is drawn out at a place; the rest flows in. What leaves is counted by its matters. */
+  withdraw(mm3: number, at: At): void {
+    this.settle();
+    const height = this.level - this.still;
+    const area = height > 0 ? mm3 / height : Infinity;
+    if (!(area < 0.9 * this.section.area)) return;
+    const view = this.#view(at);
+    const body = fitted(view.wall, area, () => 1);
+    const after = this.level - mm3 / this.section.area;
+    this.#count(view, body, mm3);
+    this.#charted(
+      view,
+      new Withdrawal({ at: view.at, wall: view.wall, body, still: this.still, before: this.level, after })
+    );
+    this.level = after;
+  }
+
+  /** Into one chamber of a divider, given as shares of the footprint from the left. */
+  chamber(content: Content, mm3: number, place: { id: string; from: number; to: number }): void {
+    let own = this.#chambers.find((c) => c.id === place.id);
+    if (!own) this.#chambers.push((own = { ...place, level: this.level }));
+    const high = own.level + mm3 / (this.section.area * (place.to - place.from));
+    const chart = this.section.chartAt(0, 0);
+    const width = 2 * chart.onto.half.width;
+    const inside = (x: number, y: number) => {
+      const share = chart.to(x, y)[0] / width + 0.5;
+      return share >= place.from && share < place.to;
+    };
+    const flow = new Layer(own.level, this.laidOf(content, { low: own.level, high }), inside);
+    this.#add(flow);
+    own.level = high;
+  }
+
+  /** The divider comes out and what stood in its chambers finds one level. */
+  liftDivider(): void {
+    this.#ready();
+    if (!this.#chambers.length) return;
+    const ground = this.level;
+    const parts = [...this.#chambers].sort((a, b) => a.from - b.from);
+    const whole = parts.reduce((s, c) => s + (c.to - c.from) * (c.level - ground), 0);
+    this.#chambers = [];
+    if (whole <= 0) return;
+    this.level = ground + whole;
+    const uneven = parts.some((c) => Math.abs(c.level - this.level) > 1e-9);
+    const chart = this.section.chartAt(0, 0);
+    if (uneven) this.#add(new Charted(chart, new Levelling(parts, 2 * chart.onto.half.width, ground)));
+  }
+
+  /** Keeps back what will sink of a heavy colour: it stands as lace once hands are off. */
+  keepHeavy(matter: number, mm3: number): void {
+    if (this.#heavy && this.#heavy.matter !== matter) this.settle();
+    this.#heavy = { matter, mm3: (this.#heavy?.mm3 ?? 0) + mm3 };
+  }
+
+  /** What was kept back sinks through all that is fluid, as lace between cells. */
+  settle(): void {
+    this.#ready();
+    this.#closeHole();
+    if (!this.#heavy) return;
+    const { matter, mm3 } = this.#heavy;
+    this.#heavy = undefined;
+    const height = this.level - this.still + mm3 / this.section.area;
+    this.level += mm3 / this.section.area;
+    const scale = Math.sqrt(this.section.area);
+    const share = mm3 / (height * this.section.area);
+    const sinking = { matter, share, middle: 0.23 * scale, rim: 0.035 * scale, still: this.still };
+    const view = this.#view({ x: 0, y: 0 });
+    const cells = new Cells(view.section, sinking, this.chance);
+    this.#charted(view, cells);
+  }
+
+  #add(flow: Flow): void {
+    this.flows.push(flow);
+    this.steps.push(this.#step);
+  }
+
+  #charted({ chart }: View, flow: Flow): void {
+    this.#add(chart ? new Charted(chart, flow) : flow);
+  }
+
+  #push(view: View, pushed: Omit<Pushed, 'at' | 'wall'>): void {
+    this.#charted(view, new Push({ at: view.at, wall: view.wall, ...pushed }));
+  }
+
+  /** The wall as seen from a place, moved a little inward where it stands on the wall. */
+  #view(at: At): View {
+    const inside =
+      this.section.wall(at.x, at.y) > 0.02 * Math.sqrt(this.section.area) ? at : this.#inward(at);
+    const wall = this.section.starAt(inside.x, inside.y);
+    if (wall) return { at: inside, wall, section: this.section };
+    const chart = this.section.chartAt(inside.x, inside.y);
+    const [x, y] = chart.to(inside.x, inside.y);
+    return { at: { x, y }, wall: chart.onto.starAt(x, y)!, section: chart.onto, chart };
+  }
+
+  #inward(at: At): At {
+    const enough = 0.02 * Math.sqrt(this.section.area);
+    for (let k = 0.97; k > 0.02; k -= 0.03)
+      if (this.section.wall(at.x * k, at.y * k) > enough) return { x: at.x * k, y: at.y * k };
+    return this.#anywhere(enough);
+  }
+
+  /** A place inside, where the middle of the footprint is none: of a ring, or round a corner. */
+  #anywhere(enough: number): At {
+    const { width, length } = this.section.half;
+    for (let i = 1; i < 40; i++)
+      for (let j = 1; j < 40; j++) {
+        const at = { x: width * (i / 20 - 1), y: length * (j / 20 - 1) };
+        if (this.section.wall(at.x, at.y) > enough) return at;
+      }
+    return { x: 0, y: 0 };
+  }
+
+  /** A drop that keeps its own radius from the wall, seen in the view's coordinates. */
+  #within(view: View, falling: Falling, squared: number): Drop {
+    const [x0, y0] = view.chart ? view.chart.to(falling.x, falling.y) : [falling.x, falling.y];
+    const reach = Math.sqrt(squared) * 1.02;
+    for (let k = 1; k > 0; k -= 0.04) {
+      const x = view.at.x + (x0 - view.at.x) * k;
+      const y = view.at.y + (y0 - view.at.y) * k;
+      if (view.section.wall(x, y) >= reach) return { x, y, squared, matter: falling.matter };
+    }
+    return { ...view.at, squared, matter: falling.matter };
+  }
+
+  #standPost(at: At, post: (angle: number) => number): void {
+    this.#closeHole();
+    const view = this.#view(at);
+    const outline = fitted(view.wall, Star.of(post).area, post);
+    this.#post = { view, outline, ground: this.level };
+    this.#lifted = false;
+  }
+
+  #outside({ at, chart }: View, outline: Star): (x: number, y: number) => boolean {
+    return (px, py) => {
+      const [x, y] = chart ? chart.to(px, py) : [px, py];
+      const [dx, dy] = [x - at.x, y - at.y];
+      return dx * dx + dy * dy >= outline.at(nodesOf(dx, dy));
+    };
+  }
+
+  /** Fills what a lifted post left, as far as there is enough; what is over is answered, mm³. */
+  #intoHole({ matter }: Content, mm3: number): number {
+    if (!this.#post || !this.#lifted) return mm3;
+    const { view, outline, ground } = this.#post;
+    const hole = outline.area * (this.level - ground);
+    const filled = Math.min(1, mm3 / hole);
+    const inner = outline.times(Math.max(1e-9, 1 - filled));
+    const beyond = this.#outside(view, outline);
+    const within = this.#outside(view, inner);
+    this.#add(new Layer(ground, matter, (x, y) => !beyond(x, y) && within(x, y)));
+    this.#post = filled < 1 ? { view, outline: inner, ground } : undefined;
+    if (filled < 1) this.#closeHole();
+    return mm3 - filled * hole;
+  }
+
+  #closeHole(): void {
+    if (!this.#post || !this.#lifted) return;
+    const { view, outline, ground } = this.#post;
+    this.#post = undefined;
+    const share = (this.section.area - outline.area) / this.section.area;
+    const after = ground + (this.level - ground) * share;
+    this.#charted(
+      view,
+      new Withdrawal({
+        at: view.at,
+        wall: view.wall,
+        body: outline,
+        still: ground,
+        before: this.level,
+        after
+      })
+    );
+    this.level = after;
+  }
+
+  /** What matters leave with a body, by looking at many places of it. */
+  #count(view: View, body: Star, mm3: number): void {
+    const engine = new Engine(this.flows, this.level);
+    const chance = chanceFrom(this.#seed ^ 0x2545f491);
+    const reach = body.reach;
+    const counts = new Map<number, number>();
+    let all = 0;
+    while (all < LEAVING) {
+      const [dx, dy] = [(2 * chance() - 1) * reach, (2 * chance() - 1) * reach];
+      if (dx * dx + dy * dy >= body.at(nodesOf(dx, dy))) continue;
+      const [x, y] = view.chart
+        ? view.chart.from(view.at.x + dx, view.at.y + dy)
+        : [view.at.x + dx, view.at.y + dy];
+      const matter = engine.matterAt({ x, y, z: this.still + chance() * (this.level - this.still) });
+      counts.set(matter, (counts.get(matter) ?? 0) + 1);
+      all++;
+    }
+    for (const [matter, n] of counts) this.left.push({ matter, mm3: (mm3 * n) / all });
+  }
+}
+
+/** Places at which what is drawn out is looked at. */
+const LEAVING = 20_000;
+
+const filmOf = (matter: Drop['matter']): number =>
+  typeof matter === 'number' ? matter : matter({ inward: 0.5, angle: 0, up: 0.5 });
+
+/** The first drops that may fall before the footprint has to be squeezed back. */
+function batchOf(left: readonly Falling[], height: number, area: number): Falling[] {
+  let grown = 0;
+  const batch: Falling[] = [];
+  for (const drop of left) {
+    grown += drop.mm3 / height / area;
+    if (batch.length && grown > GROWTH) break;
+    batch.push(drop);
+  }
+  return batch;
+}
+
+/** The kept middle of a line round it, and the line's own star: a width evenly on both sides of its course. */
+function lineStars(wall: Star, line: { radius: (angle: number) => number; width: number }) {
+  const half = (r: number) => Math.min(line.width / 2, 0.8 * r);
+  const along = (squared: (r: number) => number) =>
+    new Star(
+      Float64Array.from({ length: NODES }, (_, i) =>
+        squared(Math.min(0.94 * Math.sqrt(wall.at(i)), line.radius(angleOfNodes(i))))
+      )
+    );
+  return {
+    inner: along((r) => (r - half(r)) ** 2),
+    ring: along((r) => (r + half(r)) ** 2 - (r - half(r)) ** 2)
+  };
+}

@@ -1,0 +1,12 @@
+export { Casting, type Content } from './casting';
+export { Engine } from './engine';
+export { dirtyPour, swirl } from './jug';
+export { annulus, disc, polygon, rectangle, type Section } from './section';
+export { between, chanceFrom, seedOf, type Chance } from './seeded';
+export { EMPTY, KEPT, type Flow, type Spot } from './spot';
+export { along, lengthOf, smoothWay, stroke, tumbling, wobble, type Tool } from './strokes';
+export type { Part, Unstirred } from './veins';
+export { sightline } from './sightline';
+export { Prism, type Shaped } from './prism';
+export { drawing, type Raster, type Sample } from './raster';
+export { noiseFrom } from './noise';

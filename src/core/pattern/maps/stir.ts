@@ -1,0 +1,140 @@
+import { KEPT, type Flow, type Spot } from '../spot';
+
+/** A turning of all that lies in a disc about its middle: the angle is 2 atan(turn · (1 − r²/R²)²), nothing at the rim. */
+export interface Vortex {
+  x: number;
+  y: number;
+  radius: number;
+  turn: number;
+}
+
+/** Which heights a stirring reaches: whole at the top, fading to nothing at `from`; all of them where it is absent. */
+export interface Reach {
+  from: number;
+  top: number;
+}
+
+const GROUP = 16;
+const FIELDS = 4;
+
+/**
+ * Many small turnings one after another: a stroke, a wobble. Each is a rotation whose angle depends on the distance alone,
+ * so it keeps area exactly, and undoing it is turning the other way by as much. Discs stand inside the wall: nothing leaves.
+ */
+export class Stir implements Flow {
+  /** Per vortex: middle, 1/radius², turn. */
+  readonly #v: Float64Array;
+  readonly #count: number;
+  /** Per 16 vortices a circle round all of their discs: outside it none of them turns anything. */
+  readonly #guards: Float64Array;
+  readonly #reach: Reach | undefined;
+  readonly #still: number;
+
+  constructor(vortices: readonly Vortex[], still: number, reach?: Reach) {
+    this.#count = vortices.length;
+    this.#v = new Float64Array(vortices.length * FIELDS);
+    vortices.forEach((v, i) => this.#v.set([v.x, v.y, 1 / v.radius ** 2, v.turn], i * FIELDS));
+    this.#guards = guardsOf(vortices);
+    this.#reach = reach;
+    this.#still = still;
+  }
+
+  undo(spot: Spot): number {
+    const weight = this.#weight(spot.z);
+    if (weight <= 0) return KEPT;
+    const guards = this.#guards;
+    for (let g = guards.length / 3 - 1; g >= 0; g--) {
+      const [dx, dy] = [spot.x - guards[3 * g]!, spot.y - guards[3 * g + 1]!];
+      if (dx * dx + dy * dy >= guards[3 * g + 2]!) continue;
+      const last = Math.min(this.#count, (g + 1) * GROUP) - 1;
+      for (let i = last; i >= g * GROUP; i--) this.#turn(spot, i, -weight);
+    }
+    return KEPT;
+  }
+
+  redo(spot: Spot): void {
+    const weight = this.#weight(spot.z);
+    for (let i = 0; weight > 0 && i < this.#count; i++) this.#turn(spot, i, weight);
+  }
+
+  #turn(spot: Spot, i: number, weight: number): void {
+    const v = this.#v;
+    const [dx, dy] = [spot.x - v[FIELDS * i]!, spot.y - v[FIELDS * i + 1]!];
+    const q = (dx * dx + dy * dy) * v[FIELDS * i + 2]!;
+    if (q >= 1) return;
+    const m = 1 - q;
+    const t = weight * v[FIELDS * i + 3]! * m * m;
+    const n = 1 / (1 + t * t);
+    const [c, s] = [(1 - t * t) * n, 2 * t * n];
+    spot.x = v[FIELDS * i]! + c * dx - s * dy;
+    spot.y = v[FIELDS * i + 1]! + s * dx + c * dy;
+  }
+
+  #weight(z: number): number {
+    if (z <= this.#still) return 0;
+    if (!this.#reach) return 1;
+    const t = Math.min(1, Math.max(0, (z - this.#reach.from) / (this.#reach.top - this.#reach.from)));
+    return t * t * (3 - 2 * t);
+  }
+}
+
+function guardsOf(vortices: readonly Vortex[]): Float64Array {
+  const groups = Array.from({ length: Math.ceil(vortices.length / GROUP) }, (_, g) => {
+    const own = vortices.slice(g * GROUP, (g + 1) * GROUP);
+    const x = own.reduce((s, v) => s + v.x, 0) / own.length;
+    const y = own.reduce((s, v) => s + v.y, 0) / own.length;
+    const reach = Math.max(...own.map((v) => Math.hypot(v.x - x, v.y - y) + v.radius));
+    return [x, y, reach * reach];
+  });
+  return Float64Array.from(groups.flat());
+}
+
+/** A turning in an upright plane: what lies below comes up on one side and goes down on the other. */
+export interface Roll {
+  x: number;
+  y: number;
+  z: number;
+  /** Direction of the plane, radians, and the half axes along it, up, and across it, mm. */
+  heading: number;
+  along: number;
+  up: number;
+  across: number;
+  turn: number;
+}
+
+/** Rolls one after another: each keeps the area of every upright plane it turns, and so the volume. */
+export class Tumble implements Flow {
+  readonly #rolls: readonly (Roll & { c: number; s: number })[];
+
+  constructor(rolls: readonly Roll[]) {
+    this.#rolls = rolls.map((r) => ({ ...r, c: Math.cos(r.heading), s: Math.sin(r.heading) }));
+  }
+
+  undo(spot: Spot): number {
+    for (let i = this.#rolls.length - 1; i >= 0; i--) roll(spot, this.#rolls[i]!, -1);
+    return KEPT;
+  }
+
+  redo(spot: Spot): void {
+    for (const r of this.#rolls) roll(spot, r, 1);
+  }
+}
+
+function roll(spot: Spot, r: Roll & { c: number; s: number }, way: number): void {
+  const [dx, dy] = [spot.x - r.x, spot.y - r.y];
+  const across = (-r.s * dx + r.c * dy) / r.across;
+  if (across <= -1 || across >= 1) return;
+  // In the plane, as shares of its half axes: there the turning is that of a disc.
+  const a = (r.c * dx + r.s * dy) / r.along;
+  const b = (spot.z - r.z) / r.up;
+  const q = a * a + b * b;
+  if (q >= 1) return;
+  const side = 1 - across * across;
+  const t = way * r.turn * (1 - q) * (1 - q) * side * side;
+  const n = 1 / (1 + t * t);
+  const [c, s] = [(1 - t * t) * n, 2 * t * n];
+  const moved = (c * a - s * b - a) * r.along;
+  spot.x += moved * r.c;
+  spot.y += moved * r.s;
+  spot.z = r.z + (s * a + c * b) * r.up;
+}

@@ -1,0 +1,81 @@
+/** What stands at a place of a picture, as a whole number; less than 0 outside. Shares of the picture's sides, 0..1. */
+export type Sample = (x: number, y: number) => number;
+
+/** A picture being drawn: so many codes in rows, those that are not known yet filled with what stands near them. */
+export interface Raster {
+  width: number;
+  height: number;
+  codes: Int32Array;
+  /** Samples that were taken. */
+  taken: number;
+}
+
+/** Side of the first coarse blocks, pixels. */
+const COARSE = 8;
+
+/**
+ * Draws a picture from coarse to fine, yielding after each refinement and now and then between. A block whose corners and
+ * middle are alike, and whose neighbours are, is filled; only where something changes is looked more closely, so that the
+ * cost follows the borders and not the area.
+ */
+export function* drawing(width: number, height: number, sample: Sample): Generator<Raster, Raster> {
+  const codes = new Int32Array(width * height).fill(-1);
+  const known = new Uint8Array(width * height);
+  const raster: Raster = { width, height, codes, taken: 0 };
+  const at = (x: number, y: number): number => {
+    const i = y * width + x;
+    if (!known[i]) {
+      codes[i] = sample((x + 0.5) / width, (y + 0.5) / height);
+      known[i] = 1;
+      raster.taken++;
+    }
+    return codes[i]!;
+  };
+  const fill = (x: number, y: number, size: number, code: number) => {
+    for (let j = y; j < Math.min(height, y + size); j++)
+      for (let i = x; i < Math.min(width, x + size); i++) if (!known[j * width + i]) codes[j * width + i] = code;
+  };
+  let blocks: [number, number][] = [];
+  for (let y = 0; y < height; y += COARSE)
+    for (let x = 0; x < width; x += COARSE) {
+      fill(x, y, COARSE, at(x, y));
+      blocks.push([x, y]);
+    }
+  yield raster;
+  for (let size = COARSE; size > 1; size /= 2) {
+    const mixed = blocks.filter(([x, y]) => !alike(at, { x, y, size, width, height }));
+    const half = size / 2;
+    blocks = [];
+    let count = 0;
+    for (const [x, y] of mixed) {
+      for (const [i, j] of [
+        [x, y],
+        [x + half, y],
+        [x, y + half],
+        [x + half, y + half]
+      ] as const) {
+        if (i >= width || j >= height) continue;
+        fill(i, j, half, at(i, j));
+        blocks.push([i, j]);
+      }
+      if (++count % 400 === 0) yield raster;
+    }
+    yield raster;
+  }
+  return raster;
+}
+
+/** Whether a block and what borders on it are of one code, by its corners, its middle and the blocks about it. */
+function alike(
+  at: (x: number, y: number) => number,
+  b: { x: number; y: number; size: number; width: number; height: number }
+): boolean {
+  const clampX = (x: number) => Math.min(b.width - 1, Math.max(0, x));
+  const clampY = (y: number) => Math.min(b.height - 1, Math.max(0, y));
+  const own = at(b.x, b.y);
+  const half = b.size >> 1;
+  for (const dy of [-b.size, 0, half, b.size])
+    for (const dx of [-b.size, 0, half, b.size])
+      if (at(clampX(b.x + dx), clampY(b.y + dy)) !== own) return false;
+  return true;
+}

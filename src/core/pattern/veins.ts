@@ -1,0 +1,136 @@
+import { noiseFrom } from './noise';
+import { between, chanceFrom, normal, type Chance } from './seeded';
+import type { Spot } from './spot';
+
+/** A cup that is not stirred through: in veins after a few strokes, or in specks that were left as they fell. */
+export type Unstirred = 'marbled' | 'speckled';
+
+/** What it is made of: matter and share, the body first; shares sum to 1. */
+export interface Part {
+  matter: number;
+  share: number;
+}
+
+/** Where it lies: half its extent and its height, mm, and how to throw points at random into it. */
+export interface Room {
+  width: number;
+  length: number;
+  low: number;
+  high: number;
+  contains(x: number, y: number): boolean;
+}
+
+/** Points by which the width of veins is set so that each part's share is exact. */
+const POINTS = 20_000;
+
+/**
+ * The matter at each place of an unstirred cup as it was laid. Specks of all sizes in clusters, drawn out by the strokes
+ * the cup was given: long and thin where they came early, shorter where they came late. Each part is where its field is
+ * below the quantile of its share, so shares are exact whatever the field.
+ */
+export function veined(
+  kind: Unstirred,
+  parts: readonly Part[],
+  room: Room,
+  seed: number
+): (spot: Spot) => number {
+  const [body, ...others] = [...parts].sort((a, b) => b.share - a.share);
+  const fields = others.map((p, i) => ({ ...p, field: fieldOf(kind, room, seed + 7919 * (i + 1)) }));
+  const points = scatteredIn(room, chanceFrom(seed ^ 0x5bd1e995));
+  let left = points;
+  const limits = fields.map(({ share, field }) => {
+    const values = left.map(field).sort((a, b) => a - b);
+    const limit = values[Math.min(values.length - 1, Math.round(share * points.length))] ?? -Infinity;
+    left = left.filter((p) => field(p) >= limit);
+    return limit;
+  });
+  return (spot) => {
+    for (let i = 0; i < fields.length; i++) if (fields[i]!.field(spot) < limits[i]!) return fields[i]!.matter;
+    return body!.matter;
+  };
+}
+
+function scatteredIn({ width, length, low, high, contains }: Room, chance: Chance): Spot[] {
+  const spots: Spot[] = [];
+  for (let tries = 0; spots.length < POINTS && tries < 20 * POINTS; tries++) {
+    const [x, y] = [between(chance, -width, width), between(chance, -length, length)];
+    if (contains(x, y)) spots.push({ x, y, z: between(chance, low, high) });
+  }
+  return spots;
+}
+
+interface Family {
+  /** Direction of the strokes, radians, how far they drew the specks out, and how many specks they met. */
+  heading: number;
+  stretch: number;
+  clusters: number;
+}
+
+const FAMILIES: Record<Unstirred, readonly Family[]> = {
+  marbled: [
+    { heading: 0.5, stretch: 5.8, clusters: 15 },
+    { heading: 1.05, stretch: 3.6, clusters: 9 },
+    { heading: 0, stretch: 1, clusters: 2 }
+  ],
+  speckled: [{ heading: 0, stretch: 1.2, clusters: 46 }]
+};
+
+interface Speck {
+  x: number;
+  y: number;
+  z: number;
+  size: number;
+}
+
+/** How near a place is to the specks of all families, in their own sizes, made uneven by slow noise. */
+function fieldOf(kind: Unstirred, room: Room, seed: number): (spot: Spot) => number {
+  const chance = chanceFrom(seed);
+  const scale = Math.sqrt(room.width * room.length);
+  const turned = chance() * Math.PI;
+  const families = FAMILIES[kind].map((f) => {
+    const angle = f.heading + turned;
+    return { ...f, c: Math.cos(angle), s: Math.sin(angle), specks: specksOf(f, scale, chance) };
+  });
+  const noise = noiseFrom(seed);
+  const warp = noiseFrom(seed + 1);
+  const flat = (room.high - room.low) / scale;
+  return ({ x, y, z }) => {
+    // A slow bending of the whole cup: strokes are never straight.
+    const bend = 0.16 * scale;
+    const bx = x + bend * warp(x / scale, y / scale, 3.1 + z / scale);
+    const by = y + bend * warp(y / scale + 9.7, x / scale, z / scale);
+    let nearest = Infinity;
+    for (const f of families) {
+      const u = ((f.c * bx + f.s * by) / f.stretch) % (4 * scale);
+      const v = (-f.s * bx + f.c * by) * f.stretch;
+      for (const speck of f.specks) {
+        // The field repeats across the strokes, where drawing out has brought far specks near.
+        const dv = wrapped(v - speck.y, 2 * scale * f.stretch ** 0.6);
+        const dz = (z - speck.z * flat * scale - room.low) * 0.7;
+        const d = ((u - speck.x) ** 2 + dv * dv + dz * dz) / (speck.size * speck.size);
+        if (d < nearest) nearest = d;
+      }
+    }
+    return Math.sqrt(nearest) + 0.55 * noise((3.2 * bx) / scale, (3.2 * by) / scale, (2 * z) / scale);
+  };
+}
+
+/** A distance on a circle of a length, from −half to half of it. */
+const wrapped = (d: number, length: number) => d - length * Math.round(d / length);
+
+/** Specks of very uneven size: one large with small ones about it. */
+function specksOf({ clusters, stretch }: Family, scale: number, chance: Chance): Speck[] {
+  return Array.from({ length: clusters }, (): Speck[] => {
+    const x = between(chance, -1, 1) * scale * 1.1;
+    const y = between(chance, -1, 1) * scale * stretch ** 0.6;
+    const z = chance();
+    const size = 0.085 * scale * Math.exp(0.45 * normal(chance));
+    const about = Array.from({ length: 2 }, () => ({
+      x: x + normal(chance) * size * 1.6,
+      y: y + normal(chance) * size * 1.6,
+      z: Math.min(1, Math.max(0, z + 0.1 * normal(chance))),
+      size: size * between(chance, 0.25, 0.5)
+    }));
+    return [{ x, y, z, size }, ...about];
+  }).flat();
+}

@@ -1,0 +1,148 @@
+import { EMPTY, type Prism, type Spot } from '../pattern';
+import { paintOf, type Paint } from './paint';
+import type { Palette } from './looks';
+import type { ResolvedPlan } from './resolve';
+import type { Traced } from './traced';
+
+/** A face to look at: the mould's side, the open side, or a cut straight down through it. */
+export type Face = { kind: 'mould face' } | { kind: 'open face' } | Cut;
+
+/** A cut: its line by a heading from the right, degrees, and how far to the left of the middle it passes, mm. */
+export interface Cut {
+  kind: 'cut';
+  heading: number;
+  off: number;
+}
+
+/** The picture of a face: how large it is, mm, and what is seen at each place. */
+export interface DrawnFace {
+  width: number;
+  height: number;
+  /** The code of what is seen, at shares of the sides from the upper left; −1 outside the piece. */
+  sample(x: number, y: number): number;
+  paint: Paint;
+}
+
+/** Where the sight goes on from a place of a face into the piece: the spot so many mm behind it. */
+type Sight = (mm: number) => Spot | undefined;
+
+/** Depths at which what lies behind a face is looked at, mm; each stands for the stretch up to the next. */
+const DEPTHS = [0, 0.6, 1.8, 5, 14] as const;
+/** So far inside the wall or under the surface a face is looked at, as a share of the height there is: on it is neither. */
+const INSIDE = 1e-7;
+
+/** A face of a piece as it will be seen: the mould face mirrored, since it is turned over to be looked at. */
+export function drawnFace(plan: ResolvedPlan, traced: Traced, palette: Palette, face: Face): DrawnFace {
+  const paint = paintOf(plan, traced, palette);
+  const { section } = traced.prism.shaped;
+  const [width, height] = [2 * section.half.width, 2 * section.half.length];
+  if (face.kind === 'cut') return drawnCut(traced, paint, face);
+  const sightAt = face.kind === 'mould face' ? mouldSight(traced) : openSight(traced);
+  const mirrored = face.kind === 'mould face' ? -1 : 1;
+  return {
+    width,
+    height,
+    paint,
+    sample: (px, py) => {
+      const [x, y] = [mirrored * (px - 0.5) * width, (0.5 - py) * height];
+      if (!section.contains(x, y)) return -1;
+      if (face.kind === 'mould face') {
+        const film = paint.filmAt(traced.casting, x, y);
+        if (film !== undefined) return film;
+      }
+      return seen(traced, paint, sightAt(x, y));
+    }
+  };
+}
+
+/** From the mould face up: its bottom, or where the wall stands under the eye. */
+function mouldSight({ prism, engine }: Traced): (x: number, y: number) => Sight {
+  const { section, volumeAt } = prism.shaped;
+  return (x, y) => {
+    const level = prism.mouldLevel(x, y) ?? 0;
+    const start = (volumeAt(level) * 1000) / section.area;
+    if (start > engine.level) return () => undefined;
+    const [kx, ky] = prism.shaped.scaleAt(level);
+    return (mm) => {
+      if (mm > 0) return prism.spotAt(x, y, level + mm);
+      const k = level > 0 ? 1 - INSIDE : 1;
+      return kx > 0 && ky > 0
+        ? { x: (x / kx) * k, y: (y / ky) * k, z: start + INSIDE * engine.level }
+        : { x: 0, y: 0, z: INSIDE * engine.level };
+    };
+  };
+}
+
+/** From the open side down, past what is milled off. */
+function openSight({ prism, casting }: Traced): (x: number, y: number) => Sight {
+  const top = topOf(prism, casting.level) - casting.milled;
+  return (x, y) => (mm) => {
+    const [kx, ky] = prism.shaped.scaleAt(top - mm);
+    // The rim's places stand for the surface's own, however high it stands.
+    const at = prism.shaped.scaleAt(top);
+    return kx > 0 && ky > 0 && top - mm >= 0
+      ? prism.spotAt(x * at[0], y * at[1], (top - mm) * (1 - INSIDE))
+      : undefined;
+  };
+}
+
+/** The true level of a prism's height, mm. */
+export const topOf = (prism: Prism, height: number): number =>
+  prism.shaped.levelAt((height * prism.shaped.section.area) / 1000);
+
+/** A cut straight down: along its line to the right, up to the open side. */
+function drawnCut(traced: Traced, paint: Paint, { heading, off }: Cut): DrawnFace {
+  const { prism, engine } = traced;
+  const { section, depth } = prism.shaped;
+  const a = (heading * Math.PI) / 180;
+  const [c, s] = [Math.cos(a), Math.sin(a)];
+  const reach = lineThrough(section, { c, s, off });
+  const height = Math.max(depth, topOf(prism, engine.level));
+  return {
+    width: reach.to - reach.from,
+    height,
+    paint,
+    sample: (px, py) => {
+      const along = reach.from + px * (reach.to - reach.from);
+      const level = (1 - py) * height;
+      const sight: Sight = (mm) => prism.spotAt(c * along - s * (off + mm), s * along + c * (off + mm), level);
+      return sight(0) ? seen(traced, paint, sight) : -1;
+    }
+  };
+}
+
+/** From where to where a line over a footprint can be inside it, mm along the line. */
+function lineThrough(
+  section: Prism['shaped']['section'],
+  { c, s, off }: { c: number; s: number; off: number }
+): { from: number; to: number } {
+  const most = Math.hypot(section.half.width, section.half.length);
+  const inside = Array.from({ length: 2001 }, (_, i) => most * (i / 1000 - 1)).filter((t) =>
+    section.contains(c * t - s * off, s * t + c * off)
+  );
+  return inside.length ? { from: inside[0]!, to: inside.at(-1)! } : { from: -1, to: 1 };
+}
+
+/** What is seen along a sight: the matter in front, and where that does not hide, what lies behind it. */
+function seen(traced: Traced, paint: Paint, sight: Sight): number {
+  const first = matterOn(traced, sight(0));
+  if (first < 0) return -1;
+  if (paint.hides(first) <= DEPTHS[1]) return paint.codeOf([{ matter: first, mm: DEPTHS[1] }]);
+  const films: { matter: number; mm: number }[] = [];
+  for (let i = 0; i + 1 < DEPTHS.length; i++) {
+    const matter = i ? matterOn(traced, sight((DEPTHS[i]! + DEPTHS[i + 1]!) / 2)) : first;
+    if (matter < 0) break;
+    const mm = DEPTHS[i + 1]! - DEPTHS[i]!;
+    const last = films.at(-1);
+    if (last?.matter === matter) last.mm += mm;
+    else films.push({ matter, mm });
+    if (films.at(-1)!.mm >= paint.hides(matter)) break;
+  }
+  return paint.codeOf(films);
+}
+
+function matterOn({ engine, casting, matters }: Traced, spot: Spot | undefined): number {
+  if (!spot) return EMPTY;
+  if (casting.embeds.length && casting.solidAt(spot)) return matters.findIndex((m) => m.kind === 'solid');
+  return engine.matterAt(spot);
+}

@@ -1,0 +1,122 @@
+import { hidingThickness, mixtureOf } from '../colour';
+import { chanceFrom, noiseFrom, type Casting } from '../pattern';
+import { seenThrough, tintOf, type Palette } from './looks';
+import type { ResolvedPlan } from './resolve';
+import { TONES, type Matter, type Traced } from './traced';
+
+/** What codes of a picture look like. Codes are given out as films are met: the same films, the same code. */
+export interface Paint {
+  /** The code of films, nearest first, thickness in mm. */
+  codeOf(films: readonly { matter: number; mm: number }[]): number;
+  /** The code of a dry film on the mould face at a place, or undefined where none covers it. */
+  filmAt(casting: Casting, x: number, y: number): number | undefined;
+  /** Thickness from which a matter hides what is behind it, mm. */
+  hides(matter: number): number;
+  /** #rrggbb of each code given out so far. */
+  colours: string[];
+  /** The matter in front at each code. */
+  fronts: number[];
+}
+
+/** What a solid looks like where nothing is known of it. */
+const SOLID = '#b8ad97';
+
+/** Paints for the matters of one piece. */
+export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palette): Paint {
+  const shades = matters.map((m) => shadeOf(plan, m, palette));
+  const codes = new Map<string, number>();
+  const colours: string[] = [];
+  const fronts: number[] = [];
+  const own = withShades(palette, shades);
+  const give = (key: string, front: number, colour: () => string): number => {
+    const before = codes.get(key);
+    if (before !== undefined) return before;
+    codes.set(key, colours.length);
+    colours.push(colour());
+    fronts.push(front);
+    return colours.length - 1;
+  };
+  return {
+    colours,
+    fronts,
+    hides: (matter) => shades[matter]?.hides ?? 0,
+    codeOf: (films) => {
+      const key = films.map((f) => `${f.matter}:${stepOf(f.mm)}`).join('|');
+      const front = films[0]!.matter;
+      return give(key, front, () => {
+        const plain = shades[front]?.plain;
+        if (plain !== undefined) return plain;
+        return seenThrough(
+          films.map((f) => ({ cupId: `${f.matter}`, mm: f.mm })),
+          own
+        ).hex;
+      });
+    },
+    filmAt: (casting, x, y) => {
+      const i = grainOf(casting, x, y);
+      if (i < 0) return undefined;
+      const id = casting.films[i]!.colourantId;
+      return give(`film ${id}`, -1, () => plan.colourants.get(id)?.colour ?? GOLD);
+    }
+  };
+}
+
+/** A mica of which no card is named. */
+const GOLD = '#c9a552';
+
+/** Thickness in steps that are too small to be seen. */
+const stepOf = (mm: number): number => Math.round(6 * Math.log2(1 + mm));
+
+interface Shade {
+  key: string;
+  hides: number;
+  optics?: ReturnType<typeof mixtureOf>;
+  /** A colour that does not come from pigments. */
+  plain?: string;
+  cupId?: string;
+}
+
+/** How a matter looks: its cup's own optics, or those of its streaks. */
+function shadeOf(plan: ResolvedPlan, matter: Matter, palette: Palette): Shade {
+  if (matter.kind !== 'cup') return { key: matter.kind, hides: 0, plain: SOLID };
+  const { cupId, tone } = matter;
+  const cup = plan.cupOf.get(cupId);
+  if (tone === 'full' || !cup) {
+    const optics = palette.optics.get(cupId);
+    return { key: cupId, cupId, hides: palette.hides.get(cupId) ?? Infinity, ...(optics ? { optics } : {}) };
+  }
+  const mixing = cup.cup.mixing === 'speckled' ? 'speckled' : 'marbled';
+  const times = TONES[mixing][tone];
+  const tint = tintOf(cup.doses, cup.mix?.base, cup.mix?.formula);
+  const optics = mixtureOf({
+    ...tint,
+    doses: tint.doses.map((d) => ({ ...d, percent: d.percent * times }))
+  });
+  return { key: `${cupId} ${tone}`, cupId, optics, hides: hidingThickness(optics) };
+}
+
+/** The palette with an entry for each matter, by its number. */
+function withShades(palette: Palette, shades: readonly Shade[]): Palette {
+  const entries = shades.flatMap((s, i) => (s.optics ? [[`${i}`, s] as const] : []));
+  const kinds = entries.map(([i, s]) => [i, palette.kinds.get(s.cupId!) ?? 'resin'] as const);
+  return {
+    ...palette,
+    optics: new Map(entries.map(([i, s]) => [i, s.optics!])),
+    hides: new Map(entries.map(([i, s]) => [i, s.hides])),
+    kinds: new Map(kinds),
+    inks: new Set(entries.flatMap(([i, s]) => (palette.inks.has(s.cupId!) ? [i] : [])))
+  };
+}
+
+/** Grain of a brushed powder, mm. */
+const GRAIN = 0.35;
+const drift = noiseFrom(911);
+
+/** Which film is in front at a place of the mould face; −1 for none: the first whose grains cover it. */
+function grainOf({ films }: Casting, x: number, y: number): number {
+  return films.findIndex((film, i) => {
+    const cell = chanceFrom(Math.round(x / GRAIN) * 73856093 + Math.round(y / GRAIN) * 19349663 + i * 83492791);
+    const uneven = 0.09 * drift(x / 6, y / 6, 7 * i);
+    return 0.12 + 0.76 * cell() < film.cover(x, y) + uneven;
+  });
+}

@@ -1,0 +1,209 @@
+import { layerState } from '../cure';
+import { Casting, seedOf, type Content, type Engine, type Prism } from '../pattern';
+import { prismOf } from './cavity-prism';
+import type { Condition } from './document';
+import type { FilledStrand, Pour } from './fill';
+import type { ResolvedAct, ResolvedCup, ResolvedPlan, ResolvedStep } from './resolve';
+
+/** What stands at a place of a piece: a cup, by how rich it is in its colour there; a film of dry colour; a solid. */
+export type Matter =
+  | { kind: 'cup'; cupId: string; tone: 'full' | 'rich' | 'pale' }
+  | { kind: 'film'; colourantId: string }
+  | { kind: 'solid' };
+
+/** One cavity traced through its steps: the engine that answers what is where, and what its answers mean. */
+export interface Traced {
+  prism: Prism;
+  casting: Casting;
+  engine: Engine;
+  /** By the numbers the engine answers. */
+  matters: readonly Matter[];
+  /** ml of each matter that was poured and stays in the piece. */
+  poured: ReadonlyMap<number, number>;
+}
+
+/** Of an unstirred cup, the share that holds most of its colour, and how rich that is and the rest: the mean is 1. */
+export const TONES = {
+  marbled: { share: 0.3, rich: 2.2, pale: (1 - 0.3 * 2.2) / 0.7 },
+  speckled: { share: 0.12, rich: 5, pale: (1 - 0.12 * 5) / 0.88 }
+} as const;
+
+/**
+ * Goes through the steps of one strand of cavities and keeps what each does to where things lie.
+ *
+ * @param seed of all that is left to chance: the same seed, the same piece
+ * @param until the last step that is done; all of them when absent
+ */
+export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, until?: string): Traced {
+  const { strand, cavity } = filled;
+  const prism = prismOf(strand.kind, cavity);
+  const matters: Matter[] = [];
+  const { half } = prism.shaped.section;
+  const long = Math.max(half.width, half.length) / Math.min(half.width, half.length);
+  const bar = long > 1.8 && (strand.group.cutInto ?? 1) > 1;
+  const casting = new Casting(prism.shaped.section, `${plan.plan.id}/${strand.id}/${seed}`, bar);
+  const poured = new Map<number, number>();
+  const content = contentsOf(plan, matters);
+  const chambers = chambersOf(filled);
+  for (const { step, act, share, gated } of performed(plan, filled, until)) {
+    casting.begin(step.step.id);
+    if (gated) casting.setStill();
+    if (!act.definition.flow) continue;
+    const drawn = filled.pours.find((p) => p.stepId === step.step.id);
+    const ml = (drawn?.each ?? 0) * share;
+    if (drawn && ml <= 0) continue;
+    if (drawn) count(poured, content(drawn.cupId), ml);
+    const sinks = drawn ? sinkingOf(plan, filled, drawn, casting) : 0;
+    if (sinks > 0) casting.keepHeavy(content(drawn!.cupId).matter, ml * 1000 * sinks);
+    act.definition.flow(act.act, casting, {
+      mm3: ml * 1000 * (1 - sinks),
+      content,
+      chamber: (id) => chambers.get(id)
+    });
+  }
+  const engine = casting.engine();
+  if (casting.embeds.length) matters.push({ kind: 'solid' });
+  for (const { matter, mm3 } of casting.left) poured.set(matter, (poured.get(matter) ?? 0) - mm3 / 1000);
+  return { prism, casting, engine, matters, poured };
+}
+
+/** Adds ml of a content to each of its matters. */
+function count(poured: Map<number, number>, content: Content, ml: number): void {
+  const parts = content.parts.length ? content.parts : [{ matter: content.matter, share: 1 }];
+  for (const { matter, share } of parts) poured.set(matter, (poured.get(matter) ?? 0) + ml * share);
+}
+
+interface Performed {
+  step: ResolvedStep;
+  act: ResolvedAct;
+  /** The share of the step that is done here: a round of several. */
+  share: number;
+  /** Whether what stands there has been left to set before it. */
+  gated: boolean;
+}
+
+/** What is done in a strand, in order; rounds of neighbouring steps are taken turn about. */
+function performed(plan: ResolvedPlan, filled: FilledStrand, until: string | undefined): Performed[] {
+  const done: Performed[] = [];
+  let turn: Performed[][] = [];
+  const take = () => {
+    const most = Math.max(0, ...turn.map((t) => t.length));
+    for (let r = 0; r < most; r++) done.push(...turn.flatMap((t) => t[r] ?? []));
+    turn = [];
+  };
+  let waited = false;
+  for (const step of plan.steps) {
+    const act = step.here(filled.strand.id);
+    if (!act) continue;
+    const gated: boolean = waited || setBefore(plan, filled, step);
+    // A wait for a state leaves what it waited for to the step after it.
+    waited = act.definition.group === 'wait' && gated;
+    const rounds = 'rounds' in act.act && act.definition.kind === 'column' ? Number(act.act.rounds) : 1;
+    const own = Array.from({ length: rounds }, (_, i) => ({ step, act, share: 1 / rounds, gated: gated && !i }));
+    const same = turn[0]?.[0]?.act.definition.kind === act.definition.kind;
+    if (!same || rounds === 1 || gated) take();
+    turn.push(own);
+    if (step.step.id === until) break;
+  }
+  take();
+  return done;
+}
+
+/** Whether what lies there has set when a step begins: by the state it waits for, or by the time it waits. */
+function setBefore(plan: ResolvedPlan, filled: FilledStrand, { step }: ResolvedStep): boolean {
+  const mix = plan.mixes.values().next().value;
+  if (!mix) return step.gates.length > 0;
+  const carries = layerState(mix.base);
+  const states = mix.behaviour.states.map((s) => s.state);
+  const room = plan.plan.bench.roomCelsius;
+  const sets = mix.behaviour.layerReaches(carries, filled.cavity.depth / 2, room);
+  const holds = (c: Condition): boolean => {
+    if (c.kind === 'state')
+      return c.of === 'layer below' && !(states.indexOf(c.state) >= 0 && states.indexOf(c.state) < states.indexOf(carries));
+    if (c.kind === 'since') return c.minutes >= sets;
+    return c.kind === 'checked';
+  };
+  return step.gates.some((g) => g.all.some(holds));
+}
+
+/** What each cup holds, its matters numbered as they are met. */
+function contentsOf(plan: ResolvedPlan, matters: Matter[]): (cupId: string) => Content {
+  const known = new Map<string, Content>();
+  const number = (matter: Matter): number => matters.push(matter) - 1;
+  const contentOf = (cupId: string): Content => {
+    const before = known.get(cupId);
+    if (before) return before;
+    const cup = plan.cupOf.get(cupId);
+    const matter = number({ kind: 'cup', cupId, tone: 'full' });
+    const made: Content = { matter, ...unstirredOf(cup, { number, contentOf }) };
+    known.set(cupId, made);
+    return made;
+  };
+  return contentOf;
+}
+
+function unstirredOf(
+  cup: ResolvedCup | undefined,
+  by: { number(m: Matter): number; contentOf(id: string): Content }
+): Pick<Content, 'parts' | 'unstirred'> {
+  const mixing = cup?.cup.mixing ?? 'full';
+  if (cup?.parts.length) {
+    const whole = cup.parts.reduce((s, p) => s + p.share, 0);
+    const parts = cup.parts.map((p) => ({ matter: by.contentOf(p.cupId).matter, share: p.share / whole }));
+    return { parts, ...(mixing === 'full' ? {} : { unstirred: mixing }) };
+  }
+  if (!cup || mixing === 'full' || !cup.doses.length) return { parts: [] };
+  const { share } = TONES[mixing];
+  const tone = (name: 'rich' | 'pale') => by.number({ kind: 'cup', cupId: cup.cup.id, tone: name });
+  return {
+    unstirred: mixing,
+    parts: [
+      { matter: tone('pale'), share: 1 - share },
+      { matter: tone('rich'), share }
+    ]
+  };
+}
+
+/** The chambers of a divided cavity as shares of the footprint from the left. */
+function chambersOf({ strand }: FilledStrand): Map<string, { id: string; from: number; to: number }> {
+  let at = 0;
+  return new Map(
+    (strand.kind.chambers ?? []).map((c) => {
+      const from = at;
+      at += c.share;
+      return [c.id, { id: c.id, from, to: at }];
+    })
+  );
+}
+
+/** A colour this much heavier than what it lies on sinks through it while both are thin, g/ml. */
+const HEAVIER = 0.006;
+/** Of a heavy colour, what sinks and stands as lace; the rest stays where it was poured. */
+const SINKS = 0.75;
+/** Shares of a pour between which a heavy colour makes lace: less is lost in it, more covers it. */
+const LACES = { least: 0.02, most: 0.3 } as const;
+
+/** The share of a pour that will sink: of a heavy colour in thin resin under or on lighter puddles; 0 for all else. */
+function sinkingOf(plan: ResolvedPlan, filled: FilledStrand, pour: Pour, casting: Casting): number {
+  const cup = plan.cupOf.get(pour.cupId);
+  if (cup?.mix?.base.kind !== 'resin' || casting.bar) return 0;
+  const others = filled.pours.filter((p) => p.cupId !== pour.cupId && puddles(p));
+  if (others.length < 2 || !filled.strand) return 0;
+  const all = filled.pours.reduce((s, p) => s + p.each, 0);
+  const own = filled.pours.filter((p) => p.cupId === pour.cupId).reduce((s, p) => s + p.each, 0);
+  if (own / all < LACES.least || own / all > LACES.most) return 0;
+  const lighter = others.every((p) => weightOf(plan, pour.cupId) - weightOf(plan, p.cupId) > HEAVIER);
+  return lighter ? SINKS : 0;
+}
+
+const puddles = (pour: Pour) => pour.act?.definition.kind === 'puddle';
+
+/** What colour adds to a cup's density, g/ml: its solids, as many percent of the batch as they are. */
+const weightOf = (plan: ResolvedPlan, cupId: string): number =>
+  (plan.cupOf.get(cupId)?.doses ?? []).reduce(
+    (s, d) => s + (d.percent / 100) * Math.max(0, (d.colourant.density ?? 1) - 1),
+    0
+  );
+
+/** A number for the chance of one of several pieces: the first is the one that is drawn. */
+export const seedOfPiece = (n: number): string => `${seedOf(`piece ${n}`)}`;

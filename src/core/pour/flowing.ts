@@ -1,0 +1,28 @@
+import { smoothWay, type Casting, type Content } from '../pattern';
+import { copiesOf, type Path, type Place } from './place';
+
+type Point = readonly [number, number];
+
+/** One act, or one round of it, as it is done in a casting: how much it pours and what its cups hold. */
+export interface Poured {
+  /** mm³ for one cavity; 0 for an act that pours nothing. */
+  mm3: number;
+  content(cupId: string): Content;
+  /** The chamber a step names: its share of the footprint from the left. */
+  chamber(id: string): { id: string; from: number; to: number } | undefined;
+}
+
+/** A place in mm of a casting's footprint. */
+export const spotOf = ({ section }: Casting, { x, y }: Place): { x: number; y: number } => ({
+  x: x * section.half.width,
+  y: y * section.half.length
+});
+
+/** The ways of a path in mm, one a copy round the middle, without corners and kept inside the wall. */
+export function waysOf(casting: Casting, path: Path): Point[][] {
+  const { half } = casting.section;
+  return copiesOf(path, half.length / half.width).map((copy) => {
+    const points = copy.map((p): Point => [p.x * half.width, p.y * half.length]);
+    return smoothWay(points, path.closed === true);
+  });
+}
