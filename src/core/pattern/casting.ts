@@ -9,10 +9,12 @@ import { Levelling, type Stood } from './maps/levelling';
 import { Push, stood, type Pushed } from './maps/push';
 import { Stir, Tumble, type Reach, type Roll, type Vortex } from './maps/stir';
 import { Withdrawal } from './maps/withdrawal';
+import type { Noise } from './noise';
 import type { Chart, Section } from './section';
 import { chanceFrom, seedOf, type Chance } from './seeded';
 import type { Flow, Spot } from './spot';
 import { angleOfNodes, NODES, nodesOf, Star } from './star';
+import { wobble } from './strokes';
 import { veined, type Part, type Unstirred } from './veins';
 
 type At = { x: number; y: number };
@@ -22,6 +24,14 @@ export interface Content {
   matter: number;
   parts: readonly Part[];
   unstirred?: Unstirred;
+}
+
+/** A closed line round a middle: its course, its width, and the chance by which it runs out in fingers, where it does. */
+export interface ClosedLine {
+  at: At;
+  radius: (angle: number) => number;
+  width: number;
+  blooms?: Noise;
 }
 
 /** How a puddle stands: from low as a bowl, from high down to the ground; how deep and how uneven. */
@@ -208,7 +218,7 @@ export class Casting {
     const body = this.level - this.still > 1e-6 ? stood(rest, fluid, fall) : undefined;
     if (!body) return this.lay(content, rest);
     const view = this.#view(at);
-    const outline = bodyWithin(view.wall, body.area, this.chance, fall.uneven ?? { waves: 5, much: 0.06 });
+    const outline = bodyWithin(view.wall, body.area, this.chance, fall.uneven ?? { waves: 5, much: 0.04 });
     const room = { low: body.profile.from, high: top, body: { at: view.at, outline } };
     const matter = view.chart ? content.matter : this.laidOf(content, room);
     this.#push(view, { body: outline, profile: body.profile, still: this.still, matter });
@@ -216,18 +226,15 @@ export class Casting {
   }
 
   /** A closed line of a width, laid round a middle that stays: fluid beside it moves in and out. */
-  ring(
-    matter: number,
-    mm3: number,
-    line: { at: At; radius: (angle: number) => number; width: number }
-  ): boolean {
+  ring(matter: number, mm3: number, line: ClosedLine): boolean {
     this.#ready();
     const { still, level } = this;
     const top = level + mm3 / this.section.area;
     const view = this.#view(line.at);
     if (view.chart || level - still < 1e-6) return false;
     const { inner, ring } = lineStars(view.wall, line);
-    const power = 0.5;
+    // A line that blooms is thick at its own course and thins out from there.
+    const power = line.blooms ? 1.4 : 0.5;
     // The line's own thickness follows from its width; a line too full for the depth is wider than asked.
     const thick = Math.min(top - still, (mm3 * (power + 1)) / ring.area);
     const area = (mm3 * (power + 1)) / thick;
@@ -253,7 +260,7 @@ export class Casting {
     const top = this.level + mm3 / fluid;
     const stand =
       this.level - this.still > 1e-6 &&
-      stood(mm3, { still: this.still, top, room: fluid }, { from: 'low', deep: 1, power: 0.4 });
+      stood(mm3, { still: this.still, top, room: fluid }, { from: 'low', deep: 1.3, power: 0.5 });
     if (!stand) {
       const where = this.#outside(view, outline);
       this.#add(new Layer(this.level, matter, where));
@@ -317,7 +324,8 @@ export class Casting {
 
   /** So much is drawn out at a place; the rest flows in. What leaves is counted by its matters. */
   withdraw(mm3: number, at: At): void {
-    this.settle();
+    this.#ready();
+    this.#closeHole();
     const height = this.level - this.still;
     const area = height > 0 ? mm3 / height : Infinity;
     if (!(area < 0.9 * this.section.area)) return;
@@ -384,6 +392,8 @@ export class Casting {
     const view = this.#view({ x: 0, y: 0 });
     const cells = new Cells(view.section, sinking, this.chance);
     this.#charted(view, cells);
+    // Cells stretch as the last of it moves.
+    this.#add(new Stir(wobble(this.section, 0.5, this.chance), this.still));
   }
 
   #add(flow: Flow): void {
@@ -530,17 +540,29 @@ function batchOf(left: readonly Falling[], height: number, area: number): Fallin
   return batch;
 }
 
-/** The kept middle of a line round it, and the line's own star: a width evenly on both sides of its course. */
-function lineStars(wall: Star, line: { radius: (angle: number) => number; width: number }) {
+/** The kept middle of a line round it, and the line's own star: evenly on both sides, or running out in fingers. */
+function lineStars(wall: Star, line: ClosedLine) {
   const half = (r: number) => Math.min(line.width / 2, 0.8 * r);
-  const along = (squared: (r: number) => number) =>
+  const along = (squared: (r: number, angle: number) => number) =>
     new Star(
-      Float64Array.from({ length: NODES }, (_, i) =>
-        squared(Math.min(0.94 * Math.sqrt(wall.at(i)), line.radius(angleOfNodes(i))))
-      )
+      Float64Array.from({ length: NODES }, (_, i) => {
+        const angle = angleOfNodes(i);
+        return squared(Math.min(0.94 * Math.sqrt(wall.at(i)), line.radius(angle)), angle);
+      })
     );
+  const { blooms } = line;
+  const fingers = blooms && ((a: number) => 0.12 + 2.6 * fringe(blooms, a) ** 2.2);
   return {
     inner: along((r) => (r - half(r)) ** 2),
-    ring: along((r) => (r + half(r)) ** 2 - (r - half(r)) ** 2)
+    ring: along((r, a) => {
+      const wide = fingers ? 2 * line.width * fingers(a) : half(r);
+      return (r + wide) ** 2 - (r - half(r)) ** 2;
+    })
   };
+}
+
+/** An uneven fringe round a turn, 0..1: slow and quick waves of noise together. */
+function fringe(noise: Noise, angle: number): number {
+  const at = (k: number) => noise(k * Math.cos(angle) + 40, k * Math.sin(angle) + 40, k);
+  return Math.min(1, Math.max(0, 0.5 + 0.55 * at(5) + 0.4 * at(11) + 0.25 * at(24)));
 }

@@ -33,7 +33,8 @@ export function* drawing(width: number, height: number, sample: Sample): Generat
   };
   const fill = (x: number, y: number, size: number, code: number) => {
     for (let j = y; j < Math.min(height, y + size); j++)
-      for (let i = x; i < Math.min(width, x + size); i++) if (!known[j * width + i]) codes[j * width + i] = code;
+      for (let i = x; i < Math.min(width, x + size); i++)
+        if (!known[j * width + i]) codes[j * width + i] = code;
   };
   let blocks: [number, number][] = [];
   for (let y = 0; y < height; y += COARSE)

@@ -90,16 +90,25 @@ const OCTAVES = [
   { count: 30, small: 0.025, large: 0.07, turn: 0.09 }
 ] as const;
 
+/** Near ones together, so that few of them have to be looked at for any place. */
+const nearTogether = (vortices: readonly Vortex[], scale: number): Vortex[] => {
+  const key = (v: Vortex) => Math.round((4 * v.y) / scale) * 1000 + v.x / scale;
+  return [...vortices].sort((a, b) => key(a) - key(b));
+};
+
 /** The unevenness that a hand, a fall and a fluid leave: seeded turnings of three sizes. `much` 1 is a free pour. */
 export function wobble(section: Section, much: number, chance: Chance): Vortex[] {
   const scale = Math.sqrt(section.area);
-  return OCTAVES.flatMap(({ count, small, large, turn }) =>
-    Array.from({ length: count }, () => {
+  // What hardly moves is not worth many turnings.
+  const many = Math.min(1, 0.4 + 2 * much);
+  return OCTAVES.flatMap(({ count, small, large, turn }) => {
+    const made = Array.from({ length: Math.round(count * many) }, () => {
       const { x, y, wall } = placeIn(section, chance);
       const radius = Math.min(between(chance, small, large) * scale, wall);
       return { x, y, radius, turn: between(chance, -1, 1) * turn * much * 2 };
-    }).filter((v) => v.radius > 0.004 * scale)
-  );
+    }).filter((v) => v.radius > 0.004 * scale);
+    return nearTogether(made, scale);
+  });
 }
 
 /** Seeded rolls in upright planes between two levels: how what lies in layers comes to differ with depth. */

@@ -21,7 +21,7 @@ export interface Room {
 }
 
 /** Points by which the width of veins is set so that each part's share is exact. */
-const POINTS = 20_000;
+const POINTS = 6_000;
 
 /**
  * The matter at each place of an unstirred cup as it was laid. Specks of all sizes in clusters, drawn out by the strokes

@@ -11,17 +11,21 @@ export function withNewCup(plan: Plan): Plan {
   return { ...plan, mixes, cups: [...plan.cups, { ...blank, from: { mix: mixId } }] };
 }
 
-/** A plan with a jug that its cups are poured into, in equal shares. */
-export function withJug(plan: Plan, cupIds: readonly string[]): { plan: Plan; jugId: string | undefined } {
+/** A plan with a jug that its cups are poured into, by their shares, stirred together so far; the same jug where it has one. */
+export function withJug(
+  plan: Plan,
+  parts: readonly { cupId: string; share: number }[],
+  mixing?: Cup['mixing']
+): { plan: Plan; jugId: string | undefined } {
+  const key = (of: readonly { cupId: string }[]) => of.map((c) => c.cupId).join('|');
   const same = plan.cups.find(
-    ({ from }) => 'cups' in from && from.cups.map((c) => c.cupId).join('|') === cupIds.join('|')
+    (c) => 'cups' in c.from && key(c.from.cups) === key(parts) && c.mixing === mixing
   );
   if (same) return { plan, jugId: same.id };
   const id = freshId(plan, 'jug');
   const blank = blankCup(plan, id);
-  if (!blank || !cupIds.length) return { plan, jugId: undefined };
-  const each = 1 / cupIds.length;
-  const jug = { ...blank, name: 'jug', from: { cups: cupIds.map((cupId) => ({ cupId, share: each })) } };
+  if (!blank || !parts.length) return { plan, jugId: undefined };
+  const jug: Cup = { ...blank, name: 'jug', from: { cups: [...parts] }, ...(mixing ? { mixing } : {}) };
   return { plan: { ...plan, cups: [...plan.cups, jug] }, jugId: id };
 }
 

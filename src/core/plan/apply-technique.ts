@@ -63,9 +63,13 @@ function withCups(plan: Plan, told: Technique): { plan: Plan; cups: string[] } {
   const most = told.cups.at(-1) === '…' ? Infinity : told.cups.length;
   const cups = own().slice(0, most);
   if (!told.jug) return { plan: cupped, cups };
+  const { of, shares, mixing } = told.jug(cups.length);
   const made = withJug(
     cupped,
-    told.jug(cups.length).flatMap((i) => cups[i] ?? [])
+    of.flatMap((i) =>
+      cups[i] === undefined ? [] : [{ cupId: cups[i], share: shares?.[i] ?? 1 / of.length }]
+    ),
+    mixing
   );
   return { plan: made.plan, cups: made.jugId === undefined ? cups : [made.jugId] };
 }

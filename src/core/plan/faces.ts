@@ -20,6 +20,8 @@ export interface DrawnFace {
   height: number;
   /** The code of what is seen, at shares of the sides from the upper left; −1 outside the piece. */
   sample(x: number, y: number): number;
+  /** The spot of the prism in front at a place; undefined outside the piece. */
+  spotAt(x: number, y: number): Spot | undefined;
   paint: Paint;
 }
 
@@ -38,19 +40,25 @@ export function drawnFace(plan: ResolvedPlan, traced: Traced, palette: Palette, 
   const [width, height] = [2 * section.half.width, 2 * section.half.length];
   if (face.kind === 'cut') return drawnCut(traced, paint, face);
   const sightAt = face.kind === 'mould face' ? mouldSight(traced) : openSight(traced);
+  const deep = topOf(traced.prism, traced.engine.level);
   const mirrored = face.kind === 'mould face' ? -1 : 1;
+  const placeOf = (px: number, py: number) => [mirrored * (px - 0.5) * width, (0.5 - py) * height] as const;
   return {
     width,
     height,
     paint,
+    spotAt: (px, py) => {
+      const [x, y] = placeOf(px, py);
+      return section.contains(x, y) ? sightAt(x, y)(0) : undefined;
+    },
     sample: (px, py) => {
-      const [x, y] = [mirrored * (px - 0.5) * width, (0.5 - py) * height];
+      const [x, y] = placeOf(px, py);
       if (!section.contains(x, y)) return -1;
       if (face.kind === 'mould face') {
         const film = paint.filmAt(traced.casting, x, y);
         if (film !== undefined) return film;
       }
-      return seen(traced, paint, sightAt(x, y));
+      return seen(traced, paint, sightAt(x, y), deep);
     }
   };
 }
@@ -90,6 +98,9 @@ function openSight({ prism, casting }: Traced): (x: number, y: number) => Sight 
 export const topOf = (prism: Prism, height: number): number =>
   prism.shaped.levelAt((height * prism.shaped.section.area) / 1000);
 
+/** How deep a cut is looked into, mm. */
+const THROUGH = 12;
+
 /** A cut straight down: along its line to the right, up to the open side. */
 function drawnCut(traced: Traced, paint: Paint, { heading, off }: Cut): DrawnFace {
   const { prism, engine } = traced;
@@ -98,15 +109,19 @@ function drawnCut(traced: Traced, paint: Paint, { heading, off }: Cut): DrawnFac
   const [c, s] = [Math.cos(a), Math.sin(a)];
   const reach = lineThrough(section, { c, s, off });
   const height = Math.max(depth, topOf(prism, engine.level));
+  const sightAt = (px: number, py: number): Sight => {
+    const along = reach.from + px * (reach.to - reach.from);
+    const level = (1 - py) * height;
+    return (mm) => prism.spotAt(c * along - s * (off + mm), s * along + c * (off + mm), level);
+  };
   return {
     width: reach.to - reach.from,
     height,
     paint,
+    spotAt: (px, py) => sightAt(px, py)(0),
     sample: (px, py) => {
-      const along = reach.from + px * (reach.to - reach.from);
-      const level = (1 - py) * height;
-      const sight: Sight = (mm) => prism.spotAt(c * along - s * (off + mm), s * along + c * (off + mm), level);
-      return sight(0) ? seen(traced, paint, sight) : -1;
+      const sight = sightAt(px, py);
+      return sight(0) ? seen(traced, paint, sight, THROUGH) : -1;
     }
   };
 }
@@ -124,15 +139,17 @@ function lineThrough(
 }
 
 /** What is seen along a sight: the matter in front, and where that does not hide, what lies behind it. */
-function seen(traced: Traced, paint: Paint, sight: Sight): number {
+function seen(traced: Traced, paint: Paint, sight: Sight, deep: number): number {
   const first = matterOn(traced, sight(0));
   if (first < 0) return -1;
-  if (paint.hides(first) <= DEPTHS[1]) return paint.codeOf([{ matter: first, mm: DEPTHS[1] }]);
+  const hides = paint.hides(first);
+  if (hides <= OPAQUE) return paint.codeOf([{ matter: first, mm: OPAQUE }]);
+  const depths = hides > CLEAR ? evenly(deep) : DEPTHS;
   const films: { matter: number; mm: number }[] = [];
-  for (let i = 0; i + 1 < DEPTHS.length; i++) {
-    const matter = i ? matterOn(traced, sight((DEPTHS[i]! + DEPTHS[i + 1]!) / 2)) : first;
+  for (let i = 0; i + 1 < depths.length; i++) {
+    const matter = i ? matterOn(traced, sight((depths[i]! + depths[i + 1]!) / 2)) : first;
     if (matter < 0) break;
-    const mm = DEPTHS[i + 1]! - DEPTHS[i]!;
+    const mm = depths[i + 1]! - depths[i]!;
     const last = films.at(-1);
     if (last?.matter === matter) last.mm += mm;
     else films.push({ matter, mm });
@@ -140,6 +157,13 @@ function seen(traced: Traced, paint: Paint, sight: Sight): number {
   }
   return paint.codeOf(films);
 }
+
+/** What hides in less than this is looked at no deeper, and what hides in more than that is clear, mm. */
+const OPAQUE = 0.9;
+const CLEAR = 9;
+/** Looks through what is clear. */
+const LOOKS = 16;
+const evenly = (deep: number): number[] => Array.from({ length: LOOKS + 1 }, (_, i) => (deep * i) / LOOKS);
 
 function matterOn({ engine, casting, matters }: Traced, spot: Spot | undefined): number {
   if (!spot) return EMPTY;

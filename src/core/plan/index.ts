@@ -35,3 +35,16 @@ export { insertStep } from './insert-step';
 export { jobsOf } from './jobs';
 export { ordersOnDays, type OrderAsked, type OrderDays, type OrdersOnDays } from './order-days';
 export { cureCourses, type CureCourse } from './cure-courses';
+export {
+  muddiness,
+  pieceOf,
+  picturing,
+  toldAt,
+  type Asked,
+  type Drawing,
+  type Part,
+  type Picture,
+  type Piece,
+  type Told
+} from './picture';
+export type { Cut, Face } from './faces';

@@ -115,7 +115,9 @@ const drift = noiseFrom(911);
 /** Which film is in front at a place of the mould face; −1 for none: the first whose grains cover it. */
 function grainOf({ films }: Casting, x: number, y: number): number {
   return films.findIndex((film, i) => {
-    const cell = chanceFrom(Math.round(x / GRAIN) * 73856093 + Math.round(y / GRAIN) * 19349663 + i * 83492791);
+    const cell = chanceFrom(
+      Math.round(x / GRAIN) * 73856093 + Math.round(y / GRAIN) * 19349663 + i * 83492791
+    );
     const uneven = 0.09 * drift(x / 6, y / 6, 7 * i);
     return 0.12 + 0.76 * cell() < film.cover(x, y) + uneven;
   });

@@ -1,3 +1,4 @@
+import { isWhite } from '../colour';
 import { layerState } from '../cure';
 import { Casting, seedOf, type Content, type Engine, type Prism } from '../pattern';
 import { prismOf } from './cavity-prism';
@@ -45,7 +46,11 @@ export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, u
   const poured = new Map<number, number>();
   const content = contentsOf(plan, matters);
   const chambers = chambersOf(filled);
-  for (const { step, act, share, gated } of performed(plan, filled, until)) {
+  const steps = performed(plan, filled, until);
+  // A heavy colour has sunk once all is poured that it sinks through.
+  const whole =
+    until === undefined || steps.some((s) => s.step === plan.steps.findLast((x) => pours(x, filled)));
+  for (const { step, act, share, gated } of steps) {
     casting.begin(step.step.id);
     if (gated) casting.setStill();
     if (!act.definition.flow) continue;
@@ -53,7 +58,7 @@ export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, u
     const ml = (drawn?.each ?? 0) * share;
     if (drawn && ml <= 0) continue;
     if (drawn) count(poured, content(drawn.cupId), ml);
-    const sinks = drawn ? sinkingOf(plan, filled, drawn, casting) : 0;
+    const sinks = drawn && whole ? sinkingOf(plan, filled, drawn, casting) : 0;
     if (sinks > 0) casting.keepHeavy(content(drawn!.cupId).matter, ml * 1000 * sinks);
     act.definition.flow(act.act, casting, {
       mm3: ml * 1000 * (1 - sinks),
@@ -66,6 +71,8 @@ export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, u
   for (const { matter, mm3 } of casting.left) poured.set(matter, (poured.get(matter) ?? 0) - mm3 / 1000);
   return { prism, casting, engine, matters, poured };
 }
+
+const pours = ({ step }: ResolvedStep, { pours: all }: FilledStrand) => all.some((p) => p.stepId === step.id);
 
 /** Adds ml of a content to each of its matters. */
 function count(poured: Map<number, number>, content: Content, ml: number): void {
@@ -99,7 +106,12 @@ function performed(plan: ResolvedPlan, filled: FilledStrand, until: string | und
     // A wait for a state leaves what it waited for to the step after it.
     waited = act.definition.group === 'wait' && gated;
     const rounds = 'rounds' in act.act && act.definition.kind === 'column' ? Number(act.act.rounds) : 1;
-    const own = Array.from({ length: rounds }, (_, i) => ({ step, act, share: 1 / rounds, gated: gated && !i }));
+    const own = Array.from({ length: rounds }, (_, i) => ({
+      step,
+      act,
+      share: 1 / rounds,
+      gated: gated && !i
+    }));
     const same = turn[0]?.[0]?.act.definition.kind === act.definition.kind;
     if (!same || rounds === 1 || gated) take();
     turn.push(own);
@@ -119,7 +131,10 @@ function setBefore(plan: ResolvedPlan, filled: FilledStrand, { step }: ResolvedS
   const sets = mix.behaviour.layerReaches(carries, filled.cavity.depth / 2, room);
   const holds = (c: Condition): boolean => {
     if (c.kind === 'state')
-      return c.of === 'layer below' && !(states.indexOf(c.state) >= 0 && states.indexOf(c.state) < states.indexOf(carries));
+      return (
+        c.of === 'layer below' &&
+        !(states.indexOf(c.state) >= 0 && states.indexOf(c.state) < states.indexOf(carries))
+      );
     if (c.kind === 'since') return c.minutes >= sets;
     return c.kind === 'checked';
   };
@@ -176,8 +191,8 @@ function chambersOf({ strand }: FilledStrand): Map<string, { id: string; from: n
   );
 }
 
-/** A colour this much heavier than what it lies on sinks through it while both are thin, g/ml. */
-const HEAVIER = 0.006;
+/** A colour with so many percent more of a white than what lies on it sinks through it while both are thin. */
+const HEAVIER = 1;
 /** Of a heavy colour, what sinks and stands as lace; the rest stays where it was poured. */
 const SINKS = 0.75;
 /** Shares of a pour between which a heavy colour makes lace: less is lost in it, more covers it. */
@@ -192,18 +207,15 @@ function sinkingOf(plan: ResolvedPlan, filled: FilledStrand, pour: Pour, casting
   const all = filled.pours.reduce((s, p) => s + p.each, 0);
   const own = filled.pours.filter((p) => p.cupId === pour.cupId).reduce((s, p) => s + p.each, 0);
   if (own / all < LACES.least || own / all > LACES.most) return 0;
-  const lighter = others.every((p) => weightOf(plan, pour.cupId) - weightOf(plan, p.cupId) > HEAVIER);
+  const lighter = others.every((p) => whiteOf(plan, pour.cupId) - whiteOf(plan, p.cupId) >= HEAVIER);
   return lighter ? SINKS : 0;
 }
 
 const puddles = (pour: Pour) => pour.act?.definition.kind === 'puddle';
 
-/** What colour adds to a cup's density, g/ml: its solids, as many percent of the batch as they are. */
-const weightOf = (plan: ResolvedPlan, cupId: string): number =>
-  (plan.cupOf.get(cupId)?.doses ?? []).reduce(
-    (s, d) => s + (d.percent / 100) * Math.max(0, (d.colourant.density ?? 1) - 1),
-    0
-  );
+/** Percent of whites in a cup: the heavy pigments, four times as heavy as resin. */
+const whiteOf = (plan: ResolvedPlan, cupId: string): number =>
+  (plan.cupOf.get(cupId)?.doses ?? []).reduce((s, d) => s + (isWhite(d.colourant) ? d.percent : 0), 0);
 
 /** A number for the chance of one of several pieces: the first is the one that is drawn. */
 export const seedOfPiece = (n: number): string => `${seedOf(`piece ${n}`)}`;

@@ -30,7 +30,8 @@ const MOST = 320;
  * keeps the same share inside its lace, so each light colour keeps its own; the inside is the whole cell drawn together.
  */
 export class Cells implements Flow {
-  readonly #cells: readonly Cell[];
+  readonly #near: readonly Cell[][];
+  readonly #half: Section['half'];
 
   constructor(
     section: Section,
@@ -38,10 +39,12 @@ export class Cells implements Flow {
     chance: Chance
   ) {
     const sites = scattered(section, sinking, chance);
-    this.#cells = sites.map((site) => {
+    const cells = sites.map((site) => {
       const whole = cellOf(site, sites, section);
       return { ...site, whole, inside: insideOf(whole, 1 - sinking.share) };
     });
+    this.#half = section.half;
+    this.#near = listed(cells, section.half);
   }
 
   undo(spot: Spot): number {
@@ -61,20 +64,46 @@ export class Cells implements Flow {
     spot.z = still + (spot.z - still) / (1 - share);
   }
 
-  #cellAt({ x, y }: Spot): Cell {
-    let [best, least] = [this.#cells[0]!, Infinity];
-    for (const cell of this.#cells) {
-      const [dx, dy] = [x - cell.x, y - cell.y];
+  #cellAt(spot: Spot): Cell {
+    const { x, y } = spot;
+    const near = this.#near[tileOf(x, this.#half.width) * TILES + tileOf(y, this.#half.length)]!;
+    let best = near[0]!;
+    let least = Infinity;
+    for (let i = 0; i < near.length; i++) {
+      const cell = near[i]!;
+      const dx = x - cell.x;
+      const dy = y - cell.y;
       const power = dx * dx + dy * dy - cell.weight;
-      if (power < least) [best, least] = [cell, power];
+      if (power < least) {
+        best = cell;
+        least = power;
+      }
     }
     return best;
   }
 }
 
+/** Tiles across, for each of which the cells that can be there are listed once. */
+const TILES = 24;
+const tileOf = (v: number, half: number) =>
+  Math.min(TILES - 1, Math.max(0, Math.floor(((v / half + 1) / 2) * TILES)));
+
+/** For each tile the cells that may be nearest somewhere in it. */
+function listed(cells: readonly Cell[], half: Section['half']): Cell[][] {
+  const reach = Math.hypot(half.width, half.length) / TILES;
+  return Array.from({ length: TILES * TILES }, (_, t) => {
+    const x = half.width * ((2 * Math.floor(t / TILES) + 1) / TILES - 1);
+    const y = half.length * ((2 * (t % TILES) + 1) / TILES - 1);
+    const away = cells.map((c) => Math.hypot(c.x - x, c.y - y));
+    const surely = Math.min(...cells.map((c, i) => (away[i]! + reach) ** 2 - c.weight));
+    return cells.filter((c, i) => Math.max(0, away[i]! - reach) ** 2 - c.weight <= surely);
+  });
+}
+
 /** Moves a spot from the inside of one star to that of another about one middle; false where it lies outside the first. */
 function drawnTogether(spot: Spot, at: { x: number; y: number }, one: Star, other: Star): boolean {
-  const [dx, dy] = [spot.x - at.x, spot.y - at.y];
+  const dx = spot.x - at.x;
+  const dy = spot.y - at.y;
   const u = nodesOf(dx, dy);
   const share = (dx * dx + dy * dy) / one.at(u);
   if (share >= 1) return false;

@@ -47,16 +47,19 @@ export class Drops implements Flow {
     const { at, wall, drops, still, before, after } = this.#d;
     if (spot.z <= still) return KEPT;
     const bulged = this.#bulged;
-    const [dx, dy] = [spot.x - at.x, spot.y - at.y];
+    const dx = spot.x - at.x;
+    const dy = spot.y - at.y;
     const u = nodesOf(dx, dy);
     const grown = bulged.area / wall.area;
     const phi = bulged.nodesAt(bulged.meanSwept + grown * (wall.swept(u) - wall.meanSwept));
     const reach = Math.sqrt(((dx * dx + dy * dy) / wall.at(u)) * bulged.at(phi));
     const angle = angleOfNodes(phi);
-    let [x, y] = [at.x + reach * Math.cos(angle), at.y + reach * Math.sin(angle)];
+    let x = at.x + reach * Math.cos(angle);
+    let y = at.y + reach * Math.sin(angle);
     for (let i = drops.length - 1; i >= 0; i--) {
       const drop = drops[i]!;
-      const [ex, ey] = [x - drop.x, y - drop.y];
+      const ex = x - drop.x;
+      const ey = y - drop.y;
       const r = ex * ex + ey * ey;
       if (r < drop.squared) {
         if (typeof drop.matter === 'number') return drop.matter;
@@ -78,7 +81,8 @@ export class Drops implements Flow {
     if (spot.z <= still) return;
     const [x, y] = pushedBy(drops, spot.x, spot.y);
     const bulged = this.#bulged;
-    const [dx, dy] = [x - at.x, y - at.y];
+    const dx = x - at.x;
+    const dy = y - at.y;
     const phi = nodesOf(dx, dy);
     const grown = wall.area / bulged.area;
     const u = wall.nodesAt(wall.meanSwept + grown * (bulged.swept(phi) - bulged.meanSwept));
@@ -92,7 +96,8 @@ export class Drops implements Flow {
 /** Where a point is once all drops have pushed it, in order. */
 function pushedBy(drops: readonly Drop[], x: number, y: number): [number, number] {
   for (const drop of drops) {
-    const [ex, ey] = [x - drop.x, y - drop.y];
+    const ex = x - drop.x;
+    const ey = y - drop.y;
     const r = ex * ex + ey * ey || 1e-12;
     const push = Math.sqrt(1 + drop.squared / r);
     x = drop.x + ex * push;

@@ -33,20 +33,26 @@ export class Push implements Flow {
   readonly #p: Pushed;
   readonly #outer: Star;
   readonly #fluid: number;
+  readonly #under: number;
 
   constructor(pushed: Pushed) {
     this.#p = pushed;
     const { middle, wall } = pushed;
     this.#outer = middle ? wall.less([middle.outline, 1]) : wall;
     this.#fluid = middle?.stands ? wall.area - middle.outline.area : wall.area;
+    // A profile that begins below what is still has no body there.
+    const { still } = pushed;
+    this.#under = this.#swelling(still, this.#wide(still));
   }
 
   undo(spot: Spot): number {
     const { at, body, still, matter, middle } = this.#p;
-    if (spot.z <= still) return KEPT;
-    const k = this.#wide(spot.z);
+    const { z } = spot;
+    if (z <= still) return KEPT;
+    const k = this.#wide(z);
     if (k <= 0) return KEPT;
-    const [dx, dy] = [spot.x - at.x, spot.y - at.y];
+    const dx = spot.x - at.x;
+    const dy = spot.y - at.y;
     const r = dx * dx + dy * dy;
     const u = nodesOf(dx, dy);
     const grown = this.#fluid / (this.#fluid - k * body.area);
@@ -62,7 +68,7 @@ export class Push implements Flow {
       if (r < edge) return typeof matter === 'number' ? matter : matter(spot);
       this.#unsqueeze(spot, { r, u, edge, k, grown });
     }
-    spot.z = this.#lower(spot.z);
+    spot.z = z - (this.#swelling(z, k) - this.#under);
     return KEPT;
   }
 
@@ -138,14 +144,20 @@ export class Push implements Flow {
   #wide(z: number): number {
     const { from, top, power } = this.#p.profile;
     if (z <= from) return 0;
-    return power === 0 ? 1 : Math.min(1, ((z - from) / (top - from)) ** power);
+    if (power === 0) return 1;
+    const share = (z - from) / (top - from);
+    if (share >= 1) return 1;
+    return power === 0.5 ? Math.sqrt(share) : share ** power;
   }
 
-  /** The height something had before: what the body takes below it is taken away. */
+  /** How much the body lifts what is at a height, as if it began at the foot of its profile, mm. */
+  #swelling(z: number, wide: number): number {
+    const { from, power } = this.#p.profile;
+    return (this.#p.body.area / this.#fluid / (power + 1)) * Math.max(0, z - from) * wide;
+  }
+
   #lower(z: number): number {
-    const { from, top, power } = this.#p.profile;
-    const share = Math.max(0, (z - from) / (top - from));
-    return z - (this.#p.body.area / this.#fluid) * ((top - from) / (power + 1)) * share ** (power + 1);
+    return z - (this.#swelling(z, this.#wide(z)) - this.#under);
   }
 
   #higher(z: number): number {
@@ -180,13 +192,15 @@ export function stood(
     // As shallow a bowl as was asked; deeper, then steeper, where that would be wider than there is room for.
     for (const [share, p] of [
       [deep, power],
-      [0.85, power],
-      [1, power],
-      [1, power / 2],
-      [1, 0.1]
+      [Math.max(deep, 0.85), power],
+      [Math.max(deep, 1), power],
+      [Math.max(deep, 1), power / 2],
+      [Math.max(deep, 1), 0.1]
     ] as const) {
       const from = top - share * height;
-      const area = (volume * (p + 1)) / (top - from);
+      // A foot below the ground is not there: the body is cut off by it.
+      const cut = Math.max(0, (still - from) / (top - from)) ** (p + 1);
+      const area = (volume * (p + 1)) / ((top - from) * (1 - cut));
       if (area <= 0.8 * room) return { profile: { from, top, power: p }, area };
     }
   }

@@ -14,7 +14,7 @@ export interface Reach {
   top: number;
 }
 
-const GROUP = 16;
+const GROUP = 8;
 const FIELDS = 4;
 
 /**
@@ -25,7 +25,7 @@ export class Stir implements Flow {
   /** Per vortex: middle, 1/radius², turn. */
   readonly #v: Float64Array;
   readonly #count: number;
-  /** Per 16 vortices a circle round all of their discs: outside it none of them turns anything. */
+  /** For every few vortices a circle round all of their discs: outside it none of them turns anything. */
   readonly #guards: Float64Array;
   readonly #reach: Reach | undefined;
   readonly #still: number;
@@ -43,11 +43,12 @@ export class Stir implements Flow {
     const weight = this.#weight(spot.z);
     if (weight <= 0) return KEPT;
     const guards = this.#guards;
-    for (let g = guards.length / 3 - 1; g >= 0; g--) {
-      const [dx, dy] = [spot.x - guards[3 * g]!, spot.y - guards[3 * g + 1]!];
-      if (dx * dx + dy * dy >= guards[3 * g + 2]!) continue;
-      const last = Math.min(this.#count, (g + 1) * GROUP) - 1;
-      for (let i = last; i >= g * GROUP; i--) this.#turn(spot, i, -weight);
+    for (let g = guards.length - 3; g >= 0; g -= 3) {
+      const dx = spot.x - guards[g]!;
+      const dy = spot.y - guards[g + 1]!;
+      if (dx * dx + dy * dy >= guards[g + 2]!) continue;
+      const first = (g / 3) * GROUP;
+      for (let i = Math.min(this.#count, first + GROUP) - 1; i >= first; i--) this.#turn(spot, i, -weight);
     }
     return KEPT;
   }
@@ -59,15 +60,17 @@ export class Stir implements Flow {
 
   #turn(spot: Spot, i: number, weight: number): void {
     const v = this.#v;
-    const [dx, dy] = [spot.x - v[FIELDS * i]!, spot.y - v[FIELDS * i + 1]!];
-    const q = (dx * dx + dy * dy) * v[FIELDS * i + 2]!;
-    if (q >= 1) return;
-    const m = 1 - q;
-    const t = weight * v[FIELDS * i + 3]! * m * m;
+    const at = FIELDS * i;
+    const dx = spot.x - v[at]!;
+    const dy = spot.y - v[at + 1]!;
+    const m = 1 - (dx * dx + dy * dy) * v[at + 2]!;
+    if (m <= 0) return;
+    const t = weight * v[at + 3]! * m * m;
     const n = 1 / (1 + t * t);
-    const [c, s] = [(1 - t * t) * n, 2 * t * n];
-    spot.x = v[FIELDS * i]! + c * dx - s * dy;
-    spot.y = v[FIELDS * i + 1]! + s * dx + c * dy;
+    const c = (1 - t * t) * n;
+    const s = 2 * t * n;
+    spot.x = v[at]! + c * dx - s * dy;
+    spot.y = v[at + 1]! + s * dx + c * dy;
   }
 
   #weight(z: number): number {
@@ -121,18 +124,20 @@ export class Tumble implements Flow {
 }
 
 function roll(spot: Spot, r: Roll & { c: number; s: number }, way: number): void {
-  const [dx, dy] = [spot.x - r.x, spot.y - r.y];
+  const dx = spot.x - r.x;
+  const dy = spot.y - r.y;
+  const b = (spot.z - r.z) / r.up;
   const across = (-r.s * dx + r.c * dy) / r.across;
-  if (across <= -1 || across >= 1) return;
+  if (across <= -1 || across >= 1 || b <= -1 || b >= 1) return;
   // In the plane, as shares of its half axes: there the turning is that of a disc.
   const a = (r.c * dx + r.s * dy) / r.along;
-  const b = (spot.z - r.z) / r.up;
-  const q = a * a + b * b;
-  if (q >= 1) return;
+  const m = 1 - (a * a + b * b);
+  if (m <= 0) return;
   const side = 1 - across * across;
-  const t = way * r.turn * (1 - q) * (1 - q) * side * side;
+  const t = way * r.turn * m * m * side * side;
   const n = 1 / (1 + t * t);
-  const [c, s] = [(1 - t * t) * n, 2 * t * n];
+  const c = (1 - t * t) * n;
+  const s = 2 * t * n;
   const moved = (c * a - s * b - a) * r.along;
   spot.x += moved * r.c;
   spot.y += moved * r.s;

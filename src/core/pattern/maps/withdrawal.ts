@@ -25,7 +25,8 @@ export class Withdrawal implements Flow {
   undo(spot: Spot): number {
     const { at, wall, body, still, before, after } = this.#t;
     if (spot.z <= still) return KEPT;
-    const [dx, dy] = [spot.x - at.x, spot.y - at.y];
+    const dx = spot.x - at.x;
+    const dy = spot.y - at.y;
     const u = nodesOf(dx, dy);
     const grown = this.#left.area / wall.area;
     const phi = this.#left.nodesAt(this.#left.meanSwept + grown * (wall.swept(u) - wall.meanSwept));
@@ -40,7 +41,8 @@ export class Withdrawal implements Flow {
   redo(spot: Spot): void {
     const { at, wall, body, still, before, after } = this.#t;
     if (spot.z <= still) return;
-    const [dx, dy] = [spot.x - at.x, spot.y - at.y];
+    const dx = spot.x - at.x;
+    const dy = spot.y - at.y;
     const phi = nodesOf(dx, dy);
     const grown = wall.area / this.#left.area;
     const u = wall.nodesAt(wall.meanSwept + grown * (this.#left.swept(phi) - this.#left.meanSwept));
@@ -53,7 +55,8 @@ export class Withdrawal implements Flow {
 
   /** Whether a spot, as it was before, is among what leaves. */
   takes(spot: Spot): boolean {
-    const [dx, dy] = [spot.x - this.#t.at.x, spot.y - this.#t.at.y];
+    const dx = spot.x - this.#t.at.x;
+    const dy = spot.y - this.#t.at.y;
     return spot.z > this.#t.still && dx * dx + dy * dy < this.#t.body.at(nodesOf(dx, dy));
   }
 }

@@ -11,7 +11,9 @@ export const columnPour = technique({
   learn: ['grams a round'],
   steps: ({ cups, cutInto }) => [
     ...cups.map((cup, i) => ({
-      act: pour('column', cup, i === cups.length - 1 ? upTo(0.97) : share(0.97 / cups.length)),
+      act: pour('column', cup, i === cups.length - 1 ? upTo(0.97) : share(0.97 / cups.length), {
+        post: 'star'
+      }),
       note: 'the same grams a round, so that no jug is left over'
     })),
     { act: act('lift', { what: 'post' }) },

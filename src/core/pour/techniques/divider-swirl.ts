@@ -1,4 +1,4 @@
-import { RIM, act, outOfMould, pour, share, technique, zigzag } from './technique';
+import { RIM, act, faceSide, outOfMould, pour, share, technique, wholeMm, zigzag } from './technique';
 
 /** Chambers filled turn by turn in rounds, the divider lifted in one pull, a skewer looped through. */
 export const dividerSwirl = technique({
@@ -9,7 +9,7 @@ export const dividerSwirl = technique({
   cups: ['chambers, in turn', '…'],
   least: 2,
   learn: ['rounds', 'trace at the pour'],
-  steps: ({ cups, chambers, cutInto }) => {
+  steps: ({ cups, chambers, cutInto, ...of }) => {
     // Without chambers on its card the cavity takes the cups one after another, an equal share each.
     const into = chambers.length ? chambers.map((c) => c.id) : cups.map(() => undefined);
     // The outer pair first, then inward, so that the dividers do not lean.
@@ -33,8 +33,8 @@ export const dividerSwirl = technique({
           tool: 'skewer',
           path: { points: zigzag(9) },
           depth: 'full',
-          width: 6,
-          strength: 0.7
+          width: wholeMm(faceSide(of) / 16),
+          strength: 0.9
         }),
         note: 'loops down the length, then once along the walls'
       },

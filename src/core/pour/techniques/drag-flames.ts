@@ -1,4 +1,4 @@
-import { RIM, act, at, line, pour, share, technique, until } from './technique';
+import { RIM, act, at, faceSide, line, pour, share, technique, until, wholeMm } from './technique';
 
 /** Cups at one thickness at one moment, laid side by side; a stick drags one into the other. */
 export const dragFlames = technique({
@@ -9,10 +9,10 @@ export const dragFlames = technique({
   cups: ['laid side by side', '…'],
   least: 2,
   learn: ['when each cup was paste'],
-  steps: ({ cups }) => [
+  steps: ({ cups, ...of }) => [
     ...cups.map((cup, i) => ({
       act: pour('ribbon', cup, i === cups.length - 1 ? RIM : share(1 / cups.length), {
-        path: line({ x: -0.9, y: at(i, cups.length) }, { x: 0.9, y: at(i, cups.length) }),
+        path: line({ x: -0.9, y: -at(i, cups.length) }, { x: 0.9, y: -at(i, cups.length) }),
         how: 'drizzled',
         width: 12
       }),
@@ -21,10 +21,11 @@ export const dragFlames = technique({
     {
       act: act('drag', {
         tool: 'stick',
-        path: line({ x: -0.6, y: 0.9 }, { x: -0.4, y: -0.9 }, {}),
+        path: line({ x: 0, y: -0.62 }, { x: 0.06, y: 0.5 }),
         depth: 'full',
-        width: 5,
-        strokes: 5,
+        width: wholeMm(faceSide(of) / 26),
+        strokes: 7,
+        apart: wholeMm(faceSide(of) / 8),
         strength: 0.8
       }),
       note: 'one way; wiped after every stroke'

@@ -1,6 +1,9 @@
-import { DAY, RIM, act, line, pour, share, technique, upTo } from './technique';
+import { DAY, RIM, act, pour, technique } from './technique';
 
-/** The body with colour dropped in, few strokes, poured close and slowly from one place. */
+/** Of the pour, all specks together: more turns grey, less is lost. */
+const SPECKS = 0.08;
+
+/** Colour dropped into the body's own cup, few strokes, poured close and slowly from one place. */
 export const speckedMarble = technique({
   id: 'specked-marble',
   name: 'Specked marble',
@@ -8,26 +11,17 @@ export const speckedMarble = technique({
   suits: ['gypsum', 'concrete', 'soap'],
   cups: ['the body', 'the specks', '…'],
   least: 2,
+  jug: (count) => ({
+    of: Array.from({ length: count }, (_, i) => i),
+    shares: Array.from({ length: count }, (_, i) => (i ? SPECKS / (count - 1) : 1 - SPECKS)),
+    mixing: 'marbled'
+  }),
   learn: ['strokes in the cup', 'minutes at the pour', 'demould minute'],
   steps: ({ cups }) => [
     {
-      act: pour('puddle', cups[0]!, upTo(0.94)),
+      act: pour('puddle', cups[0]!, RIM),
       key: 'body',
-      note: 'close and slowly from one place, or in small spirals'
-    },
-    ...cups.slice(1).map((cup, i) => ({
-      act: pour('specks', cup, i === cups.length - 2 ? RIM : share(0.06 / (cups.length - 1)), {
-        drops: 7 + 2 * i
-      })
-    })),
-    {
-      act: act('drag', {
-        tool: 'skewer',
-        path: line({ x: -0.7, y: 0 }, { x: 0.7, y: 0 }),
-        depth: 'half',
-        strokes: 4
-      }),
-      note: 'stop before it blends'
+      note: 'specks from a pick tip, three to six strokes, then close and slowly from one place'
     },
     { act: act('tap', { minutes: 0.5 }) },
     { act: act('demould') },

@@ -38,6 +38,13 @@ export interface Setting {
   apart: string;
 }
 
+/** What goes into a jug: cups by their places, their shares, and how far they are stirred together. */
+export interface Jug {
+  of: readonly number[];
+  shares?: readonly number[];
+  mixing?: 'marbled' | 'speckled';
+}
+
 /** A way of pouring that fills real steps, which are the maker's to change. */
 export interface Technique {
   id: string;
@@ -49,8 +56,8 @@ export interface Technique {
   cups: readonly string[];
   /** Fewest cups it can be done with. */
   least: number;
-  /** Cups that are poured into one jug first, by their places; none where each is poured by itself. */
-  jug?: (count: number) => readonly number[];
+  /** Cups that are poured into one jug first, by their places, in equal shares where none are said; none where each is poured by itself. */
+  jug?: (count: number) => Jug;
   steps(of: Setting): Draft[];
   /** What its run should note, because causes need it. */
   learn: readonly string[];
@@ -116,12 +123,24 @@ export function conditionOf(u: Until, ids: { step(key: string): string; group: s
   return { kind: 'since', zero: { demoulded: ids.group }, minutes: u.minutes };
 }
 
-/** Loops from end to end, so many. */
+/** Loops across and back, so many, from the near side to the far one: over every border that runs away from you. */
 export const zigzag = (turns: number): Place[] =>
   Array.from({ length: turns }, (_, i) => ({
-    x: tidy(-0.85 + (1.7 * i) / (turns - 1)),
-    y: i % 2 ? -0.8 : 0.8
+    x: i % 2 ? -1 : 1,
+    y: tidy(-0.85 + (1.7 * i) / (turns - 1))
   }));
+
+/** A line that wanders from the left to the right about a height, a little otherwise each time. */
+export const wander = (y: number, turn: number): Place[] =>
+  Array.from({ length: 7 }, (_, i) => ({
+    x: tidy(-0.85 + (1.7 * i) / 6),
+    y: tidy(y + 0.26 * Math.sin(1.9 * i + 1.7 * turn) + 0.1 * Math.cos(3.1 * i + turn))
+  }));
+
+/** Side of a square as large as the open face, mm: what widths of tools and lines go by. */
+export const faceSide = ({ capacity, depth }: Pick<Setting, 'capacity' | 'depth'>): number =>
+  Math.sqrt((capacity * 1000) / depth);
+export const wholeMm = (mm: number): number => Math.max(1, Math.round(mm));
 
 /** The i-th of n places side by side across a cavity. */
 export const at = (i: number, n: number): number => tidy(n > 1 ? 0.7 - (1.4 * i) / (n - 1) : 0);

@@ -2,21 +2,31 @@
   import { Tabs } from 'bits-ui';
   import Hint from '../Hint.svelte';
   import { VISIONS, type Vision } from '$core/colour';
-  import { mixingOf, type Computed, type Plan } from '$core/plan';
+  import type { Computed, Face, Part, Picture, Plan, Told } from '$core/plan';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import CoreDrawing from '../CoreDrawing.svelte';
   import { said } from '$lib/ways.svelte';
-  import PieceFace from '../PieceFace.svelte';
+  import PiecePicture from '../PiecePicture.svelte';
+  import Look from './Look.svelte';
   import { marksOf } from '../marks';
   import { extentOf } from '../outline';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
 
   let chosen = $state(0);
-  let face = $state<'mould face' | 'open face'>('mould face');
+  let face = $state<'mould face' | 'open face' | 'cut'>('mould face');
+  let cut = $state({ heading: 0, off: 0 });
+  let picture = $state.raw<Picture>();
+  let told = $state.raw<Told>();
+  let seed = $state<string>();
+  let until = $state<string>();
+  let part = $state.raw<Part>();
+  const looked = $derived<Face>(face === 'cut' ? { kind: 'cut', ...cut } : { kind: face });
+  const lineOf = (id: string) => computed.lines.find((l) => l.stepId === id)?.line ?? '';
   let vision = $state<Vision>('everyone');
+  const NAMES = { 'mould face': 'Mould face', 'open face': 'Open face', cut: 'Cut' };
   const FACES = ['mould face', 'open face'].map((f) => ({ value: f, label: f }));
   const VERDICTS = { clear: 'text-ink-2', close: 'text-ochre', 'reads as one': 'text-cinnabar' };
   const markOf = (id: string) => computed.cups.find((c) => c.cupId === id);
@@ -37,11 +47,13 @@
       if (!group || !layers.length) return [];
       const sum = (pick: (l: (typeof layers)[number]) => number) => layers.reduce((s, l) => s + pick(l), 0);
       const filled = group.layers.reduce((s, l) => s + l.each, 0);
+      const level = sum((l) => (face === 'open face' ? l.shows.openFace : l.shows.mouldFace));
       return [
         {
           cup,
           poured: sum((l) => l.each) / filled,
-          shows: sum((l) => (face === 'mould face' ? l.shows.mouldFace : l.shows.openFace))
+          // What the picture shows is counted in it; until it is drawn, the cups stand as level layers.
+          shows: picture?.done ? (picture.shows.find((x) => x.cupId === cup.cupId)?.share ?? 0) : level
         }
       ];
     })
@@ -55,12 +67,12 @@
         class="inline-flex overflow-hidden rounded-lg border border-rule-strong"
         aria-label="Which face"
       >
-        {#each ['mould face', 'open face'] as const as name (name)}
+        {#each ['mould face', 'open face', 'cut'] as const as name (name)}
           <Tabs.Trigger
             value={name}
             class="min-h-9 px-3 text-[0.9rem] font-medium text-ink-2 data-[state=active]:bg-ink data-[state=active]:text-ground"
           >
-            {name === 'mould face' ? 'Mould face' : 'Open face'}
+            {NAMES[name]}
           </Tabs.Trigger>
         {/each}
       </Tabs.List>
@@ -98,7 +110,22 @@
 
   {#if group}
     <div class="mt-2 flex flex-1 items-center justify-center gap-5">
-      <div class="w-[380px] max-w-[calc(100%-130px)]"><PieceFace {group} {face} {vision} {marks} /></div>
+      <div class="w-[380px] max-w-[calc(100%-130px)]">
+        <PiecePicture
+          {plan}
+          shelf={editor.shelf}
+          {group}
+          cups={computed.cups}
+          face={looked}
+          {seed}
+          {until}
+          {part}
+          {vision}
+          marks={face === 'cut' ? [] : marks}
+          ondrawn={(drawn) => (picture = drawn)}
+          ontold={(t) => (told = t)}
+        />
+      </div>
       <div class="w-[108px] text-[0.85rem]">
         <p class="text-ink-2">poured → shows</p>
         {#each shows as row (row.cup.cupId)}
@@ -123,6 +150,20 @@
         {/each}
       </div>
     </div>
+    <p class="mt-1 min-h-5 text-center text-[0.85rem] text-ink-2" aria-live="polite" data-testid="told">
+      {#if told}
+        <strong class="text-ink"
+          >{told.cupId ? `${markOf(told.cupId)?.letter} ${markOf(told.cupId)?.name}` : 'set in'}</strong
+        >
+        by “{lineOf(told.stepId)}”{#if told.moved.length}, moved by {told.moved
+            .slice(0, 3)
+            .map((id) => `“${lineOf(id)}”`)
+            .join(', ')}{/if}
+      {:else}
+        Tap a place to ask what it is and how it came there.
+      {/if}
+    </p>
+    <Look {plan} {computed} {editor} {group} face={looked} bind:cut bind:seed bind:until bind:part {vision} />
     <div class="mx-auto w-full max-w-[420px]">
       <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} {vision} />
     </div>
@@ -159,10 +200,7 @@
       </ul>
     {/if}
     <p class="mt-1 text-center text-[0.8rem] text-ink-2">
-      {group.mouldName} · {said(group.working)}{mixingOf(plan) !== 'each' &&
-      plan.steps.some((s) => s.note && s.where.includes(group.groupId))
-        ? ' · drawn as level layers; puddles and swirls move them'
-        : ''}
+      {group.mouldName} · {said(group.working)} · a sketch of where colour goes, by the volumes of this plan
     </p>
   {:else}
     <p class="m-auto max-w-60 text-center text-ink-2">

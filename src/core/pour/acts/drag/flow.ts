@@ -1,4 +1,4 @@
-import { lengthOf, stroke, type Casting, type Tool } from '../../../pattern';
+import { between, lengthOf, stroke, type Casting, type Tool } from '../../../pattern';
 import { waysOf } from '../../flowing';
 import type { Drag } from './fields';
 
@@ -27,7 +27,7 @@ export function flow(act: Drag, casting: Casting): void {
     strength: 0.35 + 0.75 * act.strength,
     ...TOOLS[act.tool]
   };
-  const ways = strokesOf(act, waysOf(casting, act.path));
+  const ways = strokesOf(act, waysOf(casting, act.path)).map((way) => byHand(way, casting, tool.radius));
   const reach =
     act.depth === 'full' ? undefined : { from: level - REACH[act.depth] * (level - still), top: level };
   casting.stir(
@@ -37,7 +37,7 @@ export function flow(act: Drag, casting: Casting): void {
 }
 
 /** A tool as wide as this times its width moves what is near it. */
-const RADIUS = 1.1;
+const RADIUS = 1.4;
 
 /** Every stroke's way: copies round the middle once each; one way again and again, or side by side. */
 function strokesOf(act: Drag, ways: Point[][]): Point[][] {
@@ -47,6 +47,16 @@ function strokesOf(act: Drag, ways: Point[][]): Point[][] {
   return ways.flatMap((way) =>
     Array.from({ length: count }, (_, i) => shifted(way, (i - (count - 1) / 2) * apart))
   );
+}
+
+/** No two strokes of a hand are alike: a little beside the way, and shorter or longer than it. */
+function byHand(way: Point[], { chance }: Casting, radius: number): Point[] {
+  const by = between(chance, -0.5, 0.5) * radius;
+  const end = between(chance, 0.72, 1);
+  const moved = shifted(way, by);
+  if (way.length !== 2) return moved;
+  const [a, b] = [moved[0]!, moved[1]!];
+  return [a, [a[0] + (b[0] - a[0]) * end, a[1] + (b[1] - a[1]) * end]];
 }
 
 /** A way moved sideways by so many mm, to the left of its course. */

@@ -14,6 +14,6 @@ export function flow(act: Puddle, casting: Casting, { mm3, content }: Poured): v
   }
   casting.puddle(content(act.cupId), mm3, at, { from: act.from });
   const { section, chance, still, level } = casting;
-  casting.stir(wobble(section, act.from === 'high' ? 0.35 : 0.25, chance));
+  casting.stir(wobble(section, act.from === 'high' ? 0.24 : 0.17, chance));
   casting.tumble(tumbling(section, { low: still, high: level }, { count: 10, turn: 0.22 }, chance));
 }

@@ -1,4 +1,4 @@
-import { between, lengthOf, along, sightline, wobble, type Casting } from '../../../pattern';
+import { between, noiseFrom, lengthOf, along, sightline, wobble, type Casting } from '../../../pattern';
 import { waysOf, type Poured } from '../../flowing';
 import type { Ribbon } from './fields';
 
@@ -20,7 +20,9 @@ export function flow(act: Ribbon, casting: Casting, { mm3, content }: Poured): v
   for (const way of ways) {
     const own = long > 0 ? (mm3 * lengthOf(way)) / long : mm3 / ways.length;
     const closed = act.path.closed ? sightline(way.slice(0, -1)) : undefined;
-    if (!closed || !casting.ring(matter, own, { ...closed, width: act.width }))
+    const blooms =
+      act.how === 'drawn thin' ? { blooms: noiseFrom(Math.floor(between(casting.chance, 0, 1e6))) } : {};
+    if (!closed || !casting.ring(matter, own, { ...closed, width: act.width, ...blooms }))
       line(casting, { matter, mm3: own, way, width: act.width, most: MOST / ways.length });
   }
   casting.stir(wobble(casting.section, LOOSE[act.how], casting.chance));

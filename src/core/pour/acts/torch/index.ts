@@ -1,5 +1,4 @@
 import { defineAct } from '../../define';
-import { flow } from './flow';
 import { fields, type Torch } from './fields';
 
 export type { Torch };
@@ -11,7 +10,6 @@ export const torch = defineAct({
   also: ['flame', 'bubbles', 'fire'],
   traits: ['flame'],
   usually: { each: 0.2 },
-  flow,
   words: (act, { cavities }) => ({
     line: `torch ${act.seconds} s`,
     act: 'Torch',

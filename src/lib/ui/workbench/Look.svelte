@@ -1,0 +1,178 @@
+<!-- Ways to look at the piece: where the cut goes, the pour step by step, other pieces it may come to, and a closer look. -->
+<script lang="ts">
+  import { Slider } from 'bits-ui';
+  import type { Vision } from '$core/colour';
+  import type { Computed, ComputedGroup, Face, Part, Plan } from '$core/plan';
+  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import { length } from '$lib/ways.svelte';
+  import { onDestroy } from 'svelte';
+  import { extentOf } from '../outline';
+  import PiecePicture from '../PiecePicture.svelte';
+
+  let {
+    plan,
+    computed,
+    editor,
+    group,
+    face,
+    cut = $bindable(),
+    seed = $bindable(),
+    until = $bindable(),
+    part = $bindable(),
+    vision
+  }: {
+    plan: Plan;
+    computed: Computed;
+    editor: PlanEditor;
+    group: ComputedGroup;
+    face: Face;
+    cut: { heading: number; off: number };
+    /** Of what is left to chance; the usual one when absent. */
+    seed: string | undefined;
+    /** The last step that is shown done; all of them when absent. */
+    until: string | undefined;
+    part: Part | undefined;
+    vision: Vision;
+  } = $props();
+
+  const SEEDS = ['1', '2', '3', '4'];
+  let range = $state(false);
+
+  /** Steps of the pour into these cavities, in order: what can be gone through. */
+  const steps = $derived(
+    plan.steps.filter((s) => s.where.includes(group.groupId) && !s.muted).map((s) => s.id)
+  );
+  const poured = $derived(new Set(group.layers.map((l) => l.stepId)));
+  const last = $derived(steps.findLastIndex((id) => poured.has(id)));
+  const shown = $derived(steps.slice(0, Math.max(last + 2, 1)));
+  const at = $derived(until === undefined ? shown.length : shown.indexOf(until) + 1);
+  const lineOf = (id: string) => computed.lines.find((l) => l.stepId === id)?.line ?? '';
+  const goTo = (n: number) => (until = n >= shown.length ? undefined : shown[Math.max(0, n - 1)]);
+
+  /** Milliseconds each step stays while the pour is played. */
+  const FRAME = 1100;
+  let timer: ReturnType<typeof setInterval> | undefined;
+  let playing = $state(false);
+  function stop() {
+    clearInterval(timer);
+    playing = false;
+  }
+  function play() {
+    if (playing) return stop();
+    playing = true;
+    goTo(1);
+    timer = setInterval(() => {
+      if (at >= shown.length) stop();
+      else goTo(at + 1);
+    }, FRAME);
+  }
+  onDestroy(stop);
+
+  const extent = $derived(extentOf(group));
+  const ZOOM = 0.3;
+</script>
+
+<div class="flex flex-wrap items-center justify-center gap-x-3 gap-y-1 text-[0.85rem] text-ink-2">
+  {#if shown.length > 1}
+    <button class="button bare min-h-9" onclick={play}>{playing ? 'Stop' : 'Play the pour'}</button>
+    <Slider.Root
+      type="single"
+      value={at}
+      min={1}
+      max={shown.length}
+      step={1}
+      onValueChange={goTo}
+      class="relative flex h-9 w-36 items-center"
+    >
+      <span class="relative h-1 w-full rounded bg-rule-strong"
+        ><Slider.Range class="absolute h-full rounded bg-go" /></span
+      >
+      <Slider.Thumb
+        index={0}
+        aria-label="Steps done in the picture"
+        class="block size-5 rounded-full border-2 border-ground bg-go"
+      />
+    </Slider.Root>
+    <span class="tabular-nums">{at} of {shown.length}</span>
+  {/if}
+  <button class="button bare min-h-9" aria-pressed={range} onclick={() => (range = !range)}
+    >What you may get</button
+  >
+  <button
+    class="button bare min-h-9"
+    aria-pressed={part !== undefined}
+    onclick={() => (part = part ? undefined : { x: 0.5 - ZOOM / 2, y: 0.5 - ZOOM / 2, side: ZOOM })}
+    >{part ? 'All of it' : 'Closer'}</button
+  >
+</div>
+{#if until !== undefined}
+  <p class="text-center text-[0.85rem]" data-testid="shown-until">after “{lineOf(until)}”</p>
+{/if}
+{#if part}
+  <div class="flex justify-center gap-1" role="group" aria-label="Move the closer look">
+    {#each [['←', -1, 0, 'to the left'], ['→', 1, 0, 'to the right'], ['↑', 0, -1, 'up'], ['↓', 0, 1, 'down']] as const as [sign, dx, dy, words] (words)}
+      <button
+        class="button bare min-h-9 min-w-9"
+        aria-label={words}
+        onclick={() =>
+          part &&
+          (part = {
+            ...part,
+            x: Math.min(1 - ZOOM, Math.max(0, part.x + (dx * ZOOM) / 2)),
+            y: Math.min(1 - ZOOM, Math.max(0, part.y + (dy * ZOOM) / 2))
+          })}>{sign}</button
+      >
+    {/each}
+  </div>
+{/if}
+{#if face.kind === 'cut'}
+  {@const most = Math.min(extent.width, extent.length) * 0.95}
+  <div class="flex flex-wrap items-center justify-center gap-x-4 text-[0.85rem] text-ink-2">
+    {#each [{ key: 'heading', label: 'Turned', min: 0, max: 175, step: 5, words: `${cut.heading}°` }, { key: 'off', label: 'Beside the middle', min: -Math.round(most), max: Math.round(most), step: 1, words: length(cut.off, 0) }] as const as s (s.key)}
+      <span class="flex items-center gap-2">
+        {s.label}
+        <Slider.Root
+          type="single"
+          value={cut[s.key]}
+          min={s.min}
+          max={s.max}
+          step={s.step}
+          onValueChange={(v: number) => (cut = { ...cut, [s.key]: v })}
+          class="relative flex h-9 w-28 items-center"
+        >
+          <span class="relative h-1 w-full rounded bg-rule-strong"></span>
+          <Slider.Thumb
+            index={0}
+            aria-label={s.label}
+            class="block size-5 rounded-full border-2 border-ground bg-ink"
+          />
+        </Slider.Root>
+        <span class="w-14 tabular-nums">{s.words}</span>
+      </span>
+    {/each}
+  </div>
+{/if}
+{#if range}
+  <div class="mx-auto mt-1 grid w-full max-w-[480px] grid-cols-4 gap-2" data-testid="range">
+    {#each SEEDS as s (s)}
+      <button
+        class="rounded-md border p-1.5 {(seed ?? '1') === s ? 'border-go' : 'border-rule'}"
+        aria-pressed={(seed ?? '1') === s}
+        aria-label="Piece {s}"
+        onclick={() => (seed = s === '1' ? undefined : s)}
+      >
+        <PiecePicture
+          {plan}
+          shelf={editor.shelf}
+          {group}
+          cups={computed.cups}
+          {face}
+          seed={s}
+          size={160}
+          {vision}
+          letters={false}
+        />
+      </button>
+    {/each}
+  </div>
+{/if}

@@ -1,0 +1,73 @@
+import { muddiness, pieceOf, picturing, toldAt, type Drawing, type Face, type Piece, type Picture } from '$core/plan';
+
+/** What is asked of the pattern worker. Plans and shelves come as text, so that the same one is read once. */
+export type PatternTask = Wanted &
+  (
+    | { kind: 'draw'; slot: string; face: Face; how: Drawing }
+    | { kind: 'tell'; slot: string; face: Face; x: number; y: number }
+    | { kind: 'mud'; slot: string }
+    | { kind: 'stop'; slot: string }
+  );
+
+interface Wanted {
+  plan: string;
+  shelf: string;
+  strandId?: string;
+  seed?: string;
+  until?: string;
+}
+
+/** Pieces that are kept traced: the faces and the cuts of one piece share it. */
+const KEPT = 6;
+/** Milliseconds of drawing before other messages are heard. */
+const SLICE = 12;
+
+type Steps = Generator<() => Picture, Picture | undefined>;
+
+const pieces = new Map<string, Piece | undefined>();
+const drawings = new Map<string, Steps>();
+
+function pieceFor({ plan, shelf, strandId, seed, until }: Wanted): Piece | undefined {
+  const key = [plan, shelf.length, strandId, seed, until].join('\n');
+  if (!pieces.has(key)) {
+    if (pieces.size >= KEPT) pieces.delete(pieces.keys().next().value!);
+    pieces.set(key, pieceOf(JSON.parse(plan), JSON.parse(shelf), {}, { strandId, seed, until }));
+  }
+  return pieces.get(key);
+}
+
+self.onmessage = ({ data }: MessageEvent<PatternTask>) => {
+  if (data.kind === 'stop') return void drawings.delete(data.slot);
+  if (data.kind === 'draw') return begin(data);
+  const piece = pieceFor(data);
+  if (data.kind === 'mud') return self.postMessage({ slot: data.slot, mud: piece ? muddiness(piece) : 0 });
+  self.postMessage({ slot: data.slot, told: piece && toldAt(piece, data.face, data.x, data.y) });
+};
+
+/** A new drawing takes the place of the one in its slot, which is given up. */
+function begin(task: Extract<PatternTask, { kind: 'draw' }>): void {
+  const idle = drawings.size === 0;
+  drawings.delete(task.slot);
+  drawings.set(task.slot, started(task));
+  if (idle) setTimeout(drawOn);
+}
+
+/** The piece is traced when the drawing's turn comes, so that an overtaken one costs nothing. */
+function* started(task: Extract<PatternTask, { kind: 'draw' }>): Steps {
+  const piece = pieceFor(task);
+  return piece && (yield* picturing(piece, task.face, task.how));
+}
+
+/** Draws for a while at each slot in turn, then lets new messages in. */
+function drawOn(): void {
+  for (const [slot, drawing] of [...drawings]) {
+    const until = performance.now() + SLICE;
+    let step: IteratorResult<() => Picture, Picture | undefined>;
+    do step = drawing.next();
+    while (!step.done && performance.now() < until);
+    if (step.done) drawings.delete(slot);
+    const picture = step.done ? step.value : step.value();
+    if (picture) self.postMessage({ slot, picture }, { transfer: [picture.rgba.buffer] });
+  }
+  if (drawings.size) setTimeout(drawOn);
+}
