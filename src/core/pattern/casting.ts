@@ -238,10 +238,12 @@ export class Casting {
     // The line's own thickness follows from its width; a line too full for the depth is wider than asked.
     const thick = Math.min(top - still, (mm3 * (power + 1)) / ring.area);
     const area = (mm3 * (power + 1)) / thick;
-    if (area > 0.7 * (view.wall.area - inner.area)) return false;
+    const body = ring.times(area / ring.area);
+    // A line that would run over the wall is no ring.
+    if (view.wall.less([inner, 1], [body, 1.06]).nearest <= 0) return false;
     const profile = { from: top - thick, top, power };
     this.#push(view, {
-      body: ring.times(area / ring.area),
+      body,
       profile,
       still,
       matter,
@@ -389,7 +391,7 @@ export class Casting {
     const scale = Math.sqrt(this.section.area);
     const share = mm3 / (height * this.section.area);
     const sinking = { matter, share, middle: 0.23 * scale, rim: 0.035 * scale, still: this.still };
-    const view = this.#view({ x: 0, y: 0 });
+    const view = this.section.convex ? this.#view({ x: 0, y: 0 }) : this.#chartView({ x: 0, y: 0 });
     const cells = new Cells(view.section, sinking, this.chance);
     this.#charted(view, cells);
     // Cells stretch as the last of it moves.
@@ -414,7 +416,10 @@ export class Casting {
     const inside =
       this.section.wall(at.x, at.y) > 0.02 * Math.sqrt(this.section.area) ? at : this.#inward(at);
     const wall = this.section.starAt(inside.x, inside.y);
-    if (wall) return { at: inside, wall, section: this.section };
+    return wall ? { at: inside, wall, section: this.section } : this.#chartView(inside);
+  }
+
+  #chartView(inside: At): View {
     const chart = this.section.chartAt(inside.x, inside.y);
     const [x, y] = chart.to(inside.x, inside.y);
     return { at: { x, y }, wall: chart.onto.starAt(x, y)!, section: chart.onto, chart };

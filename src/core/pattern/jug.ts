@@ -34,6 +34,12 @@ function jugOf(parts: readonly Part[], chance: Chance, seed: string): Engine {
   return jug.engine();
 }
 
+/** What is in a jug so far back from its lip, so far across and so deep, 0..1 each; on its wall it is what stands there. */
+function inJug(jug: Engine, back: number, across: number, deep: number): number {
+  const inside = (v: number) => Math.min(1 - 1e-9, Math.max(1e-9, v));
+  return jug.matterAt({ x: inside(back) - 0.5, y: inside(across) - 0.5, z: inside(deep) * jug.level });
+}
+
 /** Of a swirl, what has run out before its drops find a pool to fall into. */
 const FIRST = 0.14;
 
@@ -81,7 +87,7 @@ function poured(
   const first = (FIRST * mm3) / section.area;
   pool.layBy(({ x, y, z }) => {
     const [u, v] = chart.to(x, y);
-    return jug.matterAt({ x: (FIRST * z) / first - 0.5, y: u / (2 * width), z: v / (2 * length) + 0.5 });
+    return inJug(jug, (FIRST * z) / first, u / (2 * width) + 0.5, v / (2 * length) + 0.5);
   }, FIRST * mm3);
   const long = lengthOf(way);
   const count = Math.round(Math.min(240, Math.max(90, (long / Math.sqrt(section.area)) * 90)));
@@ -97,7 +103,7 @@ function poured(
       mm3: rest * mm3,
       matter: ({ inward, angle, up }) => {
         const turn = (angle - ahead) / (2 * Math.PI);
-        return jug.matterAt({ x: from + rest * inward - 0.5, y: turn - Math.floor(turn) - 0.5, z: up });
+        return inJug(jug, from + rest * inward, turn - Math.floor(turn), up);
       }
     };
   });
@@ -114,24 +120,19 @@ const DROPS_A_BAND = 4;
 /** Colours stacked in one cup and turned out in one place: what lay first runs outward, ring after ring. */
 export function dirtyPour(casting: Casting, parts: readonly Part[], mm3: number, at: Point): void {
   const { chance, section } = casting;
+  const weights = parts.map(() => Array.from({ length: ROUNDS }, (_, r) => roundOf(r, chance)));
   const bands = Array.from({ length: ROUNDS }, (_, r) =>
-    parts.map((p) => ({ ...p, weight: roundOf(r, chance) }))
-  );
-  const whole = new Map(
-    parts.map((p) => [
-      p.matter,
-      bands
-        .flat()
-        .filter((b) => b.matter === p.matter)
-        .reduce((s, b) => s + b.weight, 0)
-    ])
+    parts.map(({ matter, share }, i) => {
+      const whole = weights[i]!.reduce((sum, w) => sum + w, 0);
+      return { matter, mm3: (mm3 * share * weights[i]![r]!) / whole };
+    })
   );
   const pool = new Casting(section, `${between(chance, 0, 1e9)}`);
   pool.begin('cup');
   const drift = 0.05 * Math.sqrt(section.area);
   let [x, y] = at;
   bands.flat().forEach((band, i) => {
-    const own = (mm3 * band.share * band.weight) / whole.get(band.matter)!;
+    const own = band.mm3;
     const content: Content = { matter: band.matter, parts: [] };
     if (!i) pool.lay(content, own);
     else

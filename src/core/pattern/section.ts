@@ -5,6 +5,8 @@ type Point = readonly [number, number];
 /** A footprint that everything is traced in: the rim of a cavity, mm from its middle. */
 export interface Section {
   area: number;
+  /** Whether every place of it sees every other. */
+  convex: boolean;
   /** Half its extent to the right and away, mm. */
   half: { width: number; length: number };
   contains(x: number, y: number): boolean;
@@ -31,6 +33,7 @@ export function disc(radius: number): Section {
   const area = Math.PI * radius ** 2;
   const section: Section = {
     area,
+    convex: true,
     half: { width: radius, length: radius },
     contains: (x, y) => x * x + y * y <= radius * radius,
     wall: (x, y) => radius - Math.hypot(x, y),
@@ -57,6 +60,7 @@ export function annulus(inner: number, outer: number): Section {
   const area = Math.PI * (outer ** 2 - inner ** 2);
   return {
     area,
+    convex: false,
     half: { width: outer, length: outer },
     contains: (x, y) => {
       const r = x * x + y * y;
@@ -113,6 +117,10 @@ export function polygon(outline: readonly Point[]): Section {
     }, false);
   const section: Section = {
     area,
+    convex: corners.every((p, i) => {
+      const [a, b] = [corners.at(i - 2)!, corners.at(i - 1)!];
+      return cross(a, b, p) >= -1e-9 * area;
+    }),
     half,
     contains,
     wall: (x, y) => {

@@ -85,12 +85,12 @@
       class="relative flex h-9 w-36 items-center"
     >
       <span class="relative h-1 w-full rounded bg-rule-strong"
-        ><Slider.Range class="absolute h-full rounded bg-go" /></span
+        ><Slider.Range class="absolute h-full rounded bg-verdigris" /></span
       >
       <Slider.Thumb
         index={0}
         aria-label="Steps done in the picture"
-        class="block size-5 rounded-full border-2 border-ground bg-go"
+        class="block size-5 rounded-full border-2 border-ground bg-verdigris"
       />
     </Slider.Root>
     <span class="tabular-nums">{at} of {shown.length}</span>
@@ -156,7 +156,7 @@
   <div class="mx-auto mt-1 grid w-full max-w-[480px] grid-cols-4 gap-2" data-testid="range">
     {#each SEEDS as s (s)}
       <button
-        class="rounded-md border p-1.5 {(seed ?? '1') === s ? 'border-go' : 'border-rule'}"
+        class="rounded-md border p-1.5 {(seed ?? '1') === s ? 'border-verdigris' : 'border-rule'}"
         aria-pressed={(seed ?? '1') === s}
         aria-label="Piece {s}"
         onclick={() => (seed = s === '1' ? undefined : s)}

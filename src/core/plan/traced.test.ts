@@ -1,0 +1,186 @@
+import { describe, expect, it } from 'vitest';
+import { cards } from '../../../demo/cards';
+import * as demo from '../../../demo/plans';
+import { chanceFrom } from '../pattern';
+import { TECHNIQUES } from '../pour';
+import { applyTechnique, computePlan, newPlan, Plan, splitAll, withNewCup } from '.';
+import { muddiness, pieceOf, toldAt, wholePicture, type Piece } from './picture';
+
+const MOULDS = ['dome-knobs', 'roundel', 'slab', 'key-tags'] as const;
+
+function tried(techniqueId: string, kind: string, mouldId: string): Plan {
+  const base = cards.bases.find((b) => b.kind === kind)!;
+  let plan: Plan = { ...newPlan('trial', 'Trial', cards, mouldId), steps: [] };
+  plan = { ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: base.id })) };
+  for (let i = 1; i < 4; i++) plan = withNewCup(plan);
+  return applyTechnique(splitAll(plan, base.id), cards, { techniqueId, groupId: 'group-1', keep: 'nothing' });
+}
+
+/** How far what stands in the piece is from what was poured of it, at most, as a share of all: counted place by place. */
+function worstShare({ traced: { engine, prism, poured, casting } }: Piece, places = 9000): number {
+  const { section } = prism.shaped;
+  const chance = chanceFrom(17);
+  const counts = new Map<number, number>();
+  let all = 0;
+  while (all < places) {
+    const [x, y] = [(2 * chance() - 1) * section.half.width, (2 * chance() - 1) * section.half.length];
+    if (!section.contains(x, y)) continue;
+    const matter = engine.matterAt({ x, y, z: chance() * casting.level });
+    counts.set(matter, (counts.get(matter) ?? 0) + 1);
+    all++;
+  }
+  const whole = [...poured.values()].reduce((s, ml) => s + ml, 0);
+  return Math.max(...[...poured].map(([m, ml]) => Math.abs((counts.get(m) ?? 0) / all - ml / whole)));
+}
+
+const cases = TECHNIQUES.flatMap((t) =>
+  t.suits
+    .slice(0, 2)
+    .flatMap((kind) => (cards.bases.some((b) => b.kind === kind) ? [[t.id, kind] as const] : []))
+);
+
+describe.each(cases)('the piece of %s in %s', (id, kind) => {
+  it.each(MOULDS)('holds of each colour what was poured of it: %s', (mouldId) => {
+    const plan = tried(id, kind, mouldId);
+    expect(plan.steps.length).toBeGreaterThan(0);
+    const piece = pieceOf(plan, cards, {}, {})!;
+    expect(piece.traced.casting.level).toBeGreaterThan(0);
+    expect(worstShare(piece)).toBeLessThan(0.02);
+  });
+});
+
+const face = (plan: Plan, kind: 'mould face' | 'open face', size = 60) =>
+  wholePicture(pieceOf(plan, cards, {}, {})!, { kind }, { size });
+
+/** A plan with its first cup as a bed and its second as a puddle to one side. */
+function aside(): Plan {
+  const plan = tried('puddle-stack', 'resin', 'roundel');
+  const [bed, one] = plan.cups;
+  const step = (kind: string, cupId: string, of: number, more = {}) => ({
+    id: `${kind}-${cupId}`,
+    act: { kind, cupId, amount: { kind: 'to share', of }, ...more },
+    where: ['group-1'],
+    gates: []
+  });
+  return Plan.parse({
+    ...plan,
+    steps: [step('lay', bed!.id, 0.7), step('puddle', one!.id, 1, { at: { x: 0.5, y: 0 }, from: 'high' })]
+  });
+}
+
+/** The mean place across of a cup in a picture, −1 to 1. */
+function across(plan: Plan, which: 'mould face' | 'open face', cupId: string): number {
+  const piece = pieceOf(plan, cards, {}, {})!;
+  const drawn = piece.face({ kind: which });
+  const matter = piece.traced.matters.findIndex((m) => m.kind === 'cup' && m.cupId === cupId);
+  let [sum, n] = [0, 0];
+  for (let i = 0; i < 60; i++)
+    for (let j = 0; j < 60; j++) {
+      const code = drawn.sample((i + 0.5) / 60, (j + 0.5) / 60);
+      if (code < 0 || drawn.paint.fronts[code] !== matter) continue;
+      sum += (i + 0.5) / 30 - 1;
+      n++;
+    }
+  return sum / n;
+}
+
+describe('a face', () => {
+  it('of the mould is mirrored, as the piece is turned over to be seen', () => {
+    const plan = aside();
+    const cupId = plan.cups[1]!.id;
+    expect(across(plan, 'open face', cupId)).toBeGreaterThan(0.25);
+    expect(across(plan, 'mould face', cupId)).toBeLessThan(-0.25);
+  });
+
+  it('is the same picture again, to the last pixel', () => {
+    const [one, two] = [face(demo.rockpool, 'mould face'), face(demo.rockpool, 'mould face')];
+    expect(two.rgba).toEqual(one.rgba);
+    const other = pieceOf(demo.rockpool, cards, {}, { seed: '2' })!;
+    expect(wholePicture(other, { kind: 'mould face' }, { size: 60 }).rgba).not.toEqual(one.rgba);
+  });
+
+  it('shows level layers in a dome as rings of the areas its levels have', () => {
+    const { shows } = face(demo.tideline, 'mould face', 200);
+    const filled = figures(demo.tideline);
+    for (const { cupId, share } of shows) {
+      const flat = filled.filter((l) => l.cupId === cupId).reduce((s, l) => s + l.shows.mouldFace, 0);
+      expect(share).toBeCloseTo(flat, 1.6);
+    }
+  });
+
+  it('of a cut shows the layers by their depth', () => {
+    const piece = pieceOf(demo.tideline, cards, {}, {})!;
+    const drawn = piece.face({ kind: 'cut', heading: 30, off: 0 });
+    const cupAt = (y: number) => {
+      const matter = piece.traced.matters[drawn.paint.fronts[drawn.sample(0.5, y)]!];
+      return matter?.kind === 'cup' ? matter.cupId : undefined;
+    };
+    expect(cupAt(0.95)).toBe('mudflat');
+    expect(cupAt(0.03)).toBe('foam');
+  });
+
+  it('counts each place of itself to one cup: shares sum to 1', () => {
+    for (const which of ['mould face', 'open face'] as const) {
+      const { shows } = face(demo.rockpool, which);
+      expect(shows.reduce((s, x) => s + x.share, 0)).toBeCloseTo(1, 6);
+    }
+  });
+
+  it('draws finer what it drew coarse, and knows where a letter has room', () => {
+    const whole = face(demo.saltings, 'open face', 160);
+    expect(whole.done).toBe(true);
+    expect(whole.labels.length).toBeGreaterThan(0);
+    for (const label of whole.labels) {
+      const [x, y] = [Math.floor(label.x * whole.width), Math.floor(label.y * whole.height)];
+      expect(whole.rgba[4 * (y * whole.width + x) + 3]).toBe(255);
+    }
+  });
+});
+
+const figures = (plan: Plan) => computePlan(plan, cards).groups[0]!.layers;
+
+describe('a place of a face', () => {
+  it('tells the cup, the step that put it there and those that moved it since', () => {
+    const piece = pieceOf(demo.rockpool, cards, {}, {})!;
+    const rim = toldAt(piece, { kind: 'open face' }, 0.5, 0.012)!;
+    expect(rim.stepId).toBe('lay-foam');
+    expect(rim.cupId).toBe('foam');
+    expect(rim.moved).toContain('puddle-heron');
+    const told = Array.from({ length: 30 }, (_, i) =>
+      toldAt(piece, { kind: 'open face' }, 0.5, 0.5 + i / 90)
+    );
+    expect(new Set(told.map((t) => t?.stepId))).toContain('puddle-black');
+    expect(toldAt(piece, { kind: 'open face' }, 0.01, 0.01)).toBeUndefined();
+  });
+});
+
+describe('the muddy meter', () => {
+  it('is nothing for layers, and rises with every stroke', () => {
+    expect(muddiness(pieceOf(demo.tideline, cards, {}, {})!)).toBeLessThan(0.08);
+    const stirred = (strokes: number): Plan => {
+      const plan = aside();
+      const drag = {
+        id: 'drag',
+        act: {
+          kind: 'drag',
+          tool: 'skewer',
+          path: {
+            points: [
+              { x: -0.6, y: 0 },
+              { x: 0.7, y: 0.1 }
+            ]
+          },
+          depth: 'full',
+          width: 5,
+          strength: 0.9,
+          strokes
+        },
+        where: ['group-1'],
+        gates: []
+      };
+      return Plan.parse({ ...plan, steps: [...plan.steps, drag] });
+    };
+    const [few, many] = [stirred(1), stirred(14)].map((p) => muddiness(pieceOf(p, cards, {}, {})!));
+    expect(many!).toBeGreaterThan(few!);
+  });
+});
