@@ -6,7 +6,7 @@ module.exports = {
       comment: 'The core imports nothing but itself and small pure libraries.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: ['^src/core/', '^node_modules/(zod|culori|papaparse|ml-[a-z-]+)/'] }
+      to: { pathNot: ['^src/core/', '^node_modules/(zod|culori|papaparse|d3-contour|ml-[a-z-]+)/'] }
     },
     {
       name: 'interface-not-server',

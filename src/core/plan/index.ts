@@ -40,6 +40,7 @@ export {
   pieceOf,
   picturing,
   toldAt,
+  wholePicture,
   type Asked,
   type Drawing,
   type Part,
@@ -48,3 +49,4 @@ export {
   type Told
 } from './picture';
 export type { Cut, Face } from './faces';
+export { svgOf, type Purpose } from './picture-svg';

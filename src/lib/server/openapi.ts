@@ -8,6 +8,20 @@ import { RunEvent } from '$core/run';
 import { MatchRequest } from './match';
 import { Lot, Vessel } from '$core/shelf';
 import { Ways } from '$core/ways';
+import {
+  answer,
+  body,
+  clashes,
+  edits,
+  id,
+  ifMatch,
+  list,
+  one,
+  picture,
+  ref,
+  refused,
+  stream
+} from './openapi-parts';
 import { planFileSchema, planSchema } from './plan-schema';
 
 const SCHEMAS = {
@@ -23,49 +37,6 @@ const SCHEMAS = {
   MatchRequest,
   Ways
 };
-const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
-const body = (schema: object) => ({
-  requestBody: { required: true, content: { 'application/json': { schema } } }
-});
-const answer = (description: string, schema?: object, status = '200') => ({
-  [status]: {
-    description,
-    ...(schema ? { content: { 'application/json': { schema } } } : {})
-  }
-});
-const refused = answer('What is wrong, where, and how to mend it.', ref('Problems'), '422');
-const id = { name: 'id', in: 'path', required: true, schema: { type: 'string' } };
-const one = (schema: object) => ({ oneOf: [schema, { type: 'array', items: schema }] });
-const list = (schema: object) => ({ type: 'array', items: schema });
-
-const ifMatch = {
-  name: 'If-Match',
-  in: 'header',
-  required: false,
-  description:
-    'The revision (ETag) that the write was based on; 409 with what is there now where it is past.',
-  schema: { type: 'string' }
-};
-const clashes = {
-  ...answer('Changed, or taken, meanwhile.', ref('Problems'), '409'),
-  ...answer('Deleted meanwhile.', ref('Problems'), '410')
-};
-const edits = {
-  type: 'object',
-  required: ['edits'],
-  properties: {
-    edits: {
-      type: 'array',
-      items: {
-        type: 'object',
-        required: ['path'],
-        properties: { path: { type: 'array', items: { type: ['string', 'integer'] } }, value: {} }
-      }
-    }
-  }
-};
-const stream = { '200': { description: 'Server-sent events.', content: { 'text/event-stream': {} } } };
-
 const cards = (path: string, name: string) => ({
   [`/api/v1/${path}`]: {
     get: { summary: `All ${path}`, responses: answer('The cards, by name.', list(ref(name))) },
@@ -238,6 +209,11 @@ export function openapi() {
           summary: 'The plan as a file with every card it uses',
           responses: answer('The file.', ref('PlanFile'))
         }
+      },
+      '/api/v1/plans/{id}/picture': { parameters: [id], get: picture('The piece a plan comes to') },
+      '/api/v1/runs/{id}/picture': {
+        parameters: [id],
+        get: picture('The piece of a run, as its plan stood')
       },
       '/api/v1/runs': {
         get: { summary: 'All runs, latest first', responses: answer('The runs.', { type: 'array' }) },

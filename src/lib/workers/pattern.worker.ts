@@ -1,4 +1,13 @@
-import { muddiness, pieceOf, picturing, toldAt, type Drawing, type Face, type Piece, type Picture } from '$core/plan';
+import {
+  muddiness,
+  pieceOf,
+  picturing,
+  toldAt,
+  type Drawing,
+  type Face,
+  type Piece,
+  type Picture
+} from '$core/plan';
 
 /** What is asked of the pattern worker. Plans and shelves come as text, so that the same one is read once. */
 export type PatternTask = Wanted &

@@ -12,7 +12,7 @@
   import AskWays from '$lib/ui/workshop/AskWays.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
-  import PieceFace from '$lib/ui/PieceFace.svelte';
+  import PieceThumb from '$lib/ui/PieceThumb.svelte';
   import ImportPlan from '$lib/ui/ImportPlan.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
@@ -238,7 +238,11 @@
                   {@const run = data.drawn.get(piece.runId)}
                   {@const group = run?.groups.find((g) => g.groupId === piece.groupId)}
                   <span class="block p-2.5">
-                    {#if run && group}<PieceFace {group} face={run.face} size={96} />{/if}
+                    {#if run && group}<PieceThumb
+                        of="runs/{piece.runId}"
+                        cavities={group.strandId}
+                        width={96}
+                      />{/if}
                   </span>
                 {/if}
                 <span class="block border-t border-rule py-1 font-semibold {TONES[piece.grade]}"

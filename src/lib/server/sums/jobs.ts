@@ -12,6 +12,10 @@ import {
   type Plan,
   type Shelf,
   ordersOnDays,
+  pieceOf,
+  svgOf,
+  wholePicture,
+  type Face,
   type OrderAsked
 } from '$core/plan';
 import { freeze } from '$core/run';
@@ -22,13 +26,24 @@ import * as schema from '../database/schema';
 import { matchFromShelf, type MatchRequest } from '../match';
 import type { z } from 'zod';
 
+/** Which picture of a plan's piece. */
+export interface PictureAsked {
+  face: Face['kind'];
+  heading: number;
+  off: number;
+  size: number;
+  cavities?: string | undefined;
+  piece?: string | undefined;
+  until?: string | undefined;
+  as: 'png' | 'svg' | 'template';
+}
+
 /** A plan as its tile on the list shows it. */
 function tileOf(plan: Plan, past: Past, shelf: Shelf) {
-  const { groups, cups, totals, problems, bases } = figuresOf(plan, shelf, past);
+  const { cups, totals, problems, bases } = figuresOf(plan, shelf, past);
   return {
     id: plan.id,
     base: bases.map((b) => b.name).join(', ') || 'no base yet',
-    groups,
     cups,
     totals,
     toMend: problems.filter((p) => p.level !== 'note').length
@@ -110,6 +125,17 @@ export const jobs = {
   }) => ordersOnDays(orders, shelf, hours, curing),
   match: ({ request, shelf }: { request: z.infer<typeof MatchRequest>; shelf: Shelf }) =>
     matchFromShelf(request, shelf),
+  /** A picture of a piece: pixels, or a drawing in true size; nothing where the plan has no such cavities. */
+  picture: ({ plan, shelf, query }: { plan: Plan; shelf: Shelf; query: PictureAsked }) => {
+    const { face: kind, heading, off, cavities, piece: seed, until, size, as } = query;
+    const piece = pieceOf(plan, shelf, {}, { strandId: cavities, seed, until });
+    if (!piece) return undefined;
+    const face: Face = kind === 'cut' ? { kind, heading, off } : { kind };
+    const nameOf = (id: string) => plan.cups.find((c) => c.id === id)?.name ?? id;
+    if (as !== 'png') return { svg: svgOf(piece, face, as === 'svg' ? 'picture' : 'template', nameOf) };
+    const { rgba, width, height } = wholePicture(piece, face, { size });
+    return { rgba, width, height };
+  },
   record: ({ address }: { address: string }) => withDb(address, record),
   /** The whole database into a new file. */
   copy: ({ address, to }: { address: string; to: string }) =>

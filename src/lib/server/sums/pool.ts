@@ -12,6 +12,7 @@ const SECONDS: Record<JobName, number> = {
   ahead: 30,
   days: 30,
   match: 20,
+  picture: 30,
   record: 60,
   copy: 120
 };

@@ -16,13 +16,13 @@ export const load = async () => {
   return {
     shelf,
     broken,
-    plans: good.map(({ plan: { id, name, notes, showFace }, changedAt }, i) => ({
+    plans: good.map(({ plan: { id, name, notes }, changedAt, revision }, i) => ({
       ...tiles[i]!,
       id,
       name,
       notes,
-      showFace,
-      changedAt
+      changedAt,
+      revision
     }))
   };
 };

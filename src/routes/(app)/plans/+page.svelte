@@ -9,7 +9,7 @@
   import type { Problem } from '$core/problem';
   import CupMark from '$lib/ui/CupMark.svelte';
   import ImportPlan from '$lib/ui/ImportPlan.svelte';
-  import PieceFace from '$lib/ui/PieceFace.svelte';
+  import PieceThumb from '$lib/ui/PieceThumb.svelte';
   import { mass } from '$lib/ways.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
@@ -61,7 +61,7 @@
       <li>
         <a href="/plans/{plan.id}" class="sheet flex h-full gap-4 p-4 hover:border-ink-2">
           <div class="w-28 shrink-0">
-            {#if plan.groups[0]}<PieceFace group={plan.groups[0]} face={plan.showFace} size={112} />{/if}
+            <PieceThumb of="plans/{plan.id}" at={plan.revision} width={112} />
           </div>
           <div class="min-w-0 flex-1">
             <h2 class="text-[1.25rem]">{plan.name}</h2>

@@ -1,0 +1,43 @@
+<!-- A small picture of the piece that a plan or a run comes to, drawn by the server and kept there. -->
+<script lang="ts">
+  let {
+    of,
+    at = 0,
+    cavities,
+    until,
+    face,
+    width
+  }: {
+    /** `plans/ID` or `runs/ID`. */
+    of: string;
+    /** The revision it is drawn from: a new one, a new picture. */
+    at?: number;
+    cavities?: string | undefined;
+    /** The last step that is done in it; all of them when absent. */
+    until?: string | undefined;
+    /** The plan's show face when absent. */
+    face?: 'mould face' | 'open face' | undefined;
+    /** Pixels on the page. */
+    width: number;
+  } = $props();
+
+  const query = $derived(
+    new URLSearchParams({
+      size: String(width * 2),
+      at: String(at),
+      ...(cavities ? { cavities } : {}),
+      ...(until ? { until } : {}),
+      ...(face ? { face } : {})
+    })
+  );
+</script>
+
+<img
+  src="/api/v1/{of}/picture?{query}"
+  alt=""
+  loading="lazy"
+  decoding="async"
+  class="mx-auto block max-h-full object-contain"
+  style="width:{width}px;aspect-ratio:auto"
+  {width}
+/>

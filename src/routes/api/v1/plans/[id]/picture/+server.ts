@@ -1,0 +1,15 @@
+import { shelfOf } from '$core/plan';
+import { findPlan, wholeShelf } from '$lib/server/database';
+import { pictureResponse } from '$lib/server/picture';
+import { notHere } from '$lib/server/respond';
+import { store } from '$lib/server/store';
+
+/** A face or a cut of the piece that a plan comes to. */
+export const GET = async ({ params, url }) => {
+  const { db } = await store();
+  const found = await findPlan(db, params.id);
+  if (!found) return notHere('plan', params.id);
+  const shelf = shelfOf(found.plan, await wholeShelf(db));
+  const key = JSON.stringify([found.plan.id, found.revision, shelf.moulds, shelf.colourants, shelf.bases]);
+  return pictureResponse(url, { plan: found.plan, shelf, key });
+};

@@ -1,0 +1,13 @@
+import { findRun } from '$lib/server/database';
+import { pictureResponse } from '$lib/server/picture';
+import { notHere } from '$lib/server/respond';
+import { store } from '$lib/server/store';
+
+/** A face or a cut of the piece as the plan of a run had it when it began. */
+export const GET = async ({ params, url }) => {
+  const { db } = await store();
+  const run = await findRun(db, params.id);
+  if (!run) return notHere('run', params.id);
+  const { plan, shelf } = run.frozen.file;
+  return pictureResponse(url, { plan, shelf, key: `run ${run.id}` });
+};
