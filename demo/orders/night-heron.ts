@@ -71,6 +71,19 @@ export const nightHeron: Plan = {
           of: 'supplied'
         }
       ]
+    },
+    {
+      id: 'jug',
+      letter: 'D',
+      hatch: 'weave',
+      name: 'night jug',
+      from: {
+        cups: [
+          { cupId: 'heron', share: 0.53 },
+          { cupId: 'black', share: 0.47 }
+        ]
+      },
+      recipe: []
     }
   ],
   groups: [
@@ -97,20 +110,27 @@ export const nightHeron: Plan = {
   ],
   steps: [
     {
-      id: 'swirl-heron',
-      act: { kind: 'lay', cupId: 'heron', amount: { kind: 'to share', of: 0.45 } },
+      id: 'swirl-night',
+      act: {
+        kind: 'swirl',
+        cupId: 'jug',
+        amount: { kind: 'to share', of: 0.85 },
+        path: {
+          points: [
+            { x: -0.9, y: 0.6 },
+            { x: 0.9, y: 0.6 },
+            { x: 0.9, y: -0.6 },
+            { x: -0.9, y: -0.6 },
+            { x: -0.9, y: 0.3 },
+            { x: 0.9, y: 0.1 }
+          ]
+        },
+        from: 'low'
+      },
       where: ['loaf'],
       gates: [],
-      hands: { each: 2 },
-      note: 'both colours into one jug, heron in the corner, then poured along the long side'
-    },
-    {
-      id: 'swirl-black',
-      act: { kind: 'lay', cupId: 'black', amount: { kind: 'to share', of: 0.85 } },
-      where: ['loaf'],
-      gates: [],
-      hands: { each: 2 },
-      note: 'from the same jug, without stirring'
+      hands: { each: 4 },
+      note: 'heron in the corner of the jug, black in the middle; along the long side, without stirring'
     },
     {
       id: 'top-foam',

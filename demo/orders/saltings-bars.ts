@@ -85,7 +85,8 @@ export const saltings: Plan = {
         cupId: 'foam',
         amount: { kind: 'to share', of: 0.45 },
         at: { x: 0, y: 0 },
-        rounds: 4
+        rounds: 4,
+        post: 'reed'
       },
       where: ['slab'],
       gates: [],
@@ -99,7 +100,8 @@ export const saltings: Plan = {
         cupId: 'samphire',
         amount: { kind: 'to share', of: 0.75 },
         at: { x: 0, y: 0 },
-        rounds: 4
+        rounds: 4,
+        post: 'reed'
       },
       where: ['slab'],
       gates: [],
@@ -108,7 +110,7 @@ export const saltings: Plan = {
     },
     {
       id: 'column-mudflat',
-      act: { kind: 'column', cupId: 'mudflat', amount: { kind: 'rim' }, at: { x: 0, y: 0 }, rounds: 4 },
+      act: { kind: 'column', cupId: 'mudflat', amount: { kind: 'rim' }, at: { x: 0, y: 0 }, rounds: 4, post: 'reed' },
       where: ['slab'],
       gates: [],
       hands: { each: 2 },

@@ -20,6 +20,7 @@ export const samphire: Plan = {
       letter: 'A',
       hatch: 'weave',
       name: 'samphire',
+      mixing: 'marbled',
       from: {
         mix: 'mix-samphire'
       },

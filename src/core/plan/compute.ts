@@ -68,7 +68,7 @@ function workedOut(
     order: yields
   });
   const row = rowOf(plan, filled, worked, yields);
-  const pairs = touchingPairs(plan, groups);
+  const pairs = touchingPairs(plan, groups, palette);
   const craft = craftOf(plan, worked, filled);
   const problems = judge({ plan, filled, worked, cups, groups, pairs, needs: stock.needs, score });
   return {

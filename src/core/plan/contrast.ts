@@ -14,8 +14,8 @@ import { compatibilityOf, limitOf, type Base, type Colourant } from '../material
 import type { Found, Mend } from '../problem';
 import type { Cup } from './document';
 import { freshId } from './fresh-id';
-import { tintOf } from './looks';
-import type { ComputedGroup } from './piece';
+import { tintOf, type Palette } from './looks';
+import type { ComputedGroup, ComputedLayer } from './piece';
 import { dosesOf, type ResolvedCup, type ResolvedMix, type ResolvedPlan } from './resolve';
 
 /** Two cups that touch in a piece, and how they are told apart there. */
@@ -26,26 +26,50 @@ export interface TouchingPair {
   contrast: Contrast;
 }
 
+/** A cup where it lies in a piece: as a layer of its own, or as part of a jug's. */
+type Lying = Pick<ComputedLayer, 'cupId' | 'letter' | 'look'>;
+
 /**
- * Every pair of cups that touch: neighbours in the section, chambers side by side, and, where one mix is split and
- * poured wet on wet, every pair of a group. Judged by the colours as they lie in the piece.
+ * Every pair of cups that touch: neighbours in the section, chambers side by side, what was poured from one jug, and,
+ * where one mix is split and poured wet on wet, every pair of a group. Judged by the colours as they lie in the piece.
  */
-export function touchingPairs(plan: ResolvedPlan, groups: readonly ComputedGroup[]): TouchingPair[] {
+export function touchingPairs(
+  plan: ResolvedPlan,
+  groups: readonly ComputedGroup[],
+  { looks }: Palette
+): TouchingPair[] {
   const found = new Map<string, TouchingPair>();
+  const touch = (one: Lying, other: Lying) => {
+    if (one.cupId === other.cupId) return;
+    const [x, y] = one.cupId < other.cupId ? [one, other] : [other, one];
+    const key = `${x.cupId}|${y.cupId}`;
+    const contrast = contrastOf(x.look.lab, y.look.lab);
+    const before = found.get(key);
+    if (!before || contrast.deltaE < before.contrast.deltaE)
+      found.set(key, { a: x.cupId, b: y.cupId, letters: [x.letter, y.letter].sort().join(''), contrast });
+  };
+  /** What a layer is made of where it lies: its cup, or the cups of its jug. */
+  const lying = (layer: ComputedLayer): Lying[] => {
+    const { parts = [] } = plan.cupOf.get(layer.cupId) ?? {};
+    return parts.length
+      ? parts.map(({ cupId }) => ({
+          cupId,
+          letter: plan.cupOf.get(cupId)!.cup.letter,
+          look: looks.get(cupId)!.own
+        }))
+      : [layer];
+  };
   for (const { layers } of groups) {
-    layers.forEach((one, i) =>
+    layers.forEach((one, i) => {
+      const own = lying(one);
+      own.forEach((a, k) => own.slice(k + 1).forEach((b) => touch(a, b)));
       layers.slice(i + 1).forEach((other, j) => {
         const wet = !other.gated && sameMix(plan, one.cupId, other.cupId);
         const beside = one.chamber && other.chamber && Math.abs(one.from - other.from) < 1;
-        if ((j > 0 && !wet && !beside) || one.cupId === other.cupId) return;
-        const [x, y] = one.cupId < other.cupId ? [one, other] : [other, one];
-        const key = `${x.cupId}|${y.cupId}`;
-        const contrast = contrastOf(x.look.lab, y.look.lab);
-        const before = found.get(key);
-        if (!before || contrast.deltaE < before.contrast.deltaE)
-          found.set(key, { a: x.cupId, b: y.cupId, letters: [x.letter, y.letter].sort().join(''), contrast });
-      })
-    );
+        if (j > 0 && !wet && !beside) return;
+        for (const a of own) for (const b of lying(other)) touch(a, b);
+      });
+    });
   }
   return [...found.values()].sort((x, y) => x.contrast.deltaE - y.contrast.deltaE);
 }
