@@ -1,18 +1,44 @@
-import type { Drawing, Face, Picture, Plan, Shelf, Told } from '$core/plan';
+import type {
+  CutFound,
+  CutUp,
+  Dividing,
+  Drawing,
+  Face,
+  Picture,
+  Plan,
+  Shelf,
+  ShownBar,
+  Told
+} from '$core/plan';
 import type { PatternTask } from './workers/pattern.worker';
 
-/** Which face of which piece is wanted, and how large. */
-export interface Look {
+/** Which piece: of which plan, in which cavities, by which chance, after which step. */
+export interface Of {
   plan: Plan;
   shelf: Shelf;
   strandId?: string | undefined;
   seed?: string | undefined;
   until?: string | undefined;
+}
+
+/** Which face of which piece is wanted, and how large. */
+export interface Look extends Of {
   face: Face;
   how: Drawing;
 }
 
-type Answer = { slot: string; picture?: Picture; told?: Told; mud?: number };
+/** A casting as it is cut: its bars without their pictures. */
+export type Cutting = Omit<CutUp, 'bars'> & { bars: Omit<CutUp['bars'][number], 'faces'>[] };
+
+interface Answer {
+  slot: string;
+  picture?: Picture;
+  told?: Told;
+  mud?: number;
+  cutting?: Cutting;
+  bar?: ShownBar;
+  cuts?: CutFound[];
+}
 
 let worker: Worker | undefined;
 let next = 0;
@@ -36,7 +62,7 @@ const textOf = (of: object): string => {
   return text;
 };
 
-const wanted = ({ plan, shelf, strandId, seed, until }: Look) => ({
+const wanted = ({ plan, shelf, strandId, seed, until }: Of) => ({
   plan: textOf(plan),
   shelf: textOf(shelf),
   ...(strandId === undefined ? {} : { strandId }),
@@ -65,7 +91,7 @@ export class PatternWork {
   }
 
   /** How far the colours of the piece have run into one another. */
-  askMud(look: Look): void {
+  askMud(look: Of): void {
     send({ kind: 'mud', slot: this.#slot, ...wanted(look) });
   }
 
@@ -75,6 +101,37 @@ export class PatternWork {
       this.#told = resolve;
       send({ kind: 'tell', slot: this.#slot, face: look.face, x, y, ...wanted(look) });
     });
+  }
+
+  end(): void {
+    listeners.delete(this.#slot);
+    worker?.postMessage({ kind: 'stop', slot: this.#slot, plan: '', shelf: '' } satisfies PatternTask);
+  }
+}
+
+/** A casting cut into bars, drawn beside the page one after another. */
+export class CutWork {
+  cutting = $state.raw<Cutting>();
+  bars = $state.raw<ShownBar[]>([]);
+  cuts = $state.raw<CutFound[]>([]);
+  #slot = `${next++}`;
+
+  constructor() {
+    listeners.set(this.#slot, ({ cutting, bar, cuts }) => {
+      if (cutting) [this.cutting, this.bars] = [cutting, []];
+      else if (bar) this.bars = [...this.bars, bar];
+      else if (cuts) this.cuts = cuts;
+    });
+  }
+
+  /** Draws at most so many bars, the longer side of each so many pixels. */
+  cut(of: Of, dividing: Dividing, { size, most }: { size: number; most: number }): void {
+    send({ kind: 'bars', slot: this.#slot, dividing, size, most, ...wanted(of) });
+  }
+
+  /** The ways of cutting by how much they show of a cup. */
+  search(of: Of, dividing: Dividing, cupId: string): void {
+    send({ kind: 'cuts', slot: this.#slot, dividing, cupId, ...wanted(of) });
   }
 
   end(): void {

@@ -32,6 +32,7 @@ export class Prism {
   /** A place of the cavity in the prism; undefined where it is outside the wall. */
   spotAt(x: number, y: number, level: number): Spot | undefined {
     const { section, volumeAt } = this.shaped;
+    if (level < 0) return undefined;
     const [kx, ky] = this.shaped.scaleAt(level);
     if (!(kx > 0 && ky > 0)) return undefined;
     if (!section.contains(x / kx, y / ky)) return undefined;

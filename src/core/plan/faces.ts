@@ -5,13 +5,23 @@ import type { ResolvedPlan } from './resolve';
 import type { Traced } from './traced';
 
 /** A face to look at: the mould's side, the open side, or a cut straight down through it. */
-export type Face = { kind: 'mould face' } | { kind: 'open face' } | Cut;
+export type Face = { kind: 'mould face' } | { kind: 'open face' } | Cut | Plane;
 
 /** A cut: its line by a heading from the right, degrees, and how far to the left of the middle it passes, mm. */
 export interface Cut {
   kind: 'cut';
   heading: number;
   off: number;
+}
+
+type Vector = readonly [number, number, number];
+
+/** Any plane: its lower left corner in the cavity, mm from the middle and from the mould face, and its two sides. */
+export interface Plane {
+  kind: 'plane';
+  at: Vector;
+  along: Vector;
+  up: Vector;
 }
 
 /** The picture of a face: how large it is, mm, and what is seen at each place. */
@@ -38,7 +48,8 @@ export function drawnFace(plan: ResolvedPlan, traced: Traced, palette: Palette, 
   const paint = paintOf(plan, traced, palette);
   const { section } = traced.prism.shaped;
   const [width, height] = [2 * section.half.width, 2 * section.half.length];
-  if (face.kind === 'cut') return drawnCut(traced, paint, face);
+  if (face.kind === 'plane') return drawnPlane(traced, paint, face);
+  if (face.kind === 'cut') return drawnPlane(traced, paint, planeOfCut(traced, face));
   const sightAt = face.kind === 'mould face' ? mouldSight(traced) : openSight(traced);
   const deep = topOf(traced.prism, traced.engine.level);
   const mirrored = face.kind === 'mould face' ? -1 : 1;
@@ -102,20 +113,31 @@ export const topOf = (prism: Prism, height: number): number =>
 const THROUGH = 12;
 
 /** A cut straight down: along its line to the right, up to the open side. */
-function drawnCut(traced: Traced, paint: Paint, { heading, off }: Cut): DrawnFace {
-  const { prism, engine } = traced;
+function planeOfCut({ prism, engine }: Traced, { heading, off }: Cut): Plane {
   const { section, depth } = prism.shaped;
   const a = (heading * Math.PI) / 180;
   const [c, s] = [Math.cos(a), Math.sin(a)];
-  const reach = lineThrough(section, { c, s, off });
-  const height = Math.max(depth, topOf(prism, engine.level));
-  const sightAt = (px: number, py: number): Sight => {
-    const along = reach.from + px * (reach.to - reach.from);
-    const level = (1 - py) * height;
-    return (mm) => prism.spotAt(c * along - s * (off + mm), s * along + c * (off + mm), level);
-  };
+  const { from, to } = lineThrough(section, { c, s, off });
   return {
-    width: reach.to - reach.from,
+    kind: 'plane',
+    at: [c * from - s * off, s * from + c * off, 0],
+    along: [c * (to - from), s * (to - from), 0],
+    up: [0, 0, Math.max(depth, topOf(prism, engine.level))]
+  };
+}
+
+/** What is seen on a plane, and behind it where that is not hidden. */
+function drawnPlane(traced: Traced, paint: Paint, { at, along, up }: Plane): DrawnFace {
+  const [width, height] = [Math.hypot(...along), Math.hypot(...up)];
+  const into = cross(along, up).map((v) => -v / (width * height));
+  const sightAt =
+    (px: number, py: number): Sight =>
+    (mm) => {
+      const [x, y, z] = [0, 1, 2].map((i) => at[i]! + px * along[i]! + (1 - py) * up[i]! + mm * into[i]!);
+      return traced.prism.spotAt(x!, y!, z!);
+    };
+  return {
+    width,
     height,
     paint,
     spotAt: (px, py) => sightAt(px, py)(0),
@@ -125,6 +147,12 @@ function drawnCut(traced: Traced, paint: Paint, { heading, off }: Cut): DrawnFac
     }
   };
 }
+
+const cross = (a: Vector, b: Vector): Vector => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0]
+];
 
 /** From where to where a line over a footprint can be inside it, mm along the line. */
 function lineThrough(

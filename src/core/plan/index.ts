@@ -50,3 +50,5 @@ export {
 } from './picture';
 export type { Cut, Face } from './faces';
 export { svgOf, type Purpose } from './picture-svg';
+export { barsShown, cutsFor, cutUp, type CutFound, type CutUp, type ShownBar } from './bars';
+export type { Dividing } from './cuts';

@@ -36,40 +36,66 @@ export const TONES = {
  * @param until the last step that is done; all of them when absent
  */
 export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, until?: string): Traced {
-  const { strand, cavity } = filled;
-  const prism = prismOf(strand.kind, cavity);
+  const prism = prismOf(filled.strand.kind, filled.cavity);
+  const casting = castingIn(plan, filled, prism, seed);
   const matters: Matter[] = [];
-  const { half } = prism.shaped.section;
-  const long = Math.max(half.width, half.length) / Math.min(half.width, half.length);
-  const bar = long > 1.8 && (strand.group.cutInto ?? 1) > 1;
-  const casting = new Casting(prism.shaped.section, `${plan.plan.id}/${strand.id}/${seed}`, bar);
   const poured = new Map<number, number>();
-  const content = contentsOf(plan, matters);
-  const chambers = chambersOf(filled);
   const steps = performed(plan, filled, until);
-  // A heavy colour has sunk once all is poured that it sinks through.
-  const whole =
-    until === undefined || steps.some((s) => s.step === plan.steps.findLast((x) => pours(x, filled)));
-  for (const { step, act, share, gated } of steps) {
-    casting.begin(step.step.id);
-    if (gated) casting.setStill();
-    if (!act.definition.flow) continue;
-    const drawn = filled.pours.find((p) => p.stepId === step.step.id);
-    const ml = (drawn?.each ?? 0) * share;
-    if (drawn && ml <= 0) continue;
-    if (drawn) count(poured, content(drawn.cupId), ml);
-    const sinks = drawn && whole ? sinkingOf(plan, filled, drawn, casting) : 0;
-    if (sinks > 0) casting.keepHeavy(content(drawn!.cupId).matter, ml * 1000 * sinks);
-    act.definition.flow(act.act, casting, {
-      mm3: ml * 1000 * (1 - sinks),
-      content,
-      chamber: (id) => chambers.get(id)
-    });
-  }
+  const going: Going = {
+    plan,
+    filled,
+    casting,
+    poured,
+    content: contentsOf(plan, matters),
+    chambers: chambersOf(filled),
+    // A heavy colour has sunk once all is poured that it sinks through.
+    sinks: until === undefined || steps.some((s) => s.step === plan.steps.findLast((x) => pours(x, filled)))
+  };
+  for (const step of steps) perform(step, going);
   const engine = casting.engine();
   if (casting.embeds.length) matters.push({ kind: 'solid' });
   for (const { matter, mm3 } of casting.left) poured.set(matter, (poured.get(matter) ?? 0) - mm3 / 1000);
   return { prism, casting, engine, matters, poured };
+}
+
+/** What is carried from step to step while a cavity is gone through. */
+interface Going extends Pick<Traced, 'casting'> {
+  plan: ResolvedPlan;
+  filled: FilledStrand;
+  poured: Map<number, number>;
+  content(cupId: string): Content;
+  chambers: ReadonlyMap<string, { id: string; from: number; to: number }>;
+  /** Whether what is heavy sinks. */
+  sinks: boolean;
+}
+
+/** An empty cavity; one much longer than wide that is cut into pieces is a bar. */
+function castingIn({ plan }: ResolvedPlan, { strand }: FilledStrand, prism: Prism, seed: string): Casting {
+  const { section } = prism.shaped;
+  const { width, length } = section.half;
+  const bar = Math.max(width, length) > 1.8 * Math.min(width, length) && (strand.group.cutInto ?? 1) > 1;
+  return new Casting(section, `${plan.id}/${strand.id}/${seed}`, bar);
+}
+
+/** Does one act, or one round of it, in the casting. */
+function perform({ step, act, share, gated }: Performed, going: Going): void {
+  const { plan, filled, casting, content, chambers } = going;
+  casting.begin(step.step.id);
+  if (gated) casting.setStill();
+  const drawn = filled.pours.find((p) => p.stepId === step.step.id);
+  const ml = (drawn?.each ?? 0) * share;
+  if (!act.definition.flow || (drawn && ml <= 0)) return;
+  let sinks = 0;
+  if (drawn) {
+    count(going.poured, content(drawn.cupId), ml);
+    sinks = going.sinks ? sinkingOf(plan, filled, drawn, casting) : 0;
+    if (sinks > 0) casting.keepHeavy(content(drawn.cupId).matter, ml * 1000 * sinks);
+  }
+  act.definition.flow(act.act, casting, {
+    mm3: ml * 1000 * (1 - sinks),
+    content,
+    chamber: (id) => chambers.get(id)
+  });
 }
 
 const pours = ({ step }: ResolvedStep, { pours: all }: FilledStrand) => all.some((p) => p.stepId === step.id);

@@ -200,7 +200,7 @@
         onkeydown={moved}
       ></button>
     {/if}
-  {:else if face.kind !== 'cut'}
+  {:else if face.kind === 'mould face' || face.kind === 'open face'}
     <PieceFace {group} face={face.kind} size={380} {vision} {marks} />
   {/if}
 </div>

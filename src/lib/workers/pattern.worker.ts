@@ -1,12 +1,17 @@
 import {
+  barsShown,
+  cutsFor,
+  cutUp,
   muddiness,
   pieceOf,
   picturing,
   toldAt,
+  type Dividing,
   type Drawing,
   type Face,
   type Piece,
-  type Picture
+  type Picture,
+  type ShownBar
 } from '$core/plan';
 
 /** What is asked of the pattern worker. Plans and shelves come as text, so that the same one is read once. */
@@ -15,6 +20,8 @@ export type PatternTask = Wanted &
     | { kind: 'draw'; slot: string; face: Face; how: Drawing }
     | { kind: 'tell'; slot: string; face: Face; x: number; y: number }
     | { kind: 'mud'; slot: string }
+    | { kind: 'bars'; slot: string; dividing: Dividing; size: number; most: number }
+    | { kind: 'cuts'; slot: string; dividing: Dividing; cupId: string }
     | { kind: 'stop'; slot: string }
   );
 
@@ -46,10 +53,20 @@ function pieceFor({ plan, shelf, strandId, seed, until }: Wanted): Piece | undef
 }
 
 self.onmessage = ({ data }: MessageEvent<PatternTask>) => {
-  if (data.kind === 'stop') return void drawings.delete(data.slot);
+  if (data.kind === 'stop') {
+    drawings.delete(data.slot);
+    cuttings.delete(data.slot);
+    return;
+  }
   if (data.kind === 'draw') return begin(data);
   const piece = pieceFor(data);
   if (data.kind === 'mud') return self.postMessage({ slot: data.slot, mud: piece ? muddiness(piece) : 0 });
+  if (data.kind === 'bars') return piece && beginBars(piece, data);
+  if (data.kind === 'cuts')
+    return self.postMessage({
+      slot: data.slot,
+      cuts: piece ? cutsFor(piece, data.dividing, data.cupId) : []
+    });
   self.postMessage({ slot: data.slot, told: piece && toldAt(piece, data.face, data.x, data.y) });
 };
 
@@ -80,3 +97,24 @@ function drawOn(): void {
   }
   if (drawings.size) setTimeout(drawOn);
 }
+
+/** The cutting at once, then a bar at a time, with other messages heard between them; a new cutting overtakes. */
+function beginBars(
+  piece: Piece,
+  { slot, dividing, size, most }: Extract<PatternTask, { kind: 'bars' }>
+): void {
+  const { bars, ...cutting } = cutUp(piece, dividing);
+  self.postMessage({ slot, cutting: { ...cutting, bars: bars.map(({ faces: _, ...bar }) => bar) } });
+  const shown = barsShown(piece, { ...cutting, bars: bars.slice(0, most) }, size);
+  cuttings.set(slot, shown);
+  const next = () => {
+    if (cuttings.get(slot) !== shown) return;
+    const step = shown.next();
+    if (step.done) return void cuttings.delete(slot);
+    self.postMessage({ slot, bar: step.value });
+    setTimeout(next);
+  };
+  next();
+}
+
+const cuttings = new Map<string, Generator<ShownBar>>();

@@ -28,7 +28,7 @@ import type { z } from 'zod';
 
 /** Which picture of a plan's piece. */
 export interface PictureAsked {
-  face: Face['kind'];
+  face: 'mould face' | 'open face' | 'cut';
   heading: number;
   off: number;
   size: number;

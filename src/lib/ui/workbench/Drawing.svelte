@@ -9,6 +9,7 @@
   import CoreDrawing from '../CoreDrawing.svelte';
   import { said } from '$lib/ways.svelte';
   import PiecePicture from '../PiecePicture.svelte';
+  import Bars from './Bars.svelte';
   import Look from './Look.svelte';
   import { marksOf } from '../marks';
   import { extentOf } from '../outline';
@@ -164,6 +165,9 @@
       {/if}
     </p>
     <Look {plan} {computed} {editor} {group} face={looked} bind:cut bind:seed bind:until bind:part {vision} />
+    {#if (plan.groups.find((g) => g.id === group.groupId)?.cutInto ?? 1) > 1}
+      <Bars {plan} {computed} {editor} {group} {seed} />
+    {/if}
     <div class="mx-auto w-full max-w-[420px]">
       <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} {vision} />
     </div>
