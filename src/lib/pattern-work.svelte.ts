@@ -1,4 +1,6 @@
 import type {
+  AskedFace,
+  FaceAnswer,
   CutFound,
   CutUp,
   Dividing,
@@ -7,6 +9,7 @@ import type {
   Picture,
   Plan,
   Shelf,
+  Searching,
   ShownBar,
   Told
 } from '$core/plan';
@@ -38,6 +41,8 @@ interface Answer {
   cutting?: Cutting;
   bar?: ShownBar;
   cuts?: CutFound[];
+  searching?: Searching;
+  answer?: FaceAnswer;
 }
 
 let worker: Worker | undefined;
@@ -137,5 +142,35 @@ export class CutWork {
   end(): void {
     listeners.delete(this.#slot);
     worker?.postMessage({ kind: 'stop', slot: this.#slot, plan: '', shelf: '' } satisfies PatternTask);
+  }
+}
+
+/** A search for the pour whose face comes nearest to what is wanted: how far it is, what came of it, and how to stop it. */
+export class FaceSearch {
+  searching = $state.raw<Searching>();
+  answer = $state.raw<FaceAnswer>();
+  #slot = `${next++}`;
+
+  constructor() {
+    listeners.set(this.#slot, ({ searching, answer }) => {
+      if (searching) this.searching = searching;
+      if (answer) [this.searching, this.answer] = [undefined, answer];
+    });
+  }
+
+  start(of: Of, asked: AskedFace): void {
+    this.answer = undefined;
+    this.searching = { tried: 0, of: 1, off: 1 };
+    send({ kind: 'ask', slot: this.#slot, asked, ...wanted(of) });
+  }
+
+  stop(): void {
+    this.searching = undefined;
+    worker?.postMessage({ kind: 'stop', slot: this.#slot, plan: '', shelf: '' } satisfies PatternTask);
+  }
+
+  end(): void {
+    this.stop();
+    listeners.delete(this.#slot);
   }
 }

@@ -60,7 +60,7 @@ function takesOver(plan: ResolvedPlan, { cup, face, pour }: White): Found {
     code: 'white-takes-over',
     level: 'warn',
     path: `plan/cups/${cup.cupId}`,
-    sentence: `${cup.name} will take over: ${percent(pour)} of what swirls together, but it hides at ${cup.hides!.toFixed(1)} mm, so about ${percent(face)} of its face.`,
+    sentence: `${cup.name} will take over: ${percent(pour)} of what swirls together, but it hides at ${cup.hides!.toFixed(1)} mm, so it can cover ${percent(face)} of its face.`,
     mend: 'Pour less of it, or wait before it.',
     tries: lessWhite(plan, cup)
   };

@@ -52,3 +52,12 @@ export type { Cut, Face } from './faces';
 export { svgOf, type Purpose } from './picture-svg';
 export { barsShown, cutsFor, cutUp, type CutFound, type CutUp, type ShownBar } from './bars';
 export type { Dividing } from './cuts';
+export {
+  askingFace,
+  ZONES,
+  type AskedFace,
+  type FaceAnswer,
+  type Searching,
+  type Wish,
+  type Zone
+} from './ask-face';

@@ -1,4 +1,5 @@
 import {
+  askingFace,
   barsShown,
   cutsFor,
   cutUp,
@@ -6,11 +7,14 @@ import {
   pieceOf,
   picturing,
   toldAt,
+  type AskedFace,
   type Dividing,
   type Drawing,
   type Face,
+  type FaceAnswer,
   type Piece,
   type Picture,
+  type Searching,
   type ShownBar
 } from '$core/plan';
 
@@ -22,6 +26,7 @@ export type PatternTask = Wanted &
     | { kind: 'mud'; slot: string }
     | { kind: 'bars'; slot: string; dividing: Dividing; size: number; most: number }
     | { kind: 'cuts'; slot: string; dividing: Dividing; cupId: string }
+    | { kind: 'ask'; slot: string; asked: AskedFace }
     | { kind: 'stop'; slot: string }
   );
 
@@ -56,9 +61,11 @@ self.onmessage = ({ data }: MessageEvent<PatternTask>) => {
   if (data.kind === 'stop') {
     drawings.delete(data.slot);
     cuttings.delete(data.slot);
+    searches.delete(data.slot);
     return;
   }
   if (data.kind === 'draw') return begin(data);
+  if (data.kind === 'ask') return beginSearch(data);
   const piece = pieceFor(data);
   if (data.kind === 'mud') return self.postMessage({ slot: data.slot, mud: piece ? muddiness(piece) : 0 });
   if (data.kind === 'bars') return piece && beginBars(piece, data);
@@ -118,3 +125,19 @@ function beginBars(
 }
 
 const cuttings = new Map<string, Generator<ShownBar>>();
+
+const searches = new Map<string, Generator<Searching, FaceAnswer>>();
+
+/** One pour tried at a time, so that a search is stopped at once and pictures are drawn meanwhile. */
+function beginSearch({ slot, plan, shelf, asked }: Extract<PatternTask, { kind: 'ask' }>): void {
+  const search = askingFace(JSON.parse(plan), JSON.parse(shelf), asked);
+  searches.set(slot, search);
+  const next = () => {
+    if (searches.get(slot) !== search) return;
+    const step = search.next();
+    if (step.done) searches.delete(slot);
+    self.postMessage({ slot, ...(step.done ? { answer: step.value } : { searching: step.value }) });
+    if (!step.done) setTimeout(next);
+  };
+  next();
+}

@@ -1,5 +1,7 @@
 <script lang="ts">
   import { Tabs } from 'bits-ui';
+  import { onDestroy, untrack } from 'svelte';
+  import { PatternWork } from '$lib/pattern-work.svelte';
   import Hint from '../Hint.svelte';
   import { VISIONS, type Vision } from '$core/colour';
   import type { Computed, Face, Part, Picture, Plan, Told } from '$core/plan';
@@ -9,6 +11,7 @@
   import CoreDrawing from '../CoreDrawing.svelte';
   import { said } from '$lib/ways.svelte';
   import PiecePicture from '../PiecePicture.svelte';
+  import AskFace from './AskFace.svelte';
   import Bars from './Bars.svelte';
   import Look from './Look.svelte';
   import { marksOf } from '../marks';
@@ -24,7 +27,21 @@
   let seed = $state<string>();
   let until = $state<string>();
   let part = $state.raw<Part>();
+  let asking = $state(false);
   const looked = $derived<Face>(face === 'cut' ? { kind: 'cut', ...cut } : { kind: face });
+  const mudWork = new PatternWork();
+  onDestroy(() => mudWork.end());
+  const mud = $derived(mudWork.mud);
+  // Asked once the picture stands: it tells of the same piece.
+  $effect(() => {
+    if (picture?.done && group)
+      untrack(() => mudWork.askMud({ plan, shelf: editor.shelf, strandId: group.strandId, seed, until }));
+  });
+  /** A white that may run out into skins: what the warning says it can cover. */
+  const mayCover = $derived((cupId: string) => {
+    const over = computed.problems.find((p) => p.code === 'white-takes-over' && p.path.includes(cupId));
+    return over && group?.layers.reduce((s, l) => s + (l.cupId === cupId ? l.shows.mouldFace : 0), 0);
+  });
   const lineOf = (id: string) => computed.lines.find((l) => l.stepId === id)?.line ?? '';
   let vision = $state<Vision>('everyone');
   const NAMES = { 'mould face': 'Mould face', 'open face': 'Open face', cut: 'Cut' };
@@ -32,6 +49,13 @@
   const VERDICTS = { clear: 'text-ink-2', close: 'text-ochre', 'reads as one': 'text-cinnabar' };
   const markOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const group = $derived(computed.groups[Math.min(chosen, computed.groups.length - 1)]);
+  const strandId = $derived(group?.strandId);
+  /** A bar is cut across, anything else from side to side. */
+  $effect.pre(() => {
+    if (strandId === undefined) return;
+    const { width, length } = untrack(() => extentOf(group));
+    cut = { heading: width > 1.8 * length ? 90 : 0, off: 0 };
+  });
   /** Where the step that is looked at is done, if it is done in these cavities. */
   const marks = $derived.by(() => {
     const step = plan.steps.find((s) => s.id === editor.looking);
@@ -41,22 +65,26 @@
   });
   const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
 
+  /** Of a layer, what each cup is of it: the layer's own, or the cups of its jug by their shares. */
+  const inLayer = $derived((l: { cupId: string }, cupId: string) => {
+    const { from } = plan.cups.find((c) => c.id === l.cupId) ?? {};
+    if (!from || !('cups' in from)) return l.cupId === cupId ? 1 : 0;
+    const whole = from.cups.reduce((s, c) => s + c.share, 0);
+    return (from.cups.find((c) => c.cupId === cupId)?.share ?? 0) / whole;
+  });
   // Poured → shows: one row a cup, its layers summed.
   const shows = $derived(
     computed.cups.flatMap((cup) => {
-      const layers = group?.layers.filter((l) => l.cupId === cup.cupId) ?? [];
-      if (!group || !layers.length) return [];
-      const sum = (pick: (l: (typeof layers)[number]) => number) => layers.reduce((s, l) => s + pick(l), 0);
-      const filled = group.layers.reduce((s, l) => s + l.each, 0);
+      const layers = group?.layers ?? [];
+      const sum = (pick: (l: (typeof layers)[number]) => number) =>
+        layers.reduce((s, l) => s + pick(l) * inLayer(l, cup.cupId), 0);
+      const poured = sum((l) => l.each);
+      if (!poured) return [];
+      const filled = layers.reduce((s, l) => s + l.each, 0);
       const level = sum((l) => (face === 'open face' ? l.shows.openFace : l.shows.mouldFace));
-      return [
-        {
-          cup,
-          poured: sum((l) => l.each) / filled,
-          // What the picture shows is counted in it; until it is drawn, the cups stand as level layers.
-          shows: picture?.done ? (picture.shows.find((x) => x.cupId === cup.cupId)?.share ?? 0) : level
-        }
-      ];
+      // What the picture shows is counted in it; until it is drawn, the cups stand as level layers.
+      const counted = picture?.shows.find((x) => x.cupId === cup.cupId)?.share ?? 0;
+      return [{ cup, poured: poured / filled, shows: picture?.done ? counted : level }];
     })
   );
 </script>
@@ -147,6 +175,9 @@
             <p class="pl-[18px] text-ink-2">
               {percent(row.poured)} → <span class="text-ink">{percent(row.shows)}</span>
             </p>
+            {#if mayCover(row.cup.cupId)}
+              <p class="pl-[18px] text-[0.8rem] text-ochre">can cover {percent(mayCover(row.cup.cupId)!)}</p>
+            {/if}
           </div>
         {/each}
       </div>
@@ -164,7 +195,21 @@
         Tap a place to ask what it is and how it came there.
       {/if}
     </p>
-    <Look {plan} {computed} {editor} {group} face={looked} bind:cut bind:seed bind:until bind:part {vision} />
+    <Look
+      {plan}
+      {computed}
+      {editor}
+      {group}
+      face={looked}
+      bind:cut
+      bind:seed
+      bind:until
+      bind:part
+      bind:asking
+      {vision}
+      {mud}
+    />
+    {#if asking}<AskFace {plan} {computed} {editor} {group} face={looked} {shows} />{/if}
     {#if (plan.groups.find((g) => g.id === group.groupId)?.cutInto ?? 1) > 1}
       <Bars {plan} {computed} {editor} {group} {seed} />
     {/if}

@@ -19,7 +19,9 @@
     seed = $bindable(),
     until = $bindable(),
     part = $bindable(),
-    vision
+    asking = $bindable(),
+    vision,
+    mud
   }: {
     plan: Plan;
     computed: Computed;
@@ -32,7 +34,11 @@
     /** The last step that is shown done; all of them when absent. */
     until: string | undefined;
     part: Part | undefined;
+    /** Whether a face is asked for. */
+    asking: boolean;
     vision: Vision;
+    /** How far the colours have run into one another, 0..1; undefined until it is known. */
+    mud: number | undefined;
   } = $props();
 
   const SEEDS = ['1', '2', '3', '4'];
@@ -69,6 +75,24 @@
   onDestroy(stop);
 
   const extent = $derived(extentOf(group));
+  /** Where this face is fetched from as a file. */
+  const fileOf = $derived((as: 'png' | 'svg' | 'template') => {
+    const query = new URLSearchParams({
+      as,
+      face: face.kind,
+      cavities: group.strandId,
+      size: '1600',
+      ...(seed ? { piece: seed } : {}),
+      ...(until ? { until } : {}),
+      ...(face.kind === 'cut' ? { heading: String(face.heading), off: String(face.off) } : {})
+    });
+    return `/api/v1/plans/${plan.id}/picture?${query}`;
+  });
+  const CLEAN = 0.12;
+  const MUDDY = 0.35;
+  const mudWords = $derived(
+    mud === undefined || mud < CLEAN ? 'clean borders' : mud < MUDDY ? 'finely drawn' : 'turning muddy'
+  );
   const ZOOM = 0.3;
 </script>
 
@@ -103,6 +127,9 @@
     aria-pressed={part !== undefined}
     onclick={() => (part = part ? undefined : { x: 0.5 - ZOOM / 2, y: 0.5 - ZOOM / 2, side: ZOOM })}
     >{part ? 'All of it' : 'Closer'}</button
+  >
+  <button class="button bare min-h-9" aria-pressed={asking} onclick={() => (asking = !asking)}
+    >Ask for a face</button
   >
 </div>
 {#if until !== undefined}
@@ -176,3 +203,15 @@
     {/each}
   </div>
 {/if}
+<p class="flex flex-wrap items-center justify-center gap-x-4 text-[0.85rem] text-ink-2">
+  {#if mud !== undefined}
+    <span data-testid="mud" class={mud >= MUDDY ? 'text-ochre' : ''}>
+      run together {(mud * 100).toFixed(0)} %, {mudWords}
+    </span>
+  {/if}
+  <span>
+    keep as <a class="underline" href={fileOf('png')} download="{plan.id}.png">PNG</a>,
+    <a class="underline" href={fileOf('svg')} download>SVG in true size</a>,
+    <a class="underline" href={fileOf('template')} download>template for under the mould</a>
+  </span>
+</p>

@@ -1,0 +1,136 @@
+<!-- How much of the face each colour is to show: the pour that comes nearest is searched beside the page, and applied in one tap. -->
+<script lang="ts">
+  import {
+    ZONES,
+    type Computed,
+    type ComputedGroup,
+    type Face,
+    type Plan,
+    type Wish,
+    type Zone
+  } from '$core/plan';
+  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import { FaceSearch } from '$lib/pattern-work.svelte';
+  import { onDestroy } from 'svelte';
+  import Bar from '../Bar.svelte';
+  import Choice from '../Choice.svelte';
+  import CupMark from '../CupMark.svelte';
+  import QuantityField from '../QuantityField.svelte';
+
+  let {
+    plan,
+    computed,
+    editor,
+    group,
+    face,
+    shows
+  }: {
+    plan: Plan;
+    computed: Computed;
+    editor: PlanEditor;
+    group: ComputedGroup;
+    face: Face;
+    /** What each cup shows now, 0..1. */
+    shows: readonly { cup: { cupId: string }; shows: number }[];
+  } = $props();
+
+  const search = new FaceSearch();
+  onDestroy(() => search.end());
+  const cups = $derived(computed.cups.filter((c) => shows.some((s) => s.cup.cupId === c.cupId)));
+  let wishes = $state<Wish[]>([]);
+  const nowOf = (cupId: string) => shows.find((s) => s.cup.cupId === cupId)?.shows ?? 0;
+  function wish(cupId: string) {
+    wishes = [...wishes, { cupId, zone: 'all of it', share: Math.round(nowOf(cupId) * 100) / 100 }];
+  }
+  const change = (i: number, part: Partial<Wish>) =>
+    (wishes = wishes.map((w, k) => (k === i ? { ...w, ...part } : w)));
+  function start() {
+    search.start(
+      { plan, shelf: editor.shelf },
+      { groupId: group.strandId, face: $state.snapshot(face), wishes: $state.snapshot(wishes) }
+    );
+  }
+  const cupOf = (id: string) => cups.find((c) => c.cupId === id);
+  const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
+  /** Off by no more than this is as asked. */
+  const NEAR = 0.03;
+</script>
+
+<section class="mx-auto w-full max-w-[460px] text-[0.9rem]" aria-label="Ask for a face">
+  <div class="flex flex-wrap items-center gap-2">
+    <span class="text-ink-2">Ask for more or less of</span>
+    {#each cups as cup (cup.cupId)}
+      <button
+        class="button bare min-h-9 p-0.5"
+        aria-label="Ask for {cup.name}"
+        onclick={() => wish(cup.cupId)}
+      >
+        <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={24} />
+      </button>
+    {/each}
+  </div>
+  {#each wishes as w, i (i)}
+    {@const cup = cupOf(w.cupId)}
+    <div class="mt-1 flex flex-wrap items-center gap-2">
+      {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
+      <QuantityField
+        quiet
+        width="3rem"
+        label="How much {cup?.name ?? ''} shows"
+        unit="%"
+        min={0}
+        max={1}
+        value={w.share}
+        onchange={(share) => change(i, { share })}
+      />
+      <span class="text-ink-2">of</span>
+      <Choice
+        quiet
+        label="Of which part"
+        value={w.zone}
+        options={ZONES.map((z) => ({ value: z, label: z }))}
+        onchange={(zone) => change(i, { zone: zone as Zone })}
+      />
+      <button
+        class="button bare min-h-9 underline"
+        onclick={() => (wishes = wishes.filter((_, k) => k !== i))}>leave out</button
+      >
+    </div>
+  {/each}
+  {#if wishes.length}
+    <div class="mt-1 flex items-center gap-3">
+      {#if search.searching}
+        <div class="flex-1">
+          <Bar label="Pours tried" share={search.searching.tried / search.searching.of} />
+        </div>
+        <button class="button min-h-9" onclick={() => search.stop()}>Stop</button>
+      {:else}
+        <button class="button min-h-9" onclick={start}>Search the pour</button>
+        <span class="text-ink-2">amounts, order and places; the face as it is drawn above</span>
+      {/if}
+    </div>
+  {/if}
+  {#if search.answer}
+    <div
+      class="mt-2 border-l-4 border-verdigris bg-sheet px-3 py-2"
+      data-testid="face-answer"
+      aria-live="polite"
+    >
+      {#each search.answer.wishes as w (w.cupId + w.zone)}
+        <p>
+          {cupOf(w.cupId)?.name} shows <strong>{percent(w.after)}</strong> of {w.zone}{#if Math.abs(w.after - w.share) > NEAR}
+            <span class="text-ochre">; {percent(w.share)} could not be reached</span>{/if}
+          <span class="text-ink-2">(now {percent(w.before)})</span>
+        </p>
+      {/each}
+      {#if search.answer.changed}
+        <button
+          class="button go mt-1 min-h-9"
+          onclick={() => search.answer && editor.replace(search.answer.plan)}>Pour it so</button
+        >
+      {:else}
+        <p>No pour of these steps comes nearer.</p>
+      {/if}
+    </div>
+  {/if}
+</section>
