@@ -15,7 +15,7 @@ const POINTS = 12_000;
 const ROUNDS = 60;
 
 /**
- * Who has which part of bare ground when several pours stand beside one another: each place belongs to the nearest, the
+ * Who (by number) has which part of bare ground when several pours stand beside one another: each place belongs to the nearest, the
  * borders shifted until each has ground by its volume. With a line between two of them the border runs along the line.
  */
 export function sideBySide(
@@ -27,13 +27,13 @@ export function sideBySide(
   const all = sides.reduce((s, side) => s + side.mm3, 0);
   if (barrier && sides.length === 2) {
     const beyond = sideOf(barrier);
-    const [first, second] = beyond(...middleOf(sides[0]!.way)) < 0 ? sides : [sides[1]!, sides[0]!];
+    const [first, second] = beyond(...middleOf(sides[0]!.way)) < 0 ? [0, 1] : [1, 0];
     const values = points.map(([x, y]) => beyond(x, y)).sort((a, b) => a - b);
-    const limit = values[Math.round((first!.mm3 / all) * (values.length - 1))]!;
-    return (x, y) => (beyond(x, y) < limit ? first! : second!).matter;
+    const limit = values[Math.round((sides[first]!.mm3 / all) * (values.length - 1))]!;
+    return (x, y) => (beyond(x, y) < limit ? first : second);
   }
   const weights = fair(points, sides, all);
-  return (x, y) => sides[nearest(x, y, sides, weights)]!.matter;
+  return (x, y) => nearest(x, y, sides, weights);
 }
 
 /** Weights on the distances by which every side has ground by its volume: raised where it has too little, again and again. */

@@ -86,11 +86,11 @@ export class Casting {
   #post: { view: View; outline: Star; ground: number } | undefined;
   #lifted = false;
   /** What was poured side by side on bare ground, until the next act. */
-  #sides: Side[] = [];
-  #strips: { matter: number; mm3: number }[] = [];
+  #sides: (Side & { step: string })[] = [];
+  #strips: { matter: number; mm3: number; step: string }[] = [];
   #chambers: (Stood & { id: string })[] = [];
   /** A heavy colour on what is fluid: how much of it will sink once hands are off. */
-  #heavy: { matter: number; mm3: number } | undefined;
+  #heavy: { matter: number; mm3: number; step: string } | undefined;
 
   constructor(
     readonly section: Section,
@@ -136,7 +136,9 @@ export class Casting {
     const sides = this.#sides;
     this.#sides = [];
     const whose = sideBySide(this.section, sides, this.barrier);
-    this.#add(new Layer(this.level, ({ x, y }) => whose(x, y)));
+    sides.forEach(({ step, matter }, i) =>
+      this.#as(step, () => this.#add(new Layer(this.level, matter, (x, y) => whose(x, y) === i)))
+    );
     this.level += sides.reduce((s, side) => s + side.mm3, 0) / this.section.area;
   }
 
@@ -147,11 +149,16 @@ export class Casting {
     const whole = strips.reduce((s, c) => s + c.mm3, 0);
     const chart = this.section.chartAt(0, 0);
     const width = 2 * chart.onto.half.width;
-    const laid = ({ x, y }: Spot) => {
-      let left = (chart.to(x, y)[0] / width + 0.5) * whole;
-      return (strips.find((c) => (left -= c.mm3) < 0) ?? strips.at(-1)!).matter;
-    };
-    this.#add(new Layer(this.level, laid));
+    let from = 0;
+    for (const { step, matter, mm3 } of strips) {
+      const [low, high] = [from / whole - 0.5, (from + mm3) / whole - 0.5];
+      const within = (x: number, y: number) => {
+        const share = chart.to(x, y)[0] / width;
+        return share >= low && share < high;
+      };
+      this.#as(step, () => this.#add(new Layer(this.level, matter, within)));
+      from += mm3;
+    }
     this.level += whole / this.section.area;
   }
 
@@ -174,7 +181,7 @@ export class Casting {
 
   /** On bare ground: it stands beside what else is poured there, and all of them share the ground by their volumes. */
   beside(matter: number, mm3: number, way: readonly (readonly [number, number])[]): void {
-    this.#sides.push({ matter, mm3, way });
+    this.#sides.push({ matter, mm3, way, step: this.#step });
   }
 
   /** Whether nothing that is still fluid stands in the cavity. */
@@ -187,7 +194,7 @@ export class Casting {
 
   /** The next strip of bare ground, from the left, as wide as its volume asks. */
   strip(matter: number, mm3: number): void {
-    this.#strips.push({ matter, mm3 });
+    this.#strips.push({ matter, mm3, step: this.#step });
   }
 
   /** Something solid that keeps its place. */
@@ -376,7 +383,7 @@ export class Casting {
   /** Keeps back what will sink of a heavy colour: it stands as lace once hands are off. */
   keepHeavy(matter: number, mm3: number): void {
     if (this.#heavy && this.#heavy.matter !== matter) this.settle();
-    this.#heavy = { matter, mm3: (this.#heavy?.mm3 ?? 0) + mm3 };
+    this.#heavy = { step: this.#step, matter, mm3: (this.#heavy?.mm3 ?? 0) + mm3 };
   }
 
   /** What was kept back sinks through all that is fluid, as lace between cells. */
@@ -384,7 +391,7 @@ export class Casting {
     this.#ready();
     this.#closeHole();
     if (!this.#heavy) return;
-    const { matter, mm3 } = this.#heavy;
+    const { matter, mm3, step } = this.#heavy;
     this.#heavy = undefined;
     const height = this.level - this.still + mm3 / this.section.area;
     this.level += mm3 / this.section.area;
@@ -392,10 +399,21 @@ export class Casting {
     const share = mm3 / (height * this.section.area);
     const sinking = { matter, share, middle: 0.23 * scale, rim: 0.035 * scale, still: this.still };
     const view = this.section.convex ? this.#view({ x: 0, y: 0 }) : this.#chartView({ x: 0, y: 0 });
-    const cells = new Cells(view.section, sinking, this.chance);
-    this.#charted(view, cells);
-    // Cells stretch as the last of it moves.
-    this.#add(new Stir(wobble(this.section, 0.5, this.chance), this.still));
+    // It is the doing of the step that poured it, and its chance, whatever step it settles before.
+    const chance = chanceFrom(seedOf(`${this.seed}/${step}/sinks`));
+    this.#as(step, () => {
+      this.#charted(view, new Cells(view.section, sinking, chance));
+      // Cells stretch as the last of it moves.
+      this.#add(new Stir(wobble(this.section, 0.5, chance), this.still));
+    });
+  }
+
+  /** Does something in the name of an earlier step. */
+  #as(step: string, work: () => void): void {
+    const now = this.#step;
+    this.#step = step;
+    work();
+    this.#step = now;
   }
 
   #add(flow: Flow): void {

@@ -1,5 +1,6 @@
 <!-- The one thing to do now: one instruction, one number, the live scale or timer. -->
 <script lang="ts">
+  import { acts } from '$core/pour';
   import { clock, displayOf, duration, reading, weighing } from '$core/quantity';
   import {
     coloursOver,
@@ -13,6 +14,9 @@
   import type { RunLog } from '$lib/run-log.svelte';
   import type { LiveScale } from '$lib/scale.svelte';
   import CoreDrawing from '../CoreDrawing.svelte';
+  import { marksOf } from '../marks';
+  import { extentOf } from '../outline';
+  import PiecePicture from '../PiecePicture.svelte';
   import CupMark from '../CupMark.svelte';
   import Overshoot from './Overshoot.svelte';
   import GateConditions from './GateConditions.svelte';
@@ -58,6 +62,14 @@
   const cupState = $derived(instruction?.mixId ? run.cups.get(instruction.mixId) : undefined);
   const group = $derived(computed.groups.find((x) => x.groupId === instruction?.groupId));
   const ways = $derived(instruction?.mixId ? waysOut(frozen, run, instruction.mixId) : undefined);
+  /** Steps that change where things lie: those before the pieces leave their moulds. */
+  const drawnSteps = $derived(
+    new Set(
+      frozen.file.plan.steps
+        .filter((s) => ['pour in', 'move', 'put in'].includes(acts.find(s.act.kind)?.group ?? ''))
+        .map((s) => s.id)
+    )
+  );
   // Seconds since the last thing was done.
   const since = $derived((now - Math.max(0, ...run.tasks.map((t) => t.doneAt ?? 0))) / 1000);
   const onPan = $derived(useScale ? live.reading : undefined);
@@ -80,6 +92,28 @@
     >
     <span class="text-[2rem] font-medium text-ink-2">{words}</span>
   </div>
+{/snippet}
+
+<!-- From above, as the mould stands: where this is done, and what it should leave. -->
+{#snippet leaves(stepId: string)}
+  {@const step = frozen.file.plan.steps.find((s) => s.id === stepId)}
+  {@const own = group ?? computed.groups.find((x) => step?.where.includes(x.groupId))}
+  {#if own && drawnSteps.has(stepId)}
+    {@const { width, length } = extentOf(own)}
+    <figure class="w-[260px]" data-testid="leaves">
+      <PiecePicture
+        plan={frozen.file.plan}
+        shelf={frozen.file.shelf}
+        group={own}
+        cups={computed.cups}
+        face={{ kind: 'open face' }}
+        until={stepId}
+        size={360}
+        marks={marksOf(step, length / width)}
+      />
+      <figcaption class="mt-1 text-[1rem] text-ink-2">what it should leave, from above</figcaption>
+    </figure>
+  {/if}
 {/snippet}
 
 {#if !instruction}
@@ -185,6 +219,7 @@
       all
     </p>
     <div class="mt-4 flex flex-wrap items-start gap-8">
+      {@render leaves(instruction.task.stepId)}
       {#if partial}<div class="w-[380px]">
           <CoreDrawing group={partial} cups={computed.cups} showFace="mould face" height={200} />
         </div>{/if}
@@ -219,6 +254,7 @@
     {#if instruction.task.attended + instruction.task.unattended > 0}
       {@render number(clock(Math.max(0, left)), left > 0 ? 'to go' : 'long enough')}
     {/if}
+    <div class="mt-4">{@render leaves(instruction.task.stepId)}</div>
   {:else if instruction.kind === 'gate' && gate}
     {#if gate.open}
       {@render number(

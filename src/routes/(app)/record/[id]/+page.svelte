@@ -10,6 +10,7 @@
   import { send } from '$lib/send';
   import { day, moment } from '$lib/when';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
+  import PieceThumb from '$lib/ui/PieceThumb.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import InspectPiece from '$lib/ui/record/InspectPiece.svelte';
@@ -260,6 +261,10 @@
         </ul>
       {/if}
       {#if data.computed.groups[0]}
+        <figure class="mt-6">
+          <PieceThumb of="runs/{data.run.id}" face={data.plan.showFace} width={220} />
+          <figcaption class="text-center text-[0.85rem] text-ink-2">as its plan drew it</figcaption>
+        </figure>
         <div class="mt-6">
           <CoreDrawing
             group={data.computed.groups[0]}

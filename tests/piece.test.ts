@@ -1,0 +1,180 @@
+import sharp from 'sharp';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Plan } from '$core/plan';
+import { Workshop, type Bench } from './workshop';
+
+let workshop: Workshop;
+let bench: Bench;
+beforeAll(async () => {
+  workshop = await Workshop.open({ demo: true });
+  bench = await workshop.page('/plans/rockpool-roundels');
+});
+afterAll(async () => {
+  await workshop.close();
+});
+
+const PICTURE = '[aria-label="mould face of roundels 1–6"]';
+const drawn = (label = PICTURE) =>
+  bench.page.waitForSelector(`${label}[data-drawn="whole"]`, { timeout: 30_000 });
+const api = (path: string) => fetch(`${workshop.address}/api/v1${path}`);
+const plan = async (id: string) => (await (await api(`/plans/${id}`)).json()) as Plan;
+
+/** Every pixel of the picture that is shown, as one word. */
+const pixels = () =>
+  bench.page.$eval('[aria-label="Piece and core"] canvas', (e) => {
+    const c = e as HTMLCanvasElement;
+    const { data } = c.getContext('2d')!.getImageData(0, 0, c.width, c.height);
+    let hash = 0;
+    for (let i = 0; i < data.length; i += 7) hash = (Math.imul(hash, 31) + data[i]!) | 0;
+    return `${c.width} ${hash}`;
+  });
+
+describe('the drawn piece', () => {
+  it('stands on the workbench, and follows an edit and its undoing', async () => {
+    await drawn();
+    const before = await pixels();
+    await bench.type('Amount of step 2', '12 ml');
+    await expect.poll(pixels, { timeout: 30_000 }).not.toBe(before);
+    await drawn();
+    const shows = await bench.page.$eval('[aria-label="Piece and core"]', (e) => e.textContent ?? '');
+    expect(shows).toMatch(/poured → shows/);
+    await bench.type('Amount of step 2', '24.2 ml');
+    await expect.poll(pixels, { timeout: 30_000 }).toBe(before);
+  });
+
+  it('says of a place what it is and how it came there, by tap and by arrow keys', async () => {
+    const place = await bench.page.$('[aria-label^="What is here?"]');
+    const box = (await place!.boundingBox())!;
+    await bench.page.mouse.click(box.x + box.width / 2, box.y + 5);
+    await bench.says('[data-testid="told"]', 'A foam by “lay cup A foam');
+    // What lies farther in was pushed about by what was poured after it.
+    const told = new Set<string>();
+    for (let i = 1; i < 9; i++) {
+      await bench.page.mouse.click(box.x + (box.width * i) / 9, box.y + box.height * 0.42);
+      told.add(await bench.says('[data-testid="told"]', 'by “'));
+    }
+    expect([...told].join()).toMatch(/(heron|lavender) by “puddle .*moved by “/);
+    await place!.focus();
+    await bench.page.keyboard.press('ArrowDown');
+    await bench.says('[data-testid="told"]', 'foam');
+  });
+
+  it('is gone through step by step, and is one of several it may come to', async () => {
+    const whole = await pixels();
+    const thumb = await bench.page.$('[aria-label="Steps done in the picture"]');
+    await thumb!.focus();
+    await bench.page.keyboard.press('Home');
+    await bench.says('[data-testid="shown-until"]', 'lay cup A foam');
+    await expect.poll(pixels, { timeout: 20_000 }).not.toBe(whole);
+    await bench.page.keyboard.press('End');
+    await expect.poll(pixels, { timeout: 30_000 }).toBe(whole);
+    await bench.click('What you may get');
+    await bench.page.waitForFunction(
+      () => document.querySelectorAll('[data-testid="range"] [data-drawn="whole"]').length === 4,
+      { timeout: 60_000 }
+    );
+    await bench.click('Piece 3');
+    await expect.poll(pixels, { timeout: 30_000 }).not.toBe(whole);
+    await bench.click('Piece 1');
+    await expect.poll(pixels, { timeout: 30_000 }).toBe(whole);
+    await bench.click('What you may get');
+  });
+
+  it('is cut anywhere', async () => {
+    await bench.click('Cut', 'tab');
+    await drawn('[aria-label="cut through roundels 1–6"]');
+    const before = await pixels();
+    const off = await bench.page.$('[aria-label="Beside the middle"]');
+    await off!.focus();
+    await bench.page.keyboard.press('PageUp');
+    for (let i = 0; i < 12; i++) await bench.page.keyboard.press('ArrowRight');
+    await expect.poll(pixels, { timeout: 20_000 }).not.toBe(before);
+    await bench.click('Mould face', 'tab');
+    await drawn();
+  });
+
+  it('is asked for: the pour that comes nearest is applied in one tap', async () => {
+    const before = await plan('rockpool-roundels');
+    await bench.click('Ask for a face');
+    await bench.click('Ask for sluice black');
+    await bench.type('How much sluice black shows', '20 %');
+    await bench.click('Search the pour');
+    await bench.page.waitForSelector('[role="progressbar"][aria-label="Pours tried"]');
+    await bench.page.waitForSelector('[data-testid="face-answer"]', { timeout: 120_000 });
+    await bench.says('[data-testid="face-answer"]', 'sluice black shows');
+    await bench.click('Pour it so');
+    await expect
+      .poll(async () => JSON.stringify((await plan('rockpool-roundels')).steps), { timeout: 10_000 })
+      .not.toBe(JSON.stringify(before.steps));
+    await bench.click('Undo');
+    await expect
+      .poll(async () => JSON.stringify((await plan('rockpool-roundels')).steps), { timeout: 10_000 })
+      .toBe(JSON.stringify(before.steps));
+  });
+});
+
+describe('a loaf that is cut', () => {
+  it('shows every bar, where it lay and what it weighs, and changes the cut in place', async () => {
+    const page = await workshop.page('/plans/night-heron');
+    await page.page.waitForFunction(
+      () => document.querySelectorAll('[data-testid="bars"] canvas').length === 10,
+      {
+        timeout: 60_000
+      }
+    );
+    await page.page.$eval('[data-testid="bars"] button', (e) => (e as HTMLElement).click());
+    await page.says('[data-testid="bar"]', 'bar 1');
+    await page.choose('How it is cut', 'on the diagonal');
+    await expect
+      .poll(async () => (await plan('night-heron')).steps.find((s) => s.act.kind === 'cut')?.act.how)
+      .toBe('on the diagonal');
+    await page.choose('Show most of which colour', 'B sluice black');
+    await page.page.waitForSelector('[data-testid="cuts"] button', { timeout: 60_000 });
+  });
+});
+
+describe('pictures over HTTP', () => {
+  it('are of the size asked, of the face asked, and the same again', async () => {
+    const one = await api('/plans/rockpool-roundels/picture?size=120&face=open%20face');
+    expect(one.headers.get('content-type')).toBe('image/png');
+    const bytes = Buffer.from(await one.arrayBuffer());
+    const { width, height } = await sharp(bytes).metadata();
+    expect([width, height]).toEqual([120, 120]);
+    const again = await api('/plans/rockpool-roundels/picture?size=120&face=open%20face');
+    expect(Buffer.from(await again.arrayBuffer()).equals(bytes)).toBe(true);
+    const other = await api('/plans/rockpool-roundels/picture?size=120&face=mould%20face');
+    expect(Buffer.from(await other.arrayBuffer()).equals(bytes)).toBe(false);
+  });
+
+  it('are drawn in true size, and mirrored for under the mould', async () => {
+    const svg = await (await api('/plans/saltings-bars/picture?as=svg&face=mould%20face')).text();
+    expect(svg).toContain('width="300mm" height="196mm"');
+    expect(svg).toContain('<title>mudflat</title>');
+    const template = await (await api('/plans/saltings-bars/picture?as=template&face=mould%20face')).text();
+    expect(template).toContain('scale(-1 1)');
+    expect(template).not.toMatch(/fill="#/);
+  });
+
+  it('say what is wrong with what was asked', async () => {
+    for (const [query, status] of [
+      ['size=9', 422],
+      ['size=90000', 422],
+      ['face=under', 422],
+      ['cavities=nowhere', 404]
+    ] as const) {
+      const refused = await api(`/plans/rockpool-roundels/picture?${query}`);
+      expect(refused.status).toBe(status);
+      expect(((await refused.json()) as { problems: unknown[] }).problems).toHaveLength(1);
+    }
+    expect((await api('/plans/none/picture')).status).toBe(404);
+    expect((await api('/runs/none/picture')).status).toBe(404);
+  });
+
+  it('stand on the plans, each its own', async () => {
+    const page = await workshop.page('/plans');
+    await page.page.waitForFunction(
+      () => [...document.querySelectorAll('img')].filter((i) => i.complete && i.naturalWidth > 0).length >= 8,
+      { timeout: 60_000 }
+    );
+  });
+});
