@@ -13,6 +13,7 @@ import { formulaOf } from '../src/core/material';
 import { cards } from '../demo/cards';
 import { tideline } from '../demo/plans';
 import { figuresOf, type Plan, type Shelf } from '../src/core/plan';
+import { benchPattern } from './lib/bench-pattern';
 import { benchServer } from './lib/bench-server';
 import { planOf } from './lib/plan-of';
 
@@ -137,4 +138,5 @@ console.log(
     `an exhaustive grid within ΔE00 ${NEAR} (${median(grids.map((g) => g.levels))} levels): median ${gridMs.toFixed(0)} ms, × ${(gridMs / matchMs).toFixed(1)}`
 );
 
+benchPattern();
 await benchServer();

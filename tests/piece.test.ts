@@ -43,6 +43,7 @@ describe('the drawn piece', () => {
   });
 
   it('says of a place what it is and how it came there, by tap and by arrow keys', async () => {
+    await drawn();
     const place = await bench.page.$('[aria-label^="What is here?"]');
     const box = (await place!.boundingBox())!;
     await bench.page.mouse.click(box.x + box.width / 2, box.y + 5);

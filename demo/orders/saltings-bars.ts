@@ -110,7 +110,14 @@ export const saltings: Plan = {
     },
     {
       id: 'column-mudflat',
-      act: { kind: 'column', cupId: 'mudflat', amount: { kind: 'rim' }, at: { x: 0, y: 0 }, rounds: 4, post: 'reed' },
+      act: {
+        kind: 'column',
+        cupId: 'mudflat',
+        amount: { kind: 'rim' },
+        at: { x: 0, y: 0 },
+        rounds: 4,
+        post: 'reed'
+      },
       where: ['slab'],
       gates: [],
       hands: { each: 2 },

@@ -578,7 +578,7 @@ function lineStars(wall: Star, line: ClosedLine) {
   return {
     inner: along((r) => (r - half(r)) ** 2),
     ring: along((r, a) => {
-      const wide = fingers ? 2 * line.width * fingers(a) : half(r);
+      const wide = fingers ? 1.3 * line.width * fingers(a) : half(r);
       return (r + wide) ** 2 - (r - half(r)) ** 2;
     })
   };

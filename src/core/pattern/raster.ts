@@ -36,6 +36,10 @@ export function* drawing(width: number, height: number, sample: Sample): Generat
       for (let i = x; i < Math.min(width, x + size); i++)
         if (!known[j * width + i]) codes[j * width + i] = code;
   };
+  // A quarter of the coarse blocks already make a picture: it is shown while the others are looked at.
+  for (let y = 0; y < height; y += 2 * COARSE)
+    for (let x = 0; x < width; x += 2 * COARSE) fill(x, y, 2 * COARSE, at(x, y));
+  yield raster;
   let blocks: [number, number][] = [];
   for (let y = 0; y < height; y += COARSE)
     for (let x = 0; x < width; x += COARSE) {
@@ -75,8 +79,8 @@ function alike(
   const clampY = (y: number) => Math.min(b.height - 1, Math.max(0, y));
   const own = at(b.x, b.y);
   const half = b.size >> 1;
-  for (const dy of [-b.size, 0, half, b.size])
-    for (const dx of [-b.size, 0, half, b.size])
+  for (let dy = -b.size; dy <= b.size; dy += b.size)
+    for (let dx = -b.size; dx <= b.size; dx += b.size)
       if (at(clampX(b.x + dx), clampY(b.y + dy)) !== own) return false;
-  return true;
+  return at(clampX(b.x + half), clampY(b.y + half)) === own;
 }

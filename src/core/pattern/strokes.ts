@@ -41,7 +41,8 @@ export function stroke(section: Section, way: readonly Point[], tool: Tool): Vor
     const { at, heading } = along(way, s);
     const share = s / long;
     const eased = Math.min(1, share / 0.1 + 0.15);
-    const thin = tool.tapers ? Math.max(0.25, (1 - share) ** 0.25) : 1;
+    // A tool that tapers lets go of more and more of what it carries: its tongue runs out to a point.
+    const thin = tool.tapers ? Math.max(0.22, (1 - 0.55 * share) * (1 - share) ** 0.25) : 1;
     pair(at, heading, tool.radius * thin, tool.strength * eased);
     if (tool.wide) pair(at, heading, 2.4 * tool.radius, tool.strength * tool.wide * eased);
   }

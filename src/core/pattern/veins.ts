@@ -2,8 +2,8 @@ import { noiseFrom } from './noise';
 import { between, chanceFrom, normal, type Chance } from './seeded';
 import type { Spot } from './spot';
 
-/** A cup that is not stirred through: in veins after a few strokes, or in specks that were left as they fell. */
-export type Unstirred = 'marbled' | 'speckled';
+/** A cup that is not one colour: in veins after a few strokes, in specks that were left as they fell, or with chips in it. */
+export type Unstirred = 'marbled' | 'speckled' | 'chips';
 
 /** What it is made of: matter and share, the body first; shares sum to 1. */
 export interface Part {
@@ -35,7 +35,10 @@ export function veined(
   seed: number
 ): (spot: Spot) => number {
   const [body, ...others] = [...parts].sort((a, b) => b.share - a.share);
-  const fields = others.map((p, i) => ({ ...p, field: fieldOf(kind, room, seed + 7919 * (i + 1)) }));
+  const fields = others.map((p, i) => ({
+    ...p,
+    field: (kind === 'chips' ? chipField : fieldFor(kind))(room, seed + 7919 * (i + 1))
+  }));
   const points = scatteredIn(room, chanceFrom(seed ^ 0x5bd1e995));
   let left = points;
   const limits = fields.map(({ share, field }) => {
@@ -66,10 +69,10 @@ interface Family {
   clusters: number;
 }
 
-const FAMILIES: Record<Unstirred, readonly Family[]> = {
+const FAMILIES: Record<'marbled' | 'speckled', readonly Family[]> = {
   marbled: [
-    { heading: 0.5, stretch: 5.8, clusters: 15 },
-    { heading: 1.05, stretch: 3.6, clusters: 9 },
+    { heading: 0.5, stretch: 6.4, clusters: 22 },
+    { heading: 0.95, stretch: 4, clusters: 12 },
     { heading: 0, stretch: 1, clusters: 2 }
   ],
   speckled: [{ heading: 0, stretch: 1.2, clusters: 46 }]
@@ -82,8 +85,51 @@ interface Speck {
   size: number;
 }
 
+/** Sides of a broken chip, and how many there are of each sort in a piece. */
+const SIDES = 5;
+const CHIPS = 60;
+
+/** How near a place is to the nearest of many broken chips, in its own size: flat sides, no two alike. */
+function chipField(room: Room, seed: number): (spot: Spot) => number {
+  const chance = chanceFrom(seed);
+  const scale = Math.sqrt(room.width * room.length);
+  const chips = Array.from({ length: CHIPS }, () => {
+    const turned = chance() * 2 * Math.PI;
+    const size = 0.11 * scale * Math.exp(0.4 * normal(chance));
+    return {
+      x: between(chance, -room.width, room.width),
+      y: between(chance, -room.length, room.length),
+      z: between(chance, room.low, room.high),
+      sides: Array.from({ length: SIDES }, (_, k) => {
+        const angle = turned + ((k + between(chance, -0.25, 0.25)) * 2 * Math.PI) / SIDES;
+        const reach = size * between(chance, 0.7, 1.25);
+        return [
+          Math.cos(angle) / reach,
+          Math.sin(angle) / reach,
+          between(chance, -0.4, 0.4) / reach
+        ] as const;
+      })
+    };
+  });
+  return ({ x, y, z }) => {
+    let nearest = Infinity;
+    for (const chip of chips) {
+      let far = 0;
+      for (const [a, b, c] of chip.sides) {
+        const d = a * (x - chip.x) + b * (y - chip.y) + c * (z - chip.z);
+        if (d > far) far = d;
+        if (far >= nearest) break;
+      }
+      if (far < nearest) nearest = far;
+    }
+    return nearest;
+  };
+}
+
 /** How near a place is to the specks of all families, in their own sizes, made uneven by slow noise. */
-function fieldOf(kind: Unstirred, room: Room, seed: number): (spot: Spot) => number {
+const fieldFor = (kind: 'marbled' | 'speckled') => (room: Room, seed: number) => fieldOf(kind, room, seed);
+
+function fieldOf(kind: 'marbled' | 'speckled', room: Room, seed: number): (spot: Spot) => number {
   const chance = chanceFrom(seed);
   const scale = Math.sqrt(room.width * room.length);
   const turned = chance() * Math.PI;
@@ -96,7 +142,7 @@ function fieldOf(kind: Unstirred, room: Room, seed: number): (spot: Spot) => num
   const flat = (room.high - room.low) / scale;
   return ({ x, y, z }) => {
     // A slow bending of the whole cup: strokes are never straight.
-    const bend = 0.16 * scale;
+    const bend = 0.2 * scale;
     const bx = x + bend * warp(x / scale, y / scale, 3.1 + z / scale);
     const by = y + bend * warp(y / scale + 9.7, x / scale, z / scale);
     let nearest = Infinity;
@@ -111,7 +157,8 @@ function fieldOf(kind: Unstirred, room: Room, seed: number): (spot: Spot) => num
         if (d < nearest) nearest = d;
       }
     }
-    return Math.sqrt(nearest) + 0.55 * noise((3.2 * bx) / scale, (3.2 * by) / scale, (2 * z) / scale);
+    const waves = (k: number) => noise((k * bx) / scale, (k * by) / scale, (2 * z) / scale);
+    return Math.sqrt(nearest) + 0.75 * waves(3.2) + 0.35 * waves(11);
   };
 }
 

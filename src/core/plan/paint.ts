@@ -76,8 +76,23 @@ interface Shade {
   cupId?: string;
 }
 
+/** How light chips are beside their body, by their sorts: what colours they are is not asked. */
+const CHIPS = [0.82, 0.6, 0.4];
+
+function darker(hex: string, by: number): string {
+  const part = (i: number) =>
+    Math.round(parseInt(hex.slice(i, i + 2), 16) * by)
+      .toString(16)
+      .padStart(2, '0');
+  return `#${part(1)}${part(3)}${part(5)}`;
+}
+
 /** How a matter looks: its cup's own optics, or those of its streaks. */
 function shadeOf(plan: ResolvedPlan, matter: Matter, palette: Palette): Shade {
+  if (matter.kind === 'chip') {
+    const body = palette.looks.get(matter.cupId)?.own.hex ?? SOLID;
+    return { key: `chip ${matter.sort}`, hides: 0, plain: darker(body, CHIPS[matter.sort] ?? 0.5) };
+  }
   if (matter.kind !== 'cup') return { key: matter.kind, hides: 0, plain: SOLID };
   const { cupId, tone } = matter;
   const cup = plan.cupOf.get(cupId);

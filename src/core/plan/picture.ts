@@ -21,7 +21,7 @@ export interface Asked {
 }
 
 /** The seed of the piece that is drawn where none is named. */
-export const USUAL_SEED = '1';
+const USUAL_SEED = '1';
 
 /** Traces one piece of a plan; nothing where the plan has no such cavities. */
 export function pieceOf(document: Plan, shelf: Shelf, past: Past, asked: Asked): Piece | undefined {
@@ -116,7 +116,9 @@ function pictureOf(
   };
 }
 
-const cupOf = (matter: Matter | undefined) => (matter?.kind === 'cup' ? matter.cupId : undefined);
+/** The cup that a matter came from; chips came in their body's. */
+const cupOf = (matter: Matter | undefined) =>
+  matter?.kind === 'cup' || matter?.kind === 'chip' ? matter.cupId : undefined;
 
 const bytesOf = (hex: string): [number, number, number] => [
   parseInt(hex.slice(1, 3), 16),

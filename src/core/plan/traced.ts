@@ -1,6 +1,6 @@
 import { isWhite } from '../colour';
 import { layerState } from '../cure';
-import { Casting, seedOf, type Content, type Engine, type Prism } from '../pattern';
+import { Casting, type Content, type Engine, type Prism } from '../pattern';
 import { prismOf } from './cavity-prism';
 import type { Condition } from './document';
 import type { FilledStrand, Pour } from './fill';
@@ -9,6 +9,7 @@ import type { ResolvedAct, ResolvedCup, ResolvedPlan, ResolvedStep } from './res
 /** What stands at a place of a piece: a cup, by how rich it is in its colour there; a film of dry colour; a solid. */
 export type Matter =
   | { kind: 'cup'; cupId: string; tone: 'full' | 'rich' | 'pale' }
+  | { kind: 'chip'; cupId: string; sort: number }
   | { kind: 'film'; colourantId: string }
   | { kind: 'solid' };
 
@@ -193,6 +194,7 @@ function unstirredOf(
     const parts = cup.parts.map((p) => ({ matter: by.contentOf(p.cupId).matter, share: p.share / whole }));
     return { parts, ...(mixing === 'full' ? {} : { unstirred: mixing }) };
   }
+  if (cup?.fillers.length) return chippedOf(cup, by);
   if (!cup || mixing === 'full' || !cup.doses.length) return { parts: [] };
   const { share } = TONES[mixing];
   const tone = (name: 'rich' | 'pale') => by.number({ kind: 'cup', cupId: cup.cup.id, tone: name });
@@ -203,6 +205,26 @@ function unstirredOf(
       { matter: tone('rich'), share }
     ]
   };
+}
+
+/** Sorts of chips that are told apart by how light they are. */
+const SORTS = 3;
+
+/** A body with chips in it: their share of its volume from their share of its weight. */
+function chippedOf(
+  cup: ResolvedCup,
+  by: { number(m: Matter): number; contentOf(id: string): Content }
+): Pick<Content, 'parts' | 'unstirred'> {
+  const chips = cup.fillers.reduce((s, f) => s + f.share / f.density, 0);
+  const body =
+    Math.max(0, 1 - cup.fillers.reduce((s, f) => s + f.share, 0)) / (cup.mix?.formula.density ?? 1);
+  const share = chips / (chips + body);
+  const sorts = Array.from({ length: SORTS }, (_, sort) => ({
+    matter: by.number({ kind: 'chip', cupId: cup.cup.id, sort }),
+    share: share / SORTS
+  }));
+  const own = by.number({ kind: 'cup', cupId: cup.cup.id, tone: 'full' });
+  return { unstirred: 'chips', parts: [{ matter: own, share: 1 - share }, ...sorts] };
 }
 
 /** The chambers of a divided cavity as shares of the footprint from the left. */
@@ -233,15 +255,19 @@ function sinkingOf(plan: ResolvedPlan, filled: FilledStrand, pour: Pour, casting
   const all = filled.pours.reduce((s, p) => s + p.each, 0);
   const own = filled.pours.filter((p) => p.cupId === pour.cupId).reduce((s, p) => s + p.each, 0);
   if (own / all < LACES.least || own / all > LACES.most) return 0;
+  if (!mainlyWhite(plan, pour.cupId)) return 0;
   const lighter = others.every((p) => whiteOf(plan, pour.cupId) - whiteOf(plan, p.cupId) >= HEAVIER);
   return lighter ? SINKS : 0;
 }
 
 const puddles = (pour: Pour) => pour.act?.definition.kind === 'puddle';
 
+/** Whether most of a cup's colour is white: a tint with white in it does not sink as a white does. */
+function mainlyWhite(plan: ResolvedPlan, cupId: string): boolean {
+  const all = (plan.cupOf.get(cupId)?.doses ?? []).reduce((s, d) => s + d.percent, 0);
+  return whiteOf(plan, cupId) > 0.6 * all;
+}
+
 /** Percent of whites in a cup: the heavy pigments, four times as heavy as resin. */
 const whiteOf = (plan: ResolvedPlan, cupId: string): number =>
   (plan.cupOf.get(cupId)?.doses ?? []).reduce((s, d) => s + (isWhite(d.colourant) ? d.percent : 0), 0);
-
-/** A number for the chance of one of several pieces: the first is the one that is drawn. */
-export const seedOfPiece = (n: number): string => `${seedOf(`piece ${n}`)}`;

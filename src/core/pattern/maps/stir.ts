@@ -27,6 +27,8 @@ export class Stir implements Flow {
   readonly #count: number;
   /** For every few vortices a circle round all of their discs: outside it none of them turns anything. */
   readonly #guards: Float64Array;
+  /** A circle round all of them. */
+  readonly #whole: { x: number; y: number; squared: number };
   readonly #reach: Reach | undefined;
   readonly #still: number;
 
@@ -35,6 +37,7 @@ export class Stir implements Flow {
     this.#v = new Float64Array(vortices.length * FIELDS);
     vortices.forEach((v, i) => this.#v.set([v.x, v.y, 1 / v.radius ** 2, v.turn], i * FIELDS));
     this.#guards = guardsOf(vortices);
+    this.#whole = wholeOf(vortices);
     this.#reach = reach;
     this.#still = still;
   }
@@ -43,6 +46,10 @@ export class Stir implements Flow {
     const weight = this.#weight(spot.z);
     if (weight <= 0) return KEPT;
     const guards = this.#guards;
+    const whole = this.#whole;
+    const ox = spot.x - whole.x;
+    const oy = spot.y - whole.y;
+    if (ox * ox + oy * oy >= whole.squared) return KEPT;
     for (let g = guards.length - 3; g >= 0; g -= 3) {
       const dx = spot.x - guards[g]!;
       const dy = spot.y - guards[g + 1]!;
@@ -83,13 +90,18 @@ export class Stir implements Flow {
 
 function guardsOf(vortices: readonly Vortex[]): Float64Array {
   const groups = Array.from({ length: Math.ceil(vortices.length / GROUP) }, (_, g) => {
-    const own = vortices.slice(g * GROUP, (g + 1) * GROUP);
-    const x = own.reduce((s, v) => s + v.x, 0) / own.length;
-    const y = own.reduce((s, v) => s + v.y, 0) / own.length;
-    const reach = Math.max(...own.map((v) => Math.hypot(v.x - x, v.y - y) + v.radius));
-    return [x, y, reach * reach];
+    const { x, y, squared } = wholeOf(vortices.slice(g * GROUP, (g + 1) * GROUP));
+    return [x, y, squared];
   });
   return Float64Array.from(groups.flat());
+}
+
+/** A circle round the discs of vortices: about the mean of their middles. */
+function wholeOf(vortices: readonly Vortex[]): { x: number; y: number; squared: number } {
+  const x = vortices.reduce((s, v) => s + v.x, 0) / vortices.length;
+  const y = vortices.reduce((s, v) => s + v.y, 0) / vortices.length;
+  const reach = Math.max(...vortices.map((v) => Math.hypot(v.x - x, v.y - y) + v.radius));
+  return { x, y, squared: reach * reach };
 }
 
 /** A turning in an upright plane: what lies below comes up on one side and goes down on the other. */

@@ -12,6 +12,7 @@ export const doubleDirtyPour = technique({
   steps: ({ cups }) => [
     { act: pour('puddle', cups[0]!, upTo(0.5), { at: { x: -0.4, y: 0 } }), note: 'both at once' },
     { act: pour('puddle', cups[1]!, RIM, { at: { x: 0.4, y: 0 } }), note: 'both at once' },
+    { act: act('tilt', { degrees: 25, minutes: 1 }), note: 'once round, so that each runs into the other' },
     { act: act('torch', { seconds: 3 }) },
     { act: act('pressure', { bar: 3, minutes: DAY }) },
     { act: act('demould') },

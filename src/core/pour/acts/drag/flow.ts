@@ -8,7 +8,7 @@ type Point = readonly [number, number];
 const REACH = { surface: 0.35, half: 0.65 } as const;
 /** What a thick tool does to the fluid beside its way, and whether its stroke runs out to a point. */
 const TOOLS: Record<Drag['tool'], Pick<Tool, 'wide' | 'tapers'>> = {
-  stick: { wide: 0.35, tapers: true },
+  stick: { wide: 0.7, tapers: true },
   needle: { tapers: true },
   comb: {},
   skewer: { wide: 0.55 },
@@ -23,7 +23,7 @@ export function flow(act: Drag, casting: Casting): void {
   const { section, level, still } = casting;
   const scale = Math.sqrt(section.area);
   const tool: Tool = {
-    radius: Math.max(act.width * RADIUS, 0.012 * scale),
+    radius: Math.max(act.width * (act.tool === 'stick' ? THICK : RADIUS), 0.012 * scale),
     strength: 0.35 + 0.75 * act.strength,
     ...TOOLS[act.tool]
   };
@@ -36,8 +36,9 @@ export function flow(act: Drag, casting: Casting): void {
   );
 }
 
-/** A tool as wide as this times its width moves what is near it. */
+/** A tool as wide as this times its width moves what is near it; a stick, blunt and round, more than a point. */
 const RADIUS = 1.4;
+const THICK = 2;
 
 /** Every stroke's way: copies round the middle once each; one way again and again, or side by side. */
 function strokesOf(act: Drag, ways: Point[][]): Point[][] {

@@ -1,0 +1,53 @@
+import { describe, expect, it } from 'vitest';
+import { drawing, type Raster } from './raster';
+
+function all(
+  width: number,
+  height: number,
+  sample: (x: number, y: number) => number
+): { whole: Raster; coarse: Int32Array } {
+  const steps = drawing(width, height, sample);
+  const coarse = (steps.next().value as Raster).codes.slice();
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return { whole: step.value, coarse };
+  }
+}
+
+/** Rings with a thin line across them: wide parts, borders, and something narrower than a coarse block. */
+const rings = (x: number, y: number): number => {
+  const r = Math.hypot(x - 0.5, y - 0.5);
+  if (r > 0.48) return -1;
+  if (Math.abs(x - y) < 0.012) return 9;
+  return Math.floor(r * 9);
+};
+
+describe('a picture drawn from coarse to fine', () => {
+  it.each([
+    [200, 200],
+    [173, 90],
+    [70, 300]
+  ])('of %i by %i pixels is the one that looks at every pixel', (w, h) => {
+    const { whole } = all(w, h, rings);
+    const off = whole.codes.reduce((n, code, i) => {
+      const [x, y] = [i % w, Math.floor(i / w)];
+      return n + (code === rings((x + 0.5) / w, (y + 0.5) / h) ? 0 : 1);
+    }, 0);
+    expect(off / (w * h)).toBeLessThan(0.005);
+  });
+
+  it('looks closely only where something changes', () => {
+    const { whole } = all(400, 400, rings);
+    expect(whole.taken).toBeLessThan(0.4 * 400 * 400);
+    const plain = all(400, 400, () => 3).whole;
+    expect(plain.taken).toBeLessThan(0.06 * 400 * 400);
+    expect(plain.codes.every((c) => c === 3)).toBe(true);
+  });
+
+  it('fills every pixel of the picture it shows first', () => {
+    const { coarse } = all(64, 64, (x) => (x < 0.5 ? 1 : 2));
+    expect([...new Set(coarse)].sort()).toEqual([1, 2]);
+    expect(coarse[0]).toBe(1);
+    expect(coarse[63]).toBe(2);
+  });
+});
