@@ -2,7 +2,7 @@ export { Casting, type Content } from './casting';
 export { Engine } from './engine';
 export { dirtyPour, swirl } from './jug';
 export { annulus, disc, polygon, rectangle, type Section } from './section';
-export { between, chanceFrom, seedOf, type Chance } from './seeded';
+export { between, chanceFrom, type Chance } from './seeded';
 export { EMPTY, KEPT, type Flow, type Spot } from './spot';
 export { along, lengthOf, smoothWay, stroke, tumbling, wobble, type Tool } from './strokes';
 export type { Part, Unstirred } from './veins';
