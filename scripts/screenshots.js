@@ -95,7 +95,6 @@ await picture('plans', '/plans');
 await picture('colours', '/colours');
 await picture('shelf', '/shelf');
 await picture('mould', '/shelf/moulds/dome-knobs');
-await picture('base', '/shelf/bases/clear-quick');
 await picture('concrete', '/plans/sluice-bookends');
 await picture('days', '/days');
 await picture('batch', '/plans/rockpool-roundels/batch');
