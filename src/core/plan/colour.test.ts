@@ -37,6 +37,14 @@ describe('contrast in a plan', () => {
     expect(closest).toEqual([...closest].sort((a, b) => a - b));
   });
 
+  it('judges what is poured from one jug side by side, and each against what it meets', () => {
+    expect(
+      of(nightHeron)
+        .pairs.map((p) => p.letters)
+        .sort()
+    ).toEqual(['AB', 'AC', 'BC']);
+  });
+
   it('offers white where no percentage of what is there will do', () => {
     const twins: Plan = {
       ...nightHeron,

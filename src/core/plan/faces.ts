@@ -1,3 +1,4 @@
+import type { Finish } from '../colour';
 import { EMPTY, type Prism, type Spot } from '../pattern';
 import { paintOf, type Paint } from './paint';
 import type { Palette } from './looks';
@@ -44,8 +45,13 @@ const DEPTHS = [0, 0.6, 1.8, 5, 14] as const;
 const INSIDE = 1e-7;
 
 /** A face of a piece as it will be seen: the mould face mirrored, since it is turned over to be looked at. */
-export function drawnFace(plan: ResolvedPlan, traced: Traced, palette: Palette, face: Face): DrawnFace {
-  const paint = paintOf(plan, traced, palette);
+export function drawnFace(
+  plan: ResolvedPlan,
+  traced: Traced,
+  { palette, finish = 'dry' }: { palette: Palette; finish?: Finish | undefined },
+  face: Face
+): DrawnFace {
+  const paint = paintOf(plan, traced, palette, finish);
   const { section } = traced.prism.shaped;
   const [width, height] = [2 * section.half.width, 2 * section.half.length];
   if (face.kind === 'plane') return drawnPlane(traced, paint, face);

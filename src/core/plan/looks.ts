@@ -8,6 +8,7 @@ import {
   lookOf,
   mixtureOf,
   stackReflectance,
+  type Finish,
   type Lab,
   type Look,
   type Optics,
@@ -143,8 +144,12 @@ export function paletteOf(plan: ResolvedPlan, mlOf: (cupId: string) => number): 
   };
 }
 
-/** How the nearest of some films looks, dry, with the others and a pale wall behind it. Thickness in mm. */
-export function seenThrough(films: readonly { cupId: string; mm: number }[], palette: Palette): Look {
+/** How the nearest of some films looks, dry unless said, with the others and a pale wall behind it. Thickness in mm. */
+export function seenThrough(
+  films: readonly { cupId: string; mm: number }[],
+  palette: Palette,
+  finish: Finish = 'dry'
+): Look {
   // What lies behind a film that hides is never seen.
   const hiding = films.findIndex((f) => f.mm >= (palette.hides.get(f.cupId) ?? Infinity) * SAFELY);
   const seen = hiding < 0 ? films : films.slice(0, hiding + 1);
@@ -157,7 +162,7 @@ export function seenThrough(films: readonly { cupId: string; mm: number }[], pal
   return finished(
     lab,
     palette.kinds.get(films[0]!.cupId) ?? 'resin',
-    'dry',
+    finish,
     palette.inks.has(films[0]!.cupId)
   );
 }

@@ -1,4 +1,4 @@
-import { hidingThickness, mixtureOf } from '../colour';
+import { hidingThickness, mixtureOf, type Finish } from '../colour';
 import { chanceFrom, noiseFrom, type Casting } from '../pattern';
 import { seenThrough, tintOf, type Palette } from './looks';
 import type { ResolvedPlan } from './resolve';
@@ -22,7 +22,7 @@ export interface Paint {
 const SOLID = '#b8ad97';
 
 /** Paints for the matters of one piece. */
-export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palette): Paint {
+export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palette, finish: Finish): Paint {
   const shades = matters.map((m) => shadeOf(plan, m, palette));
   const codes = new Map<string, number>();
   const colours: string[] = [];
@@ -48,7 +48,8 @@ export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palett
         if (plain !== undefined) return plain;
         return seenThrough(
           films.map((f) => ({ cupId: `${f.matter}`, mm: f.mm })),
-          own
+          own,
+          finish
         ).hex;
       });
     },

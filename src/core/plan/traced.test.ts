@@ -4,6 +4,7 @@ import * as demo from '../../../demo/plans';
 import { chanceFrom } from '../pattern';
 import { TECHNIQUES } from '../pour';
 import { applyTechnique, computePlan, newPlan, Plan, splitAll, withNewCup } from '.';
+import { svgOf } from './picture-svg';
 import { muddiness, pieceOf, toldAt, wholePicture, type Piece } from './picture';
 
 const MOULDS = ['dome-knobs', 'roundel', 'slab', 'key-tags'] as const;
@@ -138,6 +139,81 @@ describe('a face', () => {
 });
 
 const figures = (plan: Plan) => computePlan(plan, cards).groups[0]!.layers;
+
+describe('how a face is seen', () => {
+  it('is by its finish: wet concrete is darker than dry', () => {
+    const piece = pieceOf(demo.sluice, cards, {}, {})!;
+    const light = (finish: 'wet' | 'dry') => {
+      const { rgba } = wholePicture(piece, { kind: 'open face' }, { size: 24, finish });
+      return rgba.reduce((s, v, i) => (i % 4 === 3 ? s : s + v), 0);
+    };
+    expect(light('wet')).toBeLessThan(light('dry'));
+  });
+
+  it('is by the eye that sees it', () => {
+    const piece = pieceOf(demo.rockpool, cards, {}, {})!;
+    const { rgba } = wholePicture(piece, { kind: 'open face' }, { size: 24, vision: 'greys' });
+    for (let i = 0; i < rgba.length; i += 4) {
+      expect(Math.abs(rgba[i]! - rgba[i + 1]!)).toBeLessThanOrEqual(2);
+      expect(Math.abs(rgba[i]! - rgba[i + 2]!)).toBeLessThanOrEqual(2);
+    }
+  });
+
+  it('is of a part as of the whole', () => {
+    const piece = pieceOf(demo.rockpool, cards, {}, {})!;
+    const face = { kind: 'open face' } as const;
+    const whole = wholePicture(piece, face, { size: 200 });
+    const part = wholePicture(piece, face, { size: 200, part: { x: 0.25, y: 0.25, side: 0.5 } });
+    let [same, all] = [0, 0];
+    for (let y = 2; y < 198; y += 4)
+      for (let x = 2; x < 198; x += 4) {
+        const at = 4 * ((50 + (y >> 1)) * whole.width + 50 + (x >> 1));
+        const own = 4 * (y * part.width + x);
+        all++;
+        if (whole.rgba[at] === part.rgba[own] && whole.rgba[at + 2] === part.rgba[own + 2]) same++;
+      }
+    expect(same / all).toBeGreaterThan(0.9);
+  });
+});
+
+describe('a body with chips', () => {
+  it('holds them by their share of its volume, worked out from their weight', () => {
+    const piece = pieceOf(demo.shingle, cards, {}, {})!;
+    const { matters, poured } = piece.traced;
+    const chips = [...poured].filter(([m]) => matters[m]?.kind === 'chip').reduce((s, [, ml]) => s + ml, 0);
+    const all = [...poured.values()].reduce((s, ml) => s + ml, 0);
+    // 45 % by weight of what is as heavy as its body is 45 % by volume; lighter or heavier chips take more or less.
+    expect(chips / all).toBeGreaterThan(0.35);
+    expect(chips / all).toBeLessThan(0.55);
+    expect(worstShare(piece)).toBeLessThan(0.02);
+  });
+});
+
+describe('a drawing in true size', () => {
+  const piece = pieceOf(demo.saltings, cards, {}, {})!;
+  const named = (id: string) => `cup <${id}>`;
+  it('is as large as the face, closed, and names its parts safely', () => {
+    const svg = svgOf(piece, { kind: 'open face' }, 'picture', named);
+    expect(svg).toContain('width="300mm" height="196mm" viewBox="0 0 300 196"');
+    expect(svg).toContain('<title>cup &lt;mudflat></title>');
+    const paths = [...svg.matchAll(/ d="([^"]*)"/g)].map(([, d]) => d!);
+    expect(paths).toHaveLength(3);
+    for (const d of paths) expect(d).toMatch(/^M[-\d. LMZ]+Z$/);
+    // No place of it lies beyond the face.
+    const numbers = paths
+      .join(' ')
+      .match(/[\d.]+ [\d.]+/g)!
+      .map((p) => p.split(' ').map(Number));
+    expect(Math.max(...numbers.map(([x]) => x!))).toBeLessThanOrEqual(300.6);
+    expect(Math.max(...numbers.map(([, y]) => y!))).toBeLessThanOrEqual(196.6);
+  });
+
+  it('is mirrored and uncoloured as a template', () => {
+    const template = svgOf(piece, { kind: 'mould face' }, 'template', named);
+    expect(template).toContain('translate(300 0) scale(-1 1)');
+    expect(template).not.toMatch(/fill="#/);
+  });
+});
 
 describe('a place of a face', () => {
   it('tells the cup, the step that put it there and those that moved it since', () => {

@@ -3,7 +3,7 @@
   their colours; a place of it can be asked what it is and how it came there.
 -->
 <script lang="ts">
-  import type { Vision } from '$core/colour';
+  import type { Finish, Vision } from '$core/colour';
   import type { ComputedCup, ComputedGroup, Face, Part, Picture, Plan, Shelf, Told } from '$core/plan';
   import { PatternWork } from '$lib/pattern-work.svelte';
   import { onDestroy } from 'svelte';
@@ -23,6 +23,7 @@
     part,
     size = 512,
     vision = 'everyone',
+    finish,
     marks = [],
     letters = true,
     ondrawn,
@@ -41,6 +42,8 @@
     /** Pixels of its longer side. */
     size?: number;
     vision?: Vision;
+    /** Dry when absent. */
+    finish?: Finish | undefined;
     marks?: readonly Mark[];
     letters?: boolean;
     ondrawn?: (picture: Picture) => void;
@@ -57,7 +60,7 @@
     seed,
     until,
     face,
-    how: { size, vision, part }
+    how: { size, vision, part, finish }
   });
   $effect(() => work.draw(look));
   $effect(() => {

@@ -3,7 +3,7 @@
   import { onDestroy, untrack } from 'svelte';
   import { PatternWork } from '$lib/pattern-work.svelte';
   import Hint from '../Hint.svelte';
-  import { VISIONS, type Vision } from '$core/colour';
+  import { VISIONS, type Finish, type Vision } from '$core/colour';
   import type { Computed, Face, Part, Picture, Plan, Told } from '$core/plan';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import Choice from '../Choice.svelte';
@@ -44,6 +44,13 @@
   });
   const lineOf = (id: string) => computed.lines.find((l) => l.stepId === id)?.line ?? '';
   let vision = $state<Vision>('everyone');
+  let finish = $state<Finish>();
+  const FINISHES = [
+    { value: 'dry', label: 'dry' },
+    { value: 'wet', label: 'as poured, wet' },
+    { value: 'sealed', label: 'sealed' },
+    { value: 'aged', label: 'aged' }
+  ];
   const NAMES = { 'mould face': 'Mould face', 'open face': 'Open face', cut: 'Cut' };
   const FACES = ['mould face', 'open face'].map((f) => ({ value: f, label: f }));
   const VERDICTS = { clear: 'text-ink-2', close: 'text-ochre', 'reads as one': 'text-cinnabar' };
@@ -117,6 +124,16 @@
       />
     </span>
     <span class="text-[0.85rem] text-ink-2">
+      when
+      <Choice
+        quiet
+        label="Finish in the picture"
+        value={finish ?? 'dry'}
+        options={FINISHES}
+        onchange={(v) => (finish = v as Finish)}
+      />
+    </span>
+    <span class="text-[0.85rem] text-ink-2">
       seen by
       <Choice
         quiet
@@ -150,6 +167,7 @@
           {until}
           {part}
           {vision}
+          {finish}
           marks={face === 'cut' ? [] : marks}
           ondrawn={(drawn) => (picture = drawn)}
           ontold={(t) => (told = t)}
