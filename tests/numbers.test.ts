@@ -144,9 +144,34 @@ async function check(plan: Plan, pages: readonly string[] = []): Promise<void> {
   expect(bench.errors.join(' | ')).toBe('');
 }
 
+/** Screens of a run that are read before it is left: past the weighing of every demo plan's first cups. */
+const SCREENS = 24;
+
+/** Goes through a run as it is confirmed, screen by screen: every number on it is one, and what is to be weighed is there. */
+async function checkRun(plan: Plan): Promise<void> {
+  const id = `run-${plan.id}`;
+  expect((await post('/api/v1/runs', { planId: plan.id, id })).status, plan.name).toBe(201);
+  await bench.go(`/run/${id}`);
+  await bench.page.waitForSelector('[data-testid="now"]');
+  const read = new Set<string>();
+  for (let i = 0; i < SCREENS; i++) {
+    const text = await seen('body');
+    expect(text, `the run of ${plan.name}`).not.toMatch(NOT_A_FIGURE);
+    const title = await seen('[data-testid="now"]');
+    const number = await bench.page.$('[data-testid="number"]');
+    const shown = number ? await number.evaluate((e) => e.textContent ?? '') : '';
+    if (/weigh|add/i.test(title)) expect(figures(shown)[0], `${title} of ${plan.name}`).toBeGreaterThan(0);
+    read.add(title);
+    await bench.press('Space');
+  }
+  expect(read.size, plan.name).toBeGreaterThan(2);
+  expect(bench.errors.join(' | ')).toBe('');
+}
+
 describe('every number that is shown', () => {
   it.each(plans.map((p) => [p.name, p] as const))('of %s', async (_, plan) => {
     await check(plan, ['batch', 'labels']);
+    await checkRun(plan);
   });
 
   it('of fifty plans as chance makes them', async () => {

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { plans, tideline } from '../../../demo/plans';
+import { plans, shingle, tideline } from '../../../demo/plans';
 import { PORTION } from '../batch';
 import { formulaOf } from '../material';
 import { computePlan, figuresOf, type Computed, type Plan } from '.';
-import { atBench, mixed } from './plans.testing';
+import { atBench, mixed, withBase } from './plans.testing';
 
 /** Everything that the scale is asked to weigh, added up line by line; portions of a mix are weighed once already. */
 const weighed = (c: Computed): number =>
@@ -59,6 +59,53 @@ describe('mass balance, by sums of its own', () => {
     (_, plan) => {
       const c = computePlan(plan, cards);
       expect(drawn(c)).toBeCloseTo(c.totals.balance.poured, 6);
+    }
+  );
+});
+
+describe('chips in a cup, by a sum of their own', () => {
+  const kinds = ['gypsum', 'concrete', 'resin'] as const;
+  const baseOf = (kind: (typeof kinds)[number]) => cards.bases.find((b) => b.kind === kind)!;
+  it.each(kinds)(
+    'in %s take their share of the finished weight, and the body the rest in its own ratio',
+    (kind) => {
+      const base = baseOf(kind);
+      const formula = formulaOf(base);
+      if (!formula.ok) throw new Error(base.name);
+      const { parts, density } = formula.value;
+      fc.assert(
+        fc.property(
+          fc.integer({ min: 5, max: 55 }),
+          fc.double({ min: 1.1, max: 3, noNaN: true }),
+          fc.constantFrom('each' as const, 'split' as const),
+          bench,
+          (percent, chip, way, losses) => {
+            const [cup] = shingle.cups;
+            const chips = [{ id: 'chips', name: 'chips', percent, density: chip }];
+            const plan = varied(
+              mixed({ ...withBase(shingle, base.id), cups: [{ ...cup!, fillers: chips }] }, way),
+              losses
+            );
+            const c = figuresOf(plan, cards);
+            // 1/ρ = Σ w/ρ: what a millilitre of body and chips together weighs.
+            const w = percent / 100;
+            const together = 1 / (w / chip + (1 - w) / density);
+            const ml = c.groups.reduce((s, g) => s + g.capacity * g.count, 0);
+            const least = ml * together * (1 + losses.cling);
+            const lines = c.cups.flatMap((x) => x.mixes).flatMap((m) => m.weighings).length + 4;
+            const near = (lines * c.division) / 2 + 1e-6;
+            const whole = c.totals.balance.mixed;
+            expect(c.totals.balance.poured).toBeCloseTo(ml * together, 4);
+            expect(whole).toBeGreaterThan(least - near);
+            const chipGrams = c.totals.fillers.reduce((s, f) => s + f.grams, 0);
+            expect(Math.abs(chipGrams - w * whole)).toBeLessThan(near * (1 + w));
+            const body = whole - chipGrams;
+            const grams = c.totals.parts.map((p) => p.grams);
+            parts.forEach((p, i) => expect(Math.abs(grams[i]! - p.share * body)).toBeLessThan(2 * near));
+          }
+        ),
+        { numRuns: 25 }
+      );
     }
   );
 });
