@@ -127,6 +127,36 @@ describe('a technique', () => {
   });
 });
 
+describe('some cavities of a group', () => {
+  it('are done otherwise without retyping: from another cup, with another amount, or not at all', async () => {
+    await bench.go('/plans/tideline-knobs');
+    await bench.says('[aria-label="Pour"]', '+ layer');
+    const variations = async () => (await plan('tideline-knobs')).groups[0]!.variations;
+    const others = expect.poll(variations, { timeout: 10_000 });
+    await bench.click('More about step 1');
+    await bench.click('otherwise in some of knobs 1–6…');
+    await others.toMatchObject([{ stepId: 'lay-mudflat', cavities: [6], change: { skip: true } }]);
+    await bench.type('Cavities of knobs 1–6 with step 1 otherwise, 1', '2-3, 5');
+    await expect.poll(async () => (await variations())?.[0]?.cavities).toEqual([2, 3, 5]);
+    await bench.choose('How step 1 is otherwise, 1', 'is from another cup');
+    await bench.choose('Cup of step 1 otherwise, 1', 'C foam');
+    await expect.poll(async () => (await variations())?.[0]?.change).toEqual({ cupId: 'foam' });
+    await bench.choose('How step 1 is otherwise, 1', 'is another amount');
+    await bench.type('Amount of step 1 otherwise, 1', '3 mm');
+    await expect
+      .poll(async () => (await variations())?.[0]?.change)
+      .toEqual({ amount: { kind: 'deep', mm: 3 } });
+    await bench.page.keyboard.press('Escape');
+    // They stand as cavities of their own, each with its piece.
+    await bench.choose('Which cavities', 'knobs 1–6 (2–3, 5)');
+    await bench.page.waitForSelector('[aria-label="mould face of knobs 1–6 (2–3, 5)"]');
+    await bench.click('More about step 1');
+    await bench.click('Step 1 as in the others, 1');
+    await expect.poll(variations).toBeUndefined();
+    await bench.page.keyboard.press('Escape');
+  });
+});
+
 describe('the score', () => {
   it('shows the pour, all of it, and the days', async () => {
     await bench.go('/plans/sluice-bookends');

@@ -1,5 +1,6 @@
-import { distanceTo, sideBySide, type Side } from './beside';
+import { sideBySide, type Side } from './beside';
 import { bodyWithin, fitted, type Uneven } from './body';
+import { lineStars, type ClosedLine } from './closed-line';
 import { Engine } from './engine';
 import { Cells } from './maps/cells';
 import { Charted } from './maps/charted';
@@ -9,11 +10,11 @@ import { Levelling, type Stood } from './maps/levelling';
 import { Push, stood, type Pushed } from './maps/push';
 import { Stir, Tumble, type Reach, type Roll, type Vortex } from './maps/stir';
 import { Withdrawal } from './maps/withdrawal';
-import type { Noise } from './noise';
 import type { Chart, Section } from './section';
 import { chanceFrom, seedOf, type Chance } from './seeded';
+import { isIn, type Embedded, type Film } from './solids';
 import type { Flow, Spot } from './spot';
-import { angleOfNodes, NODES, nodesOf, Star } from './star';
+import { nodesOf, Star } from './star';
 import { wobble } from './strokes';
 import { veined, type Part, type Unstirred } from './veins';
 
@@ -26,31 +27,12 @@ export interface Content {
   unstirred?: Unstirred;
 }
 
-/** A closed line round a middle: its course, its width, and the chance by which it runs out in fingers, where it does. */
-export interface ClosedLine {
-  at: At;
-  radius: (angle: number) => number;
-  width: number;
-  blooms?: Noise;
-}
-
 /** How a puddle stands: from low as a bowl, from high down to the ground; how deep and how uneven. */
 export interface Fall {
   from: 'low' | 'high';
   deep?: number;
   power?: number;
   uneven?: Uneven;
-}
-
-/** Something solid in a casting: a ball, or a line with half its width; levels and lengths in mm. */
-export type Embedded =
-  | { kind: 'ball'; x: number; y: number; z: number; radius: number }
-  | { kind: 'line'; way: readonly (readonly [number, number])[]; radius: number; low: number; high: number };
-
-/** Dry colour on the mould face: how much of each place it covers, 0..1. */
-export interface Film {
-  colourantId: string;
-  cover(x: number, y: number): number;
 }
 
 /** A drop before it is known how wide it lies: where, how much, of what. */
@@ -203,11 +185,8 @@ export class Casting {
   }
 
   /** Whether something solid is at a place of the prism. */
-  solidAt({ x, y, z }: Spot): boolean {
-    return this.embeds.some((e) => {
-      if (e.kind === 'ball') return (e.x - x) ** 2 + (e.y - y) ** 2 + (e.z - z) ** 2 < e.radius ** 2;
-      return z >= e.low && z <= e.high && distanceTo(x, y, e.way) < e.radius;
-    });
+  solidAt(spot: Spot): boolean {
+    return this.embeds.some((e) => isIn(e, spot));
   }
 
   /** Dry colour on the mould face; an earlier film stays in front. */
@@ -561,31 +540,4 @@ function batchOf(left: readonly Falling[], height: number, area: number): Fallin
     batch.push(drop);
   }
   return batch;
-}
-
-/** The kept middle of a line round it, and the line's own star: evenly on both sides, or running out in fingers. */
-function lineStars(wall: Star, line: ClosedLine) {
-  const half = (r: number) => Math.min(line.width / 2, 0.8 * r);
-  const along = (squared: (r: number, angle: number) => number) =>
-    new Star(
-      Float64Array.from({ length: NODES }, (_, i) => {
-        const angle = angleOfNodes(i);
-        return squared(Math.min(0.94 * Math.sqrt(wall.at(i)), line.radius(angle)), angle);
-      })
-    );
-  const { blooms } = line;
-  const fingers = blooms && ((a: number) => 0.12 + 2.6 * fringe(blooms, a) ** 2.2);
-  return {
-    inner: along((r) => (r - half(r)) ** 2),
-    ring: along((r, a) => {
-      const wide = fingers ? 1.3 * line.width * fingers(a) : half(r);
-      return (r + wide) ** 2 - (r - half(r)) ** 2;
-    })
-  };
-}
-
-/** An uneven fringe round a turn, 0..1: slow and quick waves of noise together. */
-function fringe(noise: Noise, angle: number): number {
-  const at = (k: number) => noise(k * Math.cos(angle) + 40, k * Math.sin(angle) + 40, k);
-  return Math.min(1, Math.max(0, 0.5 + 0.55 * at(5) + 0.4 * at(11) + 0.25 * at(24)));
 }

@@ -29,7 +29,8 @@ export function pieceOf(document: Plan, shelf: Shelf, past: Past, asked: Asked):
   const plan = resolve(document, shelf, past);
   const { filled } = fill(plan);
   const own = asked.strandId === undefined ? filled[0] : filled.find((f) => f.strand.id === asked.strandId);
-  if (!own) return undefined;
+  // A shape that cannot be has no inside to pour into.
+  if (!own || own.cavity.problems.some((p) => p.code === 'shape-impossible')) return undefined;
   const made = traced(plan, own, asked.seed ?? USUAL_SEED, asked.until);
   const poured = (id: string) =>
     own.pours.filter((p) => p.cupId === id).reduce((s, p) => s + p.each * p.count, 0);

@@ -1,5 +1,6 @@
 import type { CavityKind, Mould } from '../mould';
 import type { Problem } from '../problem';
+import { numberedWords } from '../quantity';
 import type { Group, Plan, Variation } from './document';
 import { missing } from './rules/missing';
 
@@ -34,7 +35,7 @@ export function strandsOf(
     return alike(group).map(({ numbers, variations }, i, all) => ({
       id: i ? `${group.id}~${i + 1}` : group.id,
       group,
-      name: all.length > 1 ? `${group.name} (${ranges(numbers)})` : group.name,
+      name: all.length > 1 ? `${group.name} (${numberedWords(numbers)})` : group.name,
       count: numbers.length,
       mould,
       kind,
@@ -56,17 +57,6 @@ function alike(group: Group): { numbers: number[]; variations: Variation[] }[] {
     sets.set(key, set);
   }
   return [...sets.values()].sort((a, b) => a.variations.length - b.variations.length);
-}
-
-/** Whole numbers as a maker says them: 1–4, 6. */
-function ranges(numbers: readonly number[]): string {
-  const said: [number, number][] = [];
-  for (const n of numbers) {
-    const last = said.at(-1);
-    if (last && n === last[1] + 1) last[1] = n;
-    else said.push([n, n]);
-  }
-  return said.map(([a, b]) => (a === b ? `${a}` : `${a}–${b}`)).join(', ');
 }
 
 /** Variations that name a step, a cup or a cavity which is not there. */

@@ -189,6 +189,60 @@ describe('a body with chips', () => {
   });
 });
 
+describe('a cavity that leaves an act no place', () => {
+  const inRing = (inner: number) => {
+    const plan = tried('specked-marble', 'gypsum', 'roundel');
+    const specks = (over: string) => ({
+      id: `specks-${over.replace(' ', '-')}`,
+      act: {
+        kind: 'specks',
+        cupId: plan.cups[1]!.id,
+        amount: { kind: 'share', of: 0.05 },
+        drops: 5,
+        spread: 0.5,
+        over
+      },
+      where: ['group-1'],
+      gates: []
+    });
+    const lay = {
+      id: 'bed',
+      act: { kind: 'lay', cupId: plan.cups[0]!.id, amount: { kind: 'share', of: 0.8 } },
+      where: ['group-1'],
+      gates: []
+    };
+    const ring = { kind: 'ring', innerRadius: inner, outerRadius: 40, depth: 8 } as const;
+    const moulds = cards.moulds.map((m) =>
+      m.id === 'roundel'
+        ? {
+            ...m,
+            cavities: m.cavities.map((c) => ({
+              ...c,
+              shape: ring,
+              capacity: { from: 'dimensions' as const }
+            }))
+          }
+        : m
+    );
+    return pieceOf(
+      Plan.parse({ ...plan, steps: [lay, specks('the middle'), specks('the rim')] }),
+      { ...cards, moulds },
+      {},
+      {}
+    );
+  };
+
+  it('is drawn all the same: what has no middle takes its specks elsewhere', () => {
+    const piece = inRing(30)!;
+    expect(worstShare(piece)).toBeLessThan(0.02);
+    expect(wholePicture(piece, { kind: 'open face' }, { size: 40 }).shows.length).toBeGreaterThan(0);
+  });
+
+  it('has no piece where its shape cannot be', () => {
+    expect(inRing(45)).toBeUndefined();
+  });
+});
+
 describe('a drawing in true size', () => {
   const piece = pieceOf(demo.saltings, cards, {}, {})!;
   const named = (id: string) => `cup <${id}>`;

@@ -3,3 +3,4 @@ export { formatQuantity, duration, clock } from './format';
 export { decimalsOf, displayOf, reading, readingBeside, weighing } from './reading';
 export { UNITS, unit, type Kind, type Unit } from './units';
 export { plainFractions } from './number';
+export { numberedWords, parseNumbered } from './numbered';

@@ -10,6 +10,7 @@
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
   import Row from '../Row.svelte';
+  import Otherwise from '../workbench/Otherwise.svelte';
   import FieldRow from './FieldRow.svelte';
   import type { ActEditorProps } from '.';
 
@@ -104,6 +105,7 @@
           value={step.note ?? ''}
           onchange={(e) => set(['note'], e.currentTarget.value.trim() || undefined)}></textarea>
       </Row>
+      <Otherwise {editor} {step} {n} />
     </More>
   </p>
   {#if step.note}<p class="text-[0.8rem] leading-snug text-ink-2 italic">{step.note}</p>{/if}

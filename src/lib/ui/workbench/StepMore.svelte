@@ -8,6 +8,7 @@
   import QuantityField from '../QuantityField.svelte';
   import { volume } from '$lib/ways.svelte';
   import Row from '../Row.svelte';
+  import Otherwise from './Otherwise.svelte';
 
   let { editor, step, n }: { editor: PlanEditor; step: Step; n: number } = $props();
   const act = $derived(lay.schema.safeParse(step.act).data);
@@ -58,4 +59,5 @@
       </button>
     {/each}
   </div>
+  <Otherwise {editor} {step} {n} />
 </More>
