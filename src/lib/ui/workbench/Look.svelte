@@ -98,7 +98,7 @@
 
 <div class="flex flex-wrap items-center justify-center gap-x-3 gap-y-1 text-[0.85rem] text-ink-2">
   {#if shown.length > 1}
-    <button class="button bare min-h-9" onclick={play}>{playing ? 'Stop' : 'Play the pour'}</button>
+    <button class="button bare min-h-9" onclick={play}>{playing ? 'Stop' : 'Play'}</button>
     <Slider.Root
       type="single"
       value={at}
