@@ -46,6 +46,13 @@ async function picture(name, path, { theme = 'light', width = 1280, height = 800
     () => document.documentElement.dataset.alive === 'true' && document.fonts.status === 'loaded'
   );
   if (before) await before(page);
+  // Pictures that the server draws, and the piece that a worker draws, have come.
+  await page.waitForFunction(
+    () =>
+      [...document.images].every((i) => i.complete || i.getBoundingClientRect().top > innerHeight) &&
+      document.querySelector('[data-drawn="coarse"]') === null,
+    { timeout: 60_000 }
+  );
   await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
   await page.close();
 }

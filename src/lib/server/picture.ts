@@ -24,9 +24,14 @@ const Query = z.object({
 });
 export type PictureQuery = z.infer<typeof Query>;
 
-/** Pictures that are kept made, by what they are of. */
+interface Made {
+  type: string;
+  bytes: Uint8Array<ArrayBuffer>;
+}
+
+/** Pictures that are kept, or being made, by what they are of: asked for twice at once, one is made once. */
 const KEPT = 240;
-const made = new Map<string, { type: string; bytes: Uint8Array<ArrayBuffer> }>();
+const made = new Map<string, Promise<Made | undefined>>();
 
 /**
  * The picture of a piece as the address asks for it: PNG, or SVG in true size. Made in a thread, and kept for as long as
@@ -46,11 +51,16 @@ export async function pictureResponse(
   const id = createHash('sha256')
     .update(`${key} ${JSON.stringify(query.data)}`)
     .digest('base64');
-  const found = made.get(id) ?? (await make(plan, shelf, query.data));
-  if (!found) return notHere('group of cavities', query.data.cavities ?? 'the first');
+  const making = made.get(id) ?? make(plan, shelf, query.data);
   made.delete(id);
-  made.set(id, found);
+  made.set(id, making);
   if (made.size > KEPT) made.delete(made.keys().next().value!);
+  // What could not be made is tried again by the next who asks.
+  const found = await making.catch((error: unknown) => {
+    made.delete(id);
+    throw error;
+  });
+  if (!found) return notHere('group of cavities', query.data.cavities ?? 'the first');
   return new Response(found.bytes, {
     headers: {
       'content-type': found.type,
@@ -60,7 +70,7 @@ export async function pictureResponse(
   });
 }
 
-async function make(plan: Plan, shelf: Shelf, query: PictureQuery) {
+async function make(plan: Plan, shelf: Shelf, query: PictureQuery): Promise<Made | undefined> {
   const drawn = await inThread('picture', { plan, shelf, query });
   if (!drawn) return undefined;
   if ('svg' in drawn) return { type: 'image/svg+xml', bytes: new TextEncoder().encode(drawn.svg) };

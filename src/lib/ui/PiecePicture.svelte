@@ -203,7 +203,7 @@
         onkeydown={moved}
       ></button>
     {/if}
-  {:else if face.kind === 'mould face' || face.kind === 'open face'}
+  {:else if until === undefined && (face.kind === 'mould face' || face.kind === 'open face')}
     <PieceFace {group} face={face.kind} size={380} {vision} {marks} />
   {/if}
 </div>

@@ -38,6 +38,6 @@
   loading="lazy"
   decoding="async"
   class="mx-auto block max-h-full object-contain"
-  style="width:{width}px;aspect-ratio:auto"
+  style="width:{width}px;min-height:{Math.round(width * 0.4)}px"
   {width}
 />

@@ -100,7 +100,7 @@
   {@const own = group ?? computed.groups.find((x) => step?.where.includes(x.groupId))}
   {#if own && drawnSteps.has(stepId)}
     {@const { width, length } = extentOf(own)}
-    <figure class="w-[260px]" data-testid="leaves">
+    <figure class="w-[190px]" data-testid="leaves">
       <PiecePicture
         plan={frozen.file.plan}
         shelf={frozen.file.shelf}
@@ -111,7 +111,7 @@
         size={360}
         marks={marksOf(step, length / width)}
       />
-      <figcaption class="mt-1 text-[1rem] text-ink-2">what it should leave, from above</figcaption>
+      <figcaption class="mt-1 text-[1rem] text-ink-2">what it leaves, from above</figcaption>
     </figure>
   {/if}
 {/snippet}
@@ -220,7 +220,7 @@
     </p>
     <div class="mt-4 flex flex-wrap items-start gap-8">
       {@render leaves(instruction.task.stepId)}
-      {#if partial}<div class="w-[380px]">
+      {#if partial}<div class="w-[340px]">
           <CoreDrawing group={partial} cups={computed.cups} showFace="mould face" height={200} />
         </div>{/if}
       <label class="block text-[1.05rem]">
