@@ -215,6 +215,24 @@ describe('a puddle from high in a round mould', () => {
   });
 });
 
+describe('a puddle to one side', () => {
+  it('pushes alike on both sides of what is alike on both sides, whichever way angles are counted', () => {
+    const section = FOOTPRINTS.oblong!;
+    const at = { x: 0, y: -12 };
+    const wall = section.starAt(at.x, at.y)!;
+    const body = bodyWithin(wall, 1200, chanceFrom(1), { waves: 0, much: 0 });
+    const push = new Push({ at, wall, body, profile: { from: 0, top: 8, power: 0 }, still: 0, matter: 1 });
+    const chance = chanceFrom(4);
+    for (let i = 0; i < 300; i++) {
+      const spot = spotIn(section, 0, 8, chance);
+      const mirrored = { ...spot, x: -spot.x };
+      expect(push.undo(mirrored)).toBe(push.undo(spot));
+      expect(mirrored.x).toBeCloseTo(-spot.x, 3);
+      expect(mirrored.y).toBeCloseTo(spot.y, 3);
+    }
+  });
+});
+
 describe('a stroke', () => {
   it('carries what lies under it along its way, and not against it', () => {
     const section = FOOTPRINTS.round!;

@@ -44,6 +44,16 @@ describe('a picture drawn from coarse to fine', () => {
     expect(plain.codes.every((c) => c === 3)).toBe(true);
   });
 
+  it('finds what stands in the middle of a block and touches none of its corners', () => {
+    const dots = (x: number, y: number) => {
+      const [i, j] = [(x * 160) % 8, (y * 160) % 8];
+      return Math.hypot(i - 4.5, j - 4.5) < 2.5 ? 2 : 1;
+    };
+    const { whole } = all(160, 160, dots);
+    const found = whole.codes.filter((c) => c === 2).length / whole.codes.length;
+    expect(found).toBeGreaterThan(0.25);
+  });
+
   it('fills every pixel of the picture it shows first', () => {
     const { coarse } = all(64, 64, (x) => (x < 0.5 ? 1 : 2));
     expect([...new Set(coarse)].sort()).toEqual([1, 2]);

@@ -48,6 +48,14 @@ describe('a cut casting', () => {
     expect(middle[0]!.faces[0]).toEqual(middle[1]!.faces[0]);
   });
 
+  it('gives each blade its width, and the bars the rest', () => {
+    const { bars } = cutUp(slab, { pieces: 40, how: 'straight', kerf: 3 });
+    const wide = bars.map((b) => b.to.x - b.from.x);
+    expect(Math.min(...wide)).toBeCloseTo((300 - 9 * 3) / 10, 9);
+    expect(Math.max(...wide)).toBeCloseTo((300 - 9 * 3) / 10, 9);
+    expect(Math.max(...bars.map((b) => b.to.x))).toBeCloseTo(150, 9);
+  });
+
   it('says which bar a face belongs to: a bar from the side shows what lay there', () => {
     const { bars, ...rest } = cutUp(loaf, { pieces: 10, how: 'straight', kerf: 0 });
     const [first] = barsShown(loaf, { bars: bars.slice(0, 1), ...rest }, 40);

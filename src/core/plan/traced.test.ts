@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import * as demo from '../../../demo/plans';
 import { chanceFrom } from '../pattern';
+import { Cells } from '../pattern/maps/cells';
 import { TECHNIQUES } from '../pour';
 import { applyTechnique, computePlan, newPlan, Plan, splitAll, withNewCup } from '.';
 import { svgOf } from './picture-svg';
@@ -173,6 +174,32 @@ describe('how a face is seen', () => {
         if (whole.rgba[at] === part.rgba[own] && whole.rgba[at + 2] === part.rgba[own + 2]) same++;
       }
     expect(same / all).toBeGreaterThan(0.9);
+  });
+});
+
+describe('a heavy white', () => {
+  const laces = (plan: Plan) =>
+    pieceOf(plan, cards, {}, {})!.traced.casting.flows.some((f) => f instanceof Cells);
+  const bedOf = (of: number, lines = demo.rockpool.cups[0]!.recipe): Plan =>
+    Plan.parse({
+      ...demo.rockpool,
+      cups: demo.rockpool.cups.map((c, i) => (i ? c : { ...c, recipe: lines })),
+      steps: demo.rockpool.steps.map((s, i) =>
+        i || s.act.kind !== 'lay' ? s : { ...s, act: { ...s.act, amount: { kind: 'share', of } } }
+      )
+    });
+  it('stands as lace between two shares: less is lost, more covers', () => {
+    expect(laces(demo.rockpool)).toBe(true);
+    expect(laces(bedOf(0.01))).toBe(false);
+    expect(laces(bedOf(0.36))).toBe(false);
+  });
+
+  it('is a white: a tint with some white in it does not sink', () => {
+    const tint = [
+      { id: 'w', colourantId: 'white-paste', percent: 2, of: 'supplied' as const },
+      { id: 'b', colourantId: 'blue-paste', percent: 4, of: 'supplied' as const }
+    ];
+    expect(laces(bedOf(0.24, tint))).toBe(false);
   });
 });
 
