@@ -114,6 +114,8 @@ describe('any sequence of acts', () => {
           expect(engine.level).toBeCloseTo(10, 6);
           const shares = counted(section, engine, PLACES, chanceFrom(seed));
           expect(shares.get(EMPTY) ?? 0).toBeLessThan(0.001);
+          // The books of the casting are those of the pour.
+          steps.forEach(({ part }, i) => expect(casting.held.get(i)).toBeCloseTo(part * each, 4));
           steps.forEach(({ part }, i) =>
             expect(Math.abs((shares.get(i) ?? 0) - part / whole)).toBeLessThan(OFF)
           );
@@ -203,17 +205,69 @@ describe('a column', () => {
 });
 
 describe('what is drawn out', () => {
-  it('is counted by what it was, and the rest keeps its volume', () => {
+  it('is booked by what it was, and the rest keeps its volume', () => {
     const casting = new Casting(FOOTPRINTS.round!, '1');
     casting.lay(plain(0), 30_000);
     casting.puddle(plain(1), 20_000, { x: 0, y: 0 }, { from: 'high' });
     casting.withdraw(8_000, { x: 0, y: 0 });
-    const left = casting.left.reduce((s, l) => s + l.mm3, 0);
-    expect(left).toBeCloseTo(8_000, 6);
+    expect(casting.held.get(0)! + casting.held.get(1)!).toBeCloseTo(42_000, 6);
     // From the middle of what was dug in only that can leave.
-    expect(casting.left.find((l) => l.matter === 1)?.mm3).toBeCloseTo(8_000, -2);
+    expect(casting.held.get(1)).toBeCloseTo(12_000, -2);
     const engine = casting.engine();
     const shares = counted(casting.section, engine, PLACES, chanceFrom(8));
     expect(shares.get(1)).toBeCloseTo(12_000 / 42_000, 1.7);
+  });
+});
+
+describe('a barrier', () => {
+  const pair = (casting: Casting, low: number) => {
+    casting.beside(low, 4_000, [[-15, 12]]);
+    casting.beside(low + 1, 4_000, [[15, -12]]);
+  };
+  const line = [
+    [-60, 0],
+    [60, 0]
+  ] as const;
+  it('keeps apart what is poured next on either side, and not what comes on top of that', () => {
+    const casting = new Casting(FOOTPRINTS.oblong!, '1');
+    casting.standBarrier(line, 3);
+    pair(casting, 0);
+    casting.setStill();
+    const ground = casting.level;
+    pair(casting, 2);
+    const engine = casting.engine();
+    // Below it is the line that parts them; above, each place belongs to the nearer.
+    expect(engine.matterAt({ x: 40, y: 8, z: ground / 2 })).toBe(0);
+    expect(engine.matterAt({ x: 40, y: 8, z: ground * 1.5 })).toBe(3);
+    expect(casting.solidAt({ x: 5, y: 0.2, z: 1 })).toBe(true);
+  });
+
+  it('is gone once it is lifted; what it kept apart stays', () => {
+    const casting = new Casting(FOOTPRINTS.oblong!, '1');
+    casting.standBarrier(line, 3);
+    pair(casting, 0);
+    casting.liftBarrier();
+    const engine = casting.engine();
+    expect(casting.solidAt({ x: 5, y: 0.2, z: 1 })).toBe(false);
+    expect(engine.matterAt({ x: 40, y: 8, z: 0.5 })).toBe(0);
+  });
+});
+
+describe('a post', () => {
+  it('is not stirred through: nothing of the fluid comes to lie where it stands', () => {
+    const casting = new Casting(FOOTPRINTS.round!, '1');
+    for (let round = 0; round < 3; round++) {
+      casting.begin(`${round}`);
+      casting.overPost(round, 6_000, { x: 0, y: 0 }, () => 8);
+      casting.stir(wobble(casting.section, 1, casting.chance));
+    }
+    const { flows, level } = casting;
+    const chance = chanceFrom(2);
+    for (let i = 0; i < 500; i++) {
+      const [a, r] = [2 * Math.PI * chance(), 8.05 + 30 * chance()];
+      const spot = { x: r * Math.cos(a), y: r * Math.sin(a), z: 0.99 * level * chance() };
+      for (let f = flows.length - 1; f >= 0 && flows[f]!.undo(spot) < 0; f--)
+        expect(Math.hypot(spot.x, spot.y)).toBeGreaterThan(7.99);
+    }
   });
 });

@@ -19,6 +19,7 @@ import { wobble } from './strokes';
 import { veined, type Part, type Unstirred } from './veins';
 
 type At = { x: number; y: number };
+type Way = readonly (readonly [number, number])[];
 
 /** What a cup holds: its own matter, and what it is made of where it is not one colour. */
 export interface Content {
@@ -27,11 +28,9 @@ export interface Content {
   unstirred?: Unstirred;
 }
 
-/** How a puddle stands: from low as a bowl, from high down to the ground; how deep and how uneven. */
+/** How a puddle stands: from low as a bowl, from high down to the ground; and how uneven. */
 export interface Fall {
   from: 'low' | 'high';
-  deep?: number;
-  power?: number;
   uneven?: Uneven;
 }
 
@@ -61,14 +60,15 @@ export class Casting {
   readonly films: Film[] = [];
   /** How much is taken off the open face, mm. */
   milled = 0;
-  /** Matters that left again, with their mm³: by withdrawing. */
-  readonly left: { matter: number; mm3: number }[] = [];
+  /** mm³ of each matter in the cavity, as it was poured and as it left again. */
+  readonly held = new Map<number, number>();
   #step = '';
   #seed = 1;
   #post: { view: View; outline: Star; ground: number } | undefined;
   #lifted = false;
   /** What was poured side by side on bare ground, until the next act. */
   #sides: (Side & { step: string })[] = [];
+  #barrier: Way | undefined;
   #strips: { matter: number; mm3: number; step: string }[] = [];
   #chambers: (Stood & { id: string })[] = [];
   /** A heavy colour on what is fluid: how much of it will sink once hands are off. */
@@ -111,13 +111,30 @@ export class Casting {
     return veined(content.unstirred, content.parts, { ...half, ...room, contains }, this.#seed);
   }
 
+  #book(matter: number, mm3: number): void {
+    this.held.set(matter, (this.held.get(matter) ?? 0) + mm3);
+  }
+
+  /** Books a content as it was laid: as its one matter, or each of its parts. */
+  #bookLaid(content: Content, laid: Laid, mm3: number): void {
+    if (typeof laid === 'number') this.#book(laid, mm3);
+    else this.#bookParts(content.parts, mm3);
+  }
+
+  /** Books what is laid place by place. */
+  #bookParts(parts: readonly Part[], mm3: number): void {
+    for (const { matter, share } of parts) this.#book(matter, share * mm3);
+  }
+
   /** Before anything else is done: what stands side by side has its ground. */
   #ready(): void {
     this.#layStrips();
     if (!this.#sides.length) return;
     const sides = this.#sides;
     this.#sides = [];
-    const whose = sideBySide(this.section, sides, this.barrier);
+    const whose = sideBySide(this.section, sides, this.#barrier);
+    // What is poured later rises over the line.
+    this.#barrier = undefined;
     sides.forEach(({ step, matter }, i) =>
       this.#as(step, () => this.#add(new Layer(this.level, matter, (x, y) => whose(x, y) === i)))
     );
@@ -150,19 +167,23 @@ export class Casting {
     const rest = this.#intoHole(content, mm3);
     if (rest <= 0) return;
     const high = this.level + rest / this.section.area;
-    this.#add(new Layer(this.level, this.laidOf(content, { low: this.level, high })));
+    const laid = this.laidOf(content, { low: this.level, high });
+    this.#add(new Layer(this.level, laid));
+    this.#bookLaid(content, laid, rest);
     this.level = high;
   }
 
-  /** New matter level on all there is, each place of it told. */
-  layBy(laid: (spot: Spot) => number, mm3: number): void {
+  /** New matter level on all there is, each place of it told; its parts are booked by their shares. */
+  layBy(laid: (spot: Spot) => number, mm3: number, parts: readonly Part[]): void {
     this.#ready();
     this.#add(new Layer(this.level, laid));
+    this.#bookParts(parts, mm3);
     this.level += mm3 / this.section.area;
   }
 
   /** On bare ground: it stands beside what else is poured there, and all of them share the ground by their volumes. */
-  beside(matter: number, mm3: number, way: readonly (readonly [number, number])[]): void {
+  beside(matter: number, mm3: number, way: Way): void {
+    this.#book(matter, mm3);
     this.#sides.push({ matter, mm3, way, step: this.#step });
   }
 
@@ -171,11 +192,23 @@ export class Casting {
     return this.level - this.still < 1e-6;
   }
 
-  /** A line from wall to wall that keeps two pours on bare ground apart. */
-  barrier: readonly (readonly [number, number])[] | undefined;
+  /** A line from wall to wall, so high, that keeps the next two pours on bare ground apart. */
+  standBarrier(way: Way, height: number): void {
+    this.#barrier = way;
+    this.embed({ kind: 'line', way, radius: BARRIER, low: this.level, high: this.level + height });
+  }
+
+  /** The line comes out again: what it kept apart stays as it stands. */
+  liftBarrier(): void {
+    this.#ready();
+    this.#barrier = undefined;
+    const stay = this.embeds.filter((e) => e.kind !== 'line');
+    this.embeds.splice(0, this.embeds.length, ...stay);
+  }
 
   /** The next strip of bare ground, from the left, as wide as its volume asks. */
   strip(matter: number, mm3: number): void {
+    this.#book(matter, mm3);
     this.#strips.push({ matter, mm3, step: this.#step });
   }
 
@@ -208,6 +241,7 @@ export class Casting {
     const room = { low: body.profile.from, high: top, body: { at: view.at, outline } };
     const matter = view.chart ? content.matter : this.laidOf(content, room);
     this.#push(view, { body: outline, profile: body.profile, still: this.still, matter });
+    this.#bookLaid(content, matter, rest);
     this.level = top;
   }
 
@@ -236,6 +270,7 @@ export class Casting {
       middle: { outline: inner, stands: false }
     });
     this.level = top;
+    this.#book(matter, mm3);
     return true;
   }
 
@@ -268,6 +303,7 @@ export class Casting {
       });
     }
     this.level = top;
+    this.#book(matter, mm3);
   }
 
   /** The post comes out; what it leaves is filled by the next pour, or closes. */
@@ -290,6 +326,8 @@ export class Casting {
       }
       const batch = batchOf(left, height, this.section.area);
       left = left.slice(batch.length);
+      // A drop that is many matters belongs to a jug, which is booked as a whole where its pool is laid.
+      for (const { matter, mm3 } of batch) if (typeof matter === 'number') this.#book(matter, mm3);
       const drops = batch.map((d) => this.#within(view, d, d.mm3 / (Math.PI * height)));
       const before = this.level;
       this.level += batch.reduce((s, d) => s + d.mm3, 0) / this.section.area;
@@ -302,15 +340,25 @@ export class Casting {
 
   stir(vortices: readonly Vortex[], reach?: Reach): void {
     this.#ready();
-    if (vortices.length && this.level - this.still > 1e-6) this.#add(new Stir(vortices, this.still, reach));
+    const free = vortices.filter((v) => this.#clearOfPost(v, v.radius));
+    if (free.length && !this.bare) this.#add(new Stir(free, this.still, reach));
   }
 
   tumble(rolls: readonly Roll[]): void {
     this.#ready();
-    if (rolls.length) this.#add(new Tumble(rolls));
+    const free = rolls.filter((r) => this.#clearOfPost(r, Math.hypot(r.along, r.across)));
+    if (free.length) this.#add(new Tumble(free));
   }
 
-  /** So much is drawn out at a place; the rest flows in. What leaves is counted by its matters. */
+  /** Nothing turns through a post that stands there. */
+  #clearOfPost({ x, y }: At, radius: number): boolean {
+    if (!this.#post) return true;
+    const { view, outline } = this.#post;
+    const [px, py] = view.chart ? view.chart.from(view.at.x, view.at.y) : [view.at.x, view.at.y];
+    return Math.hypot(x - px, y - py) >= radius + outline.reach;
+  }
+
+  /** So much is drawn out at a place; the rest flows in. What leaves is booked by its matters. */
   withdraw(mm3: number, at: At): void {
     this.#ready();
     this.#closeHole();
@@ -339,8 +387,9 @@ export class Casting {
       const share = chart.to(x, y)[0] / width + 0.5;
       return share >= place.from && share < place.to;
     };
-    const flow = new Layer(own.level, this.laidOf(content, { low: own.level, high }), inside);
-    this.#add(flow);
+    const laid = this.laidOf(content, { low: own.level, high });
+    this.#add(new Layer(own.level, laid, inside));
+    this.#bookLaid(content, laid, mm3);
     own.level = high;
   }
 
@@ -362,6 +411,7 @@ export class Casting {
   /** Keeps back what will sink of a heavy colour: it stands as lace once hands are off. */
   keepHeavy(matter: number, mm3: number): void {
     if (this.#heavy && this.#heavy.matter !== matter) this.settle();
+    this.#book(matter, mm3);
     this.#heavy = { step: this.#step, matter, mm3: (this.#heavy?.mm3 ?? 0) + mm3 };
   }
 
@@ -478,6 +528,7 @@ export class Casting {
     const beyond = this.#outside(view, outline);
     const within = this.#outside(view, inner);
     this.#add(new Layer(ground, matter, (x, y) => !beyond(x, y) && within(x, y)));
+    this.#book(matter, filled * hole);
     this.#post = filled < 1 ? { view, outline: inner, ground } : undefined;
     if (filled < 1) this.#closeHole();
     return mm3 - filled * hole;
@@ -520,9 +571,12 @@ export class Casting {
       counts.set(matter, (counts.get(matter) ?? 0) + 1);
       all++;
     }
-    for (const [matter, n] of counts) this.left.push({ matter, mm3: (mm3 * n) / all });
+    for (const [matter, n] of counts) this.#book(matter, (-mm3 * n) / all);
   }
 }
+
+/** Half the width of a line of beads or clay, mm: a starting value, set by eye. */
+const BARRIER = 0.8;
 
 /** Places at which what is drawn out is looked at. */
 const LEAVING = 20_000;

@@ -1,6 +1,7 @@
 import { Casting, type Content, type Falling } from './casting';
 import type { Engine } from './engine';
 import { rectangle, type Section } from './section';
+import type { Spot } from './spot';
 import { between, chanceFrom, type Chance } from './seeded';
 import { along, lengthOf, tumbling, wobble } from './strokes';
 import type { Part } from './veins';
@@ -40,6 +41,10 @@ function inJug(jug: Engine, back: number, across: number, deep: number): number 
   return jug.matterAt({ x: inside(back) - 0.5, y: inside(across) - 0.5, z: inside(deep) * jug.level });
 }
 
+/** What is in a pool at a spot; its very top, which rounding may pass, is in it. */
+const within = (pool: Engine, spot: Spot): number =>
+  pool.matterAt({ ...spot, z: Math.min(Math.max(0, spot.z), pool.level * (1 - 1e-12)) });
+
 /** Of a swirl, what has run out before its drops find a pool to fall into. */
 const FIRST = 0.14;
 
@@ -54,7 +59,7 @@ export function swirl(casting: Casting, parts: readonly Part[], mm3: number, way
   const jug = jugOf(parts, casting.chance, seed);
   if (!long) {
     const pool = poured(casting.section, jug, mm3, { way, seed });
-    casting.layBy((spot) => pool.matterAt({ x: spot.x, y: spot.y, z: spot.z - low }), mm3);
+    casting.layBy((spot) => within(pool, { x: spot.x, y: spot.y, z: spot.z - low }), mm3, parts);
     return;
   }
   // Along a bar the stream is laid lengthwise: it moves in the cross-section, and hardly along the bar.
@@ -67,10 +72,14 @@ export function swirl(casting: Casting, parts: readonly Part[], mm3: number, way
     ]),
     seed
   });
-  casting.layBy((spot) => {
-    const [u, v] = long.to(spot.x, spot.y);
-    return pool.matterAt({ x: v, y: spot.z - low - height / 2, z: u + long.half });
-  }, mm3);
+  casting.layBy(
+    (spot) => {
+      const [u, v] = long.to(spot.x, spot.y);
+      return within(pool, { x: v, y: spot.z - low - height / 2, z: u + long.half });
+    },
+    mm3,
+    parts
+  );
 }
 
 /** The pool that a stream makes of a jug's content, in a footprint of its own. */
@@ -85,10 +94,14 @@ function poured(
   const chart = section.chartAt(0, 0);
   const { width, length } = chart.onto.half;
   const first = (FIRST * mm3) / section.area;
-  pool.layBy(({ x, y, z }) => {
-    const [u, v] = chart.to(x, y);
-    return inJug(jug, (FIRST * z) / first, u / (2 * width) + 0.5, v / (2 * length) + 0.5);
-  }, FIRST * mm3);
+  pool.layBy(
+    ({ x, y, z }) => {
+      const [u, v] = chart.to(x, y);
+      return inJug(jug, (FIRST * z) / first, u / (2 * width) + 0.5, v / (2 * length) + 0.5);
+    },
+    FIRST * mm3,
+    []
+  );
   const long = lengthOf(way);
   const count = Math.round(Math.min(240, Math.max(90, (long / Math.sqrt(section.area)) * 90)));
   const rest = (1 - FIRST) / count;
@@ -145,7 +158,7 @@ export function dirtyPour(casting: Casting, parts: readonly Part[], mm3: number,
   pool.tumble(tumbling(section, { low: 0, high: pool.level }, { count: 16, turn: 0.35 }, pool.chance));
   const engine = pool.engine();
   const low = casting.level;
-  casting.layBy((spot) => engine.matterAt({ x: spot.x, y: spot.y, z: spot.z - low }), mm3);
+  casting.layBy((spot) => within(engine, { x: spot.x, y: spot.y, z: spot.z - low }), mm3, parts);
 }
 
 /** Later bands are thinner, and none is like the one before. */

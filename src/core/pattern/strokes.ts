@@ -84,7 +84,7 @@ export function smoothWay(points: readonly Point[], closed: boolean): Point[] {
   return closed ? [...way, way[0]!] : way;
 }
 
-/** Octaves of a wobble: how many turnings, how large against √area, and how far each turns. */
+/** Octaves of a wobble, starting values set by eye on drawn pieces: how many turnings, how large against √area, and how far each turns. */
 const OCTAVES = [
   { count: 10, small: 0.15, large: 0.4, turn: 0.2 },
   { count: 20, small: 0.06, large: 0.15, turn: 0.14 },

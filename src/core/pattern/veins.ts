@@ -62,6 +62,7 @@ function scatteredIn({ width, length, low, high, contains }: Room, chance: Chanc
   return spots;
 }
 
+/** A family of specks that met the same strokes; the figures of families and chips are starting values, set by eye. */
 interface Family {
   /** Direction of the strokes, radians, how far they drew the specks out, and how many specks they met. */
   heading: number;

@@ -65,6 +65,20 @@ describe('asking for a face', () => {
     expect(answer.wishes[0]!.after).toBeCloseTo(shows, 1);
   }, 60_000);
 
+  it('leaves alone a step that other cavities share', () => {
+    const shared = Plan.parse({
+      ...stack,
+      groups: [...stack.groups, { ...stack.groups[0]!, id: 'more', name: 'more' }],
+      steps: stack.steps.map((s, i) => (i === 1 ? { ...s, where: ['roundels', 'more'] } : s))
+    });
+    const { answer } = searched(shared, {
+      face: open,
+      wishes: [{ cupId: 'black', zone: 'all of it', share: 0.3 }],
+      tries: 12
+    });
+    expect(answer.plan.steps[1]).toEqual(shared.steps[1]);
+  }, 60_000);
+
   it('reads the edge and the middle apart', () => {
     const { answer } = searched(stack, {
       face: open,

@@ -130,7 +130,14 @@ function opened(plan: Plan, shelf: Shelf, groupId: string): Pour[] {
   const pours = filled.find((f) => f.strand.id === groupId)?.pours ?? [];
   return plan.steps.flatMap((step) => {
     const pour = pours.find((p) => p.stepId === step.id);
-    if (!pour || step.muted || typeof step.act.cupId !== 'string' || step.act.chamberId !== undefined)
+    // A step that other cavities share is not this face's to change.
+    if (
+      !pour ||
+      step.muted ||
+      step.where.length > 1 ||
+      typeof step.act.cupId !== 'string' ||
+      step.act.chamberId !== undefined
+    )
       return [];
     const from = step.act.from === 'low' || step.act.from === 'high' ? step.act.from : undefined;
     return [{ step, cupId: step.act.cupId, ml: pour.each, reach: 1, from }];

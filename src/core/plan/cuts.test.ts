@@ -48,6 +48,12 @@ describe('a cut casting', () => {
     expect(middle[0]!.faces[0]).toEqual(middle[1]!.faces[0]);
   });
 
+  it('leaves the last block whole where an odd number is cut on the diagonal', () => {
+    const { bars } = cutUp(slab, { pieces: 41, how: 'on the diagonal', kerf: 0 });
+    expect(bars).toHaveLength(41);
+    expect(bars.filter((b) => / /.test(b.name))).toHaveLength(40);
+  });
+
   it('gives each blade its width, and the bars the rest', () => {
     const { bars } = cutUp(slab, { pieces: 40, how: 'straight', kerf: 3 });
     const wide = bars.map((b) => b.to.x - b.from.x);

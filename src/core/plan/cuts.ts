@@ -45,7 +45,7 @@ export function gridFor(count: number, width: number, length: number): { across:
 
 /**
  * Where the bars of a casting come from. Straight: a bar is sliced along its length, a slab into a grid. Into logs: along
- * its length only. On the diagonal: blocks of a grid, each parted from its lower near edge to its upper far one.
+ * its length only. On the diagonal: blocks of a grid, each parted from its lower near edge to its upper far one; the last is left whole where their number is odd.
  */
 export function cuttingOf(prism: Prism, level: number, { pieces, how, kerf }: Dividing): Cutting {
   const { width, length } = prism.shaped.section.half;
@@ -57,7 +57,9 @@ export function cuttingOf(prism: Prism, level: number, { pieces, how, kerf }: Di
     xs.map((x) => ({ from: { x: x.from, y: y.from }, to: { x: x.to, y: y.to } }))
   );
   const bars = blocks.flatMap((b, i) =>
-    how === 'on the diagonal' ? halves(prism, level, b, i) : [whole(prism, level, b, i)]
+    how === 'on the diagonal' && 2 * (i + 1) <= pieces
+      ? halves(prism, level, b, { i, kerf })
+      : [whole(prism, level, b, i)]
   );
   const all = prism.shaped.volumeAt(level);
   return {
@@ -122,7 +124,7 @@ function whole(prism: Prism, level: number, block: Block, i: number): Bar {
 }
 
 /** A block parted on its diagonal: two wedges, each seen by the plane between them and by its own side. */
-function halves(prism: Prism, level: number, block: Block, i: number): Bar[] {
+function halves(prism: Prism, level: number, block: Block, { i, kerf }: { i: number; kerf: number }): Bar[] {
   const { from, to } = block;
   const wide = to.x - from.x;
   const deep = to.y - from.y;
@@ -140,9 +142,21 @@ function halves(prism: Prism, level: number, block: Block, i: number): Bar[] {
   });
   const under = volumeIn(prism, level, block, (y, z) => z / level < (y - from.y) / deep);
   const all = volumeIn(prism, level, block);
+  // The blade runs down the slope and takes half its width from either wedge.
+  const lost = (kerf * wide * Math.hypot(deep, level)) / 2000;
   return [
-    { name: `${i + 1} under`, ...block, ml: under, faces: [diagonal, side(to.y - 0.01 * deep)] },
-    { name: `${i + 1} over`, ...block, ml: all - under, faces: [diagonal, side(from.y + 0.01 * deep)] }
+    {
+      name: `${i + 1} under`,
+      ...block,
+      ml: Math.max(0, under - lost),
+      faces: [diagonal, side(to.y - 0.01 * deep)]
+    },
+    {
+      name: `${i + 1} over`,
+      ...block,
+      ml: Math.max(0, all - under - lost),
+      faces: [diagonal, side(from.y + 0.01 * deep)]
+    }
   ];
 }
 

@@ -45,6 +45,8 @@ export interface Picture {
   rgba: Uint8ClampedArray<ArrayBuffer>;
   /** mm across and up. */
   mm: { width: number; height: number };
+  /** Share of the pour that each cup is, as it stands in the piece: a jug's colours apart where they lie apart. */
+  poured: { cupId: string; share: number }[];
   /** Share of what is seen that each cup is in front of, 0..1. */
   shows: { cupId: string; share: number }[];
   /** Where a cup's letter can stand: in the middle of the largest part of it, shares of the sides. */
@@ -91,7 +93,7 @@ export function* picturing(
 }
 
 function pictureOf(
-  { traced: { matters } }: Piece,
+  { traced: { matters, poured } }: Piece,
   { paint, ...drawn }: DrawnFace,
   raster: Raster,
   { vision, done }: { vision: Vision; done: boolean }
@@ -114,6 +116,10 @@ function pictureOf(
     height: raster.height,
     rgba,
     mm: { width: drawn.width, height: drawn.height },
+    poured: sharesOf(
+      [...poured.values()],
+      [...poured.keys()].map((m) => cupOf(matters[m]))
+    ),
     shows: sharesOf(counts, cupAt),
     labels: done ? labelsOf(raster, cupAt) : [],
     done
@@ -191,7 +197,7 @@ function roomAbout(
 
 /** Places at which it is asked what lies close by. */
 const PAIRS = 1500;
-/** What is closer together than this is one colour to the eye at arm's length, mm. */
+/** What is closer together than this is one colour to the eye, mm: some three minutes of arc at arm's length (0.6 m). */
 const BLENDS = 0.5;
 
 /**

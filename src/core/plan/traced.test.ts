@@ -216,6 +216,75 @@ describe('a body with chips', () => {
   });
 });
 
+describe('what a piece holds', () => {
+  it.each(demo.plans.map((p) => [p.name, p] as const))('%s: of each cup what its layers take', (_, plan) => {
+    const { matters, poured } = pieceOf(plan, cards, {}, {})!.traced;
+    const jugs = new Map(plan.cups.flatMap((c) => ('cups' in c.from ? [[c.id, c.from.cups] as const] : [])));
+    const wanted = new Map<string, number>();
+    const add = (id: string, ml: number) => wanted.set(id, (wanted.get(id) ?? 0) + ml);
+    for (const { cupId, each } of computePlan(plan, cards).groups[0]!.layers)
+      for (const part of jugs.get(cupId) ?? [{ cupId, share: 1 }]) add(part.cupId, each * part.share);
+    const held = new Map<string, number>();
+    for (const [m, ml] of poured) {
+      const matter = matters[m]!;
+      if (matter.kind !== 'film' && matter.kind !== 'solid')
+        held.set(matter.cupId, (held.get(matter.cupId) ?? 0) + ml);
+    }
+    for (const [id, ml] of wanted) {
+      // What is drawn out again leaves by the places it was at; layers sink alike.
+      if (plan.steps.some((s) => s.act.kind === 'withdraw')) expect(held.get(id)! / ml).toBeGreaterThan(0.3);
+      else expect(held.get(id)! / ml).toBeCloseTo(1, 6);
+    }
+    const sum = (m: Map<string, number>) => [...m.values()].reduce((s, v) => s + v, 0);
+    const out = plan.steps.reduce((t, { act }) => t + (act.kind === 'withdraw' ? Number(act.ml) : 0), 0);
+    expect(sum(held)).toBeCloseTo(sum(wanted) - out, 4);
+  });
+
+  const night = (steps: unknown[]) => Plan.parse({ ...demo.nightHeron, steps });
+  const step = (id: string, act: object, gates: unknown[] = []) => ({ id, act, where: ['loaf'], gates });
+  const share = (of: number) => ({ kind: 'share', of });
+
+  it('is a jug’s own colour where it was laid stirred through, poured and shown alike', () => {
+    const plan = night([step('all', { kind: 'lay', cupId: 'jug', amount: { kind: 'rim' } })]);
+    const { poured, shows } = wholePicture(
+      pieceOf(plan, cards, {}, {})!,
+      { kind: 'open face' },
+      { size: 40 }
+    );
+    expect(poured).toEqual([{ cupId: 'jug', share: 1 }]);
+    expect(shows).toEqual([{ cupId: 'jug', share: 1 }]);
+  });
+
+  it.each([
+    ['a wait of days', step('wait', { kind: 'wait', minutes: 4320 })],
+    ['a cure', step('wait', { kind: 'cure', minutes: 4320 })]
+  ])('stays where it is after %s: a puddle stands on it', (_, wait) => {
+    const plan = night([
+      step('bed', { kind: 'lay', cupId: 'heron', amount: share(0.5) }),
+      wait,
+      step('bed-2', { kind: 'lay', cupId: 'foam', amount: share(0.2) }),
+      step('dig', { kind: 'puddle', cupId: 'black', amount: share(0.2), at: { x: 0, y: 0 }, from: 'high' })
+    ]);
+    const { engine, matters, casting } = pieceOf(plan, cards, {}, {})!.traced;
+    const cupAt = (z: number) => {
+      const m = matters[engine.matterAt({ x: 1, y: 1, z })]!;
+      return m.kind === 'cup' ? m.cupId : m.kind;
+    };
+    expect(cupAt((casting.level * 0.49) / 0.9)).toBe('heron');
+    expect(cupAt((casting.level * 0.55) / 0.9)).toBe('black');
+  });
+
+  it('is pushed aside where no time passed', () => {
+    const plan = night([
+      step('bed', { kind: 'lay', cupId: 'heron', amount: share(0.5) }),
+      step('wait', { kind: 'wait', minutes: 1 }),
+      step('dig', { kind: 'puddle', cupId: 'black', amount: share(0.2), at: { x: 0, y: 0 }, from: 'high' })
+    ]);
+    const { engine, matters } = pieceOf(plan, cards, {}, {})!.traced;
+    expect(matters[engine.matterAt({ x: 1, y: 1, z: 0.5 })]).toMatchObject({ cupId: 'black' });
+  });
+});
+
 describe('a cavity that leaves an act no place', () => {
   const inRing = (inner: number) => {
     const plan = tried('specked-marble', 'gypsum', 'roundel');

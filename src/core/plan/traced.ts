@@ -2,6 +2,7 @@ import { isWhite } from '../colour';
 import { layerState } from '../cure';
 import { Casting, type Content, type Engine, type Prism } from '../pattern';
 import { prismOf } from './cavity-prism';
+import type { Trait } from '../pour';
 import type { Condition } from './document';
 import type { FilledStrand, Pour } from './fill';
 import type { ResolvedAct, ResolvedCup, ResolvedPlan, ResolvedStep } from './resolve';
@@ -20,7 +21,7 @@ export interface Traced {
   engine: Engine;
   /** By the numbers the engine answers. */
   matters: readonly Matter[];
-  /** ml of each matter that was poured and stays in the piece. */
+  /** ml of each matter that was poured and stays in the piece, as the casting booked it. */
   poured: ReadonlyMap<number, number>;
 }
 
@@ -40,13 +41,11 @@ export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, u
   const prism = prismOf(filled.strand.kind, filled.cavity);
   const casting = castingIn(plan, filled, prism, seed);
   const matters: Matter[] = [];
-  const poured = new Map<number, number>();
   const steps = performed(plan, filled, until);
   const going: Going = {
     plan,
     filled,
     casting,
-    poured,
     content: contentsOf(plan, matters),
     chambers: chambersOf(filled),
     // A heavy colour has sunk once all is poured that it sinks through.
@@ -55,7 +54,7 @@ export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, u
   for (const step of steps) perform(step, going);
   const engine = casting.engine();
   if (casting.embeds.length) matters.push({ kind: 'solid' });
-  for (const { matter, mm3 } of casting.left) poured.set(matter, (poured.get(matter) ?? 0) - mm3 / 1000);
+  const poured = new Map([...casting.held].map(([matter, mm3]) => [matter, mm3 / 1000]));
   return { prism, casting, engine, matters, poured };
 }
 
@@ -63,7 +62,6 @@ export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, u
 interface Going extends Pick<Traced, 'casting'> {
   plan: ResolvedPlan;
   filled: FilledStrand;
-  poured: Map<number, number>;
   content(cupId: string): Content;
   chambers: ReadonlyMap<string, { id: string; from: number; to: number }>;
   /** Whether what is heavy sinks. */
@@ -88,7 +86,6 @@ function perform({ step, act, share, gated }: Performed, going: Going): void {
   if (!act.definition.flow || (drawn && ml <= 0)) return;
   let sinks = 0;
   if (drawn) {
-    count(going.poured, content(drawn.cupId), ml);
     sinks = going.sinks ? sinkingOf(plan, filled, drawn, casting) : 0;
     if (sinks > 0) casting.keepHeavy(content(drawn.cupId).matter, ml * 1000 * sinks);
   }
@@ -100,12 +97,6 @@ function perform({ step, act, share, gated }: Performed, going: Going): void {
 }
 
 const pours = ({ step }: ResolvedStep, { pours: all }: FilledStrand) => all.some((p) => p.stepId === step.id);
-
-/** Adds ml of a content to each of its matters. */
-function count(poured: Map<number, number>, content: Content, ml: number): void {
-  const parts = content.parts.length ? content.parts : [{ matter: content.matter, share: 1 }];
-  for (const { matter, share } of parts) poured.set(matter, (poured.get(matter) ?? 0) + ml * share);
-}
 
 interface Performed {
   step: ResolvedStep;
@@ -130,9 +121,10 @@ function performed(plan: ResolvedPlan, filled: FilledStrand, until: string | und
     const act = step.here(filled.strand.id);
     if (!act) continue;
     const gated: boolean = waited || setBefore(plan, filled, step);
-    // A wait for a state leaves what it waited for to the step after it.
-    waited = act.definition.group === 'wait' && gated;
-    const rounds = 'rounds' in act.act && act.definition.kind === 'column' ? Number(act.act.rounds) : 1;
+    // A wait leaves what it waited for to the step after it: a state, or time enough to set.
+    const passes = act.definition.hands(act.act, act.step, 1).unattended;
+    waited = (act.definition.group === 'wait' && gated) || passes >= setsAfter(plan, filled);
+    const rounds = hasTrait(act, 'in turns') ? Number((act.act as { rounds?: number }).rounds ?? 1) : 1;
     const own = Array.from({ length: rounds }, (_, i) => ({
       step,
       act,
@@ -150,23 +142,30 @@ function performed(plan: ResolvedPlan, filled: FilledStrand, until: string | und
 
 /** Whether what lies there has set when a step begins: by the state it waits for, or by the time it waits. */
 function setBefore(plan: ResolvedPlan, filled: FilledStrand, { step }: ResolvedStep): boolean {
-  const mix = plan.mixes.values().next().value;
+  const mix = mixIn(plan, filled);
   if (!mix) return step.gates.length > 0;
-  const carries = layerState(mix.base);
   const states = mix.behaviour.states.map((s) => s.state);
-  const room = plan.plan.bench.roomCelsius;
-  const sets = mix.behaviour.layerReaches(carries, filled.cavity.depth / 2, room);
+  const carries = states.indexOf(layerState(mix.base));
   const holds = (c: Condition): boolean => {
+    // A state that is none of this material's is one that nothing moves in.
     if (c.kind === 'state')
-      return (
-        c.of === 'layer below' &&
-        !(states.indexOf(c.state) >= 0 && states.indexOf(c.state) < states.indexOf(carries))
-      );
-    if (c.kind === 'since') return c.minutes >= sets;
+      return c.of === 'layer below' && (!states.includes(c.state) || states.indexOf(c.state) >= carries);
+    if (c.kind === 'since') return c.minutes >= setsAfter(plan, filled);
     return c.kind === 'checked';
   };
   return step.gates.some((g) => g.all.some(holds));
 }
+
+/** Minutes after which half the depth of a cavity carries the next layer; never where nothing is known of its material. */
+function setsAfter(plan: ResolvedPlan, filled: FilledStrand): number {
+  const mix = mixIn(plan, filled);
+  if (!mix) return Infinity;
+  const { roomCelsius } = plan.plan.bench;
+  return mix.behaviour.layerReaches(layerState(mix.base), filled.cavity.depth / 2, roomCelsius);
+}
+
+/** The mix of what is poured first into a strand. */
+const mixIn = (plan: ResolvedPlan, { pours }: FilledStrand) => plan.cupOf.get(pours[0]?.cupId ?? '')?.mix;
 
 /** What each cup holds, its matters numbered as they are met. */
 function contentsOf(plan: ResolvedPlan, matters: Matter[]): (cupId: string) => Content {
@@ -239,7 +238,10 @@ function chambersOf({ strand }: FilledStrand): Map<string, { id: string; from: n
   );
 }
 
-/** A colour with so many percent more of a white than what lies on it sinks through it while both are thin. */
+/**
+ * A colour with so many percent more of a white than what lies on it sinks through it while both are thin. This and the
+ * next two are starting values, set by eye on drawn pieces: the trade gives no figures.
+ */
 const HEAVIER = 1;
 /** Of a heavy colour, what sinks and stands as lace; the rest stays where it was poured. */
 const SINKS = 0.75;
@@ -260,7 +262,10 @@ function sinkingOf(plan: ResolvedPlan, filled: FilledStrand, pour: Pour, casting
   return lighter ? SINKS : 0;
 }
 
-const puddles = (pour: Pour) => pour.act?.definition.kind === 'puddle';
+const puddles = ({ act }: Pour) => act !== undefined && hasTrait(act, 'digs');
+
+const hasTrait = ({ definition, act }: ResolvedAct, trait: Trait): boolean =>
+  definition.traits?.(act).includes(trait) ?? false;
 
 /** Whether most of a cup's colour is white: a tint with white in it does not sink as a white does. */
 function mainlyWhite(plan: ResolvedPlan, cupId: string): boolean {

@@ -9,7 +9,7 @@ import type { Stand } from './stand';
 /** The families in which a maker looks for an act. */
 export type ActGroup = 'pour in' | 'move' | 'put in' | 'wait' | 'after';
 
-/** What rules ask of an act: what it brings or does; `unmoulded` needs the piece out of its mould. */
+/** What rules ask of an act: what it brings or does; `unmoulded` needs the piece out of its mould, `in turns` is done round by round with its neighbours. */
 export type Trait =
   | 'flame'
   | 'alcohol'
@@ -21,6 +21,8 @@ export type Trait =
   | 'dusts'
   | 'drags'
   | 'digs'
+  | 'in turns'
+  | 'cuts'
   | 'mills'
   | 'unmoulded';
 

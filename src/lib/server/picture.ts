@@ -31,6 +31,8 @@ interface Made {
 
 /** Pictures that are kept, or being made, by what they are of: asked for twice at once, one is made once. */
 const KEPT = 240;
+/** Larger ones are made for a file and not kept, pixels. */
+const SMALL = 400;
 const made = new Map<string, Promise<Made | undefined>>();
 
 /**
@@ -53,7 +55,7 @@ export async function pictureResponse(
     .digest('base64');
   const making = made.get(id) ?? make(plan, shelf, query.data);
   made.delete(id);
-  made.set(id, making);
+  if (query.data.as === 'png' && query.data.size <= SMALL) made.set(id, making);
   if (made.size > KEPT) made.delete(made.keys().next().value!);
   // What could not be made is tried again by the next who asks.
   const found = await making.catch((error: unknown) => {

@@ -10,7 +10,6 @@
   import { inkOn } from './ink';
   import type { Mark } from './marks';
   import { extentOf, outlineOf } from './outline';
-  import PieceFace from './PieceFace.svelte';
 
   let {
     plan,
@@ -26,6 +25,7 @@
     finish,
     marks = [],
     letters = true,
+    asked = $bindable(),
     ondrawn,
     ontold
   }: {
@@ -46,6 +46,8 @@
     finish?: Finish | undefined;
     marks?: readonly Mark[];
     letters?: boolean;
+    /** The place that is asked about, shares of the whole picture; moved by arrow keys or by a tap. */
+    asked?: { x: number; y: number } | undefined;
     ondrawn?: (picture: Picture) => void;
     /** Makes places of it askable. */
     ontold?: (told: Told | undefined) => void;
@@ -87,8 +89,6 @@
   const thin = $derived(Math.max(mm.width, mm.height) / 260);
   const shown = $derived(part ?? { x: 0, y: 0, side: 1 });
 
-  /** The place that is asked about, shares of the whole picture; moved by arrow keys or by a tap. */
-  let asked = $state<{ x: number; y: number }>();
   async function ask(x: number, y: number) {
     asked = { x: Math.min(1, Math.max(0, x)), y: Math.min(1, Math.max(0, y)) };
     ontold?.(await work.tell(look, asked.x, asked.y));
@@ -203,7 +203,16 @@
         onkeydown={moved}
       ></button>
     {/if}
-  {:else if until === undefined && (face.kind === 'mould face' || face.kind === 'open face')}
-    <PieceFace {group} face={face.kind} size={380} {vision} {marks} />
+  {:else if outline}
+    <!-- Until the first coarse picture comes, a moment later. -->
+    <svg viewBox="0 0 {mm.width} {mm.height}" class="absolute inset-0 h-full w-full" aria-hidden="true">
+      <path
+        d={outline}
+        transform="translate({mm.width / 2} {mm.height / 2}) scale({mirrored} -1)"
+        fill="var(--sunk)"
+        stroke="var(--rule-strong)"
+        stroke-width={thin}
+      />
+    </svg>
   {/if}
 </div>

@@ -49,7 +49,7 @@ const pieces = new Map<string, Piece | undefined>();
 const drawings = new Map<string, Steps>();
 
 function pieceFor({ plan, shelf, strandId, seed, until }: Wanted): Piece | undefined {
-  const key = [plan, shelf.length, strandId, seed, until].join('\n');
+  const key = [plan, shelf, strandId, seed, until].join('\n');
   if (!pieces.has(key)) {
     if (pieces.size >= KEPT) pieces.delete(pieces.keys().next().value!);
     pieces.set(key, pieceOf(JSON.parse(plan), JSON.parse(shelf), {}, { strandId, seed, until }));
@@ -96,8 +96,15 @@ function drawOn(): void {
   for (const [slot, drawing] of [...drawings]) {
     const until = performance.now() + SLICE;
     let step: IteratorResult<() => Picture, Picture | undefined>;
-    do step = drawing.next();
-    while (!step.done && performance.now() < until);
+    try {
+      do step = drawing.next();
+      while (!step.done && performance.now() < until);
+    } catch (error) {
+      // One picture that fails takes no other with it: it is given up and the fault reported.
+      drawings.delete(slot);
+      reportError(error);
+      continue;
+    }
     if (step.done) drawings.delete(slot);
     const picture = step.done ? step.value : step.value();
     if (picture) self.postMessage({ slot, picture }, { transfer: [picture.rgba.buffer] });

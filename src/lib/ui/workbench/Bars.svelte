@@ -30,8 +30,12 @@
   const work = new CutWork();
   onDestroy(() => work.end());
 
+  const cuts = ({ act }: Plan['steps'][number]) => {
+    const known = acts.read(act);
+    return known?.definition.traits?.(known.act).includes('cuts') ?? false;
+  };
   /** The step that cuts these castings; where there is none, as many pieces as the group says. */
-  const step = $derived(plan.steps.find((s) => s.act.kind === 'cut' && s.where.includes(group.groupId)));
+  const step = $derived(plan.steps.find((s) => s.where.includes(group.groupId) && cuts(s)));
   const read = $derived(step && acts.read(step.act));
   const cutInto = $derived(plan.groups.find((g) => g.id === group.groupId)?.cutInto ?? 1);
   const dividing = $derived({

@@ -28,6 +28,7 @@
   let until = $state<string>();
   let part = $state.raw<Part>();
   let asking = $state(false);
+  let asked = $state<{ x: number; y: number }>();
   const looked = $derived<Face>(face === 'cut' ? { kind: 'cut', ...cut } : { kind: face });
   const mudWork = new PatternWork();
   onDestroy(() => mudWork.end());
@@ -72,26 +73,20 @@
   });
   const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
 
-  /** Of a layer, what each cup is of it: the layer's own, or the cups of its jug by their shares. */
-  const inLayer = $derived((l: { cupId: string }, cupId: string) => {
-    const { from } = plan.cups.find((c) => c.id === l.cupId) ?? {};
-    if (!from || !('cups' in from)) return l.cupId === cupId ? 1 : 0;
-    const whole = from.cups.reduce((s, c) => s + c.share, 0);
-    return (from.cups.find((c) => c.cupId === cupId)?.share ?? 0) / whole;
-  });
-  // Poured → shows: one row a cup, its layers summed.
+  // Poured → shows: both counted in the picture's own piece; until it is drawn, the cups stand as level layers.
   const shows = $derived(
     computed.cups.flatMap((cup) => {
-      const layers = group?.layers ?? [];
-      const sum = (pick: (l: (typeof layers)[number]) => number) =>
-        layers.reduce((s, l) => s + pick(l) * inLayer(l, cup.cupId), 0);
-      const poured = sum((l) => l.each);
-      if (!poured) return [];
-      const filled = layers.reduce((s, l) => s + l.each, 0);
+      const own = (list: Picture['shows'] | undefined) => list?.find((x) => x.cupId === cup.cupId)?.share;
+      if (picture?.done) {
+        const poured = own(picture.poured);
+        return poured ? [{ cup, poured, shows: own(picture.shows) ?? 0 }] : [];
+      }
+      const layers = group?.layers.filter((l) => l.cupId === cup.cupId) ?? [];
+      if (!group || !layers.length) return [];
+      const sum = (pick: (l: (typeof layers)[number]) => number) => layers.reduce((s, l) => s + pick(l), 0);
+      const filled = group.layers.reduce((s, l) => s + l.each, 0);
       const level = sum((l) => (face === 'open face' ? l.shows.openFace : l.shows.mouldFace));
-      // What the picture shows is counted in it; until it is drawn, the cups stand as level layers.
-      const counted = picture?.shows.find((x) => x.cupId === cup.cupId)?.share ?? 0;
-      return [{ cup, poured: poured / filled, shows: picture?.done ? counted : level }];
+      return [{ cup, poured: sum((l) => l.each) / filled, shows: level }];
     })
   );
 </script>
@@ -166,6 +161,7 @@
           {seed}
           {until}
           {part}
+          bind:asked
           {vision}
           {finish}
           marks={face === 'cut' ? [] : marks}
@@ -224,6 +220,7 @@
       bind:until
       bind:part
       bind:asking
+      {asked}
       {vision}
       {mud}
     />

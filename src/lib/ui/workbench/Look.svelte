@@ -20,6 +20,7 @@
     until = $bindable(),
     part = $bindable(),
     asking = $bindable(),
+    asked,
     vision,
     mud
   }: {
@@ -36,6 +37,8 @@
     part: Part | undefined;
     /** Whether a face is asked for. */
     asking: boolean;
+    /** The place that was asked about: a closer look goes there. */
+    asked: { x: number; y: number } | undefined;
     vision: Vision;
     /** How far the colours have run into one another, 0..1; undefined until it is known. */
     mud: number | undefined;
@@ -94,6 +97,12 @@
     mud === undefined || mud < CLEAN ? 'clean borders' : mud < MUDDY ? 'finely drawn' : 'turning muddy'
   );
   const ZOOM = 0.3;
+  const inside = (v: number) => Math.min(1 - ZOOM, Math.max(0, v));
+  const closer = (): Part => ({
+    x: inside((asked?.x ?? 0.5) - ZOOM / 2),
+    y: inside((asked?.y ?? 0.5) - ZOOM / 2),
+    side: ZOOM
+  });
 </script>
 
 <div class="flex flex-wrap items-center justify-center gap-x-3 gap-y-1 text-[0.85rem] text-ink-2">
@@ -125,8 +134,7 @@
   <button
     class="button bare min-h-9"
     aria-pressed={part !== undefined}
-    onclick={() => (part = part ? undefined : { x: 0.5 - ZOOM / 2, y: 0.5 - ZOOM / 2, side: ZOOM })}
-    >{part ? 'All of it' : 'Closer'}</button
+    onclick={() => (part = part ? undefined : closer())}>{part ? 'All of it' : 'Closer'}</button
   >
   <button class="button bare min-h-9" aria-pressed={asking} onclick={() => (asking = !asking)}
     >Ask for a face</button
@@ -145,8 +153,8 @@
           part &&
           (part = {
             ...part,
-            x: Math.min(1 - ZOOM, Math.max(0, part.x + (dx * ZOOM) / 2)),
-            y: Math.min(1 - ZOOM, Math.max(0, part.y + (dy * ZOOM) / 2))
+            x: inside(part.x + (dx * ZOOM) / 2),
+            y: inside(part.y + (dy * ZOOM) / 2)
           })}>{sign}</button
       >
     {/each}

@@ -10,6 +10,7 @@ export const column = defineAct({
   kind: 'column',
   group: 'pour in',
   fields,
+  traits: ['in turns'],
   also: ['post', 'rings', 'turn about'],
   usually: { each: 2 },
   flow,

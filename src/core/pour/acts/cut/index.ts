@@ -13,7 +13,7 @@ export const cut = defineAct({
   kind: 'cut',
   group: 'after',
   fields,
-  traits: ['unmoulded'],
+  traits: ['unmoulded', 'cuts'],
   also: ['slice', 'bars', 'log', 'wire'],
   usually: { each: 5 },
   words: (act, { cavities }) => ({

@@ -4,7 +4,7 @@ import type { Drag } from './fields';
 
 type Point = readonly [number, number];
 
-/** How deep each reach goes, as the share of the fluid from its surface down at which it has faded out. */
+/** The figures of this file are starting values, set by eye on drawn pieces: no source gives them. How deep each reach goes, as the share of the fluid from its surface down at which it has faded out. */
 const REACH = { surface: 0.35, half: 0.65 } as const;
 /** What a thick tool does to the fluid beside its way, and whether its stroke runs out to a point. */
 const TOOLS: Record<Drag['tool'], Pick<Tool, 'wide' | 'tapers'>> = {

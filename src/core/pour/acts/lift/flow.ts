@@ -5,4 +5,5 @@ import type { Lift } from './fields';
 export function flow(act: Lift, casting: Casting): void {
   if (act.what === 'divider') casting.liftDivider();
   if (act.what === 'post') casting.liftPost();
+  if (act.what === 'barrier') casting.liftBarrier();
 }

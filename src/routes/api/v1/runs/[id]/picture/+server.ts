@@ -9,5 +9,5 @@ export const GET = async ({ params, url }) => {
   const run = await findRun(db, params.id);
   if (!run) return notHere('run', params.id);
   const { plan, shelf } = run.frozen.file;
-  return pictureResponse(url, { plan, shelf, key: `run ${run.id}` });
+  return pictureResponse(url, { plan, shelf, key: JSON.stringify([run.id, plan, shelf]) });
 };
