@@ -60,7 +60,8 @@ export class Casting {
   readonly films: Film[] = [];
   /** How much is taken off the open face, mm. */
   milled = 0;
-  /** mm³ of each matter in the cavity, as it was poured and as it left again. */
+  /** mm³ of each matter as it was poured, and of that what is in the cavity still. */
+  readonly poured = new Map<number, number>();
   readonly held = new Map<number, number>();
   #step = '';
   #seed = 1;
@@ -113,6 +114,7 @@ export class Casting {
 
   #book(matter: number, mm3: number): void {
     this.held.set(matter, (this.held.get(matter) ?? 0) + mm3);
+    if (mm3 > 0) this.poured.set(matter, (this.poured.get(matter) ?? 0) + mm3);
   }
 
   /** Books a content as it was laid: as its one matter, or each of its parts. */

@@ -45,7 +45,7 @@ export interface Picture {
   rgba: Uint8ClampedArray<ArrayBuffer>;
   /** mm across and up. */
   mm: { width: number; height: number };
-  /** Share of the pour that each cup is, as it stands in the piece: a jug's colours apart where they lie apart. */
+  /** Share of the pour that each cup is, what was drawn out again counted: a jug's colours apart where they lie apart. */
   poured: { cupId: string; share: number }[];
   /** Share of what is seen that each cup is in front of, 0..1. */
   shows: { cupId: string; share: number }[];

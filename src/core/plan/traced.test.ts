@@ -19,7 +19,7 @@ function tried(techniqueId: string, kind: string, mouldId: string): Plan {
 }
 
 /** How far what stands in the piece is from what was poured of it, at most, as a share of all: counted place by place. */
-function worstShare({ traced: { engine, prism, poured, casting } }: Piece, places = 9000): number {
+function worstShare({ traced: { engine, prism, held, casting } }: Piece, places = 9000): number {
   const { section } = prism.shaped;
   const chance = chanceFrom(17);
   const counts = new Map<number, number>();
@@ -31,8 +31,8 @@ function worstShare({ traced: { engine, prism, poured, casting } }: Piece, place
     counts.set(matter, (counts.get(matter) ?? 0) + 1);
     all++;
   }
-  const whole = [...poured.values()].reduce((s, ml) => s + ml, 0);
-  return Math.max(...[...poured].map(([m, ml]) => Math.abs((counts.get(m) ?? 0) / all - ml / whole)));
+  const whole = [...held.values()].reduce((s, ml) => s + ml, 0);
+  return Math.max(...[...held].map(([m, ml]) => Math.abs((counts.get(m) ?? 0) / all - ml / whole)));
 }
 
 const cases = TECHNIQUES.flatMap((t) =>
@@ -218,24 +218,21 @@ describe('a body with chips', () => {
 
 describe('what a piece holds', () => {
   it.each(demo.plans.map((p) => [p.name, p] as const))('%s: of each cup what its layers take', (_, plan) => {
-    const { matters, poured } = pieceOf(plan, cards, {}, {})!.traced;
+    const { matters, poured, held } = pieceOf(plan, cards, {}, {})!.traced;
     const jugs = new Map(plan.cups.flatMap((c) => ('cups' in c.from ? [[c.id, c.from.cups] as const] : [])));
     const wanted = new Map<string, number>();
     const add = (id: string, ml: number) => wanted.set(id, (wanted.get(id) ?? 0) + ml);
     for (const { cupId, each } of computePlan(plan, cards).groups[0]!.layers)
       for (const part of jugs.get(cupId) ?? [{ cupId, share: 1 }]) add(part.cupId, each * part.share);
-    const held = new Map<string, number>();
+    const had = new Map<string, number>();
     for (const [m, ml] of poured) {
       const matter = matters[m]!;
       if (matter.kind !== 'film' && matter.kind !== 'solid')
-        held.set(matter.cupId, (held.get(matter.cupId) ?? 0) + ml);
+        had.set(matter.cupId, (had.get(matter.cupId) ?? 0) + ml);
     }
-    for (const [id, ml] of wanted) {
-      // What is drawn out again leaves by the places it was at; layers sink alike.
-      if (plan.steps.some((s) => s.act.kind === 'withdraw')) expect(held.get(id)! / ml).toBeGreaterThan(0.3);
-      else expect(held.get(id)! / ml).toBeCloseTo(1, 6);
-    }
-    const sum = (m: Map<string, number>) => [...m.values()].reduce((s, v) => s + v, 0);
+    expect([...had.keys()].sort()).toEqual([...wanted.keys()].sort());
+    for (const [id, ml] of wanted) expect(had.get(id)! / ml).toBeCloseTo(1, 6);
+    const sum = (m: ReadonlyMap<unknown, number>) => [...m.values()].reduce((s, v) => s + v, 0);
     const out = plan.steps.reduce((t, { act }) => t + (act.kind === 'withdraw' ? Number(act.ml) : 0), 0);
     expect(sum(held)).toBeCloseTo(sum(wanted) - out, 4);
   });

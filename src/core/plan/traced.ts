@@ -21,8 +21,9 @@ export interface Traced {
   engine: Engine;
   /** By the numbers the engine answers. */
   matters: readonly Matter[];
-  /** ml of each matter that was poured and stays in the piece, as the casting booked it. */
+  /** ml of each matter that was poured, and of that what stays in the piece, as the casting booked it. */
   poured: ReadonlyMap<number, number>;
+  held: ReadonlyMap<number, number>;
 }
 
 /** Of an unstirred cup, the share that holds most of its colour, and how rich that is and the rest: the mean is 1. */
@@ -54,8 +55,15 @@ export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, u
   for (const step of steps) perform(step, going);
   const engine = casting.engine();
   if (casting.embeds.length) matters.push({ kind: 'solid' });
-  const poured = new Map([...casting.held].map(([matter, mm3]) => [matter, mm3 / 1000]));
-  return { prism, casting, engine, matters, poured };
+  const inMl = (of: ReadonlyMap<number, number>) => new Map([...of].map(([m, mm3]) => [m, mm3 / 1000]));
+  return {
+    prism,
+    casting,
+    engine,
+    matters,
+    poured: inMl(casting.poured),
+    held: inMl(casting.held)
+  };
 }
 
 /** What is carried from step to step while a cavity is gone through. */
