@@ -153,8 +153,7 @@ describe('the workshop’s batches', () => {
     await bench.says('[data-cup="B"]', 'creeping up from 50 %');
     await bench.page.keyboard.press('Escape');
     await bench.click('Start the run');
-    await bench.says('[data-testid="now"]', 'Make ready');
-    await bench.press('Space');
+    await bench.makeReady();
     for (const words of [
       'olive oil into the mixing pot',
       'coconut',
@@ -176,8 +175,8 @@ describe('the workshop’s batches', () => {
     await bench.says('[role="dialog"]', 'its own clock');
     await bench.type('Missing', '60 ml');
     await bench.says('[data-testid="top-up"]', 'olive oil');
-    await bench.click('Note it and go on');
-    await bench.says(main, 'Short of cup A by 60 ml');
+    await bench.click('It is mixed and in');
+    await bench.says(main, 'cup A topped up with');
     for (const words of [
       'mixed base into cup A',
       'titanium white powder',

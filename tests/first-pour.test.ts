@@ -116,7 +116,7 @@ describe('the first pour, from a mould to the record', () => {
     await bench.says('[data-testid="now"]', 'Make ready');
     runId = new URL(bench.page.url()).pathname.split('/').at(-1)!;
     await bench.says(main, 'sensitiser');
-    await bench.press('Space');
+    await bench.makeReady();
     await bench.says('[data-testid="now"]', 'Weigh resin A into cup A');
     const aim = Number(await bench.text('[data-testid="number"]'));
     await bench.type('Grams on the scale', String((aim * 1.1).toFixed(2)));

@@ -145,7 +145,7 @@ async function check(plan: Plan, pages: readonly string[] = []): Promise<void> {
 }
 
 /** Screens of a run that are read before it is left: past the weighing of every demo plan's first cups. */
-const SCREENS = 24;
+const SCREENS = 34;
 
 /** Goes through a run as it is confirmed, screen by screen: every number on it is one, and what is to be weighed is there. */
 async function checkRun(plan: Plan): Promise<void> {

@@ -191,7 +191,7 @@ describe('a workshop’s own ways', () => {
       })
       .toEqual([
         expect.objectContaining({ type: 'conducts' }),
-        expect.objectContaining({ type: 'done', by: 'T.' })
+        expect.objectContaining({ type: 'ticked', by: 'T.' })
       ]);
     expect(bench.errors.join(' | ')).toBe('');
   });

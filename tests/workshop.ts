@@ -211,6 +211,25 @@ export class Bench {
     await this.page.keyboard.press(key);
   }
 
+  /** Ticks every check before the first drop, as a pedal would, and says that all is ready. */
+  async makeReady(): Promise<void> {
+    await this.says('[data-testid="now"]', 'Make ready');
+    for (;;) {
+      const open = await this.page.$$eval(
+        '[data-testid="preflight"] [aria-checked="false"]',
+        (e) => e.length
+      );
+      await this.press('Space');
+      if (!open) return;
+      await this.page.waitForFunction(
+        (before) =>
+          document.querySelectorAll('[data-testid="preflight"] [aria-checked="false"]').length < before,
+        {},
+        open
+      );
+    }
+  }
+
   /** Waits until a part of the page says something, and returns what it says. */
   async says(selector: string, text: string | RegExp): Promise<string> {
     const [source, flags] = typeof text === 'string' ? [escape(text), ''] : [text.source, text.flags];

@@ -6,7 +6,8 @@ import { problemsOf } from '$core/validate';
 import { maker } from './hands.svelte';
 import { send } from './send';
 
-type Told = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
+/** An event as it is told: its id, its moment and whose hands it was are added. */
+export type Told = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
 
 /** An event that the server will never keep as it is, with its reason. */
 export interface SetAside {
@@ -18,6 +19,19 @@ export interface SetAside {
 export interface Unreadable {
   key: string;
   text: string;
+}
+
+/** What a run's screen tells and hears, whoever keeps it: the server, or a rehearsal that keeps nothing. */
+export interface Telling {
+  readonly events: readonly AnyEvent[];
+  readonly waiting: readonly AnyEvent[];
+  readonly aside: readonly SetAside[];
+  readonly unreadable: readonly Unreadable[];
+  readonly signedOut: boolean;
+  tell(told: Told): Problem | undefined;
+  drop(id: string): void;
+  dropUnreadable(key: string): void;
+  mend(id: string, change: Record<string, unknown>): Problem | undefined;
 }
 
 const RETRY_MS = 1500;
@@ -40,7 +54,7 @@ export function thisDevice(): string {
  * the server has it. A lost network or a killed server delays sending and loses nothing; what the server refuses for
  * good is set aside with its reason and holds nothing up. Events of other devices arrive as they are stored.
  */
-export class RunLog {
+export class RunLog implements Telling {
   events = $state.raw<AnyEvent[]>([]);
   waiting = $state.raw<AnyEvent[]>([]);
   aside = $state.raw<SetAside[]>([]);

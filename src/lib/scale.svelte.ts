@@ -1,8 +1,20 @@
 import type { Reading } from '$core/device';
 import { stream } from './event-source';
 
+/** A scale that stands beside the screen, whatever is behind it. */
+export interface BenchScale {
+  readonly reading: Reading | undefined;
+  readonly connected: boolean;
+  /** A hand that pours can be asked for: stand-ins only. */
+  readonly standIn: boolean;
+  connect(): void;
+  disconnect(): void;
+  ask(what: { do: 'tare' | 'clear' } | { do: 'pour'; grams: number }): Promise<void>;
+}
+
 /** A live scale on this page: its latest reading, and what can be asked of it. */
-export class LiveScale {
+export class LiveScale implements BenchScale {
+  readonly standIn = true;
   reading = $state<Reading>();
   connected = $state(false);
   readonly #bench: string;
@@ -44,3 +56,42 @@ export class LiveScale {
     }).catch(() => undefined);
   }
 }
+
+/** The scale of a bench: the stand-in until one on a cable is chosen. */
+export class ScaleAtHand implements BenchScale {
+  #own = $state.raw<BenchScale>()!;
+
+  constructor(own: BenchScale) {
+    this.#own = own;
+  }
+
+  get reading(): Reading | undefined {
+    return this.#own.reading;
+  }
+  get connected(): boolean {
+    return this.#own.connected;
+  }
+  get standIn(): boolean {
+    return this.#own.standIn;
+  }
+  connect(): void {
+    this.#own.connect();
+  }
+  disconnect(): void {
+    this.#own.disconnect();
+  }
+  ask(what: Parameters<BenchScale['ask']>[0]): Promise<void> {
+    return this.#own.ask(what);
+  }
+
+  /** Another scale stands here from now on. */
+  change(to: BenchScale): void {
+    this.#own.disconnect();
+    this.#own = to;
+    to.connect();
+  }
+}
+
+/** The scale of a run's bench. */
+export const scaleAtHand = (bench: string, division: number): ScaleAtHand =>
+  new ScaleAtHand(new LiveScale(bench, division));

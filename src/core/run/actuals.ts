@@ -2,7 +2,7 @@ import type { Weighing } from '../batch';
 import type { Computed } from '../plan/computed';
 import type { CupMix } from '../plan/worked';
 import { jarId } from '../schedule';
-import type { RunState, TaskState } from './state';
+import { inOf, type RunState, type TaskState } from './state';
 
 const MINUTE = 60_000;
 
@@ -107,6 +107,14 @@ export function weighedOf(state: RunState, mixId: string, key: string): number |
     (t) => t.task.kind === 'weigh' && t.task.mixId === mixId && t.task.key === key && t.actual !== undefined
   );
   return mine.length ? mine.reduce((s, t) => s + t.actual!, 0) : undefined;
+}
+
+/** What is in a mix of one key, g, what was not read taken as it was aimed at; undefined before the first is in. */
+export function inMix(state: RunState, mixId: string, key: string): number | undefined {
+  const mine = state.tasks.filter(
+    (t) => t.task.kind === 'weigh' && t.task.mixId === mixId && t.task.key === key && inOf(t) !== undefined
+  );
+  return mine.length ? mine.reduce((s, t) => s + inOf(t)!, 0) : undefined;
 }
 
 /** The percentage a colourant really came to: planned × (its actual over planned) ÷ (the parts' actual over planned). */

@@ -4,7 +4,18 @@ import * as demo from '../../../demo/plans';
 import { applyEdit } from '../edit';
 import { computePlan, type Plan } from '../plan';
 import { mixed, pourAlone } from '../plan/plans.testing';
-import { clocksOf, factsOf, foldRun, lossesOf, planFromRun, tasksOf, tookOf, usesOf, type RunEvent } from '.';
+import {
+  clocksOf,
+  factsOf,
+  foldRun,
+  freeze,
+  lossesOf,
+  planFromRun,
+  tasksOf,
+  tookOf,
+  usesOf,
+  type RunEvent
+} from '.';
 import type { Task } from './task';
 
 const rockpool = pourAlone(demo.rockpool);
@@ -59,7 +70,7 @@ describe('one mix split into cups', () => {
     const state = foldRun(tasks, played(tasks.slice(0, upTo)), 0.1);
     const met = tasks.findIndex((t) => t.id === 'weigh:~mix:B') * MINUTE;
     for (const cup of rockpool.cups) expect(state.cups.get(cup.id)!.zero).toBe(met);
-    const zeros = clocksOf(computed.score, state)
+    const zeros = clocksOf(freeze(rockpool, cards), state)
       .filter((c) => c.kind === 'pour')
       .map((c) => c.zero);
     expect(zeros).toEqual(rockpool.cups.map(() => met));

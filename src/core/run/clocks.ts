@@ -1,4 +1,5 @@
-import type { Score } from '../schedule';
+import type { FrozenRun } from './frozen';
+import { demouldFromNow, pourUntilNow, refitGate, type Moved } from './refit';
 import type { RunState } from './state';
 
 const MINUTE = 60_000;
@@ -11,34 +12,53 @@ export interface Clock {
   of: string;
   zero: number;
   due: number;
+  /** It is another than planned, and why. */
+  moved?: Moved;
 }
 
-/** The clocks that run now, most pressing first: cups still to pour, the gate waited for, demould's two edges. */
-export function clocksOf(score: Pick<Score, 'windows'>, state: RunState): Clock[] {
-  return [...pourClocks(score, state), ...gateClock(state), ...demouldClocks(state)].sort(
+/**
+ * The clocks that run now, most pressing first: cups still to pour, the gate waited for, demould's two edges. Estimates follow
+ * what was read while the run goes on.
+ */
+export function clocksOf(frozen: FrozenRun, state: RunState): Clock[] {
+  return [...pourClocks(frozen, state), ...gateClock(frozen, state), ...demouldClocks(frozen, state)].sort(
     (a, b) => a.due - b.due
   );
 }
 
-const pourClocks = (score: Pick<Score, 'windows'>, state: RunState): Clock[] =>
-  score.windows.flatMap((window): Clock[] => {
+const pourClocks = (frozen: FrozenRun, state: RunState): Clock[] =>
+  frozen.computed.score.windows.flatMap((window): Clock[] => {
     const zero = state.cups.get(window.mixId)?.zero;
     const toPour = state.tasks.some(
       (t) => t.task.kind === 'pour' && t.task.mixId === window.mixId && t.status === 'open'
     );
-    if (zero === undefined || !toPour) return [];
-    const due = zero + (window.to - window.zero) * MINUTE;
-    return [{ id: `pour:${window.mixId}`, kind: 'pour', of: window.cupId, zero, due }];
+    const until = pourUntilNow(frozen, state, window.mixId);
+    if (zero === undefined || !toPour || !until || state.lost.has(window.mixId)) return [];
+    return [
+      {
+        id: `pour:${window.mixId}`,
+        kind: 'pour',
+        of: window.cupId,
+        zero,
+        due: zero + until.now * MINUTE,
+        ...movedBy(until)
+      }
+    ];
   });
 
-function gateClock(state: RunState): Clock[] {
+const movedBy = (m: Moved | undefined) => (m && m.now !== m.planned ? { moved: m } : {});
+
+function gateClock(frozen: FrozenRun, state: RunState): Clock[] {
   const now = state.now?.task;
   const zero = now?.kind === 'gate' ? state.groups.get(now.groupId)?.lastPour : undefined;
   if (now?.kind !== 'gate' || zero === undefined) return [];
-  return [{ id: now.id, kind: 'gate', of: now.groupId, zero, due: zero + now.minutes * MINUTE }];
+  const { gate, moved } = refitGate(frozen, state, now);
+  return [
+    { id: now.id, kind: 'gate', of: now.groupId, zero, due: zero + gate.minutes * MINUTE, ...movedBy(moved) }
+  ];
 }
 
-const demouldClocks = (state: RunState): Clock[] =>
+const demouldClocks = (frozen: FrozenRun, state: RunState): Clock[] =>
   state.tasks.flatMap(({ task, status }): Clock[] => {
     if (task.kind !== 'demould' || status !== 'open') return [];
     const zero = state.groups.get(task.groupId)?.lastPour;
@@ -46,8 +66,16 @@ const demouldClocks = (state: RunState): Clock[] =>
       (t) => t.task.kind === 'pour' && t.task.groupId === task.groupId && t.status === 'open'
     );
     if (zero === undefined || pouring) return [];
+    const from = demouldFromNow(frozen, state, task);
     return [
-      { id: task.id, kind: 'demould', of: task.groupId, zero, due: zero + task.from * MINUTE },
+      {
+        id: task.id,
+        kind: 'demould',
+        of: task.groupId,
+        zero,
+        due: zero + from.now * MINUTE,
+        ...movedBy(from)
+      },
       { id: `late:${task.groupId}`, kind: 'late', of: task.groupId, zero, due: zero + task.to * MINUTE }
     ];
   });

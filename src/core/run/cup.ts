@@ -1,5 +1,5 @@
 import { correctMix, shareError } from '../dosing';
-import type { CupState, TaskState, TopUp } from './state';
+import { inOf, type CupState, type TaskState, type TopUp } from './state';
 import type { WeighTask } from './task';
 
 /** What a cup is folded in: the run's tasks, the cups before it, and those the maker left off their ratio. */
@@ -21,7 +21,7 @@ export function foldCup(f: CupFolding, mixId: string, division: number): CupStat
     parts.map((t) => ({
       key: t.task.key,
       target: t.task.grams,
-      ...(t.status === 'done' ? { actual: t.actual ?? 0 } : {})
+      ...(t.status === 'done' ? { actual: inOf(t) ?? 0 } : {})
     }))
   );
   const scale = accepted ? 1 : mix.scale;
@@ -45,7 +45,7 @@ export function foldCup(f: CupFolding, mixId: string, division: number): CupStat
 /** A part that is in, and that an overshoot of another has left short: more than two divisions and half a percent. */
 function shortPart(parts: readonly WeighState[], scale: number, division: number): TopUp | undefined {
   for (const t of parts) {
-    const grams = t.task.grams * scale - (t.actual ?? 0);
+    const grams = t.task.grams * scale - (inOf(t) ?? 0);
     const least = Math.max(2 * division, 0.005 * t.task.grams * scale) - 1e-9;
     if (t.status === 'done' && grams > least) return { task: t.task, grams };
   }
@@ -65,8 +65,7 @@ function zeroOf(f: CupFolding, mixId: string, weighs: readonly WeighState[]): nu
   return zeros.length ? Math.min(...zeros) : undefined;
 }
 
-const inNow = (t: WeighState, scale: number) =>
-  t.status === 'done' ? (t.actual ?? 0) : t.task.grams * scale;
+const inNow = (t: WeighState, scale: number) => (t.status === 'done' ? (inOf(t) ?? 0) : t.task.grams * scale);
 
 const surplusOf = (parts: readonly WeighState[], scale: number): number =>
   parts.reduce((s, t) => s + inNow(t, scale) - t.task.grams, 0);
@@ -74,7 +73,7 @@ const surplusOf = (parts: readonly WeighState[], scale: number): number =>
 const ratioErrorOf = (parts: readonly WeighState[]): number =>
   parts.every((t) => t.status === 'done')
     ? shareError(
-        parts.map((t) => t.actual ?? 0),
+        parts.map((t) => inOf(t) ?? 0),
         parts.map((t) => t.task.grams)
       )
     : 0;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Initials } from '../ways';
+import { Task } from './task';
 
 /** The first and the last moment an event may claim, ms since 1970: none before this trade had clocks, none past 2100. */
 const LAST = Date.UTC(2100, 0, 1);
@@ -42,7 +43,7 @@ export const RunEvent = z.discriminatedUnion('type', [
   z.object({ ...base, type: z.literal('weighed'), task, grams }),
   /** More of a part that was already in. */
   z.object({ ...base, type: z.literal('added'), task, grams }),
-  /** Any other task is done; a pour may say what it took in all, g. */
+  /** Any other task is done; a pour may say what it took in all, g. A weighing is done so when nothing was read. */
   z.object({ ...base, type: z.literal('done'), task, grams: grams.optional() }),
   z.object({ ...base, type: z.literal('skipped'), task }),
   /** What the hand says of the layer in a group. */
@@ -59,6 +60,44 @@ export const RunEvent = z.discriminatedUnion('type', [
   z.object({ ...base, type: z.literal('restarted'), cupId: named }),
   /** What is left over in a cup once everything is poured, weighed. */
   z.object({ ...base, type: z.literal('left'), cupId: named, grams }),
+  /** A check before the first drop was found so: its id among the first task's. */
+  z.object({ ...base, type: z.literal('ticked'), check: named }),
+  /** What the thermometer of the room reads, °C. */
+  z.object({ ...base, type: z.literal('room'), celsius: z.number().min(-20).max(60) }),
+  /** This task is taken next, before those that stand first. */
+  z.object({ ...base, type: z.literal('chosen'), task }),
+  /** Liquid stirred into a mix that had thickened, g: which part of its formula that is. */
+  z.object({ ...base, type: z.literal('rewetted'), cupId: named, part: named, grams }),
+  /** Spilled out of a mix, g. */
+  z.object({ ...base, type: z.literal('spilled'), cupId: named, grams }),
+  /** A mix cannot be used any more: what is in it is lost until it is begun again. */
+  z.object({ ...base, type: z.literal('lost'), cupId: named }),
+  /** More mixed to the recipe of a cup for what it is short of: each line with its grams. */
+  z.object({
+    ...base,
+    type: z.literal('topped'),
+    cupId: named,
+    lines: z
+      .array(z.object({ key: named, grams }))
+      .min(1)
+      .max(60)
+  }),
+  /** Taken out of the cavities of a group again, g in all. */
+  z.object({ ...base, type: z.literal('withdrew'), groupId: named, grams }),
+  /** Poured by mistake into other cavities than the task says, g in all. */
+  z.object({ ...base, type: z.literal('misplaced'), task, groupId: named, grams }),
+  /** Something else went in than the task says: what, and which colourant of the shelf where it is one. */
+  z.object({ ...base, type: z.literal('swapped'), task, instead: text, colourantId: named.optional() }),
+  /** A gesture was made more often than planned. */
+  z.object({ ...base, type: z.literal('gestured'), task, times: z.number().int().min(1).max(1000) }),
+  /** The plan is another from here on: its tasks, the plan itself, and why. The one begun with stays in the run. */
+  z.object({
+    ...base,
+    type: z.literal('replanned'),
+    why: text,
+    plan: z.looseObject({ id: z.string(), name: z.string() }),
+    tasks: z.array(Task).min(1).max(3000)
+  }),
   z.object({ ...base, type: z.literal('note'), text }),
   z.object({ ...base, type: z.literal('problem'), text }),
   z.object({ ...base, type: z.literal('undone'), event: z.string().min(1).max(80) }),

@@ -18,6 +18,9 @@ const run = (told: Partial<RunState> = {}): RunState => ({
   notes: [],
   left: new Map(),
   wasted: [],
+  ticked: new Set(),
+  mishaps: [],
+  lost: new Set(),
   strays: [],
   ...told
 });

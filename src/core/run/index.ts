@@ -2,14 +2,30 @@ export { AnyEvent, effective, finishOf, MOST_GRAMS, MOST_WORDS, RunEvent, type O
 export { Task, type GateTask, type WeighTask } from './task';
 export { tasksOf } from './tasks';
 export { foldRun } from './fold';
-export type { CupState, GroupState, Noted, RunState, TaskState } from './state';
+export {
+  inOf,
+  type CupState,
+  type GroupState,
+  type Mishap,
+  type Noted,
+  type RunState,
+  type TaskState
+} from './state';
 export { clocksOf, type Clock } from './clocks';
 export { gateOpening, waitsForLayer, type GateOpening } from './gate';
 export { factsOf, type Fact } from './actuals';
-export { waysOut, type WaysOut } from './ways';
+export { standingOf, thinners, waysOut, type Standing, type WaysOut } from './ways';
+export { openChecks, ROOM_CHECK } from './preflight';
+export { demouldFromNow, paceOf, pourUntilNow, refitGate, type Moved } from './refit';
+export { booksOf, stillFrom, type MixBooks } from './books';
+export { couldDo, type CouldDo } from './could-do';
+export { correctionsOf, type Correction } from './corrections';
+export { debriefOf, withMeasured, type Debrief } from './debrief';
+export { isReady, orderOf } from './ready';
 export { planFromRun } from './repeat';
 export { lossesOf, tookOf, usesOf } from './record';
 export { freeze } from './freeze';
 export { FrozenRun } from './frozen';
 export { handsOf, type Hands } from './who';
 export { coloursOver, type ColourOver } from './colour-over';
+export { fewerCavities, type Fewer } from './fewer';

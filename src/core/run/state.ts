@@ -9,8 +9,36 @@ export interface TaskState {
   target?: number;
   /** What really went in or was poured, g. */
   actual?: number;
+  /** Confirmed without a reading: what it was aimed at then, g. Reckoned with, and never told as a weight. */
+  assumed?: number;
+  /** What went in instead of what the plan says, and the colourant it was where that is known. */
+  instead?: { name: string; colourantId?: string };
+  /** How often more than planned a gesture was made. */
+  extra?: number;
   doneAt?: number;
 }
+
+/** What happened to a mix or to cavities besides its tasks, g. */
+export interface Mishap {
+  id: string;
+  at: number;
+  kind: 'rewetted' | 'spilled' | 'lost' | 'topped' | 'withdrew' | 'misplaced';
+  /** The mix, or the group for what was taken out of cavities. */
+  of: string;
+  grams: number;
+  /** The part that was added. */
+  part?: string;
+  /** The cavities that were poured into by mistake. */
+  groupId?: string;
+  /** The lines of a top-up. */
+  lines?: readonly { key: string; grams: number }[];
+  /** The mix was begun again since: it is in no cup any more. */
+  over?: boolean;
+}
+
+/** What is in of a weighing, read or taken as aimed at, g; undefined before it is in. */
+export const inOf = ({ actual, assumed }: Pick<TaskState, 'actual' | 'assumed'>): number | undefined =>
+  actual ?? assumed;
 
 /** A cup while it is made. */
 export interface CupState {
@@ -51,7 +79,7 @@ export interface Noted {
 /** Everything a run's screen shows, folded from its events. Maps are by ids, which may be any words. */
 export interface RunState {
   tasks: TaskState[];
-  /** The first open task, if any. */
+  /** The task that was chosen, while it is open and may be done; else the first open one, if any. */
   now?: TaskState;
   topUp?: TopUp;
   /** By mix: a cup's own id for its first, `id~2` for the next; the common mix's as well. */
@@ -62,9 +90,19 @@ export interface RunState {
   probed: ReadonlyMap<string, { celsius: number; at: number }>;
   /** Conditions that were looked at: `task#condition`. */
   checked: ReadonlySet<string>;
+  /** Checks before the first drop that were ticked. */
+  ticked: ReadonlySet<string>;
+  /** What the room's thermometer last read, °C. */
+  room?: { celsius: number; at: number };
+  /** Everything that was put right, or went wrong, besides the tasks; in the order it happened. */
+  mishaps: Mishap[];
+  /** Mixes that are lost and were not begun again. */
+  lost: ReadonlySet<string>;
+  /** The plan as it was last changed, and why; the run's own while it never was. */
+  replanned?: { plan: unknown; why: string; at: number };
   notes: Noted[];
   /** What was in cups that were begun again: lost, but taken from the shelf. */
-  wasted: { task: WeighTask; grams: number; at: number }[];
+  wasted: { task: WeighTask; grams: number; at: number; instead?: TaskState['instead'] }[];
   /** What was weighed as left over in each cup at the end, g. */
   left: ReadonlyMap<string, number>;
   /** The device that conducts, where one has said so. */

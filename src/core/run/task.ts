@@ -6,7 +6,12 @@ const number = z.number();
 
 /** One thing to do in a run, as it was frozen at the start. Grams and minutes as planned. */
 export const Task = z.discriminatedUnion('kind', [
-  z.object({ id, kind: z.literal('prepare') }),
+  z.object({
+    id,
+    kind: z.literal('prepare'),
+    /** What is ticked before the first drop; absent in runs that were begun before it was asked. */
+    checks: z.array(z.object({ id, words: z.string(), more: z.array(z.string()).optional() })).optional()
+  }),
   z.object({
     id,
     kind: z.literal('weigh'),

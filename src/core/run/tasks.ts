@@ -5,6 +5,7 @@ import type { Plan } from '../plan/document';
 import { acts } from '../pour';
 import { lotsOf, stockOfWeighing } from '../plan/needs';
 import { COLOUR_STIR_MINUTES, jarId, turnId, type SequenceItem } from '../schedule';
+import { checksOf } from './preflight';
 import type { Task, WeighTask } from './task';
 
 type Item<K extends SequenceItem['kind']> = Extract<SequenceItem, { kind: K }>;
@@ -37,7 +38,12 @@ export function tasksOf(plan: Plan, computed: Computed): Task[] {
     .filter((d) => !told.has(d.groupId))
     .flatMap((d) => demouldTask(computed, d.groupId));
   const jars = computed.letDowns.flatMap((l, i) => letDownTasks(l, jarId(i + 1)));
-  return [{ id: 'prepare', kind: 'prepare' }, ...jars, ...tasks, ...demoulds];
+  return [
+    { id: 'prepare', kind: 'prepare', checks: checksOf(plan, computed) },
+    ...jars,
+    ...tasks,
+    ...demoulds
+  ];
 }
 
 /** The groups that a step takes out of their moulds. */

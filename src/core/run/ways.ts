@@ -3,7 +3,7 @@ import { correctMix } from '../dosing';
 import { formulaOf, superfatOf, waterCementOf, type Base, type Formula } from '../material';
 import type { CommonMix, CupMix } from '../plan/worked';
 import { HEADROOM } from '../shelf/vessel';
-import { weighedOf } from './actuals';
+import { inMix } from './actuals';
 import type { FrozenRun } from './frozen';
 import type { RunState } from './state';
 
@@ -33,7 +33,7 @@ export function waysOut(frozen: FrozenRun, state: RunState, mixId: string): Ways
   const cup = state.cups.get(mixId);
   if (!made || !cup) return undefined;
   const { mix } = made;
-  const inIt = (w: Weighing) => weighedOf(state, mixId, w.key);
+  const inIt = (w: Weighing) => inMix(state, mixId, w.key);
   const put = mix.weighings.filter((w) => w.kind !== 'reserve');
   const sum = (of: (w: Weighing) => number) => put.reduce((s, w) => s + of(w), 0);
   // The scale is the parts', as the run reckons it; everything else follows it.
@@ -77,18 +77,67 @@ function roomFor({ mix, density }: Made, total: number): { room?: string; holds:
 }
 
 /** How the mix ends where nothing follows: what is in, and the rest as planned. */
-function kept(made: Made, { file }: FrozenRun, state: RunState, mixId: string): WaysOut['keep'] {
-  const { mix, formula } = made;
-  const weighings = mix.weighings.map((w) => ({ ...w, weight: weighedOf(state, mixId, w.key) ?? w.weight }));
-  const colourants = new Map(file.shelf.colourants.map((c) => [c.id, c]));
-  const held = heldParts({
-    formula,
-    weighings,
-    colourantOf: (id) => colourants.get(id),
-    pot: made.pot?.held
-  });
-  const off = offFormula(held, formula);
+function kept(made: Made, frozen: FrozenRun, state: RunState, mixId: string): WaysOut['keep'] {
+  const held = heldNow(made, frozen, state, mixId);
+  const off = offFormula(held, made.formula);
   return { off, ...effectOf(made, held, off) };
+}
+
+/** Every part as it is in the mix: what was weighed, the rest as planned, and what was stirred in since. */
+function heldNow(
+  { mix, formula, pot }: Made,
+  { file }: FrozenRun,
+  state: RunState,
+  mixId: string
+): HeldPart[] {
+  const weighings = mix.weighings.map((w) => ({ ...w, weight: inMix(state, mixId, w.key) ?? w.weight }));
+  const colourants = new Map(file.shelf.colourants.map((c) => [c.id, c]));
+  const held = heldParts({ formula, weighings, colourantOf: (id) => colourants.get(id), pot: pot?.held });
+  const added = state.mishaps.filter((m) => m.kind === 'rewetted' && m.of === mixId && !m.over);
+  return held.map((p) => ({
+    ...p,
+    grams: p.grams + added.reduce((s, m) => s + (m.part === p.key ? m.grams : 0), 0)
+  }));
+}
+
+/** How a mix stands as it is in its cup: how far off its ratio, a share, and what that does. */
+export interface Standing {
+  off: number;
+  words: string;
+  harms: boolean;
+}
+
+/**
+ * How a mix stands with what was really put into it, liquid stirred in later and the water of its colours included. `more` is
+ * what would be stirred in besides, g of a part: what it would leave, before it is done.
+ */
+export function standingOf(
+  frozen: FrozenRun,
+  state: RunState,
+  mixId: string,
+  more?: { part: string; grams: number }
+): Standing | undefined {
+  const made = madeIn(frozen, mixId);
+  if (!made) return undefined;
+  const held = heldNow(made, frozen, state, mixId).map((p) =>
+    p.key === more?.part ? { ...p, grams: p.grams + more.grams } : p
+  );
+  const off = offFormula(held, made.formula);
+  return { off, ...effectOf(made, held, off) };
+}
+
+/** Parts of a mix that can be stirred in to thin it: its liquids, by key and name; none where nothing thins it. */
+export function thinners(frozen: FrozenRun, mixId: string): { part: string; name: string }[] {
+  const made = madeIn(frozen, mixId);
+  if (!made) return [];
+  const liquid = { gypsum: ['liquid'], concrete: ['plasticiser', 'water'], soap: ['water'] } as Record<
+    string,
+    string[]
+  >;
+  return (liquid[made.base.kind] ?? []).flatMap((part) => {
+    const found = made.formula.parts.find((p) => p.key === part);
+    return found ? [{ part, name: found.name }] : [];
+  });
 }
 
 /** Past this share off, two-part resin cures soft; typical of data sheets, the product's own wins. */

@@ -1,10 +1,10 @@
 <!-- Events that the server will not keep as they are: each with its reason, to be mended or let go by hand. -->
 <script lang="ts">
-  import type { RunLog, SetAside } from '$lib/run-log.svelte';
+  import type { SetAside, Telling } from '$lib/run-log.svelte';
   import { said } from '$lib/ways.svelte';
   import QuantityField from '../QuantityField.svelte';
 
-  let { log }: { log: RunLog } = $props();
+  let { log }: { log: Telling } = $props();
   let failed = $state('');
 
   const WORDS: Record<string, string> = {

@@ -6,20 +6,25 @@
   let {
     asking,
     states,
+    of = [],
     onanswer,
     onclose
   }: {
     asking: 'note' | 'problem' | 'state' | 'help' | undefined;
     states: readonly { state: string; tell: string }[];
-    onanswer: (text: string) => void;
+    /** What a state can be told of: the layer in the mould, and cups whose clocks run. */
+    of?: readonly { id: string; name: string; cup: boolean }[];
+    onanswer: (text: string, of?: { id: string; cup: boolean }) => void;
     onclose: () => void;
   } = $props();
 
   let text = $state('');
+  let chosen = $state(0);
+  const felt = $derived(of[Math.min(chosen, of.length - 1)]);
   const TITLES = {
     note: 'Note',
     problem: 'What went wrong?',
-    state: 'What does the layer in the mould do?',
+    state: 'How thick is it?',
     help: 'Keys'
   };
   const KEYS = [
@@ -27,10 +32,14 @@
     ['T', 'report how thick it is'],
     ['N', 'note'],
     ['P', 'problem'],
+    ['R', 'put right: spilled, thickened, wrong pot, left out …'],
     ['S', 'short of a cup: what to mix for the rest'],
+    ['X', 'take what could be done meanwhile'],
+    ['D', 'one drop or spoon more'],
     ['E', 'enough, while creeping up on a colour'],
     ['U', 'undo the last thing'],
     ['M', 'sound on or off'],
+    ['V', 'say the numbers aloud'],
     ['?', 'this list']
   ];
 
@@ -51,12 +60,23 @@
       {#if asking}
         <Dialog.Title class="font-display text-[1.6rem] font-semibold">{TITLES[asking]}</Dialog.Title>
         {#if asking === 'state'}
+          {#if of.length > 1}
+            <div class="mt-3 flex flex-wrap gap-2" role="group" aria-label="Of what">
+              {#each of as what, i (what.id)}
+                <button
+                  class="button min-h-[56px] aria-pressed:border-verdigris aria-pressed:bg-verdigris-soft"
+                  aria-pressed={i === Math.min(chosen, of.length - 1)}
+                  onclick={() => (chosen = i)}>{what.name}</button
+                >
+              {/each}
+            </div>
+          {:else if felt}<p class="mt-1 text-ink-2">{felt.name}</p>{/if}
           <ul class="mt-4 space-y-2">
             {#each states as s (s.state)}
               <li>
                 <button
                   class="button min-h-[64px] w-full !justify-start text-[1.15rem]"
-                  onclick={() => onanswer(s.state)}
+                  onclick={() => onanswer(s.state, felt)}
                 >
                   <strong class="w-32 text-left">{s.state}</strong>
                   <span class="font-normal whitespace-normal text-ink-2">{s.tell}</span>

@@ -1,7 +1,8 @@
 <!-- Each window draining: cups to pour, the gate waited for, demoulding's two edges. -->
 <script lang="ts">
   import type { Computed } from '$core/plan';
-  import { clock } from '$core/quantity';
+  import { clock, duration } from '$core/quantity';
+  import { said } from '$lib/ways.svelte';
   import type { Clock } from '$core/run';
   import CupIcon from '../CupIcon.svelte';
 
@@ -41,6 +42,10 @@
         <div class="mt-1.5 h-2.5 overflow-hidden rounded-full bg-sunk">
           <div class="h-full" style="width:{share * 100}%;background:{tone(c, share)}"></div>
         </div>
+        {#if c.moved}<p class="mt-1 text-[0.9rem] leading-tight text-ochre">
+            {duration(Math.abs(c.moved.now - c.moved.planned))}
+            {c.moved.now < c.moved.planned ? 'sooner' : 'later'}: {said(c.moved.why)}
+          </p>{/if}
       </div>
       <strong
         class="text-[1.5rem]"

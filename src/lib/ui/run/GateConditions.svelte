@@ -2,11 +2,11 @@
 <script lang="ts">
   import Check from '@lucide/svelte/icons/check';
   import type { GateOpening, GateTask } from '$core/run';
-  import type { RunLog } from '$lib/run-log.svelte';
+  import type { Telling } from '$lib/run-log.svelte';
   import { said } from '$lib/ways.svelte';
   import QuantityField from '../QuantityField.svelte';
 
-  let { task, gate, log }: { task: GateTask; gate: GateOpening; log: RunLog } = $props();
+  let { task, gate, log }: { task: GateTask; gate: GateOpening; log: Telling } = $props();
 
   /** The cup or the cavities that a condition's probe stands in. */
   function probed(i: number): string | undefined {

@@ -4,21 +4,26 @@
   import { clock, displayOf, duration, reading, weighing } from '$core/quantity';
   import {
     coloursOver,
+    correctionsOf,
     waitsForLayer,
     waysOut,
+    type Clock,
     type FrozenRun,
     type GateOpening,
+    type Moved,
     type RunState
   } from '$core/run';
   import type { Instruction } from '$lib/instruction';
-  import type { RunLog } from '$lib/run-log.svelte';
-  import type { LiveScale } from '$lib/scale.svelte';
+  import type { Telling } from '$lib/run-log.svelte';
+  import type { BenchScale } from '$lib/scale.svelte';
+  import { CUE_WORDS, cueOf } from '$lib/cue';
   import CoreDrawing from '../CoreDrawing.svelte';
   import { marksOf } from '../marks';
   import { extentOf } from '../outline';
   import PiecePicture from '../PiecePicture.svelte';
   import CupMark from '../CupMark.svelte';
   import Overshoot from './Overshoot.svelte';
+  import Preflight from './Preflight.svelte';
   import GateConditions from './GateConditions.svelte';
   import { said, volume } from '$lib/ways.svelte';
   import WeighBar from './WeighBar.svelte';
@@ -30,8 +35,15 @@
     gate,
     now,
     useScale,
-    live,
-    cautions,
+    scale,
+    moved,
+    clocks,
+    lessons,
+    short,
+    toCount,
+    oncable,
+    oncount,
+    oncountall,
     baseColour,
     entry = $bindable(),
     problem,
@@ -43,16 +55,28 @@
     gate: GateOpening | undefined;
     now: number;
     useScale: boolean;
-    live: LiveScale;
-    cautions: readonly string[];
+    scale: BenchScale;
+    /** A wait that is another than planned, and why. */
+    moved: Moved | undefined;
+    clocks: readonly Clock[];
+    lessons: readonly string[];
+    short: readonly string[];
+    /** What is counted instead of weighed, as far as it is. */
+    toCount: { unit: string; each: number; wanted: number; count: number } | undefined;
+    oncable: (() => void) | undefined;
+    oncount: () => void;
+    oncountall: () => void;
     /** The uncoloured base's, for the common mix. */
     baseColour: string;
     entry: string;
     problem: string;
-    log: RunLog;
+    log: Telling;
   } = $props();
 
   const computed = $derived(frozen.computed);
+  let preflight = $state<ReturnType<typeof Preflight>>();
+  /** Ticks a check of the first task. */
+  export const tick = (id: string) => preflight?.tick(id);
   const division = $derived(instruction?.kind === 'weigh' ? instruction.task.division : computed.division);
   // What this scale shows.
   const unit = $derived(displayOf(division).symbol);
@@ -70,9 +94,13 @@
         .map((s) => s.id)
     )
   );
+  /** What was put right; weighings that were not read are told in the record, not here. */
+  const corrections = $derived(
+    correctionsOf(frozen, run).filter((c) => !c.what.endsWith('without a reading'))
+  );
   // Seconds since the last thing was done.
   const since = $derived((now - Math.max(0, ...run.tasks.map((t) => t.doneAt ?? 0))) / 1000);
-  const onPan = $derived(useScale ? live.reading : undefined);
+  const onPan = $derived(useScale ? scale.reading : undefined);
   // The section as far as it is poured, the layer in hand included.
   const partial = $derived.by(() => {
     if (!group) return undefined;
@@ -129,11 +157,27 @@
   {#if instruction.kind === 'weigh'}
     {@const aim = instruction.before + instruction.target}
     {@const toGo = onPan ? aim - onPan.grams : undefined}
-    {#if onPan && toGo !== undefined}
+    {@const cue = toGo === undefined ? undefined : cueOf(toGo, instruction.target, division)}
+    {#if toCount}
+      {@render number(
+        `${toCount.count}`,
+        `of ${toCount.wanted} ${toCount.unit}${toCount.count > toCount.wanted ? ', too many: it counts as it is' : ''}`
+      )}
+    {:else if onPan && toGo !== undefined}
       {@render number(
         g(Math.abs(toGo)),
         toGo >= 0 ? `${unit} to go of ${g(instruction.target)}` : `${unit} too much`
       )}
+      {#if cue && CUE_WORDS[cue]}<p
+          class="text-[2rem] font-bold {cue === 'over'
+            ? 'text-cinnabar'
+            : cue === 'stop'
+              ? 'text-verdigris'
+              : 'text-ochre'}"
+          data-testid="cue"
+        >
+          {CUE_WORDS[cue]}
+        </p>{/if}
     {:else}
       {@render number(
         g(aim),
@@ -164,6 +208,16 @@
         />
         {unit}
       </label>
+      {#if toCount}
+        <button class="button min-h-[64px]" onclick={oncount}>
+          One more <kbd class="rounded border border-current px-1.5 text-[0.8rem]">D</kbd>
+        </button>
+        {#if toCount.count < toCount.wanted}
+          <button class="button min-h-[64px]" onclick={oncountall}
+            >All {toCount.wanted} are in, counted by hand</button
+          >
+        {/if}
+      {/if}
       {#if instruction.task.creeps}
         <button
           class="button min-h-[64px]"
@@ -173,13 +227,18 @@
         </button>
       {/if}
       {#if useScale}
-        <button
-          class="button min-h-[64px]"
-          onclick={() => live.ask({ do: 'pour', grams: Math.max(computed.division, toGo ?? 0) })}
-        >
-          Pour with the stand-in hand
-        </button>
-        <button class="button min-h-[64px]" onclick={() => live.ask({ do: 'tare' })}>Tare</button>
+        {#if scale.standIn}
+          <button
+            class="button min-h-[64px]"
+            onclick={() => scale.ask({ do: 'pour', grams: Math.max(computed.division, toGo ?? 0) })}
+          >
+            Pour with the stand-in hand
+          </button>
+        {/if}
+        <button class="button min-h-[64px]" onclick={() => scale.ask({ do: 'tare' })}>Tare</button>
+        {#if oncable && scale.standIn}
+          <button class="button min-h-[64px]" onclick={oncable}>A scale on a cable…</button>
+        {/if}
         {#if onPan && !onPan.stable}<span class="text-ink-2">settling…</span>{/if}
       {/if}
     </div>
@@ -213,7 +272,18 @@
     {@const left = instruction.task.minutes * 60 - since}
     {@render number(clock(Math.max(0, left)), left > 0 ? 'still to stir' : 'stirred long enough')}
   {:else if instruction.kind === 'pour'}
+    {@const window = clocks.find((c) => c.id === `pour:${instruction.task.mixId}`)}
     {@render number(g(instruction.task.gramsEach), `${unit} into each of ${instruction.task.count}`)}
+    {#if window && window.due < now}
+      <p class="mt-1 text-[1.3rem] font-bold text-cinnabar" role="status" data-testid="too-late">
+        Too late by {clock((now - window.due) / 1000)}: it may not level any more. If it does not, R says what
+        can still be made.
+      </p>
+    {:else if window}
+      <p class="mt-1 text-[1.2rem] {window.due - now < 60_000 ? 'font-bold text-ochre' : 'text-ink-2'}">
+        {clock((window.due - now) / 1000)} left to pour it{window.moved ? ` (${window.moved.why})` : ''}
+      </p>
+    {/if}
     <p class="text-[1.1rem] text-ink-2">
       {volume(instruction.task.mlEach)} each, {weighed(instruction.task.gramsEach * instruction.task.count)} in
       all
@@ -273,10 +343,15 @@
     {:else}
       {@render number('Wait', `until ${instruction.task.state}`)}
     {/if}
+    {#if moved && !gate.open}
+      <p class="mt-2 text-[1.1rem] text-ochre" data-testid="moved">
+        {duration(moved.now)} instead of {duration(moved.planned)}: {said(moved.why)}.
+      </p>
+    {/if}
     {#if waitsForLayer(instruction.task) && gate.conditions.length === 1}
       <p class="mt-2 text-[1.1rem] text-ink-2">
-        {duration(instruction.task.minutes)} after the last pour, or when you report “{instruction.task
-          .state}” with
+        {duration(moved?.now ?? instruction.task.minutes)} after the last pour, or when you report “{instruction
+          .task.state}” with
         <kbd class="rounded border border-current px-1.5">T</kbd>.
       </p>
     {:else}
@@ -287,22 +362,31 @@
       </div>{/if}
   {:else if instruction.kind === 'demould'}
     {@const zero = run.groups.get(instruction.task.groupId)?.lastPour ?? now}
-    {@const early = zero + instruction.task.from * 60_000}
+    {@const early =
+      clocks.find((c) => c.id === instruction.key)?.due ?? zero + instruction.task.from * 60_000}
+    {@const late = zero + instruction.task.to * 60_000}
     {#if now < early}
       {@render number(clock((early - now) / 1000), 'before it is firm')}
       <p class="mt-2 text-[1.1rem] text-ochre">
         Too early leaves fingerprints and a bent edge. You can close this page; the bench will say when.
       </p>
+    {:else if now > late}
+      {@render number(clock((now - late) / 1000), 'too late: the window is over')}
+      <p class="mt-2 text-[1.1rem] text-cinnabar">Take them out at once, and look at every edge.</p>
     {:else}
-      {@render number('Now', `the window closes ${duration(instruction.task.to)} after the pour`)}
+      {@render number('Now', `${clock((late - now) / 1000)} until the window closes`)}
     {/if}
   {:else if instruction.kind === 'prepare'}
-    <ul class="mt-6 max-w-[46rem] space-y-3 text-[1.15rem]">
-      {#each cautions as caution (caution)}
-        <li class="border-l-4 border-ochre bg-ochre-soft px-4 py-2.5">{caution}</li>
-      {/each}
-      <li class="px-4 text-ink-2">The data sheet, local rules and licensed practice come first.</li>
-    </ul>
+    {#if instruction.task.checks}
+      <Preflight bind:this={preflight} task={instruction.task} {run} {frozen} {lessons} {short} {log} />
+    {:else}
+      <ul class="mt-6 max-w-[46rem] space-y-3 text-[1.15rem]">
+        {#each computed.cautions as caution (caution)}
+          <li class="border-l-4 border-ochre bg-ochre-soft px-4 py-2.5">{caution}</li>
+        {/each}
+        <li class="px-4 text-ink-2">The data sheet, local rules and licensed practice come first.</li>
+      </ul>
+    {/if}
   {/if}
 
   {#each instruction.mixId && !cupState?.coloured ? coloursOver(frozen, run, instruction.mixId) : [] as over (over.name)}
@@ -325,6 +409,16 @@
       {problem}
     </p>
   {/if}
+{/if}
+
+{#if corrections.length}
+  <ul class="mt-6 space-y-1 text-[1rem] text-ink-2" data-testid="put-right-list">
+    {#each corrections.slice(-3) as c (c.at + c.what)}
+      <li>
+        <strong class="text-ink">{said(c.what)}</strong>{#if c.did}: {said(c.did)}{/if}
+      </li>
+    {/each}
+  </ul>
 {/if}
 
 {#if run.strays.length}

@@ -4,7 +4,8 @@
   import Choice from '../Choice.svelte';
   import { Dialog } from 'bits-ui';
   import { topUpCup } from '$core/plan';
-  import { planFromRun, type FrozenRun, type RunState } from '$core/run';
+  import { booksOf, planFromRun, type FrozenRun, type RunState } from '$core/run';
+  import type { Told } from '$lib/run-log.svelte';
   import { duration, weighing } from '$core/quantity';
   import ProblemNote from '../ProblemNote.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -19,24 +20,36 @@
     open: boolean;
     frozen: FrozenRun;
     run: RunState;
-    ontell: (text: string) => void;
+    ontell: (told: Told) => unknown;
     onclose: () => void;
   } = $props();
-  let cupId = $state('');
-  let ml = $state(40);
+  let cupId = $state<string>();
+  let typed = $state<number>();
   const computed = $derived(frozen.computed);
   // To the recipe as it was really weighed, where that differs from the plan.
   const real = $derived(
     planFromRun(frozen.file.plan, computed, run, { id: frozen.file.plan.id, name: frozen.file.plan.name })
   );
   const cups = $derived(computed.cups.filter((c) => c.balance.pouredMl > 0));
-  const cup = $derived(cups.find((c) => c.cupId === cupId) ?? cups[0]);
+  const books = $derived([...booksOf(frozen, run).values()]);
+  /** The cup that is asked about; the one that is shortest of what it still pours, where one is. */
+  const shortest = $derived(books.reduce((a, b) => (b.short > a.short ? b : a), books[0]!));
+  const cup = $derived(cups.find((c) => c.cupId === (cupId ?? shortest?.cupId)) ?? cups[0]);
+  const missing = $derived.by(() => {
+    const own = books.filter((b) => b.cupId === cup?.cupId).reduce((s, b) => s + b.short, 0);
+    return cup && own > 0 && cup.density > 0 ? Math.ceil((own / cup.density) * 10) / 10 : undefined;
+  });
+  const ml = $derived(typed ?? missing ?? 40);
   const extra = $derived(cup ? topUpCup(real, frozen.file.shelf, cup.cupId, ml) : undefined);
 
   function keep() {
     if (!cup || !extra) return;
-    const parts = extra.weighings.map((w) => `${w.name} ${weighing(w.weight, w.division)}`).join(', ');
-    ontell(`Short of cup ${cup.letter} by ${ml} ml: mixed ${parts}.`);
+    ontell({
+      type: 'topped',
+      cupId: cup.cupId,
+      lines: extra.weighings.map((w) => ({ key: w.key, grams: w.weight }))
+    });
+    typed = undefined;
     onclose();
   }
 </script>
@@ -53,7 +66,10 @@
           label="Which cup"
           value={cup?.cupId ?? ''}
           options={cups.map((c) => ({ value: c.cupId, label: `${c.letter} ${c.name}` }))}
-          onchange={(v) => (cupId = v)}
+          onchange={(v) => {
+            cupId = v;
+            typed = undefined;
+          }}
           class="!min-h-[64px] flex-1"
         />
         <span class="w-40"
@@ -63,7 +79,7 @@
             above
             max={20000}
             value={ml}
-            onchange={(v) => (ml = v)}
+            onchange={(v) => (typed = v)}
           /></span
         >
       </div>
@@ -86,7 +102,12 @@
           As this cup was really weighed, its own clock: pours for {duration(extra.window)} after its parts meet.
         </p>
         {#each extra.problems as problem (problem.code)}<ProblemNote {problem} />{/each}
-        <button class="button go mt-3 min-h-[64px] w-full" onclick={keep}>Note it and go on</button>
+        {#if missing}<p class="mt-2 font-semibold">
+            What is left of it is {weighing(
+              books.filter((b) => b.cupId === cup?.cupId).reduce((s, b) => s + b.short, 0)
+            )} short of what it still pours.
+          </p>{/if}
+        <button class="button go mt-3 min-h-[64px] w-full" onclick={keep}>It is mixed and in</button>
       {/if}
     </Dialog.Content>
   </Dialog.Portal>

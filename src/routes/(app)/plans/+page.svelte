@@ -45,6 +45,7 @@
   <header class="flex items-center gap-3">
     <h1 class="flex-1 text-[1.9rem]">Plans</h1>
     <a class="button" href="/days">Days</a>
+    <a class="button" href="/practise">Practise</a>
     <ImportPlan />
     <button class="button go" onclick={() => begin()}>New plan</button>
   </header>

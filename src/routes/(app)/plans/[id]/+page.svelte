@@ -132,6 +132,7 @@
         <PlanMenu {plan} {editor} />
       </div>
       <a class="button" href="/plans/{plan.id}/sheet">Mix sheet</a>
+      <a class="button" href="/rehearse/plan/{plan.id}">Rehearse</a>
       <button class="button go" onclick={start} disabled={starting || stops.length > 0}>Start the run</button>
     </div>
     <div class="flex flex-wrap items-baseline gap-x-1 text-[0.87rem] text-ink-2">

@@ -1,0 +1,12 @@
+export {
+  answersTo,
+  MISHAPS,
+  overshootOf,
+  planMishaps,
+  strike,
+  type Answered,
+  type MishapKind,
+  type PlannedMishap,
+  type Struck
+} from './mishaps';
+export { LESSONS, lessonPlan, type Lesson } from './lessons';

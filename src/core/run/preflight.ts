@@ -1,0 +1,112 @@
+import type { Computed } from '../plan/computed';
+import type { Plan } from '../plan/document';
+import type { Base } from '../material';
+import type { Task } from './task';
+
+type Check = NonNullable<Extract<Task, { kind: 'prepare' }>['checks']>[number];
+
+/** The check that a thermometer answers, not a look. */
+export const ROOM_CHECK = 'room';
+
+/** How a mould has to be before each material goes in. Usual practice; the mould's and material's own sheets win. */
+const MOULD_STATE: Record<Base['kind'], string> = {
+  resin: 'clean, dry and free of dust',
+  gypsum: 'clean and dry, with release where it is not rubber',
+  concrete: 'clean, with a thin coat of release',
+  soap: 'clean and dry, lined where it is rigid',
+  'melt and pour': 'clean and dry',
+  plastisol: 'dry to the last drop, warm, with no water near',
+  rubber: 'sealed, with release, and tight at the joints'
+};
+
+/** What is looked at before the first drop of a plan: the first task's checks, in the order they are best done. */
+export function checksOf(plan: Plan, computed: Computed): Check[] {
+  return [
+    moulds(computed),
+    level(plan),
+    cups(computed),
+    tools(plan, computed),
+    kit(computed),
+    stands(computed),
+    room(plan)
+  ].filter((c) => c !== undefined);
+}
+
+function moulds(computed: Computed): Check {
+  const kinds = [...new Set(computed.bases.map((b) => b.kind))];
+  const names = computed.groups.map((g) => g.name);
+  return {
+    id: 'moulds',
+    words: `Moulds are ${[...new Set(kinds.map((k) => MOULD_STATE[k]))].join('; ')}`,
+    more: [...new Set(names)].slice(0, 12)
+  };
+}
+
+const level = (plan: Plan): Check => ({
+  id: 'level',
+  words: 'They stand level and the right side up',
+  more: [
+    plan.showFace === 'mould face'
+      ? 'the mould face is the show face: it lies below'
+      : 'the open face is the show face: it lies on top'
+  ]
+});
+
+function cups({ cups, common }: Computed): Check {
+  const own = cups.filter((c) => c.mixes.length);
+  const vessels = own.map((c) => {
+    const vessel = c.mixes[0]?.vessel?.name;
+    return `${c.letter} ${c.name}${vessel ? `, ${vessel}` : ''}`;
+  });
+  const pots = common.length
+    ? [`a pot for the mix${common[0]!.vessel ? `, ${common[0]!.vessel.name}` : ''}`]
+    : [];
+  return {
+    id: 'cups',
+    words: `Cups are lettered ${own.map((c) => c.letter).join(', ')}`,
+    more: [...vessels, ...pots]
+  };
+}
+
+/** What lies ready, in the order it is wanted: tools the steps name, then sticks from light to dark. */
+function tools(plan: Plan, computed: Computed): Check {
+  const named = plan.steps.flatMap((s) => (s.muted ? [] : (s.tool ?? [])));
+  const letters = computed.lightToDark.flatMap(
+    (id) => computed.cups.find((c) => c.cupId === id)?.letter ?? []
+  );
+  const sticks = letters.length > 1 ? [`stir from light to dark: ${letters.join(', ')}`] : [];
+  return {
+    id: 'tools',
+    words: 'Tools lie in order',
+    more: [...new Set(named), 'a stick for each cup', ...sticks]
+  };
+}
+
+const kit = ({ cautions }: Computed): Check => ({
+  id: 'kit',
+  words: 'Protective kit is on, and these are known',
+  more: cautions
+});
+
+/** Everything that will be weighed, in all: it stands within reach before a clock runs. */
+function stands({ needs, letDowns }: Computed): Check {
+  const made = letDowns.map((l) => `made first: 1 : ${l.parts} let-down of ${l.name}`);
+  return {
+    id: 'stock',
+    words: 'Everything that is weighed stands here, enough of it',
+    more: [
+      ...needs.map((n) => `${n.name}, ${n.grams < 10 ? n.grams.toFixed(1) : n.grams.toFixed(0)} g`),
+      ...made
+    ]
+  };
+}
+
+const room = (plan: Plan): Check => ({
+  id: ROOM_CHECK,
+  words: 'The room’s temperature is read',
+  more: [`planned for ${plan.bench.roomCelsius} °C; the windows follow what it really is`]
+});
+
+/** Checks that are still open before a run's first drop. */
+export const openChecks = (task: Extract<Task, { kind: 'prepare' }>, ticked: ReadonlySet<string>): Check[] =>
+  (task.checks ?? []).filter((c) => !ticked.has(c.id));

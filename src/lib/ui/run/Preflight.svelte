@@ -1,0 +1,99 @@
+<!-- Before the first drop: every check is ticked, the room's temperature read, lessons of like runs said. -->
+<script lang="ts">
+  import Check from '@lucide/svelte/icons/check';
+  import { ROOM_CHECK, type FrozenRun, type RunState, type Task } from '$core/run';
+  import type { Telling } from '$lib/run-log.svelte';
+  import { said } from '$lib/ways.svelte';
+  import QuantityField from '../QuantityField.svelte';
+
+  let {
+    task,
+    run,
+    frozen,
+    lessons,
+    short,
+    log
+  }: {
+    task: Extract<Task, { kind: 'prepare' }>;
+    run: RunState;
+    frozen: FrozenRun;
+    /** What was learned from like runs. */
+    lessons: readonly string[];
+    /** What the shelf is short of, in words. */
+    short: readonly string[];
+    log: Telling;
+  } = $props();
+
+  const checks = $derived(task.checks ?? []);
+  const next = $derived(checks.find((c) => !run.ticked.has(c.id))?.id);
+  const planned = $derived(frozen.file.plan.bench.roomCelsius);
+  let celsius = $state<number>();
+
+  /** Ticks a check; the room's says what was read. */
+  export function tick(id: string) {
+    if (run.ticked.has(id)) return;
+    if (id === ROOM_CHECK) log.tell({ type: 'room', celsius: celsius ?? run.room?.celsius ?? planned });
+    log.tell({ type: 'ticked', check: id });
+  }
+</script>
+
+{#if lessons.length}
+  <div
+    class="mt-4 max-w-[54rem] border-l-4 border-verdigris bg-verdigris-soft px-4 py-2.5"
+    data-testid="lessons"
+  >
+    <p class="font-semibold">Learned before</p>
+    <ul class="mt-0.5 space-y-0.5">
+      {#each lessons as lesson (lesson)}<li>{lesson}</li>{/each}
+    </ul>
+  </div>
+{/if}
+<ul class="mt-4 max-w-[54rem] border-t border-rule" data-testid="preflight">
+  {#each checks as check (check.id)}
+    {@const on = run.ticked.has(check.id)}
+    <li class="flex min-h-[60px] items-start gap-4 border-b border-rule py-2">
+      <button
+        class="grid size-11 shrink-0 place-items-center rounded-lg border-2 {on
+          ? 'border-verdigris bg-verdigris text-on-verdigris'
+          : check.id === next
+            ? 'border-ink'
+            : 'border-rule-strong'}"
+        role="checkbox"
+        aria-checked={on}
+        aria-label={check.words}
+        data-own-keys
+        onclick={() => tick(check.id)}
+      >
+        {#if on}<Check size={28} />{/if}
+      </button>
+      <div class="min-w-0 flex-1">
+        <p class="text-[1.25rem] {check.id === next ? 'font-bold' : on ? 'text-ink-2' : ''}">
+          {said(check.words)}
+        </p>
+        {#if check.more?.length}
+          <p class="text-[1rem] leading-snug text-ink-2">{check.more.map((m) => said(m)).join(' · ')}</p>
+        {/if}
+        {#if check.id === 'stock' && short.length}
+          <p class="font-semibold text-cinnabar">The shelf is short: {short.join(', ')}.</p>
+        {/if}
+      </div>
+      {#if check.id === ROOM_CHECK}
+        <span class="w-40 shrink-0" data-own-keys>
+          <QuantityField
+            label="The room reads"
+            unit="°C"
+            min={-20}
+            max={60}
+            value={celsius ?? run.room?.celsius ?? planned}
+            onchange={(v) => {
+              celsius = v;
+              if (on) log.tell({ type: 'room', celsius: v });
+              else tick(ROOM_CHECK);
+            }}
+          />
+        </span>
+      {/if}
+    </li>
+  {/each}
+</ul>
+<p class="mt-3 text-ink-2">The data sheet, local rules and licensed practice come first.</p>

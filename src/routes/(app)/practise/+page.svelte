@@ -1,0 +1,44 @@
+<!-- Three lessons for every material, and a rehearsal of any plan. -->
+<script lang="ts">
+  import { LESSONS } from '$core/rehearse';
+
+  const kinds = [...new Set(LESSONS.map((l) => l.kind))];
+  const NAMES: Record<string, string> = {
+    gypsum: 'jesmonite',
+    soap: 'soap, cold process',
+    'melt and pour': 'soap, melt and pour'
+  };
+</script>
+
+<svelte:head><title>Practise · Kirapen</title></svelte:head>
+
+<div class="mx-auto max-w-[1140px] px-7 py-6">
+  <h1 class="text-[1.9rem]">Practise</h1>
+  <p class="mt-1 text-[1.05rem] text-ink-2">
+    The run’s own screen with a clock you can hurry and nothing on the bench. A plan of your own is rehearsed
+    from its workbench.
+  </p>
+  <div class="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+    {#each kinds as kind (kind)}
+      <section>
+        <h2 class="text-[1.35rem] first-letter:uppercase">{NAMES[kind] ?? kind}</h2>
+        <ol class="ruled mt-1">
+          {#each LESSONS.filter((l) => l.kind === kind) as lesson (lesson.id)}
+            <li>
+              <a
+                class="flex min-h-[64px] items-center gap-3 py-2 hover:bg-sunk"
+                href="/rehearse/lesson/{lesson.id}"
+              >
+                <strong class="w-6 text-[1.3rem]">{lesson.nth}</strong>
+                <span class="flex-1">
+                  <span class="font-semibold">{lesson.title}</span>
+                  <span class="block text-[0.95rem] text-ink-2">{lesson.aim}</span>
+                </span>
+              </a>
+            </li>
+          {/each}
+        </ol>
+      </section>
+    {/each}
+  </div>
+</div>

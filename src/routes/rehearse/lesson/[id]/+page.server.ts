@@ -1,0 +1,10 @@
+import { error } from '@sveltejs/kit';
+import { LESSONS, lessonPlan } from '$core/rehearse';
+import { inThread } from '$lib/server/sums';
+
+export const load = async ({ params }) => {
+  const lesson = LESSONS.find((l) => l.id === params.id);
+  if (!lesson) error(404, { message: 'There is no such lesson.', mend: 'See the list of lessons.' });
+  const frozen = await inThread('freeze', { ...lessonPlan(lesson), past: {} });
+  return { frozen, lesson };
+};
