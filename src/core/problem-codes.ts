@@ -109,6 +109,8 @@ export const PROBLEMS = {
   'master-too-big': stop('a master that leaves no rubber round it'),
   'trace-corners': stop('a traced outline with too few corners'),
   'trace-crosses': stop('a traced outline that crosses itself'),
+  'sheet-backward': stop('a line of a run sheet that was done before the one above it'),
+  'sheet-entry': stop('a line of a run sheet that cannot be read'),
   'trace-scale': stop('a traced outline without a scale'),
   'water-cavities': stop('a water fill of no cavities'),
   'water-fill-order': stop('a full mould that weighs less than the empty one'),

@@ -19,6 +19,8 @@ export class Rehearsal implements Telling {
   struck = $state.raw<Struck>();
   /** Everything that struck, for the debrief. */
   all = $state.raw<PlannedMishap[]>([]);
+  /** Time that mishaps took from the hands. */
+  gone = $state.raw<{ at: number; ms: number }[]>([]);
   readonly waiting = [];
   readonly aside = [];
   readonly unreadable = [];
@@ -100,7 +102,10 @@ export class Rehearsal implements Telling {
     );
     this.all = [...this.all, due];
     this.struck = found;
-    if (found.ahead) this.#clock.ahead(found.ahead);
+    if (found.ahead) {
+      this.gone = [...this.gone, { at: this.#clock.read(), ms: found.ahead * 60_000 }];
+      this.#clock.ahead(found.ahead);
+    }
     for (const event of found.events) this.#keep(event);
   }
 

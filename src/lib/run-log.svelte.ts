@@ -163,6 +163,7 @@ export class RunLog implements Telling {
     const gone = new Set(batch.map((e) => e.id));
     for (const id of gone) this.#forget('event', id);
     this.waiting = this.waiting.filter((e) => !gone.has(e.id));
+    this.#keepSent();
   }
 
   #setAside(event: AnyEvent, problems: readonly Problem[]) {
@@ -188,6 +189,33 @@ export class RunLog implements Telling {
     }
   }
 
+  /**
+   * Keeps what the server has taken too, while the run goes on: opened again with no network, the page begins where it was and
+   * not where the server was last asked.
+   */
+  #keepSent() {
+    const key = `kirapen.run.${this.#run}.sent`;
+    const not = new Set([...this.waiting, ...this.aside.map((a) => a.event)].map((e) => e.id));
+    try {
+      if (this.events.some((e) => e.type === 'finished')) localStorage.removeItem(key);
+      else localStorage.setItem(key, JSON.stringify(this.events.filter((e) => !not.has(e.id))));
+    } catch {
+      // Storage may be off or full; the server has them.
+    }
+  }
+
+  /** What was sent before the page was opened again. */
+  #readSent(): AnyEvent[] {
+    const kept = keptTexts(`kirapen.run.${this.#run}.sent`)[0]?.[1];
+    const list = kept === undefined ? undefined : jsonOf(kept);
+    return Array.isArray(list)
+      ? list.flatMap((e) => {
+          const read = AnyEvent.safeParse(e);
+          return read.success ? [read.data] : [];
+        })
+      : [];
+  }
+
   #forget(what: 'event' | 'aside', id: string) {
     try {
       localStorage.removeItem(this.#prefix(what) + id);
@@ -203,7 +231,7 @@ export class RunLog implements Telling {
     this.waiting = events.good.toSorted((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
     this.aside = aside.good;
     this.unreadable = [...events.bad, ...aside.bad];
-    this.take(this.waiting);
+    this.take([...this.#readSent(), ...this.waiting]);
   }
 }
 

@@ -26,6 +26,9 @@ beforeEach(() => {
   });
 });
 
+/** What is kept here that the server has not taken. */
+const ours = () => [...kept.keys()].filter((k) => !k.endsWith('.sent'));
+
 const quiet = () => vi.advanceTimersByTimeAsync(5);
 const later = () => vi.advanceTimersByTimeAsync(4000);
 const note = (text: string) => ({ type: 'note', text }) as const;
@@ -39,10 +42,26 @@ describe('events of a run on this device', () => {
     log.tell(note('two'));
     expect(texts(log.events)).toEqual(['one', 'two']);
     expect(log.events[1]!.at).toBeGreaterThan(log.events[0]!.at);
-    expect(kept.size).toBe(2);
+    expect(ours()).toHaveLength(2);
     await quiet();
     expect(texts(stored)).toEqual(['one', 'two']);
-    expect([kept.size, log.waiting.length]).toEqual([0, 0]);
+    expect([ours().length, log.waiting.length]).toEqual([0, 0]);
+  });
+
+  it('that were sent are there again on a page that was opened from its keep, until the run is finished', async () => {
+    const log = new RunLog('run', []);
+    log.tell(note('sent'));
+    await quiet();
+    verdict = bad;
+    log.tell(note('bad'));
+    await quiet();
+    // Opened with no network: the page knows of nothing but what it began with.
+    expect(texts(new RunLog('run', []).events)).toEqual(['sent']);
+    log.drop(log.aside[0]!.event.id);
+    expect(texts(new RunLog('run', []).events)).toEqual(['sent']);
+    log.tell({ type: 'finished' });
+    await quiet();
+    expect(texts(new RunLog('run', []).events)).toEqual([]);
   });
 
   it('that could never be stored are not told, and say why', () => {
@@ -102,7 +121,7 @@ describe('events of a run on this device', () => {
     await quiet();
     log.drop(log.aside[0]!.event.id);
     expect(texts(log.events)).toEqual(['good']);
-    expect(kept.size).toBe(0);
+    expect(ours()).toEqual([]);
   });
 
   it.each([401, 403, 429, 500, 503])('are never set aside for an answer of %i', async (status) => {
@@ -140,7 +159,7 @@ describe('events of a run on this device', () => {
     expect(log.unreadable.map((u) => u.text)).toEqual([text, text]);
     log.dropUnreadable('kirapen.run.run.event.torn');
     expect(log.unreadable).toHaveLength(1);
-    expect([...kept.keys()]).toEqual(['kirapen.run.run.aside.torn', 'kirapen.run.other.event.torn']);
+    expect(ours()).toEqual(['kirapen.run.run.aside.torn', 'kirapen.run.other.event.torn']);
   });
 
   it('that arrive from elsewhere are shown once', () => {

@@ -173,7 +173,7 @@ describe('the debrief', () => {
     const { advice } = debriefOf(frozen, fold(timed(1)));
     const measured = advice.filter((a) => a.stepId !== undefined);
     expect(measured.map((a) => a.each)).toEqual([1, 1, 1]);
-    const [{ stepId, each }] = measured as [{ stepId: string; each: number }];
+    const { stepId = '', each = 0 } = measured[0] ?? {};
     const after = computePlan(withMeasured(tideline, stepId, each), cards).score.blocks;
     const block = after.find((b) => b.stepId === stepId && b.act === 'pour')!;
     expect(block.to - block.from).toBeCloseTo(6 * each, 6);

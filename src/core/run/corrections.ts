@@ -1,3 +1,4 @@
+import { aimedAt } from './aimed';
 import { stillFrom } from './books';
 import type { FrozenRun } from './frozen';
 import { pourUntilNow } from './refit';
@@ -63,21 +64,22 @@ function ofWeighing(frozen: FrozenRun, state: RunState, entry: Entry): Correctio
 
 /** A weight that is further off than a hand is. */
 function ofWeight(frozen: FrozenRun, state: RunState, entry: Entry): Correction[] {
-  const { task, actual, target } = entry;
+  const { task, actual } = entry;
   if (task.kind !== 'weigh' || actual === undefined) return [];
-  const off = actual - task.grams;
-  if (Math.abs(off) <= Math.max(NOTICED * task.grams, 1.5 * task.division)) return [];
+  const aimed = aimedAt(state, entry);
+  const off = actual - aimed;
+  if (Math.abs(off) <= Math.max(NOTICED * aimed, 1.5 * task.division)) return [];
   const cup = state.cups.get(task.mixId);
   const of = nameOf(frozen, task.mixId);
   const followed = task.part && off > 0 && cup !== undefined && !cup.accepted;
-  const colour = `${((100 * actual) / (target ?? task.grams)).toFixed(0)} % of its colour`;
+  const colour = `${((100 * actual) / aimed).toFixed(0)} % of its colour`;
   const ratio = followed
     ? `the rest of ${of} × ${cup.scale.toFixed(3)}`
     : (standingOf(frozen, state, task.mixId)?.words ?? '');
   return [
     {
       at: entry.doneAt ?? 0,
-      what: `${task.name} in ${of}: ${g(actual)} for ${g(task.grams)}`,
+      what: `${task.name} in ${of}: ${g(actual)} for ${g(aimed)}`,
       did: task.part ? ratio : colour
     }
   ];

@@ -1,13 +1,23 @@
 import type { Plan } from '../plan/document';
+import { aimedAt } from './aimed';
 import type { FrozenRun } from './frozen';
 import { pourUntilNow } from './refit';
-import { inOf, type RunState, type TaskState } from './state';
+import type { RunState, TaskState } from './state';
 
 const MINUTE = 60_000;
 /** A pause longer than this many times what an act was planned for is a pause, not the act. */
 const PAUSE = 6;
 /** Less than this share off the plan's time is no reason to change it. */
 const NOTICED = 0.15;
+
+/** A weighing over its target by more than this, as a factor, is worth a word. */
+const OVER = 1.03;
+
+/** Time that was taken from the hands: when, and how long, ms. */
+export interface Gone {
+  at: number;
+  ms: number;
+}
 
 /** How a run or a rehearsal went against the clock. */
 export interface Debrief {
@@ -40,11 +50,11 @@ export interface Advice {
   each?: number;
 }
 
-/** Sets a run's own times beside its plan's. */
-export function debriefOf(frozen: FrozenRun, state: RunState): Debrief {
+/** Sets a run's own times beside its plan's; what was taken from the hands in between counts for no act. */
+export function debriefOf(frozen: FrozenRun, state: RunState, gone: readonly Gone[] = []): Debrief {
   const windows = windowsOf(frozen, state);
   const gates = gatesOf(state);
-  const acts = actTimes(frozen, state);
+  const acts = actTimes(frozen, state, gone);
   return { windows, gates, acts, advice: adviceOf(frozen, state, { windows, gates, acts }) };
 }
 
@@ -83,14 +93,17 @@ function gatesOf(state: RunState): Debrief['gates'] {
   });
 }
 
-/** The tasks that were done, in the order they were, each with the time since the one before. */
-function spans(state: RunState): { entry: TaskState; seconds: number }[] {
+/** The tasks that were done, in the order they were, each with the hands' time since the one before. */
+function spans(state: RunState, gone: readonly Gone[]): { entry: TaskState; seconds: number }[] {
   const done = state.tasks
     .filter((t) => t.status === 'done' && t.doneAt !== undefined)
     .sort((a, b) => a.doneAt! - b.doneAt!);
-  return done.flatMap((entry, i) =>
-    i ? [{ entry, seconds: (entry.doneAt! - done[i - 1]!.doneAt!) / 1000 }] : []
-  );
+  return done.flatMap((entry, i) => {
+    if (!i) return [];
+    const [from, to] = [done[i - 1]!.doneAt!, entry.doneAt!];
+    const taken = gone.reduce((s, g) => s + (g.at >= from && g.at < to ? g.ms : 0), 0);
+    return [{ entry, seconds: Math.max(0, to - from - taken) / 1000 }];
+  });
 }
 
 /** Minutes the plan gives a step's hands for one cavity. */
@@ -105,7 +118,7 @@ function plannedEach({ computed }: FrozenRun, stepId: string, count: number): nu
   return minutes / Math.max(1, cavities || count);
 }
 
-function actTimes(frozen: FrozenRun, state: RunState): ActTime[] {
+function actTimes(frozen: FrozenRun, state: RunState, gone: readonly Gone[]): ActTime[] {
   const found = new Map<string, ActTime>();
   const add = (
     key: string,
@@ -124,7 +137,7 @@ function actTimes(frozen: FrozenRun, state: RunState): ActTime[] {
     const all = known.times + times;
     found.set(key, { ...known, spent: (known.spent * known.times + seconds) / all, times: all });
   };
-  for (const { entry, seconds } of spans(state)) {
+  for (const { entry, seconds } of spans(state, gone)) {
     const { task } = entry;
     if (task.kind === 'weigh') add('weigh', 'a weighing', { planned: 30, seconds, times: 1 });
     else if (task.kind === 'stir' && task.minutes > 0)
@@ -174,12 +187,9 @@ function adviceOf(frozen: FrozenRun, state: RunState, { windows, gates, acts }: 
       stepId: a.stepId!,
       each: Number((a.spent / 60).toFixed(2))
     }));
-  const off = state.tasks.filter((t) => {
-    const grams = t.task.kind === 'weigh' ? inOf(t) : undefined;
-    return (
-      t.task.kind === 'weigh' && grams !== undefined && grams > t.task.grams * 1.03 + 2 * t.task.division
-    );
-  });
+  const off = state.tasks.filter(
+    (t) => t.task.kind === 'weigh' && (t.actual ?? 0) > aimedAt(state, t) * OVER + 2 * t.task.division
+  );
   const over: Advice[] = off.length
     ? [
         {

@@ -29,3 +29,4 @@ export { FrozenRun } from './frozen';
 export { handsOf, type Hands } from './who';
 export { coloursOver, type ColourOver } from './colour-over';
 export { fewerCavities, type Fewer } from './fewer';
+export { eventsFromSheet, type SheetLine } from './from-sheet';

@@ -9,9 +9,15 @@
     here,
     landscape = false,
     children
-  }: { plan: string; here: 'sheet' | 'batch' | 'labels'; landscape?: boolean; children?: Snippet } = $props();
+  }: {
+    plan: string;
+    here: 'sheet' | 'run-sheet' | 'batch' | 'labels';
+    landscape?: boolean;
+    children?: Snippet;
+  } = $props();
   const PAGES = [
     ['sheet', 'Mix sheet'],
+    ['run-sheet', 'Run sheet'],
     ['batch', 'Batch table'],
     ['labels', 'Labels']
   ] as const;

@@ -25,12 +25,8 @@
   } = $props();
 
   const next = $derived(run.tasks.filter((t) => t.status === 'open' && t.task.id !== current).slice(0, 4));
-  // What stands next anyway is not offered twice; nothing is before the first drop.
-  const other = $derived(
-    run.now?.task.kind === 'prepare'
-      ? []
-      : could.filter((c) => c.task.id !== next[0]?.task.id || c.due).slice(0, 3)
-  );
+  // Nothing is offered before the first drop.
+  const other = $derived(run.now?.task.kind === 'prepare' ? [] : could.slice(0, 3));
 </script>
 
 <h2 class="label mt-8 font-sans !text-[0.95rem]">Next</h2>
@@ -66,7 +62,7 @@
             {#if c.notBefore !== undefined && c.notBefore > now}
               <span class="block text-[0.95rem] font-normal text-ochre"
                 >{Number.isFinite(c.notBefore)
-                  ? `not before ${clock((c.notBefore - now) / 1000)}`
+                  ? `not for another ${clock((c.notBefore - now) / 1000)}`
                   : 'not yet'}{c.why ? `: ${said(c.why)}` : ''}</span
               >
             {:else if c.due !== undefined}

@@ -114,7 +114,7 @@
     {planId}
     {frozen}
     state={rehearsal.state}
-    debrief={debriefOf(frozen, rehearsal.state)}
+    debrief={debriefOf(frozen, rehearsal.state, rehearsal.gone)}
     answers={answersTo(rehearsal.all, frozen, rehearsal.state)}
     onagain={() => (rehearsal = undefined)}
   />

@@ -346,7 +346,7 @@
   <header class="flex h-16 shrink-0 items-center gap-5 border-b border-rule px-7 text-ink-2">
     <a
       href={back}
-      class="truncate font-display text-[1.45rem] font-semibold text-ink"
+      class="max-w-[17rem] min-w-[9rem] truncate font-display text-[1.45rem] font-semibold text-ink"
       aria-label="{name}, back to the bench">{name}</a
     >
     <span class="whitespace-nowrap">step {Math.min(done + 1, run.tasks.length)} of {run.tasks.length}</span>
@@ -358,8 +358,10 @@
     {:else}
       <span class="text-verdigris" role="status" data-testid="stored">stored</span>
     {/if}
-    <Hands />
-    <span class="whitespace-nowrap">room {temperature(run.room?.celsius ?? plan.bench.roomCelsius)}</span>
+    {#if !extras}<Hands />{/if}
+    <span class="whitespace-nowrap {extras ? 'hidden' : ''}"
+      >room {temperature(run.room?.celsius ?? plan.bench.roomCelsius)}</span
+    >
     <button
       class="button bare whitespace-nowrap {useScale ? 'text-verdigris' : ''}"
       onclick={toggleScale}

@@ -1,0 +1,93 @@
+<!-- The run on paper: every line with a box, what it should read, what it read, and when. -->
+<script lang="ts">
+  import { figuresOf } from '$core/plan';
+  import { duration, weighing } from '$core/quantity';
+  import { tasksOf, type Task } from '$core/run';
+  import { taskWords } from '$lib/instruction';
+  import PrintBar from '$lib/ui/PrintBar.svelte';
+  import { said, temperature } from '$lib/ways.svelte';
+
+  let { data } = $props();
+  const plan = $derived(data.plan);
+  const computed = $derived(figuresOf(plan, data.shelf, data.past));
+  const tasks = $derived(tasksOf(plan, computed));
+  const checks = $derived(tasks.flatMap((t) => (t.kind === 'prepare' ? (t.checks ?? []) : [])));
+
+  /** What a line should read: a weight, minutes, or the edges of a window. */
+  function aim(task: Task): string {
+    switch (task.kind) {
+      case 'weigh':
+        return task.counted ?? weighing(task.grams, task.division);
+      case 'pour':
+        return `${weighing(task.gramsEach, computed.division)} × ${task.count}`;
+      case 'stir':
+        return duration(task.minutes);
+      case 'gate':
+        return duration(task.minutes);
+      case 'demould':
+        return `${duration(task.from)} – ${duration(task.to)}`;
+      default:
+        return '';
+    }
+  }
+</script>
+
+<svelte:head><title>Run sheet: {plan.name} · Kirapen</title></svelte:head>
+
+<PrintBar plan={plan.id} here="run-sheet">
+  <a class="button" href="/plans/{plan.id}/enter">Enter a filled sheet</a>
+</PrintBar>
+
+<article class="mx-auto max-w-[820px] px-8 py-6 print:max-w-none print:p-0" data-testid="run-sheet">
+  <header class="flex items-end justify-between border-b-2 border-ink pb-2">
+    <div>
+      <h1 class="text-[1.9rem]">{plan.name}</h1>
+      <p class="text-ink-2">
+        {computed.totals.pieces} pieces · {computed.bases.map((b) => b.name).join(', ')} · planned for {temperature(
+          plan.bench.roomCelsius
+        )}
+      </p>
+    </div>
+    <p class="text-right text-[0.9rem] text-ink-2">
+      Run sheet<br />on ____ / ____ by ______<br />room ______ begun ____ : ____
+    </p>
+  </header>
+  <ul class="mt-3 columns-2 gap-8 text-[0.92rem] max-sm:columns-1">
+    {#each checks as check (check.id)}
+      <li class="break-inside-avoid py-1">
+        <span class="mr-2 inline-block size-3.5 border border-ink"></span>{said(check.words)}
+      </li>
+    {/each}
+  </ul>
+  <table class="mt-4 w-full border-collapse text-[0.95rem]">
+    <thead>
+      <tr class="border-b border-ink text-left text-[0.85rem] text-ink-2">
+        <th class="w-7 py-1 font-normal"></th>
+        <th class="w-8 font-normal"></th>
+        <th class="font-normal">what</th>
+        <th class="pr-3 text-right font-normal">should read</th>
+        <th class="w-28 font-normal">reads</th>
+        <th class="w-24 font-normal">at</th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each tasks.filter((t) => t.kind !== 'prepare') as task, i (task.id)}
+        {@const words = taskWords(task, computed)}
+        <tr class="break-inside-avoid border-b border-rule align-baseline">
+          <td class="py-1.5"><span class="inline-block size-3.5 border border-ink"></span></td>
+          <td class="num text-ink-2">{i + 1}</td>
+          <td class="pr-3"><strong>{words.act}</strong> {said(words.rest)}</td>
+          <td class="num pr-3 text-right font-semibold whitespace-nowrap">{aim(task)}</td>
+          <td class="text-ink-2">{task.kind === 'weigh' || task.kind === 'pour' ? '________ g' : ''}</td>
+          <td class="text-ink-2">___ : ___</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  <p class="mt-4 text-[0.92rem] text-ink-2">Spilled, thickened, left out, extra strokes:</p>
+  <div class="mt-6 border-b border-rule"></div>
+  <div class="mt-6 border-b border-rule"></div>
+  <ul class="mt-4 text-[0.85rem] text-ink-2">
+    {#each computed.cautions as caution (caution)}<li>{caution}</li>{/each}
+  </ul>
+</article>

@@ -1,0 +1,330 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Workshop, type Bench } from './workshop';
+
+let workshop: Workshop;
+let bench: Bench;
+const get = async (path: string) => (await fetch(workshop.address + path)).json();
+const post = (path: string, body: unknown) =>
+  fetch(workshop.address + path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body)
+  });
+interface Told {
+  type: string;
+  task?: string;
+  grams?: number;
+  cupId?: string;
+  state?: string;
+}
+const eventsOf = async (id: string): Promise<Told[]> => get(`/api/v1/runs/${id}/events`);
+const NOW = '[data-testid="now"]';
+
+beforeAll(async () => {
+  workshop = await Workshop.open({ demo: true });
+  bench = await workshop.page('/');
+  // The page's own clock, which a test sets ahead: nobody waits two days here.
+  await bench.page.evaluateOnNewDocument(() => {
+    const real = Date.now.bind(Date);
+    const w = window as { ahead?: number };
+    Date.now = () => real() + (w.ahead ?? 0);
+  });
+});
+afterAll(async () => {
+  await workshop.close();
+});
+
+/** Begins a run of a plan of the demo, made ready, by its id. */
+async function begin(planId: string, id: string): Promise<void> {
+  expect((await post('/api/v1/runs', { planId, id })).status).toBe(201);
+  await bench.go(`/run/${id}`);
+  await bench.makeReady();
+}
+
+/** What is done at a title instead of what the screen asks for. */
+type Instead = Record<string, () => Promise<void>>;
+
+/**
+ * Goes through a run as its screen asks: every weight is typed as it stands there, a wait is ended by what the hand reports, all
+ * else is confirmed. Ends at the end, or at a title.
+ */
+async function conduct({ until, instead = {} }: { until?: RegExp; instead?: Instead } = {}): Promise<void> {
+  for (let i = 0; i < 400; i++) {
+    if (!(await bench.page.$(NOW))) return;
+    const title = await bench.text(NOW);
+    const at = await where();
+    if (until?.test(title)) return;
+    const [key, act] = Object.entries(instead).find(([k]) => title.includes(k)) ?? [];
+    if (key && act) {
+      delete instead[key];
+      await act();
+      continue;
+    }
+    if (/^(Weigh|Take out|Top up|Add|Count)/.test(title)) {
+      const field = await bench.page.$('[aria-label="Grams on the scale"]');
+      const reads = await field!.evaluate((e) => (e as HTMLInputElement).placeholder);
+      await bench.type('Grams on the scale', reads);
+    }
+    if (title.startsWith('Wait')) await report();
+    await bench.press('Space');
+    await moved(at);
+  }
+  throw new Error('a run without end');
+}
+
+/** So many hours later. */
+const later = (hours: number) =>
+  bench.page.evaluate((h) => {
+    const w = window as { ahead?: number };
+    w.ahead = (w.ahead ?? 0) + h * 3600_000;
+  }, hours);
+
+/** Where a run stands: its step and what is to be done. */
+const where = () =>
+  bench.page.evaluate((now) => {
+    const says = (s: string) => document.querySelector<HTMLElement>(s)?.innerText ?? '';
+    return `${/step \d+/.exec(says('header'))?.[0]} ${says(now)}`;
+  }, NOW);
+
+/** Waits until the run stands elsewhere than it did. */
+async function moved(from: string): Promise<void> {
+  await expect.poll(where, { timeout: 20_000, interval: 30 }).not.toBe(from);
+}
+
+/** Says of what is waited for that it is so: the last state there is, a look, or what a probe must read. */
+async function report(): Promise<void> {
+  for (const look of await bench.page.$$('::-p-aria([name="It is so"][role="button"])')) await look.click();
+  const probe = await bench.page.$('[aria-label="The probe reads"]');
+  if (probe) await bench.type('The probe reads', '45');
+  if ((await bench.text('[data-testid="number"]')) === 'Open') return;
+  // Minutes alone are waited for; a state is told.
+  if (/ after | at /.test(await bench.text(NOW))) {
+    await later(200);
+    await bench.says('[data-testid="number"]', 'Open');
+    return;
+  }
+  await bench.press('t');
+  const states = await bench.page.waitForSelector('[role="dialog"] ul li:last-child button');
+  await states!.click();
+}
+
+describe('order F, the first mix of the specked marble', () => {
+  it('is poured inside its window, with an overshoot, a lost network and a reload, and nothing is lost', async () => {
+    await begin('samphire-hooks', 'hooks-f');
+    await conduct({ until: /powder/ });
+    // The powder goes over: everything follows, and the liquid is topped up.
+    const aim = await bench.page.$eval(
+      '[aria-label="Grams on the scale"]',
+      (e) => (e as HTMLInputElement).placeholder
+    );
+    await bench.type('Grams on the scale', String(Number(aim) + 40));
+    await bench.press('Space');
+    await bench.says(NOW, 'Top up liquid');
+    await bench.page.waitForSelector('[data-testid="stored"]');
+    // No network: what is done meanwhile is kept here, through a reload too.
+    await bench.page.setOfflineMode(true);
+    await conduct({ until: /^Stir/ });
+    await bench.says('[data-testid="waiting"]', /kept here/);
+    await bench.page.setOfflineMode(false);
+    await bench.page.reload();
+    await bench.alive();
+    await bench.says(NOW, 'Stir cup A');
+    await bench.page.waitForSelector('[data-testid="stored"]');
+    await conduct({ until: /^Demould/ });
+    const told = await eventsOf('hooks-f');
+    expect(told.filter((e) => e.type === 'added')).toHaveLength(1);
+    const weighed = told.filter((e) => e.type === 'weighed');
+    expect(new Set(weighed.map((e) => e.task)).size).toBe(3);
+    const { snapshot } = await get('/api/v1/runs/hooks-f');
+    const ratio = (key: string) =>
+      told.filter((e) => e.task?.endsWith(`:${key}`)).reduce((s, e) => s + (e.grams ?? 0), 0);
+    expect(snapshot.shelf.bases.some((b: { powder: number }) => b.powder === 2.5)).toBe(true);
+    // The green is a dispersion whose water counts as liquid.
+    expect(ratio('powder') / ratio('liquid')).toBeGreaterThan(2.5);
+    expect(ratio('powder') / ratio('liquid')).toBeLessThan(2.75);
+    expect(await bench.page.$('[data-testid="too-late"]')).toBeNull();
+  });
+
+  it('opens again where it was with no network at all', async () => {
+    await bench.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await bench.page.reload();
+    await bench.alive();
+    await bench.says(NOW, 'Demould');
+    await workshop.stop('SIGKILL');
+    await bench.page.reload();
+    await bench.alive();
+    await bench.says(NOW, 'Demould');
+    await bench.says('header', /step \d+ of \d+/);
+    await workshop.start();
+  });
+});
+
+describe('the demo’s other pours', () => {
+  it('a puddle stack waits for its probe', async () => {
+    const plan = await get('/api/v1/plans/rockpool-roundels');
+    const [pour] = plan.steps.slice(1).filter((s: { act: { kind: string } }) => s.act.kind === 'puddle');
+    pour.gates = [{ id: 'probe-gate', all: [{ kind: 'probe', of: { cup: plan.cups[0].id }, celsius: 38 }] }];
+    expect((await post('/api/v1/plans', { ...plan, id: 'rockpool-probe' })).status).toBe(201);
+    await begin('rockpool-probe', 'roundels-b');
+    await conduct({ until: /^Wait/ });
+    await bench.says('[data-testid="number"]', 'Wait');
+    await bench.press('Space');
+    await bench.says('[role="alert"]', 'Not yet');
+    await bench.type('The probe reads', '36');
+    await bench.press('Space');
+    await bench.says('[role="alert"]', 'Not yet');
+    await bench.type('The probe reads', '38.5');
+    await bench.says('[data-testid="number"]', 'Open');
+    await conduct();
+    await bench.says('main', 'The run is done.');
+  }, 120_000);
+
+  it('a soap slab is poured by the trace that the hand reports', async () => {
+    const plan = await get('/api/v1/plans/saltings-bars');
+    const step = plan.steps.find((s: { act: { kind: string } }) => s.act.kind === 'column');
+    step.gates = [
+      {
+        id: 'trace-gate',
+        all: [{ kind: 'state', state: 'medium trace', of: { cup: step.act.cups?.[0] ?? plan.cups[0].id } }]
+      }
+    ];
+    expect((await post('/api/v1/plans', { ...plan, id: 'saltings-trace' })).status).toBe(201);
+    await begin('saltings-trace', 'bars-c');
+    await conduct({ until: /^Wait/ });
+    await bench.press('t');
+    // Of the cup, not of the layer: there is none yet.
+    await bench.page.locator('[role="dialog"] ::-p-text(cup A)').click();
+    await bench.page.locator('[role="dialog"] ::-p-text(medium trace)').click();
+    await bench.says('[data-testid="number"]', 'Open');
+    await conduct();
+    await bench.says('main', 'The run is done.');
+    expect((await eventsOf('bars-c')).some((e) => e.type === 'felt' && e.state === 'medium trace')).toBe(
+      true
+    );
+  }, 180_000);
+
+  it('a loaf takes its second batch another day', async () => {
+    await begin('night-heron', 'loaf-d');
+    await conduct();
+    await bench.says('main', 'The run is done.');
+    await bench.press('Space');
+    await bench.says('main h1', 'Night Heron');
+  }, 180_000);
+});
+
+describe('what went wrong', () => {
+  it('a spilled cup: what can still be made is poured, and Undo takes it back', async () => {
+    await begin('tideline-knobs', 'knobs-spilled');
+    await conduct({ until: /^Pour cup A/ });
+    await bench.press('r');
+    await bench.click('Spilled some of a cup is gone');
+    const says = await bench.says('[data-testid="put-right"]', /are left of/);
+    expect(says).toMatch(/short by \d cavities/);
+    await bench.page.locator('[role="dialog"] ::-p-text(cavities whole)').click();
+    await bench.says(NOW, 'Pour cup A');
+    await bench.says('[data-testid="number"] + span', /into each of [1-5]/);
+    await bench.says('[data-testid="put-right-list"]', 'spilled from cup A');
+    await bench.press('u');
+    await bench.says('[data-testid="number"] + span', 'into each of 6');
+    await bench.press('u');
+    await bench.page.waitForFunction(() => !document.querySelector('[data-testid="put-right-list"]'));
+  });
+
+  it('a wait leaves the hands another mix, and says when it would be too early', async () => {
+    await conduct({ until: /^Wait/ });
+    const meanwhile = await bench.says('[data-testid="meanwhile"]', /not for another/);
+    expect(meanwhile).toContain('into cup B');
+    await bench.page.locator('[data-testid="meanwhile"] button').click();
+    await bench.says(NOW, 'into cup B');
+    const chosen = (await eventsOf('knobs-spilled')).filter((e) => e.type === 'chosen');
+    expect(chosen).toHaveLength(1);
+  });
+
+  it('a colder room moves every clock, and says why', async () => {
+    expect(
+      (
+        await post('/api/v1/runs/knobs-spilled/events', [
+          { id: 'room-read-1', at: Date.now(), type: 'room', celsius: 14 }
+        ])
+      ).status
+    ).toBe(201);
+    await bench.go('/run/knobs-spilled');
+    await bench.says('header', 'room 14 °C');
+    await bench.go('/run/hooks-f');
+  });
+});
+
+describe('a rehearsal', () => {
+  it('with three mishaps comes to its debrief, and leaves the shelf and the record as they were', async () => {
+    const before = JSON.stringify([await get('/api/v1/runs'), await get('/api/v1/stock')]);
+    await bench.go('/rehearse/lesson/resin-3');
+    await bench.click('Begin');
+    await bench.makeReady();
+    let struck = 0;
+    for (let i = 0; i < 60 && (await bench.page.$(NOW)); i++) {
+      const title = await bench.text(NOW);
+      const banner = await bench.page.$('[data-testid="struck"] button');
+      if (banner) {
+        struck++;
+        await banner.click();
+        await bench.page.waitForFunction(() => !document.querySelector('[data-testid="struck"]'));
+        continue;
+      }
+      if (title.startsWith('Wait')) await report();
+      await bench.press('Space');
+      await bench.page.waitForFunction(
+        (s, old) =>
+          (document.querySelector(s) as HTMLElement | null)?.innerText !== old ||
+          document.querySelector('[data-testid="struck"]'),
+        {},
+        NOW,
+        title
+      );
+    }
+    expect(struck).toBe(3);
+    await bench.press('Space');
+    await bench.says('[data-testid="debrief"]', /\d of \d windows met/);
+    const answers = await bench.text('[data-testid="answers"]');
+    for (const kind of ['overshoot', 'spilled cup', 'phone call']) expect(answers).toContain(kind);
+    await bench.says('[data-testid="act-times"]', 'a weighing');
+    expect(JSON.stringify([await get('/api/v1/runs'), await get('/api/v1/stock')])).toBe(before);
+  }, 60_000);
+
+  it('of a plan puts a measured time into it with one tap', async () => {
+    await bench.go('/rehearse/plan/samphire-hooks');
+    await bench.click('Begin, nothing goes wrong');
+    await bench.makeReady();
+    await bench.click('×60');
+    for (let i = 0; i < 4; i++) await bench.press('Space');
+    await bench.says(NOW, 'Pour cup A');
+    await bench.click('+1 min');
+    await bench.click('+1 min');
+    await bench.press('Space');
+    await bench.click('debrief');
+    const each = async () => (await get('/api/v1/plans/samphire-hooks')).steps[0].hands;
+    const before = JSON.stringify(await each());
+    await bench.page.locator('::-p-text(Plan with)').click();
+    await bench.says('[data-testid="debrief"]', 'in the plan');
+    expect(JSON.stringify(await each())).not.toBe(before);
+  });
+});
+
+describe('on paper', () => {
+  it('a run sheet has every line, and a filled one becomes a run', async () => {
+    await bench.go('/plans/samphire-hooks/run-sheet');
+    await bench.says('[data-testid="run-sheet"]', 'Protective kit is on');
+    await bench.click('Enter a filled sheet', 'link');
+    await bench.click('Keep this run');
+    await bench.says('[role="alert"], main', 'When it was begun is not told');
+    await bench.type('First line done at', '9:00');
+    await bench.type('Line 1 reads', '153.4');
+    await bench.type('Line 2 reads', '408.1');
+    await bench.type('Line 4 at', '9:06');
+    await bench.click('Keep this run');
+    await bench.says('main h1', /^Samphire coat hooks/);
+    const id = new URL(bench.page.url()).pathname.split('/').at(-1)!;
+    const told = await eventsOf(id);
+    expect(told.filter((e) => e.type === 'weighed').map((e) => e.grams)).toEqual([153.4, 408.1]);
+    expect(bench.errors.join(' | ')).toBe('');
+  });
+});
