@@ -100,7 +100,7 @@ describe('chips in a cup, by a sum of their own', () => {
             const chipGrams = c.totals.fillers.reduce((s, f) => s + f.grams, 0);
             // What stays in a common pot is plain: chips are a share of what is made in the cup.
             const inCup = c.cups.reduce((s, x) => s + x.balance.mixed, 0);
-            expect(Math.abs(chipGrams - w * inCup)).toBeLessThan(near * (1 + w));
+            expect(Math.abs(chipGrams - w * inCup)).toBeLessThan(2 * near);
             const body = whole - chipGrams;
             const grams = c.totals.parts.map((p) => p.grams);
             parts.forEach((p, i) => expect(Math.abs(grams[i]! - p.share * body)).toBeLessThan(2 * near));

@@ -96,7 +96,7 @@ export function resolve(plan: Plan, shelf: Shelf, past: Past = {}): ResolvedPlan
     cups,
     cupOf,
     strands,
-    steps: plan.steps.map((step) => stepOf(step, plan, strands, problems)),
+    steps: plan.steps.map((step) => stepOf(step, plan, strands, { problems, past })),
     problems
   };
 }
@@ -212,14 +212,19 @@ function firstMix(cup: Cup, all: ReadonlyMap<string, Cup>, depth = 0): string | 
   return undefined;
 }
 
-function stepOf(step: Step, plan: Plan, strands: readonly Strand[], problems: Found[]): ResolvedStep {
+function stepOf(
+  step: Step,
+  plan: Plan,
+  strands: readonly Strand[],
+  { problems, past }: { problems: Found[]; past: Past }
+): ResolvedStep {
   const path = `plan/steps/${step.id}`;
   const groups = new Set(plan.groups.map((g) => g.id));
   if (step.where.some((id) => !groups.has(id)))
     problems.push(
       missing('group', `steps/${step.id}/where`, 'This step names cavities that are not in the plan.')
     );
-  const own = readAct(step, path, problems);
+  const own = readAct(step, path, { problems, past });
   const cups = new Set(plan.cups.map((c) => c.id));
   if (own?.definition.cups(own.act).some((id) => !cups.has(id)))
     problems.push(missing('cup', `steps/${step.id}/act`, 'This step pours a cup that is not in the plan.'));
@@ -229,7 +234,11 @@ function stepOf(step: Step, plan: Plan, strands: readonly Strand[], problems: Fo
 }
 
 /** Reads a step's act by its own definition; one that is unknown or ill formed is said and left out. */
-function readAct(step: Step, path: string, problems: Found[]): ResolvedAct | undefined {
+function readAct(
+  step: Step,
+  path: string,
+  { problems, past }: { problems: Found[]; past: Past }
+): ResolvedAct | undefined {
   const definition = acts.find(step.act.kind);
   if (!definition) {
     problems.push({
@@ -246,7 +255,10 @@ function readAct(step: Step, path: string, problems: Found[]): ResolvedAct | und
     problems.push(...problemsOf(read.error, `${path}/act`));
     return undefined;
   }
-  const at: ActStep = { stepId: step.id, path: `${path}/act`, hands: step.hands, note: step.note };
+  // The maker's own minutes win; the record's median over what is usual.
+  const learned = past.hands?.get(step.act.kind);
+  const hands = step.hands ?? (learned ? { each: learned.each } : undefined);
+  const at: ActStep = { stepId: step.id, path: `${path}/act`, hands, note: step.note };
   return { definition, act: read.data, step: at };
 }
 

@@ -3,7 +3,17 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { samphire, tideline } from '../../../demo/plans';
 import { computePlan } from '../plan';
-import { booksOf, debriefOf, foldRun, freeze, withMeasured, type RunEvent, type Task } from '../run';
+import {
+  booksOf,
+  debriefOf,
+  foldRun,
+  freeze,
+  handTimesOf,
+  learnedHands,
+  withMeasured,
+  type RunEvent,
+  type Task
+} from '../run';
 import { answersTo, LESSONS, lessonPlan, MISHAPS, overshootOf, planMishaps, strike } from '.';
 
 let serial = 0;
@@ -193,4 +203,28 @@ it('one cup of hooks has one stir: a cup that falls and one that sets fast do no
   expect(planMishaps(hooks.tasks, kinds, () => 0.99).map((m) => m.kind)).toEqual(
     kinds.filter((k) => k !== 'spilled cup')
   );
+});
+
+describe('the hands’ own times', () => {
+  it('are the median of what three runs told, and a plan without minutes of its own reckons with them', () => {
+    const told = [0.4, 1.2, 0.8].map((each) => ({ kind: 'lay', each }));
+    expect(learnedHands(told.slice(1)).size).toBe(0);
+    const hands = learnedHands(told);
+    expect(hands.get('lay')).toEqual({ each: 0.8, times: 3 });
+    const free = { ...tideline, steps: tideline.steps.map(({ hands: _, ...s }) => s) };
+    const minutes = (plan: typeof tideline, past = {}) => {
+      const block = computePlan(plan, cards, past).score.blocks.find((b) => b.act === 'pour')!;
+      return block.to - block.from;
+    };
+    expect(minutes(free, { hands })).toBeCloseTo(6 * 0.8, 9);
+    expect(minutes(free)).not.toBeCloseTo(6 * 0.8, 3);
+    // The maker’s own minutes win.
+    expect(minutes(withMeasured(free, free.steps[0]!.id, 0.3), { hands })).toBeCloseTo(6 * 0.3, 9);
+  });
+
+  it('come from what a run did', () => {
+    const events = frozen.tasks.map((t, i) => done(t, i * MINUTE));
+    const times = handTimesOf(frozen, fold(events));
+    expect(times.filter((t) => t.kind === 'lay').map((t) => t.each)).toEqual([1 / 6, 1 / 6, 1 / 6]);
+  });
 });

@@ -30,3 +30,4 @@ export { handsOf, type Hands } from './who';
 export { coloursOver, type ColourOver } from './colour-over';
 export { fewerCavities, type Fewer } from './fewer';
 export { eventsFromSheet, type SheetLine } from './from-sheet';
+export { handTimesOf, learnedHands, type HandTime } from './learned-hands';

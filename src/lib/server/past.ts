@@ -2,7 +2,16 @@ import { learnedCling, type CupLoss } from '$core/batch';
 import { grouped } from '$core/grouped';
 import { gradeOf } from '$core/inspect';
 import type { Past, Plan, Shelf } from '$core/plan';
-import { foldRun, lossesOf, tookOf, usesOf, type AnyEvent } from '$core/run';
+import {
+  foldRun,
+  handTimesOf,
+  learnedHands,
+  lossesOf,
+  tookOf,
+  usesOf,
+  type AnyEvent,
+  type HandTime
+} from '$core/run';
 import { stockOf, type LotLeft, type Use } from '$core/shelf';
 import { allPieces, eventsOf, listRuns, readRuns, type Db, type Run } from './database';
 
@@ -24,6 +33,7 @@ export interface MouldUse {
 interface Told {
   uses: Use[];
   losses: CupLoss[];
+  hands: HandTime[];
   moulds: (MouldUse & { mouldId: string })[];
 }
 
@@ -55,6 +65,7 @@ function readTelling(run: Run, events: readonly AnyEvent[]): Told {
   return {
     uses: usesOf(state),
     losses: lossesOf(computed, state),
+    hands: handTimesOf(run.frozen, state),
     moulds: file.plan.groups.flatMap((group) =>
       mouldUse(run, group, { state, took: tookOf(computed, state) })
     )
@@ -119,6 +130,7 @@ type Cast = Awaited<ReturnType<typeof allPieces>>;
 
 function pastFrom(all: readonly Told[], cast: Cast, plan: Plan, today: number): Past {
   const clings = clingsOf(all);
+  const hands = learnedHands(all.flatMap((t) => t.hands));
   const pieces = cast.filter(({ run }) => run.planId === plan.id);
   const lastColours = new Map<string, { colour: string; name: string; dye: boolean }>();
   for (const use of all.flatMap((t) => t.moulds).sort((a, b) => a.at - b.at))
@@ -127,6 +139,7 @@ function pastFrom(all: readonly Told[], cast: Cast, plan: Plan, today: number): 
   return {
     today,
     ...(clings.size ? { clings } : {}),
+    ...(hands.size ? { hands } : {}),
     ...(pieces.length ? { rejects: { count: rejected, of: pieces.length } } : {}),
     lastColours,
     uses: all.flatMap((t) => t.uses)

@@ -1,4 +1,4 @@
-import { factsOf, handsOf } from '$core/run';
+import { correctionsOf, debriefOf, factsOf, handsOf } from '$core/run';
 import { foldedRun } from '$lib/run';
 import { listLessons, piecesOf, readEvents } from '$lib/server/database';
 import { runOfPage } from '$lib/server/run-page';
@@ -21,6 +21,8 @@ export const load = async ({ params }) => {
     computed,
     facts: factsOf(computed, state),
     hands: handsOf(run.frozen.tasks, events),
+    corrections: correctionsOf(run.frozen, state),
+    advice: debriefOf(run.frozen, state).advice.map((a) => a.sentence),
     notes: state.notes,
     left: state.left,
     strays: state.strays.map(({ event, sentence }) => ({ id: event.id, at: event.at, sentence })),

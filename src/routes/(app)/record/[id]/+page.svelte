@@ -236,6 +236,24 @@
           {/if}
         {/snippet}
       </Table>
+      {#if data.corrections.length}
+        <h2 class="mt-6 text-[1.35rem]">Put right, or otherwise than planned</h2>
+        <ul class="ruled mt-1" data-testid="corrections">
+          {#each data.corrections as c (c.at + c.what)}
+            <li class="py-2">
+              {said(c.what)}{#if c.did}: <span class="text-ink-2">{said(c.did)}</span>{/if}
+            </li>
+          {/each}
+        </ul>
+      {/if}
+      {#if data.advice.length}
+        <h2 class="mt-6 text-[1.35rem]">Against the clock</h2>
+        <ul class="ruled mt-1">
+          {#each data.advice as sentence (sentence)}
+            <li class="py-2 first-letter:uppercase">{said(sentence)}</li>
+          {/each}
+        </ul>
+      {/if}
       {#if data.notes.length}
         <h2 class="mt-6 text-[1.35rem]">Said on the way</h2>
         <ul class="ruled mt-1">

@@ -31,9 +31,13 @@ export const POST = async ({ request }) => {
   const found = await findPlan(opened.db, body.value.planId);
   if (!found) return notHere('plan', body.value.planId);
   const { plan } = found;
-  const { clings } = await pastOf(opened.db, plan, Date.now());
+  const { clings, hands } = await pastOf(opened.db, plan, Date.now());
   const shelf = shelfOf(plan, await wholeShelf(opened.db));
-  const frozen = await inThread('freeze', { plan, shelf, past: clings ? { clings } : {} });
+  const frozen = await inThread('freeze', {
+    plan,
+    shelf,
+    past: { ...(clings ? { clings } : {}), ...(hands ? { hands } : {}) }
+  });
   const stops = frozen.computed.problems.filter((p) => p.level === 'stop');
   if (stops.length) return refuse(stops);
   const run = { id: body.value.id ?? newId(), frozen, startedAt: body.value.startedAt ?? Date.now() };

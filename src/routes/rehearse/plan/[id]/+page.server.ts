@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { shelfOf } from '$core/plan';
 import { findPlan, wholeShelf } from '$lib/server/database';
+import { pastOf } from '$lib/server/past';
 import { store } from '$lib/server/store';
 import { inThread } from '$lib/server/sums';
 
@@ -11,7 +12,9 @@ export const load = async ({ params }) => {
   if (!found) error(404, { message: 'This plan is not here.', mend: 'See the list of plans.' });
   const { plan } = found;
   const shelf = shelfOf(plan, await wholeShelf(db));
-  const frozen = await inThread('freeze', { plan, shelf, past: {} });
+  const { clings, hands } = await pastOf(db, plan, Date.now());
+  const past = { ...(clings ? { clings } : {}), ...(hands ? { hands } : {}) };
+  const frozen = await inThread('freeze', { plan, shelf, past });
   const stops = frozen.computed.problems.filter((p) => p.level === 'stop');
   if (stops.length)
     error(422, { message: stops[0]!.sentence, mend: stops[0]!.mend || 'Mend it in the plan first.' });
