@@ -30,6 +30,8 @@ interface Told {
   /** How far each weighing came out from its target, g. */
   slips: number[];
   demoulded?: number;
+  /** Minutes really waited at single gates, by their id. */
+  gates?: Record<string, number>;
   note?: string;
   problem?: string;
   lesson?: string;
@@ -71,7 +73,8 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
       continue;
     }
     if (task.kind === 'gate') {
-      at += task.minutes * told.waited * MINUTE;
+      const own = told.gates?.[task.id.replace('gate:', '')];
+      at += (own ?? task.minutes * told.waited) * MINUTE;
       if (told.waited < 0.9 && told.problem)
         events.push({ id: id(), at: Math.round(at), type: 'problem', text: told.problem });
       else
@@ -214,7 +217,7 @@ export function demoRuns(now: number): DemoRun[] {
         demoulded: 26,
         lesson: 'A third of the pour in white was too much: it covered everything. T.',
         grade: (n) =>
-          n === 4 ? { grade: 'reject', defects: ['muddy blend'] } : { grade: 'good', defects: [] }
+          n === 4 ? { grade: 'reject', defects: ['white took over'] } : { grade: 'good', defects: [] }
       },
       now
     ),
@@ -222,11 +225,12 @@ export function demoRuns(now: number): DemoRun[] {
       sluice,
       {
         id: 'sluice-first',
-        hoursAgo: 500,
+        hoursAgo: 620,
         waited: 1,
         slips: [2, 0, 0, 1],
         demoulded: 20,
         note: 'Sealed on day 3.',
+        gates: { 'gate-seal': 3 * 24 * 60 },
         lesson: 'Sealed on day 3 it hazed. A week, whatever the guesthouse says. T.',
         grade: (n) =>
           n === 1 ? { grade: 'second', defects: ['sealed too early'] } : { grade: 'good', defects: [] }

@@ -37,8 +37,17 @@ export const DEFECTS = [
   'sealed too early',
   'off-centre',
   'dye left from an earlier piece',
-  'haze from a matte mould'
+  'haze from a matte mould',
+  'no cells',
+  'white took over',
+  'layer broke through',
+  'too dark, too light or another hue',
+  'ink faded or spread',
+  'embed cut or uncovered',
+  'unclear edges or numbers',
+  'milled away or peeled out'
 ] as const;
+export type Defect = (typeof DEFECTS)[number];
 
 /** One face of a piece as inspected. */
 const FaceReport = z.object({

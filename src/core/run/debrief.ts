@@ -1,6 +1,7 @@
 import type { Plan } from '../plan/document';
 import { aimedAt } from './aimed';
 import type { FrozenRun } from './frozen';
+import { waitsForLayer } from './gate';
 import { pourUntilNow } from './refit';
 import type { RunState, TaskState } from './state';
 
@@ -73,7 +74,8 @@ function windowsOf(frozen: FrozenRun, state: RunState): Debrief['windows'] {
 
 function gatesOf(state: RunState): Debrief['gates'] {
   return state.tasks.flatMap(({ task, status, doneAt }, i) => {
-    if (task.kind !== 'gate' || status !== 'done' || doneAt === undefined) return [];
+    // What is counted from another zero than the pour is no wait for a layer.
+    if (task.kind !== 'gate' || !waitsForLayer(task) || status !== 'done' || doneAt === undefined) return [];
     const before = state.tasks
       .slice(0, i)
       .findLast((t) => t.task.kind === 'pour' && t.task.groupId === task.groupId && t.status === 'done');

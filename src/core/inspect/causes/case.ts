@@ -1,0 +1,163 @@
+import type { Base } from '../../material';
+import type { Plan, Step } from '../../plan';
+import {
+  booksOf,
+  debriefOf,
+  pourUntilNow,
+  standingOf,
+  type Debrief,
+  type FrozenRun,
+  type RunState,
+  type Task,
+  type TaskState
+} from '../../run';
+
+const MINUTE = 60_000;
+
+/** What the record knows beside the run itself. */
+export interface Beside {
+  /** What was last cast in the mould before this run. */
+  lastColour?: { name: string; dye: boolean } | undefined;
+}
+
+/** One piece that came out badly: the run it came from, its cavities, and what the log tells of them. */
+export interface Case {
+  frozen: FrozenRun;
+  state: RunState;
+  plan: Plan;
+  groupId: string;
+  beside: Beside;
+  /** Bases of what was poured into these cavities. */
+  bases: readonly Base[];
+  debrief: Debrief;
+}
+
+/** A case for the pieces of one group. */
+export function caseOf(frozen: FrozenRun, state: RunState, groupId: string, beside: Beside = {}): Case {
+  const cupIds = new Set(
+    frozen.computed.groups
+      .filter((g) => g.groupId === groupId)
+      .flatMap((g) => g.layers.flatMap((l) => [l.cupId]))
+  );
+  const baseIds = new Set(frozen.computed.cups.flatMap((c) => (cupIds.has(c.cupId) ? [c.baseId] : [])));
+  return {
+    frozen,
+    state,
+    plan: frozen.file.plan,
+    groupId,
+    beside,
+    bases: frozen.file.shelf.bases.filter((b) => baseIds.has(b.id)),
+    debrief: debriefOf(frozen, state)
+  };
+}
+
+/** Whether one of its bases is of a kind. */
+export const made = (c: Case, ...kinds: Base['kind'][]): boolean =>
+  c.bases.some((b) => kinds.includes(b.kind));
+
+/** Tasks done to these cavities, of a kind. */
+export const tasksHere = <K extends Task['kind']>(
+  c: Case,
+  kind: K
+): (TaskState & { task: Extract<Task, { kind: K }> })[] =>
+  c.state.tasks.filter(
+    (t): t is TaskState & { task: Extract<Task, { kind: K }> } =>
+      t.task.kind === kind &&
+      ('groupIds' in t.task
+        ? t.task.groupIds.includes(c.groupId)
+        : !('groupId' in t.task) || t.task.groupId === c.groupId)
+  );
+
+/** The step of a task, as planned. */
+export const stepOf = (c: Case, stepId: string): Step | undefined =>
+  c.plan.steps.find((s) => s.id === stepId);
+
+/** Steps of a kind of act that these cavities should have had, with what became of them. */
+export function acted(c: Case, ...kinds: string[]): { step: Step; entry: TaskState }[] {
+  return c.state.tasks.flatMap((entry) => {
+    const { task } = entry;
+    const here = 'groupIds' in task ? task.groupIds : 'groupId' in task ? [task.groupId] : [];
+    const step = 'stepId' in task && task.kind !== 'gate' ? stepOf(c, task.stepId) : undefined;
+    return step && here.includes(c.groupId) && kinds.includes(step.act.kind) ? [{ step, entry }] : [];
+  });
+}
+
+/** Minutes between two moments of a run. */
+export const minutes = (from: number, to: number): number => (to - from) / MINUTE;
+
+/** When the pieces left their mould, minutes after the last pour, and the window they had; undefined where neither is told. */
+export function demouldOf(c: Case): { after: number; from: number; to: number } | undefined {
+  const [entry] = tasksHere(c, 'demould');
+  const zero = c.state.groups.get(c.groupId)?.lastPour;
+  if (entry?.doneAt === undefined || zero === undefined) return undefined;
+  return { after: minutes(zero, entry.doneAt), from: entry.task.from, to: entry.task.to };
+}
+
+/** Waits before layers of these cavities: as estimated and as waited. */
+export function waits(c: Case): Debrief['gates'] {
+  const here = new Set(tasksHere(c, 'gate').map((t) => t.task.id));
+  return c.debrief.gates.filter((g) => here.has(g.taskId));
+}
+
+/** Pours of these cavities that came after their cup's window, minutes over. */
+export function latePours(
+  c: Case
+): { entry: TaskState & { task: Extract<Task, { kind: 'pour' }> }; over: number; until: number }[] {
+  return tasksHere(c, 'pour').flatMap((entry) => {
+    const zero = c.state.cups.get(entry.task.mixId)?.zero;
+    const until = pourUntilNow(c.frozen, c.state, entry.task.mixId)?.now;
+    if (entry.doneAt === undefined || zero === undefined || until === undefined) return [];
+    return [{ entry, over: minutes(zero, entry.doneAt) - until, until }];
+  });
+}
+
+/** Mixes that were poured into these cavities, each once. */
+export const mixesHere = (c: Case): string[] => [...new Set(tasksHere(c, 'pour').map((t) => t.task.mixId))];
+
+/** How a cup is called. */
+export function cupName(c: Case, id: string): string {
+  const cup = c.frozen.computed.cups.find((x) => x.cupId === id || x.mixes.some((m) => m.mixId === id));
+  return cup ? `cup ${cup.letter} ${cup.name}` : 'the mix';
+}
+
+/** How far each mix of these cavities is off its ratio, a share, with what that does. */
+export const standings = (c: Case) =>
+  mixesHere(c).flatMap((mixId) => {
+    const found = standingOf(c.frozen, c.state, mixId);
+    return found ? [{ mixId, ...found }] : [];
+  });
+
+/** Stirs of the mixes of these cavities: minutes as planned and as they took. */
+export function stirs(c: Case): { mixId: string; planned: number; took: number }[] {
+  const here = new Set(mixesHere(c));
+  return c.state.tasks.flatMap((t, i) => {
+    if (t.task.kind !== 'stir' || !here.has(t.task.mixId) || t.doneAt === undefined) return [];
+    const { mixId, minutes: planned } = t.task;
+    const last = c.state.tasks
+      .slice(0, i)
+      .findLast((x) => x.task.kind === 'weigh' && x.task.mixId === mixId && x.doneAt !== undefined);
+    return last?.doneAt === undefined || planned <= 0
+      ? []
+      : [{ mixId, planned, took: minutes(last.doneAt, t.doneAt) }];
+  });
+}
+
+/** The room as it was read, °C, where it was; and as planned. */
+export const rooms = (c: Case): { read: number | undefined; planned: number } => ({
+  read: c.state.room?.celsius,
+  planned: c.plan.bench.roomCelsius
+});
+
+/** The books of the mixes that these cavities took. */
+export const booksHere = (c: Case) => {
+  const here = new Set(mixesHere(c));
+  return [...booksOf(c.frozen, c.state).values()].filter((b) => here.has(b.mixId));
+};
+
+/** What these cavities took in all, g: as poured where it was weighed, and as planned. Undefined where a pour was not weighed. */
+export function filled(c: Case): { poured: number; planned: number } | undefined {
+  const pours = tasksHere(c, 'pour');
+  const planned = pours.reduce((s, t) => s + t.task.gramsEach * t.task.count, 0);
+  if (!pours.length || pours.some((t) => t.status === 'done' && t.actual === undefined)) return undefined;
+  return { poured: pours.reduce((s, t) => s + (t.actual ?? 0), 0), planned };
+}

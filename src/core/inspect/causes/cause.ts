@@ -1,0 +1,72 @@
+import type { Plan, Shelf } from '../../plan';
+import type { Defect } from '../piece';
+import type { Case } from './case';
+
+/** What the log points to: the fact, how far outside its bounds it lies, and what to change. */
+export interface Pointed {
+  /** The logged fact, in one sentence with its figures. */
+  fact: string;
+  /** How far outside its window or limit it lies, as a share of that; larger is more likely the cause. */
+  strength: number;
+  /** What to try next time. */
+  change: string;
+  /** The plan with that change. Absent where a plan cannot hold it: it is written into the plan’s notes then. */
+  apply?: (plan: Plan, shelf: Shelf) => Plan;
+}
+
+/** A fact that was never logged: what to note next time. */
+export interface Unlogged {
+  note: string;
+}
+
+/** One likely cause: which defects it makes, and where the log shows it. */
+export interface Cause {
+  id: string;
+  defects: readonly Defect[];
+  /** The fact that points to it; what was never logged; or nothing: this was not it. */
+  looks(c: Case): Pointed | Unlogged | undefined;
+}
+
+/** The strongest of several facts; undefined of none. */
+export const strongest = (all: readonly Pointed[]): Pointed | undefined =>
+  all.reduce<Pointed | undefined>((a, b) => (a && a.strength >= b.strength ? a : b), undefined);
+
+/** A step with a gate's own minutes raised to at least so many. */
+export const waitAtLeast =
+  (gateId: string, atLeast: number) =>
+  (plan: Plan): Plan => ({
+    ...plan,
+    steps: plan.steps.map((s) => ({
+      ...s,
+      gates: s.gates.map((g) =>
+        g.id === gateId
+          ? {
+              ...g,
+              all: g.all.map((x) =>
+                x.kind === 'state' || x.kind === 'since'
+                  ? { ...x, minutes: Math.max(x.minutes ?? 0, Math.ceil(atLeast)) }
+                  : x
+              )
+            }
+          : g
+      )
+    }))
+  });
+
+/** A plan with a word of what to do at one of its steps; it is shown there while pouring. */
+export const noteAt =
+  (stepId: string, words: string) =>
+  (plan: Plan): Plan => ({
+    ...plan,
+    steps: plan.steps.map((s) =>
+      s.id === stepId ? { ...s, note: [s.note, words].filter(Boolean).join(' · ').slice(0, 200) } : s
+    )
+  });
+
+/** A plan with a word of what to do in its notes. */
+export const noted =
+  (words: string) =>
+  (plan: Plan): Plan => ({
+    ...plan,
+    notes: [plan.notes, words].filter(Boolean).join('\n').slice(0, 4000)
+  });

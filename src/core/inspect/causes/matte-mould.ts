@@ -1,0 +1,19 @@
+import type { Cause } from './cause';
+
+/** A gloss face from a mould that has none. */
+export const matteMould: Cause = {
+  id: 'matte-mould',
+  defects: ['haze from a matte mould'],
+  looks(c) {
+    const mould = c.frozen.file.shelf.moulds.find((m) =>
+      c.plan.groups.some((g) => g.id === c.groupId && g.mouldId === m.id)
+    );
+    return mould && mould.finish !== 'gloss'
+      ? {
+          fact: `${mould.name} has a ${mould.finish} face`,
+          strength: mould.finish === 'matte' ? 1 : 0.6,
+          change: 'a gloss mould, or sand and polish the piece'
+        }
+      : undefined;
+  }
+};
