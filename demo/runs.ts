@@ -51,7 +51,12 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
   const id = () => `${told.id}-${String(events.length).padStart(3, '0')}`;
   let slip = 0;
   for (const task of frozen.tasks) {
-    if (task.kind === 'prepare') at += 2 * MINUTE;
+    if (task.kind === 'prepare') {
+      for (const { id: check } of task.checks ?? [])
+        events.push({ id: id(), at: Math.round((at += 15_000)), type: 'ticked', check });
+      const { roomCelsius } = plan.bench;
+      events.push({ id: id(), at: Math.round(at), type: 'room', celsius: roomCelsius });
+    }
     if (task.kind === 'weigh') {
       at += 0.6 * MINUTE;
       const off = told.slips[slip++ % told.slips.length] ?? 0;

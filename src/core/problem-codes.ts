@@ -143,6 +143,8 @@ export const PROBLEMS = {
   // Requests and the store.
   'changed-meanwhile': stop('someone else changed the same thing since it was read'),
   'copy-failed': stop('a backup could not be written or read'),
+  'cause-gone': stop('a cause that the log does not point to any more'),
+  'defect-unknown': stop('a defect that is none'),
   'disk-full': stop('nothing more can be stored'),
   'id-differs': stop('a document sent to the address of another'),
   'id-taken': stop('something with this id is there already'),

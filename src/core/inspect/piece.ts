@@ -49,11 +49,31 @@ export const DEFECTS = [
 ] as const;
 export type Defect = (typeof DEFECTS)[number];
 
+/** Where a piece goes: to its order, sold as a second, melted again, or broken to chips. */
+export const DESTINATIONS = ['order', 'seconds', 'remelt', 'chips'] as const;
+export type Destination = (typeof DESTINATIONS)[number];
+
+const share = z.number().min(0).max(1);
+
+/** A defect at its place on a face, shares of the face’s picture from its left upper corner. */
+const DefectMark = z.object({ defect: z.enum(DEFECTS), x: share, y: share });
+
 /** One face of a piece as inspected. */
 const FaceReport = z.object({
   face: z.enum(FACES),
   grade: z.enum(GRADES),
-  defects: z.array(z.enum(DEFECTS)).max(40).default([])
+  defects: z.array(z.enum(DEFECTS)).max(40).default([]),
+  /** Where they lie, of those that were placed. */
+  marks: z.array(DefectMark).max(60).optional(),
+  /** What the maker takes for a feature of this piece, not a fault: it asks for no cause. */
+  features: z.array(z.enum(DEFECTS)).max(40).optional()
+});
+
+/** The colour of a cup on the piece, as it was measured: from a photo with a white reference, or typed. */
+const Measured = z.object({
+  cupId: Ref,
+  colour: z.string().regex(/^#[0-9a-f]{6}$/i, 'must be a colour such as #4a6b7c'),
+  as: z.enum(['as poured', 'as finished'])
 });
 
 /** One casting from one cavity, as inspected. */
@@ -64,10 +84,21 @@ export const Piece = z.object({
   number: z.number().int().positive(),
   faces: z.array(FaceReport).min(1).max(3),
   note: z.string().max(2000).default(''),
+  destination: z.enum(DESTINATIONS).optional(),
+  measured: z.array(Measured).max(52).optional(),
   /** Who inspected it, by their initials. */
   by: Initials.optional()
 });
 export type Piece = z.infer<typeof Piece>;
+
+/** Where a piece of a grade goes unless its maker says otherwise. */
+export const usualDestination = (grade: Grade): Destination =>
+  (({ good: 'order', second: 'seconds', reject: 'chips' }) as const)[grade];
+
+/** The faults of a piece: its defects without what its maker takes for a feature. */
+export const faultsOf = (piece: Pick<Piece, 'faces'>): Defect[] => [
+  ...new Set(piece.faces.flatMap((f) => f.defects.filter((d) => !f.features?.includes(d))))
+];
 
 /** A piece is as good as its worst face. */
 export function gradeOf(piece: Pick<Piece, 'faces'>): Grade {

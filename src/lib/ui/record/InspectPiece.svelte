@@ -1,51 +1,122 @@
-<!-- One piece: a grade and defects for each face, a note, photos. Grades are stored as they are tapped. -->
+<!-- One piece: a grade and defects for each face, placed on its picture, a note, photos, where it goes. Stored as it is tapped. -->
 <script lang="ts">
-  import Choice from '../Choice.svelte';
-  import { newId } from '$lib/id';
-  import { maker } from '$lib/hands.svelte';
-  import Hands from '../Hands.svelte';
   import { invalidateAll } from '$app/navigation';
-  import { DEFECTS, GRADES, type Piece } from '$core/inspect';
+  import { deltaE, labOfHex } from '$core/colour';
+  import {
+    DEFECTS,
+    DESTINATIONS,
+    gradeOf,
+    GRADES,
+    usualDestination,
+    type Defect,
+    type Destination,
+    type Piece
+  } from '$core/inspect';
+  import type { Computed, ComputedGroup, Plan, Shelf } from '$core/plan';
+  import { maker } from '$lib/hands.svelte';
+  import { newId } from '$lib/id';
+  import Choice from '../Choice.svelte';
+  import CupMark from '../CupMark.svelte';
+  import Hands from '../Hands.svelte';
+  import PiecePicture from '../PiecePicture.svelte';
 
   let {
     groupId,
     number,
     name,
     piece,
+    plan,
+    shelf,
+    group,
+    cups,
     onsave
   }: {
     groupId: string;
     number: number;
     name: string;
     piece: (Piece & { photos: string[] }) | undefined;
+    plan: Plan;
+    shelf: Shelf;
+    /** The cavities it came from, as drawn. */
+    group: ComputedGroup | undefined;
+    cups: Computed['cups'];
     onsave: (piece: Piece, next: boolean) => Promise<void>;
   } = $props();
 
   const SEEN = ['mould face', 'open face'] as const;
   let photoProblem = $state('');
   let sending = $state(false);
+  let face = $state<(typeof SEEN)[number]>('mould face');
+  /** The defect that a tap on the picture places. */
+  let placing = $state<Defect>();
 
   const blank = (): Piece => ({
     id: newId(),
     groupId,
     number,
-    faces: SEEN.map((face) => ({ face, grade: 'good', defects: [] })),
+    faces: SEEN.map((f) => ({ face: f, grade: 'good', defects: [] })),
     note: '',
     by: maker()
   });
-  const current = $derived<Piece>(
-    piece
-      ? { id: piece.id, groupId, number, faces: piece.faces, note: piece.note, by: maker() ?? piece.by }
-      : blank()
-  );
+  const current = $derived.by<Piece>(() => {
+    if (!piece) return blank();
+    const { photos: _, ...rest } = piece;
+    return { ...rest, groupId, number, by: maker() ?? piece.by };
+  });
+  const report = $derived(current.faces.find((f) => f.face === face));
+  const goes = $derived(current.destination ?? usualDestination(gradeOf(current)));
   const TONES = {
     good: 'data-[on=true]:bg-verdigris data-[on=true]:text-on-verdigris data-[on=true]:border-verdigris',
     second: 'data-[on=true]:bg-ochre data-[on=true]:text-ground data-[on=true]:border-ochre',
     reject: 'data-[on=true]:bg-cinnabar data-[on=true]:text-ground data-[on=true]:border-cinnabar'
   };
 
-  const change = (face: string, what: Partial<Piece['faces'][number]>) =>
-    onsave({ ...current, faces: current.faces.map((f) => (f.face === face ? { ...f, ...what } : f)) }, false);
+  const change = (of: string, what: Partial<Piece['faces'][number]>) =>
+    onsave({ ...current, faces: current.faces.map((f) => (f.face === of ? { ...f, ...what } : f)) }, false);
+
+  function addDefect(of: string, defect: Defect) {
+    const own = current.faces.find((f) => f.face === of);
+    if (own && !own.defects.includes(defect)) void change(of, { defects: [...own.defects, defect] });
+    placing = defect;
+  }
+
+  function place(event: MouseEvent & { currentTarget: HTMLElement }) {
+    if (!placing || !report) return;
+    const box = event.currentTarget.getBoundingClientRect();
+    const x = Math.min(1, Math.max(0, (event.clientX - box.left) / box.width));
+    const y = Math.min(1, Math.max(0, (event.clientY - box.top) / box.height));
+    const mark = { defect: placing, x: Number(x.toFixed(3)), y: Number(y.toFixed(3)) };
+    void change(face, {
+      marks: [...(report.marks ?? []), mark],
+      defects: report.defects.includes(placing) ? report.defects : [...report.defects, placing]
+    });
+  }
+
+  function takeOut(of: string, defect: Defect) {
+    const own = current.faces.find((f) => f.face === of)!;
+    void change(of, {
+      defects: own.defects.filter((d) => d !== defect),
+      marks: (own.marks ?? []).filter((m) => m.defect !== defect),
+      features: (own.features ?? []).filter((d) => d !== defect)
+    });
+  }
+
+  /** A fault for one maker is a feature for another. */
+  function turn(of: string, defect: Defect) {
+    const own = current.faces.find((f) => f.face === of)!;
+    const features = own.features ?? [];
+    void change(of, {
+      features: features.includes(defect) ? features.filter((d) => d !== defect) : [...features, defect]
+    });
+  }
+
+  const measuredOf = (cupId: string) => current.measured?.find((m) => m.cupId === cupId);
+  function measure(cupId: string, colour: string, as: 'as poured' | 'as finished') {
+    const others = (current.measured ?? []).filter((m) => m.cupId !== cupId);
+    void onsave({ ...current, measured: [...others, { cupId, colour, as }] }, false);
+  }
+  const plannedOf = (cup: Computed['cups'][number], as: 'as poured' | 'as finished') =>
+    (as === 'as poured' ? cup.looks.cup : cup.looks.own).lab;
 
   async function addPhoto(event: Event & { currentTarget: HTMLInputElement }) {
     const file = event.currentTarget.files?.[0];
@@ -78,40 +149,48 @@
     >
     <span class="float-right font-sans text-[0.9rem] font-normal"><Hands /></span>
   </h3>
-  {#each current.faces as report (report.face)}
-    <div class="mt-3" data-face={report.face}>
+  {#each current.faces as own (own.face)}
+    <div class="mt-3" data-face={own.face}>
       <div class="flex flex-wrap items-center gap-2">
-        <strong class="w-24">{report.face}</strong>
+        <strong class="w-24">{own.face}</strong>
         {#each GRADES as grade (grade)}
           <button
             class="button {TONES[grade]}"
-            data-on={!!piece && report.grade === grade}
-            aria-pressed={!!piece && report.grade === grade}
-            onclick={() => change(report.face, { grade })}>{grade}</button
+            data-on={!!piece && own.grade === grade}
+            aria-pressed={!!piece && own.grade === grade}
+            onclick={() => change(own.face, { grade })}>{grade}</button
           >
         {/each}
         <Choice
-          label="Add a defect of the {report.face}"
+          label="Add a defect of the {own.face}"
           value=""
           options={DEFECTS.map((defect) => ({ value: defect, label: defect }))}
           onchange={(v) => {
             const defect = DEFECTS.find((d) => d === v);
-            if (defect && !report.defects.includes(defect))
-              change(report.face, { defects: [...report.defects, defect] });
+            if (defect) addDefect(own.face, defect);
+            if (own.face === 'mould face' || own.face === 'open face') face = own.face;
           }}
           placeholder="+ defect"
           class="!w-52"
         />
       </div>
-      {#if report.defects.length}
+      {#if own.defects.length}
         <ul class="mt-1.5 flex flex-wrap gap-1.5 pl-26">
-          {#each report.defects as defect (defect)}
-            <li>
+          {#each own.defects as defect (defect)}
+            {@const feature = own.features?.includes(defect)}
+            <li class="flex">
               <button
-                class="rounded-full border border-rule-strong px-3 py-1 text-[0.9rem] hover:border-cinnabar"
+                class="rounded-l-full border px-3 py-1 text-[0.9rem] {feature
+                  ? 'border-verdigris text-verdigris'
+                  : 'border-rule-strong'} hover:border-ink"
+                aria-label="{defect}: {feature ? 'a feature' : 'a fault'}"
+                title="a fault, or a feature of this piece?"
+                onclick={() => turn(own.face, defect)}>{defect}{feature ? ', a feature' : ''}</button
+              >
+              <button
+                class="rounded-r-full border border-l-0 border-rule-strong px-2.5 py-1 text-[0.9rem] hover:border-cinnabar"
                 aria-label="Take out {defect}"
-                onclick={() => change(report.face, { defects: report.defects.filter((d) => d !== defect) })}
-                >{defect} ×</button
+                onclick={() => takeOut(own.face, defect)}>×</button
               >
             </li>
           {/each}
@@ -119,36 +198,120 @@
       {/if}
     </div>
   {/each}
-  <div class="mt-3 flex flex-wrap items-center gap-3">
-    <input
-      class="field !w-auto flex-1"
-      aria-label="Note on this piece"
-      placeholder="Note on this piece"
-      value={current.note}
-      onchange={(e) => onsave({ ...current, note: e.currentTarget.value }, false)}
-    />
-    <label class="button cursor-pointer focus-within:outline-2">
-      {sending ? 'Sending…' : 'Add a photo'}
-      <input
-        class="sr-only"
-        type="file"
-        accept="image/*"
-        aria-label="Photo of piece {number}"
-        onchange={addPhoto}
-      />
-    </label>
-    <button class="button" onclick={() => onsave(current, true)}
-      >{piece ? 'Next piece' : 'All good, next'}</button
-    >
+  <div class="mt-4 flex flex-wrap items-start gap-5">
+    {#if group}
+      <figure class="w-[220px]">
+        <button
+          type="button"
+          class="relative block w-full {placing ? 'cursor-crosshair' : 'cursor-default'}"
+          aria-label={placing ? `Place ${placing} on the ${face}` : `The ${face} as planned`}
+          onclick={place}
+        >
+          <PiecePicture {plan} {shelf} {group} {cups} face={{ kind: face }} size={360} letters={false} />
+          {#each report?.marks ?? [] as m, i (i)}
+            <span
+              class="absolute size-5 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-cinnabar bg-ground/60"
+              style="left:{m.x * 100}%;top:{m.y * 100}%"
+              title={m.defect}
+            ></span>
+          {/each}
+        </button>
+        <figcaption class="mt-1 text-[0.85rem] text-ink-2">
+          {#if placing}tap where <strong>{placing}</strong> is{:else}the {face}, as planned{/if}
+        </figcaption>
+        <div class="mt-1 flex gap-1" role="group" aria-label="Which face">
+          {#each SEEN as f (f)}
+            <button
+              class="button bare flex-1 aria-pressed:underline"
+              aria-pressed={face === f}
+              onclick={() => (face = f)}>{f}</button
+            >
+          {/each}
+        </div>
+      </figure>
+    {/if}
+    <div class="min-w-[300px] flex-1">
+      {#if piece?.photos.length}
+        <ul class="flex flex-wrap gap-2">
+          {#each piece.photos as photo (photo)}
+            <li>
+              <img
+                class="h-[200px] rounded-md border border-rule"
+                src="/api/v1/photos/{photo}"
+                alt="piece {number}"
+              />
+            </li>
+          {/each}
+        </ul>
+      {/if}
+      <div class="mt-3 flex flex-wrap items-center gap-3">
+        <input
+          class="field !w-auto flex-1"
+          aria-label="Note on this piece"
+          placeholder="Note on this piece"
+          value={current.note}
+          onchange={(e) => onsave({ ...current, note: e.currentTarget.value }, false)}
+        />
+        <label class="button cursor-pointer focus-within:outline-2">
+          {sending ? 'Sending…' : 'Add a photo'}
+          <input
+            class="sr-only"
+            type="file"
+            accept="image/*"
+            aria-label="Photo of piece {number}"
+            onchange={addPhoto}
+          />
+        </label>
+        <button class="button" onclick={() => onsave(current, true)}
+          >{piece ? 'Next piece' : 'All good, next'}</button
+        >
+      </div>
+      <div class="mt-3 flex flex-wrap items-center gap-2">
+        <span class="text-ink-2">goes to</span>
+        <Choice
+          class="!w-40"
+          label="Where piece {number} goes"
+          value={goes}
+          options={DESTINATIONS.map((d) => ({ value: d, label: d }))}
+          onchange={(v) => onsave({ ...current, destination: v as Destination }, false)}
+        />
+      </div>
+      <details class="mt-3">
+        <summary class="cursor-pointer text-ink-2">Colours as measured</summary>
+        <ul class="mt-2 space-y-1.5">
+          {#each cups.filter((c) => c.balance.pouredMl > 0) as cup (cup.cupId)}
+            {@const m = measuredOf(cup.cupId)}
+            <li class="flex flex-wrap items-center gap-2">
+              <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} />
+              <span class="w-28 truncate">{cup.name}</span>
+              <input
+                type="color"
+                class="h-11 w-14 rounded border border-rule-strong bg-sheet"
+                aria-label="Measured colour of cup {cup.letter}"
+                value={m?.colour ?? cup.colour}
+                onchange={(e) => measure(cup.cupId, e.currentTarget.value, m?.as ?? 'as finished')}
+              />
+              {#if m}
+                <Choice
+                  class="!w-40"
+                  label="Cup {cup.letter} was measured"
+                  value={m.as}
+                  options={[
+                    { value: 'as poured', label: 'as poured' },
+                    { value: 'as finished', label: 'as finished' }
+                  ]}
+                  onchange={(v) => measure(cup.cupId, m.colour, v as typeof m.as)}
+                />
+                <strong data-testid="delta-e"
+                  >ΔE {deltaE(labOfHex(m.colour), plannedOf(cup, m.as)).toFixed(1)}</strong
+                >
+                <span class="text-ink-2">from the plan</span>
+              {/if}
+            </li>
+          {/each}
+        </ul>
+      </details>
+    </div>
   </div>
   {#if photoProblem}<p class="mt-2 text-cinnabar" role="alert">{photoProblem}</p>{/if}
-  {#if piece?.photos.length}
-    <ul class="mt-3 flex gap-2">
-      {#each piece.photos as photo (photo)}
-        <li>
-          <img class="h-24 rounded-md border border-rule" src="/api/v1/photos/{photo}" alt="piece {number}" />
-        </li>
-      {/each}
-    </ul>
-  {/if}
 </div>

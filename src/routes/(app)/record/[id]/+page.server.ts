@@ -1,4 +1,5 @@
 import { correctionsOf, debriefOf, factsOf, handsOf } from '$core/run';
+import { causesIn } from '$lib/server/causes';
 import { foldedRun } from '$lib/run';
 import { listLessons, piecesOf, readEvents } from '$lib/server/database';
 import { runOfPage } from '$lib/server/run-page';
@@ -17,6 +18,9 @@ export const load = async ({ params }) => {
   return {
     run: { id: run.id, name: run.name, startedAt: run.startedAt, finishedAt: run.finishedAt, rules },
     plan: file.plan,
+    shelf: file.shelf,
+    planId: run.planId,
+    causes: await causesIn(db, run),
     base: computed.bases.map((b) => b.name).join(', '),
     computed,
     facts: factsOf(computed, state),

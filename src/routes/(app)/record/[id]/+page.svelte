@@ -1,7 +1,10 @@
 <script lang="ts">
   import Table from '$lib/ui/Table.svelte';
   import { goto, invalidateAll } from '$app/navigation';
-  import { gradeOf, type Piece } from '$core/inspect';
+  import { gradeOf, GRADES, type Grade, type Piece } from '$core/inspect';
+  import { isTyping } from '$lib/keys';
+  import { maker } from '$lib/hands.svelte';
+  import CauseList from '$lib/ui/record/CauseList.svelte';
   import type { Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
   import { duration, weighing } from '$core/quantity';
@@ -31,6 +34,8 @@
     )
   );
   let chosen = $state(0);
+  /** Pieces that are graded together, by their place. */
+  let several = $state<number[]>([]);
   const slot = $derived(slots[Math.min(chosen, slots.length - 1)]);
   /** Who weighed, poured and inspected, where it was signed. */
   const who = $derived(
@@ -70,6 +75,64 @@
     if (next && chosen < slots.length - 1) chosen++;
   }
 
+  const KEYS: Record<string, Grade> = { g: 'good', s: 'second', r: 'reject' };
+
+  /** Grades every face of the pieces at these places; what was noted of them stays. */
+  async function gradeAll(places: readonly number[], grade: Grade) {
+    const graded = places.flatMap((i): Piece[] => {
+      const own = slots[i];
+      if (!own) return [];
+      const faces = own.piece?.faces ?? [
+        { face: 'mould face' as const, grade, defects: [] },
+        { face: 'open face' as const, grade, defects: [] }
+      ];
+      const { photos: _, ...known } = own.piece ?? { photos: [] };
+      return [
+        {
+          id: newId(),
+          note: '',
+          by: maker(),
+          ...known,
+          groupId: own.group.id,
+          number: own.number,
+          faces: faces.map((f) => ({ ...f, grade }))
+        }
+      ];
+    });
+    const stored = await send('PUT', `/runs/${data.run.id}/pieces`, graded);
+    problems = stored.ok ? [] : stored.problems;
+    several = [];
+    if (stored.ok) await invalidateAll();
+  }
+
+  const open = $derived(slots.flatMap((s, i) => (s.piece ? [] : [i])));
+  const toggle = (i: number) =>
+    (several = several.includes(i) ? several.filter((x) => x !== i) : [...several, i]);
+
+  function pick(event: MouseEvent, i: number) {
+    if (event.ctrlKey || event.metaKey) toggle(i);
+    else if (event.shiftKey) {
+      const [from, to] = [Math.min(chosen, i), Math.max(chosen, i)];
+      several = Array.from({ length: to - from + 1 }, (_, k) => from + k);
+    } else several = [];
+    chosen = i;
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+    if (document.querySelector('[role="listbox"],[role="dialog"]')) return;
+    const grade = KEYS[event.key];
+    const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+    if (grade) {
+      const places = several.length ? several : [chosen];
+      if (!several.length && chosen < slots.length - 1) chosen++;
+      void gradeAll(places, grade);
+    } else if (event.key === 'b') toggle(chosen);
+    else if (by) chosen = Math.max(0, Math.min(slots.length - 1, chosen + by));
+    else return;
+    event.preventDefault();
+  }
+
   async function keepLesson(event: SubmitEvent) {
     event.preventDefault();
     if (!lesson.trim()) return;
@@ -104,6 +167,7 @@
   }
 </script>
 
+<svelte:window {onkeydown} />
 <svelte:head><title>{data.run.name}: record · Kirapen</title></svelte:head>
 
 <div class="mx-auto max-w-[1140px] px-7 py-6">
@@ -138,12 +202,28 @@
             aria-selected={i === chosen}
             class="grid h-14 min-w-14 place-items-center rounded-lg border-2 bg-sheet px-2 text-[1.15rem] font-bold {TONES[
               grade
-            ]} aria-selected:outline-3 aria-selected:outline-offset-1 aria-selected:outline-ink"
-            onclick={() => (chosen = i)}
+            ]} aria-selected:outline-3 aria-selected:outline-offset-1 aria-selected:outline-ink data-[marked]:bg-verdigris-soft"
+            onclick={(e) => pick(e, i)}
+            data-marked={several.includes(i) || undefined}
           >
             {s.number}<span class="text-[0.7rem] leading-none font-semibold">{grade || 'open'}</span>
           </button>
         {/each}
+      </div>
+      <div class="mt-2 flex flex-wrap items-center gap-2 text-[0.9rem] text-ink-2" data-testid="bulk">
+        {#if several.length}
+          <strong class="text-ink">{several.length} together:</strong>
+          {#each GRADES as grade (grade)}
+            <button class="button" onclick={() => gradeAll(several, grade)}>{grade}</button>
+          {/each}
+        {:else if open.length > 1}
+          <button class="button" onclick={() => gradeAll(open, 'good')}
+            >All {open.length} open are good</button
+          >
+        {/if}
+        <span
+          ><kbd>G</kbd> good <kbd>S</kbd> second <kbd>R</kbd> reject <kbd>← →</kbd> the next <kbd>B</kbd> mark several</span
+        >
       </div>
       {#if slot}
         {#key `${slot.group.id}|${slot.number}`}
@@ -152,9 +232,17 @@
             number={slot.number}
             name={slot.group.name}
             piece={slot.piece}
+            plan={data.plan}
+            shelf={data.shelf}
+            group={data.computed.groups.find((g) => g.groupId === slot.group.id)}
+            cups={data.computed.cups}
             onsave={save}
           />
         {/key}
+      {/if}
+
+      {#if data.causes.length}
+        <CauseList causes={data.causes} runId={data.run.id} planId={data.planId} groups={data.plan.groups} />
       {/if}
 
       <h2 class="mt-7 text-[1.35rem]">Left in the cups</h2>

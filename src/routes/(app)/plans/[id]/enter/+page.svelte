@@ -187,7 +187,7 @@
             <Tick
               label="Line {i + 1} was left out"
               checked={leftOut[task.id] ?? false}
-              onchange={(v) => (leftOut[task.id] = v)}></Tick
+              onchange={(v) => (leftOut[task.id] = v)}><span class="sr-only">left out</span></Tick
             >
           </td>
         </tr>

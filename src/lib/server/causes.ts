@@ -1,0 +1,68 @@
+import { caseOf, causesOf, changed, faultsOf, type Defect, type Found } from '$core/inspect';
+import type { Plan } from '$core/plan';
+import { foldedRun } from '$lib/run';
+import {
+  eventsOf,
+  findPlan,
+  piecesOf,
+  savePlan,
+  wholeShelf,
+  type Db,
+  type Run,
+  type Store
+} from './database';
+import { mouldHistory } from './past';
+
+/** What the log says of the defects of a run’s pieces, group by group. */
+export interface RunCauses {
+  groupId: string;
+  found: Found[];
+}
+
+/** A case for one group of a run, with what its mould held before. */
+async function caseIn(db: Db, run: Run, groupId: string) {
+  const group = run.frozen.file.plan.groups.find((g) => g.id === groupId);
+  const uses = group ? await mouldHistory(db, group.mouldId) : [];
+  const before = uses.find((u) => u.at < run.startedAt && u.runId !== run.id);
+  const state = foldedRun(run.frozen, await eventsOf(db, run.id));
+  return caseOf(run.frozen, state, groupId, {
+    lastColour: before && { name: before.colourName, dye: before.dye }
+  });
+}
+
+/** The causes of every fault that was found on a run’s pieces, or of one that is asked about. */
+export async function causesIn(
+  db: Db,
+  run: Run,
+  asked?: { groupId: string; defect: Defect }
+): Promise<RunCauses[]> {
+  const faults = new Map<string, Set<Defect>>();
+  if (asked) faults.set(asked.groupId, new Set([asked.defect]));
+  else
+    for (const piece of await piecesOf(db, run.id))
+      for (const d of faultsOf(piece))
+        faults.set(piece.groupId, (faults.get(piece.groupId) ?? new Set()).add(d));
+  return Promise.all(
+    [...faults].map(async ([groupId, defects]) => {
+      const c = await caseIn(db, run, groupId);
+      // Changes are made where they are asked for: what is sent is words.
+      const plain = (f: Found): Found => ({ ...f, likely: f.likely.map(({ apply: _, ...l }) => l) });
+      return { groupId, found: [...defects].map((d) => plain(causesOf(c, d))) };
+    })
+  );
+}
+
+/** Makes the change that a cause asks for in the run’s plan as it stands now. Undefined where plan or cause is gone. */
+export async function takeChange(
+  store: Store,
+  run: Run,
+  asked: { groupId: string; defect: Defect; cause: string }
+): Promise<Plan | undefined> {
+  const c = await caseIn(store.db, run, asked.groupId);
+  const likely = causesOf(c, asked.defect).likely.find((l) => l.id === asked.cause);
+  const found = run.planId ? await findPlan(store.db, run.planId) : undefined;
+  if (!likely || !found) return undefined;
+  const plan = changed(found.plan, likely, await wholeShelf(store.db));
+  await savePlan(store, plan, { basedOn: found.revision, now: Date.now() });
+  return plan;
+}
