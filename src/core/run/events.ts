@@ -98,6 +98,12 @@ export const RunEvent = z.discriminatedUnion('type', [
     plan: z.looseObject({ id: z.string(), name: z.string() }),
     tasks: z.array(Task).min(1).max(3000)
   }),
+  /** Once more of an act that is done several times, with time between. */
+  z.object({ ...base, type: z.literal('repeated'), task }),
+  /** Put off until a moment, ms since 1970. */
+  z.object({ ...base, type: z.literal('postponed'), task, until: z.number().int().nonnegative().max(LAST) }),
+  /** A piece of a group was weighed while it dries, g. */
+  z.object({ ...base, type: z.literal('dried'), groupId: named, grams }),
   z.object({ ...base, type: z.literal('note'), text }),
   z.object({ ...base, type: z.literal('problem'), text }),
   z.object({ ...base, type: z.literal('undone'), event: z.string().min(1).max(80) }),

@@ -90,6 +90,7 @@ const HAPPENS: { [K in Exclude<RunEvent, { task: string }>['type']]?: (f: Foldin
   lost: mishap,
   topped: mishap,
   withdrew: mishap,
+  dried: (f, e) => (groupOf(f, e.groupId).dried ??= []).push({ grams: e.grams, at: e.at }),
   ticked: (f, e) => f.ticked.add(e.check),
   room: (f, e) => (f.room = { celsius: e.celsius, at: e.at }),
   replanned: replan,

@@ -81,8 +81,12 @@ function judge(c: Case): Opening {
   switch (condition.kind) {
     case 'state':
       return judgeState(c, condition);
-    case 'since':
-      return byMinutes(zeroIn(state, condition.zero), condition.minutes, moment.now);
+    case 'since': {
+      const dry = 'demoulded' in condition.zero ? dryAt(state, condition.zero.demoulded) : undefined;
+      return dry === undefined
+        ? byMinutes(zeroIn(state, condition.zero), condition.minutes, moment.now)
+        : { open: true, by: 'checked', opensAt: dry };
+    }
     case 'probe': {
       const read = state.probed.get('cup' in condition.of ? condition.of.cup : condition.of.cavity);
       return read && read.celsius >= condition.celsius
@@ -117,6 +121,18 @@ function judgeState(c: Case, condition: Extract<Condition, { kind: 'state' }>): 
 function byMinutes(zero: number | undefined, minutes: number, now: number): Opening {
   const opensAt = zero === undefined ? Infinity : zero + minutes * MINUTE;
   return now >= opensAt ? { open: true, by: 'minutes', opensAt } : { open: false, opensAt };
+}
+
+/** Two weighings of a drying piece this far apart, h, that differ by less than a share say that it is dry. Usual practice. */
+const APART_HOURS = 20;
+const SAME_WEIGHT = 0.002;
+
+/** When two weighings of a group's piece a day apart said that it is dry, ms; they stand for the days of a fixed wait. */
+export function dryAt(state: RunState, groupId: string): number | undefined {
+  const weighed = (state.groups.get(groupId)?.dried ?? []).toSorted((a, b) => a.at - b.at);
+  const last = weighed.at(-1);
+  const before = weighed.findLast((w) => last !== undefined && last.at - w.at >= APART_HOURS * 60 * MINUTE);
+  return last && before && Math.abs(last.grams / before.grams - 1) < SAME_WEIGHT ? last.at : undefined;
 }
 
 /** When a zero really was, ms; undefined where it has not come. */

@@ -31,3 +31,5 @@ export { coloursOver, type ColourOver } from './colour-over';
 export { fewerCavities, type Fewer } from './fewer';
 export { eventsFromSheet, type SheetLine } from './from-sheet';
 export { handTimesOf, learnedHands, type HandTime } from './learned-hands';
+export { dueOf, type Due } from './due';
+export { dryAt } from './gate';

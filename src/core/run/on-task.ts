@@ -4,51 +4,38 @@ import type { RunEvent } from './events';
 import { inOf, type TaskState } from './state';
 import type { WeighTask } from './task';
 
-/** What an event does to the task it names. */
-export function onTask(f: Folding, event: Extract<RunEvent, { task: string }>, entry: TaskState): void {
-  const { at } = event;
-  switch (event.type) {
-    case 'weighed':
-      Object.assign(entry, { status: 'done', actual: event.grams, doneAt: at });
-      delete entry.assumed;
-      break;
-    case 'added':
-      entry.actual = (inOf(entry) ?? 0) + event.grams;
-      delete entry.assumed;
-      break;
-    case 'done':
-      done(f, entry, event);
-      break;
-    case 'skipped':
-      skip(f, entry, at);
-      break;
-    case 'checked':
-      f.checked.add(`${event.task}#${event.condition}`);
-      break;
-    case 'chosen':
-      f.chosen = event.task;
-      break;
-    case 'swapped':
-      entry.instead = {
-        name: event.instead,
-        ...(event.colourantId === undefined ? {} : { colourantId: event.colourantId })
-      };
-      break;
-    case 'gestured':
-      entry.extra = (entry.extra ?? 0) + event.times;
-      break;
-    case 'misplaced':
-      f.mishaps.push({
-        id: event.id,
-        at,
-        kind: 'misplaced',
-        of: 'mixId' in entry.task ? entry.task.mixId : '',
-        grams: event.grams,
-        groupId: event.groupId
-      });
-      groupOf(f, event.groupId).lastPour = at;
-      break;
+type OnTask = Extract<RunEvent, { task: string }>;
+type Of<K extends OnTask['type']> = Extract<OnTask, { type: K }>;
+
+/** What each kind of event does to the task it names. */
+const DOES: { [K in OnTask['type']]: (f: Folding, entry: TaskState, event: Of<K>) => void } = {
+  weighed: (_, entry, { at, grams }) => {
+    Object.assign(entry, { status: 'done', actual: grams, doneAt: at });
+    delete entry.assumed;
+  },
+  added: (_, entry, { grams }) => {
+    entry.actual = (inOf(entry) ?? 0) + grams;
+    delete entry.assumed;
+  },
+  done,
+  skipped: (f, entry, { at }) => skip(f, entry, at),
+  checked: (f, _, { task, condition }) => f.checked.add(`${task}#${condition}`),
+  chosen: (f, _, { task }) => (f.chosen = task),
+  swapped: (_, entry, { instead, colourantId }) =>
+    (entry.instead = { name: instead, ...(colourantId === undefined ? {} : { colourantId }) }),
+  gestured: (_, entry, { times }) => (entry.extra = (entry.extra ?? 0) + times),
+  repeated: (_, entry, { at }) => repeat(entry, at),
+  postponed: (_, entry, { until }) => (entry.until = until),
+  misplaced: (f, entry, { id, at, grams, groupId }) => {
+    const of = 'mixId' in entry.task ? entry.task.mixId : '';
+    f.mishaps.push({ id, at, kind: 'misplaced', of, grams, groupId });
+    groupOf(f, groupId).lastPour = at;
   }
+};
+
+/** What an event does to the task it names. */
+export function onTask(f: Folding, event: OnTask, entry: TaskState): void {
+  (DOES[event.type] as (f: Folding, entry: TaskState, event: OnTask) => void)(f, entry, event);
 }
 
 function done(f: Folding, entry: TaskState, event: Extract<RunEvent, { type: 'done' }>): void {
@@ -60,6 +47,15 @@ function done(f: Folding, entry: TaskState, event: Extract<RunEvent, { type: 'do
   if (grams !== undefined) entry.actual = grams;
   if (task.kind === 'pour') groupOf(f, task.groupId).lastPour = at;
   if (task.kind === 'demould') groupOf(f, task.groupId).demoulded = at;
+}
+
+/** Once more; with the last of its times it is done. */
+function repeat(entry: TaskState, at: number): void {
+  entry.repeats = (entry.repeats ?? 0) + 1;
+  entry.lastAt = at;
+  delete entry.until;
+  const times = entry.task.kind === 'do' ? (entry.task.times ?? 1) : 1;
+  if (entry.repeats >= times) Object.assign(entry, { status: 'done', doneAt: at });
 }
 
 /** How much bigger a mix has become by the parts that are in. */

@@ -16,6 +16,11 @@ export interface TaskState {
   /** How often more than planned a gesture was made. */
   extra?: number;
   doneAt?: number;
+  /** How often it was done, and when last, of an act that is done several times. */
+  repeats?: number;
+  lastAt?: number;
+  /** Put off until then, ms. */
+  until?: number;
 }
 
 /** What happened to a mix or to cavities besides its tasks, g. */
@@ -60,6 +65,8 @@ export interface GroupState {
   lastPour?: number;
   reported?: { state: string; at: number };
   demoulded?: number;
+  /** Weighings of a piece while it dries, g. */
+  dried?: { grams: number; at: number }[];
 }
 
 /** A top-up that an overshoot asks for before anything else. */

@@ -87,7 +87,10 @@ export const Task = z.discriminatedUnion('kind', [
     act: z.string(),
     rest: z.string(),
     how: z.string(),
-    confirm: z.string()
+    confirm: z.string(),
+    /** How often, and minutes from one to the next, where it is done more than once. */
+    times: number.optional(),
+    every: number.optional()
   }),
   z.object({
     id,

@@ -233,7 +233,14 @@ function doTask(plan: Plan, computed: Computed, { stepId, turn }: Item<'do'>): T
       act: words.act,
       rest: words.rest,
       how: words.hint,
-      confirm: words.confirm
+      confirm: words.confirm,
+      ...repeatsOf(step.act)
     }
   ];
+}
+
+/** How often a step's act is done, where it is more than once. */
+function repeatsOf(act: { kind: string }): { times?: number; every?: number } {
+  const { times = 1, every = 0 } = act as { times?: number; every?: number };
+  return times > 1 ? { times, every } : {};
 }

@@ -1,6 +1,6 @@
 import { foldedRun } from '$lib/run';
 import { openOrders } from '$lib/server/orders';
-import { gateOpening, type GateTask, type RunState, type Task } from '$core/run';
+import { dueOf } from '$core/run';
 import {
   eventsOf,
   listLessons,
@@ -8,49 +8,15 @@ import {
   readPlans,
   readRuns,
   recentPieces,
-  wholeShelf,
-  type Run
+  wholeShelf
 } from '$lib/server/database';
 import { pastsOf } from '$lib/server/past';
 import { store } from '$lib/server/store';
 import { inThread } from '$lib/server/sums';
 import { keptWays, proposedWays } from '$lib/server/ways';
 
-/** Something a run waits for: when it may be done, and by when where that matters. */
-interface Wait {
-  what: string;
-  from: number;
-  to?: number;
-}
-
 /** How many runs back the bench looks for something still due. */
 const LOOK_BACK = 30;
-const MINUTE = 60_000;
-
-/** What a run waits for: the gate in hand, and demoulding once everything is poured. */
-function waitsOf(run: Run, state: RunState, now: number): Wait[] {
-  const { computed } = run.frozen;
-  const current = state.now?.task;
-  const pouring = state.tasks.some((t) => t.task.kind === 'pour' && t.status === 'open');
-  const named = (id: string) => computed.groups.find((g) => g.groupId === id)?.name ?? '';
-  /** What the gate is for: what is done after it, or the state it waits for. */
-  const purpose = (gate: GateTask): string => {
-    const done = state.tasks.find(({ task }) => task.kind === 'do' && task.stepId === gate.stepId)?.task;
-    return done?.kind === 'do' ? `${done.act} ${done.rest}` : `${named(gate.groupId)} ${gate.state}`;
-  };
-  const waitOf = (task: Task): Wait[] => {
-    if (task.kind === 'gate') {
-      if (task !== current) return [];
-      const opens = gateOpening(task, state, { now, dayStart: startOfDay(now) }, []).opensAt;
-      return Number.isFinite(opens) ? [{ what: purpose(task), from: opens }] : [];
-    }
-    const zero = task.kind === 'demould' ? state.groups.get(task.groupId)?.lastPour : undefined;
-    if (task.kind !== 'demould' || zero === undefined || pouring) return [];
-    const window = { from: zero + task.from * MINUTE, to: zero + task.to * MINUTE };
-    return [{ what: `Demould ${named(task.groupId)}`, ...window }];
-  };
-  return state.tasks.filter((t) => t.status === 'open').flatMap(({ task }) => waitOf(task));
-}
 
 const startOfDay = (ms: number): number => new Date(ms).setHours(0, 0, 0, 0);
 
@@ -61,7 +27,7 @@ export const load = async ({ request }) => {
     listRuns(db),
     readPlans(db),
     wholeShelf(db),
-    recentPieces(db, 12)
+    recentPieces(db, 8)
   ]);
   const open = runs.filter((r) => !r.finishedAt).slice(0, LOOK_BACK);
   const shown = [...new Set([...open.map((r) => r.id), ...pieces.map((p) => p.runId)])];
@@ -78,7 +44,11 @@ export const load = async ({ request }) => {
           startedAt: run.startedAt,
           done: state.tasks.filter((t) => t.status !== 'open').length,
           of: state.tasks.length,
-          waits: waitsOf(run, state, Date.now()),
+          due: dueOf(run.frozen, state, { now: Date.now(), dayStart: startOfDay(Date.now()) }).map((d) => ({
+            ...d,
+            poured: Math.max(0, ...d.groupIds.map((id) => state.groups.get(id)?.lastPour ?? 0)),
+            dries: (d.gate?.all ?? []).some(({ condition: c }) => c.kind === 'since' && 'demoulded' in c.zero)
+          })),
           inHand: now?.kind !== 'demould' && now !== undefined,
           group: run.frozen.computed.groups[0],
           cups: run.frozen.computed.cups

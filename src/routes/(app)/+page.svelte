@@ -5,10 +5,10 @@
   import { goto, invalidateAll } from '$app/navigation';
   import { newPlan } from '$core/plan';
   import type { Problem } from '$core/problem';
-  import { clock } from '$core/quantity';
   import { mass } from '$lib/ways.svelte';
   import { send } from '$lib/send';
-  import { day, inHours, moment } from '$lib/when';
+  import { day, moment } from '$lib/when';
+  import DueList from '$lib/ui/bench/DueList.svelte';
   import AskWays from '$lib/ui/workshop/AskWays.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
@@ -28,7 +28,7 @@
   const inHand = $derived(data.going.filter((r) => r.inHand));
   const due = $derived(
     data.going
-      .flatMap((r) => r.waits.map((w) => ({ ...w, run: r.name, runId: r.id })))
+      .flatMap((r) => r.due.map((d) => ({ ...d, run: r.name, runId: r.id })))
       .sort((a, b) => a.from - b.from)
   );
   const TONES = {
@@ -131,40 +131,7 @@
 
     <div class="mt-7 grid gap-8 lg:grid-cols-[1.15fr_1fr]">
       <section aria-label="Due">
-        <h2 class="text-[1.35rem]">Due</h2>
-        <ul class="ruled mt-2">
-          {#each due as d (d.runId + d.what)}
-            {@const open = d.from <= now}
-            {@const late = d.to !== undefined && d.to < now}
-            <li>
-              <a href="/run/{d.runId}" class="flex items-center gap-4 py-3 hover:bg-sheet">
-                <span
-                  class="w-24 shrink-0 text-[1.5rem] font-bold {late
-                    ? 'text-cinnabar'
-                    : open
-                      ? 'text-verdigris'
-                      : 'text-ochre'}"
-                >
-                  {late ? 'late' : open ? 'now' : clock((d.from - now) / 1000)}
-                </span>
-                <span class="min-w-0 flex-1">
-                  <strong class="block text-[1.1rem]">{d.what}</strong>
-                  <span class="text-ink-2">
-                    {d.run} · {d.to
-                      ? `from ${moment(d.from, now)} to ${moment(d.to, now)}`
-                      : `about ${moment(d.from, now)}`}{#if !inHours(Math.max(d.from, now), d.to)}<span
-                        class="text-ochre">, outside your hours</span
-                      >{/if}
-                  </span>
-                </span>
-              </a>
-            </li>
-          {:else}
-            <li class="py-3 text-ink-2">
-              Nothing is curing. What is poured shows here with both edges of its window.
-            </li>
-          {/each}
-        </ul>
+        <DueList {due} {now} />
 
         <h2 class="mt-8 text-[1.35rem]">To weigh next</h2>
         <ul class="ruled mt-2" data-testid="next">
@@ -220,7 +187,7 @@
       </section>
 
       <section aria-label="Made lately">
-        <h2 class="text-[1.35rem]">Made lately</h2>
+        <h2 class="pt-2 text-[1.35rem]">Made lately</h2>
         <ul class="mt-3 grid grid-cols-4 gap-3">
           {#each data.pieces as piece (piece.id)}
             <li>

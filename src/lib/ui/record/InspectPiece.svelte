@@ -216,9 +216,6 @@
             ></span>
           {/each}
         </button>
-        <figcaption class="mt-1 text-[0.85rem] text-ink-2">
-          {#if placing}tap where <strong>{placing}</strong> is{:else}the {face}, as planned{/if}
-        </figcaption>
         <div class="mt-1 flex gap-1" role="group" aria-label="Which face">
           {#each SEEN as f (f)}
             <button
@@ -228,6 +225,9 @@
             >
           {/each}
         </div>
+        <figcaption class="mt-1 text-[0.85rem] text-ink-2">
+          {#if placing}tap where <strong>{placing}</strong> is{:else}the {face}, as planned{/if}
+        </figcaption>
       </figure>
     {/if}
     <div class="min-w-[300px] flex-1">
