@@ -12,3 +12,12 @@ export {
 } from './piece';
 export { caseOf, causesOf, CAUSES, changed, type Found, type Likely } from './causes';
 export { wilson } from './wilson';
+export { changesIn, differences, type Difference } from './compare';
+export {
+  goodByMonth,
+  rejectsByAct,
+  rejectsByDemould,
+  secondsByAct,
+  type Rate,
+  type RunPoint
+} from './charts';

@@ -1,6 +1,7 @@
 import { learnedCling, type CupLoss } from '$core/batch';
 import { grouped } from '$core/grouped';
-import { gradeOf } from '$core/inspect';
+import { gradeOf, type RunPoint } from '$core/inspect';
+import { acts } from '$core/pour';
 import type { Past, Plan, Shelf } from '$core/plan';
 import {
   foldRun,
@@ -34,6 +35,7 @@ interface Told {
   uses: Use[];
   losses: CupLoss[];
   hands: HandTime[];
+  point: Omit<RunPoint, 'grades'>;
   moulds: (MouldUse & { mouldId: string })[];
 }
 
@@ -66,9 +68,30 @@ function readTelling(run: Run, events: readonly AnyEvent[]): Told {
     uses: usesOf(state),
     losses: lossesOf(computed, state),
     hands: handTimesOf(run.frozen, state),
+    point: pointOf(run, state),
     moulds: file.plan.groups.flatMap((group) =>
       mouldUse(run, group, { state, took: tookOf(computed, state) })
     )
+  };
+}
+
+/** Acts that shape a piece: what charts tell runs apart by. */
+const SHAPES = new Set(['pour in', 'move', 'put in']);
+
+/** What a run gives to the record's charts. */
+function pointOf(run: Run, state: ReturnType<typeof foldRun>): Omit<RunPoint, 'grades'> {
+  const { plan } = run.frozen.file;
+  const kinds = new Set(plan.steps.map((s) => s.act.kind));
+  const out = state.tasks.find((t) => t.task.kind === 'demould' && t.doneAt !== undefined);
+  const zero = out?.task.kind === 'demould' ? state.groups.get(out.task.groupId)?.lastPour : undefined;
+  return {
+    runId: run.id,
+    at: run.startedAt,
+    kinds: [...kinds].filter((k) => SHAPES.has(acts.find(k)?.group ?? '')),
+    hands: handTimesOf(run.frozen, state),
+    ...(out?.task.kind === 'demould' && zero !== undefined
+      ? { demould: { after: (out.doneAt! - zero) / 60_000, from: out.task.from, to: out.task.to } }
+      : {})
   };
 }
 
@@ -158,4 +181,14 @@ export async function mouldHistory(db: Db, mouldId: string): Promise<MouldUse[]>
 export async function stock(db: Db, shelf: Shelf, today: number): Promise<LotLeft[]> {
   const uses = (await tellings(db)).flatMap((t) => t.uses);
   return stockOf(shelf.lots, uses, today);
+}
+
+/** Every run as the record's charts show it, with the grades of its pieces. */
+export async function pointsOf(db: Db): Promise<RunPoint[]> {
+  const [all, cast] = await Promise.all([tellings(db), allPieces(db)]);
+  const grades = grouped(cast, (p) => [p.run.id]);
+  return all.map(({ point }) => ({
+    ...point,
+    grades: (grades.get(point.runId) ?? []).map((p) => gradeOf(p.report))
+  }));
 }

@@ -8,6 +8,7 @@
   import Hammer from '@lucide/svelte/icons/hammer';
   import House from '@lucide/svelte/icons/house';
   import Moon from '@lucide/svelte/icons/moon';
+  import Find from './Find.svelte';
   import { isTyping } from '$lib/keys';
   import { switchTheme } from '$lib/theme';
 
@@ -51,9 +52,10 @@
       <span class="text-[0.7rem] leading-none opacity-80" aria-hidden="true">{i + 1}</span>
     </a>
   {/each}
+  <div class="mt-auto grid"><Find /></div>
   <a
     href="/workshop"
-    class="mt-auto grid h-14 place-items-center text-ink-2 hover:text-ink aria-[current]:text-ink"
+    class="grid h-14 place-items-center text-ink-2 hover:text-ink aria-[current]:text-ink"
     aria-label="Workshop: units, hours, backup and who gets in"
     aria-current={here('/workshop') ? 'page' : undefined}
   >

@@ -28,6 +28,7 @@ export {
 export { findPlan, importPlanFile, listPlans, readPlans, removePlan, savePlan } from './plans';
 export {
   addEvents,
+  brokenRuns,
   eventsOf,
   eventsSince,
   findRun,
@@ -54,6 +55,8 @@ export {
   savePiece,
   type InspectedPiece
 } from './record';
+export { inspectedCounts, RECORD_PAGE, recordPage, type RecordAsked } from './record-list';
+export { findAll, type Hit } from './find';
 export { copiesOf, copyBeforeRestore, copyOfToday } from './backup';
 export { contentsOf, previewOf, putInPlace, type Contents } from './restore';
 export {

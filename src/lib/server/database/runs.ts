@@ -221,3 +221,7 @@ export async function freezeOldRuns(store: Store): Promise<void> {
     );
   }
 }
+
+/** Those of some runs that cannot be read, with the reason. */
+export const brokenRuns = async (db: Db, ids: readonly string[]): Promise<Broken[]> =>
+  (await readRuns(db, ids)).broken;

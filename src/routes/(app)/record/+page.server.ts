@@ -1,33 +1,26 @@
 import { wilson } from '$core/inspect';
-import { allPieces, listLessons, listRuns, readRuns } from '$lib/server/database';
+import { brokenRuns, inspectedCounts, RECORD_PAGE, recordPage, type RecordAsked } from '$lib/server/database';
 import { store } from '$lib/server/store';
 
-export const load = async () => {
+const ONLY = ['all', 'rejects', 'open', 'lessons'] as const;
+
+export const load = async ({ url }) => {
   const { db } = await store();
-  const [rows, pieces, lessons] = await Promise.all([listRuns(db), allPieces(db), listLessons(db)]);
-  const { good, broken } = await readRuns(
-    db,
-    rows.map((r) => r.id)
-  );
-  const inspected = pieces.length;
-  const rejected = pieces.filter((p) => p.grade === 'reject').length;
+  const asked: RecordAsked = {
+    words: url.searchParams.get('q')?.slice(0, 200) ?? '',
+    only: ONLY.find((o) => o === url.searchParams.get('only')) ?? 'all',
+    page: Math.max(0, Math.min(10_000, Number(url.searchParams.get('page')) || 0))
+  };
+  const [page, counts] = await Promise.all([recordPage(db, asked), inspectedCounts(db)]);
   return {
-    broken,
-    runs: good.map(({ frozen, ...run }) => {
-      const own = pieces.filter((p) => p.run.id === run.id);
-      return {
-        id: run.id,
-        name: run.name,
-        startedAt: run.startedAt,
-        finishedAt: run.finishedAt,
-        base: frozen.computed.bases.map((b) => b.name).join(', '),
-        cast: frozen.file.plan.groups.reduce((s, g) => s + g.count, 0),
-        good: own.filter((p) => p.grade === 'good').length,
-        second: own.filter((p) => p.grade === 'second').length,
-        reject: own.filter((p) => p.grade === 'reject').length,
-        lessons: lessons.filter((l) => l.runId === run.id).map((l) => l.text)
-      };
-    }),
-    rejects: { rejected, inspected, ...wilson(rejected, inspected) }
+    asked,
+    runs: page.rows,
+    of: page.of,
+    perPage: RECORD_PAGE,
+    broken: await brokenRuns(
+      db,
+      page.rows.map((r) => r.id)
+    ),
+    rejects: { ...counts, ...wilson(counts.rejected, counts.inspected) }
   };
 };

@@ -1,15 +1,34 @@
 <script lang="ts">
+  import { goto } from '$app/navigation';
+  import Choice from '$lib/ui/Choice.svelte';
   import Table from '$lib/ui/Table.svelte';
   import BrokenList from '$lib/ui/BrokenList.svelte';
   import { day } from '$lib/when';
 
   let { data } = $props();
-  let filter = $state('');
-  const shown = $derived(
-    data.runs.filter((r) =>
-      `${r.name} ${r.base} ${r.lessons.join(' ')}`.toLowerCase().includes(filter.trim().toLowerCase())
-    )
-  );
+  /** Asked for anew once nothing was typed for so long, ms. */
+  const QUIET = 180;
+  let soon: ReturnType<typeof setTimeout> | undefined;
+  const ONLY = [
+    { value: 'all', label: 'all runs' },
+    { value: 'rejects', label: 'with rejects' },
+    { value: 'open', label: 'still open' },
+    { value: 'lessons', label: 'with a lesson' }
+  ];
+  function ask(what: Record<string, string>, at = 0) {
+    clearTimeout(soon);
+    soon = setTimeout(() => {
+      const to = new URLSearchParams({
+        q: data.asked.words,
+        only: data.asked.only,
+        page: '0',
+        ...what
+      });
+      void goto(`/record?${to}`, { keepFocus: true, noScroll: true, replaceState: true });
+    }, at);
+  }
+  const shown = $derived(data.runs);
+  const pages = $derived(Math.ceil(data.of / data.perPage));
   const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
 </script>
 
@@ -23,8 +42,18 @@
       type="search"
       placeholder="Find a run or a lesson"
       aria-label="Find a run or a lesson"
-      bind:value={filter}
+      value={data.asked.words}
+      oninput={(e) => ask({ q: e.currentTarget.value }, QUIET)}
     />
+    <Choice
+      class="!w-44"
+      label="Only"
+      value={data.asked.only}
+      options={ONLY}
+      onchange={(only) => ask({ only })}
+    />
+    <a class="button" href="/record/charts">Charts</a>
+    <a class="button" href="/record/compare">Compare</a>
     <a class="button" href="/api/v1/record.csv" download>Export as CSV</a>
   </header>
   <BrokenList broken={data.broken} />
@@ -39,7 +68,7 @@
     class="mt-5"
     rows={shown}
     rowClass="hover:bg-sheet"
-    empty={filter
+    empty={data.asked.words || data.asked.only !== 'all'
       ? 'Nothing in the record says that.'
       : 'No runs yet. A run is written down here as it happens.'}
     columns={[
@@ -51,7 +80,7 @@
         text: (r) => `${day(r.startedAt)}${r.finishedAt ? '' : ' · open'}`,
         class: 'whitespace-nowrap'
       },
-      { id: 'base', head: 'base', by: (r) => r.base, text: (r) => r.base, class: 'text-ink-2' },
+      { id: 'base', head: 'base', by: (r) => r.base ?? '', text: (r) => r.base ?? '', class: 'text-ink-2' },
       { id: 'cast', head: 'cast', num: true, by: (r) => r.cast, text: (r) => r.cast },
       {
         id: 'good',
@@ -77,11 +106,26 @@
         text: (r) => r.reject || '',
         class: 'font-semibold text-cinnabar'
       },
-      { id: 'lesson', head: 'lesson', text: (r) => r.lessons[0] ?? '', class: 'max-w-72 truncate text-ink-2' }
+      { id: 'lesson', head: 'lesson', text: (r) => r.lesson ?? '', class: 'max-w-72 truncate text-ink-2' }
     ]}
   >
     {#snippet cell(run)}
       <a class="font-semibold underline-offset-2 hover:underline" href="/record/{run.id}">{run.name}</a>
     {/snippet}
   </Table>
+  {#if pages > 1}
+    <p class="mt-4 flex items-center gap-3 text-ink-2">
+      <button
+        class="button"
+        disabled={data.asked.page === 0}
+        onclick={() => ask({ page: String(data.asked.page - 1) })}>later</button
+      >
+      <span>page {data.asked.page + 1} of {pages}, {data.of} runs</span>
+      <button
+        class="button"
+        disabled={data.asked.page + 1 >= pages}
+        onclick={() => ask({ page: String(data.asked.page + 1) })}>earlier</button
+      >
+    </p>
+  {/if}
 </div>

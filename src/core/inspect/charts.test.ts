@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest';
+import { goodByMonth, rejectsByAct, rejectsByDemould, secondsByAct, type RunPoint } from './charts';
+import { wilson } from './wilson';
+
+const point = (told: Partial<RunPoint>): RunPoint => ({
+  runId: 'r',
+  at: Date.UTC(2026, 2, 5),
+  kinds: ['lay'],
+  hands: [],
+  grades: [],
+  ...told
+});
+const window = { from: 20, to: 30 };
+
+describe('what the record shows', () => {
+  it('rejects by act, with intervals; a run with two acts counts in both', () => {
+    const points = [
+      point({ kinds: ['lay', 'drag'], grades: ['good', 'reject', 'reject'] }),
+      point({ grades: ['good', 'second'] }),
+      point({ kinds: ['puddle'] })
+    ];
+    expect(rejectsByAct(points)).toEqual([
+      { label: 'lay', count: 2, of: 5, ...wilson(2, 5) },
+      { label: 'drag', count: 2, of: 3, ...wilson(2, 3) }
+    ]);
+  });
+
+  it('rejects by when it was demoulded, at the very edges too', () => {
+    const at = (after: number) => point({ demould: { after, ...window }, grades: ['reject'] });
+    const counts = (...after: number[]) => rejectsByDemould(after.map(at)).map((r) => r.of);
+    expect(counts(19.9)).toEqual([1, 0, 0, 0]);
+    expect(counts(20, 24.9)).toEqual([0, 2, 0, 0]);
+    expect(counts(25, 30)).toEqual([0, 0, 2, 0]);
+    expect(counts(30.1)).toEqual([0, 0, 0, 1]);
+    expect(rejectsByDemould([point({ grades: ['reject'] })]).every((r) => r.of === 0)).toBe(true);
+  });
+
+  it('good pieces month by month, without empty months', () => {
+    const points = [
+      point({ at: Date.UTC(2026, 3, 1), grades: ['good', 'reject'] }),
+      point({ at: Date.UTC(2026, 0, 31), grades: ['good'] }),
+      point({ at: Date.UTC(2026, 1, 1) })
+    ];
+    expect(goodByMonth(points).map((r) => [r.label, r.count, r.of])).toEqual([
+      ['2026-01', 1, 1],
+      ['2026-04', 1, 2]
+    ]);
+  });
+
+  it('seconds a cavity as the median', () => {
+    const hands = [0.5, 1, 3, 0.7].map((each) => ({ kind: 'lay', each }));
+    const [lay] = secondsByAct([point({ hands })]);
+    expect(lay).toMatchObject({ label: 'lay', of: 4 });
+    expect(lay!.seconds).toBeCloseTo(51, 9);
+    expect(secondsByAct([point({ hands: hands.slice(0, 3) })])[0]!.seconds).toBeCloseTo(60, 9);
+  });
+});

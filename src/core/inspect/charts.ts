@@ -1,0 +1,93 @@
+import type { Grade } from './piece';
+import { wilson } from './wilson';
+
+/** What one run gives to the charts of the record. */
+export interface RunPoint {
+  runId: string;
+  /** When it was begun, ms. */
+  at: number;
+  /** Kinds of act in it that shape a piece. */
+  kinds: readonly string[];
+  /** Demoulding of its first cavities, minutes after the last pour, with its window. */
+  demould?: { after: number; from: number; to: number };
+  /** Hands' minutes a cavity of its acts. */
+  hands: readonly { kind: string; each: number }[];
+  grades: readonly Grade[];
+}
+
+/** A rate with its 95 % interval: shares 0..1, and of how many. */
+export interface Rate {
+  label: string;
+  count: number;
+  of: number;
+  low: number;
+  high: number;
+}
+
+const rate = (label: string, grades: readonly Grade[], counts: (g: Grade) => boolean): Rate => {
+  const count = grades.filter(counts).length;
+  return { label, count, of: grades.length, ...wilson(count, grades.length) };
+};
+const rejected = (g: Grade) => g === 'reject';
+
+/** Share of rejects among pieces of runs with each kind of act, the most pieces first; runs with several count in each. */
+export function rejectsByAct(points: readonly RunPoint[]): Rate[] {
+  const kinds = [...new Set(points.flatMap((p) => p.kinds))];
+  return kinds
+    .map((kind) =>
+      rate(
+        kind,
+        points.filter((p) => p.kinds.includes(kind)).flatMap((p) => p.grades),
+        rejected
+      )
+    )
+    .filter((r) => r.of > 0)
+    .sort((a, b) => b.of - a.of || (a.label < b.label ? -1 : 1));
+}
+
+/** Share of rejects by when the pieces left their mould: before, in the early and late half of, and after their window. */
+export function rejectsByDemould(points: readonly RunPoint[]): Rate[] {
+  const place = ({ after, from, to }: NonNullable<RunPoint['demould']>): number => {
+    if (after < from) return 0;
+    if (after > to) return 3;
+    return after < (from + to) / 2 ? 1 : 2;
+  };
+  return ['before its window', 'in its first half', 'in its second half', 'after its window'].map(
+    (label, i) =>
+      rate(
+        label,
+        points.filter((p) => p.demould && place(p.demould) === i).flatMap((p) => p.grades),
+        rejected
+      )
+  );
+}
+
+/** Share of good pieces, month by month; months without a piece are left out. */
+export function goodByMonth(points: readonly RunPoint[]): Rate[] {
+  const month = (at: number) => new Date(at).toISOString().slice(0, 7);
+  const months = [...new Set(points.map((p) => month(p.at)))].sort();
+  return months
+    .map((m) =>
+      rate(
+        m,
+        points.filter((p) => month(p.at) === m).flatMap((p) => p.grades),
+        (g) => g === 'good'
+      )
+    )
+    .filter((r) => r.of > 0);
+}
+
+/** Median seconds a cavity of each kind of act, and of how many pours; the most told of first. */
+export function secondsByAct(points: readonly RunPoint[]): { label: string; seconds: number; of: number }[] {
+  const told = points.flatMap((p) => p.hands);
+  const kinds = [...new Set(told.map((t) => t.kind))];
+  return kinds
+    .map((label) => {
+      const all = told.filter((t) => t.kind === label).map((t) => t.each * 60);
+      all.sort((a, b) => a - b);
+      const middle = (all.length - 1) / 2;
+      const seconds = (all[Math.floor(middle)]! + all[Math.ceil(middle)]!) / 2;
+      return { label, seconds, of: all.length };
+    })
+    .sort((a, b) => b.of - a.of);
+}

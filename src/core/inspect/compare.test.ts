@@ -1,0 +1,53 @@
+import { describe, expect, it } from 'vitest';
+import { cards } from '../../../demo/cards';
+import { tideline } from '../../../demo/plans';
+import { foldRun, freeze, type RunEvent } from '../run';
+import { changesIn, differences } from './compare';
+
+const frozen = freeze(tideline, cards);
+const MINUTE = 60_000;
+const events = (): RunEvent[] =>
+  frozen.tasks.map((t, i) => ({
+    id: `event-${String(i).padStart(4, '0')}`,
+    at: i * 10 * MINUTE,
+    ...(t.kind === 'weigh' ? { type: 'weighed' as const, grams: t.grams } : { type: 'done' as const }),
+    task: t.id
+  }));
+const run = (list: RunEvent[], of = frozen) => ({ frozen: of, state: foldRun(of.tasks, list, 0.01) });
+
+describe('two runs set side by side', () => {
+  it('that were the same differ in nothing', () =>
+    expect(differences(run(events()), run(events()))).toEqual([]));
+
+  it('differ in what was done otherwise, each once, with both figures', () => {
+    const more = events().map((e) =>
+      e.type === 'weighed' && e.task === 'weigh:mudflat:mudflat-brown' ? { ...e, grams: e.grams * 1.5 } : e
+    );
+    const room: RunEvent = { id: 'room-0001', at: 1, type: 'room', celsius: 17 };
+    const found = differences(run(events()), run([...more, room]));
+    expect(found).toEqual([
+      { what: 'room', a: '21 °C', b: '17 °C' },
+      {
+        what: 'mudflat: brown oxide paste',
+        a: expect.stringMatching(/^2\.\d\d %$/),
+        b: expect.stringMatching(/^3\.\d\d %$/)
+      }
+    ]);
+    expect(changesIn(found)).toBe(2);
+  });
+
+  it('a wait and a demoulding that took longer are told; a hand’s own spread is not', () => {
+    const from = events().findIndex((e) => 'task' in e && e.task === 'gate:gate-heron');
+    const later = events().map((e, i) => (i >= from ? { ...e, at: e.at + 30 * MINUTE } : e));
+    expect(differences(run(events()), run(later)).map((d) => d.what)).toEqual(['wait 1, until gelled']);
+    const slip = events().map((e) => (e.type === 'weighed' ? { ...e, grams: e.grams * 1.005 } : e));
+    expect(differences(run(events()), run(slip))).toEqual([]);
+  });
+
+  it('steps that are others are one change', () => {
+    const plan = { ...tideline, steps: tideline.steps.filter((s) => s.act.kind !== 'drag') };
+    const found = differences(run(events()), run([], freeze(plan, cards)));
+    expect(found.filter((d) => d.what.startsWith('step ')).length).toBeGreaterThan(1);
+    expect(changesIn(found.filter((d) => d.what.startsWith('step ')))).toBe(1);
+  });
+});

@@ -1,0 +1,73 @@
+import { sql } from 'drizzle-orm';
+import type { Db } from './connection';
+
+/** What of the record is asked for. */
+export interface RecordAsked {
+  /** Words that a run’s name, its lessons, or the notes and defects of its pieces hold: all of them, in any order. */
+  words: string;
+  only: 'all' | 'rejects' | 'open' | 'lessons';
+  page: number;
+}
+
+/** A run of the record as its list shows it. */
+export interface RecordRow {
+  id: string;
+  name: string;
+  startedAt: number;
+  finishedAt: number | null;
+  base: string | null;
+  cast: number;
+  good: number;
+  second: number;
+  reject: number;
+  lesson: string | null;
+}
+
+export const RECORD_PAGE = 50;
+
+/** A page of the record, latest first, and how many runs there are of what was asked for. */
+export async function recordPage(db: Db, asked: RecordAsked): Promise<{ rows: RecordRow[]; of: number }> {
+  const where = conditions(asked);
+  const [count] = await db.all<{ n: number }>(sql`SELECT count(*) AS n FROM runs r WHERE ${where}`);
+  // The pages are cut first: what is stored of a run is large, and only what is shown is looked into.
+  const rows = await db.all<RecordRow>(sql`
+    WITH shown AS (
+      SELECT r.id, r.name, r.started_at, r.finished_at FROM runs r WHERE ${where}
+      ORDER BY r.started_at DESC, r.id LIMIT ${RECORD_PAGE} OFFSET ${asked.page * RECORD_PAGE}
+    )
+    SELECT s.id, s.name, s.started_at AS startedAt, s.finished_at AS finishedAt,
+      (SELECT json_extract(frozen, '$.computed.bases[0].name') FROM runs WHERE id = s.id) AS base,
+      (SELECT sum(json_extract(g.value, '$.count')) FROM runs x, json_each(x.snapshot, '$.plan.groups') g WHERE x.id = s.id) AS cast,
+      (SELECT count(*) FROM pieces p WHERE p.run_id = s.id AND p.grade = 'good') AS good,
+      (SELECT count(*) FROM pieces p WHERE p.run_id = s.id AND p.grade = 'second') AS second,
+      (SELECT count(*) FROM pieces p WHERE p.run_id = s.id AND p.grade = 'reject') AS reject,
+      (SELECT text FROM lessons l WHERE l.run_id = s.id ORDER BY learned_at LIMIT 1) AS lesson
+    FROM shown s ORDER BY s.started_at DESC, s.id`);
+  return { rows: rows.map((r) => ({ ...r, cast: Number(r.cast ?? 0) })), of: count?.n ?? 0 };
+}
+
+const ONLY = {
+  all: sql`1`,
+  rejects: sql`EXISTS (SELECT 1 FROM pieces p WHERE p.run_id = r.id AND p.grade = 'reject')`,
+  open: sql`r.finished_at IS NULL`,
+  lessons: sql`EXISTS (SELECT 1 FROM lessons l WHERE l.run_id = r.id)`
+};
+
+function conditions({ words, only }: RecordAsked) {
+  const asked = words.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
+  const holds = asked.map((w) => {
+    const like = `%${w.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
+    return sql`(lower(r.name) LIKE ${like} ESCAPE '\\'
+      OR EXISTS (SELECT 1 FROM lessons l WHERE l.run_id = r.id AND lower(l.text) LIKE ${like} ESCAPE '\\')
+      OR EXISTS (SELECT 1 FROM pieces p WHERE p.run_id = r.id AND lower(p.report) LIKE ${like} ESCAPE '\\'))`;
+  });
+  return sql.join([ONLY[only], ...holds], sql` AND `);
+}
+
+/** How many pieces were inspected, and how many of them were rejects. */
+export async function inspectedCounts(db: Db): Promise<{ inspected: number; rejected: number }> {
+  const [row] = await db.all<{ inspected: number; rejected: number | null }>(
+    sql`SELECT count(*) AS inspected, sum(grade = 'reject') AS rejected FROM pieces`
+  );
+  return { inspected: row?.inspected ?? 0, rejected: Number(row?.rejected ?? 0) };
+}

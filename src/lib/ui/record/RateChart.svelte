@@ -1,0 +1,96 @@
+<!-- Rates as bars with their 95 % intervals as lines: few pieces show as a long line. -->
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import type { Chart as ChartType, Plugin } from 'chart.js';
+
+  let {
+    label,
+    rows,
+    unit = '%',
+    tone = '--cinnabar'
+  }: {
+    label: string;
+    /** Shares 0..1 with an interval, or plain figures without. */
+    rows: readonly { label: string; value: number; of: number; low?: number; high?: number }[];
+    unit?: '%' | 's';
+    tone?: string;
+  } = $props();
+
+  const times = $derived(unit === '%' ? 100 : 1);
+  let canvas = $state<HTMLCanvasElement>();
+  let chart: ChartType<'bar'> | undefined;
+  const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+
+  const intervals: Plugin<'bar'> = {
+    id: 'intervals',
+    afterDatasetsDraw({ ctx, scales }) {
+      const [x, y] = [scales.x!, scales.y!];
+      ctx.save();
+      ctx.strokeStyle = token('--ink');
+      ctx.lineWidth = 2;
+      rows.forEach((r, i) => {
+        if (r.low === undefined || r.high === undefined) return;
+        const at = y.getPixelForValue(i);
+        const [from, to] = [r.low, r.high].map((v) => x.getPixelForValue(v * times));
+        ctx.beginPath();
+        ctx.moveTo(from!, at);
+        ctx.lineTo(to!, at);
+        for (const end of [from!, to!]) {
+          ctx.moveTo(end, at - 5);
+          ctx.lineTo(end, at + 5);
+        }
+        ctx.stroke();
+      });
+      ctx.restore();
+    }
+  };
+
+  onMount(() => {
+    let gone = false;
+    // The chart is fetched when it is first asked for.
+    void import('chart.js').then(({ Chart, BarController, BarElement, CategoryScale, LinearScale }) => {
+      if (gone || !canvas) return;
+      Chart.register(BarController, BarElement, CategoryScale, LinearScale);
+      Chart.defaults.font.family = '"Atkinson Hyperlegible Next Variable", sans-serif';
+      Chart.defaults.font.size = 14;
+      chart = new Chart(canvas, {
+        type: 'bar',
+        data: {
+          labels: rows.map((r) => `${r.label} (${r.of})`),
+          datasets: [
+            { data: rows.map((r) => r.value * times), backgroundColor: token(tone), maxBarThickness: 22 }
+          ]
+        },
+        options: {
+          indexAxis: 'y',
+          animation: false,
+          maintainAspectRatio: false,
+          scales: {
+            x: {
+              min: 0,
+              ...(unit === '%' ? { max: 100 } : {}),
+              ticks: { color: token('--ink-2'), callback: (v) => `${v} ${unit}` },
+              grid: { color: token('--rule') }
+            },
+            y: { ticks: { color: token('--ink') }, grid: { display: false } }
+          }
+        },
+        plugins: [intervals]
+      });
+    });
+    return () => {
+      gone = true;
+      chart?.destroy();
+    };
+  });
+</script>
+
+<div style="height:{Math.max(120, 46 * rows.length + 40)}px">
+  <canvas
+    bind:this={canvas}
+    role="img"
+    aria-label="{label}: {rows
+      .map((r) => `${r.label} ${(r.value * times).toFixed(0)} ${unit} of ${r.of}`)
+      .join(', ')}"
+  ></canvas>
+</div>

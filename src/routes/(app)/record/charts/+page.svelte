@@ -1,0 +1,54 @@
+<!-- What the record shows in figures: rates with their intervals, so that nothing is claimed from three pieces. -->
+<script lang="ts">
+  import type { Rate } from '$core/inspect';
+  import RateChart from '$lib/ui/record/RateChart.svelte';
+
+  let { data } = $props();
+  const rates = (all: readonly Rate[]) =>
+    all.filter((r) => r.of > 0).map((r) => ({ ...r, value: r.count / r.of }));
+</script>
+
+<svelte:head><title>Charts of the record · Kirapen</title></svelte:head>
+
+{#snippet chart(title: string, words: string, rows: ReturnType<typeof rates>, tone: string)}
+  <section>
+    <h2 class="text-[1.35rem]">{title}</h2>
+    <p class="text-[0.95rem] text-ink-2">{words}</p>
+    {#if rows.length}
+      <RateChart label={title} {rows} {tone} />
+    {:else}<p class="mt-2 text-ink-2">Nothing is told of that yet.</p>{/if}
+  </section>
+{/snippet}
+
+<div class="mx-auto max-w-[1140px] px-7 py-7">
+  <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/record">Record</a></p>
+  <h1 class="text-[1.9rem]">What {data.runs} runs show</h1>
+  <p class="text-ink-2">
+    A line is where the true rate lies, 19 times in 20; in brackets how many pieces tell it. A long line says
+    little.
+  </p>
+  <div class="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-2">
+    {@render chart('Rejects by act', 'of pieces whose pour had it', rates(data.byAct), '--cinnabar')}
+    {@render chart(
+      'Rejects by demoulding',
+      'when the piece left its mould',
+      rates(data.byDemould),
+      '--cinnabar'
+    )}
+    {@render chart('Good pieces by month', 'of those inspected', rates(data.byMonth), '--verdigris')}
+    <section>
+      <h2 class="text-[1.35rem]">Seconds a cavity</h2>
+      <p class="text-[0.95rem] text-ink-2">
+        the median of your own pours; new plans reckon with it from three on
+      </p>
+      {#if data.seconds.length}
+        <RateChart
+          label="Seconds a cavity"
+          unit="s"
+          tone="--ochre"
+          rows={data.seconds.map((s) => ({ label: s.label, value: s.seconds, of: s.of }))}
+        />
+      {:else}<p class="mt-2 text-ink-2">No pour was timed yet.</p>{/if}
+    </section>
+  </div>
+</div>
