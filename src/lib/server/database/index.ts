@@ -55,6 +55,7 @@ export {
   savePiece,
   type InspectedPiece
 } from './record';
+export { archiveOf, countsOf, readArchive, restoreArchive, type Archive } from './archive';
 export { inspectedCounts, RECORD_PAGE, recordPage, type RecordAsked } from './record-list';
 export { findAll, type Hit } from './find';
 export { copiesOf, copyBeforeRestore, copyOfToday } from './backup';

@@ -21,7 +21,16 @@ import {
 import { freeze } from '$core/run';
 import { parseBody } from '../body';
 import { recordCsv } from '../csv';
-import { allPieces, listLessons, readRuns, type Db } from '../database';
+import {
+  allPieces,
+  archiveOf,
+  Fault,
+  listLessons,
+  readArchive,
+  readRuns,
+  type Archive,
+  type Db
+} from '../database';
 import * as schema from '../database/schema';
 import { matchFromShelf, type MatchRequest } from '../match';
 import type { z } from 'zod';
@@ -86,6 +95,9 @@ const answer = (body: unknown, status: number) => ({
   json: new TextEncoder().encode(JSON.stringify(body))
 });
 
+/** What came of reading an archive. */
+type ReadArchive = { ok: true; archive: Archive } | { ok: false; sentence: string; mend: string };
+
 /** The work that may take long, by name. What goes in and comes out crosses between threads: plain data only. */
 export const jobs = {
   /** The text of a plan file read and worked out: every figure, or what is wrong with it. */
@@ -135,6 +147,18 @@ export const jobs = {
     if (as !== 'png') return { svg: svgOf(piece, face, as === 'svg' ? 'picture' : 'template', nameOf) };
     const { rgba, width, height } = wholePicture(piece, face, { size });
     return { rgba, width, height };
+  },
+  /** Everything as one ZIP in open formats. */
+  archive: ({ address, now }: { address: string; now: number }) =>
+    withDb(address, (db) => archiveOf(db, now)),
+  /** An archive that was sent, read whole; or why it is none. */
+  readArchive: ({ bytes }: { bytes: Uint8Array }): ReadArchive => {
+    try {
+      return { ok: true, archive: readArchive(bytes) };
+    } catch (error) {
+      if (error instanceof Fault) return { ok: false, sentence: error.message, mend: error.mend };
+      throw error;
+    }
   },
   record: ({ address }: { address: string }) => withDb(address, record),
   /** The whole database into a new file. */

@@ -14,7 +14,9 @@ const SECONDS: Record<JobName, number> = {
   match: 20,
   picture: 30,
   record: 60,
-  copy: 120
+  copy: 120,
+  archive: 120,
+  readArchive: 120
 };
 /** So many may wait; the next is told to come back. */
 const QUEUE = 64;

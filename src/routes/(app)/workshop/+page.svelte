@@ -27,7 +27,8 @@
     working = true;
     problems = [];
     try {
-      const answer = await fetch(`/api/v1/backup${how}`, { method: 'POST', body: file });
+      const kind = file.name.endsWith('.zip') ? 'archive' : 'backup';
+      const answer = await fetch(`/api/v1/${kind}${how}`, { method: 'POST', body: file });
       const body = (await answer.json()) as Contents & { problems?: Problem[] };
       if (answer.ok) return body;
       problems = body.problems ?? [];
@@ -91,11 +92,12 @@
       </p>{/if}
     <div class="mt-3 flex flex-wrap items-center gap-3">
       <a class="button go" href="/api/v1/backup" download>Download everything</a>
+      <a class="button" href="/api/v1/archive" download>In open formats (ZIP)</a>
       <label class="button cursor-pointer">
         Restore a backup…
         <input
           type="file"
-          accept=".db"
+          accept=".db,.zip"
           class="sr-only"
           aria-label="Backup to restore"
           onchange={(e) => {
