@@ -8,7 +8,8 @@ import { build, files, version } from '$service-worker';
  */
 const worker = self as unknown as ServiceWorkerGlobalScope;
 const CACHE = `kirapen-${version}`;
-const OWN = new Set([...build, ...files]);
+/** Pictures of the guide are large and needed by no run. */
+const OWN = new Set([...build, ...files].filter((f) => !f.endsWith('.png')));
 
 worker.addEventListener('install', (event) => {
   event.waitUntil(

@@ -60,7 +60,8 @@
     <h1 class="text-[2.2rem]">An empty bench.</h1>
     <p class="mt-1 max-w-xl text-[1.1rem] text-ink-2">
       Kirapen turns the piece you want into weighed cups, a timed pour and a record you can repeat. Three
-      steps to a first batch, in any order:
+      steps to a first batch, in any order. <a class="underline" href="/guide">The guide</a> is a short page for
+      each stage.
     </p>
     {#if data.proposed}<AskWays proposed={data.proposed} />{/if}
     <ol class="mt-6 grid gap-4 md:grid-cols-3">
@@ -108,6 +109,7 @@
   {:else}
     <header class="flex items-center gap-3">
       <h1 class="flex-1 text-[1.9rem]">On the bench</h1>
+      <a class="button bare" href="/guide">Guide</a>
       <a class="button" href="/days">Days</a>
       <button class="button go" onclick={begin}>New plan</button>
     </header>
