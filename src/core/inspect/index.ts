@@ -21,3 +21,4 @@ export {
   type Rate,
   type RunPoint
 } from './charts';
+export { lessonsFor, LessonAbout, type Lesson } from './lesson';

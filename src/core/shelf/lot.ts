@@ -29,7 +29,19 @@ export const Lot = z.object({
   boughtAt: z.number().int().nonnegative(),
   openedAt: z.number().int().nonnegative().optional(),
   useBy: z.number().int().nonnegative().optional(),
-  place: z.string().max(80).default('')
+  place: z.string().max(80).default(''),
+  /** What was found otherwise than reckoned: so much more (or, negative, less) from then on, and why. */
+  corrections: z
+    .array(
+      z.object({
+        id: StoredId,
+        at: z.number().int().nonnegative(),
+        grams: z.number().min(-1_000_000).max(1_000_000),
+        why: z.string().max(120).default('')
+      })
+    )
+    .max(500)
+    .optional()
 });
 export type Lot = z.infer<typeof Lot>;
 

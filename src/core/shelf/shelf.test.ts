@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { landed, Lot, needsOf, stockOf, vesselFor } from '.';
+import { entriesOf, landed, Lot, needsOf, paceOf, stockOf, vesselFor } from '.';
 
 const DAY = 86_400_000;
 const lot = (id: string, over: Partial<Lot> = {}): Lot => ({
@@ -88,5 +88,67 @@ describe('vessels', () => {
     expect(vesselFor(200, cups)!.id).toBe('s');
     expect(vesselFor(201, cups)!.id).toBe('l');
     expect(vesselFor(601, cups)).toBeUndefined();
+  });
+});
+
+describe('the entries of a lot', () => {
+  const DAY = 24 * 3_600_000;
+  const lot = (id: string, more: Partial<Lot> = {}): Lot => ({
+    id,
+    name: id,
+    of: { kind: 'colourant', colourantId: 'blue' },
+    grams: 100,
+    price: 0,
+    tax: 0,
+    carriage: 0,
+    boughtAt: 0,
+    place: '',
+    ...more
+  });
+  const use = (grams: number, days: number, runId = 'r') => ({
+    key: 'colourant:blue',
+    grams,
+    at: days * DAY,
+    runId
+  });
+
+  it('are every gram: bought, taken by which run, and counted anew; their sum is what is left', () => {
+    const lots = [lot('old', { useBy: 100 * DAY }), lot('new', { boughtAt: 2 * DAY })];
+    const fixed = [
+      { ...lots[0]!, corrections: [{ id: 'fix-00001', at: 3 * DAY, grams: -5, why: 'spilled' }] },
+      lots[1]!
+    ];
+    const uses = [use(60, 1, 'a'), use(50, 4, 'b')];
+    const entries = entriesOf(fixed, uses);
+    expect(entries.filter((e) => e.lotId === 'old').map((e) => e.grams)).toEqual([100, -60, -5, -35]);
+    expect(entries.filter((e) => e.lotId === 'new').map((e) => e.grams)).toEqual([100, -15]);
+    for (const own of stockOf(fixed, uses, 0))
+      expect(own.left).toBeCloseTo(
+        entries.filter((e) => e.lotId === own.lot.id).reduce((s, e) => s + e.grams, 0),
+        9
+      );
+    // Taken back, it is as it was.
+    expect(stockOf(lots, uses, 0).map((s) => s.left)).toEqual([0, 90]);
+  });
+
+  it('never leave less than nothing', () => {
+    const emptied = lot('x', { corrections: [{ id: 'fix-00001', at: DAY, grams: -500, why: '' }] });
+    expect(stockOf([emptied], [use(10, 2)], 0)[0]!.left).toBe(0);
+  });
+
+  it('tell the pace, and what will pass its use-by', () => {
+    const own = lot('x', { grams: 1000, useBy: 40 * DAY });
+    const uses = [use(50, 0), use(50, 5), use(100, 10)];
+    const [left] = stockOf([own], uses, 20 * DAY);
+    // 200 g in 20 days: 10 g a day; 800 left, 200 of them by day 40.
+    const pace = paceOf(left!, entriesOf([own], uses), 20 * DAY)!;
+    expect(pace.gramsDay).toBeCloseTo(10, 9);
+    expect(pace.endsAt).toBeCloseTo(100 * DAY, 0);
+    expect(pace.unused).toBeCloseTo(600, 6);
+    expect(
+      paceOf(stockOf([own], uses.slice(0, 1), 0)[0]!, entriesOf([own], uses.slice(0, 1)), DAY)
+    ).toBeUndefined();
+    const lasting = lot('y', { grams: 1000 });
+    expect(paceOf(stockOf([lasting], uses, 0)[0]!, entriesOf([lasting], uses), 20 * DAY)!.unused).toBe(0);
   });
 });

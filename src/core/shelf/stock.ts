@@ -1,10 +1,11 @@
 import { landed, stockKey, type Lot } from './lot';
 
-/** Something taken from stock by a run: its key, grams, and when. */
+/** Something taken from stock by a run: its key, grams, and when; and which run, where it is asked. */
 export interface Use {
   key: string;
   grams: number;
   at: number;
+  runId?: string;
 }
 
 /** A lot with what is left of it. */
@@ -17,32 +18,94 @@ export interface LotLeft {
   expired: boolean;
 }
 
+/** One movement of a lot: what was put in or taken out, g (negative when taken), when, and by what. */
+export interface Entry {
+  lotId: string;
+  grams: number;
+  at: number;
+  by: { bought: true } | { runId: string | undefined } | { correction: string; why: string };
+}
+
 /**
- * What is left of each lot: uses since a lot came take from the oldest lot first (by use-by, then by purchase).
- * Uses from before any lot was bought take nothing.
+ * Every gram that moved: what was bought, what runs took, and what was found otherwise. Uses since a lot came take from the oldest
+ * lot first (by use-by, then by purchase), and never more than is in it; uses from before any lot was bought take nothing.
  */
-export function stockOf(lots: readonly Lot[], uses: readonly Use[], today: number): LotLeft[] {
+export function entriesOf(lots: readonly Lot[], uses: readonly Use[]): Entry[] {
   const left = new Map(lots.map((l) => [l.id, l.grams]));
+  const entries: Entry[] = lots.map((l) => ({
+    lotId: l.id,
+    grams: l.grams,
+    at: l.boughtAt,
+    by: { bought: true }
+  }));
   const order = [...lots].sort(
     (a, b) =>
       (a.useBy ?? Infinity) - (b.useBy ?? Infinity) || a.boughtAt - b.boughtAt || (a.id < b.id ? -1 : 1)
   );
-  for (const use of [...uses].sort((a, b) => a.at - b.at)) {
+  const move = (lotId: string, grams: number, at: number, by: Entry['by']) => {
+    left.set(lotId, left.get(lotId)! + grams);
+    entries.push({ lotId, grams, at, by });
+  };
+  const take = (use: Use) => {
     let wanted = use.grams;
     for (const lot of order) {
       if (wanted <= 0) break;
       if (stockKey(lot.of, lot.id) !== use.key || lot.boughtAt > use.at) continue;
-      const take = Math.min(wanted, left.get(lot.id)!);
-      left.set(lot.id, left.get(lot.id)! - take);
-      wanted -= take;
+      const grams = Math.min(wanted, left.get(lot.id)!);
+      if (grams > 0) move(lot.id, -grams, use.at, { runId: use.runId });
+      wanted -= grams;
     }
-  }
+  };
+  const corrections = lots.flatMap((lot) => (lot.corrections ?? []).map((c) => ({ ...c, lotId: lot.id })));
+  const happened = [
+    ...uses.map((use) => ({ at: use.at, go: () => take(use) })),
+    ...corrections.map((c) => ({
+      at: c.at,
+      // A lot never holds less than nothing.
+      go: () => move(c.lotId, Math.max(c.grams, -left.get(c.lotId)!), c.at, { correction: c.id, why: c.why })
+    }))
+  ];
+  for (const { go } of happened.sort((a, b) => a.at - b.at)) go();
+  return entries;
+}
+
+/** What is left of each lot: the sum of its entries. */
+export function stockOf(lots: readonly Lot[], uses: readonly Use[], today: number): LotLeft[] {
+  const left = new Map<string, number>();
+  for (const e of entriesOf(lots, uses)) left.set(e.lotId, (left.get(e.lotId) ?? 0) + e.grams);
   return lots.map((lot) => ({
     lot,
-    left: left.get(lot.id)!,
+    left: Math.max(0, left.get(lot.id) ?? 0),
     costGram: landed(lot) / lot.grams,
     expired: lot.useBy !== undefined && lot.useBy < today
   }));
+}
+
+const DAY = 24 * 3_600_000;
+/** Uses older than this say little about today's pace, days; fewer than two say nothing. */
+const RECENT = 120;
+
+/** How fast a lot is used, and what of it will pass its use-by. */
+export interface Pace {
+  /** Grams a day, over what was taken lately. */
+  gramsDay: number;
+  /** When it is used up, ms. */
+  endsAt: number;
+  /** Grams that will stand there at its use-by; nothing where it is used up before or has none. */
+  unused: number;
+}
+
+/** The pace of a lot from what was taken of it; undefined while too little tells. */
+export function paceOf({ lot, left }: LotLeft, entries: readonly Entry[], today: number): Pace | undefined {
+  const taken = entries.filter((e) => e.lotId === lot.id && 'runId' in e.by && today - e.at < RECENT * DAY);
+  if (taken.length < 2 || left <= 0) return undefined;
+  const first = Math.min(...taken.map((e) => e.at));
+  const days = Math.max(1, (today - first) / DAY);
+  const gramsDay = -taken.reduce((s, e) => s + e.grams, 0) / days;
+  if (!(gramsDay > 0)) return undefined;
+  const endsAt = today + (left / gramsDay) * DAY;
+  const until = lot.useBy === undefined ? Infinity : Math.max(0, (lot.useBy - today) / DAY);
+  return { gramsDay, endsAt, unused: Math.max(0, left - gramsDay * until) };
 }
 
 /** What a plan needs of one thing, beside what there is. Grams and money. */

@@ -1,26 +1,25 @@
+import { LessonAbout, lessonsFor, type Lesson } from '$core/inspect';
 import type { Plan } from '$core/plan';
 import { listLessons, readRuns, type Db } from './database';
 
-/** Most lessons that are said at once: more is not read with wet gloves. */
-const MOST = 5;
+/** What was learned that applies to a plan, the nearest and latest first. */
+export async function lessonsOf(db: Db, plan: Plan): Promise<Lesson[]> {
+  const kept = (await listLessons(db)).toReversed();
+  const { good } = await readRuns(db, [...new Set(kept.map((l) => l.runId))]);
+  const plans = new Map(good.map((r) => [r.id, r.frozen.file.plan]));
+  return lessonsFor(
+    plan,
+    kept.map((l) => ({ text: l.text, about: aboutOf(l.about), plan: plans.get(l.runId) }))
+  );
+}
 
-/** What was learned from runs like a plan: its own first, then those in the same moulds, then of the same bases; latest first. */
-export async function lessonsFor(db: Db, plan: Plan): Promise<string[]> {
-  const lessons = (await listLessons(db)).toReversed();
-  const { good } = await readRuns(db, [...new Set(lessons.map((l) => l.runId))]);
-  const likeness = (runId: string): number => {
-    const other = good.find((r) => r.id === runId)?.frozen.file.plan;
-    if (!other) return 0;
-    if (other.id === plan.id) return 3;
-    const moulds = new Set(plan.groups.map((g) => g.mouldId));
-    if (other.groups.some((g) => moulds.has(g.mouldId))) return 2;
-    const bases = new Set(plan.mixes.map((m) => m.baseId));
-    return other.mixes.some((m) => bases.has(m.baseId)) ? 1 : 0;
-  };
-  return lessons
-    .map((l) => ({ text: l.text, like: likeness(l.runId) }))
-    .filter((l) => l.like > 0)
-    .sort((a, b) => b.like - a.like)
-    .slice(0, MOST)
-    .map((l) => l.text);
+/** What a stored lesson is about; one that cannot be read is about its run alone. */
+function aboutOf(text: string | null): LessonAbout | undefined {
+  if (text === null) return undefined;
+  try {
+    const read = LessonAbout.safeParse(JSON.parse(text));
+    return read.success ? read.data : undefined;
+  } catch {
+    return undefined;
+  }
 }

@@ -13,7 +13,7 @@ import {
   type AnyEvent,
   type HandTime
 } from '$core/run';
-import { stockOf, type LotLeft, type Use } from '$core/shelf';
+import { entriesOf, paceOf, stockOf, type Entry, type LotLeft, type Pace, type Use } from '$core/shelf';
 import { allPieces, eventsOf, listRuns, readRuns, type Db, type Run } from './database';
 
 /** One past use of a mould: what was cast in it, what it really took, and the colour it last saw. */
@@ -177,10 +177,31 @@ export async function mouldHistory(db: Db, mouldId: string): Promise<MouldUse[]>
     .sort((a, b) => b.at - a.at);
 }
 
+/** Everything that runs took from the shelf, each with its run. */
+async function allUses(db: Db): Promise<Use[]> {
+  return (await tellings(db)).flatMap((t) => t.uses.map((u) => ({ ...u, runId: t.point.runId })));
+}
+
 /** What is left of every lot, runs taken off. */
 export async function stock(db: Db, shelf: Shelf, today: number): Promise<LotLeft[]> {
-  const uses = (await tellings(db)).flatMap((t) => t.uses);
-  return stockOf(shelf.lots, uses, today);
+  return stockOf(shelf.lots, await allUses(db), today);
+}
+
+/** A lot with what is left of it, every movement of it, and how fast it goes. */
+export interface LotBook extends LotLeft {
+  entries: Entry[];
+  pace?: Pace | undefined;
+}
+
+/** The books of every lot. */
+export async function lotBooks(db: Db, shelf: Shelf, today: number): Promise<LotBook[]> {
+  const uses = await allUses(db);
+  const entries = entriesOf(shelf.lots, uses);
+  return stockOf(shelf.lots, uses, today).map((own) => ({
+    ...own,
+    entries: entries.filter((e) => e.lotId === own.lot.id).sort((a, b) => b.at - a.at),
+    pace: paceOf(own, entries, today)
+  }));
 }
 
 /** Every run as the record's charts show it, with the grades of its pieces. */

@@ -143,7 +143,7 @@ export const listLessons = (db: Db, runId?: string) =>
 /** Keeps a lesson of a run. The same one sent twice is stored once; an id that is another's is refused. */
 export async function saveLesson(
   store: Store,
-  lesson: { id: string; runId: string; text: string; learnedAt: number }
+  lesson: { id: string; runId: string; text: string; learnedAt: number; about?: string | null }
 ): Promise<'stored' | 'taken'> {
   return store.write(async (tx) => {
     const [here] = await tx.select().from(lessons).where(eq(lessons.id, lesson.id));

@@ -112,6 +112,8 @@ export const lessons = sqliteTable(
       .notNull()
       .references(() => runs.id, { onDelete: 'cascade' }),
     text: text('text').notNull(),
+    /** What it is about, as JSON: a mould, a colourant, a base or an act; the run alone when absent. */
+    about: text('about'),
     learnedAt: integer('learned_at').notNull()
   },
   (t) => [index('lessons_run').on(t.runId)]

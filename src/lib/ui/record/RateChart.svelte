@@ -69,7 +69,12 @@
             x: {
               min: 0,
               ...(unit === '%' ? { max: 100 } : {}),
-              ticks: { color: token('--ink-2'), callback: (v) => `${v} ${unit}` },
+              ticks: {
+                color: token('--ink-2'),
+                maxRotation: 0,
+                maxTicksLimit: 6,
+                callback: (v) => `${v} ${unit}`
+              },
               grid: { color: token('--rule') }
             },
             y: { ticks: { color: token('--ink') }, grid: { display: false } }
@@ -85,12 +90,12 @@
   });
 </script>
 
-<div style="height:{Math.max(120, 46 * rows.length + 40)}px">
-  <canvas
-    bind:this={canvas}
-    role="img"
-    aria-label="{label}: {rows
-      .map((r) => `${r.label} ${(r.value * times).toFixed(0)} ${unit} of ${r.of}`)
-      .join(', ')}"
-  ></canvas>
+<div
+  style="height:{Math.max(120, 46 * rows.length + 40)}px"
+  role="img"
+  aria-label="{label}: {rows
+    .map((r) => `${r.label} ${(r.value * times).toFixed(0)} ${unit} of ${r.of}`)
+    .join(', ')}"
+>
+  <canvas bind:this={canvas} aria-hidden="true"></canvas>
 </div>

@@ -1,5 +1,6 @@
 <!-- The one thing to do now: one instruction, one number, the live scale or timer. -->
 <script lang="ts">
+  import type { Lesson } from '$core/inspect';
   import { acts } from '$core/pour';
   import { clock, displayOf, duration, reading, weighing } from '$core/quantity';
   import {
@@ -59,7 +60,7 @@
     /** A wait that is another than planned, and why. */
     moved: Moved | undefined;
     clocks: readonly Clock[];
-    lessons: readonly string[];
+    lessons: readonly Lesson[];
     short: readonly string[];
     /** What is counted instead of weighed, as far as it is. */
     toCount: { unit: string; each: number; wanted: number; count: number } | undefined;
@@ -94,6 +95,12 @@
         .map((s) => s.id)
     )
   );
+  /** What was learned of the act in hand. */
+  const here = $derived.by(() => {
+    const stepId = instruction && 'stepId' in instruction.task ? instruction.task.stepId : undefined;
+    const kind = frozen.file.plan.steps.find((s) => s.id === stepId)?.act.kind;
+    return lessons.filter((l) => l.about?.kind === 'act' && l.about.id === kind);
+  });
   /** What was put right; weighings that were not read are told in the record, not here. */
   const corrections = $derived(
     correctionsOf(frozen, run).filter((c) => !c.what.endsWith('without a reading'))
@@ -153,6 +160,14 @@
     {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={38} />{/if}
   </h1>
   <p class="mt-1 text-[1.2rem] text-ink-2">{said(instruction.hint)}</p>
+  {#each here as lesson (lesson.text)}
+    <p
+      class="mt-2 border-l-4 border-verdigris bg-verdigris-soft px-4 py-2 text-[1.05rem]"
+      data-testid="lesson-here"
+    >
+      {lesson.text}
+    </p>
+  {/each}
 
   {#if instruction.kind === 'weigh'}
     {@const aim = instruction.before + instruction.target}

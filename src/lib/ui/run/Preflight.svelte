@@ -1,5 +1,6 @@
 <!-- Before the first drop: every check is ticked, the room's temperature read, lessons of like runs said. -->
 <script lang="ts">
+  import type { Lesson } from '$core/inspect';
   import Check from '@lucide/svelte/icons/check';
   import { ROOM_CHECK, type FrozenRun, type RunState, type Task } from '$core/run';
   import type { Telling } from '$lib/run-log.svelte';
@@ -18,7 +19,7 @@
     run: RunState;
     frozen: FrozenRun;
     /** What was learned from like runs. */
-    lessons: readonly string[];
+    lessons: readonly Lesson[];
     /** What the shelf is short of, in words. */
     short: readonly string[];
     log: Telling;
@@ -44,7 +45,7 @@
   >
     <p class="font-semibold">Learned before</p>
     <ul class="mt-0.5 space-y-0.5">
-      {#each lessons as lesson (lesson)}<li>{lesson}</li>{/each}
+      {#each lessons as lesson (lesson.text)}<li>{lesson.text}</li>{/each}
     </ul>
   </div>
 {/if}

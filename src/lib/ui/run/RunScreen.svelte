@@ -1,5 +1,6 @@
 <!-- A run on the whole screen: now, next, clocks, one big confirm. The same for a run that is kept and for a rehearsal. -->
 <script lang="ts">
+  import type { Lesson } from '$core/inspect';
   import type { Snippet } from 'svelte';
   import { clock as clockWords, displayOf } from '$core/quantity';
   import { clocksOf, couldDo, foldRun, gateOpening, openChecks, refitGate, type FrozenRun } from '$core/run';
@@ -41,7 +42,7 @@
     log: Telling;
     clock: RunClock;
     scale: BenchScale;
-    lessons?: readonly string[];
+    lessons?: readonly Lesson[];
     /** What the shelf is short of for this run. */
     short?: readonly string[];
     conducting?: boolean;

@@ -5,6 +5,7 @@
   import type { Computed, Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
   import { displayOf, duration, reading, readingBeside, weighing } from '$core/quantity';
+  import type { Lesson } from '$core/inspect';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
@@ -13,7 +14,18 @@
   import BatchFacts from './BatchFacts.svelte';
   import CureChart from './CureChart.svelte';
 
-  let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
+  let {
+    plan,
+    computed,
+    editor,
+    lessons = []
+  }: {
+    plan: Plan;
+    computed: Computed;
+    editor: PlanEditor;
+    /** What was learned before that applies here. */
+    lessons?: readonly Lesson[];
+  } = $props();
 
   // What the plan's own scale shows; a weighing on a scale that shows another unit says so itself.
   const unit = $derived(displayOf(computed.division));
@@ -262,6 +274,21 @@
   {/if}
 
   <BatchFacts {computed} {editor} />
+
+  {#if lessons.length}
+    <Fold
+      class="mt-2"
+      open={lessons.length < 3}
+      words="{lessons.length} {lessons.length === 1 ? 'lesson' : 'lessons'} from before"
+      testid="lessons"
+    >
+      <ul class="mt-1 space-y-1 text-ink">
+        {#each lessons as lesson (lesson.text)}
+          <li class="border-l-[3px] border-verdigris pl-2.5 leading-snug">{lesson.text}</li>
+        {/each}
+      </ul>
+    </Fold>
+  {/if}
 
   {#if notes.length}
     <Fold

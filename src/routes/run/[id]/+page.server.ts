@@ -1,6 +1,6 @@
 import { needsOf } from '$core/shelf';
 import { listRuns, readEvents, wholeShelf } from '$lib/server/database';
-import { lessonsFor } from '$lib/server/lessons';
+import { lessonsOf } from '$lib/server/lessons';
 import { stock } from '$lib/server/past';
 import { runOfPage } from '$lib/server/run-page';
 import { store } from '$lib/server/store';
@@ -16,7 +16,7 @@ export const load = async ({ params }) => {
     readEvents(db, params.id),
     wholeShelf(db),
     listRuns(db),
-    lessonsFor(db, run.frozen.file.plan)
+    lessonsOf(db, run.frozen.file.plan)
   ]);
   // Asked before anything is weighed: afterwards the shelf has less because of this run itself.
   const begun = events.some((e) => e.type === 'weighed');

@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { findPlan, wholeShelf } from '$lib/server/database';
+import { lessonsOf } from '$lib/server/lessons';
 import { pastOf } from '$lib/server/past';
 import { store } from '$lib/server/store';
 
@@ -9,5 +10,10 @@ export const load = async ({ params }) => {
   if (!found)
     error(404, { message: 'This plan is not here.', mend: 'It may have been deleted; see all plans.' });
   const { plan, revision } = found;
-  return { plan, revision, shelf: await wholeShelf(db), past: await pastOf(db, plan, Date.now()) };
+  const [shelf, past, lessons] = await Promise.all([
+    wholeShelf(db),
+    pastOf(db, plan, Date.now()),
+    lessonsOf(db, plan)
+  ]);
+  return { plan, revision, shelf, past, lessons };
 };

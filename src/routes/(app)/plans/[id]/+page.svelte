@@ -221,7 +221,9 @@
     <div class="flex flex-col max-xl:order-1 md:col-span-2 xl:col-span-1">
       <Drawing {plan} {computed} {editor} />
     </div>
-    <div class="flex flex-col max-xl:order-3"><Numbers {plan} {computed} {editor} /></div>
+    <div class="flex flex-col max-xl:order-3">
+      <Numbers {plan} {computed} {editor} lessons={data.lessons} />
+    </div>
   </div>
 
   <section class="bg-sheet px-5 py-1" aria-label="Score">

@@ -12,6 +12,7 @@
   import { newId } from '$lib/id';
   import { send } from '$lib/send';
   import { day, moment } from '$lib/when';
+  import Choice from '$lib/ui/Choice.svelte';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
   import PieceThumb from '$lib/ui/PieceThumb.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
@@ -23,6 +24,21 @@
   let { data } = $props();
   let problems = $state<Problem[]>([]);
   let lesson = $state('');
+  /** What the lesson hangs on, as it is sent. */
+  let about = $state('');
+  const abouts = $derived([
+    { value: '', label: 'this plan' },
+    ...data.shelf.moulds.map((m) => ({ value: JSON.stringify({ kind: 'mould', id: m.id }), label: m.name })),
+    ...data.shelf.bases.map((b) => ({ value: JSON.stringify({ kind: 'base', id: b.id }), label: b.name })),
+    ...data.shelf.colourants.map((c) => ({
+      value: JSON.stringify({ kind: 'colourant', id: c.id }),
+      label: c.name
+    })),
+    ...[...new Set(data.plan.steps.map((s) => s.act.kind))].map((k) => ({
+      value: JSON.stringify({ kind: 'act', id: k }),
+      label: `the act: ${k}`
+    }))
+  ]);
 
   const slots = $derived(
     data.plan.groups.flatMap((group) =>
@@ -136,7 +152,10 @@
   async function keepLesson(event: SubmitEvent) {
     event.preventDefault();
     if (!lesson.trim()) return;
-    const stored = await send('POST', `/runs/${data.run.id}/lessons`, { text: lesson });
+    const stored = await send('POST', `/runs/${data.run.id}/lessons`, {
+      text: lesson,
+      ...(about ? { about: JSON.parse(about) } : {})
+    });
     problems = stored.ok ? [] : stored.problems;
     if (!stored.ok) return;
     lesson = '';
@@ -283,6 +302,13 @@
           aria-label="Lesson"
           placeholder="What would you do differently, or the same?"
           bind:value={lesson}
+        />
+        <Choice
+          class="!w-56"
+          label="What it is about"
+          value={about}
+          options={abouts}
+          onchange={(v) => (about = v)}
         />
         <button class="button">Keep</button>
       </form>

@@ -2,8 +2,8 @@ import { newId } from '$lib/id';
 import { error } from '@sveltejs/kit';
 import { formulaOf } from '$core/material';
 import type { Lot } from '$core/shelf';
-import { findCardRow, wholeShelf } from '$lib/server/database';
-import { stock } from '$lib/server/past';
+import { findCardRow, listRuns, wholeShelf } from '$lib/server/database';
+import { lotBooks } from '$lib/server/past';
 import { store } from '$lib/server/store';
 
 export const load = async ({ params }) => {
@@ -40,10 +40,14 @@ export const load = async ({ params }) => {
       boughtAt: Date.now(),
       place: ''
     };
-    return { card: blank, revision: undefined, things, left: undefined };
+    return { card: blank, revision: undefined, things, book: undefined, runs: {} };
   }
   const found = await findCardRow(db, 'lots', params.id);
   if (!found) error(404, { message: 'This lot is not on the shelf.', mend: 'See the shelf for what is.' });
-  const left = (await stock(db, shelf, Date.now())).find((s) => s.lot.id === found.card.id)?.left;
-  return { card: found.card, revision: found.revision, things, left };
+  const book = (await lotBooks(db, shelf, Date.now())).find((b) => b.lot.id === found.card.id);
+  const asked = new Set(book?.entries.flatMap((e) => ('runId' in e.by ? (e.by.runId ?? []) : [])));
+  const runs = Object.fromEntries(
+    (await listRuns(db)).filter((r) => asked.has(r.id)).map((r) => [r.id, r.name])
+  );
+  return { card: found.card, revision: found.revision, things, book, runs };
 };

@@ -1,4 +1,8 @@
 <script lang="ts">
+  import { invalidateAll } from '$app/navigation';
+  import { newId } from '$lib/id';
+  import Table from '$lib/ui/Table.svelte';
+  import { day } from '$lib/when';
   import Choice from '$lib/ui/Choice.svelte';
   import { addMonths } from 'date-fns/addMonths';
   import { landed, Lot } from '$core/shelf';
@@ -23,6 +27,19 @@
       ? ''
       : new Date(ms - new Date(ms).getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
   const fromDay = (text: string) => (text ? new Date(`${text}T12:00`).getTime() : undefined);
+
+  /** What was found otherwise is an entry of its own, which can be taken back. */
+  async function correct(grams: number) {
+    if (Math.abs(grams) < 0.05) return;
+    const entry = { id: newId(), at: Date.now(), grams: Number(grams.toFixed(2)), why: '' };
+    await keep([...(card.corrections ?? []), entry]);
+  }
+  const takeBack = (id: string) => keep((card.corrections ?? []).filter((c) => c.id !== id));
+  async function keep(corrections: NonNullable<Lot['corrections']>) {
+    form.set(['corrections'], corrections);
+    await form.shared?.settled();
+    await invalidateAll();
+  }
 
   function choose(value: string) {
     if (value === 'leftover') {
@@ -137,8 +154,61 @@
     <div class="pt-3">
       <p class="font-display text-[2rem] leading-none font-medium">{money(landed(card) / card.grams)}</p>
       <p class="text-[0.88rem] text-ink-2">
-        a gram, landed{data.left === undefined ? '' : ` · ${mass(data.left)} left`}
+        a gram, landed{data.book === undefined ? '' : ` · ${mass(data.book.left)} left`}
       </p>
     </div>
   </div>
+  {#if data.book}
+    {@const book = data.book}
+    <section class="mt-6" aria-label="Every gram of it">
+      <h2 class="text-[1.35rem]">Every gram of it</h2>
+      {#if book.pace}
+        <p class="mt-1 text-ink-2" data-testid="pace">
+          At this pace, {mass(book.pace.gramsDay * 7)} a week, it is used up by {day(
+            book.pace.endsAt
+          )}{#if book.pace.unused > 0}:
+            <strong class="text-ochre">{mass(book.pace.unused)} will pass its use-by</strong>{/if}.
+        </p>
+      {/if}
+      <div class="mt-2 flex flex-wrap items-center gap-3">
+        <span class="text-ink-2">weighed, there is really</span>
+        <span class="w-32">
+          <QuantityField
+            label="There is really"
+            unit="g"
+            max={1_000_000}
+            value={Number(book.left.toFixed(1))}
+            onchange={(grams) => correct(grams - book.left)}
+          />
+        </span>
+      </div>
+      <Table
+        class="mt-2"
+        testid="entries"
+        rows={book.entries}
+        columns={[
+          { id: 'at', head: 'when', text: (e) => day(e.at), class: 'whitespace-nowrap text-ink-2' },
+          { id: 'by', head: 'what' },
+          {
+            id: 'grams',
+            head: '',
+            num: true,
+            text: (e) => `${e.grams > 0 ? '+' : '−'}${mass(Math.abs(e.grams))}`
+          }
+        ]}
+      >
+        {#snippet cell(e)}
+          {#if 'runId' in e.by}
+            {#if e.by.runId}<a class="underline" href="/record/{e.by.runId}"
+                >{data.runs[e.by.runId] ?? 'a run'}</a
+              >{:else}a run{/if}
+          {:else if 'correction' in e.by}
+            {@const id = e.by.correction}
+            counted anew{e.by.why ? `: ${e.by.why}` : ''}
+            <button class="button bare !min-h-9 text-[0.9rem]" onclick={() => takeBack(id)}>take back</button>
+          {:else}bought{/if}
+        {/snippet}
+      </Table>
+    </section>
+  {/if}
 </div>

@@ -1,6 +1,7 @@
 import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
+import { LessonAbout } from '$core/inspect';
 import { StoredId } from '$core/id';
 import { listLessons, runExists, saveLesson } from '$lib/server/database';
 import { notHere, readBody, taken } from '$lib/server/respond';
@@ -8,7 +9,9 @@ import { store } from '$lib/server/store';
 
 const Lesson = z.object({
   id: StoredId.optional(),
-  text: z.string().trim().min(1, 'needs some words').max(2000)
+  text: z.string().trim().min(1, 'needs some words').max(2000),
+  /** What it hangs on: it comes back wherever that is planned. */
+  about: LessonAbout.optional()
 });
 
 export const GET = async ({ params }) => {
@@ -26,8 +29,9 @@ export const POST = async ({ params, request }) => {
     id: body.value.id ?? newId(),
     runId: params.id,
     text: body.value.text,
-    learnedAt: Date.now()
+    learnedAt: Date.now(),
+    about: body.value.about ? JSON.stringify(body.value.about) : null
   };
   if ((await saveLesson(opened, lesson)) === 'taken') return taken('lesson', lesson.id);
-  return json(lesson, { status: 201 });
+  return json({ ...lesson, about: body.value.about }, { status: 201 });
 };
