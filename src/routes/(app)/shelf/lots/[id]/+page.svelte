@@ -29,8 +29,9 @@
   const fromDay = (text: string) => (text ? new Date(`${text}T12:00`).getTime() : undefined);
 
   /** What was found otherwise is an entry of its own, which can be taken back. */
+  let counted = $state<number>();
   async function correct(grams: number) {
-    if (Math.abs(grams) < 0.05) return;
+    counted = undefined;
     const entry = { id: newId(), at: Date.now(), grams: Number(grams.toFixed(2)), why: '' };
     await keep([...(card.corrections ?? []), entry]);
   }
@@ -177,10 +178,15 @@
             label="There is really"
             unit="g"
             max={1_000_000}
-            value={Number(book.left.toFixed(1))}
-            onchange={(grams) => correct(grams - book.left)}
+            value={counted ?? Number(book.left.toFixed(1))}
+            onchange={(grams) => (counted = grams)}
           />
         </span>
+        <button
+          class="button"
+          disabled={counted === undefined || Math.abs(counted - book.left) < 0.05}
+          onclick={() => correct((counted ?? book.left) - book.left)}>Count it anew</button
+        >
       </div>
       <Table
         class="mt-2"

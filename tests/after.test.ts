@@ -1,0 +1,225 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Workshop, type Bench } from './workshop';
+
+let workshop: Workshop;
+let bench: Bench;
+const get = async (path: string) => (await fetch(workshop.address + path)).json();
+
+beforeAll(async () => {
+  workshop = await Workshop.open({ demo: true });
+  bench = await workshop.page('/');
+});
+afterAll(async () => {
+  await workshop.close();
+});
+
+describe('what is due', () => {
+  it('stands large on the bench with both edges, and is one tap from done', async () => {
+    await bench.says('[data-testid="due"]', 'Demould knobs 1–6');
+    const due = await bench.says('[data-testid="due"]', /from [^]*until /);
+    expect(due).toContain('poured');
+    await bench.click('Demoulded');
+    await bench.says('[data-testid="due"]', /Trim/);
+    const events = await get('/api/v1/runs/tideline-third/events');
+    expect(
+      events.some((e: { type: string; task?: string }) => e.type === 'done' && e.task === 'demould:knobs')
+    ).toBe(true);
+  });
+
+  it('can be put off, and is then due later', async () => {
+    await bench.page.locator('[aria-label^="Put off or leave out: Trim"]').click();
+    await bench.click('tomorrow at 8', 'menuitem');
+    await bench.page.waitForFunction(() =>
+      /8:00/.test(document.querySelector('[data-testid="due"]')?.textContent ?? '')
+    );
+    expect((await get('/api/v1/runs/tideline-third/events')).at(-1).type).toBe('postponed');
+  });
+});
+
+describe('inspection', () => {
+  const grades = () =>
+    bench.page.$$eval('[role="tablist"] [role="tab"]', (tabs) =>
+      tabs.map((t) => (t as HTMLElement).innerText.split('\n')[1])
+    );
+
+  it('of a tray goes by keys, one by one and together', async () => {
+    await bench.go('/record/tideline-third');
+    expect(await grades()).toEqual(Array(6).fill('open'));
+    await bench.press('r');
+    await expect.poll(grades).toEqual(['reject', ...Array(5).fill('open')]);
+    await bench.press('s');
+    await expect.poll(grades).toEqual(['reject', 'second', ...Array(4).fill('open')]);
+    await bench.press('b');
+    await bench.press('ArrowRight');
+    await bench.press('b');
+    await bench.says('[data-testid="bulk"]', '2 together');
+    await bench.press('g');
+    await expect.poll(grades).toEqual(['reject', 'second', 'good', 'good', 'open', 'open']);
+    await bench.click('All 2 open are good');
+    await expect.poll(grades).toEqual(['reject', 'second', 'good', 'good', 'good', 'good']);
+  });
+
+  it('places a defect on the face, calls it a feature, says where the piece goes, and measures a colour', async () => {
+    await bench.page.locator('[role="tab"]:first-child').click();
+    await bench.choose('Add a defect of the mould face', 'bubbles on the mould face');
+    await bench.click('Place bubbles on the mould face on the mould face');
+    await bench.choose('Where piece 1 goes', 'remelt');
+    await bench.says('[data-testid="inspect"]', 'bubbles on the mould face');
+    const piece = async () =>
+      (await get('/api/v1/runs/tideline-third/pieces')).find((p: { number: number }) => p.number === 1);
+    await expect.poll(async () => (await piece()).destination).toBe('remelt');
+    const [face] = (await piece()).faces;
+    expect(face.marks).toHaveLength(1);
+    expect(face.marks[0].x).toBeCloseTo(0.5, 1);
+    await bench.click('bubbles on the mould face: a fault');
+    await bench.says('[data-testid="inspect"]', 'a feature');
+    expect(
+      (await get('/api/v1/runs/tideline-third/causes')).flatMap((c: { found: unknown[] }) => c.found)
+    ).toEqual([]);
+  });
+});
+
+describe('causes', () => {
+  it('are named with their fact, and one tap changes the plan', async () => {
+    await bench.go('/record/tideline-first');
+    const said = await bench.says('[data-testid="causes"]', 'colours run together');
+    expect(said).toMatch(/waited 5\d min of 11\d min until gelled/i);
+    const wait = async () =>
+      (await get('/api/v1/plans/tideline-knobs')).steps.flatMap((s: { gates: unknown[] }) => s.gates)[0]
+        .all[0].minutes;
+    expect(await wait()).toBeUndefined();
+    await bench.page.locator('[data-testid="causes"] ::-p-text(Change the plan)').click();
+    await bench.says('[data-testid="causes"]', 'in the plan');
+    expect(await wait()).toBeGreaterThanOrEqual(111);
+  });
+
+  it('two runs side by side say what differed, and that several things did', async () => {
+    await bench.go('/record/compare?a=tideline-first&b=tideline-second');
+    const rows = await bench.says('[data-testid="differences"]', 'wait 1, until gelled');
+    expect(rows).toContain('demould knobs 1–6');
+    await bench.says('main', 'things differed at once');
+  });
+});
+
+describe('the record', () => {
+  const names = () =>
+    bench.page.$$eval('main table tbody tr', (rows) =>
+      rows.map((r) => (r as HTMLElement).innerText.split(/[\n\t]/)[0]!.trim())
+    );
+
+  it('is searched by name, lesson and defect, and filtered', async () => {
+    await bench.go('/record');
+    const all = (await names()).length;
+    expect(all).toBeGreaterThan(5);
+    await bench.page.type('[aria-label="Find a run or a lesson"]', 'white took');
+    await expect.poll(async () => (await names()).join()).toMatch(/^Rockpool roundels[^,]*$/);
+    await bench.go('/record');
+    await bench.choose('Only', 'with rejects');
+    await expect.poll(async () => (await names()).length).toBeLessThan(all);
+    expect((await names()).length).toBeGreaterThan(1);
+  });
+
+  it('shows rates with how many pieces tell them', async () => {
+    await bench.go('/record/charts');
+    const chart = await bench.page.waitForSelector('[role="img"][aria-label^="Rejects by demoulding"]');
+    expect(await chart!.evaluate((e) => e.getAttribute('aria-label'))).toMatch(/after its window \d+ % of 5/);
+    await bench.page.waitForFunction(() =>
+      [...document.querySelectorAll('canvas')].some((c) => c.width > 300)
+    );
+  });
+
+  it('brings a lesson back where its act is planned', async () => {
+    await bench.go('/record/tideline-second');
+    await bench.page.type('[aria-label="Lesson"]', 'Drag with the blunt needle.');
+    await bench.choose('What it is about', 'the act: drag');
+    await bench.click('Keep');
+    await bench.says('main', 'Drag with the blunt needle.');
+    await bench.go('/plans/tideline-knobs');
+    await bench.says('[aria-label="Numbers"]', 'lessons from before');
+    const lessons = () => bench.page.$eval('[data-testid="lessons"]', (e) => e.textContent ?? '');
+    await bench.page.locator('::-p-text(from before)').click();
+    await bench.says('[aria-label="Numbers"]', 'Drag with the blunt needle.');
+    await bench.go('/plans/samphire-hooks');
+    await bench.says('[aria-label="Numbers"]', 'from before');
+    expect(await lessons()).not.toContain('blunt needle');
+  });
+});
+
+describe('finding', () => {
+  it('goes anywhere by a key and a few letters, and begins what it finds', async () => {
+    await bench.go('/shelf');
+    await bench.press('/');
+    await bench.page.waitForSelector(
+      '[aria-label="Find anything"][role="combobox"], input[aria-label="Find anything"]'
+    );
+    await bench.page.keyboard.type('roundel');
+    await bench.says('[role="dialog"]', 'Rockpool roundels');
+    await bench.says('[role="dialog"]', /mould\s+Roundel/);
+    await bench.page.keyboard.press('Enter');
+    await bench.page.waitForFunction(() => location.pathname !== '/shelf');
+    await bench.press('/');
+    await bench.page.keyboard.type('compare');
+    await bench.says('[role="dialog"]', 'Compare two runs');
+    await bench.page.keyboard.press('Escape');
+    await bench.press('/');
+    await bench.page.keyboard.type('samphire');
+    await bench.click('Start: Samphire coat hooks');
+    await bench.says('[data-testid="now"]', 'Make ready');
+  });
+});
+
+describe('keeping', () => {
+  it('everything goes into one archive and comes back from it', async () => {
+    await bench.go('/workshop');
+    const zip = Buffer.from(await (await fetch(`${workshop.address}/api/v1/archive`)).arrayBuffer());
+    const file = join(workshop.folder, 'all.zip');
+    writeFileSync(file, zip);
+    await fetch(`${workshop.address}/api/v1/plans/samphire-hooks`, { method: 'DELETE' });
+    await bench.page.reload();
+    await bench.alive();
+    const field = await bench.page.$('[aria-label="Backup to restore"]');
+    await (field as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(file);
+    await bench.says('[role="dialog"]', 'This backup holds');
+    await bench.click('Restore it');
+    await bench.says('[role="status"]', 'It is restored');
+    expect((await get('/api/v1/plans/samphire-hooks')).name).toBe('Samphire coat hooks');
+    // A part of it is refused whole.
+    const half = join(workshop.folder, 'half.zip');
+    writeFileSync(half, readFileSync(file).subarray(0, zip.length / 2));
+    await (field as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(half);
+    await bench.says('main', 'is no ZIP, or only a part of one');
+  });
+
+  it('a lot tells every gram, its runs, and is counted anew', async () => {
+    const lots = await get('/api/v1/lots');
+    const lot = lots.find((l: { of: { kind: string; part?: string } }) => l.of.part === 'liquid') ?? lots[0];
+    await bench.go(`/shelf/lots/${lot.id}`);
+    await bench.says('[data-testid="entries"]', 'bought');
+    await bench.type('There is really', '500 g');
+    await bench.click('Count it anew');
+    await bench.says('[data-testid="entries"]', 'counted anew');
+    const left = async () =>
+      (await get('/api/v1/stock')).find((s: { lot: { id: string } }) => s.lot.id === lot.id).left;
+    expect(await left()).toBeCloseTo(500, 1);
+    await bench.click('take back');
+    await bench.page.waitForFunction(
+      () => !document.querySelector('[data-testid="entries"]')?.textContent?.includes('counted anew')
+    );
+    expect(await left()).not.toBeCloseTo(500, 1);
+  });
+
+  it('the guide is there, page by page, with its pictures', async () => {
+    await bench.go('/guide');
+    await bench.says('article h1', 'Your first piece');
+    expect(
+      await bench.page.$$eval('article img', (all) =>
+        all.every((i) => (i as HTMLImageElement).src.includes('/_app/'))
+      )
+    ).toBe(true);
+    await bench.click('The run', 'link');
+    await bench.says('article h1', 'The run');
+    expect(bench.errors.join(' | ')).toBe('');
+  });
+});
