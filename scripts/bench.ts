@@ -14,6 +14,7 @@ import { cards } from '../demo/cards';
 import { tideline } from '../demo/plans';
 import { figuresOf, type Plan, type Shelf } from '../src/core/plan';
 import { benchPattern } from './lib/bench-pattern';
+import { benchRecord } from './lib/bench-record';
 import { benchServer } from './lib/bench-server';
 import { planOf } from './lib/plan-of';
 
@@ -140,3 +141,4 @@ console.log(
 
 benchPattern();
 await benchServer();
+await benchRecord();

@@ -57,6 +57,20 @@ async function picture(name, path, { theme = 'light', width = 1280, height = 800
   await page.close();
 }
 
+/** Ticks every check before the first drop, and says that all is ready. */
+async function makeReady(page) {
+  const open = () => page.$$eval('[data-testid="preflight"] [aria-checked="false"]', (all) => all.length);
+  for (let left = await open(); left; left = await open()) {
+    await page.keyboard.press('Space');
+    await page.waitForFunction(
+      (before) =>
+        document.querySelectorAll('[data-testid="preflight"] [aria-checked="false"]').length < before,
+      {},
+      left
+    );
+  }
+}
+
 const run = await (
   await fetch(`${address}/api/v1/runs`, {
     method: 'POST',
@@ -69,9 +83,16 @@ await picture('workbench', '/plans/tideline-knobs');
 await picture('workbench-dark', '/plans/tideline-knobs', { theme: 'dark' });
 await picture('workbench-tablet', '/plans/tideline-knobs', { width: 768, height: 1024 });
 await picture('mix-sheet', '/plans/tideline-knobs/sheet');
+await picture('run-ready', `/run/${run.id}`, {
+  async before(page) {
+    for (let i = 0; i < 2; i++) await page.keyboard.press('Space');
+    await page.waitForFunction(() => document.querySelectorAll('[aria-checked="true"]').length === 2);
+  }
+});
 await picture('run', `/run/${run.id}`, {
   theme: 'dark',
   async before(page) {
+    await makeReady(page);
     for (const words of [
       'Weigh resin A',
       'Weigh hardener B',
@@ -87,6 +108,8 @@ await picture('run', `/run/${run.id}`, {
         words
       );
     }
+    // What the pour leaves is drawn.
+    await page.waitForSelector('[data-testid="leaves"] [data-drawn="whole"], [data-testid="leaves"] canvas');
   }
 });
 await picture('run-gate', `/run/${run.id}`, {
@@ -102,10 +125,8 @@ await picture('plans', '/plans');
 await picture('colours', '/colours');
 await picture('shelf', '/shelf');
 await picture('mould', '/shelf/moulds/dome-knobs');
-await picture('concrete', '/plans/sluice-bookends');
 await picture('days', '/days');
 await picture('batch', '/plans/rockpool-roundels/batch');
-await picture('trial-cards', '/colours/cards');
 await picture('match', '/colours/match', {
   async before(page) {
     await page.locator('::-p-text(Find recipes)').click();
@@ -113,7 +134,11 @@ await picture('match', '/colours/match', {
   }
 });
 await picture('record', '/record');
-await picture('inspect', '/record/tideline-second');
+await picture('inspect', '/record/tideline-first', { height: 1240 });
+await picture('charts', '/record/charts', {
+  before: (page) =>
+    page.waitForFunction(() => [...document.querySelectorAll('canvas')].every((c) => c.width > 300))
+});
 
 await browser.close();
 server.kill('SIGTERM');

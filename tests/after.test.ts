@@ -130,6 +130,21 @@ describe('the record', () => {
     );
   });
 
+  it('repeats in another mould, and tells a buyer what will match', async () => {
+    await bench.go('/record/tideline-second');
+    await bench.click('For the buyer', 'link');
+    await bench.says('[data-testid="buyer"]', 'What will match');
+    await bench.type('Weight within', '3');
+    await bench.says('[data-testid="buyer"]', '3 % more or less');
+    await bench.click('← Record', 'link');
+    await bench.choose('Repeat in another mould', 'Roundel');
+    await bench.says('[aria-label="Pour"]', 'Roundel, 90 × 9 mm');
+    const id = new URL(bench.page.url()).pathname.split('/').at(-1)!;
+    const plan = await get(`/api/v1/plans/${id}`);
+    expect(plan.groups.map((g: { mouldId: string }) => g.mouldId)).toEqual(['roundel']);
+    expect(plan.name).toContain('in Roundel');
+  });
+
   it('brings a lesson back where its act is planned', async () => {
     await bench.go('/record/tideline-second');
     await bench.page.type('[aria-label="Lesson"]', 'Drag with the blunt needle.');
@@ -208,6 +223,33 @@ describe('keeping', () => {
       () => !document.querySelector('[data-testid="entries"]')?.textContent?.includes('counted anew')
     );
     expect(await left()).not.toBeCloseTo(500, 1);
+  });
+
+  it('a table is read first, its faults said by line, and comes in whole or not at all', async () => {
+    await bench.go('/shelf/import');
+    await bench.page.type(
+      '[aria-label="Or paste it here"]',
+      'pot,kind,hex\nmarsh green,paste,#3f6b4a\nreed,paste,reddish\n'
+    );
+    await bench.page.keyboard.press('Tab');
+    await bench.says('[data-testid="import-rows"]', 'Line 3: “reddish” is no colour.');
+    const names = async () => (await get('/api/v1/colourants')).map((c: { name: string }) => c.name);
+    const before = await names();
+    const kept = await fetch(`${workshop.address}/api/v1/import/colourants`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ text: 'pot,kind,hex\na,paste,#3f6b4a\nb,paste,x\n', keep: true })
+    });
+    expect([kept.status, await names()]).toEqual([422, before]);
+    await bench.go('/shelf/import');
+    await bench.page.type('[aria-label=\"Or paste it here\"]', 'pot;kind;shade\nmarsh green;paste;#3f6b4a\n');
+    await bench.page.keyboard.press('Tab');
+    await bench.says('[data-testid="import-rows"]', 'colour is missing');
+    await bench.choose('Column of colour, #rrggbb', 'shade');
+    await bench.says('[data-testid="import-rows"]', 'ready');
+    await bench.click('Put 1 on the shelf');
+    await bench.says('main', 'marsh green');
+    expect(await names()).toContain('marsh green');
   });
 
   it('the guide is there, page by page, with its pictures', async () => {

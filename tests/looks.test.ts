@@ -43,7 +43,16 @@ const VIEWS = [
   '/shelf/bases/bar-soap',
   '/record',
   '/record/tideline-first',
-  '/run/tideline-third'
+  '/run/tideline-third',
+  '/record/charts',
+  '/record/compare?a=tideline-first&b=tideline-second',
+  '/record/tideline-second/buyer',
+  '/plans/samphire-hooks/run-sheet',
+  '/plans/samphire-hooks/enter',
+  '/practise',
+  '/rehearse/lesson/resin-3',
+  '/shelf/import',
+  '/guide/the-run'
 ];
 
 describe.each(['light', 'dark'])('in the %s theme', (theme) => {

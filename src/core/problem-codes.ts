@@ -107,6 +107,8 @@ export const PROBLEMS = {
   // Moulds that are made, traced or filled with water.
   'keys-missing': warn('two halves without keys'),
   'master-too-big': stop('a master that leaves no rubber round it'),
+  'table-cell': stop('a cell of a table that cannot be read'),
+  'table-empty': stop('no table in what was sent'),
   'trace-corners': stop('a traced outline with too few corners'),
   'trace-crosses': stop('a traced outline that crosses itself'),
   'sheet-backward': stop('a line of a run sheet that was done before the one above it'),

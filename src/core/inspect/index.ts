@@ -22,3 +22,4 @@ export {
   type RunPoint
 } from './charts';
 export { lessonsFor, LessonAbout, type Lesson } from './lesson';
+export { buyerSheet, USUAL_TOLERANCE, type BuyerSheet } from './buyer';

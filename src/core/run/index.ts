@@ -33,3 +33,4 @@ export { eventsFromSheet, type SheetLine } from './from-sheet';
 export { handTimesOf, learnedHands, type HandTime } from './learned-hands';
 export { dueOf, type Due } from './due';
 export { dryAt } from './gate';
+export { scaledTo, type OtherMould } from './scaled';

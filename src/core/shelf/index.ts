@@ -12,3 +12,12 @@ export {
   type Use
 } from './stock';
 export { HEADROOM, Vessel, vesselFor } from './vessel';
+export {
+  guessMapping,
+  readTable,
+  TABLE_FIELDS,
+  TABLE_KINDS,
+  type Mapping,
+  type ReadTable,
+  type TableKind
+} from './import-table';

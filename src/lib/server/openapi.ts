@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { TrialCard } from '$core/colour';
 import { Scale } from '$core/dosing';
-import { Piece } from '$core/inspect';
+import { DEFECTS, Piece } from '$core/inspect';
 import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
 import { RunEvent } from '$core/run';
 import { MatchRequest } from './match';
-import { Lot, Vessel } from '$core/shelf';
+import { Lot, Vessel, TABLE_KINDS } from '$core/shelf';
 import { Ways } from '$core/ways';
 import {
   answer,
@@ -222,7 +222,11 @@ export function openapi() {
           ...body({
             type: 'object',
             required: ['planId'],
-            properties: { planId: { type: 'string' }, id: { type: 'string' } }
+            properties: {
+              planId: { type: 'string' },
+              id: { type: 'string' },
+              startedAt: { type: 'integer', description: 'ms since 1970; now when absent' }
+            }
           }),
           responses: { ...answer('The run.', { type: 'object' }, '201'), ...refused }
         }
@@ -329,6 +333,70 @@ export function openapi() {
         get: {
           summary: 'A photo',
           responses: { '200': { description: 'The picture.', content: { 'image/jpeg': {} } } }
+        }
+      },
+      '/api/v1/runs/{id}/causes': {
+        parameters: [id],
+        get: {
+          summary:
+            'Likely causes of every fault found on its pieces, each with the logged fact; or of one defect',
+          parameters: [
+            { name: 'defect', in: 'query', schema: { enum: [...DEFECTS] } },
+            { name: 'group', in: 'query', schema: { type: 'string' } }
+          ],
+          responses: { ...answer('By group.', list({ type: 'object' })), ...refused }
+        },
+        post: {
+          summary: 'Make the change that a cause asks for in the run’s plan',
+          ...body({
+            type: 'object',
+            required: ['groupId', 'defect', 'cause'],
+            properties: {
+              groupId: { type: 'string' },
+              defect: { enum: [...DEFECTS] },
+              cause: { type: 'string' }
+            }
+          }),
+          responses: { ...answer('The plan as it is now.', ref('Plan')), ...refused }
+        }
+      },
+      '/api/v1/find': {
+        get: {
+          summary: 'Plans, runs, cards, lessons and pieces that hold some words',
+          parameters: [{ name: 'q', in: 'query', schema: { type: 'string', maxLength: 200 } }],
+          responses: answer('What was found, by kind.', list({ type: 'object' }))
+        }
+      },
+      '/api/v1/archive': {
+        get: {
+          summary: 'Everything in open formats: a ZIP of JSON Lines, photos and a manifest with checksums',
+          responses: { '200': { description: 'The archive.', content: { 'application/zip': {} } } }
+        },
+        post: {
+          summary:
+            'Put an archive in the place of everything, whole or not at all; with ?preview only count it',
+          parameters: [{ name: 'preview', in: 'query', schema: { type: 'string' } }],
+          requestBody: { required: true, content: { 'application/zip': {} } },
+          responses: { ...answer('What it holds.', { type: 'object' }), ...refused }
+        }
+      },
+      '/api/v1/import/{kind}': {
+        parameters: [{ name: 'kind', in: 'path', required: true, schema: { enum: [...TABLE_KINDS] } }],
+        post: {
+          summary: 'Read a table of cards; with keep store all of its rows, or none',
+          ...body({
+            type: 'object',
+            required: ['text'],
+            properties: {
+              text: { type: 'string' },
+              mapping: { type: 'object', additionalProperties: { type: 'integer' } },
+              keep: { type: 'boolean' }
+            }
+          }),
+          responses: {
+            ...answer('Its columns, and each row as a card or its problems.', { type: 'object' }),
+            ...refused
+          }
         }
       },
       '/api/v1/record.csv': {

@@ -9,7 +9,7 @@ import { rockpool, samphire, tideline } from '$demo/plans';
 import { demoRuns } from '$demo/runs';
 import { AnyEvent, type FrozenRun } from '$core/run';
 import { addEvents, openStore, savePiece, savePlan, startRun, type Store } from './database';
-import { forgetAll, forgetRun, mouldHistory, pastOf, pastsOf, stock } from './past';
+import { forgetAll, forgetRun, keepAllTellings, mouldHistory, pastOf, pastsOf, stock } from './past';
 
 const TODAY = Date.UTC(2026, 5, 1, 12);
 const runs = demoRuns(TODAY);
@@ -127,8 +127,26 @@ describe('what the record knows', () => {
     await addEvents(store, run.id, [finish]);
     expect(await used()).toBe(one);
     await addEvents(store, run.id, run.events);
-    forgetRun(run.id);
+    await forgetRun(store, run.id);
     expect(await used()).toBeGreaterThan(one);
+  });
+
+  it('is kept once it is told, read again when the workshop opens, and told anew when something is added', async () => {
+    await keep(runs);
+    const before = await pastOf(store.db, tideline, TODAY);
+    await keepAllTellings(store);
+    const [{ n }] = (await store.db.all('SELECT count(*) AS n FROM tellings' as never)) as [{ n: number }];
+    expect(n).toBe(runs.filter((r) => r.finishedAt).length);
+    forgetAll();
+    expect(await pastOf(store.db, tideline, TODAY)).toEqual(before);
+    // What is kept is what is used: nothing is folded again for it.
+    await store.write((tx) =>
+      tx.run("UPDATE tellings SET body = json_set(body, '$.uses', json('[]'))" as never)
+    );
+    forgetAll();
+    expect((await pastOf(store.db, tideline, TODAY)).uses!.length).toBeLessThan(before.uses!.length);
+    for (const run of runs) await forgetRun(store, run.id);
+    expect(await pastOf(store.db, tideline, TODAY)).toEqual(before);
   });
 
   it('is asked for several plans at once, each as if alone', async () => {

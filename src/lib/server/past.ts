@@ -1,6 +1,6 @@
 import { learnedCling, type CupLoss } from '$core/batch';
 import { grouped } from '$core/grouped';
-import { gradeOf, type RunPoint } from '$core/inspect';
+import type { Grade, RunPoint } from '$core/inspect';
 import { acts } from '$core/pour';
 import type { Past, Plan, Shelf } from '$core/plan';
 import {
@@ -14,7 +14,20 @@ import {
   type HandTime
 } from '$core/run';
 import { entriesOf, paceOf, stockOf, type Entry, type LotLeft, type Pace, type Use } from '$core/shelf';
-import { allPieces, eventsOf, listRuns, readRuns, type Db, type Run } from './database';
+import {
+  eventsOf,
+  forgetTelling,
+  gradesByPlan,
+  gradesByRun,
+  keepTellings,
+  keptTellings,
+  listRuns,
+  readRuns,
+  untoldRuns,
+  type Db,
+  type Run,
+  type Store
+} from './database';
 
 /** One past use of a mould: what was cast in it, what it really took, and the colour it last saw. */
 export interface MouldUse {
@@ -39,14 +52,22 @@ interface Told {
   moulds: (MouldUse & { mouldId: string })[];
 }
 
+/** Raised whenever a finished run would tell something else than before: what was kept is then told anew. */
+const TOLD_BY = 1;
+
 /** A run that is finished never changes what it tells; one that goes on is folded anew. */
 const told = new Map<string, Told>();
+let kept = false;
 
 async function tellings(db: Db): Promise<Told[]> {
+  if (!kept) {
+    for (const [id, body] of await keptTellings(db, TOLD_BY)) told.set(id, JSON.parse(body) as Told);
+    kept = true;
+  }
   const rows = await listRuns(db);
   const unknown = rows.filter((r) => !r.finishedAt || !told.has(r.id)).map((r) => r.id);
-  const { good } = await readRuns(db, unknown);
   const fresh = new Map<string, Told>();
+  const { good } = await readRuns(db, unknown);
   for (const run of good) {
     const telling = readTelling(run, await eventsOf(db, run.id));
     fresh.set(run.id, telling);
@@ -55,11 +76,35 @@ async function tellings(db: Db): Promise<Told[]> {
   return rows.flatMap((r) => fresh.get(r.id) ?? told.get(r.id) ?? []);
 }
 
+/** Runs that are told in one go, so that whoever asks meanwhile is answered between. */
+const AT_ONCE = 10;
+
+/** Works out and keeps what finished runs tell, where it is not kept yet: a large record is slow to tell only once. */
+export async function keepAllTellings(store: Store): Promise<void> {
+  const untold = await untoldRuns(store.db, TOLD_BY);
+  for (let i = 0; i < untold.length; i += AT_ONCE) {
+    const { good } = await readRuns(store.db, untold.slice(i, i + AT_ONCE));
+    const bodies = [];
+    for (const run of good) {
+      const telling = readTelling(run, await eventsOf(store.db, run.id));
+      told.set(run.id, telling);
+      bodies.push({ runId: run.id, body: JSON.stringify(telling) });
+    }
+    await keepTellings(store, TOLD_BY, bodies);
+    await new Promise((next) => setImmediate(next));
+  }
+}
+
 /** Forgets what a run told, when something is added to it after its finish. */
-export const forgetRun = (runId: string) => told.delete(runId);
+export async function forgetRun(store: Store, runId: string): Promise<void> {
+  if (told.delete(runId) || kept) await forgetTelling(store, runId);
+}
 
 /** Forgets everything: another database is in place. */
-export const forgetAll = () => told.clear();
+export const forgetAll = () => {
+  told.clear();
+  kept = false;
+};
 
 function readTelling(run: Run, events: readonly AnyEvent[]): Told {
   const { tasks, computed, file } = run.frozen;
@@ -131,8 +176,8 @@ export const pastOf = async (db: Db, plan: Plan, today: number): Promise<Past> =
 
 /** What the record knows, for several plans at once: the record is read once. */
 export async function pastsOf(db: Db, plans: readonly Plan[], today: number): Promise<Past[]> {
-  const [all, cast] = await Promise.all([tellings(db), allPieces(db)]);
-  return plans.map((plan) => pastFrom(all, cast, plan, today));
+  const [all, grades] = await Promise.all([tellings(db), gradesByPlan(db)]);
+  return plans.map((plan) => pastFrom(all, grades.get(plan.id), { plan, today }));
 }
 
 /** What clings of each base, as far as the record tells: whichever base a plan is changed to, its own is at hand. */
@@ -149,21 +194,21 @@ function clingsOf(all: readonly Told[]): NonNullable<Past['clings']> {
   );
 }
 
-type Cast = Awaited<ReturnType<typeof allPieces>>;
-
-function pastFrom(all: readonly Told[], cast: Cast, plan: Plan, today: number): Past {
+function pastFrom(
+  all: readonly Told[],
+  grades: { reject: number; of: number } | undefined,
+  { plan, today }: { plan: Plan; today: number }
+): Past {
   const clings = clingsOf(all);
   const hands = learnedHands(all.flatMap((t) => t.hands));
-  const pieces = cast.filter(({ run }) => run.planId === plan.id);
   const lastColours = new Map<string, { colour: string; name: string; dye: boolean }>();
   for (const use of all.flatMap((t) => t.moulds).sort((a, b) => a.at - b.at))
     lastColours.set(use.mouldId, { colour: use.colour, name: use.colourName, dye: use.dye });
-  const rejected = pieces.filter((p) => gradeOf(p.report) === 'reject').length;
   return {
     today,
     ...(clings.size ? { clings } : {}),
     ...(hands.size ? { hands } : {}),
-    ...(pieces.length ? { rejects: { count: rejected, of: pieces.length } } : {}),
+    ...(grades ? { rejects: { count: grades.reject, of: grades.of } } : {}),
     lastColours,
     uses: all.flatMap((t) => t.uses)
   };
@@ -206,10 +251,6 @@ export async function lotBooks(db: Db, shelf: Shelf, today: number): Promise<Lot
 
 /** Every run as the record's charts show it, with the grades of its pieces. */
 export async function pointsOf(db: Db): Promise<RunPoint[]> {
-  const [all, cast] = await Promise.all([tellings(db), allPieces(db)]);
-  const grades = grouped(cast, (p) => [p.run.id]);
-  return all.map(({ point }) => ({
-    ...point,
-    grades: (grades.get(point.runId) ?? []).map((p) => gradeOf(p.report))
-  }));
+  const [all, grades] = await Promise.all([tellings(db), gradesByRun(db)]);
+  return all.map(({ point }) => ({ ...point, grades: (grades.get(point.runId) ?? []) as Grade[] }));
 }

@@ -13,7 +13,7 @@ import {
   type Contents,
   type Store
 } from './database';
-import { forgetAll } from './past';
+import { forgetAll, keepAllTellings } from './past';
 import { endThreads, inThread } from './sums';
 
 const MIGRATIONS = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'drizzle');
@@ -37,6 +37,8 @@ async function begin(): Promise<Store> {
   const fresh = await openStore(ADDRESS, MIGRATIONS);
   await freezeOldRuns(fresh);
   await dailyCopy(fresh);
+  // A large record is told while the workshop is already open.
+  void keepAllTellings(fresh).catch(() => undefined);
   daily ??= setInterval(() => void store().then(dailyCopy), HOUR);
   daily.unref();
   return fresh;

@@ -33,6 +33,7 @@
     ['/colours/drops', 'Weigh drops', ''],
     ['/shelf', 'Shelf', 'moulds, bases, lots, tools'],
     ['/shelf/make-mould', 'Make a mould', ''],
+    ['/shelf/import', 'Import a table', 'colourants, vessels, scales, lots from CSV'],
     ['/record', 'Record', 'runs, pieces, lessons'],
     ['/record/compare', 'Compare two runs', ''],
     ['/guide', 'Guide', 'a page for each stage'],

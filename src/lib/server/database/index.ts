@@ -56,6 +56,7 @@ export {
   type InspectedPiece
 } from './record';
 export { archiveOf, countsOf, readArchive, restoreArchive, type Archive } from './archive';
+export { forgetTelling, gradesByPlan, gradesByRun, keepTellings, keptTellings, untoldRuns } from './tellings';
 export { inspectedCounts, RECORD_PAGE, recordPage, type RecordAsked } from './record-list';
 export { findAll, type Hit } from './find';
 export { copiesOf, copyBeforeRestore, copyOfToday } from './backup';

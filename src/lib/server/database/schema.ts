@@ -119,6 +119,16 @@ export const lessons = sqliteTable(
   (t) => [index('lessons_run').on(t.runId)]
 );
 
+/** What a finished run told stock, moulds and charts, worked out once: it can always be worked out again. */
+export const tellings = sqliteTable('tellings', {
+  runId: text('run_id')
+    .primaryKey()
+    .references(() => runs.id, { onDelete: 'cascade' }),
+  /** The version of the rules it was told by. */
+  rules: integer('rules').notNull(),
+  body: text('body').notNull()
+});
+
 /** What was deleted, so that a write from a bench that did not know is told. */
 export const deletions = sqliteTable(
   'deletions',

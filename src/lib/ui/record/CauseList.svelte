@@ -48,6 +48,7 @@
             {@const key = `${own.groupId}|${f.defect}|${l.id}`}
             <li class="flex flex-wrap items-center gap-x-4 gap-y-1 py-2.5">
               <span
+                role="img"
                 class="flex w-9 gap-1"
                 title={WORDS[marks(l.strength)]}
                 aria-label={WORDS[marks(l.strength)]}

@@ -34,6 +34,7 @@
     <div class="flex items-baseline justify-between">
       <h2 class="text-[1.35rem]">Moulds</h2>
       <span class="flex gap-2">
+        <a class="button bare" href="/shelf/import">Import a table</a>
         <a class="button" href="/shelf/make-mould">Make a mould</a>
         <a class="button" href="/shelf/moulds/new">New mould</a>
       </span>

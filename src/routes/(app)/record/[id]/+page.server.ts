@@ -1,7 +1,7 @@
 import { correctionsOf, debriefOf, factsOf, handsOf } from '$core/run';
 import { causesIn } from '$lib/server/causes';
 import { foldedRun } from '$lib/run';
-import { listLessons, piecesOf, readEvents } from '$lib/server/database';
+import { listCards, listLessons, piecesOf, readEvents } from '$lib/server/database';
 import { runOfPage } from '$lib/server/run-page';
 import { store } from '$lib/server/store';
 
@@ -21,6 +21,7 @@ export const load = async ({ params }) => {
     shelf: file.shelf,
     planId: run.planId,
     causes: await causesIn(db, run),
+    moulds: (await listCards(db, 'moulds')).map(({ id, name }) => ({ id, name })),
     base: computed.bases.map((b) => b.name).join(', '),
     computed,
     facts: factsOf(computed, state),

@@ -179,8 +179,8 @@
     await invalidateAll();
   }
 
-  async function repeat() {
-    const made = await send<Plan>('POST', `/runs/${data.run.id}/repeat`);
+  async function repeat(mouldId?: string) {
+    const made = await send<Plan>('POST', `/runs/${data.run.id}/repeat`, mouldId ? { mouldId } : undefined);
     if (made.ok) await goto(`/plans/${made.value.id}`);
     else problems = made.problems;
   }
@@ -200,7 +200,16 @@
       <h1 class="text-[1.9rem]">{data.run.name}</h1>
     </div>
     {#if data.open}<a class="button go" href="/run/{data.run.id}">Go on with the run</a>{/if}
-    <button class="button {data.open ? '' : 'go'}" onclick={repeat}>Repeat as poured</button>
+    <Choice
+      class="!w-48"
+      label="Repeat in another mould"
+      value=""
+      placeholder="In another mould…"
+      options={data.moulds.map((m) => ({ value: m.id, label: m.name }))}
+      onchange={(id) => repeat(id)}
+    />
+    <a class="button" href="/record/{data.run.id}/buyer">For the buyer</a>
+    <button class="button {data.open ? '' : 'go'}" onclick={() => repeat()}>Repeat as poured</button>
   </header>
   {#each problems as problem (problem.code + problem.path)}<div class="mt-2">
       <ProblemNote {problem} />

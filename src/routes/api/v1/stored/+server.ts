@@ -48,7 +48,7 @@ export const PUT = async ({ url, request }) => {
 export const DELETE = async ({ url }) => {
   const { kind, id } = asked(url);
   const opened = await store();
-  forgetRun(id);
+  await forgetRun(opened, id);
   const gone =
     kind === 'runs'
       ? await removeRun(opened, id)

@@ -22,7 +22,8 @@ export const GET = async ({ params }) => {
 
 /** Takes a run out of the record, with its events, pieces and lessons. */
 export const DELETE = async ({ params }) => {
-  const gone = await removeRun(await store(), params.id);
-  forgetRun(params.id);
+  const opened = await store();
+  const gone = await removeRun(opened, params.id);
+  await forgetRun(opened, params.id);
   return gone ? new Response(null, { status: 204 }) : notHere('run', params.id);
 };

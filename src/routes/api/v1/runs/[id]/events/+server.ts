@@ -39,6 +39,6 @@ export const POST = async ({ params, request }) => {
   const opened = await store();
   if (!(await runExists(opened.db, params.id))) return notHere('run', params.id);
   await addEvents(opened, params.id, body.value);
-  forgetRun(params.id);
+  await forgetRun(opened, params.id);
   return json({ stored: body.value.map((e) => e.id) }, { status: 201 });
 };

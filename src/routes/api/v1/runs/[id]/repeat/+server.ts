@@ -1,13 +1,26 @@
 import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
-import { planFromRun } from '$core/run';
-import { eventsOf, importPlanFile, readRun } from '$lib/server/database';
-import { notHere, refuse } from '$lib/server/respond';
+import { z } from 'zod';
+import { computePlan, type Plan, type Shelf } from '$core/plan';
+import { planFromRun, scaledTo } from '$core/run';
+import { problem } from '$lib/server/body';
+import { eventsOf, importPlanFile, readRun, wholeShelf, type Db } from '$lib/server/database';
+import { notHere, readBody, refuse } from '$lib/server/respond';
 import { foldedRun } from '$lib/run';
 import { store } from '$lib/server/store';
 
-/** Makes a plan of what was really poured and weighed, with the cards the run used. */
-export const POST = async ({ params }) => {
+/** Another mould to repeat it in; the run's own where nothing is sent. */
+const Asked = z.object({
+  mouldId: z.string().max(200).optional(),
+  cavityId: z.string().max(200).optional(),
+  count: z.number().int().positive().max(2000).optional()
+});
+
+/** Makes a plan of what was really poured and weighed, with the cards the run used; in another mould where one is named. */
+export const POST = async ({ params, request }) => {
+  const empty = !request.headers.get('content-length') || request.headers.get('content-length') === '0';
+  const body = empty ? { value: {} as z.infer<typeof Asked> } : await readBody(request, Asked);
+  if ('refused' in body) return body.refused;
   const opened = await store();
   const read = await readRun(opened.db, params.id);
   if (!read) return notHere('run', params.id);
@@ -17,8 +30,34 @@ export const POST = async ({ params }) => {
   const state = foldedRun(run.frozen, await eventsOf(opened.db, run.id));
   const day = new Date(run.startedAt).toISOString().slice(0, 10);
   const as = { id: newId(), name: `${run.name}, as poured ${day}`.slice(0, 80) };
-  const plan = planFromRun(file.plan, computed, state, as);
+  const poured = planFromRun(file.plan, computed, state, as);
+  const other =
+    body.value.mouldId === undefined ? undefined : await inOther(opened.db, poured, file.shelf, body.value);
+  if (other === 'no mould')
+    return refuse([
+      problem('mould-missing', 'There is no such mould or cavity.', 'Choose one that is on the shelf.')
+    ]);
+  const { plan, shelf } = other ?? { plan: poured, shelf: file.shelf };
   const beside = (wanted: string) => `${wanted.slice(0, 40)}-${newId().slice(0, 8)}`;
-  const stored = await importPlanFile(opened, { plan, shelf: file.shelf }, beside, Date.now());
+  const stored = await importPlanFile(opened, { plan, shelf }, beside, Date.now());
   return json(stored, { status: 201 });
 };
+
+/** The plan in another mould of the shelf, and the cards it needs then. */
+async function inOther(db: Db, plan: Plan, shelf: Shelf, asked: z.infer<typeof Asked>) {
+  const mould = (await wholeShelf(db)).moulds.find((m) => m.id === asked.mouldId);
+  const cavity =
+    mould?.cavities.find((c) => c.id === asked.cavityId) ?? (asked.cavityId ? undefined : mould?.cavities[0]);
+  if (!mould || !cavity) return 'no mould';
+  const to = {
+    mouldId: mould.id,
+    cavityId: cavity.id,
+    name: cavity.name,
+    count: asked.count ?? cavity.count
+  };
+  const scaled = scaledTo(plan, computePlan(plan, shelf), to);
+  return {
+    plan: { ...scaled, name: `${plan.name}, in ${mould.name}`.slice(0, 80) },
+    shelf: { ...shelf, moulds: [mould] }
+  };
+}

@@ -1,0 +1,6 @@
+CREATE TABLE `tellings` (
+	`run_id` text PRIMARY KEY NOT NULL,
+	`rules` integer NOT NULL,
+	`body` text NOT NULL,
+	FOREIGN KEY (`run_id`) REFERENCES `runs`(`id`) ON UPDATE no action ON DELETE cascade
+);

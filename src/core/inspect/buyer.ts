@@ -1,0 +1,86 @@
+import type { Computed, Plan } from '../plan';
+import { acts } from '../pour';
+
+/** What a buyer is promised of a repeat, and what not: sentences in plain words. */
+export interface BuyerSheet {
+  matches: string[];
+  differs: string[];
+  care: string[];
+}
+
+/** What is agreed to differ: a colour by ΔE00, a weight by a share. */
+export interface Tolerance {
+  deltaE: number;
+  weight: number;
+}
+
+/** What most workshops can keep to from one day to another: ΔE00 3 is seen side by side only. */
+export const USUAL_TOLERANCE: Tolerance = { deltaE: 3, weight: 0.05 };
+
+/** Acts whose result is never twice the same, and what it is that differs. */
+const CHANCE: Record<string, string> = {
+  swirl: 'how the swirl turns',
+  puddle: 'the outline of each ring of colour',
+  column: 'the outline of each ring of colour',
+  drag: 'how far each drawn line runs',
+  blow: 'where the blown colour spreads',
+  ribbon: 'the thickness of each drawn line',
+  specks: 'where each speck lies',
+  dust: 'how the dust fades',
+  chamber: 'the line where two colours meet'
+};
+
+/**
+ * A sheet for the buyer of a repeat: what will match and what cannot, from the plan's own acts, bases and finish. A figure stands in
+ * it only where the plan gives it.
+ */
+export function buyerSheet(plan: Plan, computed: Computed, tolerance: Tolerance): BuyerSheet {
+  const kinds = plan.steps.filter((s) => !s.muted).map((s) => s.act.kind);
+  const shaping = kinds.filter((k) => acts.find(k)?.group === 'pour in' || acts.find(k)?.group === 'move');
+  const marbled = plan.cups.some((c) => c.mixing === 'marbled' || c.mixing === 'speckled');
+  const grams = computed.groups.map((g) => ({
+    name: g.name,
+    each: g.layers.reduce((s, l) => s + l.grams, 0) / Math.max(1, g.count)
+  }));
+  const colours = computed.cups.filter((c) => c.shareOfPour > 0).map((c) => c.name);
+  const layered = new Set(kinds).size > 0 && shaping.every((k) => k === 'lay' || k === 'coat');
+  return {
+    matches: [
+      'The shape: every piece comes from the same mould.',
+      `The colours (${colours.join(', ')}), each within a difference of ${tolerance.deltaE} (ΔE00): seen only side by side in daylight.`,
+      ...grams.map(
+        (g) =>
+          `The weight of ${g.name}: ${g.each.toFixed(0)} g, ${(tolerance.weight * 100).toFixed(0)} % more or less.`
+      ),
+      ...(layered
+        ? ['The order of the layers and where they meet, within a millimetre.']
+        : ['How much of each colour is in it.'])
+    ],
+    differs: [
+      ...new Set([
+        ...kinds.flatMap((k) => (CHANCE[k] ? [`No two pieces are alike in ${CHANCE[k]}.`] : [])),
+        ...(marbled ? ['No two pieces are alike in their veins and specks.'] : []),
+        ...(computed.bases.some((b) => b.kind === 'soap')
+          ? ['Soap yellows a little and shrinks as it cures.']
+          : []),
+        ...(computed.bases.some((b) => b.kind === 'concrete' || b.kind === 'gypsum')
+          ? ['Small pores and clouds belong to the material.']
+          : []),
+        'A photo shows colours otherwise than daylight.'
+      ])
+    ],
+    care: computed.bases.flatMap((b) => CARE[b.kind] ?? [])
+  };
+}
+
+/** What a buyer has to know of each material; never a promise beyond what local rules and a test allow. */
+const CARE: Partial<Record<Computed['bases'][number]['kind'], string[]>> = {
+  resin: ['Keep it from heat and strong sun. Not for food.'],
+  gypsum: [
+    'Wipe it dry; keep standing water from it. Not for food unless it was tested and sealed for that.'
+  ],
+  concrete: ['Acids mark it: lemon, vinegar, wine.'],
+  soap: ['For the skin; keep it dry between uses. Its ingredients are on the label.'],
+  'melt and pour': ['For the skin; keep it wrapped until it is used.'],
+  plastisol: ['Not a toy for small children. Keep it from heat and from varnished wood.']
+};
