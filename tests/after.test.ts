@@ -242,7 +242,7 @@ describe('keeping', () => {
     });
     expect([kept.status, await names()]).toEqual([422, before]);
     await bench.go('/shelf/import');
-    await bench.page.type('[aria-label=\"Or paste it here\"]', 'pot;kind;shade\nmarsh green;paste;#3f6b4a\n');
+    await bench.page.type('[aria-label="Or paste it here"]', 'pot;kind;shade\nmarsh green;paste;#3f6b4a\n');
     await bench.page.keyboard.press('Tab');
     await bench.says('[data-testid="import-rows"]', 'colour is missing');
     await bench.choose('Column of colour, #rrggbb', 'shade');

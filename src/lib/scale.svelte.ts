@@ -13,7 +13,7 @@ export interface BenchScale {
 }
 
 /** A live scale on this page: its latest reading, and what can be asked of it. */
-export class LiveScale implements BenchScale {
+class LiveScale implements BenchScale {
   readonly standIn = true;
   reading = $state<Reading>();
   connected = $state(false);

@@ -2,6 +2,7 @@ export { startingLibrary } from './library';
 export { landed, Lot } from './lot';
 export {
   entriesOf,
+  mergedUses,
   needsOf,
   paceOf,
   stockOf,

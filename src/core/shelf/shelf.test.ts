@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { entriesOf, landed, Lot, needsOf, paceOf, stockOf, vesselFor } from '.';
+import { entriesOf, landed, Lot, mergedUses, needsOf, paceOf, stockOf, vesselFor } from '.';
 
 const DAY = 86_400_000;
 const lot = (id: string, over: Partial<Lot> = {}): Lot => ({
@@ -129,6 +129,46 @@ describe('the entries of a lot', () => {
       );
     // Taken back, it is as it was.
     expect(stockOf(lots, uses, 0).map((s) => s.left)).toEqual([0, 90]);
+  });
+
+  it('merged uses leave every lot exactly as all of them do', () => {
+    const moment = fc.integer({ min: 0, max: 40 });
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            days: moment,
+            grams: fc.integer({ min: 1, max: 60 }),
+            key: fc.constantFrom('colourant:blue', 'colourant:red')
+          }),
+          { maxLength: 30 }
+        ),
+        fc.array(
+          fc.record({
+            bought: moment,
+            useBy: fc.option(moment, { nil: undefined }),
+            fix: fc.option(moment, { nil: undefined }),
+            by: fc.integer({ min: -50, max: 50 })
+          }),
+          { minLength: 1, maxLength: 4 }
+        ),
+        (taken, bought) => {
+          const lots = bought.map((b, i) =>
+            lot(`lot-${i}`, {
+              boughtAt: b.bought * DAY,
+              ...(b.useBy === undefined ? {} : { useBy: b.useBy * DAY }),
+              ...(b.fix === undefined
+                ? {}
+                : { corrections: [{ id: 'fix-00001', at: b.fix * DAY, grams: b.by, why: '' }] })
+            })
+          );
+          const uses = taken.map((t) => ({ key: t.key, grams: t.grams, at: t.days * DAY + 1 }));
+          const left = (u: typeof uses) => stockOf(lots, u, 0).map((s) => s.left);
+          expect(left(mergedUses(lots, uses) as typeof uses)).toEqual(left(uses));
+          expect(mergedUses(lots, uses).length).toBeLessThanOrEqual(2 * lots.length);
+        }
+      )
+    );
   });
 
   it('never leave less than nothing', () => {

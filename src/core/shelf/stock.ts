@@ -69,6 +69,30 @@ export function entriesOf(lots: readonly Lot[], uses: readonly Use[]): Entry[] {
   return entries;
 }
 
+/**
+ * The same uses in as few as leave every lot the same: what was taken of one key between two moments at which something changes there
+ * (a lot comes, is counted anew) is one use, and what no lot was there for is none.
+ */
+export function mergedUses(lots: readonly Lot[], uses: readonly Use[]): Use[] {
+  const moments = new Map<string, number[]>();
+  for (const lot of lots) {
+    const key = stockKey(lot.of, lot.id);
+    const own = moments.get(key) ?? [];
+    own.push(lot.boughtAt, ...(lot.corrections ?? []).map((c) => c.at));
+    moments.set(key, own);
+  }
+  for (const own of moments.values()) own.sort((a, b) => a - b);
+  const merged = new Map<string, Use>();
+  for (const { key, grams, at } of uses) {
+    const since = moments.get(key)?.findLast((m) => m <= at);
+    if (since === undefined) continue;
+    const place = `${key}|${since}`;
+    const before = merged.get(place);
+    merged.set(place, { key, grams: grams + (before?.grams ?? 0), at: Math.max(at, before?.at ?? 0) });
+  }
+  return [...merged.values()];
+}
+
 /** What is left of each lot: the sum of its entries. */
 export function stockOf(lots: readonly Lot[], uses: readonly Use[], today: number): LotLeft[] {
   const left = new Map<string, number>();

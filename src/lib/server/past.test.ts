@@ -8,7 +8,8 @@ import { demoLots } from '$demo/lots';
 import { rockpool, samphire, tideline } from '$demo/plans';
 import { demoRuns } from '$demo/runs';
 import { AnyEvent, type FrozenRun } from '$core/run';
-import { addEvents, openStore, savePiece, savePlan, startRun, type Store } from './database';
+import type { Lot } from '$core/shelf';
+import { addEvents, openStore, saveCard, savePiece, savePlan, startRun, type Store } from './database';
 import { forgetAll, forgetRun, keepAllTellings, mouldHistory, pastOf, pastsOf, stock } from './past';
 
 const TODAY = Date.UTC(2026, 5, 1, 12);
@@ -23,7 +24,41 @@ beforeEach(async () => {
   store = await openStore(join(folder, 'test.db'), 'drizzle');
   const plans = new Map(runs.map((r) => [r.frozen.file.plan.id, r.frozen.file.plan]));
   for (const plan of plans.values()) await savePlan(store, plan, { basedOn: 'new', now: 1 });
+  for (const lot of lotsOfAll()) await saveCard(store, 'lots', lot, { basedOn: 'new', now: 1 });
 });
+
+/** A lot of everything that the runs take, bought before all of them: what no lot is kept of is not counted. */
+function lotsOfAll(): Lot[] {
+  const keys = new Set(
+    runs.flatMap((r) =>
+      r.frozen.tasks.flatMap((t) => (t.kind === 'weigh' ? (t.takes ?? []).map((x) => x.key) : []))
+    )
+  );
+  return [...keys].flatMap((key, i): Lot[] => {
+    const [kind, id, part] = key.split(':');
+    const of =
+      kind === 'part'
+        ? ({ kind, baseId: id!, part: part! } as const)
+        : kind === 'colourant'
+          ? ({ kind, colourantId: id! } as const)
+          : undefined;
+    return of
+      ? [
+          {
+            id: `lot-${i}-all`,
+            name: key,
+            of,
+            grams: 100_000,
+            price: 0,
+            tax: 0,
+            carriage: 0,
+            boughtAt: 0,
+            place: ''
+          }
+        ]
+      : [];
+  });
+}
 afterEach(async () => {
   await store.close();
   rmSync(folder, { recursive: true });

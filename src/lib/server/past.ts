@@ -13,7 +13,17 @@ import {
   type AnyEvent,
   type HandTime
 } from '$core/run';
-import { entriesOf, paceOf, stockOf, type Entry, type LotLeft, type Pace, type Use } from '$core/shelf';
+import {
+  entriesOf,
+  mergedUses,
+  paceOf,
+  stockOf,
+  type Entry,
+  type Lot,
+  type LotLeft,
+  type Pace,
+  type Use
+} from '$core/shelf';
 import {
   eventsOf,
   forgetTelling,
@@ -21,6 +31,7 @@ import {
   gradesByRun,
   keepTellings,
   keptTellings,
+  listCards,
   listRuns,
   readRuns,
   untoldRuns,
@@ -176,8 +187,32 @@ export const pastOf = async (db: Db, plan: Plan, today: number): Promise<Past> =
 
 /** What the record knows, for several plans at once: the record is read once. */
 export async function pastsOf(db: Db, plans: readonly Plan[], today: number): Promise<Past[]> {
-  const [all, grades] = await Promise.all([tellings(db), gradesByPlan(db)]);
-  return plans.map((plan) => pastFrom(all, grades.get(plan.id), { plan, today }));
+  const [all, grades, lots] = await Promise.all([tellings(db), gradesByPlan(db), listCards(db, 'lots')]);
+  const common = commonPast(all, lots, today);
+  return plans.map((plan) => {
+    const own = grades.get(plan.id);
+    return { ...common, ...(own ? { rejects: { count: own.reject, of: own.of } } : {}) };
+  });
+}
+
+/** What the record knows whatever is planned. */
+function commonPast(all: readonly Told[], lots: readonly Lot[], today: number): Past {
+  const clings = clingsOf(all);
+  const hands = learnedHands(all.flatMap((t) => t.hands));
+  const lastColours = new Map<string, { colour: string; name: string; dye: boolean }>();
+  for (const use of all.flatMap((t) => t.moulds).sort((a, b) => a.at - b.at))
+    lastColours.set(use.mouldId, { colour: use.colour, name: use.colourName, dye: use.dye });
+  return {
+    today,
+    ...(clings.size ? { clings } : {}),
+    ...(hands.size ? { hands } : {}),
+    lastColours,
+    // Thousands of weighings come to a few uses; what is left of every lot is the same.
+    uses: mergedUses(
+      lots,
+      all.flatMap((t) => t.uses)
+    )
+  };
 }
 
 /** What clings of each base, as far as the record tells: whichever base a plan is changed to, its own is at hand. */
@@ -192,26 +227,6 @@ function clingsOf(all: readonly Told[]): NonNullable<Past['clings']> {
       return learned ? [[baseId, learned] as const] : [];
     })
   );
-}
-
-function pastFrom(
-  all: readonly Told[],
-  grades: { reject: number; of: number } | undefined,
-  { plan, today }: { plan: Plan; today: number }
-): Past {
-  const clings = clingsOf(all);
-  const hands = learnedHands(all.flatMap((t) => t.hands));
-  const lastColours = new Map<string, { colour: string; name: string; dye: boolean }>();
-  for (const use of all.flatMap((t) => t.moulds).sort((a, b) => a.at - b.at))
-    lastColours.set(use.mouldId, { colour: use.colour, name: use.colourName, dye: use.dye });
-  return {
-    today,
-    ...(clings.size ? { clings } : {}),
-    ...(hands.size ? { hands } : {}),
-    ...(grades ? { rejects: { count: grades.reject, of: grades.of } } : {}),
-    lastColours,
-    uses: all.flatMap((t) => t.uses)
-  };
 }
 
 /** Everything that was cast in a mould, latest first. */

@@ -4,7 +4,7 @@ import { dueOf } from '$core/run';
 import {
   eventsOf,
   listLessons,
-  listRuns,
+  openRuns,
   readPlans,
   readRuns,
   recentPieces,
@@ -23,13 +23,12 @@ const startOfDay = (ms: number): number => new Date(ms).setHours(0, 0, 0, 0);
 export const load = async ({ request }) => {
   const { db } = await store();
   const kept = await keptWays(db);
-  const [runs, plans, shelf, pieces] = await Promise.all([
-    listRuns(db),
+  const [open, plans, shelf, pieces] = await Promise.all([
+    openRuns(db, LOOK_BACK),
     readPlans(db),
     wholeShelf(db),
     recentPieces(db, 8)
   ]);
-  const open = runs.filter((r) => !r.finishedAt).slice(0, LOOK_BACK);
   const shown = [...new Set([...open.map((r) => r.id), ...pieces.map((p) => p.runId)])];
   const { good, broken } = await readRuns(db, shown);
   const going = await Promise.all(
@@ -84,7 +83,7 @@ export const load = async ({ request }) => {
     pieces,
     drawn,
     broken: [...plans.broken, ...broken],
-    empty: !plans.good.length && !plans.broken.length && !runs.length,
+    empty: !plans.good.length && !plans.broken.length && !open.length && !pieces.length,
     shelf
   };
 };

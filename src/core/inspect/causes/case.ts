@@ -69,7 +69,7 @@ export const tasksHere = <K extends Task['kind']>(
   );
 
 /** The step of a task, as planned. */
-export const stepOf = (c: Case, stepId: string): Step | undefined =>
+const stepOf = (c: Case, stepId: string): Step | undefined =>
   c.plan.steps.find((s) => s.id === stepId);
 
 /** Steps of a kind of act that these cavities should have had, with what became of them. */

@@ -34,6 +34,7 @@ export {
   findRun,
   freezeOldRuns,
   listRuns,
+  openRuns,
   readEvents,
   readRun,
   readRuns,

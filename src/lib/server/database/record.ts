@@ -73,23 +73,29 @@ export async function savePiece(
 
 /** The latest inspected pieces, with their run and first photo. */
 export async function recentPieces(db: Db, most: number) {
+  // The few that are shown are chosen first, along their index: the rest of a large record is not looked at.
+  const latest = db
+    .select()
+    .from(pieces)
+    .orderBy(desc(pieces.changedAt), asc(pieces.number))
+    .limit(most)
+    .as('latest');
   return db
     .select({
-      id: pieces.id,
-      groupId: pieces.groupId,
-      number: pieces.number,
-      grade: pieces.grade,
+      id: latest.id,
+      groupId: latest.groupId,
+      number: latest.number,
+      grade: latest.grade,
       runId: runs.id,
       runName: runs.name,
-      changedAt: pieces.changedAt,
+      changedAt: latest.changedAt,
       photo: photos.id
     })
-    .from(pieces)
-    .innerJoin(runs, eq(runs.id, pieces.runId))
-    .leftJoin(photos, eq(photos.pieceId, pieces.id))
-    .groupBy(pieces.id)
-    .orderBy(desc(pieces.changedAt), asc(pieces.number))
-    .limit(most);
+    .from(latest)
+    .innerJoin(runs, eq(runs.id, latest.runId))
+    .leftJoin(photos, eq(photos.pieceId, latest.id))
+    .groupBy(latest.id)
+    .orderBy(desc(latest.changedAt), asc(latest.number));
 }
 
 /** Every piece of the record with its run, for lists and the CSV. */

@@ -1,4 +1,4 @@
-import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import { asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { PlanFile } from '$core/plan';
 import { AnyEvent, finishOf, freeze, FrozenRun } from '$core/run';
@@ -100,9 +100,17 @@ export async function runExists(db: Db, id: string): Promise<boolean> {
   return (await db.select({ id: runs.id }).from(runs).where(eq(runs.id, id))).length > 0;
 }
 
-/** All runs by their rows, latest first. */
-export const listRuns = (db: Db): Promise<RunRow[]> =>
-  db.select(ROW).from(runs).orderBy(desc(runs.startedAt));
+/** All runs by their rows, latest first; so many of them where that is said. */
+export const listRuns = (db: Db, most?: number): Promise<RunRow[]> =>
+  db
+    .select(ROW)
+    .from(runs)
+    .orderBy(desc(runs.startedAt))
+    .limit(most ?? -1);
+
+/** Runs that are still open, latest first. */
+export const openRuns = (db: Db, most: number): Promise<RunRow[]> =>
+  db.select(ROW).from(runs).where(isNull(runs.finishedAt)).orderBy(desc(runs.startedAt)).limit(most);
 
 /** Several runs with what they froze, in the order asked for, and those that cannot be read. */
 export async function readRuns(db: Db, ids: readonly string[]): Promise<{ good: Run[]; broken: Broken[] }> {

@@ -77,7 +77,11 @@ export const pieces = sqliteTable(
     report: text('report').notNull(),
     changedAt: integer('changed_at').notNull()
   },
-  (t) => [uniqueIndex('pieces_place').on(t.runId, t.groupId, t.number)]
+  (t) => [
+    uniqueIndex('pieces_place').on(t.runId, t.groupId, t.number),
+    index('pieces_changed').on(t.changedAt),
+    index('pieces_grade').on(t.runId, t.grade)
+  ]
 );
 
 export const photos = sqliteTable(

@@ -25,7 +25,7 @@ const shown = (side: NonNullable<Awaited<ReturnType<typeof sideOf>>>) => ({
 
 export const load = async ({ url }) => {
   const { db } = await store();
-  const runs = (await listRuns(db)).slice(0, 200).map(({ id, name, startedAt }) => ({ id, name, startedAt }));
+  const runs = (await listRuns(db, 200)).map(({ id, name, startedAt }) => ({ id, name, startedAt }));
   const [a, b] = await Promise.all(['a', 'b'].map((k) => sideOf(db, url.searchParams.get(k))));
   const found =
     a && b
