@@ -134,7 +134,10 @@ await picture('match', '/colours/match', {
   }
 });
 await picture('record', '/record');
-await picture('inspect', '/record/tideline-first', { height: 1240 });
+await picture('inspect', '/record/tideline-first', {
+  height: 1240,
+  before: (page) => page.waitForSelector('[data-testid="inspect"] [data-drawn="whole"]')
+});
 await picture('charts', '/record/charts', {
   before: (page) =>
     page.waitForFunction(() => [...document.querySelectorAll('canvas')].every((c) => c.width > 300))

@@ -164,6 +164,8 @@ describe('what may be done now', () => {
     const offered = couldDo(knobs, fold(knobs, events), { now, dayStart: 0 });
     const heron = offered.find((c) => c.task.id === 'weigh:heron:A')!;
     const gate = knobs.tasks.find((t) => t.id === 'gate:gate-heron') as GateTask;
+    // Nothing says yet when the layer after it has its turn.
+    expect(offered.find((c) => c.task.id === 'weigh:foam:A')!.notBefore).toBe(Infinity);
     expect(heron.notBefore).toBeGreaterThan(now);
     expect(heron.notBefore).toBeLessThan(events.at(-1)!.at + gate.minutes * MINUTE);
     const open = couldDo(

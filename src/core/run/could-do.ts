@@ -103,6 +103,11 @@ function tooEarly(
   );
   const pour = state.tasks[pours]?.task;
   if (begun || pour?.kind !== 'pour') return {};
+  // Another layer comes first in the same cavities: when this one's turn is, nothing says yet.
+  const below = state.tasks
+    .slice(0, pours)
+    .some((t) => t.task.kind === 'pour' && t.task.groupId === pour.groupId && t.status === 'open');
+  if (below) return { notBefore: Infinity, why: 'another layer goes in first' };
   const gate = state.tasks
     .slice(0, pours)
     .findLast((t) => t.task.kind === 'gate' && t.task.groupId === pour.groupId && t.status === 'open')?.task;

@@ -95,7 +95,7 @@ function stands({ needs, letDowns }: Computed): Check {
     id: 'stock',
     words: 'Everything that is weighed stands here, enough of it',
     more: [
-      ...needs.map((n) => `${n.name}, ${n.grams < 10 ? n.grams.toFixed(1) : n.grams.toFixed(0)} g`),
+      ...needs.map((n) => `${n.name}, ${n.grams.toFixed(n.grams < 1 ? 2 : n.grams < 10 ? 1 : 0)} g`),
       ...made
     ]
   };

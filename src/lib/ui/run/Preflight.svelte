@@ -30,6 +30,12 @@
   const planned = $derived(frozen.file.plan.bench.roomCelsius);
   let celsius = $state<number>();
 
+  // The next check is always in sight.
+  let list = $state<HTMLElement>();
+  $effect(() => {
+    if (next) list?.querySelector(`[data-check="${next}"]`)?.scrollIntoView({ block: 'nearest' });
+  });
+
   /** Ticks a check; the room's says what was read. */
   export function tick(id: string) {
     if (run.ticked.has(id)) return;
@@ -49,10 +55,10 @@
     </ul>
   </div>
 {/if}
-<ul class="mt-4 max-w-[54rem] border-t border-rule" data-testid="preflight">
+<ul class="mt-4 max-w-[54rem] border-t border-rule" data-testid="preflight" bind:this={list}>
   {#each checks as check (check.id)}
     {@const on = run.ticked.has(check.id)}
-    <li class="flex min-h-[60px] items-start gap-4 border-b border-rule py-2">
+    <li data-check={check.id} class="flex min-h-[60px] items-start gap-4 border-b border-rule py-2">
       <button
         class="grid size-11 shrink-0 place-items-center rounded-lg border-2 {on
           ? 'border-verdigris bg-verdigris text-on-verdigris'
