@@ -255,7 +255,7 @@
 
   /** What a pot read before and after: “212.4 − 205.1”. */
   function byDifference(text: string): [string, string] | undefined {
-    const [full, rest, ...more] = text.split(/\s+[-−–]\s+/);
+    const [full, rest, ...more] = text.split(/\s*[-−–]\s*/);
     return full?.trim() && rest?.trim() && !more.length ? [full, rest] : undefined;
   }
 
@@ -292,7 +292,6 @@
     const typing = isTyping(event);
     if (event.key === ' ' || (event.key === 'Enter' && typing)) {
       if (event.target instanceof HTMLButtonElement) event.target.blur();
-      if (typing && event.key === ' ') return;
       event.preventDefault();
       if (!event.repeat) confirm();
       return;
