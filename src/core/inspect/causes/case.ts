@@ -69,8 +69,7 @@ export const tasksHere = <K extends Task['kind']>(
   );
 
 /** The step of a task, as planned. */
-const stepOf = (c: Case, stepId: string): Step | undefined =>
-  c.plan.steps.find((s) => s.id === stepId);
+const stepOf = (c: Case, stepId: string): Step | undefined => c.plan.steps.find((s) => s.id === stepId);
 
 /** Steps of a kind of act that these cavities should have had, with what became of them. */
 export function acted(c: Case, ...kinds: string[]): { step: Step; entry: TaskState }[] {

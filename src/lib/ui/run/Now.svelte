@@ -223,6 +223,9 @@
         />
         {unit}
       </label>
+      {#if !useScale && !toCount}
+        <span class="text-ink-2">or, weighing the pot it comes from, before − after</span>
+      {/if}
       {#if toCount}
         <button class="button min-h-[64px]" onclick={oncount}>
           One more <kbd class="rounded border border-current px-1.5 text-[0.8rem]">D</kbd>
