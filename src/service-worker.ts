@@ -43,18 +43,17 @@ async function fromCache(request: Request): Promise<Response> {
   return (await caches.match(request)) ?? fetch(request);
 }
 
-/** From the server, and kept; as it was kept where the server does not answer. */
+/** A network that is lost without saying so is waited for so long, ms, where there is something kept. */
+const PATIENCE = 4000;
+
+/** From the server, and kept; as it was kept where the server does not answer, or not soon. */
 async function fromServer(request: Request): Promise<Response> {
-  try {
-    const response = await fetch(request);
-    if (response.ok && !response.redirected) {
-      const cache = await caches.open(CACHE);
-      await cache.put(request, response.clone());
-    }
+  const kept = await caches.match(request);
+  const asked = fetch(request).then(async (response) => {
+    if (response.ok && !response.redirected) await (await caches.open(CACHE)).put(request, response.clone());
     return response;
-  } catch (gone) {
-    const kept = await caches.match(request);
-    if (kept) return kept;
-    throw gone;
-  }
+  });
+  if (!kept) return asked;
+  const late = new Promise<Response>((done) => setTimeout(() => done(kept), PATIENCE));
+  return Promise.race([asked.catch(() => kept), late]);
 }

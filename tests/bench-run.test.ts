@@ -240,17 +240,16 @@ describe('what went wrong', () => {
     expect(chosen).toHaveLength(1);
   });
 
-  it('a colder room moves every clock, and says why', async () => {
-    expect(
-      (
-        await post('/api/v1/runs/knobs-spilled/events', [
-          { id: 'room-read-1', at: Date.now(), type: 'room', celsius: 14 }
-        ])
-      ).status
-    ).toBe(201);
+  it('a colder room moves the clock of a cup, and says why', async () => {
+    await conduct({ until: /^Stir cup B/ });
+    const left = () => bench.text('[data-clock^="pour:"] strong');
+    const [before] = (await left()).split(':').map(Number);
+    const read = { id: 'room-read-1', at: Date.now(), type: 'room', celsius: 14 };
+    expect((await post('/api/v1/runs/knobs-spilled/events', [read])).status).toBe(201);
     await bench.go('/run/knobs-spilled');
     await bench.says('header', 'room 14 °C');
-    await bench.go('/run/hooks-f');
+    await bench.says('[data-clock^="pour:"]', /later: room 14 °C, planned for 21 °C/);
+    expect(Number((await left()).split(':')[0])).toBeGreaterThan(before! * 1.2);
   });
 });
 

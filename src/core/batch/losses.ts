@@ -1,3 +1,5 @@
+import { median } from '../quantity';
+
 /** What one cup of a past run lost: mixed, poured and left over as weighed, g. */
 export interface CupLoss {
   mixed: number;
@@ -19,11 +21,7 @@ const ENOUGH = 3;
 export function learnedCling(cups: readonly CupLoss[]): { cling: number; cups: number } | undefined {
   const shares = cups
     .filter((c) => c.poured > 0)
-    .map((c) => Math.max(0, (c.mixed - c.poured - c.left - c.vessel) / c.poured))
-    .sort((a, b) => a - b);
+    .map((c) => Math.max(0, (c.mixed - c.poured - c.left - c.vessel) / c.poured));
   if (shares.length < ENOUGH) return undefined;
-  const middle = shares.length / 2;
-  const median =
-    shares.length % 2 ? shares[Math.floor(middle)]! : (shares[middle - 1]! + shares[middle]!) / 2;
-  return { cling: Math.min(0.5, median), cups: shares.length };
+  return { cling: Math.min(0.5, median(shares)), cups: shares.length };
 }

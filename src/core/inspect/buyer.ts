@@ -17,33 +17,21 @@ export interface Tolerance {
 /** What most workshops can keep to from one day to another: ΔE00 3 is seen side by side only. */
 export const USUAL_TOLERANCE: Tolerance = { deltaE: 3, weight: 0.05 };
 
-/** Acts whose result is never twice the same, and what it is that differs. */
-const CHANCE: Record<string, string> = {
-  swirl: 'how the swirl turns',
-  puddle: 'the outline of each ring of colour',
-  column: 'the outline of each ring of colour',
-  drag: 'how far each drawn line runs',
-  blow: 'where the blown colour spreads',
-  ribbon: 'the thickness of each drawn line',
-  specks: 'where each speck lies',
-  dust: 'how the dust fades',
-  chamber: 'the line where two colours meet'
-};
-
 /**
  * A sheet for the buyer of a repeat: what will match and what cannot, from the plan's own acts, bases and finish. A figure stands in
  * it only where the plan gives it.
  */
 export function buyerSheet(plan: Plan, computed: Computed, tolerance: Tolerance): BuyerSheet {
-  const kinds = plan.steps.filter((s) => !s.muted).map((s) => s.act.kind);
-  const shaping = kinds.filter((k) => acts.find(k)?.group === 'pour in' || acts.find(k)?.group === 'move');
+  const definitions = plan.steps.flatMap((s) => (s.muted ? [] : (acts.find(s.act.kind) ?? [])));
+  const shaping = definitions.filter((d) => d.group === 'pour in' || d.group === 'move');
   const marbled = plan.cups.some((c) => c.mixing === 'marbled' || c.mixing === 'speckled');
   const grams = computed.groups.map((g) => ({
     name: g.name,
     each: g.layers.reduce((s, l) => s + l.grams, 0) / Math.max(1, g.count)
   }));
   const colours = computed.cups.filter((c) => c.shareOfPour > 0).map((c) => c.name);
-  const layered = new Set(kinds).size > 0 && shaping.every((k) => k === 'lay' || k === 'coat');
+  // What levels by itself comes out the same; of everything else only the amounts do.
+  const layered = shaping.every((d) => d.varies === undefined);
   return {
     matches: [
       'The shape: every piece comes from the same mould.',
@@ -58,7 +46,7 @@ export function buyerSheet(plan: Plan, computed: Computed, tolerance: Tolerance)
     ],
     differs: [
       ...new Set([
-        ...kinds.flatMap((k) => (CHANCE[k] ? [`No two pieces are alike in ${CHANCE[k]}.`] : [])),
+        ...definitions.flatMap((d) => (d.varies ? [`No two pieces are alike in ${d.varies}.`] : [])),
         ...(marbled ? ['No two pieces are alike in their veins and specks.'] : []),
         ...(computed.bases.some((b) => b.kind === 'soap')
           ? ['Soap yellows a little and shrinks as it cures.']

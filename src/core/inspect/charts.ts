@@ -1,3 +1,4 @@
+import { median } from '../quantity';
 import type { Grade } from './piece';
 import { wilson } from './wilson';
 
@@ -84,10 +85,7 @@ export function secondsByAct(points: readonly RunPoint[]): { label: string; seco
   return kinds
     .map((label) => {
       const all = told.filter((t) => t.kind === label).map((t) => t.each * 60);
-      all.sort((a, b) => a - b);
-      const middle = (all.length - 1) / 2;
-      const seconds = (all[Math.floor(middle)]! + all[Math.ceil(middle)]!) / 2;
-      return { label, seconds, of: all.length };
+      return { label, seconds: median(all), of: all.length };
     })
     .sort((a, b) => b.of - a.of);
 }

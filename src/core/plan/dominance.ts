@@ -12,6 +12,21 @@ const BEYOND = 1.8;
 /** How much of its white is left, the least change first. */
 const LESS = [0.8, 0.65, 0.5, 0.4, 0.3, 0.2, 0.1];
 
+/** A white in a swirl as others may ask for it. */
+export interface WhiteShare {
+  cupId: string;
+  /** Share of the swirl's face that it can cover, and of what is poured there. */
+  face: number;
+  pour: number;
+}
+
+/** Whites of some cavities, each with its share of the face and of the pour of every swirl it is in. */
+export const whitesIn = (cups: readonly ComputedCup[], groups: readonly ComputedGroup[]): WhiteShare[] =>
+  cups
+    .filter((cup) => cup.hides !== null && cup.looks.own.lab.l >= WHITE)
+    .flatMap((cup) => groups.flatMap((g) => inSwirls(cup, g)))
+    .map(({ cup, face, pour }) => ({ cupId: cup.cupId, face, pour }));
+
 /** A white in a swirl, with the shares of the swirl's face and volume that are its. */
 interface White {
   cup: ComputedCup;

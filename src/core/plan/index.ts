@@ -61,3 +61,5 @@ export {
   type Wish,
   type Zone
 } from './ask-face';
+export { whitesIn } from './dominance';
+export { WHITE } from './swirl';

@@ -9,7 +9,11 @@ import type { Stand } from './stand';
 /** The families in which a maker looks for an act. */
 export type ActGroup = 'pour in' | 'move' | 'put in' | 'wait' | 'after';
 
-/** What rules ask of an act: what it brings or does; `unmoulded` needs the piece out of its mould, `in turns` is done round by round with its neighbours. */
+/**
+ * What rules and causes ask of an act: what it brings or does; `unmoulded` needs the piece out of its mould, `in turns` is done round
+ * by round with its neighbours, `loosens` brings bubbles up, `clears` takes them off a face, `airs` dries a piece, `shields` keeps
+ * the air from a face.
+ */
 export type Trait =
   | 'flame'
   | 'alcohol'
@@ -24,7 +28,13 @@ export type Trait =
   | 'in turns'
   | 'cuts'
   | 'mills'
-  | 'unmoulded';
+  | 'unmoulded'
+  | 'loosens'
+  | 'presses'
+  | 'clears'
+  | 'airs'
+  | 'shields'
+  | 'tops';
 
 /** What an act takes from a cup for each cavity, ml: all that the batch asks of it. */
 export interface Draw {
@@ -86,6 +96,12 @@ export interface Applied {
   problems: Found[];
 }
 
+/** What is lost by doing an act too early, and too late; usual practice, the data sheet wins. */
+export interface Edges {
+  early?: string;
+  late?: string;
+}
+
 /**
  * Everything the program knows of one act. All that plans, draws, times, lists, runs and records acts asks here, so
  * a new act is one folder and one line in the registry.
@@ -114,6 +130,10 @@ export interface ActDefinition<A extends { kind: string }> {
   /** Minutes for so many cavities. */
   hands(act: A, step: ActStep, count: number): Minutes;
   wants?(act: A): Want[];
+  /** What it costs to be early or late with it. */
+  edges?: Edges;
+  /** What of the piece never comes twice by it, in words: “how the swirl turns”. */
+  varies?: string;
   /** How long its cup can be used for it: while it levels by itself, which is usual, or until it sets. */
   lasts?(act: A): 'levels' | 'sets';
   /** What it does to where things lie in a casting: its maps, by which a point of the piece is traced back. */

@@ -6,6 +6,7 @@ import type {
   ActStep,
   ActWords,
   Applied,
+  Edges,
   Minutes,
   Naming,
   Pouring,
@@ -34,6 +35,8 @@ interface Told<K extends string, F extends Fields> {
   /** The cavity afterwards, where it is not what its cup and amount make of it. */
   apply?(act: ActOf<K, F>, stand: Stand, step: ActStep): Applied;
   wants?(act: ActOf<K, F>): Want[];
+  edges?: Edges;
+  varies?: string;
   lasts?(act: ActOf<K, F>): 'levels' | 'sets';
   rules?(act: ActOf<K, F>, stand: Stand, step: ActStep): Found[];
   flow?(act: ActOf<K, F>, casting: Casting, poured: Poured): void;
@@ -93,6 +96,8 @@ export function defineAct<const K extends string, F extends Fields>(
     hands: (act: Act, step: ActStep, cavities: number) => handsOf(told, act, step, cavities),
     words: told.words,
     ...(told.wants ? { wants: told.wants } : {}),
+    ...(told.edges ? { edges: told.edges } : {}),
+    ...(told.varies === undefined ? {} : { varies: told.varies }),
     ...(told.lasts ? { lasts: told.lasts } : {}),
     ...(told.rules ? { rules: told.rules } : {}),
     ...(told.flow ? { flow: told.flow } : {})

@@ -4,3 +4,4 @@ export { decimalsOf, displayOf, reading, readingBeside, weighing } from './readi
 export { UNITS, unit, type Kind, type Unit } from './units';
 export { plainFractions } from './number';
 export { numberedWords, parseNumbered } from './numbered';
+export { median } from './median';

@@ -11,21 +11,13 @@ import {
   handTimesOf,
   learnedHands,
   withMeasured,
-  type RunEvent,
-  type Task
+  type RunEvent
 } from '../run';
+import { done, event } from '../run/run.testing';
 import { answersTo, LESSONS, lessonPlan, MISHAPS, overshootOf, planMishaps, strike } from '.';
 
-let serial = 0;
-const event = (told: Record<string, unknown>, at: number): RunEvent =>
-  ({ id: `event-${String(serial++).padStart(6, '0')}`, at, ...told }) as RunEvent;
 const frozen = freeze(tideline, cards);
 const MINUTE = 60_000;
-const done = (t: Task, at: number) =>
-  event(
-    t.kind === 'weigh' ? { type: 'weighed', task: t.id, grams: t.grams } : { type: 'done', task: t.id },
-    at
-  );
 const fold = (events: RunEvent[]) => foldRun(frozen.tasks, events, 0.01);
 const kinds = MISHAPS.map((m) => m.kind);
 

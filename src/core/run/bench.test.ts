@@ -30,16 +30,9 @@ import {
   type RunState,
   type Task
 } from '.';
+import { done, event, upTo as untilTask } from './run.testing';
 
 const MINUTE = 60_000;
-let serial = 0;
-const event = (told: Record<string, unknown>, at: number): RunEvent =>
-  ({ id: `event-${String(serial++).padStart(6, '0')}`, at, ...told }) as RunEvent;
-const done = (t: Task, at: number) =>
-  event(
-    t.kind === 'weigh' ? { type: 'weighed', task: t.id, grams: t.grams } : { type: 'done', task: t.id },
-    at
-  );
 const tideline = pourAlone(demo.tideline);
 const knobs = freeze(tideline, cards);
 const roundels = freeze(pourAlone(demo.rockpool), cards);
@@ -47,8 +40,7 @@ const hooks = freeze(pourAlone(demo.samphire), cards);
 const bookends = freeze(pourAlone(demo.sluice), cards);
 const fold = (frozen: FrozenRun, events: RunEvent[]) => foldRun(frozen.tasks, events, 0.01);
 /** Everything up to and including a task, a minute apart. */
-const upTo = (frozen: FrozenRun, id: string) =>
-  frozen.tasks.slice(0, frozen.tasks.findIndex((t) => t.id === id) + 1).map((t, i) => done(t, i * MINUTE));
+const upTo = (frozen: FrozenRun, id: string) => untilTask(frozen, id, MINUTE);
 const taskOf = (state: RunState, id: string) => state.tasks.find((t) => t.task.id === id)!;
 
 describe('before the first drop', () => {

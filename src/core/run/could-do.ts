@@ -1,13 +1,12 @@
+import { WEIGHING_MINUTES } from '../schedule';
 import type { FrozenRun } from './frozen';
-import { gateOpening, type Moment } from './gate';
+import { gateOpening, statesIn, type Moment } from './gate';
 import { isReady, orderOf } from './ready';
 import { demouldFromNow, pourUntilNow, refitGate } from './refit';
 import type { RunState, TaskState } from './state';
 import type { GateTask, Task } from './task';
 
 const MINUTE = 60_000;
-/** A weighing and a stir as the plan reckons them where it says nothing else, minutes. */
-const WEIGHING = 0.5;
 
 /** A task that may be done now besides the one in hand. Times in ms. */
 export interface CouldDo {
@@ -80,14 +79,7 @@ function offered(frozen: FrozenRun, state: RunState, { task }: TaskState, moment
 }
 
 const gateOf = (frozen: FrozenRun, state: RunState, task: GateTask, moment: Moment) =>
-  gateOpening(refitGate(frozen, state, task).gate, state, moment, statesFor(frozen, task.groupId));
-
-/** The states of what lies in a group's cavities. */
-function statesFor({ computed }: FrozenRun, groupId: string) {
-  const cupId = computed.groups.find((g) => g.groupId === groupId)?.layers[0]?.cupId;
-  const baseId = computed.cups.find((c) => c.cupId === cupId)?.baseId;
-  return computed.bases.find((b) => b.baseId === baseId)?.states ?? [];
-}
+  gateOpening(refitGate(frozen, state, task).gate, state, moment, statesIn(frozen, task.groupId));
 
 /** A mix whose first pour waits at a gate: begun now, its window would run while the gate is shut. */
 function tooEarly(
@@ -115,7 +107,7 @@ function tooEarly(
   const { open, opensAt } = gateOf(frozen, state, gate, moment);
   if (open) return {};
   const stir = state.tasks.find((t) => t.task.kind === 'stir' && t.task.mixId === task.mixId)?.task;
-  const making = own.length * WEIGHING + (stir?.kind === 'stir' ? stir.minutes : 0);
+  const making = own.length * WEIGHING_MINUTES + (stir?.kind === 'stir' ? stir.minutes : 0);
   const notBefore = opensAt - making * MINUTE;
   return notBefore > moment.now ? { notBefore, why: `it goes on once they are ${gate.state}` } : {};
 }

@@ -1,4 +1,5 @@
 import type { Plan } from '../plan/document';
+import { WEIGHING_MINUTES } from '../schedule';
 import { aimedAt } from './aimed';
 import type { FrozenRun } from './frozen';
 import { waitsForLayer } from './gate';
@@ -141,7 +142,8 @@ function actTimes(frozen: FrozenRun, state: RunState, gone: readonly Gone[]): Ac
   };
   for (const { entry, seconds } of spans(state, gone)) {
     const { task } = entry;
-    if (task.kind === 'weigh') add('weigh', 'a weighing', { planned: 30, seconds, times: 1 });
+    if (task.kind === 'weigh')
+      add('weigh', 'a weighing', { planned: WEIGHING_MINUTES * 60, seconds, times: 1 });
     else if (task.kind === 'stir' && task.minutes > 0)
       add(`stir:${task.minutes}`, 'a stir', { planned: task.minutes * 60, seconds, times: 1 });
     else if (task.kind === 'pour') {

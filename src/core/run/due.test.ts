@@ -2,25 +2,17 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { nightHeron, samphire, sluice, tideline } from '../../../demo/plans';
 import type { Plan } from '../plan';
-import { dryAt, dueOf, foldRun, freeze, type FrozenRun, type RunEvent, type Task } from '.';
+import { dryAt, dueOf, foldRun, freeze, type FrozenRun, type RunEvent } from '.';
+import { done, event, upTo as untilTask } from './run.testing';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
-let serial = 0;
-const event = (told: Record<string, unknown>, at: number): RunEvent =>
-  ({ id: `event-${String(serial++).padStart(6, '0')}`, at, ...told }) as RunEvent;
-const done = (t: Task, at: number) =>
-  event(
-    t.kind === 'weigh' ? { type: 'weighed', task: t.id, grams: t.grams } : { type: 'done', task: t.id },
-    at
-  );
 const fold = (frozen: FrozenRun, events: RunEvent[]) => foldRun(frozen.tasks, events, 0.1);
 const due = (frozen: FrozenRun, events: RunEvent[], now = 0) =>
   dueOf(frozen, fold(frozen, events), { now, dayStart: 0 });
 const begun = (plan: Plan) => freeze(plan, cards);
 /** Everything up to and including a task, at one moment. */
-const upTo = (frozen: FrozenRun, id: string, at = 0) =>
-  frozen.tasks.slice(0, frozen.tasks.findIndex((t) => t.id === id) + 1).map((t) => done(t, at));
+const upTo = (frozen: FrozenRun, id: string, at = 0) => untilTask(frozen, id, 0).map((e) => ({ ...e, at }));
 
 describe('what is due', () => {
   const hooks = begun(samphire);
@@ -65,6 +57,17 @@ describe('what is due', () => {
     expect(next!.what).toBe('Pour on: knobs 1–6 gelled');
     const gate = knobs.tasks.find((t) => t.id === 'gate:gate-heron');
     expect(next!.from).toBeCloseTo(HOUR + (gate?.kind === 'gate' ? gate.minutes : 0) * MINUTE, -1);
+  });
+
+  it('a state told of the layer opens its wait; an earlier state does not', () => {
+    const knobs = begun(tideline);
+    const poured = upTo(knobs, 'pour:lay-mudflat', HOUR);
+    const [waits] = due(knobs, poured, HOUR + 1);
+    const told = (state: string) =>
+      due(knobs, [...poured, event({ type: 'reported', groupId: 'knobs', state }, HOUR + 5)], HOUR + 9)[0]!
+        .from;
+    expect(told('stringy')).toBe(waits!.from);
+    expect(told('gelled')).toBeLessThanOrEqual(HOUR + 9);
   });
 
   it('put off is due later, left out is not due any more', () => {

@@ -1,6 +1,7 @@
 import type { MaterialKind } from '../material';
+import { acts } from '../pour';
 import type { FrozenRun } from './frozen';
-import { gateOpening, type Moment } from './gate';
+import { gateIdOf, gateOpening, statesIn, type Moment } from './gate';
 import { groupsOf, isReady, orderOf } from './ready';
 import { demouldFromNow, refitGate } from './refit';
 import type { RunState, TaskState } from './state';
@@ -25,20 +26,7 @@ export interface Due {
   late?: string;
 }
 
-/** What is lost by being early and by being late, act by act; usual practice, the data sheet wins. */
-const COSTS: Record<string, { early?: string; late?: string }> = {
-  air: { late: 'it sweats where no air gets' },
-  spray: { late: 'ash blooms on the open face' },
-  cut: { early: 'it smears and bends', late: 'it crumbles at the blade' },
-  trim: { early: 'the edge tears', late: 'the edge is hard to take off' },
-  sand: { early: 'soft resin drags and clogs' },
-  mill: { early: 'colour peels out' },
-  seal: { early: 'haze, and a seal that peels' },
-  glue: { early: 'the joint stays soft' },
-  stain: { late: 'it takes unevenly once it is dry' },
-  wash: { late: 'release sets on the face' },
-  turn: { late: 'it dries to one side' }
-};
+/** What is lost by demoulding early and late, by material; usual practice, the data sheet wins. */
 const DEMOULD: Partial<Record<MaterialKind, { early: string; late: string }>> = {
   resin: { early: 'fingerprints and a bent edge', late: 'it grips a tight mould' },
   gypsum: { early: 'thin parts snap', late: 'it sweats, grips and snaps' },
@@ -79,7 +67,7 @@ function nextLayer(frozen: FrozenRun, state: RunState, moment: Moment): Due[] {
     task?.kind === 'gate' &&
     state.tasks.some((t) => t.task.kind === 'pour' && t.task.groupId === task.groupId && t.status === 'open');
   if (task?.kind !== 'gate' || !pouring) return [];
-  const opens = gateOpening(refitGate(frozen, state, task).gate, state, moment, []).opensAt;
+  const opens = openingOf(frozen, state, task, moment);
   if (!Number.isFinite(opens)) return [];
   const group = frozen.computed.groups.find((g) => g.groupId === task.groupId);
   return [
@@ -94,6 +82,10 @@ function nextLayer(frozen: FrozenRun, state: RunState, moment: Moment): Due[] {
     }
   ];
 }
+
+/** When a wait opens, by what is read and told of what it waits for, ms; infinite where only a probe or a look tells. */
+const openingOf = (frozen: FrozenRun, state: RunState, gate: GateTask, moment: Moment): number =>
+  gateOpening(refitGate(frozen, state, gate).gate, state, moment, statesIn(frozen, gate.groupId)).opensAt;
 
 /** The open waits that stand right before a task: they are its own. */
 function gatesBefore(task: Task, state: RunState): GateTask[] {
@@ -160,7 +152,7 @@ function actWindow(frozen: FrozenRun, state: RunState, { entry, gates, moment }:
   const { task } = entry;
   if (task.kind === 'do' && entry.lastAt !== undefined)
     return { from: entry.lastAt + (task.every ?? 0) * MINUTE };
-  const opens = gates.map((g) => gateOpening(refitGate(frozen, state, g).gate, state, moment, []).opensAt);
+  const opens = gates.map((g) => openingOf(frozen, state, g, moment));
   const since = Math.max(0, ...state.tasks.flatMap((t) => (isBefore(t, task) ? [t.doneAt ?? 0] : [])));
   const from = Math.max(since, ...opens);
   // What only a look or a probe opens has no time: it may be now.
@@ -174,7 +166,7 @@ const isBefore = ({ task: before, status }: TaskState, task: Task): boolean =>
 /** The latest a step may be done, where its plan says so. */
 function latest(frozen: FrozenRun, state: RunState, task: Task, gates: readonly GateTask[]) {
   const step = 'stepId' in task ? frozen.file.plan.steps.find((s) => s.id === task.stepId) : undefined;
-  const own = new Set(gates.map((g) => g.id.replace(/^gate:/, '').replace(/~\d+$/, '')));
+  const own = new Set(gates.map(gateIdOf));
   const after = step?.gates.find((g) => own.has(g.id) && g.notAfter)?.notAfter;
   const zero =
     after && 'demoulded' in after.zero ? state.groups.get(after.zero.demoulded)?.demoulded : undefined;
@@ -189,5 +181,5 @@ function costOf({ computed, file }: FrozenRun, task: Task): Pick<Due, 'early' | 
     return (kind && DEMOULD[kind]) ?? {};
   }
   const step = 'stepId' in task ? file.plan.steps.find((s) => s.id === task.stepId) : undefined;
-  return (step && COSTS[step.act.kind]) ?? {};
+  return (step && acts.find(step.act.kind)?.edges) ?? {};
 }

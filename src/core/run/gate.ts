@@ -1,8 +1,16 @@
 import type { Condition, Zero } from '../plan/document';
+import type { FrozenRun } from './frozen';
 import type { RunState } from './state';
 import type { GateTask } from './task';
 
 const MINUTE = 60_000;
+
+/** The states that what lies in a group's cavities passes through, in order. */
+export function statesIn({ computed }: FrozenRun, groupId: string): readonly { state: string }[] {
+  const cupId = computed.groups.find((g) => g.groupId === groupId)?.layers[0]?.cupId;
+  const baseId = computed.cups.find((c) => c.cupId === cupId)?.baseId;
+  return computed.bases.find((b) => b.baseId === baseId)?.states ?? [];
+}
 
 /** Whether a gate is open, by which right, and when it opens by minutes, ms. */
 export interface GateOpening {
@@ -12,6 +20,9 @@ export interface GateOpening {
   opensAt: number;
   conditions: { words: string; met: boolean; opensAt: number; look: boolean; celsius?: number }[];
 }
+
+/** The plan's gate that a task waits at: its id without the turn. */
+export const gateIdOf = (task: { id: string }): string => task.id.replace(/^gate:/, '').replace(/~\d+$/, '');
 
 /** The moment a gate is judged at, ms, and the start of that day by the bench's own clock. */
 export interface Moment {

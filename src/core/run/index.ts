@@ -32,5 +32,5 @@ export { fewerCavities, type Fewer } from './fewer';
 export { eventsFromSheet, type SheetLine } from './from-sheet';
 export { handTimesOf, learnedHands, type HandTime } from './learned-hands';
 export { dueOf, type Due } from './due';
-export { dryAt } from './gate';
+export { dryAt, gateIdOf } from './gate';
 export { scaledTo, type OtherMould } from './scaled';

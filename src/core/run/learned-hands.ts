@@ -1,3 +1,4 @@
+import { median } from '../quantity';
 import { debriefOf } from './debrief';
 import type { FrozenRun } from './frozen';
 import type { RunState } from './state';
@@ -27,11 +28,7 @@ export function learnedHands(told: readonly HandTime[]): Map<string, { each: num
   return new Map(
     [...byKind].flatMap(([kind, all]) => {
       if (all.length < ENOUGH) return [];
-      const sorted = all.toSorted((a, b) => a - b);
-      const middle = sorted.length / 2;
-      const each =
-        sorted.length % 2 ? sorted[Math.floor(middle)]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
-      return [[kind, { each: Number(each.toFixed(3)), times: sorted.length }] as const];
+      return [[kind, { each: Number(median(all).toFixed(3)), times: all.length }] as const];
     })
   );
 }

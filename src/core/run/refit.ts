@@ -1,6 +1,7 @@
 import { behaviourOf, type Behaviour } from '../cure';
 import type { Base } from '../material';
 import type { FrozenRun } from './frozen';
+import { gateIdOf } from './gate';
 import type { RunState } from './state';
 import type { GateTask, Task } from './task';
 
@@ -175,7 +176,7 @@ export function refitGate(
   state: RunState,
   gate: GateTask
 ): { gate: GateTask; moved?: Moved } {
-  const gateId = gate.id.replace(/^gate:/, '').replace(/~\d+$/, '');
+  const gateId = gateIdOf(gate);
   const wait = frozen.computed.score.gates.find((g) => g.gateId === gateId);
   const layer = lastLayer(frozen, state, gate.groupId);
   if (wait?.reckoned !== 'estimate' || !layer || !gate.all) return { gate };

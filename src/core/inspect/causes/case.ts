@@ -1,5 +1,6 @@
 import type { Base } from '../../material';
 import type { Plan, Step } from '../../plan';
+import { acts, type Trait } from '../../pour';
 import {
   booksOf,
   debriefOf,
@@ -71,14 +72,20 @@ export const tasksHere = <K extends Task['kind']>(
 /** The step of a task, as planned. */
 const stepOf = (c: Case, stepId: string): Step | undefined => c.plan.steps.find((s) => s.id === stepId);
 
-/** Steps of a kind of act that these cavities should have had, with what became of them. */
-export function acted(c: Case, ...kinds: string[]): { step: Step; entry: TaskState }[] {
+/** Steps with a trait that these cavities should have had, with what became of them. */
+export function acted(c: Case, trait: Trait): { step: Step; entry: TaskState }[] {
   return c.state.tasks.flatMap((entry) => {
     const { task } = entry;
     const here = 'groupIds' in task ? task.groupIds : 'groupId' in task ? [task.groupId] : [];
     const step = 'stepId' in task && task.kind !== 'gate' ? stepOf(c, task.stepId) : undefined;
-    return step && here.includes(c.groupId) && kinds.includes(step.act.kind) ? [{ step, entry }] : [];
+    return step && here.includes(c.groupId) && traitsOf(step).includes(trait) ? [{ step, entry }] : [];
   });
+}
+
+/** What a step's act brings or does, by its own definition. */
+export function traitsOf(step: Step): readonly Trait[] {
+  const known = acts.read(step.act);
+  return known?.definition.traits?.(known.act) ?? [];
 }
 
 /** Minutes between two moments of a run. */

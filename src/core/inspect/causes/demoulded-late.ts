@@ -1,11 +1,11 @@
 import type { Plan } from '../../plan';
 import { duration } from '../../quantity';
 import { noted, noteAt, type Cause } from './cause';
-import { demouldOf, made } from './case';
+import { demouldOf, made, traitsOf } from './case';
 
 const words = duration;
 const noteDemould = (plan: Plan, to: number): Plan => {
-  const step = plan.steps.find((s) => s.act.kind === 'demould');
+  const step = plan.steps.find((s) => traitsOf(s).includes('demoulds'));
   const said = `out before ${words(to)} after the pour`;
   return step ? noteAt(step.id, said)(plan) : noted(`Demould: ${said}.`)(plan);
 };

@@ -6,7 +6,7 @@ export const fewTaps: Cause = {
   id: 'few-taps',
   defects: ['bubbles on the mould face', 'bubbles at an edge'],
   looks(c) {
-    const all = acted(c, 'tap', 'vibrate');
+    const all = acted(c, 'loosens');
     const left = all.filter((a) => a.entry.status === 'skipped');
     if (!all.length) return { note: 'how long the mould was tapped, zone by zone' };
     return left.length

@@ -1,3 +1,4 @@
+import { gateIdOf } from '../../run';
 import { strongest, waitAtLeast, type Cause } from './cause';
 import { waits } from './case';
 
@@ -20,7 +21,7 @@ export const layerBeforeTheGel: Cause = {
           fact: `waited ${g.waited.toFixed(0)} min of ${g.planned.toFixed(0)} min until ${g.state}, and no state was told`,
           strength: g.planned / Math.max(1, g.waited) - 1,
           change: `wait ${Math.ceil(g.planned)} min, or until the fingertip says ${g.state}`,
-          apply: waitAtLeast(g.taskId.replace(/^gate:/, '').replace(/~\d+$/, ''), g.planned)
+          apply: waitAtLeast(gateIdOf({ id: g.taskId }), g.planned)
         }))
     );
   }

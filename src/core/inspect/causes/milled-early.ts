@@ -11,7 +11,7 @@ export const milledEarly: Cause = {
     const cure = Math.max(0, ...c.bases.map((b) => ('fullCureHours' in b ? b.fullCureHours * 60 : 0)));
     if (!cure || zero === undefined) return undefined;
     return strongest(
-      acted(c, 'mill').flatMap(({ entry }) => {
+      acted(c, 'mills').flatMap(({ entry }) => {
         const after = entry.doneAt === undefined ? cure : minutes(zero, entry.doneAt);
         return after < cure * 0.98
           ? [

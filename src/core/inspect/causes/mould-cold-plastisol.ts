@@ -1,19 +1,22 @@
 import type { Cause } from './cause';
-import { made } from './case';
 
-/** The first shots into a cold metal mould. */
+/** Under this a mould chills hot plastisol at its wall before it has run together, °C; usual practice of the trade. */
+const COLD = 40;
+
+/** Hot plastisol into a cold mould. */
 export const mouldColdPlastisol: Cause = {
   id: 'mould-cold-plastisol',
   defects: ['bubbles on the mould face', 'short fill or ledge'],
   looks(c) {
-    const mould = c.frozen.file.shelf.moulds.find((m) =>
-      c.plan.groups.some((g) => g.id === c.groupId && g.mouldId === m.id)
-    );
-    if (!made(c, 'plastisol') || mould?.material === 'silicone') return undefined;
-    return {
-      fact: `hot plastisol into ${mould?.name ?? 'a mould'} of ${mould?.material ?? 'metal'}, its temperature not told`,
-      strength: 0.4,
-      change: 'warm the mould, and reject the first shot'
-    };
+    if (!c.bases.some((b) => b.kind === 'plastisol')) return undefined;
+    const read = c.state.probed.get(c.groupId)?.celsius;
+    if (read === undefined) return { note: 'the mould’s temperature before the first shot' };
+    return read < COLD
+      ? {
+          fact: `the mould read ${read.toFixed(0)} °C before the shot`,
+          strength: (COLD - read) / COLD,
+          change: 'warm the mould, and reject the first shot'
+        }
+      : undefined;
   }
 };

@@ -6,7 +6,7 @@ export const noPressure: Cause = {
   id: 'no-pressure',
   defects: ['bubbles on the mould face', 'bubbles on the open face', 'bubbles at an edge'],
   looks(c) {
-    const left = acted(c, 'pressure').filter((a) => a.entry.status === 'skipped');
+    const left = acted(c, 'presses').filter((a) => a.entry.status === 'skipped');
     return left.length
       ? {
           fact: 'the pressure pot was planned and left out',

@@ -7,7 +7,7 @@ export const noSpray: Cause = {
   defects: ['ash bloom'],
   looks(c) {
     if (!made(c, 'soap')) return undefined;
-    const all = acted(c, 'spray', 'wrap');
+    const all = acted(c, 'shields');
     if (!all.length)
       return {
         fact: 'no spray and no cover is in the plan',

@@ -6,7 +6,7 @@ export const noTorch: Cause = {
   id: 'no-torch',
   defects: ['bubbles on the open face'],
   looks(c) {
-    const all = acted(c, 'torch', 'blow');
+    const all = acted(c, 'clears');
     if (!made(c, 'resin')) return undefined;
     if (!all.length)
       return {

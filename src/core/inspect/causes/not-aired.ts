@@ -7,7 +7,7 @@ export const notAired: Cause = {
   defects: ['sweat marks', 'water marks'],
   looks(c) {
     if (!made(c, 'gypsum', 'soap', 'concrete')) return undefined;
-    const all = acted(c, 'air');
+    const all = acted(c, 'airs');
     const left = all.some((a) => a.entry.status === 'skipped');
     if (left)
       return {

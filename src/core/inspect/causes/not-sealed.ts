@@ -6,7 +6,7 @@ export const notSealed: Cause = {
   id: 'not-sealed',
   defects: ['washed-out stain'],
   looks(c) {
-    const seals = acted(c, 'seal');
+    const seals = acted(c, 'seals');
     if (!seals.length)
       return {
         fact: 'no seal is in the plan',

@@ -8,7 +8,7 @@ export const sealedEarly: Cause = {
   defects: ['sealed too early', 'washed-out stain'],
   looks(c) {
     const out = c.state.groups.get(c.groupId)?.demoulded;
-    const seals = acted(c, 'seal').filter((a) => a.entry.status === 'done');
+    const seals = acted(c, 'seals').filter((a) => a.entry.status === 'done');
     if (!seals.length || out === undefined) return { note: 'when it was demoulded and when it was sealed' };
     return strongest(
       seals.flatMap(({ step, entry }) => {

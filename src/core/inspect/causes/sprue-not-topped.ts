@@ -1,5 +1,5 @@
 import type { Cause } from './cause';
-import { acted, made } from './case';
+import { acted, made, tasksHere } from './case';
 
 /** The sprue was not topped while the plastic shrank. */
 export const sprueNotTopped: Cause = {
@@ -7,8 +7,9 @@ export const sprueNotTopped: Cause = {
   defects: ['sunk sprue or dent', 'short fill or ledge'],
   looks(c) {
     if (!made(c, 'plastisol', 'melt and pour')) return undefined;
-    const tops = acted(c, 'top', 'lay').slice(1);
-    return tops.some((a) => a.entry.status === 'skipped')
+    // What is poured after the first layer tops it too.
+    const tops = [...acted(c, 'tops').map((a) => a.entry), ...tasksHere(c, 'pour').slice(1)];
+    return tops.some((t) => t.status === 'skipped')
       ? { fact: 'the topping was left out', strength: 1, change: 'top it off while it shrinks' }
       : undefined;
   }

@@ -1,38 +1,37 @@
-import { strongest, type Cause, type Pointed } from './cause';
+import { applyEdit } from '../../edit';
+import { computePlan, whitesIn, type Plan, type Shelf } from '../../plan';
+import { strongest, type Cause } from './cause';
 
-/** Lightness from which a cup is a white, and the share of a pour that is much of one. */
-const WHITE = 88;
-const MUCH = 0.2;
+/** A white seen this many times its share of the pour stands out. */
+const BEYOND = 1.25;
 
-/** A white that covers more of the face than was meant. */
+/** A white that covers more of a swirl than was poured of it: by the shares that the plan's own warning names. */
 export const whiteTooStrong: Cause = {
   id: 'white-too-strong',
   defects: ['white took over'],
   looks(c) {
+    const { computed } = c.frozen;
     return strongest(
-      c.frozen.computed.cups.flatMap((cup) => {
-        const share = cup.shareOfPour;
-        if (cup.hides === null || cup.looks.own.lab.l < WHITE || share < MUCH) return [];
-        const recipe = c.plan.cups.find((x) => x.id === cup.cupId)?.recipe ?? [];
-        return [
-          {
-            fact: `${cup.name} is ${(share * 100).toFixed(0)} % of the pour and hides from ${cup.hides.toFixed(1)} mm`,
-            strength: share / MUCH - 0.9 + 1 / Math.max(0.5, cup.hides),
-            change: 'a third less of its white, or pour it later and less of it',
-            apply: (plan) => ({
-              ...plan,
-              cups: plan.cups.map((x) =>
-                x.id === cup.cupId
-                  ? {
-                      ...x,
-                      recipe: recipe.map((r) => ({ ...r, percent: Number(((r.percent * 2) / 3).toFixed(4)) }))
-                    }
-                  : x
-              )
-            })
-          } satisfies Pointed
-        ];
-      })
+      whitesIn(
+        computed.cups,
+        computed.groups.filter((g) => g.groupId === c.groupId)
+      )
+        .filter((w) => w.face > BEYOND * w.pour)
+        .map((w) => {
+          const name = computed.cups.find((x) => x.cupId === w.cupId)?.name ?? w.cupId;
+          return {
+            fact: `${name} is ${(w.pour * 100).toFixed(0)} % of what swirls together and can cover ${(w.face * 100).toFixed(0)} % of its face`,
+            strength: w.face / w.pour - 1,
+            change: 'less of its white, or pour it later',
+            apply: lessWhite
+          };
+        })
     );
   }
 };
+
+/** The plan with as much less white as its own warning has proved to be enough. */
+function lessWhite(plan: Plan, shelf: Shelf): Plan {
+  const edit = computePlan(plan, shelf).problems.find((p) => p.code === 'white-takes-over')?.edit;
+  return edit ? applyEdit(plan, edit) : plan;
+}

@@ -1,7 +1,7 @@
+import { WHITE } from '../../plan';
 import { strongest, type Cause } from './cause';
 
-/** Lightness of a white; the share under which, and the thickness, mm, past which it makes few cells. */
-const WHITE = 88;
+/** The share of a pour under which, and the thickness of hiding, mm, past which a white makes few cells; usual practice. */
 const LITTLE = 0.08;
 const THIN = 3;
 

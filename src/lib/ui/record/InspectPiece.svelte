@@ -17,6 +17,7 @@
   import { newId } from '$lib/id';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
+  import Fold from '../Fold.svelte';
   import Hands from '../Hands.svelte';
   import PiecePicture from '../PiecePicture.svelte';
 
@@ -276,8 +277,7 @@
           onchange={(v) => onsave({ ...current, destination: v as Destination }, false)}
         />
       </div>
-      <details class="mt-3">
-        <summary class="cursor-pointer text-ink-2">Colours as measured</summary>
+      <Fold class="mt-3" words="Colours as measured">
         <ul class="mt-2 space-y-1.5">
           {#each cups.filter((c) => c.balance.pouredMl > 0) as cup (cup.cupId)}
             {@const m = measuredOf(cup.cupId)}
@@ -310,7 +310,7 @@
             </li>
           {/each}
         </ul>
-      </details>
+      </Fold>
     </div>
   </div>
   {#if photoProblem}<p class="mt-2 text-cinnabar" role="alert">{photoProblem}</p>{/if}

@@ -7,6 +7,7 @@
   import { send } from '$lib/send';
   import { said } from '$lib/ways.svelte';
   import CupMark from '../CupMark.svelte';
+  import CorrectionList from './CorrectionList.svelte';
   import Table from '../Table.svelte';
 
   let {
@@ -97,13 +98,7 @@
       {/if}
       {#if corrections.length}
         <h2 class="mt-6 text-[1.35rem]">Put right</h2>
-        <ul class="ruled mt-1">
-          {#each corrections as c (c.at + c.what)}
-            <li class="py-2">
-              {said(c.what)}{#if c.did}: <span class="text-ink-2">{said(c.did)}</span>{/if}
-            </li>
-          {/each}
-        </ul>
+        <CorrectionList {corrections} />
       {/if}
     </section>
     <section>

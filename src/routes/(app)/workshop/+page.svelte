@@ -66,6 +66,8 @@
 
   async function signOut(everywhere: boolean) {
     const out = await send('POST', '/sign-out', { everywhere });
+    // Runs that this browser keeps for a lost network are the workshop's.
+    if (out.ok && 'caches' in window) for (const name of await caches.keys()) await caches.delete(name);
     if (out.ok) location.href = '/sign-in';
   }
 

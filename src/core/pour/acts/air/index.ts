@@ -15,6 +15,8 @@ export const air = defineAct({
   also: ['dry', 'rack', 'cure'],
   usually: { once: 1 },
   passes: (act) => act.minutes,
+  traits: ['airs'],
+  edges: { late: 'it sweats where no air gets' },
   words: (act, { cavities }) => ({
     line: `air ${duration(act.minutes)}`,
     act: 'Air',

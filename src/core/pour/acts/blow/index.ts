@@ -12,6 +12,8 @@ export const blow = defineAct({
   also: ['air', 'straw', 'feather', 'heat gun'],
   usually: { each: 0.3 },
   flow,
+  traits: ['clears'],
+  varies: 'where the blown colour spreads',
   words: (act, { cavities }) => ({
     line: `blow ${act.with} at ${placeWords(act.at)}, ${act.seconds} s`,
     act: 'Blow',

@@ -12,6 +12,7 @@ export const chamber = defineAct({
   also: ['divider', 'partition'],
   usually: { each: 1 },
   flow,
+  varies: 'the line where two colours meet',
   words: (act, { cup, cavities, part }) => ({
     line: `chamber ${part(act.chamberId ?? '')}: ${cup(act.cupId)}, ${formatAmount(act.amount)} in ${act.rounds} rounds`,
     act: 'Fill the chamber',

@@ -14,6 +14,7 @@ export const column = defineAct({
   also: ['post', 'rings', 'turn about'],
   usually: { each: 2 },
   flow,
+  varies: 'the outline of each ring of colour',
   words: (act, { cup, cavities }) => ({
     line: `column ${cup(act.cupId)}, ${formatAmount(act.amount)}, over the post at ${placeWords(act.at)} in ${act.rounds} rounds`,
     act: 'Pour over the post',

@@ -16,6 +16,7 @@ export const cut = defineAct({
   traits: ['unmoulded', 'cuts'],
   also: ['slice', 'bars', 'log', 'wire'],
   usually: { each: 5 },
+  edges: { early: 'it smears and bends', late: 'it crumbles at the blade' },
   words: (act, { cavities }) => ({
     line: `cut into ${act.pieces}, ${act.how}`,
     act: 'Cut',

@@ -15,6 +15,7 @@ export const drag = defineAct({
   also: ['stroke', 'comb', 'feather', 'loop', 'marble', 'swirl'],
   usually: { each: 0.5 },
   flow,
+  varies: 'how far each drawn line runs',
   words: (act, { cavities }) => ({
     line: `drag a ${act.tool} along ${pathWords(act.path)}, ${DEPTH[act.depth]}${act.strokes > 1 ? `, ${act.strokes} strokes` : ''}`,
     act: 'Drag',

@@ -12,6 +12,7 @@ export const dust = defineAct({
   also: ['mica', 'powder', 'brush on', 'first touch'],
   usually: { each: 1 },
   flow,
+  varies: 'how the dust fades',
   words: (act, { cavities, part }) => ({
     line: `dust ${act.colourantId ? part(act.colourantId) : 'mica'} over ${act.over === 'a zone' ? (act.zone ? part(act.zone) : 'a zone') : act.over}, ${Math.round(act.cover * 100)} %${act.fade === 'evenly' ? '' : `, fading ${act.fade}`}${act.wiped === 'no' ? '' : ', wiped from the raised parts'}`,
     act: 'Dust',

@@ -16,6 +16,7 @@ export const glue = defineAct({
   traits: ['glues', 'unmoulded'],
   usually: { each: 2 },
   passes: (act) => act.minutes,
+  edges: { early: 'the joint stays soft' },
   words: (act, { cavities }) => ({
     line: `glue on ${act.what ?? 'the part'}`,
     act: 'Glue',

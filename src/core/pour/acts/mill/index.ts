@@ -12,6 +12,7 @@ export const mill = defineAct({
   also: ['surface', 'plane', 'router'],
   usually: { each: 6 },
   flow,
+  edges: { early: 'colour peels out' },
   words: (act, { cavities }) => ({
     line: `mill ${act.depth} mm off`,
     act: 'Mill',

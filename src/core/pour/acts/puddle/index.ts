@@ -15,6 +15,7 @@ export const puddle = defineAct({
   usually: { each: 0.4 },
   wants: () => [{ state: 'fluid', of: 'layer below' }],
   flow,
+  varies: 'the outline of each ring of colour',
   words: (act, { cup, cavities }) => ({
     line: `puddle ${cup(act.cupId)}, ${formatAmount(act.amount)}, into ${placeWords(act.at)}, from ${act.from}`,
     act: 'Puddle',

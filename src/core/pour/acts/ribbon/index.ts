@@ -17,6 +17,7 @@ export const ribbon = defineAct({
   // A line that is piped or laid thick is drawn from a cup that no longer levels.
   lasts: (act) => (act.how === 'drawn thin' ? 'levels' : 'sets'),
   flow,
+  varies: 'the thickness of each drawn line',
   words: (act, { cup, cavities }) => ({
     line: `ribbon ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${pathWords(act.path)}, ${act.width} mm wide, ${act.how}`,
     act: HOW[act.how],

@@ -15,6 +15,7 @@ export const sand = defineAct({
   traits: ['unmoulded'],
   also: ['grit', 'polish', 'smooth'],
   usually: { each: 4 },
+  edges: { early: 'soft resin drags and clogs' },
   words: (act, { cavities }) => ({
     line: `sand ${act.wet}, ${act.grits.join(', ')}`,
     act: 'Sand',

@@ -16,6 +16,7 @@ export const seal = defineAct({
   also: ['coat', 'varnish', 'wax', 'gloss'],
   traits: ['seals', 'unmoulded'],
   usually: { each: 1.5 },
+  edges: { early: 'haze, and a seal that peels' },
   words: (act, { cavities }) => ({
     line: `seal${act.with ? ` with ${act.with}` : ''}${act.times > 1 ? `, ${act.times} coats ${duration(act.every)} apart` : ''}`,
     act: 'Seal',

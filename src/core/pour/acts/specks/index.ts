@@ -12,6 +12,7 @@ export const specks = defineAct({
   also: ['drops', 'dots', 'flick', 'spot', 'freckles'],
   usually: { each: 0.3 },
   flow,
+  varies: 'where each speck lies',
   words: (act, { cup, cavities }) => ({
     line: `specks of ${cup(act.cupId)}, ${formatAmount(act.amount)} in ${act.drops} drops over ${act.over}`,
     act: 'Spot',

@@ -14,8 +14,9 @@ export const spray = defineAct({
   group: 'after',
   fields,
   also: ['mist', 'ash', 'stain'],
-  traits: (act) => (act.what === 'alcohol' ? ['alcohol'] : ['water']),
+  traits: (act) => (act.what === 'alcohol' ? ['alcohol', 'shields'] : ['water']),
   usually: { each: 0.3 },
+  edges: { late: 'ash blooms on the open face' },
   words: (act, { cavities }) => ({
     line:
       act.times > 1

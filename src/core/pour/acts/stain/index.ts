@@ -15,6 +15,7 @@ export const stain = defineAct({
   also: ['relief', 'hollows', 'patina'],
   traits: ['water', 'unmoulded'],
   usually: { each: 2 },
+  edges: { late: 'it takes unevenly once it is dry' },
   words: (act, { cavities, part }) => ({
     line: `stain the hollows${act.colourantId ? ` with ${part(act.colourantId)}` : ''}${act.wiped === 'yes' ? ', wiped from the peaks' : ''}`,
     act: 'Stain',

@@ -13,6 +13,7 @@ export const swirl = defineAct({
   also: ['cup swirl', 'dirty cup', 'marbled cup', 'jug', 'pour cup'],
   usually: { each: 2 },
   flow,
+  varies: 'how the swirl turns',
   words: (act, { cup, cavities }) => ({
     line: `swirl ${cup(act.cupId)}, ${formatAmount(act.amount)}, along ${pathWords(act.path)}, from ${act.from}`,
     act: 'Pour the swirl',

@@ -15,6 +15,7 @@ export const tap = defineAct({
   fields,
   also: ['knock', 'bubbles', 'bang'],
   passes: () => 0,
+  traits: ['loosens'],
   words: (act, { cavities, part }) => ({
     line: `tap ${act.zone ? part(act.zone) : 'all round'}, ${duration(act.minutes)}`,
     act: 'Tap',

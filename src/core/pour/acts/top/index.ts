@@ -14,6 +14,7 @@ export const top = defineAct({
   lasts: () => 'sets',
   wants: (act) => (act.how === 'piped' ? [{ state: 'pipeable', of: { cup: act.cupId } }] : []),
   flow,
+  traits: ['tops'],
   words: (act, { cup, cavities }) => ({
     line: `top with ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${act.how}`,
     act: 'Top',

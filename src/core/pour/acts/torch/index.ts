@@ -8,7 +8,7 @@ export const torch = defineAct({
   group: 'wait',
   fields,
   also: ['flame', 'bubbles', 'fire'],
-  traits: ['flame'],
+  traits: ['flame', 'clears'],
   usually: { each: 0.2 },
   words: (act, { cavities }) => ({
     line: `torch ${act.seconds} s`,

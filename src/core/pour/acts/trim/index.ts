@@ -13,6 +13,7 @@ export const trim = defineAct({
   fields,
   also: ['flash', 'sprue', 'edge', 'bevel'],
   usually: { each: 1 },
+  edges: { early: 'the edge tears', late: 'the edge is hard to take off' },
   words: (act, { cavities }) => ({
     line: `trim${act.with ? ` with ${act.with}` : ''}`,
     act: 'Trim',

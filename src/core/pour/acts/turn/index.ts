@@ -15,6 +15,7 @@ export const turn = defineAct({
   traits: ['unmoulded'],
   also: ['rack', 'flip'],
   usually: { each: 0.2 },
+  edges: { late: 'it dries to one side' },
   words: (act, { cavities }) => ({
     line: act.times > 1 ? `turn ${act.times} times, every ${duration(act.every)}` : 'turn over',
     act: 'Turn',

@@ -15,6 +15,7 @@ export const vibrate = defineAct({
   also: ['table', 'bubbles'],
   usually: { each: 0, once: 0.5 },
   passes: (act) => act.minutes,
+  traits: ['loosens'],
   words: (act, { cavities }) => ({
     line: `vibrate ${duration(act.minutes)}`,
     act: 'Vibrate',

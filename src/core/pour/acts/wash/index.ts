@@ -14,6 +14,7 @@ export const wash = defineAct({
   also: ['rinse', 'clean'],
   traits: ['water', 'unmoulded'],
   usually: { each: 0.5 },
+  edges: { late: 'release sets on the face' },
   words: (act, { cavities }) => ({
     line: `wash${act.with ? ` with ${act.with}` : ''}`,
     act: 'Wash',

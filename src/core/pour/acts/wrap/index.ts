@@ -12,7 +12,7 @@ export const wrap = defineAct({
   group: 'after',
   fields,
   also: ['pack', 'box', 'label', 'cover'],
-  traits: ['unmoulded'],
+  traits: ['unmoulded', 'shields'],
   usually: { each: 0.5 },
   words: (act, { cavities }) => ({
     line: `wrap${act.in ? ` in ${act.in}` : ''}`,

@@ -4,6 +4,7 @@
   import { gradeOf, GRADES, type Grade, type Piece } from '$core/inspect';
   import { isTyping } from '$lib/keys';
   import { maker } from '$lib/hands.svelte';
+  import CorrectionList from '$lib/ui/run/CorrectionList.svelte';
   import CauseList from '$lib/ui/record/CauseList.svelte';
   import type { Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
@@ -361,13 +362,7 @@
       </Table>
       {#if data.corrections.length}
         <h2 class="mt-6 text-[1.35rem]">Put right, or otherwise than planned</h2>
-        <ul class="ruled mt-1" data-testid="corrections">
-          {#each data.corrections as c (c.at + c.what)}
-            <li class="py-2">
-              {said(c.what)}{#if c.did}: <span class="text-ink-2">{said(c.did)}</span>{/if}
-            </li>
-          {/each}
-        </ul>
+        <CorrectionList corrections={data.corrections} />
       {/if}
       {#if data.advice.length}
         <h2 class="mt-6 text-[1.35rem]">Against the clock</h2>

@@ -5,6 +5,7 @@
   import type { Problem } from '$core/problem';
   import { weighing } from '$core/quantity';
   import { eventsFromSheet, tasksOf, type SheetLine } from '$core/run';
+  import { parseHour } from '$core/ways';
   import { newId } from '$lib/id';
   import { taskWords, typedGrams } from '$lib/instruction';
   import { send } from '$lib/send';
@@ -27,11 +28,10 @@
   let problems = $state<Problem[]>([]);
   let keeping = $state(false);
 
-  /** Minutes of a day from “9:05”, “9.05” or “905”. */
+  /** Minutes of a day as the workshop types them. */
   function minutesOf(text: string): number | undefined {
-    const found = /^\s*(\d{1,2})\s*[:.]?\s*(\d{2})\s*$/.exec(text);
-    const [hours, minutes] = [Number(found?.[1]), Number(found?.[2])];
-    return found && hours < 24 && minutes < 60 ? hours * 60 + minutes : undefined;
+    const read = text.trim() ? parseHour(text) : undefined;
+    return read?.ok ? read.value : undefined;
   }
 
   const wrong = (path: string, sentence: string, mend: string): Problem => ({
