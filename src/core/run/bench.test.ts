@@ -18,6 +18,7 @@ import {
   orderOf,
   planFromRun,
   factsOf,
+  planNow,
   pourUntilNow,
   refitGate,
   standingOf,
@@ -298,6 +299,53 @@ describe('the books of a run', () => {
     ]);
     expect(undone.replanned).toBeUndefined();
     expect(undone.tasks.map((t) => t.task)).toEqual(knobs.tasks);
+  });
+
+  it('what another mix of the same cup serves stays', () => {
+    // The second layer of six comes from two mixes, of four and of two cavities.
+    const tasks = knobs.tasks.flatMap((t): Task[] =>
+      t.kind === 'pour' && t.cupId === 'heron'
+        ? [
+            { ...t, count: 4 },
+            { ...t, id: `${t.id}~2`, mixId: 'heron~2', count: 2 }
+          ]
+        : [t]
+    );
+    const frozen = { ...knobs, tasks };
+    const events = upTo(frozen, 'stir:heron');
+    const { left } = booksOf(frozen, fold(frozen, events)).get('heron')!;
+    const [first] = tasks.flatMap((t) => (t.kind === 'pour' && t.mixId === 'heron' ? [t] : []));
+    expect(fewerCavities(frozen, fold(frozen, events), 'heron')).toBeUndefined();
+    const gone = event({ type: 'spilled', cupId: 'heron', grams: left - first!.gramsEach * 3.5 }, 1e6);
+    const fewer = fewerCavities(frozen, fold(frozen, [...events, gone]), 'heron')!;
+    expect(fewer.groups).toEqual([{ groupId: 'knobs', cavities: 5, given: 1 }]);
+    const counts = fewer.tasks.flatMap((t) => (t.kind === 'pour' ? [[t.cupId, t.count]] : []));
+    expect(counts).toEqual([
+      ['mudflat', 6],
+      ['heron', 3],
+      ['heron', 2],
+      ['foam', 5]
+    ]);
+  });
+
+  it('a second loss is reckoned from what the first left', () => {
+    const events = upTo(knobs, 'stir:heron');
+    const short = (cup: string, part: number, list: RunEvent[], at: number): RunEvent[] => {
+      const { left, wanted } = booksOf(knobs, fold(knobs, list)).get(cup)!;
+      const spilled = [...list, event({ type: 'spilled', cupId: cup, grams: left - wanted * part }, at)];
+      const { plan, tasks } = fewerCavities(knobs, fold(knobs, spilled), cup)!;
+      return [...spilled, event({ type: 'replanned', why: 'spilled', plan, tasks }, at + 1)];
+    };
+    const once = short('heron', 0.7, events, 1e6);
+    const later = knobs.tasks.slice(knobs.tasks.findIndex((t) => t.id === 'pour:lay-heron'));
+    const stirred = [
+      ...once,
+      ...later
+        .slice(0, later.findIndex((t) => t.id === 'stir:foam') + 1)
+        .map((t, i) => done(t, 2e6 + i * 1000))
+    ];
+    const twice = fold(knobs, short('foam', 0.6, stirred, 3e6));
+    expect(planNow(knobs, twice).groups[0]!.count).toBe(2);
   });
 
   it('a lost cup gives up all that needs it, or is begun again and is wasted', () => {

@@ -3,7 +3,7 @@ import type { FrozenRun } from './frozen';
 import { groupsOf } from './ready';
 import type { RunState } from './state';
 import type { Task } from './task';
-import type { Plan } from '../plan/document';
+import { PlanDocument, type Plan } from '../plan/document';
 
 /** A plan that asks of a mix only what it still has: its tasks, the plan, and what comes of it. */
 export interface Fewer {
@@ -15,38 +15,78 @@ export interface Fewer {
 
 /**
  * The run with as many whole cavities as a mix still serves: in every group it is poured into, later layers of other cups
- * follow, and cavities that would miss this layer are given up. What is poured already stays. Undefined where it still serves all.
+ * follow, and cavities that would miss this layer are given up. What is poured already stays, and what other mixes serve.
+ * Undefined where it still serves all.
  */
 export function fewerCavities(frozen: FrozenRun, state: RunState, mixId: string): Fewer | undefined {
   const { pours } = stillFrom(frozen, state, mixId);
-  const still = new Map<string, number>();
-  for (const { taskId, can } of pours) {
+  const can = new Map(pours.map((p) => [p.taskId, p.can]));
+  const given = new Map<string, number>();
+  for (const { taskId, planned, can: left } of pours) {
     const task = state.tasks.find((t) => t.task.id === taskId)?.task;
-    if (task?.kind !== 'pour') continue;
-    still.set(task.groupId, Math.min(still.get(task.groupId) ?? Infinity, can));
+    if (task?.kind !== 'pour' || left === planned) continue;
+    given.set(task.groupId, Math.max(given.get(task.groupId) ?? 0, planned - left));
   }
-  const cut = [...still].flatMap(([groupId, cavities]) => {
-    const count = frozen.file.plan.groups.find((g) => g.id === groupId)?.count ?? 0;
-    return cavities < count ? [{ groupId, cavities, given: count - cavities }] : [];
+  if (!given.size) return undefined;
+  const plan = planNow(frozen, state);
+  const groups = plan.groups.flatMap((g) => {
+    const gone = given.get(g.id);
+    return gone
+      ? [{ groupId: g.id, cavities: Math.max(0, g.count - gone), given: Math.min(gone, g.count) }]
+      : [];
   });
-  if (!cut.length) return undefined;
-  const left = new Map(cut.map((c) => [c.groupId, c.cavities]));
-  const tasks = state.tasks.flatMap(({ task, status }): Task[] => {
+  const left = new Map(groups.map((g) => [g.groupId, g.cavities]));
+  return {
+    tasks: tasksFor(state, { given, can, left }),
+    plan: { ...plan, groups: plan.groups.map((g) => groupOf(g, left.get(g.id))) },
+    groups
+  };
+}
+
+/** The plan of a run as it was last changed. */
+export const planNow = ({ file }: FrozenRun, state: RunState): Plan => {
+  const changed = PlanDocument.safeParse(state.replanned?.plan);
+  return changed.success ? changed.data : file.plan;
+};
+
+/** A group with fewer cavities; one that is given up whole stays as it was, since what is in it is still taken out. */
+function groupOf(group: Plan['groups'][number], cavities: number | undefined): Plan['groups'][number] {
+  if (!cavities) return group;
+  // What is done otherwise in some cavities says which by number: nothing tells which of them are left.
+  const { variations: _, ...rest } = group;
+  return { ...rest, count: cavities };
+}
+
+interface Cut {
+  /** Cavities given up in each group, what each pour of the mix still can, and the cavities left. */
+  given: ReadonlyMap<string, number>;
+  can: ReadonlyMap<string, number>;
+  left: ReadonlyMap<string, number>;
+}
+
+/** The open tasks with so many cavities fewer: the mix's own pours as it can, those of other layers from the last mix on. */
+function tasksFor(state: RunState, { given, can, left }: Cut): Task[] {
+  const own = new Set(
+    state.tasks.flatMap(({ task }) => (task.kind === 'pour' && can.has(task.id) ? [task.stepId] : []))
+  );
+  const rest = new Map<string, number>();
+  const cut = (task: Extract<Task, { kind: 'pour' }>): number => {
+    if (can.has(task.id)) return can.get(task.id)!;
+    if (own.has(task.stepId)) return task.count;
+    const place = `${task.stepId}|${task.groupId}`;
+    const gone = rest.get(place) ?? given.get(task.groupId) ?? 0;
+    const taken = Math.min(gone, task.count);
+    rest.set(place, gone - taken);
+    return task.count - taken;
+  };
+  const kept = state.tasks.toReversed().flatMap(({ task, status }): Task[] => {
     if (status !== 'open') return [task];
-    const own = groupsOf(task);
-    const none = own.length > 0 && own.every((id) => left.get(id) === 0);
+    const groups = groupsOf(task);
+    const none = groups.length > 0 && groups.every((id) => left.get(id) === 0);
     if (none && task.kind !== 'demould') return [];
     if (task.kind !== 'pour') return [task];
-    return [{ ...task, count: Math.min(task.count, left.get(task.groupId) ?? task.count) }];
+    const count = cut(task);
+    return count > 0 ? [{ ...task, count }] : [];
   });
-  const { plan } = frozen.file;
-  const groups = plan.groups.map((g) => {
-    const cavities = left.get(g.id);
-    return cavities ? { ...g, count: cavities, variations: undefined } : g;
-  });
-  return {
-    tasks,
-    plan: { ...plan, groups: groups.map(({ variations, ...g }) => (variations ? { ...g, variations } : g)) },
-    groups: cut
-  };
+  return kept.reverse();
 }

@@ -28,7 +28,7 @@ export { freeze } from './freeze';
 export { FrozenRun } from './frozen';
 export { handsOf, type Hands } from './who';
 export { coloursOver, type ColourOver } from './colour-over';
-export { fewerCavities, type Fewer } from './fewer';
+export { fewerCavities, planNow, type Fewer } from './fewer';
 export { eventsFromSheet, type SheetLine } from './from-sheet';
 export { handTimesOf, learnedHands, type HandTime } from './learned-hands';
 export { dueOf, type Due } from './due';

@@ -1,4 +1,4 @@
-import { correctionsOf, debriefOf, factsOf, handsOf } from '$core/run';
+import { correctionsOf, debriefOf, factsOf, handsOf, planNow } from '$core/run';
 import { causesIn } from '$lib/server/causes';
 import { foldedRun } from '$lib/run';
 import { listCards, listLessons, piecesOf, readEvents } from '$lib/server/database';
@@ -17,7 +17,7 @@ export const load = async ({ params }) => {
   const state = foldedRun(run.frozen, events);
   return {
     run: { id: run.id, name: run.name, startedAt: run.startedAt, finishedAt: run.finishedAt, rules },
-    plan: file.plan,
+    plan: planNow(run.frozen, state),
     shelf: file.shelf,
     planId: run.planId,
     causes: await causesIn(db, run),
