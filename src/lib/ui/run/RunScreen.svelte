@@ -359,7 +359,7 @@
       <span class="text-verdigris" role="status" data-testid="stored">stored</span>
     {/if}
     {#if !extras}<Hands />{/if}
-    <span class="whitespace-nowrap {extras ? 'hidden' : ''}"
+    <span class="whitespace-nowrap max-lg:hidden {extras ? 'hidden' : ''}"
       >room {temperature(run.room?.celsius ?? plan.bench.roomCelsius)}</span
     >
     <button
@@ -409,7 +409,7 @@
         {log}
       />
     </main>
-    <aside class="min-h-0 overflow-y-auto border-l border-rule px-7 py-6">
+    <aside class="min-h-0 overflow-y-auto border-l border-rule px-7 py-6 max-lg:border-t max-lg:border-l-0">
       <ClockList {clocks} {computed} {now} />
       <NextList
         {run}

@@ -192,7 +192,7 @@
 
 <div class="mx-auto max-w-[1140px] px-7 py-6">
   <header class="flex flex-wrap items-center gap-3">
-    <div class="flex-1">
+    <div class="min-w-[22rem] flex-1">
       <p class="text-[0.9rem] text-ink-2">
         <a class="underline" href="/record">Record</a> · {data.base} · begun {day(data.run.startedAt)}{who
           ? ` · ${who}`

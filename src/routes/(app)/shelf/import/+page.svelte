@@ -76,7 +76,7 @@
   <textarea
     class="field mt-3 min-h-32 py-2 font-mono text-[0.95rem]"
     aria-label="Or paste it here"
-    placeholder="or paste it here: {TABLE_FIELDS[kind].map((f) => f.key).join(', ')}"
+    placeholder="or paste it here: {TABLE_FIELDS[kind].map((f) => f.words.replace(/,.*$/, '')).join(', ')}"
     bind:value={text}
     onchange={() => read()}></textarea>
   <div class="mt-3 space-y-2">
