@@ -1,5 +1,6 @@
 import type { Base } from '../material';
 import { cureOf, RESIN_STATES, type Body, type Cure, type ResinState } from './resin';
+import { celsiusAt, doneAfter, type Room } from './room';
 
 /** A state a hand can tell, and how it tells. */
 export interface HandState {
@@ -12,19 +13,19 @@ export interface Behaviour {
   /** In the order they are passed. */
   states: readonly HandState[];
   /** Until when a cup of so many grams pours and levels, from its zero. */
-  pourUntil(cupGrams: number, room: number): number;
+  pourUntil(cupGrams: number, room: Room): number;
   /** When that cup can no longer be used at all. */
-  goneBy(cupGrams: number, room: number): number;
+  goneBy(cupGrams: number, room: Room): number;
   /** When a layer so many mm deep reaches a state; infinite for a state it does not know. */
-  layerReaches(state: string, mm: number, room: number): number;
+  layerReaches(state: string, mm: number, room: Room): number;
   /** When a cup of so many grams reaches a state, from its zero; infinite for a state it does not know. */
-  cupReaches(state: string, cupGrams: number, room: number): number;
+  cupReaches(state: string, cupGrams: number, room: Room): number;
   /** When a cup or a layer has warmed itself to a temperature; infinite where it never does, or where nothing is known. */
-  warmsTo(celsius: number, body: Body, room: number): number;
+  warmsTo(celsius: number, body: Body, room: Room): number;
   /** How hot a cup of so many grams gets by itself, °C; the room's temperature where it does not. */
-  cupPeak(cupGrams: number, room: number): number;
+  cupPeak(cupGrams: number, room: Room): number;
   /** When that layer may be handled. */
-  layerFirm(mm: number, room: number): number;
+  layerFirm(mm: number, room: Room): number;
 }
 
 const TELLS: Record<string, string> = {
@@ -71,7 +72,7 @@ const CARD_STATES: Record<Exclude<Base['kind'], 'resin'>, readonly [HandState, H
 };
 
 /** Rates double every 10 °C: the usual rule where a card gives one figure at 23 °C. */
-const slower = (room: number) => 2 ** ((23 - room) / 10);
+const slower = (celsius: number) => 2 ** ((23 - celsius) / 10);
 
 /** When a resin's state begins; infinite for a word that is no state of it. */
 const begin = ({ begins }: Cure, state: string): number =>
@@ -81,41 +82,49 @@ const begin = ({ begins }: Cure, state: string): number =>
 const CLOSES = 0.6;
 
 /**
- * The behaviour of a base. Resin follows its cure model; the others their card's windows, scaled by the room's
- * temperature (melted bases cool much the same in any room and are not scaled). A report always overrides it.
+ * The behaviour of a base. Resin follows its cure model; the others their card's windows, scaled by temperature (melted
+ * bases cool much the same in any room and are not scaled). A report always overrides it.
+ * @param joinedAt °C of the parts when they are joined; the room's when undefined. It counts in the cup: what is laid into a
+ * mould soon has the room's.
  */
-export function behaviourOf(base: Base): Behaviour {
-  if (base.kind === 'resin') {
-    const cup = (grams: number, room: number) => cureOf(base.openMinutes, { cup: Math.max(1, grams) }, room);
-    const layer = (mm: number, room: number) => cureOf(base.openMinutes, { layer: Math.max(0.05, mm) }, room);
-    return {
-      states: RESIN_STATES.map(({ state }) => ({ state, tell: TELLS[state]! })),
-      pourUntil: (grams, room) => cup(grams, room).begins['holds a line'],
-      goneBy: (grams, room) => cup(grams, room).begins.gelled,
-      layerReaches: (state, mm, room) => begin(layer(mm, room), state),
-      cupReaches: (state, grams, room) => begin(cup(grams, room), state),
-      warmsTo: (celsius, body, room) => cureOf(base.openMinutes, body, room).reaches(celsius),
-      cupPeak: (grams, room) => cup(grams, room).peakCelsius,
-      layerFirm: (mm, room) => layer(mm, room).begins.firm
-    };
-  }
+export const behaviourOf = (base: Base, joinedAt?: number): Behaviour =>
+  base.kind === 'resin' ? resinBehaviour(base.openMinutes, joinedAt) : cardBehaviour(base, joinedAt);
+
+function resinBehaviour(open: number, joinedAt: number | undefined): Behaviour {
+  const cup = (grams: number, room: Room) => cureOf(open, { cup: Math.max(1, grams) }, room, joinedAt);
+  const layer = (mm: number, room: Room) => cureOf(open, { layer: Math.max(0.05, mm) }, room);
+  return {
+    states: RESIN_STATES.map(({ state }) => ({ state, tell: TELLS[state]! })),
+    pourUntil: (grams, room) => cup(grams, room).begins['holds a line'],
+    goneBy: (grams, room) => cup(grams, room).begins.gelled,
+    layerReaches: (state, mm, room) => begin(layer(mm, room), state),
+    cupReaches: (state, grams, room) => begin(cup(grams, room), state),
+    warmsTo: (celsius, body, room) =>
+      cureOf(open, body, room, 'cup' in body ? joinedAt : undefined).reaches(celsius),
+    cupPeak: (grams, room) => cup(grams, room).peakCelsius,
+    layerFirm: (mm, room) => layer(mm, room).begins.firm
+  };
+}
+
+function cardBehaviour(base: Exclude<Base, { kind: 'resin' }>, joinedAt: number | undefined): Behaviour {
   const states = CARD_STATES[base.kind];
   const melted = base.kind === 'melt and pour' || base.kind === 'plastisol';
-  const scale = (room: number) => (melted ? 1 : slower(room));
   const after = [0, CLOSES * base.openMinutes, base.setMinutes];
-  const reaches = (state: string, room: number) => {
+  const passed = (minutes: number, room: Room) => (melted ? minutes : doneAfter(minutes, room, slower));
+  const inCup = (room: Room) => joinedAt ?? room;
+  const reaches = (state: string, room: Room) => {
     const i = states.findIndex((s) => s.state === state);
-    return i < 0 ? Infinity : after[i]! * scale(room);
+    return i < 0 ? Infinity : passed(after[i]!, room);
   };
   return {
     states,
-    pourUntil: (_, room) => base.openMinutes * scale(room),
-    goneBy: (_, room) => Math.max(base.openMinutes, base.setMinutes) * scale(room),
+    pourUntil: (_, room) => passed(base.openMinutes, inCup(room)),
+    goneBy: (_, room) => passed(Math.max(base.openMinutes, base.setMinutes), inCup(room)),
     layerReaches: (state, _, room) => reaches(state, room),
-    cupReaches: (state, _, room) => reaches(state, room),
+    cupReaches: (state, _, room) => reaches(state, inCup(room)),
     warmsTo: () => Infinity,
-    cupPeak: (_, room) => room,
-    layerFirm: (_, room) => base.setMinutes * scale(room)
+    cupPeak: (_, room) => Math.max(celsiusAt(room), joinedAt ?? -Infinity),
+    layerFirm: (_, room) => passed(base.setMinutes, room)
   };
 }
 

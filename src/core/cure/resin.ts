@@ -1,3 +1,5 @@
+import { celsiusAt, roomKey, type Room } from './room';
+
 /**
  * Resin as a small physical model, so that windows follow mass, depth and today's temperature rather
  * than the label's one number: dα/dt = k(T)(α+0.02)^0.3(1−α)², with Arrhenius k and Newton cooling.
@@ -11,6 +13,8 @@ const CAPACITY = 1.9; // J/g·K
 const COOLING = 12; // W/m²·K
 const DENSITY = 1.1; // g/ml, for outer area only
 const START = 1e-4;
+/** A body that warms slower than this, K/min, has come to its room's temperature. */
+const SETTLED = 1e-4;
 
 /** States a hand can tell, by the degree of cure at which each begins. */
 export const RESIN_STATES = [
@@ -55,8 +59,8 @@ function areaPerGram(body: Body): number {
 
 const HORIZON = 7 * 24 * 60;
 
-function integrate(k0: number, body: Body, roomCelsius: number): Cure {
-  const room = roomCelsius + 273.15;
+function integrate(k0: number, body: Body, around: Room, joinedAt = celsiusAt(around)): Cure {
+  const roomAt = (minute: number) => celsiusAt(around, minute) + 273.15;
   const loss = (60 * COOLING * areaPerGram(body)) / CAPACITY;
   const rate = (alpha: number, kelvin: number) =>
     k0 *
@@ -65,17 +69,18 @@ function integrate(k0: number, body: Body, roomCelsius: number): Cure {
     (1 - alpha) ** 2;
 
   let alpha = START;
-  let kelvin = room;
+  let kelvin = joinedAt + 273.15;
   let minute = 0;
-  let peak = { kelvin: room, minute: 0 };
+  let peak = { kelvin, minute: 0 };
   const begins = { fresh: 0 } as Record<ResinState, number>;
   for (const s of RESIN_STATES) begins[s.state] ??= Infinity;
-  const course: Moment[] = [{ minute: 0, celsius: roomCelsius, cured: START }];
+  const course: Moment[] = [{ minute: 0, celsius: joinedAt, cured: START }];
 
   // A big body is still heating when it is firm: go on to the peak.
   let rising = true;
   while (minute < HORIZON && (alpha < 0.8 || rising)) {
     const speed = rate(alpha, kelvin);
+    const room = roomAt(minute);
     const warming = (HEAT / CAPACITY) * speed - loss * (kelvin - room);
     // Steps small enough that neither the cure nor the temperature moves far within one.
     const step = Math.min(4, 0.004 / speed, 0.35 / loss, 0.5 / Math.max(1e-6, Math.abs(warming)));
@@ -86,7 +91,7 @@ function integrate(k0: number, body: Body, roomCelsius: number): Cure {
     const nextKelvin = kelvin + ((HEAT / CAPACITY) * midSpeed - loss * (midKelvin - room)) * step;
     for (const { state, from } of RESIN_STATES)
       if (alpha < from && next >= from) begins[state] = minute + (step * (from - alpha)) / (next - alpha);
-    rising = nextKelvin > kelvin;
+    rising = nextKelvin > kelvin + SETTLED * step;
     minute += step;
     alpha = next;
     kelvin = nextKelvin;
@@ -126,13 +131,14 @@ const known = new Map<string, Cure>();
  * How a body of this resin cures at a room temperature.
  * @param openMinutes the card's open time, 1..1440 min, for 100 g at 23 °C
  * @param body grams in a cup, or a layer's depth in mm; both > 0
- * @param roomCelsius 0..45 °C
+ * @param room 0..45 °C, by day and by night
+ * @param joinedAt °C of its parts when they are joined; the room's when undefined
  */
-export function cureOf(openMinutes: number, body: Body, roomCelsius: number): Cure {
-  const key = `${openMinutes}|${'cup' in body ? `c${body.cup.toFixed(1)}` : `l${body.layer.toFixed(2)}`}|${roomCelsius}`;
+export function cureOf(openMinutes: number, body: Body, room: Room, joinedAt?: number): Cure {
+  const key = `${openMinutes}|${'cup' in body ? `c${body.cup.toFixed(1)}` : `l${body.layer.toFixed(2)}`}|${roomKey(room)}|${joinedAt ?? ''}`;
   const before = known.get(key);
   if (before) return before;
-  const cure = integrate(rateFor(openMinutes), body, roomCelsius);
+  const cure = integrate(rateFor(openMinutes), body, room, joinedAt);
   if (known.size > 500) known.clear();
   known.set(key, cure);
   return cure;

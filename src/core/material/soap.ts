@@ -61,6 +61,8 @@ export const SoapBase = z.object({
   lyePurity: z.number().min(0.5).max(1, 'cannot be over 100 %'),
   lyeConcentration: z.number().min(0.2).max(0.5, 'cannot be over 50 %: the lye would not dissolve'),
   fragrance: z.number().min(0).max(0.06, 'is over the usual cap of 6 % of the oils'),
+  /** How the fragrance behaves in the batter; calm when absent. */
+  fragranceIs: z.enum(['calm', 'quick', 'floral']).optional(),
   /** What else goes in with the oils, as a share of them (sugar, salt, clay); at most a fifth each. */
   additives: z
     .array(

@@ -225,6 +225,7 @@ function computedCup(
     shareOfPour: allPouredMl > 0 ? balance.pouredMl / allPouredMl : 0,
     mixes,
     ...(count.why ? { why: count.why } : {}),
+    ...(resolved.paces.length ? { paces: resolved.paces } : {}),
     inHand: count.inHand,
     castings: count.castings,
     window: count.window

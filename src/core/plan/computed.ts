@@ -1,5 +1,5 @@
 import type { CupBalance, PlannedLetDown, Surplus, Weighing } from '../batch';
-import type { HandState } from '../cure';
+import type { HandState, Pace } from '../cure';
 import type { Base } from '../material';
 import type { Problem } from '../problem';
 import type { Score, SequenceItem } from '../schedule';
@@ -48,6 +48,8 @@ export interface ComputedCup {
   why?: string;
   /** Cavities one mix serves inside its window less the reserve, and that window, minutes. */
   inHand: number;
+  /** What makes it run ahead of its card or behind it, each a factor on its times. */
+  paces?: Pace[];
   /** Castings that it is poured into. */
   castings: number;
   window: number;

@@ -1,6 +1,6 @@
-import { cureOf, RESIN_STATES } from '../cure';
+import { cureOf, RESIN_STATES, roomFrom, together } from '../cure';
 import type { Computed } from './computed';
-import { mixIdOf, type Plan, type Shelf } from './document';
+import { mixIdOf, roomIn, type Plan, type Shelf } from './document';
 
 /** How one body cures: what it is, its temperature over time, and when each of its states begins. */
 export interface CureCourse {
@@ -21,53 +21,56 @@ const MOST_POINTS = 160;
  * temperature; nothing for materials that have windows and no cure model. Minutes from the joining of the parts.
  */
 export function cureCourses(plan: Plan, computed: Computed, shelf: Shelf): CureCourse[] {
-  const room = plan.bench.roomCelsius;
+  const room = roomIn(plan.bench);
   return computed.cups.flatMap((cup): CureCourse[] => {
     const mixId = mixIdOf(plan.cups.find((c) => c.id === cup.cupId) ?? { from: { cups: [] } });
-    const base = shelf.bases.find((b) => b.id === plan.mixes.find((m) => m.id === mixId)?.baseId);
+    const mix = plan.mixes.find((m) => m.id === mixId);
+    const base = shelf.bases.find((b) => b.id === mix?.baseId);
     if (base?.kind !== 'resin' || cup.balance.mixed <= 0) return [];
     // A portion went through its cure so far as part of the whole pot, by which its window goes.
     const pot = computed.common.filter((m) => m.of === mixId).map((m) => m.balance.mixed);
     const grams = Math.max(1, ...(pot.length ? pot : cup.mixes.map((m) => m.balance.mixed)));
     const layers = computed.groups.flatMap((g) => g.layers.filter((l) => l.cupId === cup.cupId));
     const mm = Math.max(0, ...layers.map((l) => l.to - l.from));
-    const inCup = cureOf(base.openMinutes, { cup: grams }, room);
+    const met = computed.score.windows.find((w) => w.cupId === cup.cupId)?.zero ?? 0;
+    const laid = computed.score.blocks.find((b) => b.act === 'pour' && b.cupId === cup.cupId)?.to ?? met;
+    const factor = together(cup.paces ?? []);
+    const inCup = cureOf(base.openMinutes, { cup: grams }, roomFrom(room, met), mix?.joinedAt);
     return [
-      courseOf(
-        `${cup.name} in its ${pot.length ? 'pot' : 'cup'}, ${grams.toFixed(0)} g`,
-        cup.cupId,
-        'cup',
-        inCup
-      ),
+      courseOf(`${cup.name} in its ${pot.length ? 'pot' : 'cup'}, ${grams.toFixed(0)} g`, cup.cupId, 'cup', {
+        cure: inCup,
+        factor
+      }),
       ...(mm > 0.05
         ? [
-            courseOf(
-              `${cup.name} in the piece, ${mm.toFixed(1)} mm`,
-              cup.cupId,
-              'layer',
-              cureOf(base.openMinutes, { layer: mm }, room)
-            )
+            courseOf(`${cup.name} in the piece, ${mm.toFixed(1)} mm`, cup.cupId, 'layer', {
+              cure: cureOf(base.openMinutes, { layer: mm }, roomFrom(room, laid)),
+              factor
+            })
           ]
         : [])
     ];
   });
 }
 
+/** A course as this cup passes it, by what makes it run ahead or behind. */
 function courseOf(
   name: string,
   cupId: string,
   of: CureCourse['of'],
-  cure: ReturnType<typeof cureOf>
+  { cure, factor }: { cure: ReturnType<typeof cureOf>; factor: number }
 ): CureCourse {
   const step = Math.max(1, Math.ceil(cure.course.length / MOST_POINTS));
   return {
     name,
     cupId,
     of,
-    points: cure.course.filter((_, i) => i % step === 0 || i === cure.course.length - 1),
-    states: RESIN_STATES.map(({ state }) => ({ state, minute: cure.begins[state] })).filter((s) =>
+    points: cure.course
+      .filter((_, i) => i % step === 0 || i === cure.course.length - 1)
+      .map((p) => ({ ...p, minute: p.minute * factor })),
+    states: RESIN_STATES.map(({ state }) => ({ state, minute: cure.begins[state] * factor })).filter((s) =>
       Number.isFinite(s.minute)
     ),
-    peak: { celsius: cure.peakCelsius, minute: cure.peakMinute }
+    peak: { celsius: cure.peakCelsius, minute: cure.peakMinute * factor }
   };
 }

@@ -15,7 +15,8 @@ export {
   type Mix,
   type Past,
   type Step,
-  poursOf
+  poursOf,
+  roomIn
 } from './document';
 export { Plan, PlanFile } from './read';
 export { computePlan, figuresOf } from './compute';
@@ -63,3 +64,4 @@ export {
 } from './ask-face';
 export { whitesIn } from './dominance';
 export { WHITE } from './swirl';
+export { USUAL_BLENDER } from './paces';

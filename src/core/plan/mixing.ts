@@ -26,12 +26,11 @@ export function splitAll(plan: Plan, baseId: string): Plan {
   const mine = plan.mixes.filter((m) => m.baseId === baseId);
   const ids = new Set(mine.map((m) => m.id));
   const others = plan.mixes.filter((m) => !ids.has(m.id));
-  const reheats = Math.max(0, ...mine.map((m) => m.reheats ?? 0));
   const pot: Mix = {
     id: freshMix(others, 'mix'),
     baseId,
     feeds: 'split',
-    ...(reheats ? { reheats } : {})
+    ...handledAlike(mine)
   };
   const cups = plan.cups.map((c) =>
     'mix' in c.from && ids.has(c.from.mix) ? { ...c, from: { mix: pot.id } } : c
@@ -50,7 +49,7 @@ export function eachByItself(plan: Plan, baseId: string): Plan {
     const before = mine.find((m) => m.id === mix)!;
     const id = freshMix(mixes, before.feeds === 'one cup' ? before.id : `mix-${cup.id}`);
     mixes.push({
-      ...(before.feeds === 'one cup' ? before : { baseId, feeds: 'one cup' as const, ...heated(before) }),
+      ...(before.feeds === 'one cup' ? before : { baseId, feeds: 'one cup' as const, ...handled(before) }),
       id
     });
     return { ...cup, from: { mix: id } };
@@ -58,7 +57,22 @@ export function eachByItself(plan: Plan, baseId: string): Plan {
   return { ...plan, mixes: mixes.length ? mixes : plan.mixes, cups };
 }
 
-const heated = (mix: Mix) => (mix.reheats === undefined ? {} : { reheats: mix.reheats });
+type Handled = Pick<Mix, 'reheats' | 'joinedAt' | 'blender' | 'pace'>;
+
+/** How a mix is handled, without what it is and feeds. */
+const handled = ({ reheats, joinedAt, blender, pace }: Mix): Handled => ({
+  ...(reheats === undefined ? {} : { reheats }),
+  ...(joinedAt === undefined ? {} : { joinedAt }),
+  ...(blender === undefined ? {} : { blender }),
+  ...(pace === undefined ? {} : { pace })
+});
+
+/** How several mixes made into one are handled: as the first that says so, heated as often as any of them. */
+function handledAlike(mixes: readonly Mix[]): Handled {
+  const reheats = Math.max(0, ...mixes.map((m) => m.reheats ?? 0));
+  const first = mixes.reduceRight<Handled>((all, m) => ({ ...all, ...handled(m) }), {});
+  return { ...first, ...(reheats ? { reheats } : {}) };
+}
 
 /** A mix for a cup that is being added: portions of the plan’s one split mix, or a mix of its own. */
 export function mixForNewCup(plan: Plan, cupId: string): { mixes: Mix[]; mixId: string } {

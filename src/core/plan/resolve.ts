@@ -1,5 +1,5 @@
 import type { CupDose, Filler } from '../batch';
-import { behaviourOf, type Behaviour } from '../cure';
+import { behaviourOf, paced, together, type Behaviour, type Pace } from '../cure';
 import type { Scale } from '../dosing';
 import { formulaOf, type Base, type Colourant, type Formula } from '../material';
 import type { Mould } from '../mould';
@@ -8,6 +8,7 @@ import type { Found } from '../problem';
 import type { Vessel } from '../shelf/vessel';
 import { problemsOf } from '../validate';
 import { mixIdOf, type Cup, type Mix, type Past, type Plan, type Shelf, type Step } from './document';
+import { colourPaces, mixPaces } from './paces';
 import { missing } from './rules/missing';
 import { strandsOf, type Strand } from './strands';
 
@@ -28,6 +29,8 @@ export interface ResolvedCup {
   parts: { cupId: string; share: number }[];
   doses: CupDose[];
   fillers: Filler[];
+  /** What makes it run ahead of its card or behind it. */
+  paces: Pace[];
 }
 
 /** One step as it is done in one strand of cavities, or at the bench. */
@@ -115,7 +118,7 @@ function mixesOf(plan: Plan, bases: ReadonlyMap<string, Base>, problems: Found[]
     const base = bases.get(mix.baseId);
     const formula = base && formulaOf(base);
     if (base && formula?.ok)
-      found.set(mix.id, { mix, base, formula: formula.value, behaviour: behaviourOf(base) });
+      found.set(mix.id, { mix, base, formula: formula.value, behaviour: behaviourIn(mix, base) });
     if (said.has(mix.baseId)) continue;
     said.add(mix.baseId);
     if (!base)
@@ -126,6 +129,10 @@ function mixesOf(plan: Plan, bases: ReadonlyMap<string, Base>, problems: Found[]
   }
   return found;
 }
+
+/** How a mix behaves as it is made here: its parts' temperature, and what speeds or slows all of it. */
+const behaviourIn = (mix: Mix, base: Base): Behaviour =>
+  paced(behaviourOf(base, mix.joinedAt), together(mixPaces(mix, base)));
 
 function cupsOf(
   plan: Plan,
@@ -143,11 +150,14 @@ function cupsOf(
       );
     const parts = partsOf(cup, all, problems);
     const mix = mixes.get(mixId ?? firstMix(cup, all) ?? '');
+    const doses = dosesOf(cup, colourants);
+    const coloured = mix && mixId !== undefined ? colourPaces(mix.base, doses) : [];
     return {
       cup,
-      ...(mix ? { mix } : {}),
+      ...(mix ? { mix: { ...mix, behaviour: paced(mix.behaviour, together(coloured)) } } : {}),
       parts,
-      doses: dosesOf(cup, colourants),
+      doses,
+      paces: mix && mixId !== undefined ? [...mixPaces(mix.mix, mix.base), ...coloured] : [],
       fillers: (cup.fillers ?? []).map((f) => ({
         id: f.id,
         name: f.name,

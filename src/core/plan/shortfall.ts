@@ -1,6 +1,6 @@
 import { weighOutCup, type WeighedCup } from '../batch';
 import type { Problem } from '../problem';
-import type { Plan, Shelf } from './document';
+import { roomIn, type Plan, type Shelf } from './document';
 import { resolve } from './resolve';
 import { vesselLoss } from './worked';
 
@@ -33,7 +33,7 @@ export function topUpCup(plan: Plan, shelf: Shelf, cupId: string, ml: number): T
   const small = out.balance.mixed < base.leastMix;
   return {
     ...out,
-    window: behaviour.pourUntil(out.balance.mixed, plan.bench.roomCelsius),
+    window: behaviour.pourUntil(out.balance.mixed, roomIn(plan.bench)),
     problems: small ? [tooSmall(out.balance.mixed, base.leastMix)] : []
   };
 }

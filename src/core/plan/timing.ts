@@ -1,3 +1,4 @@
+import { roomIn } from './document';
 import {
   indexed,
   potId,
@@ -14,7 +15,7 @@ import type { WorkedCup, WorkedCups } from './worked';
 /** What a score is played from: steps, pours and mixes with their minutes and materials. */
 export function timingOf(plan: ResolvedPlan, filled: readonly FilledStrand[], worked: WorkedCups): Indexed {
   return indexed({
-    room: plan.plan.bench.roomCelsius,
+    room: roomIn(plan.plan.bench),
     steps: plan.steps.filter((s) => !s.step.muted).map((s) => timedStep(s, plan)),
     pours: new Map(filled.flatMap((f) => f.pours.map((p) => [p.id, timedPour(p, f)] as const))),
     mixes: new Map(

@@ -3,7 +3,7 @@ import { layerState } from '../cure';
 import { Casting, type Content, type Engine, type Prism } from '../pattern';
 import { prismOf } from './cavity-prism';
 import type { Trait } from '../pour';
-import type { Condition } from './document';
+import { roomIn, type Condition } from './document';
 import type { FilledStrand, Pour } from './fill';
 import type { ResolvedAct, ResolvedCup, ResolvedPlan, ResolvedStep } from './resolve';
 
@@ -168,8 +168,7 @@ function setBefore(plan: ResolvedPlan, filled: FilledStrand, { step }: ResolvedS
 function setsAfter(plan: ResolvedPlan, filled: FilledStrand): number {
   const mix = mixIn(plan, filled);
   if (!mix) return Infinity;
-  const { roomCelsius } = plan.plan.bench;
-  return mix.behaviour.layerReaches(layerState(mix.base), filled.cavity.depth / 2, roomCelsius);
+  return mix.behaviour.layerReaches(layerState(mix.base), filled.cavity.depth / 2, roomIn(plan.plan.bench));
 }
 
 /** The mix of what is poured first into a strand. */

@@ -3,6 +3,7 @@ import { grouped } from '../grouped';
 import { shotsFor } from '../material';
 import { busyMinutes, cavitiesInHand, COLOUR_STIR_MINUTES, RESERVE, WEIGHING_MINUTES } from '../schedule';
 import { HEADROOM, vesselFor, type Vessel } from '../shelf/vessel';
+import { roomIn } from './document';
 import type { Pour } from './fill';
 import { EXOTHERM_LIMIT, tooHot } from './heat';
 import type { ResolvedMix, ResolvedPlan } from './resolve';
@@ -85,7 +86,7 @@ export function turnsFor(c: TurnsCase): TurnCount {
 }
 
 const windowOf = (c: TurnsCase, n: number) =>
-  c.mix.behaviour.pourUntil(Math.max(1, c.grams / n), c.plan.plan.bench.roomCelsius);
+  c.mix.behaviour.pourUntil(Math.max(1, c.grams / n), roomIn(c.plan.plan.bench));
 
 function vesselReason(c: TurnsCase): Reason[] {
   if (!c.vessels.length || vesselFor(c.ml, c.vessels)) return [];
@@ -100,7 +101,7 @@ function vesselReason(c: TurnsCase): Reason[] {
 
 function heatReason(c: TurnsCase, most: number): Reason[] {
   const { base } = c.mix;
-  const room = c.plan.plan.bench.roomCelsius;
+  const room = roomIn(c.plan.plan.bench);
   if (!tooHot(c.mix, c.grams, room)) return [];
   let n = 2;
   while (n < most && tooHot(c.mix, c.grams / n, room)) n++;

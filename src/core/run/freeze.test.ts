@@ -42,6 +42,6 @@ describe('a run that was begun', () => {
 
   it('says by which rules it was planned', async () => {
     const { freeze } = await load();
-    expect(freeze(tideline, cards)).toMatchObject({ version: 1, rules: 5 });
+    expect(freeze(tideline, cards)).toMatchObject({ version: 1, rules: 6 });
   });
 });

@@ -7,7 +7,7 @@ import { tasksOf } from './tasks';
  * The version of the rules that plan a run: raised whenever a figure, a task or a sentence would come out otherwise
  * than before. A run keeps the figures it was begun with, and says by which rules.
  */
-const RULES = 5;
+const RULES = 6;
 
 /** Freezes a plan as a run begins: the file, its tasks and every planned figure. Nothing of it is worked out again. */
 export function freeze(plan: Plan, shelf: Shelf, past: Past = {}): FrozenRun {

@@ -1,4 +1,14 @@
-import { behaviourOf, type Behaviour } from '../cure';
+import {
+  behaviourOf,
+  celsiusAt,
+  paced,
+  roomFrom,
+  together,
+  withDay,
+  type Behaviour,
+  type Room
+} from '../cure';
+import { roomIn } from '../plan';
 import type { Base } from '../material';
 import type { FrozenRun } from './frozen';
 import { gateIdOf } from './gate';
@@ -39,12 +49,26 @@ function mixedIn({ file, computed }: FrozenRun, state: RunState, mixId: string):
   const from = cup && computed.common.find((m) => m.of === cup.mixOf && 'turn' in own && m.turn === own.turn);
   const of = from ?? own;
   const scale = state.cups.get(of.mixId)?.scale ?? 1;
-  return { base, behaviour: behaviourOf(base), grams: of.balance.mixed * scale };
+  const mix = file.plan.mixes.find((m) => m.id === (pot?.of ?? cup?.mixOf));
+  const behaviour = paced(behaviourOf(base, mix?.joinedAt), together(cup?.paces ?? []));
+  return { base, behaviour, grams: of.balance.mixed * scale };
 }
 
-/** The room as it was read, or as planned, °C. */
-const roomOf = ({ file }: FrozenRun, state: RunState): number =>
-  state.room?.celsius ?? file.plan.bench.roomCelsius;
+/** When the first parts met, ms; the beginning of time before. */
+const firstZero = (state: RunState): number =>
+  Math.min(...[...state.cups.values()].flatMap((c) => c.zero ?? []), Infinity);
+
+/** The room as planned, as felt by what begins at a moment of the run: its nights come as late as they were planned to. */
+function plannedRoom({ file }: FrozenRun, state: RunState, zero: number): Room {
+  const since = zero - Math.min(zero, firstZero(state));
+  return roomFrom(roomIn(file.plan.bench), Number.isFinite(since) ? since / MINUTE : 0);
+}
+
+/** The same, by day as it was read. */
+function roomOf(frozen: FrozenRun, state: RunState, zero: number): Room {
+  const planned = plannedRoom(frozen, state, zero);
+  return state.room ? withDay(planned, state.room.celsius) : planned;
+}
 
 /**
  * How a cup runs against its estimate, as a factor on its times (1: as estimated; under 1: ahead), from what a probe or the
@@ -55,7 +79,7 @@ export function paceOf(frozen: FrozenRun, state: RunState, mixId: string): { fac
   const cup = state.cups.get(mixId);
   if (!mixed || cup?.zero === undefined) return { factor: 1 };
   const { zero } = cup;
-  const room = roomOf(frozen, state);
+  const room = roomOf(frozen, state, zero);
   const cupId = frozen.computed.cups.find((c) => c.mixes.some((m) => m.mixId === mixId))?.cupId ?? mixId;
   const told = [mixId, cupId];
   const latest = <T extends { at: number }>(found: (T | undefined)[]) =>
@@ -88,16 +112,16 @@ const bounded = (factor: number) => Math.min(MOST, Math.max(LEAST, factor));
 
 function paceByProbe(
   { behaviour, grams }: Mixed,
-  { celsius, minutes, room }: { celsius: number; minutes: number; room: number }
+  { celsius, minutes, room }: { celsius: number; minutes: number; room: Room }
 ): number | undefined {
-  if (celsius < room + WARM) return undefined;
+  if (celsius < celsiusAt(room, minutes) + WARM) return undefined;
   const expected = behaviour.warmsTo(celsius, { cup: Math.max(1, grams) }, room);
   return Number.isFinite(expected) && expected > 0 ? doubted(minutes / expected) : undefined;
 }
 
 function paceByState(
   { behaviour, grams }: Mixed,
-  { state, minutes, room }: { state: string; minutes: number; room: number }
+  { state, minutes, room }: { state: string; minutes: number; room: Room }
 ): number | undefined {
   const i = behaviour.states.findIndex((s) => s.state === state);
   if (i < 0) return undefined;
@@ -133,9 +157,10 @@ export function pourUntilNow(frozen: FrozenRun, state: RunState, mixId: string):
   if (!mixed) return { planned, now: planned, why: '' };
   const { factor, why } = paceOf(frozen, state, mixId);
   const scale = state.cups.get(mixId)?.scale ?? 1;
-  const at = (grams: number, room: number) => mixed.behaviour.pourUntil(grams, room);
-  const model = at(mixed.grams / scale, frozen.file.plan.bench.roomCelsius);
-  const change = model > 0 ? at(mixed.grams, roomOf(frozen, state)) / model : 1;
+  const at = (grams: number, room: Room) => mixed.behaviour.pourUntil(grams, room);
+  const zero = state.cups.get(mixId)?.zero ?? firstZero(state);
+  const model = at(mixed.grams / scale, plannedRoom(frozen, state, zero));
+  const change = model > 0 ? at(mixed.grams, roomOf(frozen, state, zero)) / model : 1;
   const more = Math.abs(scale - 1) > NOTICED ? `${Math.round(mixed.grams)} g in it` : undefined;
   return moved(planned, planned * change * factor, [roomWords(frozen, state), more, why]);
 }
@@ -156,11 +181,12 @@ function lastLayer({ file, computed }: FrozenRun, state: RunState, groupId: stri
     (a, b) => (a && poured.get(a.stepId)!.at > poured.get(b.stepId)!.at ? a : b),
     undefined
   );
-  const baseId = computed.cups.find((c) => c.cupId === last?.cupId)?.baseId;
-  const base = file.shelf.bases.find((b) => b.id === baseId);
+  const cup = computed.cups.find((c) => c.cupId === last?.cupId);
+  const base = file.shelf.bases.find((b) => b.id === cup?.baseId);
   if (!last || !base) return undefined;
   return {
-    behaviour: behaviourOf(base),
+    behaviour: paced(behaviourOf(base), together(cup?.paces ?? [])),
+    at: poured.get(last.stepId)!.at,
     mm: last.to - last.from,
     mixId: poured.get(last.stepId)!.mixId,
     base
@@ -181,10 +207,11 @@ export function refitGate(
   const layer = lastLayer(frozen, state, gate.groupId);
   if (wait?.reckoned !== 'estimate' || !layer || !gate.all) return { gate };
   const { factor, why } = paceOf(frozen, state, layer.mixId);
-  const reached = (name: string, room: number) => layer.behaviour.layerReaches(name, layer.mm, room);
+  const reached = (name: string, room: Room) => layer.behaviour.layerReaches(name, layer.mm, room);
   const times = (name: string): number => {
-    const model = reached(name, frozen.file.plan.bench.roomCelsius);
-    const change = Number.isFinite(model) && model > 0 ? reached(name, roomOf(frozen, state)) / model : 1;
+    const model = reached(name, plannedRoom(frozen, state, layer.at));
+    const change =
+      Number.isFinite(model) && model > 0 ? reached(name, roomOf(frozen, state, layer.at)) / model : 1;
     return change * factor;
   };
   const own = gate.all.find((c) => c.condition.kind === 'state' && c.condition.of === 'layer below');
@@ -208,9 +235,9 @@ export function demouldFromNow(
 ): Moved {
   const layer = lastLayer(frozen, state, task.groupId);
   if (!layer) return { planned: task.from, now: task.from, why: '' };
-  const firm = (room: number) => layer.behaviour.layerFirm(layer.mm, room);
-  const before = firm(frozen.file.plan.bench.roomCelsius);
-  const after = firm(roomOf(frozen, state));
+  const firm = (room: Room) => layer.behaviour.layerFirm(layer.mm, room);
+  const before = firm(plannedRoom(frozen, state, layer.at));
+  const after = firm(roomOf(frozen, state, layer.at));
   const floor = layer.base.demouldHours.from * 60;
   // Where the data sheet's hours were the later, they stay the least.
   const now = task.from > before + 1 ? Math.max(task.from, after) : Math.max(floor, after);

@@ -1,3 +1,4 @@
+import { celsiusAt, roomFrom } from '../cure';
 import type { Condition, Gate, Zero } from '../plan/document';
 import { conditionWords, zeroWords } from '../pour/gates';
 import type { Found } from '../problem';
@@ -88,14 +89,22 @@ function below(p: Playing, step: TimedStep): StrandTime | undefined {
 function judgeLayer(p: Playing, step: TimedStep, c: State, at: At): Judged {
   const last = below(p, step);
   if (!last) return NOTHING;
-  const estimate = last.material.behaviour.layerReaches(c.state, last.depth, p.timing.room);
+  const estimate = last.material.behaviour.layerReaches(
+    c.state,
+    last.depth,
+    roomFrom(p.timing.room, last.at)
+  );
   return judgeState(p, c, { zero: last.at, estimate, material: last.material, at });
 }
 
 function judgeCup(p: Playing, c: State, cupId: string, at: At): Judged {
   const cup = p.cups.get(cupId);
   if (!cup) return NOTHING;
-  const estimate = cup.material.behaviour.cupReaches(c.state, cup.mass, p.timing.room);
+  const estimate = cup.material.behaviour.cupReaches(
+    c.state,
+    cup.mass,
+    roomFrom(p.timing.room, cup.window.zero)
+  );
   return judgeState(p, c, { zero: cup.window.zero, estimate, material: cup.material, at });
 }
 
@@ -116,7 +125,9 @@ function judgeState(p: Playing, c: State, { zero, estimate, material, at }: Reac
   const early = known && c.minutes < estimate * 0.8;
   return {
     opening: { zero, minutes: c.minutes, reckoned: 'plan' },
-    problems: early ? [earlyGate(c.state, c.minutes, { estimate, room: p.timing.room, at })] : []
+    problems: early
+      ? [earlyGate(c.state, c.minutes, { estimate, room: celsiusAt(p.timing.room, zero), at })]
+      : []
   };
 }
 
@@ -126,12 +137,13 @@ function judgeProbe(p: Playing, step: TimedStep, c: Extract<Condition, { kind: '
   const material = cup?.material ?? layer?.material;
   if (!material) return NOTHING;
   const body = cup ? { cup: Math.max(1, cup.mass) } : { layer: Math.max(0.05, layer!.depth) };
-  const minutes = material.behaviour.warmsTo(c.celsius, body, p.timing.room);
   const zero = cup?.window.zero ?? layer!.at;
+  const room = roomFrom(p.timing.room, zero);
+  const minutes = material.behaviour.warmsTo(c.celsius, body, room);
   if (Number.isFinite(minutes)) return { opening: { zero, minutes, reckoned: 'estimate' }, problems: [] };
   // Only a material with a cure model can say that it never gets so warm.
-  const peak = cup ? material.behaviour.cupPeak(Math.max(1, cup.mass), p.timing.room) : undefined;
-  return peak !== undefined && peak > p.timing.room + 0.05
+  const peak = cup ? material.behaviour.cupPeak(Math.max(1, cup.mass), room) : undefined;
+  return peak !== undefined && peak > celsiusAt(room) + 0.05
     ? { problems: [neverWarm(c.celsius, peak, at)] }
     : NOTHING;
 }

@@ -1,3 +1,4 @@
+import { roomFrom } from '../cure';
 import type { Found } from '../problem';
 import { gateWait, lateness } from './gate';
 import { isPot } from './ids';
@@ -102,8 +103,8 @@ function open(p: Playing, mix: TimedMix, zero: number, mass: number): void {
     mixId: mix.mixId,
     zero,
     from: p.now,
-    to: zero + behaviour.pourUntil(mass, p.timing.room),
-    gels: zero + behaviour.goneBy(mass, p.timing.room)
+    to: zero + behaviour.pourUntil(mass, roomFrom(p.timing.room, zero)),
+    gels: zero + behaviour.goneBy(mass, roomFrom(p.timing.room, zero))
   };
   opened(p, mix, window, mass);
 }
@@ -159,7 +160,7 @@ function settle(p: Playing, strandId: string, depth: number, material: Material)
   const at = p.now;
   // The data sheet's hours are the floor; a thin layer in a cool room may need longer.
   const firm = Math.max(
-    at + material.behaviour.layerFirm(depth, p.timing.room),
+    at + material.behaviour.layerFirm(depth, roomFrom(p.timing.room, at)),
     at + material.demouldHours.from * 60,
     before?.firm ?? 0
   );

@@ -1,5 +1,5 @@
 import { grouped } from '../grouped';
-import type { Behaviour } from '../cure';
+import type { Behaviour, Room } from '../cure';
 import type { Gate } from '../plan/document';
 
 /** What a score needs of a base: how it passes through its states, and its card's times. */
@@ -61,7 +61,8 @@ export interface TimedStep {
 
 /** Everything a score is played from. */
 export interface Timing {
-  room: number;
+  /** As felt from the first minute of the score on. */
+  room: Room;
   steps: readonly TimedStep[];
   pours: ReadonlyMap<string, TimedPour>;
   mixes: ReadonlyMap<string, TimedMix>;

@@ -14,6 +14,12 @@ export const Mix = z.object({
   /** Made in so many turns; worked out when absent. */
   turns: z.number().int().positive('must be one or more').max(60).optional(),
   /** How often this pot of a melted base has been heated already. */
-  reheats: z.number().int().nonnegative().max(50).optional()
+  reheats: z.number().int().nonnegative().max(50).optional(),
+  /** °C of its parts when they are joined; the room's when absent. */
+  joinedAt: z.number().min(-5, 'is frozen').max(95, 'is too hot to mix').optional(),
+  /** Seconds of the stick blender, for a soap; the usual when absent. */
+  blender: z.number().nonnegative('cannot be less than nothing').max(600).optional(),
+  /** The maker's own factor on its card's times: 1.5 with a retarder, 0.8 where it runs ahead. */
+  pace: z.number().min(0.1, 'is hardly any time').max(10, 'is ten times its card').optional()
 });
 export type Mix = z.infer<typeof Mix>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Room } from '../../cure';
 import { Cup, LetDownParts } from './cup';
 import { Group } from './group';
 import { Id, onlyOnce, Ref } from '../../id';
@@ -8,6 +9,13 @@ import { Step } from './step';
 /** Where a plan is made: the room, what is at hand, and what is lost. */
 const Bench = z.object({
   roomCelsius: z.number().min(-5, 'is too cold to cast').max(50, 'is too hot to cast'),
+  /** The nights, from eight in the evening to seven, where they are colder or warmer, and the hour at which the first mix is made. */
+  night: z
+    .object({
+      celsius: z.number().min(-5, 'is too cold to cast').max(50, 'is too hot to cast'),
+      hour: z.number().min(0).max(23.99, 'is no hour of the day')
+    })
+    .optional(),
   /** Scales at hand, the plan's own first. */
   scaleIds: z.array(Ref).max(8),
   /** Vessels to mix in; any size when none are named. */
@@ -27,6 +35,12 @@ const Bench = z.object({
     .default({ cling: 0.03 })
 });
 export type Bench = z.infer<typeof Bench>;
+
+/** The room as what is begun with the first mix feels it. */
+export const roomIn = (bench: Bench): Room =>
+  bench.night
+    ? { day: bench.roomCelsius, night: bench.night.celsius, hour: bench.night.hour }
+    : bench.roomCelsius;
 
 /** A cavity that waits for what is left over. */
 const Spare = z.object({

@@ -2,12 +2,13 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { computePlan, PlanFile, type Computed, type CupMix } from '..';
+import { together } from '../../cure';
 import { tasksOf } from '../../run';
 
 /**
  * Plans as version 1 exported them, with what version 1 made of each (grams, windows, tasks and pictures as they
  * were; what is advised, what a swirl shows of the face, how a ratio and what is left are read off the rounded weights,
- * how many castings are in hand, how strongly colours colour, and that let-downs are weighed in the run, stand here as they are judged now): the ten orders of the demo workshop, and six
+ * how many castings are in hand, how strongly colours colour, and and that let-downs are weighed in the run, stand here as they are judged now): the ten orders of the demo workshop, and six
  * awkward ones (gates between groups, turns, every way of dosing, cups by themselves and split).
  */
 const FOLDER = join(__dirname, 'fixtures');
@@ -75,7 +76,7 @@ function asBefore(file: PlanFile, c: Computed): Record<string, unknown> {
         shows: l.shows
       }))
     })),
-    windows: c.score.windows.map(({ mixId, zero, from, to, gels }) => ({ mixId, zero, from, to, gels })),
+    windows: c.score.windows.map((w) => asOpen(w, c)),
     gates: c.score.gates.map(({ groupId, state, turn, from, opens, minutes, reckoned }) => ({
       groupId,
       state,
@@ -127,6 +128,13 @@ function asBefore(file: PlanFile, c: Computed): Record<string, unknown> {
         }))
     )
   };
+}
+
+/** A window without what white does to it, which version 1 did not yet reckon. */
+function asOpen({ mixId, cupId, zero, from, to, gels }: Computed['score']['windows'][number], c: Computed) {
+  const faster = (minute: number, id: string) =>
+    zero + (minute - zero) / together(c.cups.find((x) => x.cupId === id)?.paces ?? []);
+  return { mixId, zero, from, to: faster(to, cupId), gels: faster(gels, cupId) };
 }
 
 const sorted = (problems: { code: string; sentence: string }[]) =>

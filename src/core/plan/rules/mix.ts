@@ -1,6 +1,6 @@
 import type { Found, Mend } from '../../problem';
 import { HEADROOM, vesselFor, type Vessel } from '../../shelf/vessel';
-import type { Cup } from '../document';
+import { roomIn, type Cup } from '../document';
 import type { FilledStrand } from '../fill';
 import { safeGrams, tooHot } from '../heat';
 import { inEqualLayers } from '../layering';
@@ -89,7 +89,7 @@ const whole = (x: number) => x.toFixed(0);
 
 /** More mixed resin in one vessel than stays cool. */
 function overheats(plan: ResolvedPlan, b: Batch, filled: readonly FilledStrand[]): Found[] {
-  const room = plan.plan.bench.roomCelsius;
+  const room = roomIn(plan.plan.bench);
   const { mixed } = b.largest.balance;
   // A cup that stays cool needs no search for what would.
   if (!tooHot(b.mix, mixed, room)) return [];

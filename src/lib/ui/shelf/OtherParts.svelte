@@ -94,6 +94,20 @@
     />
   </Row>
 {/if}
+{#if card.kind === 'soap' && card.fragrance > 0}
+  <Row label="The fragrance" problem={form.at('fragranceIs')} whose={whose(card, 'fragranceIs')}>
+    <Choice
+      label="How the fragrance behaves"
+      value={card.fragranceIs ?? 'calm'}
+      options={[
+        { value: 'calm', label: 'calm in the batter' },
+        { value: 'quick', label: 'quickens it' },
+        { value: 'floral', label: 'floral, quickens it much' }
+      ]}
+      onchange={(v) => form.set(['fragranceIs'], v === 'calm' ? undefined : v)}
+    />
+  </Row>
+{/if}
 {#if card.kind === 'concrete'}<ConcreteBag {form} {card} />{/if}
 {#if card.kind === 'plastisol'}<PlastisolParts {form} {card} />{/if}
 

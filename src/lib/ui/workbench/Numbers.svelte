@@ -4,15 +4,14 @@
   import { PORTION } from '$core/batch';
   import type { Computed, Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
-  import { displayOf, duration, reading, readingBeside, weighing } from '$core/quantity';
+  import { displayOf, reading, readingBeside, weighing } from '$core/quantity';
   import type { Lesson } from '$core/inspect';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
   import ProblemNote from '../ProblemNote.svelte';
   import QuantityField from '../QuantityField.svelte';
-  import BatchFacts from './BatchFacts.svelte';
-  import CureChart from './CureChart.svelte';
+  import FactTabs from './facts/FactTabs.svelte';
 
   let {
     plan,
@@ -34,7 +33,6 @@
   const cups = $derived(computed.cups.filter((c) => c.weighings.length && c.balance.mixed > 0));
   const colour = $derived(computed.totals.colourants.reduce((s, c) => s + c.grams, 0));
   const balance = $derived(computed.totals.balance);
-  const demould = $derived(computed.score.demould[0]);
   const split = $derived(computed.common.length > 0);
   const toMend = $derived(computed.problems.filter((p) => p.level !== 'note'));
   const notes = $derived(computed.problems.filter((p) => p.level === 'note'));
@@ -241,27 +239,6 @@
     {#if balance.reserved > 0}· taken out <Figure class="text-ink" value={g(balance.reserved)} />{/if} =
     <Figure class="font-semibold text-ink" value={weighed(balance.mixed)} />
   </p>
-  {#if demould}
-    <p class="text-[0.86rem] text-ink-2">
-      hands done after <Figure class="text-ink" value={duration(computed.score.ends)} /> · demould
-      <Figure
-        class="text-ink"
-        value="{duration(demould.from - demould.lastPour)} – {duration(demould.to - demould.lastPour)}"
-      /> later
-      {#if demould.cured !== undefined}
-        <span class="whitespace-nowrap"
-          >· full cure <Figure class="text-ink" value={duration(demould.cured - demould.lastPour)} /></span
-        >
-      {/if}
-    </p>
-  {/if}
-
-  {#if computed.bases.some((b) => b.kind === 'resin') && cups.length}
-    <Fold class="mt-1" words="How each cup cures">
-      <CureChart {plan} {computed} {editor} />
-    </Fold>
-  {/if}
-
   <div class="mt-2 flex flex-col gap-1.5">{@render mends(toMend.slice(1))}</div>
 
   {#if computed.cautions[0]}
@@ -273,7 +250,7 @@
     </p>
   {/if}
 
-  <BatchFacts {computed} {editor} />
+  <FactTabs {editor} />
 
   {#if lessons.length}
     <Fold

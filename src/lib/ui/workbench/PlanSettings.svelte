@@ -1,4 +1,4 @@
-<!-- What holds for the whole batch: scales, vessels, losses, allowance, spare cavities, consumables. -->
+<!-- What holds for the whole batch: scales, vessels, losses, allowance, spare cavities. -->
 <script lang="ts">
   import { freshId } from '$core/plan';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
@@ -109,14 +109,6 @@
         max={0.5}
         value={plan.bench.losses.allowance ?? 0}
         onchange={(v) => setBench(['losses', 'allowance'], v)}
-      />
-    </Row>
-    <Row label="Consumables a turn" hint="in the money of your lots">
-      <NumberField
-        label="Consumables a turn"
-        optional
-        value={plan.consumables}
-        onchange={(v) => set('consumables', v)}
       />
     </Row>
     {#if plastisol}

@@ -88,7 +88,7 @@
 <div class="flex flex-col xl:h-screen">
   <header class="border-b border-rule px-5 pt-2 pb-1.5">
     <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
-      <div class="min-w-0 flex-1">
+      <div class="min-w-0 flex-1 max-lg:basis-full">
         <input
           class="quiet w-full max-w-[26rem] border-transparent font-display text-[1.55rem] leading-none font-semibold"
           aria-label="Name of the plan"

@@ -6,7 +6,7 @@
   import { duration } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import { said, shownUnit, temperature } from '$lib/ways.svelte';
-  import Choice from '../Choice.svelte';
+  import Choice from '../../Choice.svelte';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
 

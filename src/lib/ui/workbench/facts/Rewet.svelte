@@ -1,10 +1,10 @@
 <!-- What adding liquid to a stiffening mix leaves: shown before it is done. -->
 <script lang="ts">
-  import Fold from '../Fold.svelte';
+  import Fold from '../../Fold.svelte';
   import { rewet } from '$core/dosing';
   import type { Base } from '$core/material';
   import type { Computed } from '$core/plan';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../../QuantityField.svelte';
 
   let { computed, base }: { computed: Computed; base: Base | undefined } = $props();
   let added = $state(10);

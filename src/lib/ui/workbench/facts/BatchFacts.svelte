@@ -1,15 +1,16 @@
-<!-- What the batch means beyond its grams: mixes, hands, vessels, the order, surplus, stock, cost, the craft's own figures. -->
+<!-- What the batch means beyond its grams: mixes, hands, vessels, the order, surplus, the craft’s own figures. -->
 <script lang="ts">
-  import Table from '../Table.svelte';
-  import Fold from '../Fold.svelte';
+  import Table from '../../Table.svelte';
+  import Fold from '../../Fold.svelte';
   import type { Computed } from '$core/plan';
   import { duration } from '$core/quantity';
-  import { mass, money, said, volume } from '$lib/ways.svelte';
+  import { mass, said, volume } from '$lib/ways.svelte';
   import { HEADROOM } from '$core/shelf';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
-  import CupMark from '../CupMark.svelte';
-  import Figure from '../Figure.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import CupMark from '../../CupMark.svelte';
+  import Figure from '../../Figure.svelte';
+  import QuantityField from '../../QuantityField.svelte';
+  import FactRow from './FactRow.svelte';
   import Rewet from './Rewet.svelte';
 
   let { computed, editor }: { computed: Computed; editor: PlanEditor } = $props();
@@ -40,29 +41,10 @@
   const hand = $derived(
     [...cups].sort((a, b) => a.inHand / Math.max(1, a.castings) - b.inHand / Math.max(1, b.castings))[0]
   );
-  const short = $derived(computed.needs.filter((n) => n.short));
-  const stocked = $derived(computed.needs.filter((n) => n.have !== undefined));
-  // Tap water is kept in no lot.
-  const uncounted = $derived(computed.needs.filter((n) => n.have === undefined && !/^water/.test(n.name)));
-  const shelfWords = $derived.by(() => {
-    if (short.length) return `short of ${short.map((n) => n.name).join(', ')}`;
-    return order && order.turns > 1 ? 'enough for the order' : 'enough';
-  });
   const colouring = $derived(computed.lightToDark.flatMap((id) => cups.filter((c) => c.cupId === id)));
 </script>
 
-{#snippet row(label: string, value: string, note = '')}
-  <div class="flex items-baseline justify-between gap-3 border-t border-rule py-1.5">
-    <dt class="shrink-0 text-ink-2">{label}</dt>
-    <dd class="text-right">
-      <Figure class="font-semibold" {value} />{#if note}<span class="block text-[0.8rem] text-ink-2"
-          >{note}</span
-        >{/if}
-    </dd>
-  </div>
-{/snippet}
-
-<dl class="mt-3 text-[0.88rem]" data-testid="facts">
+<dl class="mt-2 text-[0.88rem]" data-testid="facts">
   {#if order}
     <div class="flex items-baseline justify-between gap-3 border-t border-rule py-1.5" data-testid="order">
       <dt class="text-ink-2">
@@ -97,11 +79,11 @@
     </div>
   {/if}
   {#if order && order.turns > 1}
-    {@render row(
-      `In all ${order.turns} turns`,
-      mass(computed.totals.balance.mixed * order.turns),
-      computed.needs.map((n) => `${n.name} ${mass(n.inAll)}`).join(' · ')
-    )}
+    <FactRow
+      label={`In all ${order.turns} turns`}
+      value={mass(computed.totals.balance.mixed * order.turns)}
+      note={computed.needs.map((n) => `${n.name} ${mass(n.inAll)}`).join(' · ')}
+    />
   {/if}
   {#if computed.row && computed.row.mixes.length > 1}
     {@const rota = computed.row}
@@ -134,20 +116,24 @@
       </dd>
     </div>
   {/if}
-  {#if mixes > 1}{@render row('Mixes', `${mixes}`, why && said(why, computed.division))}{/if}
+  {#if mixes > 1}<FactRow
+      label="Mixes"
+      value={`${mixes}`}
+      note={why ? said(why, computed.division) : ''}
+    />{/if}
   {#if hand && hand.window > 0}
-    {@render row(
-      'One mix in hand',
-      `${hand.inHand} of ${hand.castings} casting${hand.castings === 1 ? '' : 's'}`,
-      `pours for ${duration(hand.window)}, less 15 %`
-    )}
+    <FactRow
+      label="One mix in hand"
+      value={`${hand.inHand} of ${hand.castings} casting${hand.castings === 1 ? '' : 's'}`}
+      note={`pours for ${duration(hand.window)}, less 15 %`}
+    />
   {/if}
   {#if needed.length}
-    {@render row(
-      'Mixed in',
-      vessels.length ? vessels.join(', ') : `${volume(Math.max(...needed) / (1 - HEADROOM))} or more`,
-      `${stands ? `on the ${stands}, ` : ''}a third left free to stir`
-    )}
+    <FactRow
+      label="Mixed in"
+      value={vessels.length ? vessels.join(', ') : `${volume(Math.max(...needed) / (1 - HEADROOM))} or more`}
+      note={`${stands ? `on the ${stands}, ` : ''}a third left free to stir`}
+    />
   {/if}
   {#if colouring.length > 1}
     <div class="flex items-baseline justify-between gap-3 border-t border-rule py-1.5">
@@ -160,40 +146,25 @@
       </dd>
     </div>
   {/if}
-  {#each computed.craft as fact (fact.label)}{@render row(
-      fact.label,
-      said(fact.value, computed.division)
-    )}{/each}
+  {#each computed.craft as fact (fact.label)}<FactRow
+      label={fact.label}
+      value={said(fact.value, computed.division)}
+    />{/each}
   {#each computed.surplus.spares as s (s.id)}
-    {@render row(
-      `Spare: ${s.name}`,
-      `${volume(s.ml)} of ${volume(s.of)}`,
-      s.letters ? `${(s.filled * 100).toFixed(0)} % full, from ${[...s.letters].join(', ')}` : 'stays empty'
-    )}
+    <FactRow
+      label={`Spare: ${s.name}`}
+      value={`${volume(s.ml)} of ${volume(s.of)}`}
+      note={s.letters
+        ? `${(s.filled * 100).toFixed(0)} % full, from ${[...s.letters].join(', ')}`
+        : 'stays empty'}
+    />
   {/each}
   {#if computed.surplus.leftovers.length}
-    {@render row(
-      'To the leftovers',
-      mass(computed.surplus.leftovers.reduce((s, l) => s + l.grams, 0)),
-      computed.surplus.leftovers.map((l) => `${l.letter} ${mass(l.grams)}`).join(' · ')
-    )}
-  {/if}
-  {#if computed.cost}
-    {@render row(
-      'Cost a good piece',
-      money(computed.cost.perPiece),
-      `${money(computed.cost.total)} a turn${computed.cost.unknown.length ? `, without ${computed.cost.unknown.join(', ')}` : ''}`
-    )}
-  {/if}
-  {#if stocked.length}
-    {@render row(
-      'On the shelf',
-      uncounted.length && !short.length ? `${shelfWords} of what is counted` : shelfWords,
-      [
-        ...stocked.map((n) => `${n.name} ${mass(n.have!)}`),
-        ...(uncounted.length ? [`not counted: ${uncounted.map((n) => n.name).join(', ')}`] : [])
-      ].join(' · ')
-    )}
+    <FactRow
+      label="To the leftovers"
+      value={mass(computed.surplus.leftovers.reduce((s, l) => s + l.grams, 0))}
+      note={computed.surplus.leftovers.map((l) => `${l.letter} ${mass(l.grams)}`).join(' · ')}
+    />
   {/if}
 </dl>
 {#if plan.steps.length}<Rewet

@@ -1,0 +1,24 @@
+import type { Behaviour } from './behaviour';
+
+/** Something that makes a cup run ahead of its card or lag behind it: a factor on its times, and what it is in plain words. */
+export interface Pace {
+  factor: number;
+  why: string;
+}
+
+/** All of them together, as one factor on a cup's times, 1 where nothing speeds or slows it. */
+export const together = (paces: readonly Pace[]): number => paces.reduce((f, p) => f * p.factor, 1);
+
+/** The same material running ahead (under 1) or behind (over 1) by a factor on all of its times; its heat stays as reckoned. */
+export function paced(behaviour: Behaviour, factor: number): Behaviour {
+  if (factor === 1) return behaviour;
+  return {
+    ...behaviour,
+    pourUntil: (grams, room) => factor * behaviour.pourUntil(grams, room),
+    goneBy: (grams, room) => factor * behaviour.goneBy(grams, room),
+    layerReaches: (state, mm, room) => factor * behaviour.layerReaches(state, mm, room),
+    cupReaches: (state, grams, room) => factor * behaviour.cupReaches(state, grams, room),
+    warmsTo: (celsius, body, room) => factor * behaviour.warmsTo(celsius, body, room),
+    layerFirm: (mm, room) => factor * behaviour.layerFirm(mm, room)
+  };
+}

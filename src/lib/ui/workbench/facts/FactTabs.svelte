@@ -1,0 +1,40 @@
+<!-- What the batch means beyond its grams, a tab each: the batch itself, its time, the shelf, the cost. -->
+<script lang="ts">
+  import { Tabs } from 'bits-ui';
+  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import BatchFacts from './BatchFacts.svelte';
+  import CostFacts from './CostFacts.svelte';
+  import StockFacts from './StockFacts.svelte';
+  import TimeFacts from './TimeFacts.svelte';
+
+  let { editor }: { editor: PlanEditor } = $props();
+  const TABS = [
+    ['batch', 'Batch'],
+    ['time', 'Time'],
+    ['stock', 'Stock'],
+    ['cost', 'Cost']
+  ] as const;
+  let shown = $state('batch');
+  const short = $derived(editor.computed.needs.some((n) => n.short));
+</script>
+
+<Tabs.Root bind:value={shown} class="mt-3">
+  <Tabs.List class="flex border-b border-rule-strong" aria-label="What the batch means">
+    {#each TABS as [value, words] (value)}
+      <Tabs.Trigger
+        {value}
+        class="min-h-11 flex-1 text-[0.9rem] text-ink-2 hover:text-ink data-[state=active]:border-b-[3px] data-[state=active]:border-verdigris data-[state=active]:font-semibold data-[state=active]:text-ink"
+      >
+        {words}{#if value === 'stock' && short}<span class="text-ochre"
+            >&nbsp;●<span class="sr-only">something is short</span></span
+          >{/if}
+      </Tabs.Trigger>
+    {/each}
+  </Tabs.List>
+  <Tabs.Content value="batch"><BatchFacts computed={editor.computed} {editor} /></Tabs.Content>
+  <Tabs.Content value="time"
+    >{#if shown === 'time'}<TimeFacts {editor} />{/if}</Tabs.Content
+  >
+  <Tabs.Content value="stock"><StockFacts computed={editor.computed} /></Tabs.Content>
+  <Tabs.Content value="cost"><CostFacts {editor} /></Tabs.Content>
+</Tabs.Root>
