@@ -2,7 +2,7 @@ import type { Cavity, CavityKind, Shape } from '../mould';
 import { annulus, disc, polygon, Prism, rectangle, type Section } from '../pattern';
 
 /** The rim of a cavity as the pattern engine takes it; a cavity known by a table alone is drawn round. */
-function rimOf(shape: Shape, area: number): Section {
+export function rimOf(shape: Shape, area: number): Section {
   switch (shape.kind) {
     case 'box':
       return rectangle(shape.length / 2, shape.width / 2);

@@ -13,9 +13,9 @@ import { paletteOf, type Palette } from './looks';
 import { proved, unproved } from './mends';
 import { lotsOf, stockAndCost, stockOfWeighing, takenBy, yieldOf, type Stocked } from './needs';
 import { lightToDark } from './order';
+import { linesOf } from './lines';
 import { drawnGroup } from './piece';
-import { resolve, type ResolvedCup, type ResolvedPlan } from './resolve';
-import type { Strand } from './strands';
+import { resolve, type ResolvedPlan } from './resolve';
 import { rowOf } from './row';
 import { timingOf } from './timing';
 import { sumBalances, summed, totalsOf } from './totals';
@@ -80,7 +80,7 @@ function workedOut(
     division: plan.scales[0]?.division ?? 0.01,
     score,
     sequence,
-    lines: linesOf(plan),
+    lines: linesOf(plan, filled, groups),
     letDowns,
     pairs,
     lightToDark: order,
@@ -252,26 +252,3 @@ function basesOf({ mixes }: ResolvedPlan): ComputedBase[] {
 }
 
 /** What each step is called, everywhere. */
-function linesOf(plan: ResolvedPlan): Computed['lines'] {
-  const nameOf = (id: string) => nameOfCup(plan.cupOf.get(id));
-  return plan.steps.map(({ step, own, strands }) => {
-    const cavities = [...new Set(strands.map((s) => s.group.name))].join(' and ');
-    const words = own?.definition.words(own.act, { cup: nameOf, part: partOf(plan, strands), cavities });
-    const { line, act, rest, hint, confirm } = words ?? { ...UNREAD, line: `${step.act.kind}?` };
-    return { stepId: step.id, line, act, rest, hint: step.note ?? hint, confirm };
-  });
-}
-
-/** A chamber, zone, embed or colourant of these cavities by its name; its id where nothing has that id. */
-const partOf = (plan: ResolvedPlan, strands: readonly Strand[]) => (id: string) => {
-  const named = strands.flatMap(({ kind, group }) => [
-    ...(kind.chambers ?? []),
-    ...(kind.zones ?? []),
-    ...(group.embeds ?? [])
-  ]);
-  return named.find((x) => x.id === id)?.name ?? plan.colourants.get(id)?.name ?? id;
-};
-
-const UNREAD = { act: 'Do', rest: 'what this step says', hint: '', confirm: 'Done' };
-const nameOfCup = (cup: ResolvedCup | undefined): string =>
-  cup ? `cup ${cup.cup.letter} ${cup.cup.name}` : 'a cup';

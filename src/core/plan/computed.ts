@@ -55,6 +55,18 @@ export interface ComputedCup {
   window: number;
 }
 
+/** What is said of a step. */
+export interface StepLine {
+  stepId: string;
+  line: string;
+  act: string;
+  rest: string;
+  hint: string;
+  confirm: string;
+  /** What it comes to in one cavity: grams a round, the length of a line. */
+  measures?: string;
+}
+
 /** One base of a plan, as screens and the run need it. */
 export interface ComputedBase {
   baseId: string;
@@ -86,7 +98,7 @@ export interface Computed {
   /** What the hands do, in order. */
   sequence: SequenceItem[];
   /** One plain line for every step, by the step's id. */
-  lines: { stepId: string; line: string; act: string; rest: string; hint: string; confirm: string }[];
+  lines: StepLine[];
   /** Weak premixes to make before the cups. */
   letDowns: PlannedLetDown[];
   /** Every pair of cups that touch in a piece, the closest first. */

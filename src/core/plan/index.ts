@@ -15,8 +15,7 @@ export {
   type Mix,
   type Past,
   type Step,
-  poursOf,
-  roomIn
+  poursOf
 } from './document';
 export { Plan, PlanFile } from './read';
 export { computePlan, figuresOf } from './compute';
@@ -32,7 +31,7 @@ export { shortageOf, type OrderNeeds, type Shortage } from './shortage';
 export { sharedEqually, sharersOf } from './share-equally';
 export { withNewCup } from './add-cup';
 export { applyTechnique, KEEPS, techniquesFor, type Keep } from './apply-technique';
-export { insertStep } from './insert-step';
+export { insertStep, moveStep } from './insert-step';
 export { jobsOf } from './jobs';
 export { ordersOnDays, type OrderAsked, type OrderDays, type OrdersOnDays } from './order-days';
 export { cureCourses, type CureCourse } from './cure-courses';
@@ -65,3 +64,4 @@ export {
 export { whitesIn } from './dominance';
 export { WHITE } from './swirl';
 export { USUAL_BLENDER } from './paces';
+export { roomIn } from './room';

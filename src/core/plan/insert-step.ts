@@ -11,3 +11,17 @@ export function insertStep(steps: readonly Step[], step: Step, groupId: string):
   if (before.length) return steps.toSpliced(steps.indexOf(before.at(-1)!) + 1, 0, step);
   return steps.toSpliced(own.length ? steps.indexOf(own[0]!) : steps.length, 0, step);
 }
+
+/**
+ * Steps with one of a group's moved to another place among that group's own: they change places among themselves, and
+ * what is done elsewhere stays where it stands.
+ * @param from its place among the group's steps, from 0
+ * @param to where it goes; past either end it stays in the list
+ */
+export function moveStep(steps: readonly Step[], groupId: string, from: number, to: number): Step[] {
+  const own = steps.filter((s) => s.where.includes(groupId));
+  const step = own[from];
+  if (!step) return [...steps];
+  const order = own.toSpliced(from, 1).toSpliced(Math.max(0, to), 0, step);
+  return steps.map((s) => (s.where.includes(groupId) ? order.shift()! : s));
+}

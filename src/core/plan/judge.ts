@@ -40,7 +40,7 @@ export function judge({ plan, filled, worked, cups, groups, pairs, needs, score 
     ...potProblems(worked, plan),
     ...mixProblems(plan, worked, filled),
     ...filled.flatMap((f) => layerProblems(plan, f)),
-    ...pourProblems(plan, filled, score, new Map(cups.map((c) => [c.cupId, c.density]))),
+    ...pourProblems(plan, filled, score, new Map(cups.map((c) => [c.cupId, c]))),
     ...(plan.scales.length ? contrastProblems(pairs, plan) : []),
     ...dominanceProblems(plan, cups, groups),
     ...needProblems(needs),

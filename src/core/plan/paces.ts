@@ -3,7 +3,6 @@ import { isWhite } from '../colour';
 import type { Pace } from '../cure';
 import type { Base } from '../material';
 import type { Mix } from './document';
-import type { ResolvedMix } from './resolve';
 
 type SoapBase = Extract<Base, { kind: 'soap' }>;
 
@@ -34,7 +33,7 @@ const pace = (factor: number, why: string): Pace[] => (Math.abs(factor - 1) < 0.
  * What makes a whole mix run ahead of its card or lag behind it: fragrance, sugars and the blender in a soap, and the maker’s
  * own figure in any material (a retarder, hard water). Starting figures of the trade, on the card’s own open time.
  */
-export function mixPaces(mix: Mix, base: ResolvedMix['base']): Pace[] {
+export function mixPaces(mix: Mix, base: Base): Pace[] {
   const own = mix.pace === undefined ? [] : pace(mix.pace, 'your own figure');
   return base.kind === 'soap' ? [...soapPaces(mix, base), ...own] : own;
 }
@@ -54,7 +53,7 @@ function soapPaces(mix: Mix, base: SoapBase): Pace[] {
 }
 
 /** What a cup’s own colour does to its time: white thickens a soap batter first. */
-export function colourPaces(base: ResolvedMix['base'], doses: readonly CupDose[]): Pace[] {
+export function colourPaces(base: Base, doses: readonly CupDose[]): Pace[] {
   if (base.kind !== 'soap') return [];
   const white = doses.filter((d) => isWhite(d.colourant)).reduce((s, d) => s + d.percent, 0);
   return white < SOME_WHITE ? [] : pace(taking(white * WHITE_PER_PERCENT), 'white thickens it first');

@@ -1,8 +1,9 @@
 import { weighOutCup, type WeighedCup } from '../batch';
 import type { Problem } from '../problem';
-import { roomIn, type Plan, type Shelf } from './document';
+import type { Plan, Shelf } from './document';
 import { resolve } from './resolve';
 import { vesselLoss } from './worked';
+import { roomIn } from './room';
 
 /** A top-up cup: the same recipe for what is missing, and how long it will pour. */
 export interface TopUpCup extends WeighedCup {

@@ -1,4 +1,3 @@
-import { roomIn } from './document';
 import {
   indexed,
   potId,
@@ -11,6 +10,7 @@ import {
 import type { FilledStrand, Pour } from './fill';
 import type { ResolvedMix, ResolvedPlan, ResolvedStep } from './resolve';
 import type { WorkedCup, WorkedCups } from './worked';
+import { roomIn } from './room';
 
 /** What a score is played from: steps, pours and mixes with their minutes and materials. */
 export function timingOf(plan: ResolvedPlan, filled: readonly FilledStrand[], worked: WorkedCups): Indexed {

@@ -3,9 +3,10 @@ import { layerState } from '../cure';
 import { Casting, type Content, type Engine, type Prism } from '../pattern';
 import { prismOf } from './cavity-prism';
 import type { Trait } from '../pour';
-import { roomIn, type Condition } from './document';
+import type { Condition } from './document';
 import type { FilledStrand, Pour } from './fill';
 import type { ResolvedAct, ResolvedCup, ResolvedPlan, ResolvedStep } from './resolve';
+import { roomIn } from './room';
 
 /** What stands at a place of a piece: a cup, by how rich it is in its colour there; a film of dry colour; a solid. */
 export type Matter =

@@ -3,10 +3,10 @@ import { grouped } from '../grouped';
 import { shotsFor } from '../material';
 import { busyMinutes, cavitiesInHand, COLOUR_STIR_MINUTES, RESERVE, WEIGHING_MINUTES } from '../schedule';
 import { HEADROOM, vesselFor, type Vessel } from '../shelf/vessel';
-import { roomIn } from './document';
 import type { Pour } from './fill';
 import { EXOTHERM_LIMIT, tooHot } from './heat';
 import type { ResolvedMix, ResolvedPlan } from './resolve';
+import { roomIn } from './room';
 
 /** More turns than this are not a plan any more. */
 const MOST = 60;

@@ -12,6 +12,7 @@ import { cupScale, toDivision } from '../dosing';
 import { potId, turnId } from '../schedule';
 import { vesselFor, type Vessel } from '../shelf/vessel';
 import type { Plan } from './document';
+import { together } from '../cure';
 import type { FilledStrand, Pour } from './fill';
 import { jugDemands, workedJug } from './jugs';
 import type { ResolvedCup, ResolvedMix, ResolvedPlan } from './resolve';
@@ -53,6 +54,10 @@ export function weigh(plan: ResolvedPlan, filled: readonly FilledStrand[], losse
   );
   return { cups, common };
 }
+
+/** The mix of the portion that runs furthest ahead: by it the hands must be done. */
+const soonest = (cups: readonly ResolvedCup[]): ResolvedMix | undefined =>
+  [...cups].sort((a, b) => together(a.paces) - together(b.paces))[0]?.mix;
 
 /** Whether a cup is a portion of a mix that several share. */
 const isPortion = (cup: ResolvedCup): boolean => cup.mix?.mix.feeds === 'split' && 'mix' in cup.cup.from;
@@ -121,7 +126,7 @@ function oneCup(work: Workings, mix: ResolvedMix, cup: ResolvedCup): WorkedCup {
   const vessels = own ? [work.plan.allVessels.get(own)].filter((v) => v !== undefined) : work.plan.vessels;
   const count = turnsFor({
     plan: work.plan,
-    mix,
+    mix: cup.mix ?? mix,
     vessels,
     grams: whole.balance.mixed,
     ml: whole.density > 0 ? whole.balance.mixed / whole.density : 0,
@@ -149,7 +154,7 @@ function splitMix(work: Workings, mix: ResolvedMix, cups: readonly ResolvedCup[]
   const pours = cups.flatMap((c) => poursOf(work, c.cup.id));
   const count = turnsFor({
     plan: work.plan,
-    mix,
+    mix: soonest(used) ?? mix,
     vessels: work.plan.vessels,
     grams,
     ml: grams / mix.formula.density,

@@ -4,6 +4,7 @@ import type { Found } from '../problem';
 import type { Casting } from '../pattern';
 import type { Fields } from './fields';
 import type { Poured } from './flowing';
+import type { Measured } from './measured';
 import type { Stand } from './stand';
 
 /** The families in which a maker looks for an act. */
@@ -140,6 +141,8 @@ export interface ActDefinition<A extends { kind: string }> {
   flow?(act: A, casting: Casting, poured: Poured): void;
   /** What is wrong with it on this stand beyond what `apply` says. */
   rules?(act: A, stand: Stand, step: ActStep): Found[];
+  /** What its pour comes to in a cavity, in figures: grams a round, length of a line. */
+  measures?(act: A, of: Measured): string | undefined;
   words(act: A, names: Naming): ActWords;
 }
 

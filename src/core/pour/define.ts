@@ -15,6 +15,7 @@ import type {
 } from './act';
 import { actSchema, type ActOf, type Fields } from './fields';
 import type { Poured } from './flowing';
+import type { Measured } from './measured';
 import { poured } from './pouring';
 import type { Found } from '../problem';
 import type { Stand } from './stand';
@@ -31,6 +32,7 @@ interface Told<K extends string, F extends Fields> {
   usually?: { each?: number; once?: number };
   /** Minutes that pass by themselves, done once. */
   passes?(act: ActOf<K, F>): number;
+  measures?(act: ActOf<K, F>, of: Measured): string | undefined;
   words(act: ActOf<K, F>, names: Naming): ActWords;
   /** The cavity afterwards, where it is not what its cup and amount make of it. */
   apply?(act: ActOf<K, F>, stand: Stand, step: ActStep): Applied;
@@ -95,6 +97,7 @@ export function defineAct<const K extends string, F extends Fields>(
     apply,
     hands: (act: Act, step: ActStep, cavities: number) => handsOf(told, act, step, cavities),
     words: told.words,
+    ...(told.measures ? { measures: told.measures } : {}),
     ...(told.wants ? { wants: told.wants } : {}),
     ...(told.edges ? { edges: told.edges } : {}),
     ...(told.varies === undefined ? {} : { varies: told.varies }),

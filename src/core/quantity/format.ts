@@ -24,6 +24,10 @@ export function duration(minutes: number): string {
   return hours % 24 ? `${Math.floor(hours / 24)} d ${hours % 24} h` : `${hours / 24} d`;
 }
 
+/** Whole minutes that a window surely holds, as a maker says them: never rounded up. */
+export const holdsFor = (minutes: number): string =>
+  duration(minutes < 1 ? minutes : Math.floor(minutes + 1e-9));
+
 /** Seconds as a clock that can go below zero: `4:12`, `1:02:09`, `−0:30`. */
 export function clock(seconds: number): string {
   const sign = seconds < 0 ? '−' : '';

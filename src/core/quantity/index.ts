@@ -1,5 +1,5 @@
 export { parseCount, parseQuantity, type Quantity, type Expectation } from './parse';
-export { formatQuantity, duration, clock } from './format';
+export { formatQuantity, duration, holdsFor, clock } from './format';
 export { decimalsOf, displayOf, reading, readingBeside, weighing } from './reading';
 export { UNITS, unit, type Kind, type Unit } from './units';
 export { plainFractions } from './number';

@@ -192,7 +192,13 @@ function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] 
       count: item.count,
       gramsEach: own.reduce((s, l) => s + l.grams, 0) / group.count,
       mlEach: own.reduce((s, l) => s + l.each, 0),
-      ...(words ? { act: words.act, confirm: words.confirm, how: words.hint } : {})
+      ...(words
+        ? {
+            act: words.act,
+            confirm: words.confirm,
+            how: [words.measures, words.hint].filter(Boolean).join('; ')
+          }
+        : {})
     }
   ];
 }

@@ -5,7 +5,7 @@
 -->
 <script lang="ts">
   import type { Computed } from '$core/plan';
-  import { duration } from '$core/quantity';
+  import { duration, holdsFor } from '$core/quantity';
   import { foldedAxis } from '$core/schedule';
   import CupPattern from './CupPattern.svelte';
   import { inkOn } from './ink';
@@ -217,7 +217,7 @@
     <circle cx={x(w.zero)} cy={yy + LANE / 2} r="3" fill="var(--verdigris)" />
     {#if !next}
       <text x={to + 5} y={yy + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink-2)"
-        >{Math.floor(w.to - w.zero)} min from mixing</text
+        >{holdsFor(w.to - w.zero)} from mixing</text
       >
     {/if}
   {/each}

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import type { Room } from '../../cure';
 import { Cup, LetDownParts } from './cup';
 import { Group } from './group';
 import { Id, onlyOnce, Ref } from '../../id';
@@ -35,12 +34,6 @@ const Bench = z.object({
     .default({ cling: 0.03 })
 });
 export type Bench = z.infer<typeof Bench>;
-
-/** The room as what is begun with the first mix feels it. */
-export const roomIn = (bench: Bench): Room =>
-  bench.night
-    ? { day: bench.roomCelsius, night: bench.night.celsius, hour: bench.night.hour }
-    : bench.roomCelsius;
 
 /** A cavity that waits for what is left over. */
 const Spare = z.object({

@@ -1,12 +1,13 @@
 import type { Found, Mend } from '../../problem';
 import { HEADROOM, vesselFor, type Vessel } from '../../shelf/vessel';
-import { roomIn, type Cup } from '../document';
+import type { Cup } from '../document';
 import type { FilledStrand } from '../fill';
 import { safeGrams, tooHot } from '../heat';
 import { inEqualLayers } from '../layering';
 import { eachByItself } from '../mixing';
 import type { ResolvedMix, ResolvedPlan } from '../resolve';
 import type { CommonMix, CupMix, WorkedCups } from '../worked';
+import { roomIn } from '../room';
 
 /** One vessel full of mixed material: a cup mixed on its own, a portion, or the pot that portions come from. */
 interface Batch {

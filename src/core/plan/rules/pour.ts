@@ -1,25 +1,30 @@
 import type { Score } from '../../schedule';
-import { POUR_RULES, type Done, type Sequence } from '../../pour/rules';
+import { POUR_RULES, type CupFacts, type Done, type Sequence } from '../../pour/rules';
 import { emptyStand, type Stand } from '../../pour';
 import { layerState } from '../../cure';
 import { withEmbeds, cavityOf } from '../../mould';
 import type { Found } from '../../problem';
+import type { ComputedCup } from '../computed';
 import { freshId } from '../fresh-id';
+import { lightness } from '../order';
 import type { FilledStrand } from '../fill';
 import type { ResolvedPlan } from '../resolve';
 
 /** Density from which a pigment sinks in a thin cup, g/ml: oxides and titanium white are near 4, organic ones under 2. */
 const HEAVY = 3;
 
+/** A cup as it was worked out: g/ml, and its own colour. */
+type Coloured = Pick<ComputedCup, 'density' | 'colour'>;
+
 /** What is wrong with how, and in which order, the pour is done: every rule over every strand of cavities. */
 export function pourProblems(
   plan: ResolvedPlan,
   filled: readonly FilledStrand[],
   score: Score,
-  densities: ReadonlyMap<string, number>
+  cups: ReadonlyMap<string, Coloured>
 ): Found[] {
   return filled.flatMap((f) => {
-    const sequence = sequenceOf(plan, f, score, densities);
+    const sequence = sequenceOf(plan, f, score, cups);
     return POUR_RULES.flatMap((rule) => rule(sequence));
   });
 }
@@ -28,7 +33,7 @@ function sequenceOf(
   plan: ResolvedPlan,
   { strand, layers }: FilledStrand,
   score: Score,
-  densities: ReadonlyMap<string, number>
+  cups: ReadonlyMap<string, Coloured>
 ): Sequence {
   const first =
     layers.flatMap((l) => plan.cupOf.get(l.cupId)?.mix ?? [])[0] ?? plan.mixes.values().next().value;
@@ -50,7 +55,7 @@ function sequenceOf(
         ? 'holds a line'
         : (states.at(Math.max(0, states.indexOf(apart) - 1)) ?? apart),
     freshId: freshId(plan.plan, 'gate'),
-    cup: (id) => cupFacts(plan, id, densities),
+    cup: (id) => cupFacts(plan, cups, id),
     ...(window
       ? { demould: { from: window.from, ...(window.cured === undefined ? {} : { cured: window.cured }) } }
       : {})
@@ -70,7 +75,7 @@ function stepsIn(plan: ResolvedPlan, strandId: string, strand: FilledStrand['str
       (b) => b.stepId === step.step.id && (b.groupId === undefined || b.groupId === strand.group.id)
     );
     const cups = here.definition.cups(here.act);
-    const coloured = score.windows.filter((w) => cups.includes(w.cupId)).map((w) => w.from);
+    const windows = score.windows.filter((w) => cups.includes(w.cupId));
     return [
       {
         step: step.step,
@@ -81,17 +86,28 @@ function stepsIn(plan: ResolvedPlan, strandId: string, strand: FilledStrand['str
         ...(blocks.length
           ? { from: Math.min(...blocks.map((b) => b.from)), to: Math.max(...blocks.map((b) => b.to)) }
           : {}),
-        ...(coloured.length ? { coloured: Math.min(...coloured) } : {})
+        ...(windows.length
+          ? {
+              coloured: Math.min(...windows.map((w) => w.from)),
+              closes: Math.max(...windows.map((w) => w.to))
+            }
+          : {})
       }
     ];
   });
 }
 
-function cupFacts({ cupOf, colourants }: ResolvedPlan, id: string, densities: ReadonlyMap<string, number>) {
+function cupFacts(
+  { cupOf, colourants }: ResolvedPlan,
+  cups: ReadonlyMap<string, Coloured>,
+  id: string
+): CupFacts {
   const cup = cupOf.get(id);
   const pots = cup?.cup.recipe.flatMap((line) => colourants.get(line.colourantId) ?? []) ?? [];
   return {
-    density: densities.get(id) ?? 0,
+    name: cup?.cup.name ?? 'a cup',
+    density: cups.get(id)?.density ?? 0,
+    lightness: lightness(cups.get(id)?.colour ?? '#000000'),
     alcohol: pots.some((p) => p.carrier === 'alcohol'),
     heavy: pots.find((p) => (p.density ?? 0) >= HEAVY)?.name
   };

@@ -10,6 +10,8 @@ import { milledSoft } from './milled-soft';
 import { dustLate } from './dust-late';
 import { dustOnMatte } from './dust-on-matte';
 import { settles } from './settles';
+import { toolOrder } from './tool-order';
+import { cupsOverHands } from './cups-over-hands';
 import { stillInMould } from './still-in-mould';
 
 /** Every rule of the pour, by the code of what it finds. */
@@ -25,7 +27,9 @@ export const POUR_RULES: readonly Rule[] = [
   dustLate,
   dustOnMatte,
   settles,
+  toolOrder,
+  cupsOverHands,
   stillInMould
 ];
 
-export type { Done, Sequence } from './rule';
+export type { CupFacts, Done, Sequence } from './rule';

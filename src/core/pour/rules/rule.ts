@@ -15,8 +15,22 @@ export interface Done {
   to?: number;
   /** When the cup it draws from was coloured, minutes. */
   coloured?: number;
+  /** When that cup no longer pours, minutes. */
+  closes?: number;
   /** How high the cavity stands before it, mm. */
   level: number;
+}
+
+/** What rules ask of a cup. */
+export interface CupFacts {
+  name: string;
+  /** g/ml. */
+  density: number;
+  /** As its colour looks deep, 0..1. */
+  lightness: number;
+  /** Whether alcohol is in it, and whether something heavy that settles is. */
+  alcohol: boolean;
+  heavy: string | undefined;
 }
 
 /** Cavities that are done alike with everything that is done in them, for rules to look at. */
@@ -36,8 +50,7 @@ export interface Sequence {
   carries: string;
   /** A gate id that nothing in the plan has. */
   freshId: string;
-  /** Of a cup: g/ml, whether alcohol is in it, and whether something heavy that settles is. */
-  cup(id: string): { density: number; alcohol: boolean; heavy: string | undefined };
+  cup(id: string): CupFacts;
   /** When the pieces leave their mould and when they are cured through, minutes; where the score says. */
   demould?: { from: number; cured?: number };
 }

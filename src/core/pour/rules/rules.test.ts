@@ -6,6 +6,7 @@ import { applyEdit } from '../../edit';
 import {
   applyTechnique,
   computePlan,
+  eachByItself,
   type Group,
   type Plan,
   type Shelf,
@@ -20,6 +21,7 @@ const rockpool = pourAlone(demo.rockpool);
 const sluice = pourAlone(demo.sluice);
 const nightHeron = pourAlone(demo.nightHeron);
 const tideline = pourAlone(demo.tideline);
+const saltings = pourAlone(demo.saltings);
 
 const problemsOf = (plan: Plan, code: string, shelf: Shelf = cards) =>
   computePlan(plan, shelf).problems.filter((p) => p.code === code);
@@ -260,6 +262,54 @@ it('a heavy pigment that stands is stirred up again', () => {
   };
   expect(problemsOf(later(3), 'settles', heavy)[0]!.path).toBe('plan/steps/puddle-heron');
   expect(problemsOf(later(0.1), 'settles', heavy)).toEqual([]);
+});
+
+describe('the stick', () => {
+  const apart = eachByItself(rockpool, rockpool.mixes[0]!.baseId);
+  const [first, second, ...rest] = apart.steps.filter((x) => 'cupId' in x.act);
+  const others = apart.steps.filter((x) => !('cupId' in x.act));
+  const inOrder = (...steps: Step[]): Plan => ({
+    ...apart,
+    steps: [...steps.map((x) => ({ ...x, gates: [] })), ...others]
+  });
+  const cupOf = (x: Step) => (x.act as unknown as { cupId: string }).cupId;
+
+  it('goes from light to dark; where the order wants it otherwise that is said once, at the paler cup', () => {
+    expect(cupOf(first!)).toBe('foam');
+    expect(problemsOf(inOrder(first!, second!, ...rest), 'tool-order')).toEqual([]);
+    const [said, ...more] = problemsOf(inOrder(second!, first!, ...rest), 'tool-order');
+    expect(more).toEqual([]);
+    expect(said!.path).toBe(`plan/steps/${first!.id}`);
+    expect(said!.sentence).toContain('from heron into the paler foam');
+  });
+
+  it('that has lain a while is another stick', () => {
+    const waited = inOrder(second!, { ...first!, gates: [] }, ...rest);
+    const slow = {
+      ...waited,
+      steps: waited.steps.map((x) => (x.id === second!.id ? { ...x, hands: { once: 20 } } : x))
+    };
+    expect(problemsOf(slow, 'tool-order')).toEqual([]);
+  });
+});
+
+describe('cups that stand open', () => {
+  const soap = splitAll(saltings, saltings.mixes[0]!.baseId);
+  const hurried = (minutes: number): Plan => ({
+    ...soap,
+    steps: soap.steps.map((s) => (s.act.kind === 'column' ? { ...s, hands: { once: minutes } } : s))
+  });
+
+  it('are too many for the hands when the last is hurried; mixed when needed they are not', () => {
+    expect(problemsOf(hurried(2), 'cups-over-hands')).toEqual([]);
+    const slow: Plan = { ...hurried(9) };
+    const [said] = problemsOf(slow, 'cups-over-hands');
+    expect(said!.sentence).toMatch(/^\d cups stand open at once, and \w+ is poured with/);
+    // The mend is offered only where it leaves nothing else wrong.
+    if (said!.edit) mends(slow, 'cups-over-hands');
+    const apart = eachByItself(slow, slow.mixes[0]!.baseId);
+    expect(problemsOf(apart, 'cups-over-hands')).toEqual([]);
+  });
 });
 
 /** A plan in the roundel mould that a technique was just filled into, of the first material it suits. */

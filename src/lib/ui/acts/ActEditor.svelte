@@ -25,6 +25,7 @@
   const amount = $derived(known?.definition.amount?.(known.act));
   const layers = $derived(computed.groups.flatMap((g) => g.layers.filter((l) => l.stepId === step.id)));
   const line = $derived(computed.lines.find((l) => l.stepId === step.id)?.line ?? step.act.kind);
+  const measures = $derived(computed.lines.find((l) => l.stepId === step.id)?.measures);
   const group = $derived(editor.plan.groups.find((g) => step.where.includes(g.id)));
   const cups = $derived(editor.plan.cups.map((c) => ({ value: c.id, label: c.name })));
   const set = (path: string[], to: unknown) => editor.edit({ path: ['steps', step.id, ...path], value: to });
@@ -65,7 +66,9 @@
   <p class={amount ? 'text-[0.82rem] text-ink-2' : 'text-[0.95rem]'}>
     {#if amount}
       {#if layers.length}<Figure value="{volume(layers.reduce((s, l) => s + l.each, 0))} each" />{:else}pours
-        nothing{/if}{rest ? ` · ${said(rest)}` : ''}
+        nothing{/if}{rest ? ` · ${said(rest)}` : ''}{measures
+        ? ` · ${said(measures, computed.division)}`
+        : ''}
     {:else}
       {said(rest)}
     {/if}

@@ -6,7 +6,7 @@
   import { topUpCup } from '$core/plan';
   import { booksOf, planFromRun, type FrozenRun, type RunState } from '$core/run';
   import type { Told } from '$lib/run-log.svelte';
-  import { duration, weighing } from '$core/quantity';
+  import { holdsFor, weighing } from '$core/quantity';
   import ProblemNote from '../ProblemNote.svelte';
   import QuantityField from '../QuantityField.svelte';
 
@@ -99,7 +99,7 @@
           ]}
         />
         <p class="mt-2 text-ink-2">
-          As this cup was really weighed, its own clock: pours for {duration(extra.window)} after its parts meet.
+          As this cup was really weighed, its own clock: pours for {holdsFor(extra.window)} after its parts meet.
         </p>
         {#each extra.problems as problem (problem.code)}<ProblemNote {problem} />{/each}
         {#if missing}<p class="mt-2 font-semibold">

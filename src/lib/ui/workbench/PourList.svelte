@@ -5,6 +5,7 @@
     actStep,
     freshId,
     insertStep,
+    moveStep,
     layStep,
     waitStep,
     type Group,
@@ -14,6 +15,7 @@
   } from '$core/plan';
   import Copy from '@lucide/svelte/icons/copy';
   import EyeOff from '@lucide/svelte/icons/eye-off';
+  import GripVertical from '@lucide/svelte/icons/grip-vertical';
   import ArrowDown from '@lucide/svelte/icons/arrow-down';
   import { drawnFrom } from '$core/pour';
   import ActPicker from '../acts/ActPicker.svelte';
@@ -23,6 +25,7 @@
   import { editorOf } from '../acts';
   import Choice from '../Choice.svelte';
   import ParsedField from '../ParsedField.svelte';
+  import { GRIP, sortable } from '../sortable';
   import TechniquePicker from './TechniquePicker.svelte';
   import GateLine from './GateLine.svelte';
   import GroupMore from './GroupMore.svelte';
@@ -99,17 +102,8 @@
     insert(group.id, waitStep(freshId(plan, 'wait'), group.id, gate));
   }
 
-  /** Changes places with its neighbour in the same cavities: −1 earlier, 1 later. */
-  function move(step: Step, groupId: string, by: -1 | 1) {
-    const own = stepsOf(groupId);
-    const other = own[own.indexOf(step) + by];
-    if (!other) return;
-    const steps = plan.steps.map((s) => {
-      if (s.id === step.id) return other;
-      return s.id === other.id ? step : s;
-    });
-    editor.edit({ path: ['steps'], value: steps });
-  }
+  const move = (groupId: string, from: number, to: number) =>
+    editor.edit({ path: ['steps'], value: moveStep(plan.steps, groupId, from, to) });
 
   function copy(step: Step) {
     const gates = step.gates.map((g) => ({ ...g, id: freshId(plan, 'gate') }));
@@ -182,7 +176,7 @@
         {/if}
       {/if}
 
-      <ol class="ruled">
+      <ol class="ruled" use:sortable={(from, to) => move(group.id, from, to)}>
         {#each stepsOf(group.id) as step, n (step.id)}
           {@const Editor = editorOf(step.act.kind)}
           <li
@@ -210,7 +204,7 @@
                   class="text-ink-2 hover:text-ink disabled:opacity-30"
                   aria-label="Move step {n + 1} earlier"
                   disabled={n === 0}
-                  onclick={() => move(step, group.id, -1)}
+                  onclick={() => move(group.id, n, n - 1)}
                 >
                   <ArrowUp size={15} />
                 </button>
@@ -225,7 +219,7 @@
                   class="text-ink-2 hover:text-ink disabled:opacity-30"
                   aria-label="Move step {n + 1} later"
                   disabled={n === stepsOf(group.id).length - 1}
-                  onclick={() => move(step, group.id, 1)}
+                  onclick={() => move(group.id, n, n + 1)}
                 >
                   <ArrowDown size={15} />
                 </button>
@@ -244,6 +238,11 @@
                 >
                   <X size={15} />
                 </button>
+                <span
+                  class="{GRIP} grid cursor-grab touch-none place-items-center text-ink-2 active:cursor-grabbing"
+                  title="Drag to another place"
+                  aria-hidden="true"><GripVertical size={15} /></span
+                >
               </div>
             </div>
           </li>

@@ -1,5 +1,6 @@
 import { formatAmount } from '../../../plan/document';
 import { defineAct } from '../../define';
+import { grams } from '../../measured';
 import { flow } from './flow';
 import { fields, type Chamber } from './fields';
 
@@ -12,6 +13,7 @@ export const chamber = defineAct({
   also: ['divider', 'partition'],
   usually: { each: 1 },
   flow,
+  measures: (act, m) => `${act.rounds} rounds of ${grams(m.grams / act.rounds)}, levels kept even`,
   varies: 'the line where two colours meet',
   words: (act, { cup, cavities, part }) => ({
     line: `chamber ${part(act.chamberId ?? '')}: ${cup(act.cupId)}, ${formatAmount(act.amount)} in ${act.rounds} rounds`,

@@ -1,8 +1,10 @@
 import { formatAmount } from '../../../plan/document';
 import { defineAct } from '../../define';
+import { grams } from '../../measured';
 import { placeWords } from '../../place';
 import { flow } from './flow';
 import { fields, type Column } from './fields';
+import { postArea } from './post';
 
 export type { Column };
 
@@ -14,6 +16,8 @@ export const column = defineAct({
   also: ['post', 'rings', 'turn about'],
   usually: { each: 2 },
   flow,
+  measures: (act, m) =>
+    `${act.rounds} rounds of ${grams(m.grams / act.rounds)}; the post leaves ${((postArea(act, m.area) * m.level) / 1000).toFixed(0)} ml to refill`,
   varies: 'the outline of each ring of colour',
   words: (act, { cup, cavities }) => ({
     line: `column ${cup(act.cupId)}, ${formatAmount(act.amount)}, over the post at ${placeWords(act.at)} in ${act.rounds} rounds`,

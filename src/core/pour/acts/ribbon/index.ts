@@ -1,6 +1,7 @@
 import { formatAmount } from '../../../plan/document';
 import { defineAct } from '../../define';
-import { pathWords } from '../../place';
+import { grams } from '../../measured';
+import { pathLength, pathWords } from '../../place';
 import { flow } from './flow';
 import { fields, type Ribbon } from './fields';
 
@@ -17,6 +18,11 @@ export const ribbon = defineAct({
   // A line that is piped or laid thick is drawn from a cup that no longer levels.
   lasts: (act) => (act.how === 'drawn thin' ? 'levels' : 'sets'),
   flow,
+  measures: (act, m) => {
+    const mm = pathLength(act.path, m.half);
+    if (!(mm > 0)) return undefined;
+    return `${mm.toFixed(0)} mm of line, ${grams(m.grams)}, ${((m.ml * 1000) / mm / act.width).toFixed(1)} mm high`;
+  },
   varies: 'the thickness of each drawn line',
   words: (act, { cup, cavities }) => ({
     line: `ribbon ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${pathWords(act.path)}, ${act.width} mm wide, ${act.how}`,

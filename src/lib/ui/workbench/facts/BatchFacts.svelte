@@ -3,7 +3,7 @@
   import Table from '../../Table.svelte';
   import Fold from '../../Fold.svelte';
   import type { Computed } from '$core/plan';
-  import { duration } from '$core/quantity';
+  import { duration, holdsFor } from '$core/quantity';
   import { mass, said, volume } from '$lib/ways.svelte';
   import { HEADROOM } from '$core/shelf';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
@@ -125,7 +125,7 @@
     <FactRow
       label="One mix in hand"
       value={`${hand.inHand} of ${hand.castings} casting${hand.castings === 1 ? '' : 's'}`}
-      note={`pours for ${duration(hand.window)}, less 15 %`}
+      note={`pours for ${holdsFor(hand.window)}, less 15 %`}
     />
   {/if}
   {#if needed.length}

@@ -1,6 +1,6 @@
 <!-- The batch in time: when the hands are done, how long each cup pours and why, when the pieces come out. -->
 <script lang="ts">
-  import { duration } from '$core/quantity';
+  import { duration, holdsFor } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import CupMark from '../../CupMark.svelte';
   import Figure from '../../Figure.svelte';
@@ -11,7 +11,12 @@
 
   let { editor }: { editor: PlanEditor } = $props();
   const computed = $derived(editor.computed);
-  const cups = $derived(computed.cups.filter((c) => c.balance.pouredMl > 0 && c.window > 0));
+  const cups = $derived(
+    computed.cups.flatMap((cup) => {
+      const own = computed.score.windows.filter((w) => w.cupId === cup.cupId).map((w) => w.to - w.zero);
+      return own.length ? [{ ...cup, pours: Math.min(...own) }] : [];
+    })
+  );
   const resin = $derived(computed.bases.some((b) => b.kind === 'resin'));
 </script>
 
@@ -32,7 +37,7 @@
         <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />pours for
       </dt>
       <dd class="text-right">
-        <Figure class="font-semibold" value={duration(cup.window)} />
+        <Figure class="font-semibold" value={holdsFor(cup.pours)} />
         {#each cup.paces ?? [] as p (p.why)}
           <span class="block text-[0.8rem] text-ink-2">{p.why}: × {p.factor.toFixed(2)}</span>
         {/each}

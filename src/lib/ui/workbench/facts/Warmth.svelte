@@ -1,5 +1,6 @@
 <!-- What makes this batch run ahead of its card or behind it: nights, warm parts, the blender, the maker’s own figure. -->
 <script lang="ts">
+  import { NIGHT } from '$core/cure';
   import { USUAL_BLENDER } from '$core/plan';
   import { formatHour, parseHour } from '$core/ways';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
@@ -20,6 +21,7 @@
   /** What is said of one mix of a base holds for all of the plan’s. */
   const setMixes = (key: 'joinedAt' | 'blender' | 'pace', value: number | undefined) =>
     editor.edits(plan.mixes.map((m) => ({ path: ['mixes', m.id, key], value })));
+  const clockOf = (hour: number) => formatHour(hour * 60, ways().clock);
   const setNight = (value: typeof night) => editor.edit({ path: ['bench', 'night'], value });
 </script>
 
@@ -32,7 +34,7 @@
     >
     {#if night}
       <div class="grid grid-cols-2 gap-x-3">
-        <Row label="By night" hint="from eight to seven">
+        <Row label="By night" hint="from {clockOf(NIGHT.from)} to {clockOf(NIGHT.to)}">
           <QuantityField
             label="By night"
             unit="°C"

@@ -1,0 +1,66 @@
+import { rimOf } from './cavity-prism';
+import type { StepLine } from './computed';
+import type { FilledStrand } from './fill';
+import type { ComputedGroup } from './piece';
+import type { ResolvedCup, ResolvedPlan, ResolvedStep } from './resolve';
+import type { Strand } from './strands';
+
+/** One plain line for every step, in the order of the plan, with what it comes to in a cavity where its act knows. */
+export function linesOf(
+  plan: ResolvedPlan,
+  filled: readonly FilledStrand[],
+  groups: readonly ComputedGroup[]
+): StepLine[] {
+  const nameOf = (id: string) => nameOfCup(plan.cupOf.get(id));
+  return plan.steps.map((step) => {
+    const { own, strands } = step;
+    const cavities = [...new Set(strands.map((s) => s.group.name))].join(' and ');
+    const words = own?.definition.words(own.act, { cup: nameOf, part: partOf(plan, strands), cavities });
+    const { line, act, rest, hint, confirm } = words ?? { ...UNREAD, line: `${step.step.act.kind}?` };
+    const measures = measuresOf(step, filled, groups);
+    return {
+      stepId: step.step.id,
+      line,
+      act,
+      rest,
+      hint: step.step.note ?? hint,
+      confirm,
+      ...(measures === undefined ? {} : { measures })
+    };
+  });
+}
+
+/** What a step's pour comes to in the first of the cavities it is done in. */
+function measuresOf(
+  { step, own, strands }: ResolvedStep,
+  filled: readonly FilledStrand[],
+  groups: readonly ComputedGroup[]
+): string | undefined {
+  const [strand] = strands;
+  const inside = filled.find((f) => f.strand.id === strand?.id);
+  const layers = groups.find((g) => g.strandId === strand?.id)?.layers.filter((l) => l.stepId === step.id);
+  if (!own?.definition.measures || !inside || !strand || !layers?.length) return undefined;
+  const { geometry, depth } = inside.cavity;
+  const rim = rimOf(strand.kind.shape, geometry.areaAt(depth));
+  return own.definition.measures(own.act, {
+    ml: layers.reduce((s, l) => s + l.each, 0),
+    grams: layers.reduce((s, l) => s + l.grams, 0) / Math.max(1, strand.count),
+    half: rim.half,
+    area: rim.area,
+    level: Math.max(...layers.map((l) => l.to))
+  });
+}
+
+/** A chamber, zone, embed or colourant of these cavities by its name; its id where nothing has that id. */
+const partOf = (plan: ResolvedPlan, strands: readonly Strand[]) => (id: string) => {
+  const named = strands.flatMap(({ kind, group }) => [
+    ...(kind.chambers ?? []),
+    ...(kind.zones ?? []),
+    ...(group.embeds ?? [])
+  ]);
+  return named.find((x) => x.id === id)?.name ?? plan.colourants.get(id)?.name ?? id;
+};
+
+const UNREAD = { act: 'Do', rest: 'what this step says', hint: '', confirm: 'Done' };
+const nameOfCup = (cup: ResolvedCup | undefined): string =>
+  cup ? `cup ${cup.cup.letter} ${cup.cup.name}` : 'a cup';
