@@ -87,7 +87,7 @@ export const PROBLEMS = {
   'dust-late': warn('a mould dusted after something was poured'),
   'dust-on-matte': warn('a matte mould dusted'),
   'embed-drifts': warn('an embed set on what is too fluid to hold it'),
-  'cups-over-hands': warn('more cups stand open than the hands can pour in time'),
+  'cups-over-hands': note('more cups stand open than the hands can pour in time'),
   'tool-order': note('a stick goes from a dark cup into a paler one'),
   'embed-uncovered': warn('an embed higher than what covers it'),
   'flame-near-alcohol': warn('a flame where alcohol is wet'),

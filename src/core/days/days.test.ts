@@ -165,6 +165,79 @@ const randomJob = fc
       })
   );
 
+describe('hands and tools', () => {
+  const full = { from: 0, to: 600 };
+  const long = (id: string) =>
+    job(id, {
+      moulds: [],
+      tasks: [{ id: 'pour', name: 'pour', busy: [full], length: 600, after: [] }]
+    });
+  const potted = (id: string) =>
+    job(id, {
+      moulds: [],
+      tasks: [
+        {
+          id: 'pour',
+          name: 'pour',
+          busy: [{ from: 0, to: 20 }],
+          length: 500,
+          after: [],
+          tools: [{ id: 'pot', from: 15, to: 500 }]
+        }
+      ]
+    });
+
+  it('two pairs do on one day what takes one pair two', () => {
+    const ends = (hands: number) =>
+      Math.max(...planDays([long('a'), long('b')], { ...bench(), hands }).ends.values());
+    expect(ends(1)).toBe(DAY + 1080);
+    expect(ends(2)).toBe(1080);
+    expect(planDays([long('a'), long('b'), long('c')], { ...bench(), hands: 2 }).ends.get('c')).toBe(
+      DAY + 1080
+    );
+  });
+
+  it('never more at once than there are pairs, whatever is asked', () => {
+    fc.assert(
+      fc.property(
+        fc.array(randomJob, { minLength: 2, maxLength: 9 }),
+        fc.integer({ min: 1, max: 3 }),
+        (made, hands) => {
+          const jobs = made.map((make, i) => make(`job-${i}`));
+          const { placed } = planDays(jobs, {
+            ...bench([
+              ['tray', 6],
+              ['slab', 6]
+            ]),
+            hands
+          });
+          const busy = placed.flatMap((p) => p.busy);
+          for (const { from } of busy)
+            expect(
+              busy.filter((s) => s.from <= from + 1e-6 && s.to > from + 1e-6).length
+            ).toBeLessThanOrEqual(hands);
+          // One casting is conducted by one pair.
+          for (const j of jobs) {
+            const own = placed.filter((p) => p.jobId === j.id).flatMap((p) => p.busy);
+            own.sort((a, b) => a.from - b.from);
+            own.forEach((s, i) => i && expect(s.from).toBeGreaterThanOrEqual(own[i - 1]!.to - 1e-6));
+          }
+        }
+      ),
+      { numRuns: 60 }
+    );
+  });
+
+  it('one pot holds one casting at a time, however many hands there are', () => {
+    const { placed } = planDays([potted('a'), potted('b')], { ...bench(), hands: 2 });
+    const [first, second] = placed;
+    expect(second!.from + 15).toBeGreaterThanOrEqual(first!.from + 500 - 1e-6);
+    // What needs no pot goes beside it.
+    const beside = planDays([potted('a'), long('b')], { ...bench(), hands: 2 });
+    expect(new Set(beside.placed.map((p) => p.from)).size).toBe(1);
+  });
+});
+
 describe('orders on one bench', () => {
   it('never overlap the hands, a mould, a night or a window', () => {
     fc.assert(

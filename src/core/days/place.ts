@@ -19,6 +19,8 @@ export interface DayTask {
   busy: readonly Span[];
   length: number;
   after: readonly After[];
+  /** Tools of which there is one, and when it is in use, from its start. */
+  tools?: readonly (Span & { id: string })[];
 }
 
 /** One casting of an order from its first weighing to its last day. */
@@ -43,6 +45,8 @@ export interface Job {
 export interface Bench {
   hours: readonly Span[];
   cavities: ReadonlyMap<string, number>;
+  /** Pairs of hands that work at once; one where nothing is said. */
+  hands?: number;
 }
 
 export interface Placed {
@@ -121,13 +125,16 @@ class Placing {
   readonly placed: Placed[] = [];
   readonly unplaced: Unplaced[] = [];
   readonly ends = new Map<string, number>();
-  /** When hands are busy, sorted. */
-  readonly #hands: Span[] = [];
+  /** When each pair of hands is busy, sorted. */
+  readonly #hands: Span[][];
+  /** When each tool is in use, sorted. */
+  readonly #tools = new Map<string, Span[]>();
   readonly #holds: { id: string; cavities: number; from: number; to: number }[] = [];
   readonly #bench: Bench;
 
   constructor(bench: Bench) {
     this.#bench = bench;
+    this.#hands = Array.from({ length: Math.max(1, bench.hands ?? 1) }, () => []);
   }
 
   job(job: Job): void {
@@ -148,7 +155,13 @@ class Placing {
   #keep(job: Job, tasks: Placed[]): void {
     this.placed.push(...tasks);
     for (const span of tasks.flatMap((t) => t.busy))
-      this.#hands.splice(firstAfter(this.#hands, span.from), 0, span);
+      insert(
+        this.#hands.find((pair) => !overlapping(pair, span))!,
+        span
+      );
+    for (const { taskId, from } of tasks)
+      for (const { id, ...use } of job.tasks.find((t) => t.id === taskId)?.tools ?? [])
+        insert(this.#uses(id), { from: from + use.from, to: from + use.to });
     const from = job.heldFrom ?? tasks[0]?.from ?? job.notBefore;
     const to = freedAt(job, tasks);
     for (const m of job.moulds) this.#holds.push({ ...m, from, to });
@@ -164,7 +177,7 @@ class Placing {
     const own: Span[] = [];
     for (const [i, task] of job.tasks.entries()) {
       const [low, high] = boundsOf(task, tasks, i === 0 ? at : 0);
-      const from = this.#fit(task.busy, low, high, own);
+      const from = this.#fit(task, low, high, own);
       if (from === undefined) {
         const pour = tasks[0]?.from ?? low;
         // The pour itself finds no time at all; a later task may after a later pour.
@@ -216,13 +229,16 @@ class Placing {
   }
 
   /** The first moment in a window at which the hands are there and free for all of it. */
-  #fit(busy: readonly Span[], low: number, high: number, own: readonly Span[]): number | undefined {
+  #fit({ busy, tools = [] }: DayTask, low: number, high: number, own: readonly Span[]): number | undefined {
     let at = low;
+    const asked = [
+      ...busy.map((span) => ({ span, blocked: (s: Span) => this.#blocked(s, own) })),
+      ...tools.map((span) => ({ span, blocked: (s: Span) => overlapping(this.#uses(span.id), s)?.to }))
+    ];
     for (let moved = true; moved;) {
       moved = false;
-      for (const span of busy) {
-        const wanted = { from: at + span.from, to: at + span.to };
-        const next = this.#blocked(wanted, own);
+      for (const { span, blocked } of asked) {
+        const next = blocked({ from: at + span.from, to: at + span.to });
         if (next === undefined) continue;
         at = next - span.from;
         moved = true;
@@ -240,8 +256,17 @@ class Placing {
     if (!day) return Infinity;
     if (wanted.from < day.from - 1e-9) return day.from;
     if (wanted.to > day.to + 1e-9) return hours[i + 1]?.from ?? Infinity;
-    const taken = overlapping(this.#hands, wanted) ?? overlapping(own, wanted);
-    return taken?.to;
+    const mine = overlapping(own, wanted);
+    if (mine) return mine.to;
+    // One casting is one pair's; another pair may be free for it.
+    const taken = this.#hands.map((pair) => overlapping(pair, wanted)?.to);
+    return taken.includes(undefined) ? undefined : Math.min(...taken.map((t) => t!));
+  }
+
+  #uses(tool: string): Span[] {
+    const uses = this.#tools.get(tool) ?? [];
+    this.#tools.set(tool, uses);
+    return uses;
   }
 }
 
@@ -263,6 +288,11 @@ function firstAfter(spans: readonly Span[], moment: number): number {
     else low = middle + 1;
   }
   return low;
+}
+
+/** Puts a stretch where it stands in order. */
+function insert(spans: Span[], span: Span): void {
+  spans.splice(firstAfter(spans, span.from), 0, span);
 }
 
 function overlapping(spans: readonly Span[], wanted: Span): Span | undefined {

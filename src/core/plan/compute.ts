@@ -2,7 +2,7 @@ import { placeSurplus, planLetDowns, type PlannedLetDown, type Weighing } from '
 import { cautionsOf, type Base } from '../material';
 import { cavityOf } from '../mould';
 import type { Found, Problem } from '../problem';
-import { scoreOf, sequenceOf, type Score, type SequenceItem } from '../schedule';
+import { fillWaits, scoreOf, sequenceOf, type Score, type SequenceItem } from '../schedule';
 import type { Computed, ComputedBase, ComputedCup } from './computed';
 import { touchingPairs } from './contrast';
 import { craftOf } from './craft';
@@ -13,10 +13,12 @@ import { paletteOf, type Palette } from './looks';
 import { proved, unproved } from './mends';
 import { lotsOf, stockAndCost, stockOfWeighing, takenBy, yieldOf, type Stocked } from './needs';
 import { lightToDark } from './order';
+import { dropFirst } from './drop-first';
 import { linesOf } from './lines';
 import { drawnGroup } from './piece';
 import { resolve, type ResolvedPlan } from './resolve';
 import { rowOf } from './row';
+import { startsApart } from './starts';
 import { timingOf } from './timing';
 import { sumBalances, summed, totalsOf } from './totals';
 import { weigh } from './weigh';
@@ -68,6 +70,7 @@ function workedOut(
     order: yields
   });
   const row = rowOf(plan, filled, worked, yields);
+  const starts = startsApart(plan, worked);
   const pairs = touchingPairs(plan, groups, palette);
   const craft = craftOf(plan, worked, filled);
   const problems = judge({ plan, filled, worked, cups, groups, pairs, needs: stock.needs, score });
@@ -87,6 +90,7 @@ function workedOut(
     surplus: placeSurplus(cups.map(leftOver), sparesOf(plan)),
     ...(yields ? { order: yields } : {}),
     ...(row ? { row } : {}),
+    ...(starts.length ? { starts } : {}),
     ...stock,
     craft: craft.facts,
     losses,
@@ -138,10 +142,17 @@ function timed(
   colouring: readonly string[]
 ): Score & { sequence: SequenceItem[]; late: Found[] } {
   const timing = timingOf(plan, filled, worked);
-  const sequence = sequenceOf(timing, colouring);
-  const { problems, ...score } = scoreOf(plan.scales.length ? sequence : [], timing);
-  return { ...score, sequence, late: problems };
+  const written = sequenceOf(timing, colouring);
+  if (!plan.scales.length) return { ...withLate(scoreOf([], timing)), sequence: written };
+  const { sequence, score } = fillWaits(written, timing);
+  const played = withLate(score);
+  return { ...played, late: dropFirst(plan, played, played.late), sequence };
 }
+
+const withLate = ({ problems, ...score }: ReturnType<typeof scoreOf>): Score & { late: Found[] } => ({
+  ...score,
+  late: problems
+});
 
 /** Every weighing of a turn, with what it takes from the shelf. */
 function stockedWeighings({ cups, common }: WorkedCups): (Stocked & { baseId: string })[] {

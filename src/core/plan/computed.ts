@@ -11,6 +11,7 @@ import type { CupLooks } from './looks';
 import type { Cost, OrderYield } from './needs';
 import type { ComputedGroup } from './piece';
 import type { OrderRow } from './row';
+import type { Start } from './starts';
 import type { Totals } from './totals';
 import type { CommonMix, CupMix } from './worked';
 
@@ -99,6 +100,8 @@ export interface Computed {
   sequence: SequenceItem[];
   /** One plain line for every step, by the step's id. */
   lines: StepLine[];
+  /** Cups that are mixed apart, so that they are as far at one moment. */
+  starts?: Start[];
   /** Weak premixes to make before the cups. */
   letDowns: PlannedLetDown[];
   /** Every pair of cups that touch in a piece, the closest first. */

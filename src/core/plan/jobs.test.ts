@@ -95,7 +95,7 @@ it('the ten orders together find their days, and find them again when one slips 
 it('an order that is due says by when its last turn has to be begun, and is late when it is begun after that', () => {
   const due = 12 * DAY;
   const ask = (notBefore: number) =>
-    ordersOnDays([{ plan: samphire, past: {}, notBefore, due }], cards, hours).orders[0]!;
+    ordersOnDays([{ plan: samphire, past: {}, notBefore, due }], cards, { hours }).orders[0]!;
   const first = ask(0);
   expect(first.late).toBeUndefined();
   expect(first.startBy).toBeLessThan(due);

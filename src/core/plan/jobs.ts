@@ -1,4 +1,4 @@
-import { acts } from '../pour';
+import { acts, type Trait } from '../pour';
 import type { After, DayTask, Job, Span } from '../days';
 import type { Computed } from './computed';
 import type { Condition, Plan, Step } from './document';
@@ -24,7 +24,7 @@ interface AfterStep {
  * the hands busy where its score has them, then what is done to the piece, each with the windows its gates give it.
  */
 export function jobsOf(plan: Plan, computed: Computed, { notBefore, due }: Asked): Job[] {
-  const pour = pourTask(computed);
+  const pour = pourTask(plan, computed);
   if (!pour) return [];
   const steps = afterSteps(plan, computed);
   const tasks = [pour, ...tasksAfter(plan, computed, steps)];
@@ -47,12 +47,39 @@ export function jobsOf(plan: Plan, computed: Computed, { notBefore, due }: Asked
 const IMPLIED = '~demould';
 const POUR = '~pour';
 
-function pourTask({ score }: Computed): DayTask | undefined {
+function pourTask(plan: Plan, { score }: Computed): DayTask | undefined {
   const busy = score.blocks
     .filter((b) => !b.unattended && b.from < score.ends - 1e-9)
     .map((b) => ({ from: b.from, to: Math.min(b.to, score.ends) }));
   if (!busy.length) return undefined;
-  return { id: POUR, name: 'weigh and pour', busy: merged(busy), length: score.ends, after: [] };
+  const tools = toolsIn(plan, score, (b) => b.from < score.ends - 1e-9);
+  return {
+    id: POUR,
+    name: 'weigh and pour',
+    busy: merged(busy),
+    length: score.ends,
+    after: [],
+    ...(tools.length ? { tools } : {})
+  };
+}
+
+/** The one pot for pressure that a workshop has. */
+const POT = 'pressure pot';
+
+/** When the score has something in a tool of which there is one, minutes from its start. */
+function toolsIn(
+  { steps }: Plan,
+  { blocks }: Computed['score'],
+  counts: (b: Span & { stepId?: string }) => boolean
+): (Span & { id: string })[] {
+  const inPot = new Set(steps.filter((s) => traitsOf(s).includes('in a pot')).map((s) => s.id));
+  return merged(blocks.filter((b) => b.stepId !== undefined && inPot.has(b.stepId) && counts(b))).map(
+    (s) => ({
+      id: POT,
+      from: s.from,
+      to: s.to
+    })
+  );
 }
 
 /** Stretches that follow at once as one. */
@@ -82,10 +109,11 @@ function afterSteps(plan: Plan, { score }: Computed): AfterStep[] {
   });
 }
 
-const demoulds = (step: Step): boolean => {
+function traitsOf(step: Step): readonly Trait[] {
   const known = acts.read(step.act);
-  return known?.definition.traits?.(known.act).includes('demoulds') ?? false;
-};
+  return known?.definition.traits?.(known.act) ?? [];
+}
+const demoulds = (step: Step): boolean => traitsOf(step).includes('demoulds');
 const outOf = (steps: readonly AfterStep[]): string | undefined =>
   steps.find((s) => demoulds(s.step))?.step.id;
 

@@ -36,11 +36,11 @@ export interface OrderAsked extends Asked {
 export function ordersOnDays(
   asked: readonly OrderAsked[],
   shelf: Shelf,
-  hours: Bench['hours'],
+  there: Pick<Bench, 'hours' | 'hands'>,
   curing: readonly Job[] = []
 ): OrdersOnDays {
   const jobs = asked.map((o) => jobsOf(o.plan, figuresOf(o.plan, shelf, o.past), o));
-  const bench = { hours, cavities: cavitiesOf(asked.map((o) => o.plan)) };
+  const bench = { ...there, cavities: cavitiesOf(asked.map((o) => o.plan)) };
   const days = planDays([...curing, ...jobs.flat()], bench);
   return {
     placed: days.placed,

@@ -55,9 +55,13 @@ export function weigh(plan: ResolvedPlan, filled: readonly FilledStrand[], losse
   return { cups, common };
 }
 
-/** The mix of the portion that runs furthest ahead: by it the hands must be done. */
-const soonest = (cups: readonly ResolvedCup[]): ResolvedMix | undefined =>
-  [...cups].sort((a, b) => together(a.paces) - together(b.paces))[0]?.mix;
+/** The mix of the portion that runs furthest ahead, of those that must level by themselves: by it the hands must be done. */
+function soonest(work: Workings, cups: readonly ResolvedCup[]): ResolvedMix | undefined {
+  const levels = (c: ResolvedCup) =>
+    (work.demands.get(c.cup.id) ?? []).some(({ act }) => act?.definition.lasts?.(act.act) !== 'sets');
+  const asked = cups.filter(levels);
+  return [...(asked.length ? asked : cups)].sort((a, b) => together(a.paces) - together(b.paces))[0]?.mix;
+}
 
 /** Whether a cup is a portion of a mix that several share. */
 const isPortion = (cup: ResolvedCup): boolean => cup.mix?.mix.feeds === 'split' && 'mix' in cup.cup.from;
@@ -154,7 +158,7 @@ function splitMix(work: Workings, mix: ResolvedMix, cups: readonly ResolvedCup[]
   const pours = cups.flatMap((c) => poursOf(work, c.cup.id));
   const count = turnsFor({
     plan: work.plan,
-    mix: soonest(used) ?? mix,
+    mix: soonest(work, used) ?? mix,
     vessels: work.plan.vessels,
     grams,
     ml: grams / mix.formula.density,

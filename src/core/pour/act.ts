@@ -12,7 +12,7 @@ export type ActGroup = 'pour in' | 'move' | 'put in' | 'wait' | 'after';
 
 /**
  * What rules and causes ask of an act: what it brings or does; `unmoulded` needs the piece out of its mould, `in turns` is done round
- * by round with its neighbours, `loosens` brings bubbles up, `clears` takes them off a face, `airs` dries a piece, `shields` keeps
+ * by round with its neighbours, `loosens` brings bubbles up, `clears` takes them off a face, `airs` dries a piece, `in a pot` keeps the one pressure pot, `shields` keeps
  * the air from a face.
  */
 export type Trait =
@@ -34,6 +34,7 @@ export type Trait =
   | 'presses'
   | 'clears'
   | 'airs'
+  | 'in a pot'
   | 'shields'
   | 'tops';
 

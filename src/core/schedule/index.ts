@@ -4,6 +4,7 @@ export { isJar, isPot, jarId, jarPlace, potId, turnId } from './ids';
 export { COLOUR_STIR_MINUTES, scoreOf, WEIGHING_MINUTES } from './play';
 export type { Block, DemouldWindow, GateWait, PourWindow, Score } from './score';
 export { sequenceOf, type SequenceItem } from './sequence';
+export { fillWaits } from './fill-waits';
 export {
   indexed,
   type Indexed,

@@ -1,3 +1,4 @@
+import type { Condition } from '../plan/document';
 import type { Indexed, TimedMix, TimedPour, TimedStep } from './timing';
 
 /** What the hands do, in order. */
@@ -84,11 +85,22 @@ class Writer {
       const pours = this.#timing.poursOf(step.id);
       const own = pours.flatMap((p) => this.#mixesFor(p, pot, last).map((m) => ({ p, m })));
       if (pours.length ? !own.length : !isHere(step, served, last)) continue;
+      this.#awaited(step, pot);
       for (const gate of step.gates)
         this.items.push({ kind: 'gate', stepId: step.id, gateId: gate.id, turn });
       for (const { p, m } of own) this.#pour(p, m);
       if (!pours.length && (step.attended + step.unattended > 0 || step.demoulds))
         this.items.push({ kind: 'do', stepId: step.id, turn });
+    }
+  }
+
+  /** A cup whose state a step waits for is made before it is waited for, the one that is named first at the front. */
+  #awaited({ gates }: TimedStep, pot: TimedMix | undefined): void {
+    const named = gates.flatMap((g) => g.all.flatMap((c) => awaitedCup(c) ?? []));
+    for (const cupId of named) {
+      const mixes = this.#timing.ofCup(cupId);
+      const own = mixes.find((m) => this.#timing.potOf(m)?.mixId === pot?.mixId) ?? mixes[0];
+      if (own && !mixes.some((m) => this.#made.has(m.mixId))) this.#make(own);
     }
   }
 
@@ -129,6 +141,12 @@ class Writer {
       mine.flatMap((m) => m.pours.flatMap((p) => this.#timing.pours.get(p.pourId)?.strandId ?? []))
     );
   }
+}
+
+/** The cup whose own state or temperature a condition waits for. */
+function awaitedCup(c: Condition): string | undefined {
+  if (c.kind === 'state') return c.of === 'layer below' ? undefined : c.of.cup;
+  return c.kind === 'probe' && 'cup' in c.of ? c.of.cup : undefined;
 }
 
 /** Whether a step that draws nothing belongs to a turn: where its cavities are served; at the bench, in the last. */

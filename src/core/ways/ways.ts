@@ -37,6 +37,8 @@ export const Ways = z.object({
     .array(Initials)
     .max(12)
     .refine((all) => new Set(all).size === all.length, 'stand there twice'),
+  /** Pairs of hands at the bench at once, for the days. */
+  hands: z.number().int().min(1, 'must be one or more').max(4, 'is more than a bench plans for').default(1),
   /** Whether a run sounds when something is to be done. */
   sound: z.boolean()
 });
@@ -54,5 +56,6 @@ export const USUAL_WAYS: Ways = {
   hours: { from: 8 * 60, to: 18 * 60 },
   daysOff: [0, 6],
   makers: [],
+  hands: 1,
   sound: true
 };

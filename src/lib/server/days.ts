@@ -23,6 +23,8 @@ export interface DaysAhead extends OrdersOnDays {
   curing: { id: string; name: string }[];
   /** When hands are there, minutes. */
   hours: { from: number; to: number }[];
+  /** Pairs of hands that they are planned for. */
+  hands: number;
   asked: { planId: string; notBefore?: string; due?: string; good?: number }[];
 }
 
@@ -42,13 +44,20 @@ export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
     notBefore: Math.max((now - origin) / MINUTE, dayOf(plan.order?.notBefore, origin) ?? 0),
     due: endOf(plan.order?.due, origin)
   }));
-  const hours = hoursFrom(origin, ways ?? USUAL_WAYS);
+  const own = ways ?? USUAL_WAYS;
+  const hours = hoursFrom(origin, own);
   const lying = await curing(db, origin);
-  const days = await inThread('days', { orders: asked, shelf, hours, curing: lying });
+  const days = await inThread('days', {
+    orders: asked,
+    shelf,
+    there: { hours, hands: own.hands },
+    curing: lying
+  });
   return {
     ...days,
     origin,
     hours,
+    hands: own.hands,
     curing: lying.map(({ orderId, name }) => ({ id: orderId, name })),
     asked: ordered.map(askedOf)
   };

@@ -37,7 +37,7 @@
   alt=""
   loading="lazy"
   decoding="async"
-  class="mx-auto block max-h-full object-contain"
+  class="thumb mx-auto block max-h-full object-contain"
   style="width:{width}px;min-height:{Math.round(width * 0.4)}px"
   {width}
 />

@@ -30,7 +30,9 @@
   {@html `<style>@page { size: ${paper}${landscape ? ' landscape' : ''}; }</style>`}
 </svelte:head>
 
-<div class="no-print flex flex-wrap items-center gap-3 border-b border-rule px-6 py-3">
+<div
+  class="no-print flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-rule px-6 py-3 max-lg:px-3 max-lg:[&_.button]:px-2.5"
+>
   <a class="button bare" href="/plans/{plan}">← Workbench</a>
   <nav class="flex flex-1 justify-center gap-1" aria-label="To print">
     {#each PAGES as [page, name] (page)}

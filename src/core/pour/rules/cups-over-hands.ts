@@ -7,14 +7,15 @@ const CARRIED = 2;
 /** A cup is poured with this share of its window left, or it is hurried. */
 const RESERVE = 0.15;
 
-/** More cups stand open than the hands can pour in time: the last of them is hurried, or late. */
+/** More cups stand open than the hands can pour in time: the last of them is hurried. */
 export const cupsOverHands: Rule = (s) => {
   const pours = s.steps.filter((d) => d.definition.group === 'pour in' && d.from !== undefined);
   const hurried = pours.flatMap((d) => {
     const open = openAt(pours, d);
     const left = (d.closes ?? Infinity) - (d.to ?? 0);
     const long = (d.closes ?? Infinity) - (d.coloured ?? 0);
-    return open.size > CARRIED && left < RESERVE * long ? [{ d, open, left }] : [];
+    // Past its time it is late, which is said by itself.
+    return open.size > CARRIED && left >= 0 && left < RESERVE * long ? [{ d, open, left }] : [];
   });
   const [worst] = hurried.sort((a, b) => a.left - b.left);
   if (!worst) return [];
@@ -23,9 +24,9 @@ export const cupsOverHands: Rule = (s) => {
   return [
     {
       code: 'cups-over-hands',
-      level: 'warn',
+      level: 'note',
       path: pathOf(worst.d),
-      sentence: `${worst.open.size} cups stand open at once, and ${name} is poured with ${worst.left < 0 ? 'nothing' : duration(worst.left)} left of its time.`,
+      sentence: `${worst.open.size} cups stand open at once, and ${name} is poured with ${duration(worst.left)} left of its time.`,
       mend: 'Mix the last ones later, or have a second pair of hands.',
       tries:
         baseId === undefined

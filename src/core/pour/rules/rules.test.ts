@@ -4,6 +4,7 @@ import { plans } from '../../../../demo/plans';
 import * as demo from '../../../../demo/plans';
 import { applyEdit } from '../../edit';
 import {
+  actStep,
   applyTechnique,
   computePlan,
   eachByItself,
@@ -309,6 +310,35 @@ describe('cups that stand open', () => {
     if (said!.edit) mends(slow, 'cups-over-hands');
     const apart = eachByItself(slow, slow.mixes[0]!.baseId);
     expect(problemsOf(apart, 'cups-over-hands')).toEqual([]);
+  });
+});
+
+describe('a pour that comes too late', () => {
+  // A long gesture and a short one between the puddles, while the white waits.
+  const comb = (id: string, minutes: number): Step => ({
+    id,
+    act: { ...actStep(id, 'drag', '', rockpool.groups[0]!.id)!.act },
+    where: [rockpool.groups[0]!.id],
+    gates: [],
+    hands: { once: minutes }
+  });
+  const last = rockpool.steps.findLastIndex((x) => 'cupId' in x.act);
+  const held = (...steps: Step[]): Plan => ({
+    ...rockpool,
+    steps: rockpool.steps.toSpliced(last, 0, ...steps)
+  });
+
+  it('says which gesture to leave out first: the one that is enough', () => {
+    const plan = held(comb('short', 0.5), comb('long', 40));
+    const [said] = problemsOf(plan, 'past-window');
+    expect(said!.mend).toMatch(/Leave out drag first: 4\d\.\d min/);
+    const after = mends(plan, 'past-window');
+    expect(after.steps.filter((x) => x.muted).map((x) => x.id)).toEqual(['long']);
+  });
+
+  it('all of them where one is not enough', () => {
+    const after = mends(held(comb('one', 25), comb('two', 24)), 'past-window');
+    expect(after.steps.filter((x) => x.muted).length).toBeGreaterThan(0);
   });
 });
 

@@ -16,7 +16,8 @@ export const dragFlames = technique({
         how: 'drizzled',
         width: 12
       }),
-      until: [until('holds a line', cup)]
+      // All of them at one thickness at one moment: the first waits for every one.
+      until: i ? [] : cups.map((c) => until('holds a line', c))
     })),
     {
       act: act('drag', {

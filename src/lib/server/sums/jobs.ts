@@ -127,14 +127,14 @@ export const jobs = {
   days: ({
     orders,
     shelf,
-    hours,
+    there,
     curing
   }: {
     orders: readonly OrderAsked[];
     shelf: Shelf;
-    hours: Bench['hours'];
+    there: Pick<Bench, 'hours' | 'hands'>;
     curing: readonly DayJob[];
-  }) => ordersOnDays(orders, shelf, hours, curing),
+  }) => ordersOnDays(orders, shelf, there, curing),
   match: ({ request, shelf }: { request: z.infer<typeof MatchRequest>; shelf: Shelf }) =>
     matchFromShelf(request, shelf),
   /** A picture of a piece: pixels, or a drawing in true size; nothing where the plan has no such cavities. */

@@ -99,6 +99,14 @@
         onchange={(e) => keep({ makers: initials(e.currentTarget.value) })}
       />
     </Row>
+    <Row label="Pairs of hands" hint="at the bench at once, for the days" problem={at('hands')}>
+      <Choice
+        label="Pairs of hands"
+        value={String(ways.hands)}
+        options={[1, 2, 3, 4].map((n) => ({ value: String(n), label: String(n) }))}
+        onchange={(v) => keep({ hands: Number(v) })}
+      />
+    </Row>
     <Row label="Hands are there" hint="a window outside is marked" problem={at('hours')}>
       <span class="flex items-center gap-2">
         <ParsedField

@@ -88,8 +88,9 @@
     <a class="button" href="/api/v1/calendar.ics" download="kirapen.ics">Calendar file</a>
   </header>
   <p class="mt-1 text-ink-2">
-    Every open order by one pair of hands, in your hours, each mould busy from its pour until it is empty. To
-    see them in a calendar of yours, let it subscribe to <code class="text-ink">/api/v1/calendar.ics</code> here.
+    Every open order by {days.hands === 1 ? 'one pair' : `${days.hands} pairs`} of hands, in your hours, each mould
+    busy from its pour until it is empty. To see them in a calendar of yours, let it subscribe to
+    <code class="text-ink">/api/v1/calendar.ics</code> here.
   </p>
   {#each problems as problem (problem.code)}<div class="mt-3"><ProblemNote {problem} /></div>{/each}
 

@@ -16,7 +16,7 @@ export const pressure = defineAct({
   also: ['pot', 'bar'],
   usually: { once: 3 },
   passes: (act) => act.minutes,
-  traits: ['presses'],
+  traits: ['presses', 'in a pot'],
   words: (act, { cavities }) => ({
     line: `pressure ${act.bar} bar, ${duration(act.minutes)}`,
     act: 'Put under pressure',

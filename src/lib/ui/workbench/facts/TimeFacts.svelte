@@ -44,6 +44,13 @@
       </dd>
     </div>
   {/each}
+  {#each computed.starts ?? [] as start (start.cupId)}
+    <FactRow
+      label="Mix {computed.cups.find((c) => c.cupId === start.cupId)?.name ?? ''}"
+      value={start.later < 0.5 ? 'first' : `${duration(start.later)} later`}
+      note="so that all {start.state} at one moment"
+    />
+  {/each}
 </dl>
 <Warmth {editor} />
 {#if resin && cups.length}

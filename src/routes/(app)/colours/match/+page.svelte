@@ -255,7 +255,9 @@
         />
       </Row>
       {#if !film}<Tick checked={clear} onchange={(v) => (clear = v)}>a colour to see through</Tick>{/if}
-      <Tick checked={buy} onchange={(v) => (buy = v)}>also what could be bought ({toBuy.length} more)</Tick>
+      {#if toBuy.length}<Tick checked={buy} onchange={(v) => (buy = v)}
+          >also what could be bought ({toBuy.length} more)</Tick
+        >{/if}
       {#if formula && !formula.ok}<ProblemNote problem={formula.problem} />{/if}
       {#if work.running}
         <div class="mt-2 flex items-center gap-3">

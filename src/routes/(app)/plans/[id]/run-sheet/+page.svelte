@@ -4,6 +4,7 @@
   import { duration, weighing } from '$core/quantity';
   import { tasksOf, type Task } from '$core/run';
   import { taskWords } from '$lib/instruction';
+  import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
   import { said, temperature } from '$lib/ways.svelte';
 
@@ -59,6 +60,9 @@
       </li>
     {/each}
   </ul>
+  <section class="mt-4 break-inside-avoid [&_svg]:h-auto [&_svg]:w-full" aria-label="Score">
+    <ScoreDrawing {computed} zoom="pour" />
+  </section>
   <table class="mt-4 w-full border-collapse text-[0.95rem]">
     <thead>
       <tr class="border-b border-ink text-left text-[0.85rem] text-ink-2">
