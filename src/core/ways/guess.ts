@@ -1,4 +1,5 @@
-import { USUAL_WAYS, type Ways } from './ways';
+import { USUAL_WAYS } from './usual';
+import type { Ways } from './ways';
 
 /** Regions whose kitchens and hardware shops measure in ounces, inches and °F. */
 const CUSTOMARY = ['US', 'LR', 'MM'];

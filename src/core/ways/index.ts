@@ -1,4 +1,5 @@
-export { Initials, Ways, USUAL_WAYS } from './ways';
+export { Initials, Ways } from './ways';
+export { USUAL_WAYS } from './usual';
 export { guessedWays } from './guess';
 export { shownLength, shownMass, shownMoney, shownTemperature, shownUnit, shownVolume } from './shown';
 export { said } from './said';

@@ -43,19 +43,3 @@ export const Ways = z.object({
   sound: z.boolean()
 });
 export type Ways = z.infer<typeof Ways>;
-
-/** Where nothing was said and nothing can be guessed. */
-export const USUAL_WAYS: Ways = {
-  weights: 'g',
-  volumes: 'ml',
-  lengths: 'mm',
-  temperatures: '°C',
-  paper: 'A4',
-  clock: '24 h',
-  weekStarts: 1,
-  hours: { from: 8 * 60, to: 18 * 60 },
-  daysOff: [0, 6],
-  makers: [],
-  hands: 1,
-  sound: true
-};

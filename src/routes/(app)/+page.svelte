@@ -3,17 +3,14 @@
   import { newId } from '$lib/id';
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
-  import { newPlan } from '$core/plan';
   import type { Problem } from '$core/problem';
   import { mass } from '$lib/ways.svelte';
   import { send } from '$lib/send';
   import { day, moment } from '$lib/when';
   import DueList from '$lib/ui/bench/DueList.svelte';
-  import AskWays from '$lib/ui/workshop/AskWays.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
   import PieceThumb from '$lib/ui/PieceThumb.svelte';
-  import ImportPlan from '$lib/ui/ImportPlan.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
   let { data } = $props();
@@ -44,6 +41,8 @@
   }
 
   async function begin() {
+    // The core comes when a plan is begun: the bench opens without it.
+    const { newPlan } = await import('$core/plan');
     const plan = newPlan(newId(), 'New pour', data.shelf);
     const made = await send('POST', '/plans', plan);
     if (made.ok) await goto(`/plans/${plan.id}`);
@@ -63,7 +62,9 @@
       steps to a first batch, in any order. <a class="underline" href="/guide">The guide</a> is a short page for
       each stage.
     </p>
-    {#if data.proposed}<AskWays proposed={data.proposed} />{/if}
+    {#if data.proposed}{#await import('$lib/ui/workshop/AskWays.svelte') then { default: AskWays }}<AskWays
+          proposed={data.proposed}
+        />{/await}{/if}
     <ol class="mt-6 grid gap-4 md:grid-cols-3">
       <li class="sheet flex flex-col p-5">
         <h2 class="text-[1.3rem]">1 · A mould</h2>
@@ -102,7 +103,9 @@
             class="button {data.shelf.moulds.length && data.shelf.bases.length ? 'go' : ''}"
             onclick={begin}>Empty plan</button
           >
-          <ImportPlan label="Import a plan" />
+          {#await import('$lib/ui/ImportPlan.svelte') then { default: ImportPlan }}<ImportPlan
+              label="Import a plan"
+            />{/await}
         </div>
       </li>
     </ol>

@@ -1,7 +1,6 @@
 <!-- What is due, soonest first: the first large, each with both edges of its window and one tap from done. -->
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { DropdownMenu } from 'bits-ui';
   import { invalidateAll } from '$app/navigation';
   import { clock } from '$core/quantity';
   import type { Due, RunEvent } from '$core/run';
@@ -21,8 +20,8 @@
   let telling = $state(false);
   const keyOf = (d: Shown) => `${d.runId}|${d.task.id}`;
   const HOUR = 3600_000;
-  const item =
-    'flex min-h-11 cursor-pointer items-center rounded-md px-3 data-[highlighted]:bg-sunk outline-none';
+  /** The one whose ways to be put off are shown. */
+  let putOff = $state<string>();
 
   async function tell(d: Shown, ...told: Sent[]) {
     const at = Date.now();
@@ -39,7 +38,7 @@
     return tell(d, ...wait, { type: again ? 'repeated' : 'done', task: d.task.id });
   }
 
-  const later = (d: Shown, until: number) => tell(d, { type: 'postponed', task: d.task.id, until });
+  const postpone = (d: Shown, until: number) => tell(d, { type: 'postponed', task: d.task.id, until });
   const skip = (d: Shown) =>
     tell(d, ...(d.gate ? [{ type: 'skipped' as const, task: d.gate.id }] : []), {
       type: 'skipped',
@@ -98,26 +97,25 @@
 {/snippet}
 
 {#snippet more(d: Shown)}
-  <DropdownMenu.Root>
-    <DropdownMenu.Trigger class="button bare" aria-label="Put off or leave out: {d.what}"
-      >later…</DropdownMenu.Trigger
-    >
-    <DropdownMenu.Portal>
-      <DropdownMenu.Content
-        class="z-30 min-w-60 rounded-lg border border-rule-strong bg-sheet p-1 shadow-lg"
-        sideOffset={6}
-        align="end"
-      >
-        <DropdownMenu.Item class={item} onSelect={() => later(d, now + HOUR)}>in an hour</DropdownMenu.Item>
-        <DropdownMenu.Item class={item} onSelect={() => later(d, tomorrow())}>tomorrow at 8</DropdownMenu.Item
-        >
-        <DropdownMenu.Item class="{item} text-cinnabar" onSelect={() => skip(d)}
-          >leave it out</DropdownMenu.Item
-        >
-        {#if d.late}<p class="px-3 py-1.5 text-[0.85rem] text-ink-2">Late: {d.late}.</p>{/if}
-      </DropdownMenu.Content>
-    </DropdownMenu.Portal>
-  </DropdownMenu.Root>
+  <button
+    class="button bare"
+    aria-label="Put off or leave out: {d.what}"
+    aria-expanded={putOff === keyOf(d)}
+    onclick={() => (putOff = putOff === keyOf(d) ? undefined : keyOf(d))}>later…</button
+  >
+{/snippet}
+
+{#snippet later(d: Shown)}
+  <div
+    class="flex w-full flex-wrap items-center justify-end gap-2 py-2 text-[0.92rem] text-ink-2"
+    role="group"
+    aria-label="Put off or leave out: {d.what}"
+  >
+    {#if d.late}<span>late: {d.late}</span>{/if}
+    <button class="button" onclick={() => postpone(d, now + HOUR)}>in an hour</button>
+    <button class="button" onclick={() => postpone(d, tomorrow())}>tomorrow at 8</button>
+    <button class="button text-cinnabar" onclick={() => skip(d)}>leave it out</button>
+  </div>
 {/snippet}
 
 <div class="flex items-baseline gap-3">
@@ -205,6 +203,7 @@
                 <a class="button go min-h-[52px]" href="/run/{d.runId}">Go on</a>
               {/if}
             </span>
+            {#if putOff === keyOf(d)}{@render later(d)}{/if}
           </div>
         </div>
       {:else}
@@ -230,6 +229,7 @@
             <button class="button" onclick={() => done(d)}>{confirmOf(d)}</button>
           {/if}
         </div>
+        {#if putOff === keyOf(d)}{@render later(d)}{/if}
       {/if}
     </li>
   {:else}
