@@ -15,6 +15,18 @@ afterAll(async () => {
   await workshop.close();
 });
 
+it('opens with little script: what is seldom asked is fetched when it is', async () => {
+  const fresh = await workshop.device('/');
+  const bytes = await fresh.page.evaluate(() =>
+    (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+      .filter((r) => r.name.endsWith('.js'))
+      .reduce((sum, r) => sum + r.encodedBodySize, 0)
+  );
+  expect(bytes).toBeGreaterThan(10_000);
+  expect(bytes).toBeLessThan(120_000);
+  await fresh.page.close();
+});
+
 describe('what is due', () => {
   it('stands large on the bench with both edges, and is one tap from done', async () => {
     await bench.says('[data-testid="due"]', 'Demould knobs 1–6');

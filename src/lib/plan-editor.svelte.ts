@@ -1,8 +1,9 @@
 import { applyEdit } from '$core/edit';
 import { merge, same } from '$core/merge';
-import { computePlan, figuresOf, Plan, type Computed, type Past, type Shelf } from '$core/plan';
+import { figuresOf, Plan, type Computed, type Past, type Shelf } from '$core/plan';
 import type { Edit, Problem } from '$core/problem';
 import { problemsOf } from '$core/validate';
+import { proverFor, type Prover } from './prove-work';
 import { SharedDocument } from './shared-document.svelte';
 
 /** Keystrokes in one field within this time make one step of undo, ms. */
@@ -34,14 +35,14 @@ export class PlanEditor {
   readonly shelf: Shelf;
   /** Every figure, at once with each keystroke; the mends of its problems follow when `prove` has found them. */
   readonly computed: Computed;
-  readonly #record: Past;
+  readonly #prover: Prover;
   /** What was last proved: of which plan, and the problems with their mends. */
   #proved = $state.raw<{ plan: Plan; problems: Problem[] }>();
 
   constructor(plan: Plan, revision: number, shelf: Shelf, past: Past = {}) {
     this.shared = new SharedDocument('plans', plan, revision, readPlan);
     this.shelf = shelf;
-    this.#record = past;
+    this.#prover = proverFor(shelf, past);
     const figures = $derived(figuresOf(this.shared.current, this.shelf, past));
     this.computed = $derived({ ...figures, problems: this.#mended(figures.problems) });
     this.#recall();
@@ -117,11 +118,12 @@ export class PlanEditor {
     this.#show(merge(change.before, change.after, this.plan).merged);
   }
 
-  /** Looks for mends that hold for the plan as it stands: work for a moment when nothing is typed. */
-  prove(): void {
+  /** Looks for mends that hold for the plan as it stands, beside the page; resolves when they are shown, or overtaken. */
+  async prove(): Promise<void> {
     const plan = this.plan;
     if (this.#proved?.plan === plan) return;
-    this.#proved = { plan, problems: computePlan(plan, this.shelf, this.#record).problems };
+    const problems = await this.#prover(plan);
+    if (problems && this.plan === plan) this.#proved = { plan, problems };
   }
 
   /** Problems with the mends that were proved for this very plan; until then in their general words. */

@@ -52,21 +52,27 @@ describe('a plan on the workbench', () => {
     expect(nameOf(editor)).toBe('mudflat');
   });
 
-  it('says its problems at once, and offers mends for the plan as it stands once they are proved', () => {
+  it('says its problems at once, and offers mends for the plan as it stands once they are proved', async () => {
     const editor = open();
     const offered = () => editor.computed.problems.filter((p) => p.edit).length;
     const codes = () => editor.computed.problems.map((p) => p.code);
     const at = codes();
     expect(at).toContain('mix-too-small');
     expect(offered()).toBe(0);
-    editor.prove();
+    await editor.prove();
     expect(codes()).toEqual(at);
     expect(offered()).toBeGreaterThan(0);
     // A mend of the plan before is none of this one.
     rename(editor, 'silt');
     expect(offered()).toBe(0);
-    editor.prove();
+    await editor.prove();
     expect(offered()).toBeGreaterThan(0);
+    // What was asked of a plan that has changed since is let go.
+    const overtaken = editor.prove();
+    rename(editor, 'mud');
+    await overtaken;
+    expect(offered()).toBe(0);
+    await editor.prove();
     const mend = editor.computed.problems.find((p) => p.code === 'mix-too-small')!;
     editor.edit(mend.edit!);
     expect(codes()).not.toContain('mix-too-small');

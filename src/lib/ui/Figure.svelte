@@ -3,6 +3,8 @@
   let { value, class: extra = '' }: { value: string; class?: string } = $props();
   let first = true;
   let element: HTMLElement | undefined = $state();
+  let going: Animation | undefined;
+  const SHOWN = 1600;
 
   $effect(() => {
     void value;
@@ -10,9 +12,13 @@
       first = false;
       return;
     }
-    element?.classList.remove('changed');
-    void element?.offsetWidth; // restarts the animation
-    element?.classList.add('changed');
+    going?.cancel();
+    // Begun by itself, so that the page is not laid out for each figure. Less motion is no motion.
+    if (matchMedia('(prefers-reduced-motion: reduce)').matches) return;
+    going = element?.animate([{ background: 'var(--flash)', borderRadius: '3px' }, { borderRadius: '3px' }], {
+      duration: SHOWN,
+      easing: 'ease-out'
+    });
   });
 </script>
 

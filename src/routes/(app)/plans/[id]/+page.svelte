@@ -39,7 +39,7 @@
     const open = editor;
     // Read here, so that each change begins the wait anew.
     if (!open.plan) return;
-    const soon = setTimeout(() => open.prove(), QUIET);
+    const soon = setTimeout(() => void open.prove(), QUIET);
     return () => clearTimeout(soon);
   });
 
