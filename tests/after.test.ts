@@ -82,9 +82,8 @@ describe('inspection', () => {
     const piece = async () =>
       (await get('/api/v1/runs/tideline-third/pieces')).find((p: { number: number }) => p.number === 1);
     await expect.poll(async () => (await piece()).destination).toBe('remelt');
-    const [face] = (await piece()).faces;
-    expect(face.marks).toHaveLength(1);
-    expect(face.marks[0].x).toBeCloseTo(0.5, 1);
+    await expect.poll(async () => (await piece()).faces[0].marks?.length).toBe(1);
+    expect((await piece()).faces[0].marks[0].x).toBeCloseTo(0.5, 1);
     await bench.click('bubbles on the mould face: a fault');
     await bench.says('[data-testid="inspect"]', 'a feature');
     expect(

@@ -1,3 +1,5 @@
+import { join } from 'node:path';
+import type { ElementHandle } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Workshop, type Bench } from './workshop';
 
@@ -16,6 +18,7 @@ interface Told {
   grams?: number;
   cupId?: string;
   state?: string;
+  photo?: string;
 }
 const eventsOf = async (id: string): Promise<Told[]> => get(`/api/v1/runs/${id}/events`);
 const NOW = '[data-testid="now"]';
@@ -179,6 +182,20 @@ describe('the demo’s other pours', () => {
     await bench.says('main', 'The run is done.');
   }, 120_000);
 
+  it('the stand-in probe is read live, and told as it warms', async () => {
+    await begin('rockpool-probe', 'roundels-live');
+    await conduct({ until: /^Wait/ });
+    await bench.click('use the probe');
+    await bench.says('[data-testid="probe"]', /°C/);
+    const probed = async () => (await eventsOf('roundels-live')).filter((e) => e.type === 'probed');
+    await expect.poll(async () => (await probed()).length).toBeGreaterThan(0);
+    // Later by the device’s clock, the cup has warmed past what was waited for.
+    await bench.page.evaluate(() => ((window as { ahead?: number }).ahead = 45 * 60_000));
+    await bench.says('[data-testid="number"]', 'Open');
+    expect((await probed()).length).toBeGreaterThan(1);
+    await bench.page.evaluate(() => ((window as { ahead?: number }).ahead = 0));
+  }, 120_000);
+
   it('a soap slab is poured by the trace that the hand reports', async () => {
     const plan = await get('/api/v1/plans/saltings-bars');
     const step = plan.steps.find((s: { act: { kind: string } }) => s.act.kind === 'column');
@@ -326,4 +343,34 @@ describe('on paper', () => {
     expect(told.filter((e) => e.type === 'weighed').map((e) => e.grams)).toEqual([153.4, 408.1]);
     expect(bench.errors.join(' | ')).toBe('');
   });
+});
+
+describe('beside the pour', () => {
+  it('a photo is asked for where it is worth having, kept, and shown in the record', async () => {
+    await begin('tideline-knobs', 'knobs-photo');
+    await conduct({ until: /^Wait/ });
+    await bench.says('[data-testid="photo"]', 'layer 1 as poured');
+    const input = await bench.page.$('[data-testid="photo"] input[type="file"]');
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(
+      join(import.meta.dirname, '../docs/screenshots/mould.png')
+    );
+    const pictured = async () => (await eventsOf('knobs-photo')).filter((e) => e.type === 'pictured');
+    await expect.poll(async () => (await pictured()).length).toBe(1);
+    await expect.poll(() => bench.page.$('[data-testid="photo"]')).toBeNull();
+    const [taken] = await pictured();
+    const photo = await fetch(`${workshop.address}/api/v1/photos/${taken!.photo}`);
+    expect(photo.headers.get('content-type')).toBe('image/jpeg');
+    await bench.go('/record/knobs-photo');
+    await bench.says('[data-testid="run-photos"]', 'layer 1 as poured');
+  }, 120_000);
+
+  it('two pours go on at once with their clocks; before a third it is said that they are enough', async () => {
+    await begin('tideline-knobs', 'knobs-second');
+    await conduct({ until: /^Pour/ });
+    expect((await post('/api/v1/runs', { planId: 'samphire-hooks', id: 'hooks-third' })).status).toBe(201);
+    await bench.go('/run/hooks-third');
+    await bench.says('[data-testid="beside"]', 'Tideline knobs');
+    await bench.says('[data-testid="beside"]', /to pour\s*\d+:\d\d/);
+    await bench.says('[data-testid="full"]', 'Two at once are as many');
+  }, 120_000);
 });

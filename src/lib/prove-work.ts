@@ -12,7 +12,7 @@ export function proverFor(shelf: Shelf, past: Past): Prover {
   let worker: Worker | undefined;
   let n = 0;
   let settle: ((problems: Problem[] | undefined) => void) | undefined;
-  const tell = (to: Worker, task: ProveTask) => to.postMessage(JSON.stringify(task));
+  const tell = (to: Worker, task: ProveTask) => to.postMessage(task);
   const open = (): Worker => {
     const made = new Worker(new URL('./workers/prove.worker.ts', import.meta.url), { type: 'module' });
     made.onmessage = ({ data }: MessageEvent<{ n: number; problems: Problem[] }>) => {
@@ -31,7 +31,7 @@ export function proverFor(shelf: Shelf, past: Past): Prover {
     const own = ++n;
     return new Promise((done) => {
       settle = done;
-      tell(worker!, { kind: 'plan', plan, n: own });
+      tell(worker!, { kind: 'plan', plan: JSON.stringify(plan), n: own });
     });
   };
 }

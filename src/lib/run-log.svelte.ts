@@ -28,6 +28,8 @@ export interface Telling {
   readonly aside: readonly SetAside[];
   readonly unreadable: readonly Unreadable[];
   readonly signedOut: boolean;
+  /** Where photos of it are kept; nowhere in a rehearsal. */
+  readonly photosAt?: string;
   tell(told: Told): Problem | undefined;
   drop(id: string): void;
   dropUnreadable(key: string): void;
@@ -62,6 +64,7 @@ export class RunLog implements Telling {
   unreadable = $state.raw<Unreadable[]>([]);
   /** Nobody is signed in: what waits is sent once someone is. */
   signedOut = $state(false);
+  readonly photosAt: string;
   readonly #run: string;
   #last = 0;
   #sending = false;
@@ -69,6 +72,7 @@ export class RunLog implements Telling {
 
   constructor(run: string, stored: AnyEvent[]) {
     this.#run = run;
+    this.photosAt = `/api/v1/runs/${run}/photos`;
     this.events = stored;
     this.#readKept();
     if (this.waiting.length) void this.#send();

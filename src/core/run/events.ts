@@ -104,6 +104,8 @@ export const RunEvent = z.discriminatedUnion('type', [
   z.object({ ...base, type: z.literal('postponed'), task, until: z.number().int().nonnegative().max(LAST) }),
   /** A piece of a group was weighed while it dries, g. */
   z.object({ ...base, type: z.literal('dried'), groupId: named, grams }),
+  /** A photo was taken: its id, and of which stage. The picture itself is kept beside the events. */
+  z.object({ ...base, type: z.literal('pictured'), photo: EventId, stage: z.string().trim().min(1).max(80) }),
   z.object({ ...base, type: z.literal('note'), text }),
   z.object({ ...base, type: z.literal('problem'), text }),
   z.object({ ...base, type: z.literal('undone'), event: z.string().min(1).max(80) }),

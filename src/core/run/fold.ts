@@ -94,6 +94,7 @@ const HAPPENS: { [K in Exclude<RunEvent, { task: string }>['type']]?: (f: Foldin
   ticked: (f, e) => f.ticked.add(e.check),
   room: (f, e) => (f.room = { celsius: e.celsius, at: e.at }),
   replanned: replan,
+  pictured: (f, e) => f.photos.push({ id: e.photo, at: e.at, stage: e.stage }),
   note: (f, e) => f.notes.push({ id: e.id, at: e.at, text: e.text, problem: false }),
   problem: (f, e) => f.notes.push({ id: e.id, at: e.at, text: e.text, problem: true }),
   conducts: (f, e) => (f.conductor = e.device),

@@ -16,6 +16,7 @@ export interface Folding {
   accepted: Set<string>;
   lost: Set<string>;
   left: Map<string, number>;
+  photos: RunState['photos'];
   notes: RunState['notes'];
   wasted: RunState['wasted'];
   mishaps: RunState['mishaps'];
@@ -45,6 +46,7 @@ export function freshFolding(tasks: readonly Task[]): Folding {
     accepted: new Set(),
     lost: new Set(),
     left: new Map(),
+    photos: [],
     notes: [],
     wasted: [],
     mishaps: [],

@@ -15,6 +15,7 @@ const run = (told: Partial<RunState> = {}): RunState => ({
   felt: new Map(),
   probed: new Map(),
   checked: new Set(),
+  photos: [],
   notes: [],
   left: new Map(),
   wasted: [],

@@ -20,6 +20,8 @@ export { demouldFromNow, paceOf, pourUntilNow, refitGate, type Moved } from './r
 export { booksOf, stillFrom, type MixBooks } from './books';
 export { couldDo, type CouldDo } from './could-do';
 export { correctionsOf, type Correction } from './corrections';
+export { warmthOf } from './warmth';
+export { worthAPhoto } from './worth-a-photo';
 export { debriefOf, withMeasured, type Debrief } from './debrief';
 export { isReady, orderOf } from './ready';
 export { planFromRun } from './repeat';

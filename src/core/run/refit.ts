@@ -32,14 +32,16 @@ export interface Moved {
 }
 
 /** What a mix is made of, as the run needs it to look ahead. */
-interface Mixed {
+export interface Mixed {
   base: Base;
   behaviour: Behaviour;
   /** g, with what more or less went in. */
   grams: number;
+  /** °C of its parts when they were joined, where the plan says. */
+  joinedAt?: number | undefined;
 }
 
-function mixedIn({ file, computed }: FrozenRun, state: RunState, mixId: string): Mixed | undefined {
+export function mixedIn({ file, computed }: FrozenRun, state: RunState, mixId: string): Mixed | undefined {
   const pot = computed.common.find((m) => m.mixId === mixId);
   const cup = computed.cups.find((c) => c.mixes.some((m) => m.mixId === mixId));
   const own = pot ?? cup?.mixes.find((m) => m.mixId === mixId);
@@ -51,7 +53,7 @@ function mixedIn({ file, computed }: FrozenRun, state: RunState, mixId: string):
   const scale = state.cups.get(of.mixId)?.scale ?? 1;
   const mix = file.plan.mixes.find((m) => m.id === (pot?.of ?? cup?.mixOf));
   const behaviour = paced(behaviourOf(base, mix?.joinedAt), together(cup?.paces ?? []));
-  return { base, behaviour, grams: of.balance.mixed * scale };
+  return { base, behaviour, grams: of.balance.mixed * scale, joinedAt: mix?.joinedAt };
 }
 
 /** When the first parts met, ms; the beginning of time before. */
@@ -65,7 +67,7 @@ function plannedRoom({ file }: FrozenRun, state: RunState, zero: number): Room {
 }
 
 /** The same, by day as it was read. */
-function roomOf(frozen: FrozenRun, state: RunState, zero: number): Room {
+export function roomOf(frozen: FrozenRun, state: RunState, zero: number): Room {
   const planned = plannedRoom(frozen, state, zero);
   return state.room ? withDay(planned, state.room.celsius) : planned;
 }
@@ -166,7 +168,7 @@ export function pourUntilNow(frozen: FrozenRun, state: RunState, mixId: string):
 }
 
 /** The layer that was poured last into a group, with its material. */
-function lastLayer({ file, computed }: FrozenRun, state: RunState, groupId: string) {
+export function lastLayer({ file, computed }: FrozenRun, state: RunState, groupId: string) {
   const poured = new Map(
     state.tasks.flatMap(({ task, status, doneAt }) =>
       task.kind === 'pour' && task.groupId === groupId && status === 'done'

@@ -107,6 +107,8 @@ export interface RunState {
   lost: ReadonlySet<string>;
   /** The plan as it was last changed, and why; the run's own while it never was. */
   replanned?: { plan: unknown; why: string; at: number };
+  /** Photos that were taken, in the order they were. */
+  photos: { id: string; at: number; stage: string }[];
   notes: Noted[];
   /** What was in cups that were begun again: lost, but taken from the shelf. */
   wasted: { task: WeighTask; grams: number; at: number; instead?: TaskState['instead'] }[];

@@ -328,6 +328,17 @@ export function openapi() {
           responses: { ...answer('Its id and size.', { type: 'object' }, '201'), ...refused }
         }
       },
+      '/api/v1/runs/{id}/photos': {
+        parameters: [id],
+        post: {
+          summary: 'Keep a photo taken in a run: its event `pictured` names it',
+          requestBody: {
+            required: true,
+            content: { 'image/*': { schema: { type: 'string', format: 'binary' } } }
+          },
+          responses: { ...answer('Its id and size.', { type: 'object' }, '201'), ...refused }
+        }
+      },
       '/api/v1/photos/{id}': {
         parameters: [id],
         get: {

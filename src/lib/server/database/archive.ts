@@ -23,6 +23,7 @@ const TABLES = [
   ['events', schema.events],
   ['pieces', schema.pieces],
   ['photos', schema.photos],
+  ['run_photos', schema.runPhotos],
   ['card_photos', schema.cardPhotos],
   ['lessons', schema.lessons],
   ['deletions', schema.deletions]

@@ -53,6 +53,7 @@ export {
   recentPieces,
   saveLesson,
   savePhoto,
+  saveRunPhoto,
   savePiece,
   type InspectedPiece
 } from './record';

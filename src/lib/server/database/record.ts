@@ -1,7 +1,7 @@
 import { and, asc, desc, eq } from 'drizzle-orm';
 import { gradeOf, Piece } from '$core/inspect';
 import type { Db, Store } from './connection';
-import { lessons, photos, pieces, runs } from './schema';
+import { lessons, photos, pieces, runPhotos, runs } from './schema';
 
 /** A piece as inspected, with the ids of its photos. */
 export type InspectedPiece = Piece & { photos: string[] };
@@ -126,10 +126,17 @@ export async function savePhoto(store: Store, photo: typeof photos.$inferInsert)
   await store.write((tx) => tx.insert(photos).values(photo));
 }
 
-/** A photo's bytes (JPEG), or undefined. */
+/** Keeps a photo that was taken in a run; one with that id is kept once. */
+export async function saveRunPhoto(store: Store, photo: typeof runPhotos.$inferInsert): Promise<void> {
+  await store.write((tx) => tx.insert(runPhotos).values(photo).onConflictDoNothing());
+}
+
+/** A photo's bytes (JPEG), of a piece or of a run, or undefined. */
 export async function findPhoto(db: Db, id: string): Promise<Buffer | undefined> {
-  const [row] = await db.select({ bytes: photos.bytes }).from(photos).where(eq(photos.id, id));
-  return row?.bytes;
+  const [own] = await db.select({ bytes: photos.bytes }).from(photos).where(eq(photos.id, id));
+  if (own) return own.bytes;
+  const [taken] = await db.select({ bytes: runPhotos.bytes }).from(runPhotos).where(eq(runPhotos.id, id));
+  return taken?.bytes;
 }
 
 /** Whether a piece is in the record. */

@@ -99,6 +99,22 @@ export const photos = sqliteTable(
   (t) => [index('photos_piece').on(t.pieceId)]
 );
 
+/** A photo taken while a run went on: its event says of which stage. */
+export const runPhotos = sqliteTable(
+  'run_photos',
+  {
+    id: text('id').primaryKey(),
+    runId: text('run_id')
+      .notNull()
+      .references(() => runs.id, { onDelete: 'cascade' }),
+    width: integer('width').notNull(),
+    height: integer('height').notNull(),
+    bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+    takenAt: integer('taken_at').notNull()
+  },
+  (t) => [index('run_photos_run').on(t.runId)]
+);
+
 /** The photo of a trial card. */
 export const cardPhotos = sqliteTable('card_photos', {
   id: text('id').primaryKey(),

@@ -175,7 +175,7 @@
             </p>
           </div>
           <div class="mt-3">{@render window(d)}</div>
-          <div class="mt-1 flex flex-wrap items-center gap-x-4 gap-y-2 text-[0.92rem] text-ink-2">
+          <div class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2 text-[0.92rem] text-ink-2">
             {#if d.poured}<span>poured {moment(d.poured, now)}</span>{/if}
             <span>from {moment(d.from, now)}</span>
             {#if d.to !== undefined}<span>until {moment(d.to, now)}</span>{/if}

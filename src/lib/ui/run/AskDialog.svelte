@@ -37,6 +37,7 @@
     ['X', 'take what could be done meanwhile'],
     ['D', 'one drop or spoon more'],
     ['E', 'enough, while creeping up on a colour'],
+    ['F', 'photo of this stage, where one is worth having'],
     ['U', 'undo the last thing'],
     ['M', 'sound on or off'],
     ['V', 'say the numbers aloud'],

@@ -1,12 +1,27 @@
 <!-- What a gate asks, condition by condition: what is met, and what the hand or a probe has to say. -->
 <script lang="ts">
   import Check from '@lucide/svelte/icons/check';
-  import type { GateOpening, GateTask } from '$core/run';
+  import type { FrozenRun, GateOpening, GateTask, RunState } from '$core/run';
+  import type { RunClock } from '$lib/run-clock.svelte';
   import type { Telling } from '$lib/run-log.svelte';
   import { said } from '$lib/ways.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import ProbeReading from './ProbeReading.svelte';
 
-  let { task, gate, log }: { task: GateTask; gate: GateOpening; log: Telling } = $props();
+  let {
+    task,
+    gate,
+    frozen,
+    run,
+    clock,
+    log
+  }: {
+    task: GateTask;
+    gate: GateOpening;
+    frozen: FrozenRun;
+    run: RunState;
+    clock: RunClock;
+    log: Telling;
+  } = $props();
 
   /** The cup or the cavities that a condition's probe stands in. */
   function probed(i: number): string | undefined {
@@ -32,16 +47,7 @@
         >
       {:else if c.celsius !== undefined && !c.met}
         {@const of = probed(i)}
-        <span class="w-36">
-          <QuantityField
-            label="The probe reads"
-            unit="°C"
-            min={-40}
-            max={400}
-            value={c.celsius - 1}
-            onchange={(celsius) => of !== undefined && log.tell({ type: 'probed', of, celsius })}
-          />
-        </span>
+        {#if of !== undefined}<ProbeReading {of} wanted={c.celsius} {frozen} {run} {clock} {log} />{/if}
       {/if}
     </li>
   {/each}

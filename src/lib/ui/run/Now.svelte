@@ -8,6 +8,7 @@
     correctionsOf,
     waitsForLayer,
     waysOut,
+    worthAPhoto,
     type Clock,
     type FrozenRun,
     type GateOpening,
@@ -15,6 +16,7 @@
     type RunState
   } from '$core/run';
   import type { Instruction } from '$lib/instruction';
+  import type { RunClock } from '$lib/run-clock.svelte';
   import type { Telling } from '$lib/run-log.svelte';
   import type { BenchScale } from '$lib/scale.svelte';
   import { CUE_WORDS, cueOf } from '$lib/cue';
@@ -24,6 +26,7 @@
   import PiecePicture from '../PiecePicture.svelte';
   import CupMark from '../CupMark.svelte';
   import Overshoot from './Overshoot.svelte';
+  import StagePhoto from './StagePhoto.svelte';
   import Preflight from './Preflight.svelte';
   import GateConditions from './GateConditions.svelte';
   import { said, volume } from '$lib/ways.svelte';
@@ -48,6 +51,7 @@
     baseColour,
     entry = $bindable(),
     problem,
+    runClock,
     log
   }: {
     instruction: Instruction | undefined;
@@ -71,10 +75,16 @@
     baseColour: string;
     entry: string;
     problem: string;
+    /** The time the run goes by. */
+    runClock: RunClock;
     log: Telling;
   } = $props();
 
   const computed = $derived(frozen.computed);
+  let camera = $state<ReturnType<typeof StagePhoto>>();
+  /** Takes the photo that is worth having now. */
+  export const photo = () => camera?.take();
+  const stage = $derived(instruction && log.photosAt ? worthAPhoto(run, instruction.task) : undefined);
   let preflight = $state<ReturnType<typeof Preflight>>();
   /** Ticks a check of the first task. */
   export const tick = (id: string) => preflight?.tick(id);
@@ -373,7 +383,7 @@
         <kbd class="rounded border border-current px-1.5">T</kbd>.
       </p>
     {:else}
-      <GateConditions task={instruction.task} {gate} {log} />
+      <GateConditions task={instruction.task} {gate} {frozen} {run} clock={runClock} {log} />
     {/if}
     {#if partial}<div class="mt-4 w-[420px]">
         <CoreDrawing group={partial} cups={computed.cups} showFace="mould face" />
@@ -406,6 +416,8 @@
       </ul>
     {/if}
   {/if}
+
+  {#if stage}<StagePhoto bind:this={camera} {stage} {run} {log} />{/if}
 
   {#each instruction.mixId && !cupState?.coloured ? coloursOver(frozen, run, instruction.mixId) : [] as over (over.name)}
     <p

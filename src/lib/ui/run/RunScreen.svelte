@@ -29,6 +29,7 @@
     scale,
     lessons = [],
     short = [],
+    full = [],
     conducting = true,
     oncable,
     back = '/',
@@ -45,6 +46,8 @@
     lessons?: readonly Lesson[];
     /** What the shelf is short of for this run. */
     short?: readonly string[];
+    /** Other runs that are being poured, where one more is too many to keep in sight. */
+    full?: readonly string[];
     conducting?: boolean;
     /** Reads a scale on a cable from now on; absent where this browser cannot. */
     oncable?: (() => void) | undefined;
@@ -309,6 +312,7 @@
       v: () => (voice = !voice),
       s: () => (asking = 'short'),
       e: enough,
+      f: () => hand?.photo(),
       '?': () => (asking = 'help')
     };
     const act = acts[event.key.toLowerCase()];
@@ -382,6 +386,16 @@
   </header>
 
   {#if banner}{@render banner()}{/if}
+  {#if full.length && instruction?.kind === 'prepare'}
+    <p
+      class="shrink-0 border-b border-rule bg-ochre-soft px-7 py-3 text-[1.1rem]"
+      role="status"
+      data-testid="full"
+    >
+      <strong>{full.join(' and ')} are being poured.</strong> Two at once are as many as one pair of hands keeps
+      in sight: pour one of them to its end before the first clock of this one starts.
+    </p>
+  {/if}
   <AsideList {log} />
 
   <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px] max-lg:grid-cols-1">
@@ -406,6 +420,7 @@
         baseColour={frozen.file.shelf.bases[0]?.colour ?? '#efe9da'}
         bind:entry
         problem={entryProblem}
+        runClock={clock}
         {log}
       />
     </main>

@@ -9,6 +9,7 @@
   import { RunStream } from '$lib/run-stream.svelte';
   import { scaleAtHand } from '$lib/scale.svelte';
   import { canReadSerial, SerialScale } from '$lib/serial-scale.svelte';
+  import BesideList from '$lib/ui/run/BesideList.svelte';
   import RunScreen from '$lib/ui/run/RunScreen.svelte';
 
   let { data } = $props();
@@ -20,6 +21,10 @@
   const conducting = $derived(stream.conducts(conductor));
   const scale = $derived(scaleAtHand(data.run.id, frozen.computed.division));
   const clock = new BenchClock();
+  /** Two pours are as many as one pair of hands keeps in sight. */
+  const MOST_AT_ONCE = 2;
+  const poured = $derived(data.others.filter((o) => o.pouring).map((o) => o.name));
+  const full = $derived(poured.length >= MOST_AT_ONCE ? poured : []);
 
   onMount(() => {
     const stop = clock.run();
@@ -61,6 +66,7 @@
   {conducting}
   lessons={data.lessons}
   short={data.short}
+  {full}
   oncable={canReadSerial() ? () => scale.change(new SerialScale()) : undefined}
   {finish}
 >
@@ -83,13 +89,6 @@
     {/if}
   {/snippet}
   {#snippet beside()}
-    {#if data.others.length}
-      <h2 class="label mt-8 font-sans !text-[0.95rem]">Also running</h2>
-      <ul class="mt-2 space-y-1 text-[1.05rem]">
-        {#each data.others as other (other.id)}
-          <li><a class="underline" href="/run/{other.id}">{other.name}</a></li>
-        {/each}
-      </ul>
-    {/if}
+    <BesideList others={data.others} now={clock.now} />
   {/snippet}
 </RunScreen>

@@ -29,6 +29,7 @@ export const load = async ({ params }) => {
     corrections: correctionsOf(run.frozen, state),
     advice: debriefOf(run.frozen, state).advice.map((a) => a.sentence),
     notes: state.notes,
+    photos: state.photos,
     left: state.left,
     strays: state.strays.map(({ event, sentence }) => ({ id: event.id, at: event.at, sentence })),
     unreadable,

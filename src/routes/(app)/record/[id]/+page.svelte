@@ -372,6 +372,24 @@
           {/each}
         </ul>
       {/if}
+      {#if data.photos.length}
+        <h2 class="mt-6 text-[1.35rem]">Photos on the way</h2>
+        <ul class="mt-2 grid grid-cols-3 gap-2" data-testid="run-photos">
+          {#each data.photos as photo (photo.id)}
+            <li>
+              <a href="/api/v1/photos/{photo.id}"
+                ><img
+                  src="/api/v1/photos/{photo.id}"
+                  alt={photo.stage}
+                  loading="lazy"
+                  class="aspect-square w-full rounded-md border border-rule object-cover"
+                /></a
+              >
+              <span class="text-[0.85rem] text-ink-2">{photo.stage}, {moment(photo.at, photo.at)}</span>
+            </li>
+          {/each}
+        </ul>
+      {/if}
       {#if data.notes.length}
         <h2 class="mt-6 text-[1.35rem]">Said on the way</h2>
         <ul class="ruled mt-1">

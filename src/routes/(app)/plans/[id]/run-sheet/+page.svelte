@@ -60,8 +60,8 @@
       </li>
     {/each}
   </ul>
-  <section class="mt-4 break-inside-avoid [&_svg]:h-auto [&_svg]:w-full" aria-label="Score">
-    <ScoreDrawing {computed} zoom="pour" />
+  <section class="mt-4 break-inside-avoid" aria-label="Score">
+    <ScoreDrawing {computed} zoom="pour" width={756} />
   </section>
   <table class="mt-4 w-full border-collapse text-[0.95rem]">
     <thead>
