@@ -15,6 +15,7 @@
     demould: 'until demould',
     late: 'until it is late'
   };
+  const OPEN: Record<string, string> = { gate: 'its gate', demould: 'demould' };
 </script>
 
 {#if others.length}
@@ -24,9 +25,13 @@
       <li class="flex min-h-11 items-center gap-3">
         <a class="min-w-0 flex-1 underline" href="/run/{other.id}">{other.name}</a>
         {#if other.next}
-          <span class="text-[0.95rem] text-ink-2">{WORDS[other.next.kind]}</span>
-          <strong class="text-[1.3rem] {other.next.due < now ? 'text-cinnabar' : ''}"
-            >{clock((other.next.due - now) / 1000)}</strong
+          {@const over = other.next.due < now}
+          {@const opens = other.next.kind === 'gate' || other.next.kind === 'demould'}
+          <span class="text-[0.95rem] text-ink-2"
+            >{over && opens ? OPEN[other.next.kind] : WORDS[other.next.kind]}</span
+          >
+          <strong class="text-[1.3rem] {!over ? '' : opens ? 'text-verdigris' : 'text-cinnabar'}"
+            >{over && opens ? 'now' : clock((other.next.due - now) / 1000)}</strong
           >
         {/if}
       </li>

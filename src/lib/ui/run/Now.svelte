@@ -139,6 +139,10 @@
   </div>
 {/snippet}
 
+{#snippet worthNow()}
+  {#if stage}<StagePhoto bind:this={camera} {stage} {run} {log} />{/if}
+{/snippet}
+
 <!-- From above, as the mould stands: where this is done, and what it should leave. -->
 {#snippet leaves(stepId: string)}
   {@const step = frozen.file.plan.steps.find((s) => s.id === stepId)}
@@ -385,6 +389,7 @@
     {:else}
       <GateConditions task={instruction.task} {gate} {frozen} {run} clock={runClock} {log} />
     {/if}
+    {@render worthNow()}
     {#if partial}<div class="mt-4 w-[420px]">
         <CoreDrawing group={partial} cups={computed.cups} showFace="mould face" />
       </div>{/if}
@@ -417,7 +422,7 @@
     {/if}
   {/if}
 
-  {#if stage}<StagePhoto bind:this={camera} {stage} {run} {log} />{/if}
+  {#if instruction.kind !== 'gate'}{@render worthNow()}{/if}
 
   {#each instruction.mixId && !cupState?.coloured ? coloursOver(frozen, run, instruction.mixId) : [] as over (over.name)}
     <p
