@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { goodByMonth, rejectsByAct, rejectsByDemould, secondsByAct, type RunPoint } from './charts';
+import {
+  costByMonth,
+  gelByRoom,
+  goodByMonth,
+  rejectsByAct,
+  rejectsByDemould,
+  secondsByAct,
+  type RunPoint
+} from './charts';
 import { wilson } from './wilson';
 
 const point = (told: Partial<RunPoint>): RunPoint => ({
@@ -53,5 +61,41 @@ describe('what the record shows', () => {
     expect(lay).toMatchObject({ label: 'lay', of: 4 });
     expect(lay!.seconds).toBeCloseTo(51, 9);
     expect(secondsByAct([point({ hands: hands.slice(0, 3) })])[0]!.seconds).toBeCloseTo(60, 9);
+  });
+
+  it('what a good piece cost, over all that was spent in its month, rejects and all', () => {
+    const may = Date.UTC(2026, 4, 2);
+    const points = [
+      point({ at: may, cost: 12, grades: ['good', 'good', 'reject'] }),
+      point({ at: may, cost: 8, grades: ['reject'] }),
+      // Not inspected, or with a price that is not known: says nothing.
+      point({ at: may, cost: 100 }),
+      point({ at: may, grades: ['good'] }),
+      point({ at: Date.UTC(2026, 5, 2), cost: 5, grades: ['reject'] }),
+      point({ cost: 3, grades: ['good', 'second'] })
+    ];
+    expect(costByMonth(points)).toEqual([
+      { label: '2026-03', value: 3, of: 1 },
+      { label: '2026-05', value: 10, of: 2 }
+    ]);
+  });
+
+  it('when layers carried, base by base, the coolest first', () => {
+    const gel = (base: string, celsius: number, minutes: number) => ({ base, celsius, minutes });
+    const points = [
+      point({ gels: [gel('slow', 24, 90), gel('quick', 21, 47)] }),
+      point({ gels: [gel('slow', 18, 140)] }),
+      point({})
+    ];
+    expect(gelByRoom(points)).toEqual([
+      { base: 'quick', dots: [{ celsius: 21, minutes: 47 }] },
+      {
+        base: 'slow',
+        dots: [
+          { celsius: 18, minutes: 140 },
+          { celsius: 24, minutes: 90 }
+        ]
+      }
+    ]);
   });
 });

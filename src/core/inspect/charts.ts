@@ -13,6 +13,10 @@ export interface RunPoint {
   demould?: { after: number; from: number; to: number };
   /** Hands' minutes a cavity of its acts. */
   hands: readonly { kind: string; each: number }[];
+  /** When layers were told to carry the next one, minutes after their pour, and how warm the room was. */
+  gels?: readonly { base: string; celsius: number; minutes: number }[];
+  /** What the turn cost, in the workshop's money; where every price is known. */
+  cost?: number;
   grades: readonly Grade[];
 }
 
@@ -76,6 +80,31 @@ export function goodByMonth(points: readonly RunPoint[]): Rate[] {
       )
     )
     .filter((r) => r.of > 0);
+}
+
+/** What a good piece cost, month by month: all that was spent on runs that were inspected, over the pieces that came out good. */
+export function costByMonth(points: readonly RunPoint[]): { label: string; value: number; of: number }[] {
+  const told = points.filter((p) => p.cost !== undefined && p.grades.length > 0);
+  const month = (at: number) => new Date(at).toISOString().slice(0, 7);
+  return [...new Set(told.map((p) => month(p.at)))].sort().flatMap((label) => {
+    const own = told.filter((p) => month(p.at) === label);
+    const good = own.flatMap((p) => p.grades).filter((g) => g === 'good').length;
+    return good ? [{ label, value: own.reduce((s, p) => s + p.cost!, 0) / good, of: good }] : [];
+  });
+}
+
+/** Layers that were told to carry, by how warm the room was: one list of dots a base, the coolest first. */
+export function gelByRoom(
+  points: readonly RunPoint[]
+): { base: string; dots: { celsius: number; minutes: number }[] }[] {
+  const all = points.flatMap((p) => p.gels ?? []);
+  return [...new Set(all.map((g) => g.base))].sort().map((base) => ({
+    base,
+    dots: all
+      .filter((g) => g.base === base)
+      .map(({ celsius, minutes }) => ({ celsius, minutes }))
+      .sort((a, b) => a.celsius - b.celsius)
+  }));
 }
 
 /** Median seconds a cavity of each kind of act, and of how many pours; the most told of first. */

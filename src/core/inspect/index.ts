@@ -17,9 +17,12 @@ export {
   goodByMonth,
   rejectsByAct,
   rejectsByDemould,
+  costByMonth,
+  gelByRoom,
   secondsByAct,
   type Rate,
   type RunPoint
 } from './charts';
 export { lessonsFor, LessonAbout, type Lesson } from './lesson';
 export { buyerSheet, USUAL_TOLERANCE, type BuyerSheet } from './buyer';
+export { traceOf, type PieceTrace, type TracedPour } from './trace';

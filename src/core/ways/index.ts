@@ -1,4 +1,4 @@
-export { Initials, Ways } from './ways';
+export { Initials, Ways, type Learned } from './ways';
 export { USUAL_WAYS } from './usual';
 export { guessedWays } from './guess';
 export { shownLength, shownMass, shownMoney, shownTemperature, shownUnit, shownVolume } from './shown';

@@ -13,5 +13,6 @@ export const USUAL_WAYS: Ways = {
   daysOff: [0, 6],
   makers: [],
   hands: 1,
+  unlearned: [],
   sound: true
 };

@@ -1,5 +1,9 @@
 import { z } from 'zod';
 
+/** What the record teaches a plan: what clings, how long the hands take, how many pieces are rejected. */
+const LEARNED = ['clings', 'hands', 'rejects'] as const;
+export type Learned = (typeof LEARNED)[number];
+
 /** Minutes of a day: 0 is midnight. */
 const DAY = 1440;
 const minuteOfDay = z.number().int().min(0).max(DAY);
@@ -39,6 +43,8 @@ export const Ways = z.object({
     .refine((all) => new Set(all).size === all.length, 'stand there twice'),
   /** Pairs of hands at the bench at once, for the days. */
   hands: z.number().int().min(1, 'must be one or more').max(4, 'is more than a bench plans for').default(1),
+  /** What the record teaches that plans are not to use. */
+  unlearned: z.array(z.enum(LEARNED)).max(LEARNED.length).default([]),
   /** Whether a run sounds when something is to be done. */
   sound: z.boolean()
 });

@@ -10,7 +10,9 @@ import { demoRuns } from '$demo/runs';
 import { AnyEvent, type FrozenRun } from '$core/run';
 import type { Lot } from '$core/shelf';
 import { addEvents, openStore, saveCard, savePiece, savePlan, startRun, type Store } from './database';
-import { forgetAll, forgetRun, keepAllTellings, mouldHistory, pastOf, pastsOf, stock } from './past';
+import { USUAL_WAYS } from '$core/ways';
+import { forgetAll, forgetRun, keepAllTellings, mouldHistory, pastOf, pastsOf, stock, taught } from './past';
+import { keepWays } from './ways';
 
 const TODAY = Date.UTC(2026, 5, 1, 12);
 const runs = demoRuns(TODAY);
@@ -182,6 +184,22 @@ describe('what the record knows', () => {
     expect((await pastOf(store.db, tideline, TODAY)).uses!.length).toBeLessThan(before.uses!.length);
     for (const run of runs) await forgetRun(store, run.id);
     expect(await pastOf(store.db, tideline, TODAY)).toEqual(before);
+  });
+
+  it('is left out where the workshop has switched it off, and stands in the list all the same', async () => {
+    await keep(runs);
+    const all = await taught(store.db);
+    expect(all.rejects.some((r) => r.of > 0)).toBe(true);
+    const before = await pastOf(store.db, tideline, TODAY);
+    expect(before.rejects).toBeDefined();
+    for (const kind of ['clings', 'hands', 'rejects'] as const) {
+      await keepWays(store, { ...USUAL_WAYS, unlearned: [kind] });
+      const past = await pastOf(store.db, tideline, TODAY);
+      expect(past[kind]).toBeUndefined();
+      for (const other of (['clings', 'hands', 'rejects'] as const).filter((k) => k !== kind))
+        expect(past[other]).toEqual(before[other]);
+      expect(await taught(store.db)).toEqual(all);
+    }
   });
 
   it('is asked for several plans at once, each as if alone', async () => {

@@ -24,6 +24,7 @@ import {
   type Pace,
   type Use
 } from '$core/shelf';
+import { keptWays } from './ways';
 import {
   eventsOf,
   forgetTelling,
@@ -64,7 +65,7 @@ interface Told {
 }
 
 /** Raised whenever a finished run would tell something else than before: what was kept is then told anew. */
-const TOLD_BY = 1;
+const TOLD_BY = 2;
 
 /** A run that is finished never changes what it tells; one that goes on is folded anew. */
 const told = new Map<string, Told>();
@@ -145,10 +146,26 @@ function pointOf(run: Run, state: ReturnType<typeof foldRun>): Omit<RunPoint, 'g
     at: run.startedAt,
     kinds: [...kinds].filter((k) => SHAPES.has(acts.find(k)?.group ?? '')),
     hands: handTimesOf(run.frozen, state),
+    gels: gelsOf(run, state),
+    ...(run.frozen.computed.cost ? { cost: run.frozen.computed.cost.total } : {}),
     ...(out?.task.kind === 'demould' && zero !== undefined
       ? { demould: { after: (out.doneAt! - zero) / 60_000, from: out.task.from, to: out.task.to } }
       : {})
   };
+}
+
+/** When a layer was told to have gelled or set, minutes after its pour, and how warm the room was, °C. */
+function gelsOf(run: Run, state: ReturnType<typeof foldRun>): NonNullable<RunPoint['gels']> {
+  const celsius = state.room?.celsius ?? run.frozen.file.plan.bench.roomCelsius;
+  return [...state.groups].flatMap(([groupId, { reported, lastPour }]) => {
+    const cupId = run.frozen.computed.groups.find((g) => g.groupId === groupId)?.layers[0]?.cupId;
+    const baseId = run.frozen.computed.cups.find((c) => c.cupId === cupId)?.baseId;
+    const base = run.frozen.computed.bases.find((b) => b.baseId === baseId);
+    const carries = base?.kind === 'resin' ? 'gelled' : base?.states.at(-1)?.state;
+    if (!base || !reported || reported.state !== carries || lastPour === undefined || reported.at < lastPour)
+      return [];
+    return [{ base: base.name, celsius, minutes: (reported.at - lastPour) / 60_000 }];
+  });
 }
 
 /** What one group of a run did to its mould, once something was poured. */
@@ -187,12 +204,43 @@ export const pastOf = async (db: Db, plan: Plan, today: number): Promise<Past> =
 
 /** What the record knows, for several plans at once: the record is read once. */
 export async function pastsOf(db: Db, plans: readonly Plan[], today: number): Promise<Past[]> {
-  const [all, grades, lots] = await Promise.all([tellings(db), gradesByPlan(db), listCards(db, 'lots')]);
-  const common = commonPast(all, lots, today);
+  const [all, grades, lots, ways] = await Promise.all([
+    tellings(db),
+    gradesByPlan(db),
+    listCards(db, 'lots'),
+    keptWays(db)
+  ]);
+  const off = new Set(ways?.unlearned);
+  const { clings, hands, ...rest } = commonPast(all, lots, today);
+  const common = {
+    ...rest,
+    ...(clings && !off.has('clings') ? { clings } : {}),
+    ...(hands && !off.has('hands') ? { hands } : {})
+  };
   return plans.map((plan) => {
     const own = grades.get(plan.id);
-    return { ...common, ...(own ? { rejects: { count: own.reject, of: own.of } } : {}) };
+    return {
+      ...common,
+      ...(own && !off.has('rejects') ? { rejects: { count: own.reject, of: own.of } } : {})
+    };
   });
+}
+
+/** What the record teaches, in figures with how many cases tell each. */
+export interface Taught {
+  clings: { baseId: string; cling: number; cups: number }[];
+  hands: { kind: string; each: number; times: number }[];
+  rejects: { planId: string; count: number; of: number }[];
+}
+
+/** Everything that the record teaches plans, whether or not they are to use it. */
+export async function taught(db: Db): Promise<Taught> {
+  const [all, grades] = await Promise.all([tellings(db), gradesByPlan(db)]);
+  return {
+    clings: [...clingsOf(all)].map(([baseId, c]) => ({ baseId, ...c })),
+    hands: [...learnedHands(all.flatMap((t) => t.hands))].map(([kind, h]) => ({ kind, ...h })),
+    rejects: [...grades].map(([planId, g]) => ({ planId, count: g.reject, of: g.of }))
+  };
 }
 
 /** What the record knows whatever is planned. */

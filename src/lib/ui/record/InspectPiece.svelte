@@ -9,10 +9,13 @@
     GRADES,
     usualDestination,
     type Defect,
+    type PieceTrace,
     type Destination,
     type Piece
   } from '$core/inspect';
   import type { Computed, ComputedGroup, Plan, Shelf } from '$core/plan';
+  import { duration, holdsFor } from '$core/quantity';
+  import { mass } from '$lib/ways.svelte';
   import { maker } from '$lib/hands.svelte';
   import { newId } from '$lib/id';
   import Choice from '../Choice.svelte';
@@ -30,6 +33,7 @@
     shelf,
     group,
     cups,
+    trace,
     onsave
   }: {
     groupId: string;
@@ -41,6 +45,8 @@
     /** The cavities it came from, as drawn. */
     group: ComputedGroup | undefined;
     cups: Computed['cups'];
+    /** Where it comes from, by the log. */
+    trace: PieceTrace | undefined;
     onsave: (piece: Piece, next: boolean) => Promise<void>;
   } = $props();
 
@@ -277,6 +283,31 @@
           onchange={(v) => onsave({ ...current, destination: v as Destination }, false)}
         />
       </div>
+      {#if trace?.pours.length}
+        <Fold class="mt-3" words="Where it comes from" testid="trace">
+          <p class="mt-1">
+            Cavity {trace.cavity}{#if trace.bar}, bar {trace.bar.number} of {trace.bar.of}{/if}
+          </p>
+          <ul class="ruled mt-1">
+            {#each trace.pours as pour (pour.stepId + pour.cupId)}
+              {@const late = pour.age !== undefined && pour.until !== undefined && pour.age > pour.until}
+              <li class="flex items-center gap-2 py-1.5 text-ink">
+                {#each cups.filter((c) => c.cupId === pour.cupId) as cup (cup.cupId)}
+                  <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />
+                {/each}
+                <span class="min-w-0 flex-1">{pour.name}{pour.mix ? `, mix ${pour.mix}` : ''}</span>
+                {#if pour.age !== undefined}
+                  <span class={late ? 'font-semibold text-ochre' : ''}
+                    >{duration(pour.age)} old{#if pour.until !== undefined}
+                      <span class="text-ink-2">of {holdsFor(pour.until)}</span>{/if}</span
+                  >
+                {/if}
+                <span class="w-20 text-right text-ink-2">{mass(pour.grams)}</span>
+              </li>
+            {/each}
+          </ul>
+        </Fold>
+      {/if}
       <Fold class="mt-3" words="Colours as measured">
         <ul class="mt-2 space-y-1.5">
           {#each cups.filter((c) => c.balance.pouredMl > 0) as cup (cup.cupId)}

@@ -12,7 +12,8 @@
     label: string;
     /** Shares 0..1 with an interval, or plain figures without. */
     rows: readonly { label: string; value: number; of: number; low?: number; high?: number }[];
-    unit?: '%' | 's';
+    /** What figures carry: %, s, a currency. */
+    unit?: string;
     tone?: string;
   } = $props();
 
@@ -94,7 +95,10 @@
   style="height:{Math.max(120, 46 * rows.length + 40)}px"
   role="img"
   aria-label="{label}: {rows
-    .map((r) => `${r.label} ${(r.value * times).toFixed(0)} ${unit} of ${r.of}`)
+    .map(
+      (r) =>
+        `${r.label} ${(r.value * times).toFixed(unit === '%' || unit === 's' ? 0 : 2)} ${unit} of ${r.of}`
+    )
     .join(', ')}"
 >
   <canvas bind:this={canvas} aria-hidden="true"></canvas>

@@ -1,9 +1,31 @@
-import { correctionsOf, debriefOf, factsOf, handsOf, planNow } from '$core/run';
+import { traceOf, type PieceTrace } from '$core/inspect';
+import {
+  correctionsOf,
+  debriefOf,
+  factsOf,
+  handsOf,
+  planNow,
+  type FrozenRun,
+  type RunState
+} from '$core/run';
 import { causesIn } from '$lib/server/causes';
 import { foldedRun } from '$lib/run';
 import { listCards, listLessons, piecesOf, readEvents } from '$lib/server/database';
 import { runOfPage } from '$lib/server/run-page';
 import { store } from '$lib/server/store';
+
+/** Where every piece of a run comes from, by its group and number. */
+function tracesOf(frozen: FrozenRun, state: RunState): Record<string, PieceTrace> {
+  const { groups } = frozen.file.plan;
+  return Object.fromEntries(
+    groups.flatMap((g) =>
+      Array.from({ length: g.count * (g.cutInto ?? 1) }, (_, i) => [
+        `${g.id}#${i + 1}`,
+        traceOf(frozen, state, g.id, i + 1)
+      ])
+    )
+  );
+}
 
 export const load = async ({ params }) => {
   const { db } = await store();
@@ -30,6 +52,7 @@ export const load = async ({ params }) => {
     advice: debriefOf(run.frozen, state).advice.map((a) => a.sentence),
     notes: state.notes,
     photos: state.photos,
+    traces: tracesOf(run.frozen, state),
     left: state.left,
     strays: state.strays.map(({ event, sentence }) => ({ id: event.id, at: event.at, sentence })),
     unreadable,

@@ -265,6 +265,7 @@
             shelf={data.shelf}
             group={data.computed.groups.find((g) => g.groupId === slot.group.id)}
             cups={data.computed.cups}
+            trace={data.traces[`${slot.group.id}#${slot.number}`]}
             onsave={save}
           />
         {/key}

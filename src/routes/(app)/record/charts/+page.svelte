@@ -1,9 +1,14 @@
 <!-- What the record shows in figures: rates with their intervals, so that nothing is claimed from three pieces. -->
 <script lang="ts">
   import type { Rate } from '$core/inspect';
+  import { shownUnit, ways } from '$lib/ways.svelte';
+  import { duration } from '$core/quantity';
+  import DotChart from '$lib/ui/record/DotChart.svelte';
+  import Taught from '$lib/ui/record/Taught.svelte';
   import RateChart from '$lib/ui/record/RateChart.svelte';
 
   let { data } = $props();
+  const degrees = (celsius: number) => (shownUnit('°C') === '°F' ? celsius * 1.8 + 32 : celsius);
   const rates = (all: readonly Rate[]) =>
     all.filter((r) => r.of > 0).map((r) => ({ ...r, value: r.count / r.of }));
 </script>
@@ -37,6 +42,35 @@
     )}
     {@render chart('Good pieces by month', 'of those inspected', rates(data.byMonth), '--verdigris')}
     <section>
+      <h2 class="text-[1.35rem]">Gel by the room</h2>
+      <p class="text-[0.95rem] text-ink-2">when a layer was told to carry the next one</p>
+      {#if data.gels.length}
+        <DotChart
+          label="Gel by the room"
+          x={shownUnit('°C')}
+          y="minutes"
+          series={data.gels.map((g) => ({
+            name: g.base,
+            dots: g.dots.map((d) => ({ x: degrees(d.celsius), y: d.minutes }))
+          }))}
+        />
+      {:else}<p class="mt-2 text-ink-2">No state was told of a layer yet: T, at a gate, tells it.</p>{/if}
+    </section>
+    <section>
+      <h2 class="text-[1.35rem]">Cost a good piece, by month</h2>
+      <p class="text-[0.95rem] text-ink-2">all that was spent, over the pieces that came out good</p>
+      {#if data.cost.length}
+        <RateChart
+          label="Cost a good piece, by month"
+          unit={ways().currency ?? ''}
+          tone="--ink-2"
+          rows={data.cost}
+        />
+      {:else}<p class="mt-2 text-ink-2">
+          Runs that are begun while every price is known tell it: prices stand on the lots of the shelf.
+        </p>{/if}
+    </section>
+    <section>
       <h2 class="text-[1.35rem]">Seconds a cavity</h2>
       <p class="text-[0.95rem] text-ink-2">
         the median of your own pours; new plans reckon with it from three on
@@ -51,4 +85,23 @@
       {:else}<p class="mt-2 text-ink-2">No pour was timed yet.</p>{/if}
     </section>
   </div>
+  <Taught
+    taught={{
+      clings: data.taught.clings.map((c) => ({
+        name: c.name,
+        figure: `${(c.cling * 100).toFixed(1)} %`,
+        of: `${c.cups} cup${c.cups === 1 ? '' : 's'}`
+      })),
+      hands: data.taught.hands.map((h) => ({
+        name: h.kind,
+        figure: duration(h.each),
+        of: `${h.times} pours`
+      })),
+      rejects: data.taught.rejects.map((r) => ({
+        name: r.name,
+        figure: `${((100 * r.count) / r.of).toFixed(0)} %`,
+        of: `${r.of} piece${r.of === 1 ? '' : 's'}`
+      }))
+    }}
+  />
 </div>
