@@ -22,3 +22,4 @@ export {
   type ReadTable,
   type TableKind
 } from './import-table';
+export { toReorder, type Low } from './reorder';

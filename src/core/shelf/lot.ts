@@ -30,6 +30,8 @@ export const Lot = z.object({
   openedAt: z.number().int().nonnegative().optional(),
   useBy: z.number().int().nonnegative().optional(),
   place: z.string().max(80).default(''),
+  /** Bought again once all lots of it together hold less, g. */
+  reorderAt: grams.optional(),
   /** What was found otherwise than reckoned: so much more (or, negative, less) from then on, and why. */
   corrections: z
     .array(

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { entriesOf, landed, Lot, mergedUses, needsOf, paceOf, stockOf, vesselFor } from '.';
+import { entriesOf, landed, Lot, mergedUses, needsOf, paceOf, stockOf, toReorder, vesselFor } from '.';
 
 const DAY = 86_400_000;
 const lot = (id: string, over: Partial<Lot> = {}): Lot => ({
@@ -190,5 +190,30 @@ describe('the entries of a lot', () => {
     ).toBeUndefined();
     const lasting = lot('y', { grams: 1000 });
     expect(paceOf(stockOf([lasting], uses, 0)[0]!, entriesOf([lasting], uses), 20 * DAY)!.unused).toBe(0);
+  });
+});
+
+describe('what is to be bought again', () => {
+  const low = (lots: Lot[], used = 0, at = 0) =>
+    toReorder(stockOf(lots, [{ key: 'colourant:white', grams: used, at: 1 }], at));
+
+  it('is what all lots of it together hold too little of, by the highest figure that one names', () => {
+    const lots = [lot('a', { reorderAt: 150 }), lot('b', { reorderAt: 60 })];
+    expect(low(lots, 49)).toEqual([]);
+    expect(low(lots, 51)).toEqual([{ key: 'colourant:white', name: 'a', left: 149, at: 150 }]);
+    expect(low([lot('a'), lot('b')], 200)).toEqual([]);
+  });
+
+  it('does not count what is past its use-by, and never less than nothing', () => {
+    const old = [lot('a', { useBy: DAY, reorderAt: 50 }), lot('b')];
+    expect(low(old, 0, 2 * DAY)).toEqual([]);
+    expect(low([lot('a', { useBy: DAY, reorderAt: 50 })], 0, 2 * DAY)).toMatchObject([{ left: 0, at: 50 }]);
+    expect(low([lot('a', { reorderAt: 50 })], 400)).toMatchObject([{ left: 0 }]);
+  });
+
+  it('has the most lacking first', () => {
+    const other = { kind: 'colourant', colourantId: 'blue' } as const;
+    const lots = [lot('a', { reorderAt: 120 }), lot('b', { of: other, reorderAt: 400 })];
+    expect(low(lots).map((l) => l.name)).toEqual(['b', 'a']);
   });
 });

@@ -10,7 +10,8 @@ import {
   recentPieces,
   wholeShelf
 } from '$lib/server/database';
-import { pastsOf } from '$lib/server/past';
+import { toReorder } from '$core/shelf';
+import { pastsOf, stock } from '$lib/server/past';
 import { store } from '$lib/server/store';
 import { inThread } from '$lib/server/sums';
 import { keptWays, proposedWays } from '$lib/server/ways';
@@ -77,6 +78,7 @@ export const load = async ({ request }) => {
     /** How figures could read here, while nobody has said. */
     proposed: kept ? undefined : proposedWays(request),
     short,
+    low: toReorder(await stock(db, shelf, Date.now())).filter((l) => !short.some((s) => s.key === l.key)),
     next: next.filter((n) => !n.stopped).slice(0, 4),
     lessons: lessons.map(({ id, runId, text }) => ({ id, runId, text })),
     going,

@@ -183,11 +183,24 @@
                 >
               </span>
             </li>
-          {:else}
+          {/each}
+          {#each data.low.slice(0, 5) as l (l.key)}
+            <li class="flex items-baseline gap-3 py-2.5">
+              <span class="min-w-0 flex-1">
+                <strong>{l.name}</strong>
+                <span class="block text-[0.9rem] text-ink-2">to be bought again</span>
+              </span>
+              <span class="text-right">
+                <strong class="text-ochre">{mass(l.left)} left</strong>
+                <span class="block text-[0.9rem] text-ink-2">you want {mass(l.at)} at hand</span>
+              </span>
+            </li>
+          {/each}
+          {#if !data.short.length && !data.low.length}
             <li class="py-3 text-ink-2">
               Enough of everything that is counted, for all open orders together.
             </li>
-          {/each}
+          {/if}
         </ul>
       </section>
 

@@ -82,6 +82,14 @@
         onchange={(v) => form.set(['grams'], v)}
       />
     </Row>
+    <Row label="Buy again below" hint="of all lots of it together" problem={form.at('reorderAt')}>
+      <QuantityField
+        label="Buy again below"
+        unit="g"
+        value={card.reorderAt}
+        onchange={(v) => form.set(['reorderAt'], v > 0 ? v : undefined)}
+      />
+    </Row>
     {#if card.of.kind === 'leftover'}
       {@const of = card.of}
       <Row label="Material">
