@@ -46,7 +46,7 @@ function soapPaces(mix: Mix, base: SoapBase): Pace[] {
     ...pace(taking(per * base.fragrance), `the fragrance ${words}`),
     ...sugars.flatMap((a) => pace(taking(SUGAR.per * a.share), `${a.name} warms it`)),
     ...pace(
-      Math.min(1.2, taking(seconds * PER_SECOND)),
+      taking(seconds * PER_SECOND),
       seconds > 0 ? `${mix.blender} s of the blender` : `only ${mix.blender} s of the blender`
     )
   ];
