@@ -79,9 +79,14 @@ const run = await (
   })
 ).json();
 
-await picture('workbench', '/plans/tideline-knobs');
-await picture('workbench-dark', '/plans/tideline-knobs', { theme: 'dark' });
-await picture('workbench-tablet', '/plans/tideline-knobs', { width: 768, height: 1024 });
+/** The piece is drawn, and what can be mended in one tap has been found. */
+const settled = async (page) => {
+  await page.waitForSelector('[data-drawn="whole"]');
+  await page.waitForSelector('#to-mend button');
+};
+await picture('workbench', '/plans/tideline-knobs', { before: settled });
+await picture('workbench-dark', '/plans/tideline-knobs', { theme: 'dark', before: settled });
+await picture('workbench-tablet', '/plans/tideline-knobs', { width: 768, height: 1024, before: settled });
 await picture('mix-sheet', '/plans/tideline-knobs/sheet');
 await picture('run-ready', `/run/${run.id}`, {
   async before(page) {
