@@ -42,6 +42,20 @@ describe('what makes a soap run ahead', () => {
     expect(by(600)).toBeCloseTo(0.4, 6);
   });
 
+  it('white that is piped on top, and may stand until it sets, binds the hands no more than the others', () => {
+    const top = nightHeron.steps.find((s) => s.act.kind === 'top')!;
+    const white = (top.act as unknown as { cupId: string }).cupId;
+    const cups = (plan: Plan) => computePlan(plan, cards).cups;
+    const inHand = (plan: Plan, id: string) => cups(plan).find((c) => c.cupId === id)!.window;
+    expect(cups(nightHeron).find((c) => c.cupId === white)!.paces).not.toBeUndefined();
+    const plain = {
+      ...nightHeron,
+      cups: nightHeron.cups.map((c) => (c.id === white ? { ...c, recipe: [] } : c))
+    };
+    const other = nightHeron.cups.find((c) => c.id !== white && 'mix' in c.from)!.id;
+    expect(inHand(nightHeron, other)).toBeCloseTo(inHand(plain, other), 1);
+  });
+
   it('white, in its own cup alone, and says so', () => {
     const { cups } = computePlan(saltings, cards);
     const paces = Object.fromEntries(cups.map((c) => [c.cupId, c.paces ?? []]));
