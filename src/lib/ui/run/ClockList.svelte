@@ -12,8 +12,11 @@
   const nameOf = (c: Clock) =>
     cupOf(c.of)?.name ?? computed.groups.find((g) => g.groupId === c.of)?.name ?? '';
 
+  /** What may be done from then on is not late when its time has come. */
+  const opens = (c: Clock) => c.kind === 'gate' || c.kind === 'demould';
+
   function tone(c: Clock, share: number): string {
-    if (c.kind === 'gate' || c.kind === 'demould') return 'var(--ochre)';
+    if (opens(c)) return share <= 0 ? 'var(--verdigris)' : 'var(--ochre)';
     if (share <= 0) return 'var(--cinnabar)';
     return share < 0.25 ? 'var(--ochre)' : 'var(--verdigris)';
   }
@@ -50,7 +53,7 @@
       <strong
         class="text-[1.5rem]"
         style="color:{c.kind === 'pour' || c.due <= now ? tone(c, share) : 'inherit'}"
-        >{clock((c.due - now) / 1000)}</strong
+        >{opens(c) && c.due <= now ? 'now' : clock((c.due - now) / 1000)}</strong
       >
     </li>
   {:else}

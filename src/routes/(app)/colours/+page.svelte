@@ -94,7 +94,14 @@
     empty="No colourants yet. Fill the shelf with generic cards, or add your own."
     columns={[
       { id: 'colourant', head: 'colourant', by: ({ c }) => c.name },
-      { id: 'form', head: 'form', by: ({ c }) => c.form, text: ({ c }) => formWords(c), class: 'text-ink-2' },
+      {
+        id: 'form',
+        head: 'form',
+        by: ({ c }) => c.form,
+        text: ({ c }) => formWords(c),
+        class: 'text-ink-2 max-lg:hidden',
+        headClass: 'max-lg:hidden'
+      },
       ...STEPS.map((step) => ({
         id: String(step),
         head: `${step} %`,

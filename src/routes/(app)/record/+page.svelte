@@ -80,7 +80,14 @@
         text: (r) => `${day(r.startedAt)}${r.finishedAt ? '' : ' · open'}`,
         class: 'whitespace-nowrap'
       },
-      { id: 'base', head: 'base', by: (r) => r.base ?? '', text: (r) => r.base ?? '', class: 'text-ink-2' },
+      {
+        id: 'base',
+        head: 'base',
+        by: (r) => r.base ?? '',
+        text: (r) => r.base ?? '',
+        class: 'text-ink-2 max-lg:hidden',
+        headClass: 'max-lg:hidden'
+      },
       { id: 'cast', head: 'cast', num: true, by: (r) => r.cast, text: (r) => r.cast },
       {
         id: 'good',
@@ -106,7 +113,12 @@
         text: (r) => r.reject || '',
         class: 'font-semibold text-cinnabar'
       },
-      { id: 'lesson', head: 'lesson', text: (r) => r.lesson ?? '', class: 'max-w-72 truncate text-ink-2' }
+      {
+        id: 'lesson',
+        head: 'lesson',
+        text: (r) => r.lesson ?? '',
+        class: 'max-w-72 truncate text-ink-2 max-lg:max-w-56 max-lg:whitespace-normal'
+      }
     ]}
   >
     {#snippet cell(run)}

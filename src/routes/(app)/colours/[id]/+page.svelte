@@ -143,7 +143,10 @@
         >translucent</Tick
       >
     </Row>
-    <div class="grid gap-x-5 border-t border-rule pt-3 sm:col-span-3 sm:grid-cols-3" data-testid="tint">
+    <div
+      class="grid gap-5 border-t border-rule pt-3 sm:col-span-3 sm:grid-cols-2 lg:grid-cols-3"
+      data-testid="tint"
+    >
       <div>
         <h2 class="text-[1.15rem]">Its tint</h2>
         <p class="text-[0.88rem] text-ink-2">

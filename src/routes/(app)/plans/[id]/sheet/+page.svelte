@@ -89,7 +89,7 @@
   </header>
 
   <section
-    class="mt-4 grid grid-cols-[1fr_300px] gap-6 max-sm:grid-cols-1 print:grid-cols-[1fr_215px]! print:gap-4"
+    class="mt-4 grid grid-cols-[1fr_300px] gap-6 max-lg:grid-cols-1 print:grid-cols-[1fr_215px]! print:gap-4"
   >
     <div>
       {#if computed.letDowns.length}
