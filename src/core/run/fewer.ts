@@ -3,7 +3,8 @@ import type { FrozenRun } from './frozen';
 import { groupsOf } from './ready';
 import type { RunState } from './state';
 import type { Task } from './task';
-import { PlanDocument, type Plan } from '../plan/document';
+import type { Plan } from '../plan/document';
+import { planNow } from './plan-now';
 
 /** A plan that asks of a mix only what it still has: its tasks, the plan, and what comes of it. */
 export interface Fewer {
@@ -42,12 +43,6 @@ export function fewerCavities(frozen: FrozenRun, state: RunState, mixId: string)
     groups
   };
 }
-
-/** The plan of a run as it was last changed. */
-export const planNow = ({ file }: FrozenRun, state: RunState): Plan => {
-  const changed = PlanDocument.safeParse(state.replanned?.plan);
-  return changed.success ? changed.data : file.plan;
-};
 
 /** A group with fewer cavities; one that is given up whole stays as it was, since what is in it is still taken out. */
 function groupOf(group: Plan['groups'][number], cavities: number | undefined): Plan['groups'][number] {
