@@ -22,6 +22,7 @@
   import CupMark from '../CupMark.svelte';
   import Fold from '../Fold.svelte';
   import Hands from '../Hands.svelte';
+  import PhotoPick from '../colour/PhotoPick.svelte';
   import PiecePicture from '../PiecePicture.svelte';
 
   let {
@@ -54,6 +55,8 @@
   let photoProblem = $state('');
   let sending = $state(false);
   let face = $state<(typeof SEEN)[number]>('mould face');
+  /** The cup whose colour a photo tells; the first until one is chosen. */
+  let measuring = $state<string>();
   /** The defect that a tap on the picture places. */
   let placing = $state<Defect>();
 
@@ -309,6 +312,25 @@
         </Fold>
       {/if}
       <Fold class="mt-3" words="Colours as measured">
+        <div class="mt-1 flex flex-wrap items-start gap-2">
+          <Choice
+            class="!w-44"
+            label="Which colour is measured"
+            value={measuring ?? cups[0]?.cupId ?? ''}
+            options={cups
+              .filter((c) => c.balance.pouredMl > 0)
+              .map((c) => ({ value: c.cupId, label: `${c.letter} ${c.name}` }))}
+            onchange={(v) => (measuring = v)}
+          />
+          <PhotoPick
+            label="From a photo, with a white in it"
+            onpick={(hex) => {
+              const cupId = measuring ?? cups[0]?.cupId;
+              const as = current.measured?.find((m) => m.cupId === cupId)?.as ?? 'as finished';
+              if (cupId !== undefined) measure(cupId, hex, as);
+            }}
+          />
+        </div>
         <ul class="mt-2 space-y-1.5">
           {#each cups.filter((c) => c.balance.pouredMl > 0) as cup (cup.cupId)}
             {@const m = measuredOf(cup.cupId)}
