@@ -96,6 +96,28 @@ describe('a wait', () => {
     expect(order.indexOf('lay-mudflat-2')).toBeGreaterThan(order.indexOf('lay-heron'));
   });
 
+  it('of days is filled too: other cavities are not poured after the first are sealed', () => {
+    const whole = demo.tideline;
+    const [group] = whole.groups;
+    const again = whole.steps.map((s) => ({
+      ...s,
+      id: `${s.id}-2`,
+      where: ['others'],
+      gates: s.gates.map((g) => ({ ...g, id: `${g.id}-2` }))
+    }));
+    const both: Plan = {
+      ...whole,
+      groups: [group!, { ...group!, id: 'others', name: 'the others' }],
+      steps: [...whole.steps, ...again]
+    };
+    const order = pours(both);
+    const { score: long } = computePlan(both, cards);
+    const pour = (id: string) => long.blocks.find((b) => b.act === 'pour' && b.stepId === id)!;
+    const sealed = long.blocks.find((b) => b.stepId === whole.steps.at(-1)!.id)!;
+    expect(order).toContain('lay-mudflat-2');
+    expect(pour('lay-mudflat-2').to).toBeLessThan(sealed.from);
+  });
+
   it('of one group alone is as it was written', () => {
     expect(pours(tideline)).toEqual(tideline.steps.filter((s) => 'cupId' in s.act).map((s) => s.id));
   });

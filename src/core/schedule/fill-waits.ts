@@ -8,8 +8,9 @@ import type { Indexed, TimedMix } from './timing';
 const WORTH = 3;
 /** So much sooner must it all be done, minutes. */
 const SOONER = 0.5;
-/** Orders tried; past this a plan is large enough to be poured as it is written. */
+/** Orders tried, and items played in all of them together: a very large plan is poured as it is written. */
 const MOST_TRIES = 48;
+const MOST_PLAYED = 1500;
 
 type Played = Score & { problems: Found[] };
 
@@ -27,11 +28,12 @@ export interface Ordered {
 export function fillWaits(sequence: readonly SequenceItem[], timing: Indexed): Ordered {
   let best: Ordered = { sequence: [...sequence], score: scoreOf(sequence, timing) };
   if (timing.strands.length < 2) return best;
+  const most = Math.min(MOST_TRIES, Math.floor(MOST_PLAYED / Math.max(1, sequence.length)));
   let tries = 0;
-  for (let at = 0; at < best.sequence.length && tries < MOST_TRIES; at++) {
+  for (let at = 0; at < best.sequence.length && tries < most; at++) {
     if (!waitsAt(best, at)) continue;
     for (const stepId of othersAfter(best.sequence, at, timing)) {
-      if (++tries > MOST_TRIES) break;
+      if (++tries > most) break;
       const better = sooner(best, broughtForward(best.sequence, at, stepId, timing), timing);
       if (!better) continue;
       best = better;
@@ -45,9 +47,13 @@ export function fillWaits(sequence: readonly SequenceItem[], timing: Indexed): O
 
 function sooner(now: Ordered, sequence: SequenceItem[], timing: Indexed): Ordered | undefined {
   const score = scoreOf(sequence, timing);
-  const better = score.ends < now.score.ends - SOONER && score.problems.length <= now.score.problems.length;
+  const better = isSooner(score, now.score) && score.problems.length <= now.score.problems.length;
   return better ? { sequence, score } : undefined;
 }
+
+/** Whether the last day, or with that the same the pouring, comes sooner. */
+const isSooner = (a: Played, b: Played): boolean =>
+  a.done < b.done - SOONER || (a.done < b.done + SOONER && a.ends < b.ends - SOONER);
 
 /** Whether an item is a gate at which the hands stand idle long enough to do something else. */
 function waitsAt({ sequence, score }: Ordered, at: number): boolean {
