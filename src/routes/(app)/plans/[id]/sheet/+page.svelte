@@ -172,7 +172,9 @@
               {@const step = stepOf(task.stepId)}
               {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
               <strong>{weighed(task.gramsEach)}</strong> into each of {task.count}
-              <span class="text-ink-2">{said(amountWords(step))}{task.how ? ` · ${task.how}` : ''}</span>
+              <span class="text-ink-2"
+                >{said(amountWords(step))}{task.how ? ` · ${said(task.how, computed.division)}` : ''}</span
+              >
             {:else if task.kind === 'fill'}
               {@const cup = cupOf(task.cupId)}
               {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
