@@ -1,4 +1,5 @@
 import { readProbe, restingProbe, warmed } from '$core/device';
+import { normal } from './normal';
 
 /** A probe that stands beside the screen, whatever is behind it. */
 export interface BenchProbe {
@@ -9,9 +10,6 @@ export interface BenchProbe {
 }
 
 const TICK_MS = 500;
-
-/** A standard normal number (Box–Muller). */
-const normal = () => Math.sqrt(-2 * Math.log(1 - Math.random())) * Math.cos(2 * Math.PI * Math.random());
 
 /** The stand-in probe, in what the cure model says is there: reached the same way as a real one. */
 export class LocalProbe implements BenchProbe {

@@ -1,10 +1,8 @@
 import { advance, emptyPan, readScale, startPouring, tare, type Reading } from '$core/device';
 import type { BenchScale } from './scale.svelte';
+import { normal } from './normal';
 
 const TICK_MS = 100;
-
-/** A standard normal number (Box–Muller). */
-const normal = () => Math.sqrt(-2 * Math.log(1 - Math.random())) * Math.cos(2 * Math.PI * Math.random());
 
 /** The stand-in scale kept going in the browser itself: what a rehearsal weighs on. Nothing of it leaves the page. */
 export class LocalScale implements BenchScale {

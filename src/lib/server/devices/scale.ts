@@ -7,6 +7,7 @@ import {
   type Reading,
   type StandInScale
 } from '$core/device';
+import { normal } from '$lib/normal';
 
 /** A scale as the rest of the server sees it, whatever stands behind it. */
 export interface ScaleDevice {
@@ -20,9 +21,6 @@ export interface ScaleDevice {
 }
 
 const TICK_MS = 100;
-
-/** A standard normal number (Box–Muller). */
-const normal = () => Math.sqrt(-2 * Math.log(1 - Math.random())) * Math.cos(2 * Math.PI * Math.random());
 
 /** The stand-in scale: the core's model kept going in real time while anyone listens. */
 function standInScale(division: number): ScaleDevice {
