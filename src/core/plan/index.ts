@@ -63,5 +63,5 @@ export {
 } from './ask-face';
 export { whitesIn } from './dominance';
 export { WHITE } from './swirl';
-export { USUAL_BLENDER } from './paces';
+export { mixPaces, USUAL_BLENDER } from './paces';
 export { roomIn } from './room';

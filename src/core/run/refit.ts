@@ -8,7 +8,7 @@ import {
   type Behaviour,
   type Room
 } from '../cure';
-import { roomIn } from '../plan';
+import { mixPaces, roomIn } from '../plan';
 import type { Base } from '../material';
 import type { FrozenRun } from './frozen';
 import { gateIdOf } from './gate';
@@ -52,7 +52,9 @@ export function mixedIn({ file, computed }: FrozenRun, state: RunState, mixId: s
   const of = from ?? own;
   const scale = state.cups.get(of.mixId)?.scale ?? 1;
   const mix = file.plan.mixes.find((m) => m.id === (pot?.of ?? cup?.mixOf));
-  const behaviour = paced(behaviourOf(base, mix?.joinedAt), together(cup?.paces ?? []));
+  // A pot runs by what is in all of it; a cup of it by its own colour too.
+  const paces = cup ? cup.paces : mix && mixPaces(mix, base);
+  const behaviour = paced(behaviourOf(base, mix?.joinedAt), together(paces ?? []));
   return { base, behaviour, grams: of.balance.mixed * scale, joinedAt: mix?.joinedAt };
 }
 
