@@ -5,7 +5,7 @@ module.exports = {
       name: 'core-stands-alone',
       comment: 'The core imports nothing but itself and small pure libraries.',
       severity: 'error',
-      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core/', pathNot: '\\.(test|testing)\\.ts$' },
       to: { pathNot: ['^src/core/', '^node_modules/(zod|culori|papaparse|d3-contour|ml-[a-z-]+)/'] }
     },
     {

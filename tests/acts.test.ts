@@ -1,3 +1,6 @@
+import { join } from 'node:path';
+import type { ElementHandle } from 'puppeteer-core';
+import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Plan } from '$core/plan';
 import { Workshop, type Bench } from './workshop';
@@ -70,6 +73,54 @@ describe('acts', () => {
     await bench.click('Move step 6 later');
     await steps().toEqual([...BEFORE.slice(0, 5), 'demould', 'torch', 'sand', 'seal']);
     await bench.click('Move step 7 earlier');
+    expect(bench.errors.join(' | ')).toBe('');
+  });
+
+  it('lie within an outline that is traced over a picture, corner by corner', async () => {
+    const picture = join(workshop.folder, 'leaf.png');
+    await sharp({ create: { width: 300, height: 200, channels: 3, background: '#7a9a7a' } })
+      .png()
+      .toFile(picture);
+    await add('region');
+    const at = (await kinds()).length;
+    await expect.poll(async () => (await kinds()).includes('region'), { timeout: 10_000 }).toBe(true);
+    const n = (await kinds()).indexOf('region') + 1;
+    expect(n).toBeLessThan(at + 1);
+    await bench.click(`More about step ${n}`);
+    const file = (await bench.page.waitForSelector('[aria-label="A picture to trace over"]'))!;
+    await (file as ElementHandle<HTMLInputElement>).uploadFile(picture);
+    await bench.page.waitForSelector('[data-testid="traced-over"]');
+    await expect.poll(async () => (await plan()).tracing).toMatchObject({ width: 300, height: 200, wide: 1 });
+
+    await bench.click('trace it anew');
+    const pad = (await bench.page.waitForSelector('[data-testid="place-pad"]'))!;
+    const box = (await pad.boundingBox())!;
+    const corner = (x: number, y: number) =>
+      bench.page.mouse.click(box.x + box.width * x, box.y + box.height * y);
+    await corner(0.4, 0.6);
+    await bench.says('[data-popover-content]', '2 more corners');
+    await corner(0.6, 0.6);
+    await corner(0.6, 0.4);
+    await corner(0.4, 0.4);
+    const outline = async () =>
+      (await plan()).steps[n - 1]!.act.outline as { points: { x: number; y: number }[]; closed: boolean };
+    await expect.poll(async () => (await outline()).points.length).toBe(4);
+    const { points, closed } = await outline();
+    expect(closed).toBe(true);
+    // The pad is 300 px for 276 px of cavity: 0.1 of it from the middle is 30 of 138.
+    expect(points[0]!.x).toBeCloseTo(-30 / 138, 1);
+    expect(points[0]!.y).toBeCloseTo(-30 / 138, 1);
+    expect(points[2]!.x).toBeCloseTo(30 / 138, 1);
+    expect(points[2]!.y).toBeCloseTo(30 / 138, 1);
+
+    await bench.type('Picture, turned', '30');
+    await expect.poll(async () => (await plan()).tracing!.turned).toBe(30);
+    await bench.page.keyboard.press('Escape');
+    // The picture is kept with the plan.
+    const kept = await fetch(`${workshop.address}/api/v1/photos/${(await plan()).tracing!.photo}`);
+    expect([kept.status, kept.headers.get('content-type')]).toEqual([200, 'image/jpeg']);
+    await bench.click(`Take out step ${n}`);
+    await steps().toEqual([...BEFORE.slice(0, 5), 'torch', 'demould', 'sand', 'seal']);
     expect(bench.errors.join(' | ')).toBe('');
   });
 

@@ -50,6 +50,21 @@ describe('what is due', () => {
   });
 });
 
+describe('a leftover', () => {
+  it('that is enough for a piece is offered, and planned with one tap', async () => {
+    await bench.go('/');
+    const offer = await bench.says('[data-testid="offers"]', /terrazzo[^]*samphire offcuts/);
+    const [, pieces] = /(\d+) pieces? of terrazzo/.exec(offer)!;
+    await bench.click('Plan it');
+    await bench.page.waitForFunction(() => location.pathname.startsWith('/plans/'));
+    const id = new URL(bench.page.url()).pathname.split('/').at(-1)!;
+    const plan = await get(`/api/v1/plans/${id}`);
+    expect(plan.groups[0].count).toBe(Number(pieces));
+    expect(plan.cups[0].fillers[0]).toMatchObject({ lotId: 'samphire-offcuts', percent: 45 });
+    await fetch(`${workshop.address}/api/v1/plans/${id}`, { method: 'DELETE' });
+  });
+});
+
 describe('inspection', () => {
   const grades = () =>
     bench.page.$$eval('[role="tablist"] [role="tab"]', (tabs) =>
@@ -141,6 +156,23 @@ describe('the record', () => {
     );
   });
 
+  it('shows how far a measured colour is from plan, by how its cup was dosed', async () => {
+    const [{ photos: _, ...piece }] = await get('/api/v1/runs/tideline-second/pieces');
+    const put = (measured: object[]) =>
+      fetch(`${workshop.address}/api/v1/runs/tideline-second/pieces`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ ...piece, measured })
+      });
+    expect((await put([{ cupId: 'heron', colour: '#5b6664', as: 'as finished' }])).status).toBeLessThan(300);
+    await bench.go('/record/charts');
+    const dots = await bench.page.waitForSelector('[role="img"][aria-label^="Colour by its dose"]');
+    expect(await dots!.evaluate((e) => e.getAttribute('aria-label'))).toMatch(/heron/);
+    await put([]);
+    await bench.go('/record/charts');
+    await bench.says('[data-testid="colour-by-dose"]', 'No colour was measured');
+  });
+
   it('repeats in another mould, and tells a buyer what will match', async () => {
     await bench.go('/record/tideline-second');
     await bench.click('For the buyer', 'link');
@@ -154,6 +186,9 @@ describe('the record', () => {
     const plan = await get(`/api/v1/plans/${id}`);
     expect(plan.groups.map((g: { mouldId: string }) => g.mouldId)).toEqual(['roundel']);
     expect(plan.name).toContain('in Roundel');
+    // The pour tells what was made from it.
+    await bench.go('/record/tideline-second');
+    await bench.says('[data-testid="family"]', /Made from this pour[^]*in Roundel/);
   });
 
   it('brings a lesson back where its act is planned', async () => {

@@ -3,7 +3,7 @@ import { tideline } from '../demo/orders/tideline-knobs';
 import { dice } from './dice';
 import { Workshop } from './workshop';
 
-const KILLS = 120;
+const KILLS = 60;
 const RUN = 'tideline-third';
 const roll = dice(20_261);
 

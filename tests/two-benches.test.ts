@@ -89,10 +89,20 @@ describe('two devices, one run', () => {
 
   it('one conducts, the other follows live, and taking over is one tap', async () => {
     const a = await workshop.device(`/run/${RUN}`);
+    // Nobody else has it open, so the first takes it: only then is there something to take over.
+    const device = await a.page.evaluate(() => sessionStorage.getItem('kirapen.device'));
+    const conductor = async () =>
+      (await stored<{ type: string; device?: string }[]>(`/runs/${RUN}/events`)).findLast(
+        (e) => e.type === 'conducts'
+      )?.device;
+    await expect.poll(conductor, { timeout: 30_000 }).toBe(device);
     const b = await workshop.device(`/run/${RUN}`);
     await b.click('Take over');
+    // A page that lies behind another is painted seldom, and looked at as seldom.
+    await a.page.bringToFront();
     await a.says('[data-testid="following"]', 'Another device conducts');
     await a.click('Take over');
+    await b.page.bringToFront();
     await b.says('[data-testid="following"]', 'Another device conducts');
     expect([...a.errors, ...b.errors]).toEqual([]);
   });

@@ -133,7 +133,7 @@ export class Bench {
   constructor(page: Page, address: string) {
     this.page = page;
     this.#address = address;
-    page.setDefaultTimeout(20_000);
+    page.setDefaultTimeout(45_000);
     page.on('pageerror', (error) => this.errors.push(error instanceof Error ? error.message : String(error)));
   }
 

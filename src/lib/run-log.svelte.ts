@@ -1,3 +1,4 @@
+import { PhotoQueue } from './photo-queue.svelte';
 import { z } from 'zod';
 import { newId } from '$lib/id';
 import type { Problem } from '$core/problem';
@@ -28,8 +29,8 @@ export interface Telling {
   readonly aside: readonly SetAside[];
   readonly unreadable: readonly Unreadable[];
   readonly signedOut: boolean;
-  /** Where photos of it are kept; nowhere in a rehearsal. */
-  readonly photosAt?: string;
+  /** Photos that are on their way; a rehearsal takes none. */
+  readonly photos?: PhotoQueue;
   tell(told: Told): Problem | undefined;
   drop(id: string): void;
   dropUnreadable(key: string): void;
@@ -64,7 +65,7 @@ export class RunLog implements Telling {
   unreadable = $state.raw<Unreadable[]>([]);
   /** Nobody is signed in: what waits is sent once someone is. */
   signedOut = $state(false);
-  readonly photosAt: string;
+  readonly photos: PhotoQueue;
   readonly #run: string;
   #last = 0;
   #sending = false;
@@ -72,7 +73,7 @@ export class RunLog implements Telling {
 
   constructor(run: string, stored: AnyEvent[]) {
     this.#run = run;
-    this.photosAt = `/api/v1/runs/${run}/photos`;
+    this.photos = new PhotoQueue(run, ({ id, stage }) => this.tell({ type: 'pictured', photo: id, stage }));
     this.events = stored;
     this.#readKept();
     if (this.waiting.length) void this.#send();

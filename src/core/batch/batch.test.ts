@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cavitiesInHand } from '../schedule';
@@ -29,15 +30,11 @@ describe('how many to cast', () => {
 
   it('is the least number that is likely enough', () => {
     fc.assert(
-      fc.property(
-        fc.integer({ min: 1, max: 60 }),
-        fc.double({ min: 0, max: 0.6, noNaN: true }),
-        (good, p) => {
-          const n = castFor(good, p);
-          expect(chance(n, 1 - p, good)).toBeGreaterThanOrEqual(0.9 - 1e-9);
-          if (n > good) expect(chance(n - 1, 1 - p, good)).toBeLessThan(0.9);
-        }
-      )
+      fc.property(fc.integer({ min: 1, max: 60 }), evenly(0, 0.6), (good, p) => {
+        const n = castFor(good, p);
+        expect(chance(n, 1 - p, good)).toBeGreaterThanOrEqual(0.9 - 1e-9);
+        if (n > good) expect(chance(n - 1, 1 - p, good)).toBeLessThan(0.9);
+      })
     );
   });
 
@@ -116,20 +113,16 @@ describe('what is left over', () => {
 
   it('fills spare cavities in their order, then goes to the leftovers; nothing is lost', () => {
     fc.assert(
-      fc.property(
-        fc.array(fc.double({ min: 0, max: 40, noNaN: true }), { minLength: 1, maxLength: 4 }),
-        (left) => {
-          const cups = left.map((grams, i) => ({ letter: 'ABCD'[i]!, left: grams, density: 2 }));
-          const spare = (id: string) => ({ id, name: id, cavity: tile, count: 1 });
-          const out = placeSurplus(cups, [spare('first'), spare('second')]);
-          const [first, second] = out.spares;
-          if (second!.ml > 0) expect(first!.filled).toBeCloseTo(1, 6);
-          const placed =
-            out.spares.reduce((s, x) => s + x.ml, 0) + out.leftovers.reduce((s, x) => s + x.ml, 0);
-          const had = left.reduce((s, grams) => s + grams / 2, 0);
-          expect(Math.abs(placed - had)).toBeLessThan(0.05 * left.length + 1e-9);
-        }
-      )
+      fc.property(fc.array(evenly(0, 40), { minLength: 1, maxLength: 4 }), (left) => {
+        const cups = left.map((grams, i) => ({ letter: 'ABCD'[i]!, left: grams, density: 2 }));
+        const spare = (id: string) => ({ id, name: id, cavity: tile, count: 1 });
+        const out = placeSurplus(cups, [spare('first'), spare('second')]);
+        const [first, second] = out.spares;
+        if (second!.ml > 0) expect(first!.filled).toBeCloseTo(1, 6);
+        const placed = out.spares.reduce((s, x) => s + x.ml, 0) + out.leftovers.reduce((s, x) => s + x.ml, 0);
+        const had = left.reduce((s, grams) => s + grams / 2, 0);
+        expect(Math.abs(placed - had)).toBeLessThan(0.05 * left.length + 1e-9);
+      })
     );
   });
 });

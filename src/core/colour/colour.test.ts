@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -43,7 +44,7 @@ const anyCup = fc.record({
   doses: fc.array(
     fc.record({
       colourant: fc.constantFrom(...cards.colourants),
-      percent: fc.double({ min: 0, max: 8, noNaN: true })
+      percent: evenly(0, 8)
     }),
     { maxLength: 4 }
   )
@@ -100,7 +101,7 @@ describe('the pigment model', () => {
     fc.assert(
       fc.property(
         fc.constantFrom('blue-paste', 'red-paste', 'violet-paste', 'chrome-green'),
-        fc.double({ min: 0.3, max: 4, noNaN: true }),
+        evenly(0.3, 4),
         fc.constantFrom(2, 5, 10, 20),
         (id, strength, percent) => {
           const real = { ...colourant(id), strength };
@@ -122,8 +123,8 @@ describe('the pigment model', () => {
     fc.assert(
       fc.property(
         anyCup,
-        fc.oneof(fc.double({ min: 0, max: 5, noNaN: true }), fc.double({ min: 5, max: 900, noNaN: true })),
-        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.oneof(evenly(0, 5), fc.double({ min: 5, max: 900, noNaN: true })),
+        evenly(0, 1),
         (tint, mm, backing) => {
           const optics = mixtureOf(tint);
           for (const r of [filmReflectance(optics, mm, flat(backing)), deepReflectance(optics)])
@@ -139,7 +140,7 @@ describe('the pigment model', () => {
 
   it('shows black behind any film darker than white, and a deep film shows neither', () => {
     fc.assert(
-      fc.property(anyCup, fc.double({ min: 0.01, max: 3, noNaN: true }), (tint, mm) => {
+      fc.property(anyCup, evenly(0.01, 3), (tint, mm) => {
         const optics = mixtureOf(tint);
         const over = (g: number) => luminance(filmReflectance(optics, mm, flat(g)));
         expect(over(0.02)).toBeLessThanOrEqual(over(0.85) + 1e-12);
@@ -153,7 +154,7 @@ describe('the pigment model', () => {
 
   it('is the backing at no thickness, and laid in two halves the same as in one', () => {
     fc.assert(
-      fc.property(anyCup, fc.double({ min: 0.05, max: 6, noNaN: true }), (tint, mm) => {
+      fc.property(anyCup, evenly(0.05, 6), (tint, mm) => {
         const optics = mixtureOf(tint);
         expect([...filmReflectance(optics, 0, flat(0.4))]).toEqual([...flat(0.4)]);
         const one = filmReflectance(optics, mm, flat(0.6));
@@ -197,20 +198,14 @@ describe('the pigment model', () => {
 describe('hiding', () => {
   it('grows with thickness and pigment, and is reached where it says', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0.3, max: 5, noNaN: true }),
-        fc.double({ min: 0.1, max: 5, noNaN: true }),
-        (percent, mm) => {
-          const optics = mixtureOf(cup('clear-quick', ['white-paste', percent]));
-          expect(contrastRatio(optics, mm * 1.2)).toBeGreaterThanOrEqual(contrastRatio(optics, mm));
-          const at = hidingThickness(optics);
-          expect(contrastRatio(optics, at)).toBeGreaterThanOrEqual(0.98 - 1e-6);
-          expect(contrastRatio(optics, at * 0.98)).toBeLessThan(0.98);
-          expect(hidingThickness(mixtureOf(cup('clear-quick', ['white-paste', percent * 2])))).toBeLessThan(
-            at
-          );
-        }
-      ),
+      fc.property(evenly(0.3, 5), evenly(0.1, 5), (percent, mm) => {
+        const optics = mixtureOf(cup('clear-quick', ['white-paste', percent]));
+        expect(contrastRatio(optics, mm * 1.2)).toBeGreaterThanOrEqual(contrastRatio(optics, mm));
+        const at = hidingThickness(optics);
+        expect(contrastRatio(optics, at)).toBeGreaterThanOrEqual(0.98 - 1e-6);
+        expect(contrastRatio(optics, at * 0.98)).toBeLessThan(0.98);
+        expect(hidingThickness(mixtureOf(cup('clear-quick', ['white-paste', percent * 2])))).toBeLessThan(at);
+      }),
       { numRuns: 60 }
     );
   });

@@ -1,3 +1,4 @@
+export { litFromBehind } from './transmit';
 export { labOf, labOfHex, lookOf, flat, xyzOf, type Lab, type Look, type Spectrum } from './spectrum';
 export { deltaE } from './difference';
 export { reflectanceOfHex, reflectanceOfLab } from './upsample';

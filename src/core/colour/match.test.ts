@@ -51,7 +51,7 @@ function randomRecipe(order: MatchOrder, next: () => number) {
 }
 
 describe('matching', () => {
-  it('finds 200 random recipes again: at least 95 % within ΔE00 1, all within 3, inside every limit', () => {
+  it('finds 90 random recipes again: at least 95 % within ΔE00 1, all within 3, inside every limit', () => {
     const next = dice(20261125);
     const orders = [
       'clear-quick',
@@ -62,7 +62,7 @@ describe('matching', () => {
       'clear-slow'
     ].map(orderFor);
     const errors: number[] = [];
-    for (let i = 0; i < 200; i++) {
+    for (let i = 0; i < 90; i++) {
       const order = orders[i % orders.length]!;
       const target = deepColour({ base: order.base, doses: randomRecipe(order, next) }).lab;
       const answers = matchColour({ ...order, target });
@@ -76,7 +76,7 @@ describe('matching', () => {
       }
       errors.push(Math.min(...answers.map((a) => a.deltaE)));
     }
-    expect(errors.filter((e) => e < 1).length).toBeGreaterThanOrEqual(190);
+    expect(errors.filter((e) => e < 1).length).toBeGreaterThanOrEqual(86);
     expect(Math.max(...errors)).toBeLessThan(3);
   }, 300_000);
 

@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -38,13 +39,13 @@ function byHand(own: { k: ArrayLike<number>; s: ArrayLike<number> }, percent: nu
 describe('a tint that is entered', () => {
   const whites = fc.constantFrom(...shelfWhites);
   const percents = fc.constantFrom(1, 2, 5, 10, 20, 50);
-  const strengths = fc.double({ min: 0.1, max: 20, noNaN: true });
+  const strengths = evenly(0.1, 20);
 
   it('comes back, whatever strength the card says, against the white that it was made with', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...cards.colourants.filter((c) => !c.translucent && !/pearl|ink/.test(c.form))),
-        fc.tuple(fc.double({ min: -2, max: 2, noNaN: true }), fc.double({ min: -1, max: 1, noNaN: true })),
+        fc.tuple(fc.double({ min: -2, max: 2, noNaN: true }), evenly(-1, 1)),
         fc.record({ white: whites, percent: percents, strength: strengths }),
         (card, [level, slope], { white, percent, strength }) => {
           // A pigment that scatters otherwise than the starting value says: more at one end of the light.
@@ -79,7 +80,7 @@ describe('a tint that is entered', () => {
           'violet-paste',
           'blue-paste'
         ),
-        fc.double({ min: 0.25, max: 0.8, noNaN: true }),
+        evenly(0.25, 0.8),
         fc.constantFrom(5, 10, 20),
         (id, share, percent) => {
           const card = colourant(id);

@@ -51,3 +51,10 @@ describe('any resin', () => {
     );
   });
 });
+it('a cup’s cure is its own, whatever was asked for before it', () => {
+  const first = cureOf(37, { cup: 100.04 }, 21).begins.gelled;
+  const near = cureOf(37, { cup: 100.01 }, 21).begins.gelled;
+  expect(near).toBeGreaterThan(first);
+  const thin = cureOf(37, { layer: 5.004 }, 21).begins.gelled;
+  expect(cureOf(37, { layer: 5.001 }, 21).begins.gelled).not.toBe(thin);
+});

@@ -135,7 +135,8 @@ const known = new Map<string, Cure>();
  * @param joinedAt °C of its parts when they are joined; the room's when undefined
  */
 export function cureOf(openMinutes: number, body: Body, room: Room, joinedAt?: number): Cure {
-  const key = `${openMinutes}|${'cup' in body ? `c${body.cup.toFixed(1)}` : `l${body.layer.toFixed(2)}`}|${roomKey(room)}|${joinedAt ?? ''}`;
+  // By the body itself: a rounded one would answer with whichever of its neighbours was asked for first.
+  const key = `${openMinutes}|${'cup' in body ? `c${body.cup}` : `l${body.layer}`}|${roomKey(room)}|${joinedAt ?? ''}`;
   const before = known.get(key);
   if (before) return before;
   const cure = integrate(rateFor(openMinutes), body, room, joinedAt);

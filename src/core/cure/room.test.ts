@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -27,7 +28,7 @@ describe('a room with nights', () => {
     // By an independent sum: a minute at a time, each worth what its temperature makes of it.
     fc.assert(
       fc.property(
-        fc.double({ min: 0, max: 23.9, noNaN: true }),
+        evenly(0, 23.9),
         fc.integer({ min: 10, max: 26 }),
         fc.integer({ min: 2, max: 26 }),
         (hour, day, night) => {

@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Colourant, Formula } from '../material';
@@ -86,11 +87,11 @@ describe('a cup mixed on its own', () => {
   it('adds up to what was asked and keeps the ratio, whatever the recipe', () => {
     const doses = fc.array(
       fc.record({
-        percent: fc.double({ min: 0, max: 6, noNaN: true }),
+        percent: evenly(0, 6),
         of: fc.constantFrom('supplied' as const, 'pigment' as const),
         colourant: fc.record({
           ...Object.fromEntries(Object.entries(white).map(([k, v]) => [k, fc.constant(v)])),
-          pigmentFraction: fc.double({ min: 0.2, max: 1, noNaN: true }),
+          pigmentFraction: evenly(0.2, 1),
           carrier: fc.constantFrom('none', 'part A', 'part B', 'water')
         }) as unknown as fc.Arbitrary<Colourant>
       }),

@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -51,7 +52,7 @@ describe('percentages', () => {
   const doses = fc.array(
     fc.record({
       colourant: fc.constantFrom(...cards.colourants),
-      percent: fc.double({ min: 0, max: 6, noNaN: true }),
+      percent: evenly(0, 6),
       of: fc.constantFrom('supplied' as const, 'pigment' as const),
       basis: fc.constantFrom(...LINE_BASES)
     }),
@@ -147,17 +148,12 @@ describe('creeping up', () => {
       expect.closeTo(0.2, 9)
     ]);
     fc.assert(
-      fc.property(
-        fc.double({ min: 0.01, max: 50, noNaN: true }),
-        fc.double({ min: 0.05, max: 1, noNaN: true }),
-        fc.double({ min: 0.02, max: 0.5, noNaN: true }),
-        (target, start, step) => {
-          expect(sum(creepSteps(target, { start, step })) / target).toBeCloseTo(
-            1,
-            start + 39 * step < 1 ? -1 : 9
-          );
-        }
-      )
+      fc.property(evenly(0.01, 50), evenly(0.05, 1), evenly(0.02, 0.5), (target, start, step) => {
+        expect(sum(creepSteps(target, { start, step })) / target).toBeCloseTo(
+          1,
+          start + 39 * step < 1 ? -1 : 9
+        );
+      })
     );
   });
 });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
   costByMonth,
+  colourByDose,
   gelByRoom,
   goodByMonth,
   rejectsByAct,
@@ -97,5 +98,35 @@ describe('what the record shows', () => {
         ]
       }
     ]);
+  });
+
+  it('colours as measured by how far they were dosed, each against the colour it was to have then', () => {
+    const doses = [
+      { cupId: 'a', cup: 'heron', off: 0.1, poured: '#405060', finished: '#506070' },
+      { cupId: 'b', cup: 'foam', off: -0.02, poured: '#f0f0e8', finished: '#f4f4ee' }
+    ];
+    const points = [
+      point({
+        doses,
+        measured: [
+          { cupId: 'a', colour: '#506070', as: 'as finished' },
+          { cupId: 'a', colour: '#506070', as: 'as poured' },
+          { cupId: 'gone', colour: '#000000', as: 'as finished' }
+        ]
+      }),
+      point({
+        doses: [{ ...doses[0]!, off: -0.3 }],
+        measured: [{ cupId: 'a', colour: '#000000', as: 'as finished' }]
+      }),
+      point({ measured: [{ cupId: 'a', colour: '#506070', as: 'as finished' }] })
+    ];
+    const [heron, ...others] = colourByDose(points);
+    expect(others).toEqual([]);
+    expect(heron!.cup).toBe('heron');
+    expect(heron!.dots.map((d) => d.off)).toEqual([-0.3, 0.1, 0.1]);
+    const [far, same, lighter] = heron!.dots.map((d) => d.deltaE);
+    expect(same).toBe(0);
+    expect(lighter).toBeGreaterThan(3);
+    expect(far).toBeGreaterThan(20);
   });
 });

@@ -1,3 +1,4 @@
+import { deltaE, labOfHex } from '../colour';
 import { median } from '../quantity';
 import type { Grade } from './piece';
 import { wilson } from './wilson';
@@ -17,6 +18,10 @@ export interface RunPoint {
   gels?: readonly { base: string; celsius: number; minutes: number }[];
   /** What the turn cost, in the workshop's money; where every price is known. */
   cost?: number;
+  /** Of each coloured cup how far its colour was dosed from plan, as a share, and the colours it was planned to have. */
+  doses?: readonly { cupId: string; cup: string; off: number; poured: string; finished: string }[];
+  /** Colours of cups as measured on its pieces. */
+  measured?: readonly { cupId: string; colour: string; as: 'as poured' | 'as finished' }[];
   grades: readonly Grade[];
 }
 
@@ -104,6 +109,27 @@ export function gelByRoom(
       .filter((g) => g.base === base)
       .map(({ celsius, minutes }) => ({ celsius, minutes }))
       .sort((a, b) => a.celsius - b.celsius)
+  }));
+}
+
+/** Colours that were measured, by how far their cup was dosed from plan: one list of dots a cup's name, ΔE00 from the plan. */
+export function colourByDose(
+  points: readonly RunPoint[]
+): { cup: string; dots: { off: number; deltaE: number }[] }[] {
+  const all = points.flatMap((p) =>
+    (p.measured ?? []).flatMap(({ cupId, colour, as }) => {
+      const dose = p.doses?.find((d) => d.cupId === cupId);
+      if (!dose) return [];
+      const planned = as === 'as poured' ? dose.poured : dose.finished;
+      return [{ cup: dose.cup, off: dose.off, deltaE: deltaE(labOfHex(colour), labOfHex(planned)) }];
+    })
+  );
+  return [...new Set(all.map((d) => d.cup))].sort().map((cup) => ({
+    cup,
+    dots: all
+      .filter((d) => d.cup === cup)
+      .map(({ off, deltaE }) => ({ off, deltaE }))
+      .sort((a, b) => a.off - b.off)
   }));
 }
 

@@ -18,11 +18,12 @@ export {
   rejectsByAct,
   rejectsByDemould,
   costByMonth,
+  colourByDose,
   gelByRoom,
   secondsByAct,
   type Rate,
   type RunPoint
 } from './charts';
-export { lessonsFor, LessonAbout, type Lesson } from './lesson';
+export { lessonsAt, lessonsFor, LessonAbout, type Lesson } from './lesson';
 export { buyerSheet, USUAL_TOLERANCE, type BuyerSheet } from './buyer';
 export { traceOf, type PieceTrace, type TracedPour } from './trace';

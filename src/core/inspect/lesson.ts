@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { Ref } from '../id';
+import { mixIdOf } from '../plan/document';
 import type { Plan } from '../plan';
+import type { Task } from '../run';
 
 /** What a lesson hangs on: it comes back wherever that is planned again. */
 export const LessonAbout = z.object({ kind: z.enum(['mould', 'colourant', 'base', 'act']), id: Ref });
@@ -41,6 +43,36 @@ function nearness(plan: Plan, { about, plan: other }: KeptLesson): number {
   if (other.groups.some((g) => moulds.has(g.mouldId))) return 2;
   const bases = new Set(plan.mixes.map((m) => m.baseId));
   return other.mixes.some((m) => bases.has(m.baseId)) ? 1 : 0;
+}
+
+/** Lessons that concern what is in hand: its act, its mould, the pot that is weighed, the base that is weighed or stirred. */
+export const lessonsAt = (lessons: readonly Lesson[], plan: Plan, task: Task): Lesson[] =>
+  lessons.filter(({ about }) => about && concerns(plan, task, about));
+
+function concerns(plan: Plan, task: Task, { kind, id }: LessonAbout): boolean {
+  const stepId = 'stepId' in task ? task.stepId : undefined;
+  switch (kind) {
+    case 'act':
+      return plan.steps.some((s) => s.id === stepId && s.act.kind === id);
+    case 'mould':
+      return (
+        (task.kind === 'pour' || task.kind === 'demould') &&
+        plan.groups.some((g) => g.id === task.groupId && g.mouldId === id)
+      );
+    case 'colourant':
+      return task.kind === 'weigh' && (task.takes ?? []).some((t) => t.key === `colourant:${id}`);
+    case 'base':
+      if (task.kind === 'weigh') return (task.takes ?? []).some((t) => t.key.startsWith(`part:${id}:`));
+      return task.kind === 'stir' && basesOf(plan, task.cupId).has(id);
+  }
+}
+
+/** The bases of what is stirred: of a cup's own mix, or of a pot by the mix it is. */
+function basesOf(plan: Plan, cupId: string): Set<string> {
+  const cup = plan.cups.find((c) => c.id === cupId);
+  const mixId = cup ? mixIdOf(cup) : cupId.replace(/^~/, '');
+  const mixes = plan.mixes.filter((m) => m.id === mixId);
+  return new Set(mixes.map((m) => m.baseId));
 }
 
 /** Whether a plan has what a lesson is about. */

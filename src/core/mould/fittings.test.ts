@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -6,6 +7,7 @@ import {
   inhibitionCautions,
   keyProblems,
   mouldProblems,
+  nearItsEnd,
   parsePairs,
   rubberFor,
   tracedOutline,
@@ -51,15 +53,11 @@ describe('embeds', () => {
 
   it('leave level and volume inverse to each other', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0.01, max: 0.99, noNaN: true }),
-        fc.double({ min: 0, max: 12, noNaN: true }),
-        (share, from) => {
-          const net = withEmbeds(cavityOf(tray), [{ ...stone, from }, line], 'embeds');
-          const ml = net.capacity * share;
-          expect(net.volumeAt(net.levelAt(ml))).toBeCloseTo(ml, 6);
-        }
-      )
+      fc.property(evenly(0.01, 0.99), evenly(0, 12), (share, from) => {
+        const net = withEmbeds(cavityOf(tray), [{ ...stone, from }, line], 'embeds');
+        const ml = net.capacity * share;
+        expect(net.volumeAt(net.levelAt(ml))).toBeCloseTo(ml, 6);
+      })
     );
   });
 
@@ -126,6 +124,8 @@ describe('finish, draft and heat', () => {
     [{}, {}, 'matte-mould'],
     [{}, {}, 'draft-grips'],
     [{ needs: 'nothing' as const }, {}, 'needs-release'],
+    [{ condition: 'torn' as const }, {}, 'mould-worn'],
+    [{ condition: 'worn' as const }, {}, 'mould-worn'],
     [{ pourHole: 9 }, {}, 'pour-hole-narrow']
   ])('%j %j says %s', (over, wanted, code) => {
     expect(codes(over, wanted)).toContain(code);
@@ -245,4 +245,9 @@ describe('making a mould', () => {
     expect(inhibitionCautions('platinum').join()).toMatch(/sulphur clay.*fresh resin/);
     expect(inhibitionCautions('tin').join()).not.toMatch(/latex/);
   });
+});
+
+it('a mould is near its end at nine tenths of what it lasts, and never where nobody reckoned it', () => {
+  expect([nearItsEnd({ lasts: 40 }, 35), nearItsEnd({ lasts: 40 }, 36)]).toEqual([false, true]);
+  expect(nearItsEnd({}, 10_000)).toBe(false);
 });

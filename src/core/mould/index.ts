@@ -3,7 +3,7 @@ export { geometryOf, levelAt, type Geometry } from './geometry';
 export { polygonArea, type Point } from './polygon';
 export { footprintOf, type Footprint } from './footprint';
 export { capacityFromWater, waterDensity, type WaterFill } from './water';
-export { CavityKind, Mould, cavityOf, type Cavity } from './mould';
+export { CavityKind, CONDITIONS, Mould, cavityOf, nearItsEnd, type Cavity } from './mould';
 export { Embed, displaced, withEmbeds } from './embed';
 export { type Chamber, type Zone } from './fittings';
 export { mouldProblems } from './rules';

@@ -42,6 +42,9 @@ export const CavityKind = z
   });
 export type CavityKind = z.infer<typeof CavityKind>;
 
+/** How a mould is, from good to no longer fit to be poured. */
+export const CONDITIONS = ['sound', 'worn', 'torn'] as const;
+
 /** A mould card. */
 export const Mould = z
   .object({
@@ -55,11 +58,22 @@ export const Mould = z
     needs: z.enum(['nothing', 'release', 'liner']).optional(),
     /** Diameter of the hole it is filled through, mm; open at the top when absent. */
     pourHole: z.number().positive().max(500).optional(),
+    /** How it is: sound when absent. */
+    condition: z.enum(CONDITIONS).optional(),
+    /** Runs it is expected to last, as its maker reckons. */
+    lasts: z.number().int().positive('must be one or more').max(100_000).optional(),
     cavities: z.array(CavityKind).min(1).max(40),
     notes: z.string().max(2000).default('')
   })
   .superRefine((mould, ctx) => onlyOnce(mould.cavities, ['cavities'], ctx));
 export type Mould = z.infer<typeof Mould>;
+
+/** Of what a mould lasts, from when on its end is said to be near. */
+const NEAR_END = 0.9;
+
+/** Whether a mould that was used so often is near what its maker reckons it lasts; never where that is not said. */
+export const nearItsEnd = ({ lasts }: Pick<Mould, 'lasts'>, uses: number): boolean =>
+  lasts !== undefined && uses >= NEAR_END * lasts;
 
 /** A cavity ready to be filled: geometry scaled to its best-known capacity. */
 export interface Cavity {

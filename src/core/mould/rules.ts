@@ -50,7 +50,31 @@ export function mouldProblems(
       `${mould.name} is ${mould.material} and its card names no release or liner.`,
       'Say on the mould card what it needs before a pour.'
     );
-  return [...problems, ...holeProblems(mould, path)];
+  return [...problems, ...conditionProblems(mould, path), ...holeProblems(mould, path)];
+}
+
+/** A mould that is worn shows it on every piece; one that is torn lets the pour out. */
+function conditionProblems({ condition, name }: Mould, path: string): Problem[] {
+  if (condition === 'torn')
+    return [
+      {
+        code: 'mould-worn',
+        level: 'warn',
+        path,
+        sentence: `${name} is torn: what is poured runs into the tear and flashes.`,
+        mend: 'Mend it and say so on its card, or pour in another.'
+      }
+    ];
+  if (condition !== 'worn') return [];
+  return [
+    {
+      code: 'mould-worn',
+      level: 'note',
+      path,
+      sentence: `${name} is worn: its face comes out less sharp and may grip.`,
+      mend: 'Keep it for what is sanded, or make a new one from the master.'
+    }
+  ];
 }
 
 /** Air must leave by the hole that the pour comes in by. */

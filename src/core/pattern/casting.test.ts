@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { signedArea, within } from './outline-parts';
 import { Casting, type Content } from './casting';
 import { dirtyPour, swirl } from './jug';
 import { counted, FOOTPRINTS, spotIn } from './pattern.testing';
@@ -16,6 +17,14 @@ const OFF = 0.016;
 type Deed = (casting: Casting, matter: number, mm3: number) => void;
 
 /** Every kind of thing that is done in a casting; those that pour take all of their volume. */
+const LEAF = [
+  [-11, -6],
+  [2, -9],
+  [10, 1],
+  [0, 2],
+  [-4, 9]
+] as const;
+
 const POURS: Record<string, Deed> = {
   lay: (c, m, v) => c.lay(plain(m), v),
   low: (c, m, v) => c.puddle(plain(m), v, { x: 6, y: 4 }, { from: 'low' }),
@@ -60,7 +69,8 @@ const POURS: Record<string, Deed> = {
       ],
       v,
       [2, 1]
-    )
+    ),
+  region: (c, m, v) => c.region({ matter: m, parts: [] }, v, LEAF)
 };
 const MOVES: Record<string, (c: Casting) => void> = {
   none: () => undefined,
@@ -269,5 +279,54 @@ describe('a post', () => {
       for (let f = flows.length - 1; f >= 0 && flows[f]!.undo(spot) < 0; f--)
         expect(Math.hypot(spot.x, spot.y)).toBeGreaterThan(7.99);
     }
+  });
+});
+
+describe('a region', () => {
+  const bed = () => {
+    const casting = new Casting(FOOTPRINTS.round!, 'region');
+    casting.begin('bed');
+    casting.lay({ matter: 0, parts: [] }, casting.section.area * 10);
+    casting.begin('leaf');
+    return casting;
+  };
+  /** mm² of the leaf: 0.5·|Σ(x·y' − x'·y)| of its corners, by hand. */
+  const LEAF_AREA = 177;
+  const seen = (casting: Casting, z: number) => {
+    const engine = casting.engine();
+    let [wrong, places] = [0, 0];
+    for (let x = -20; x <= 20; x += 0.8)
+      for (let y = -20; y <= 20; y += 0.8) {
+        places++;
+        if ((engine.matterAt({ x, y, z }) === 1) !== within(LEAF, x, y)) wrong++;
+      }
+    return wrong / places;
+  };
+
+  it('poured as deep as it fits shows on top just where it was traced', () => {
+    expect(Math.abs(signedArea(LEAF))).toBe(LEAF_AREA);
+    const casting = bed();
+    casting.region({ matter: 1, parts: [] }, LEAF_AREA * 3, LEAF);
+    expect(casting.level).toBeCloseTo(10 + (LEAF_AREA * 3) / casting.section.area, 9);
+    expect(seen(casting, casting.level - 0.01)).toBeLessThan(0.02);
+  });
+
+  it('milled out and refilled is just what was traced, flush, and the ground it took is booked off', () => {
+    const casting = bed();
+    casting.setStill();
+    casting.refill({ matter: 1, parts: [] }, LEAF_AREA * 2, LEAF);
+    expect(casting.level).toBe(10);
+    // To the line on top, and two millimetres down.
+    expect(seen(casting, 9.9)).toBeLessThan(0.003);
+    expect(casting.engine().matterAt({ x: 0, y: 0, z: 8.1 })).toBe(1);
+    expect(casting.engine().matterAt({ x: 0, y: 0, z: 7.9 })).toBe(0);
+    expect(casting.held.get(1)).toBeCloseTo(LEAF_AREA * 2, 9);
+    expect(casting.held.get(0)! / (casting.section.area * 10 - LEAF_AREA * 2)).toBeCloseTo(1, 9);
+  });
+
+  it('deeper than what stands there is not refilled', () => {
+    const casting = bed();
+    casting.refill({ matter: 1, parts: [] }, LEAF_AREA * 11, LEAF);
+    expect(casting.held.get(1)).toBeUndefined();
   });
 });

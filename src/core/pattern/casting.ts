@@ -11,9 +11,10 @@ import { Push, stood, type Pushed } from './maps/push';
 import { Stir, Tumble, type Reach, type Roll, type Vortex } from './maps/stir';
 import { Withdrawal } from './maps/withdrawal';
 import type { Chart, Section } from './section';
-import { chanceFrom, seedOf, type Chance } from './seeded';
+import { between, chanceFrom, seedOf, type Chance } from './seeded';
 import { isIn, type Embedded, type Film } from './solids';
 import type { Flow, Spot } from './spot';
+import { outlineParts, partStar, within, type Corner, type OutlinePart } from './outline-parts';
 import { nodesOf, Star } from './star';
 import { wobble } from './strokes';
 import { veined, type Part, type Unstirred } from './veins';
@@ -229,6 +230,11 @@ export class Casting {
     this.films.push(film);
   }
 
+  /** Colour put on the face afterwards: in front of all that was there. */
+  filmOver(film: Film): void {
+    this.films.unshift(film);
+  }
+
   /** A puddle at a place: it pushes what is fluid outward; level where nothing is fluid or there is no room beside it. */
   puddle(content: Content, mm3: number, at: At, fall: Fall): void {
     this.#ready();
@@ -274,6 +280,72 @@ export class Casting {
     this.level = top;
     this.#book(matter, mm3);
     return true;
+  }
+
+  /** Within an outline, flush with what is fluid round it: each part that sees itself whole pushes the rest aside. */
+  region(content: Content, mm3: number, outline: readonly Corner[]): void {
+    this.#ready();
+    const parts = outlineParts(outline);
+    const area = parts.reduce((s, part) => s + part.area, 0);
+    if (!(area > 0)) return this.puddle(content, mm3, { x: 0, y: 0 }, { from: 'low' });
+    for (const part of parts) this.#pushRegion(content, (mm3 * part.area) / area, part);
+  }
+
+  #pushRegion(content: Content, mm3: number, part: OutlinePart): void {
+    const view = this.#view(part.at);
+    const top = this.level + mm3 / this.section.area;
+    const corners = view.chart ? part.corners.map(([x, y]) => view.chart!.to(x, y)) : part.corners;
+    // No thicker than what is fluid; a region too full for that runs out over its outline.
+    const thick = Math.min(top - this.still, (mm3 * (STEEP + 1)) / part.area);
+    const area = (mm3 * (STEEP + 1)) / thick;
+    if (area > FULL * view.wall.area) return this.lay(content, mm3);
+    const body = this.#bodyOf(view, { ...part, at: view.at, corners }, area);
+    const profile = { from: top - thick, top, power: STEEP };
+    const room = { low: profile.from, high: top, body: { at: view.at, outline: body } };
+    const matter = view.chart ? content.matter : this.laidOf(content, room);
+    this.#push(view, { body, profile, still: this.still, matter });
+    this.#bookLaid(content, matter, mm3);
+    this.level = top;
+  }
+
+  /** A part's own shape of so much area; a round one where the wall leaves no room for that shape. */
+  #bodyOf(view: View, part: OutlinePart, area: number): Star {
+    if (within(part.corners, view.at.x, view.at.y)) {
+      const shape = partStar(part);
+      const body = fitted(view.wall, area, (a) => Math.sqrt(shape.at(nodesOf(Math.cos(a), Math.sin(a)))));
+      if (view.wall.less([body, 1]).nearest > 0) return body;
+    }
+    return bodyWithin(view.wall, area, this.chance, { waves: 3, much: 0.04 });
+  }
+
+  /** What lies within an outline is taken out from above, so deep as fits what is poured into it: a crisp edge, flush again. */
+  refill(content: Content, mm3: number, outline: readonly Corner[]): void {
+    this.settle();
+    const inside = (x: number, y: number) => within(outline, x, y);
+    const area = this.#areaOf(outline);
+    if (!(area > 0) || mm3 >= area * this.level) return;
+    const from = this.level - mm3 / area;
+    const { width, length } = this.section.half;
+    this.#leaves(mm3, () => {
+      const [x, y] = [between(this.chance, -width, width), between(this.chance, -length, length)];
+      if (!inside(x, y) || !this.section.contains(x, y)) return undefined;
+      return { x, y, z: from + this.chance() * (this.level - from) };
+    });
+    const laid = this.laidOf(content, { low: from, high: this.level });
+    this.#add(new Layer(from, laid, inside));
+    this.#bookLaid(content, laid, mm3);
+  }
+
+  /** How much of an outline lies inside the footprint, mm². */
+  #areaOf(outline: readonly Corner[]): number {
+    const { width, length } = this.section.half;
+    let hits = 0;
+    for (let i = 0; i < FINE; i++)
+      for (let k = 0; k < FINE; k++) {
+        const [x, y] = [width * ((2 * i + 1) / FINE - 1), length * ((2 * k + 1) / FINE - 1)];
+        if (within(outline, x, y) && this.section.contains(x, y)) hits++;
+      }
+    return (4 * width * length * hits) / FINE ** 2;
   }
 
   /** A round over the top of a post: a ring next to it that pushes the rings before outward. */
@@ -556,20 +628,29 @@ export class Casting {
     this.level = after;
   }
 
-  /** What matters leave with a body, by looking at many places of it. */
+  /** What matters leave with a body. */
   #count(view: View, body: Star, mm3: number): void {
-    const engine = new Engine(this.flows, this.level);
     const chance = chanceFrom(this.#seed ^ 0x2545f491);
     const reach = body.reach;
-    const counts = new Map<number, number>();
-    let all = 0;
-    while (all < LEAVING) {
+    this.#leaves(mm3, () => {
       const [dx, dy] = [(2 * chance() - 1) * reach, (2 * chance() - 1) * reach];
-      if (dx * dx + dy * dy >= body.at(nodesOf(dx, dy))) continue;
+      if (dx * dx + dy * dy >= body.at(nodesOf(dx, dy))) return undefined;
       const [x, y] = view.chart
         ? view.chart.from(view.at.x + dx, view.at.y + dy)
         : [view.at.x + dx, view.at.y + dy];
-      const matter = engine.matterAt({ x, y, z: this.still + chance() * (this.level - this.still) });
+      return { x, y, z: this.still + chance() * (this.level - this.still) };
+    });
+  }
+
+  /** Books what leaves by its matters, by looking at many places of it; a throw may miss. */
+  #leaves(mm3: number, thrown: () => Spot | undefined): void {
+    const engine = new Engine(this.flows, this.level);
+    const counts = new Map<number, number>();
+    let all = 0;
+    for (let throws = 0; all < LEAVING && throws < 200 * LEAVING; throws++) {
+      const spot = thrown();
+      if (!spot) continue;
+      const matter = engine.matterAt(spot);
       counts.set(matter, (counts.get(matter) ?? 0) + 1);
       all++;
     }
@@ -579,6 +660,13 @@ export class Casting {
 
 /** Half the width of a line of beads or clay, mm: a starting value, set by eye. */
 const BARRIER = 0.8;
+
+/** How steep the side of a region is: it narrows downward by this power of the height. */
+const STEEP = 0.2;
+/** Of the footprint, what a region may cover before it is a layer. */
+const FULL = 0.9;
+/** Places across, by which the area of an outline inside a footprint is counted. */
+const FINE = 300;
 
 /** Places at which what is drawn out is looked at. */
 const LEAVING = 20_000;

@@ -9,4 +9,5 @@ export type { Part, Unstirred } from './veins';
 export { sightline } from './sightline';
 export { Prism, type Shaped } from './prism';
 export { drawing, type Raster, type Sample } from './raster';
+export { signedArea, within, type Corner } from './outline-parts';
 export { noiseFrom } from './noise';

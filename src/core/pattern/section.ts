@@ -1,3 +1,4 @@
+import { signedArea, within } from './outline-parts';
 import { angleOf, Star } from './star';
 
 type Point = readonly [number, number];
@@ -110,11 +111,7 @@ export function polygon(outline: readonly Point[]): Section {
     length: Math.max(...corners.map(([, y]) => y))
   };
   const edges = corners.map((a, i) => [a, corners[(i + 1) % corners.length]!] as const);
-  const contains = (x: number, y: number) =>
-    edges.reduce((inside, [a, b]) => {
-      const crosses = a[1] > y !== b[1] > y && x < ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]) + a[0];
-      return crosses ? !inside : inside;
-    }, false);
+  const contains = (x: number, y: number) => within(corners, x, y);
   const section: Section = {
     area,
     convex: corners.every((p, i) => {
@@ -144,12 +141,6 @@ function centred(outline: readonly Point[]): Point[] {
   const moved = outline.map(([x, y]): Point => [x - cx, y - cy]);
   return signedArea(moved) < 0 ? moved.reverse() : moved;
 }
-
-const signedArea = (corners: readonly Point[]): number =>
-  corners.reduce((s, [x, y], i) => {
-    const [nx, ny] = corners[(i + 1) % corners.length]!;
-    return s + (x * ny - nx * y) / 2;
-  }, 0);
 
 const cross = (a: Point, b: Point, p: Point) => (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);
 

@@ -48,7 +48,9 @@ describe('every technique', () => {
         const withdraws = plan.steps.some((s) => s.act.kind === 'withdraw');
         expect(group!.filled).toBeGreaterThan(withdraws ? 0.9 : 0.985);
         expect(group!.filled).toBeLessThanOrEqual(1.2);
-        const poured = new Set(group!.layers.map((l) => l.cupId));
+        // A second batch of a cup is that cup.
+        const nameOf = (id: string) => plan.cups.find((c) => c.id === id)!.name.replace(/ 2$/, '');
+        const poured = new Set(group!.layers.map((l) => nameOf(l.cupId)));
         const most = t.cups.at(-1) === '…' ? cups : Math.min(cups, t.cups.length);
         expect(poured.size).toBe(t.jug ? 1 : most);
       }
@@ -175,9 +177,22 @@ describe('a technique', () => {
     expect(Math.max(...columns) / Math.min(...columns)).toBeLessThan(1.01);
   });
 
+  it('says which face comes to show, unless what stood there is kept', () => {
+    const one = bare('resin', 'roundel', 2);
+    expect(apply(one, 'region-inlay', 'nothing').showFace).toBe('open face');
+    expect(apply(one, 'region-inlay', 'everything').showFace).toBe('mould face');
+    expect(apply(one, 'layers', 'nothing').showFace).toBe('mould face');
+  });
+
   it('makes the cups it lacks', () => {
     const one = bare('resin', 'roundel', 1);
-    expect(apply(one, 'drizzle-and-brush', 'nothing').cups).toHaveLength(3);
+    // And one of them once more, for the back the next day.
+    expect(apply(one, 'drizzle-and-brush', 'nothing').cups.map((c) => c.name)).toEqual([
+      'cup A',
+      'cup B',
+      'cup C',
+      'cup A 2'
+    ]);
   });
 });
 

@@ -6,6 +6,7 @@ import { withJug, withNewCup } from './add-cup';
 import { mixIdOf, type Gate, type Group, type Plan, type Shelf, type Step } from './document';
 import { freshId } from './fresh-id';
 import { insertStep, isAfter } from './insert-step';
+import { withSecondBatch } from './second-batch';
 
 /** What of the steps that stand in those cavities is kept: none of them, those done after the pour, or all of them. */
 export const KEEPS = ['nothing', 'what comes after', 'everything'] as const;
@@ -29,7 +30,8 @@ export function applyTechnique(plan: Plan, shelf: Shelf, { techniqueId, groupId,
   const base = baseOf(plan, shelf);
   if (!told || !group || !kind || !base) return plan;
   const { plan: cupped, cups } = withCups(plan, told);
-  const kept = withoutSteps(cupped, groupId, keep);
+  const shown = told.shows && keep !== 'everything' ? { ...cupped, showFace: told.shows } : cupped;
+  const kept = withoutSteps(shown, groupId, keep);
   const drafts = told.steps(settingOf({ cups, group, kind, base }));
   return withSteps(kept, keep === 'what comes after' ? drafts.filter((d) => !isAfter(d)) : drafts, groupId);
 }
@@ -110,13 +112,15 @@ function settingOf({ cups, group, kind, base }: Where): Setting {
     zones: kind.zones ?? [],
     embeds: group.embeds ?? [],
     cutInto: group.cutInto ?? 1,
-    apart: layerState(base)
+    apart: layerState(base),
+    cures: 'fullCureHours' in base ? base.fullCureHours * 60 : 3 * 24 * 60
   };
 }
 
 /** Puts drafts into a plan as steps of a group: what is poured before what is done to it afterwards. */
 function withSteps(plan: Plan, drafts: readonly Draft[], groupId: string): Plan {
   const keys = new Map<string, string>();
+  const batches = new Map<string, string[]>();
   let made = plan;
   for (const draft of drafts) {
     const id = freshId(made, draft.act.kind);
@@ -128,8 +132,10 @@ function withSteps(plan: Plan, drafts: readonly Draft[], groupId: string): Plan 
       gates: gatesOf(draft, made, { step: (key) => keys.get(key) ?? key, group: groupId }),
       ...(draft.note ? { note: draft.note } : {})
     };
+    if (draft.anew) batches.set(draft.anew, [...(batches.get(draft.anew) ?? []), id]);
     made = { ...made, steps: insertStep(made.steps, step, groupId) };
   }
+  for (const ids of batches.values()) made = withSecondBatch(made, new Set(ids)) ?? made;
   return made;
 }
 

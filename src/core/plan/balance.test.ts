@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -27,9 +28,9 @@ const drawn = (c: Computed): number =>
   );
 
 const bench = fc.record({
-  cling: fc.double({ min: 0, max: 0.2, noNaN: true }),
-  vessel: fc.double({ min: 0, max: 20, noNaN: true }),
-  allowance: fc.double({ min: 0, max: 0.3, noNaN: true })
+  cling: evenly(0, 0.2),
+  vessel: evenly(0, 20),
+  allowance: evenly(0, 0.3)
 });
 const varied = (plan: Plan, losses: { cling: number; vessel: number; allowance: number }) =>
   atBench(plan, { losses: { typed: true, ...losses } });

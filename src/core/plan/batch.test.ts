@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -23,8 +24,8 @@ describe('any batch of any material', () => {
       mixes: fc.integer({ min: 1, max: 6 }),
       reserve: fc.double({ min: 1, max: 80, noNaN: true }),
       chips: fc.double({ min: 1, max: 50, noNaN: true }),
-      allowance: fc.double({ min: 0, max: 0.3, noNaN: true }),
-      percent: fc.double({ min: 0, max: 3, noNaN: true }),
+      allowance: evenly(0, 0.3),
+      percent: evenly(0, 3),
       colourant: fc.constantFrom(...cards.colourants)
     })
     .map((x): { plan: Plan; base: Base } => {

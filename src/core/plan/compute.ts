@@ -14,6 +14,8 @@ import { proved, unproved } from './mends';
 import { lotsOf, stockAndCost, stockOfWeighing, takenBy, yieldOf, type Stocked } from './needs';
 import { lightToDark } from './order';
 import { dropFirst } from './drop-first';
+import { secondBatches } from './second-batch';
+import { bagsOf } from './bags';
 import { linesOf } from './lines';
 import { drawnGroup } from './piece';
 import { resolve, type ResolvedPlan } from './resolve';
@@ -83,7 +85,7 @@ function workedOut(
     division: plan.scales[0]?.division ?? 0.01,
     score,
     sequence,
-    lines: linesOf(plan, filled, groups),
+    lines: linesOf(plan, filled, groups, bagsOf(plan, { cups: worked.cups, losses, groups })),
     letDowns,
     pairs,
     lightToDark: order,
@@ -116,15 +118,15 @@ const rankOf = (p: Problem) => (FIRST.includes(p.code) ? FIRST.indexOf(p.code) :
 
 /** The maker's losses, the record's median for the base (the first of several), an injector's own, or the usual ones. */
 function lossesOf({ plan, past, mixes }: ResolvedPlan): Computed['losses'] {
-  const { cling, vessel, typed } = plan.bench.losses;
-  if (typed) return { cling, vessel, from: 'typed' };
+  const { cling, vessel, bag, typed } = plan.bench.losses;
+  if (typed) return { cling, vessel, bag, from: 'typed' };
   const base = mixes.values().next().value?.base;
   const learned = base && past.clings?.get(base.id);
-  if (learned) return { cling: learned.cling, vessel, from: 'record', cups: learned.cups };
+  if (learned) return { cling: learned.cling, vessel, bag, from: 'record', cups: learned.cups };
   // An injector loses its sprue with every shot, and what its nozzle holds with every filling.
   if (base?.kind === 'plastisol' && base.injector)
-    return { cling: base.injector.sprue, vessel: base.injector.dead * base.density, from: 'injector' };
-  return { cling, vessel, from: 'usual' };
+    return { cling: base.injector.sprue, vessel: base.injector.dead * base.density, bag, from: 'injector' };
+  return { cling, vessel, bag, from: 'usual' };
 }
 
 /** ml poured from all mixes; what fills a cup of cups is counted as theirs. */
@@ -146,7 +148,7 @@ function timed(
   if (!plan.scales.length) return { ...withLate(scoreOf([], timing)), sequence: written };
   const { sequence, score } = fillWaits(written, timing);
   const played = withLate(score);
-  return { ...played, late: dropFirst(plan, played, played.late), sequence };
+  return { ...played, late: secondBatches(plan, dropFirst(plan, played, played.late)), sequence };
 }
 
 const withLate = ({ problems, ...score }: ReturnType<typeof scoreOf>): Score & { late: Found[] } => ({

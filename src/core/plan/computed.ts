@@ -119,6 +119,7 @@ export interface Computed {
   losses: {
     cling: number;
     /** One figure for every vessel; by their cards when absent. */ vessel: number | undefined;
+    /** What stays in each piping bag, g; the usual when absent. */ bag: number | undefined;
     from: 'typed' | 'record' | 'injector' | 'usual';
     cups?: number;
   };

@@ -1,6 +1,5 @@
-import type { Finish } from '../colour';
 import { EMPTY, type Prism, type Spot } from '../pattern';
-import { paintOf, type Paint } from './paint';
+import { paintOf, type Paint, type Showing } from './paint';
 import type { Palette } from './looks';
 import type { ResolvedPlan } from './resolve';
 import type { Traced } from './traced';
@@ -48,10 +47,12 @@ const INSIDE = 1e-7;
 export function drawnFace(
   plan: ResolvedPlan,
   traced: Traced,
-  { palette, finish = 'dry' }: { palette: Palette; finish?: Finish | undefined },
+  { palette, showing = 'dry' }: { palette: Palette; showing?: Showing | undefined },
   face: Face
 ): DrawnFace {
-  const paint = paintOf(plan, traced, palette, finish);
+  // A cut is looked at, not through.
+  const behind = showing === 'lit from behind' && face.kind !== 'cut' && face.kind !== 'plane';
+  const paint = paintOf(plan, traced, palette, behind || showing !== 'lit from behind' ? showing : 'dry');
   const { section } = traced.prism.shaped;
   const [width, height] = [2 * section.half.width, 2 * section.half.length];
   if (face.kind === 'plane') return drawnPlane(traced, paint, face);
@@ -71,6 +72,7 @@ export function drawnFace(
     sample: (px, py) => {
       const [x, y] = placeOf(px, py);
       if (!section.contains(x, y)) return -1;
+      if (behind) return through(traced, paint, sightAt(x, y), deep);
       if (face.kind === 'mould face') {
         const film = paint.filmAt(traced.casting, x, y);
         if (film !== undefined) return film;
@@ -188,6 +190,22 @@ function seen(traced: Traced, paint: Paint, sight: Sight, deep: number): number 
     if (last?.matter === matter) last.mm += mm;
     else films.push({ matter, mm });
     if (films.at(-1)!.mm >= paint.hides(matter)) break;
+  }
+  return paint.codeOf(films);
+}
+
+/** All that light from behind goes through along a sight, in looks of one thickness, what is in front first. */
+function through(traced: Traced, paint: Paint, sight: Sight, deep: number): number {
+  const front = matterOn(traced, sight(0));
+  if (front < 0) return -1;
+  const films = [{ matter: front, mm: 0 }];
+  const mm = deep / LOOKS;
+  for (let i = 0; i < LOOKS; i++) {
+    const matter = matterOn(traced, sight((i + 0.5) * mm));
+    if (matter < 0) continue;
+    const last = films.at(-1)!;
+    if (last.matter === matter) last.mm += mm;
+    else films.push({ matter, mm });
   }
   return paint.codeOf(films);
 }

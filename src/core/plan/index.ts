@@ -8,6 +8,7 @@ export {
   Shelf,
   shelfOf,
   type Bench,
+  type Tracing,
   type Condition,
   type Cup,
   type Gate,
@@ -65,3 +66,5 @@ export { whitesIn } from './dominance';
 export { WHITE } from './swirl';
 export { mixPaces, USUAL_BLENDER } from './paces';
 export { roomIn } from './room';
+export type { Showing } from './paint';
+export { offersOf, planOfOffer, type Offer } from './from-leftovers';

@@ -2,6 +2,7 @@ import { rimOf } from './cavity-prism';
 import type { StepLine } from './computed';
 import type { FilledStrand } from './fill';
 import type { ComputedGroup } from './piece';
+import { bagWords, type Bag } from './bags';
 import type { ResolvedCup, ResolvedPlan, ResolvedStep } from './resolve';
 import type { Strand } from './strands';
 
@@ -9,7 +10,8 @@ import type { Strand } from './strands';
 export function linesOf(
   plan: ResolvedPlan,
   filled: readonly FilledStrand[],
-  groups: readonly ComputedGroup[]
+  groups: readonly ComputedGroup[],
+  bags: ReadonlyMap<string, Bag>
 ): StepLine[] {
   const nameOf = (id: string) => nameOfCup(plan.cupOf.get(id));
   return plan.steps.map((step) => {
@@ -17,7 +19,8 @@ export function linesOf(
     const cavities = [...new Set(strands.map((s) => s.group.name))].join(' and ');
     const words = own?.definition.words(own.act, { cup: nameOf, part: partOf(plan, strands), cavities });
     const { line, act, rest, hint, confirm } = words ?? { ...UNREAD, line: `${step.step.act.kind}?` };
-    const measures = measuresOf(step, filled, groups);
+    const bag = own && bagWords(own, bags);
+    const measures = [measuresOf(step, filled, groups), bag].filter(Boolean).join(' · ') || undefined;
     return {
       stepId: step.step.id,
       line,

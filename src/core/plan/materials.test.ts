@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -69,9 +70,9 @@ describe('lye', () => {
   it('never exceeds what the oils can take, on any scale, in any amount', () => {
     fc.assert(
       fc.property(
-        fc.double({ min: 0.2, max: 12, noNaN: true }),
+        evenly(0.2, 12),
         fc.constantFrom('fine', 'middle', 'bench'),
-        fc.double({ min: 0, max: 0.2, noNaN: true }),
+        evenly(0, 0.2),
         (ml, scaleId, superfat) => {
           const card = { ...soap, superfat };
           const plan: Plan = {
@@ -233,7 +234,7 @@ describe('every material, any mixture', () => {
       fc.property(
         fc.constantFrom(...cards.bases),
         fc.constantFrom('fine', 'middle', 'bench'),
-        fc.array(fc.tuple(fc.nat(cards.colourants.length - 1), fc.double({ min: 0, max: 4, noNaN: true })), {
+        fc.array(fc.tuple(fc.nat(cards.colourants.length - 1), evenly(0, 4)), {
           minLength: 3,
           maxLength: 3
         }),

@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -38,7 +39,7 @@ describe('every mend that is offered', () => {
   });
 
   it('mends any plan of any material, each and split, however it is spoilt', { timeout: 120_000 }, () => {
-    const percent = fc.double({ min: 0, max: 12, noNaN: true });
+    const percent = evenly(0, 12);
     const spoil = fc.record({
       plan: fc.constantFrom(...orders),
       base: fc.constantFrom(...cards.bases.map((b) => b.id)),

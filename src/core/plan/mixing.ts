@@ -14,7 +14,7 @@ export function oneBase(plan: Plan): string | undefined {
 }
 
 /** An id that no mix has yet. */
-function freshMix(taken: readonly Mix[], wanted: string): string {
+export function freshMix(taken: readonly Mix[], wanted: string): string {
   const ids = new Set(taken.map((m) => m.id));
   const own = wanted.slice(0, 56);
   if (!ids.has(own)) return own;

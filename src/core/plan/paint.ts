@@ -1,8 +1,11 @@
-import { hidingThickness, mixtureOf, type Finish } from '../colour';
+import { hidingThickness, litFromBehind, mixtureOf, type Finish } from '../colour';
 import { chanceFrom, noiseFrom, type Casting } from '../pattern';
 import { seenThrough, tintOf, type Palette } from './looks';
 import type { ResolvedPlan } from './resolve';
 import { TONES, type Matter, type Traced } from './traced';
+
+/** How a piece is looked at: finished so, or lit from behind, where what it lets through is seen. */
+export type Showing = Finish | 'lit from behind';
 
 /** What codes of a picture look like. Codes are given out as films are met: the same films, the same code. */
 export interface Paint {
@@ -22,7 +25,7 @@ export interface Paint {
 const SOLID = '#b8ad97';
 
 /** Paints for the matters of one piece. */
-export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palette, finish: Finish): Paint {
+export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palette, showing: Showing): Paint {
   const shades = matters.map((m) => shadeOf(plan, m, palette));
   const codes = new Map<string, number>();
   const colours: string[] = [];
@@ -44,12 +47,13 @@ export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palett
       const key = films.map((f) => `${f.matter}:${stepOf(f.mm)}`).join('|');
       const front = films[0]!.matter;
       return give(key, front, () => {
+        if (showing === 'lit from behind') return throughAll(films, shades);
         const plain = shades[front]?.plain;
         if (plain !== undefined) return plain;
         return seenThrough(
           films.map((f) => ({ cupId: `${f.matter}`, mm: f.mm })),
           own,
-          finish
+          showing
         ).hex;
       });
     },
@@ -60,6 +64,13 @@ export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palett
       return give(`film ${id}`, -1, () => plan.colourants.get(id)?.colour ?? GOLD);
     }
   };
+}
+
+/** What comes through films from behind; a solid lets nothing through. */
+function throughAll(films: readonly { matter: number; mm: number }[], shades: readonly Shade[]): string {
+  const optics = films.map((f) => shades[f.matter]?.optics);
+  if (optics.includes(undefined)) return '#000000';
+  return litFromBehind(films.map((f, i) => ({ optics: optics[i]!, mm: f.mm }))).hex;
 }
 
 /** A mica of which no card is named. */

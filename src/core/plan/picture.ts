@@ -1,17 +1,18 @@
-import { seenBy, type Finish, type Vision } from '../colour';
+import { seenBy, type Vision } from '../colour';
 import { chanceFrom, drawing, EMPTY, type Raster } from '../pattern';
 import type { Past, Plan, Shelf } from './document';
 import { drawnFace, type DrawnFace, type Face } from './faces';
 import { fill } from './fill';
 import { paletteOf } from './looks';
+import type { Showing } from './paint';
 import { resolve } from './resolve';
 import { traced, type Matter, type Traced } from './traced';
 
 /** A piece of a plan ready to be looked at from any side. */
 export interface Piece {
   traced: Traced;
-  /** A side of it: dry unless another finish is said. */
-  face(face: Face, finish?: Finish): DrawnFace;
+  /** A side of it: dry unless it is said otherwise. */
+  face(face: Face, showing?: Showing): DrawnFace;
 }
 
 /** Which piece of a plan: its strand of cavities (the first when absent), the seed of what is left to chance, and the last step that is done. */
@@ -35,7 +36,7 @@ export function pieceOf(document: Plan, shelf: Shelf, past: Past, asked: Asked):
   const poured = (id: string) =>
     own.pours.filter((p) => p.cupId === id).reduce((s, p) => s + p.each * p.count, 0);
   const palette = paletteOf(plan, poured);
-  return { traced: made, face: (face, finish) => drawnFace(plan, made, { palette, finish }, face) };
+  return { traced: made, face: (face, showing) => drawnFace(plan, made, { palette, showing }, face) };
 }
 
 /** A picture of a face, drawn so far: pixels, red green blue and opacity, row by row. */
@@ -70,16 +71,16 @@ export interface Drawing {
   vision?: Vision | undefined;
   part?: Part | undefined;
   /** Dry when absent. */
-  finish?: Finish | undefined;
+  showing?: Showing | undefined;
 }
 
 /** A face drawn from coarse to fine; the longer side is so many pixels. Each step offers the picture so far. */
 export function* picturing(
   piece: Piece,
   face: Face,
-  { size, vision = 'everyone', part = WHOLE, finish }: Drawing
+  { size, vision = 'everyone', part = WHOLE, showing }: Drawing
 ): Generator<() => Picture, Picture> {
-  const drawn = piece.face(face, finish);
+  const drawn = piece.face(face, showing);
   const scale = size / Math.max(drawn.width, drawn.height);
   const [width, height] = [drawn.width, drawn.height].map((mm) => Math.max(4, Math.round(mm * scale)));
   const sample = (x: number, y: number) => drawn.sample(part.x + x * part.side, part.y + y * part.side);

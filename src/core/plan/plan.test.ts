@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -118,17 +119,17 @@ describe('what is wrong is said with its mend', () => {
 
 describe('mass balance, whatever the plan', () => {
   const amounts: fc.Arbitrary<Amount> = fc.oneof(
-    fc.double({ min: 0.1, max: 20, noNaN: true }).map((mm) => ({ kind: 'deep' as const, mm })),
-    fc.double({ min: 0.01, max: 1, noNaN: true }).map((of) => ({ kind: 'to share' as const, of })),
-    fc.double({ min: 0.01, max: 12, noNaN: true }).map((ml) => ({ kind: 'volume' as const, ml })),
+    evenly(0.1, 20).map((mm) => ({ kind: 'deep' as const, mm })),
+    evenly(0.01, 1).map((of) => ({ kind: 'to share' as const, of })),
+    evenly(0.01, 12).map((ml) => ({ kind: 'volume' as const, ml })),
     fc.constant({ kind: 'rim' as const })
   );
   const plans = fc
     .record({
       amounts: fc.array(fc.tuple(amounts, fc.nat(2), fc.nat(1)), { maxLength: 12 }),
       counts: fc.tuple(fc.integer({ min: 1, max: 48 }), fc.integer({ min: 1, max: 5 })),
-      percents: fc.array(fc.double({ min: 0, max: 8, noNaN: true }), { minLength: 7, maxLength: 7 }),
-      cling: fc.double({ min: 0, max: 0.2, noNaN: true }),
+      percents: fc.array(evenly(0, 8), { minLength: 7, maxLength: 7 }),
+      cling: evenly(0, 0.2),
       scaleId: fc.constantFrom('fine', 'bench')
     })
     .map(({ amounts: laid, counts, percents, cling, scaleId }): Plan => {

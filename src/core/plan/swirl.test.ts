@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { PouredLayer } from './fill';
@@ -72,9 +73,9 @@ describe('the shares of a swirl', () => {
 
   it('are between none and all of it, and come to the whole', () => {
     const cup = fc.record({
-      ml: fc.double({ min: 0.1, max: 500, noNaN: true }),
-      l: fc.double({ min: 0, max: 100, noNaN: true }),
-      hides: fc.double({ min: 0.05, max: 80, noNaN: true })
+      ml: evenly(0.1, 500),
+      l: evenly(0, 100),
+      hides: evenly(0.05, 80)
     });
     fc.assert(
       fc.property(fc.array(cup, { minLength: 1, maxLength: 6 }), (cups) => {

@@ -5,6 +5,7 @@ import { chanceFrom } from '../pattern';
 import { Cells } from '../pattern/maps/cells';
 import { TECHNIQUES } from '../pour';
 import { applyTechnique, computePlan, newPlan, Plan, splitAll, withNewCup } from '.';
+import { ownWays } from '../../../scripts/lib/own-ways';
 import { svgOf } from './picture-svg';
 import { muddiness, pieceOf, toldAt, wholePicture, type Piece } from './picture';
 
@@ -142,10 +143,46 @@ describe('a face', () => {
 const figures = (plan: Plan) => computePlan(plan, cards).groups[0]!.layers;
 
 describe('how a face is seen', () => {
+  it('lit from behind is bright where it is thin and clear, and dark where it hides', () => {
+    const at = (of: number, showing?: 'lit from behind') => {
+      const plan = aside();
+      // A clear bed; a black puddle that stands from the ground up on the right.
+      const [bed, one] = plan.cups;
+      const black = cards.colourants.find((c) => c.id === 'black-paste')!;
+      const dosed: Plan = {
+        ...plan,
+        cups: plan.cups.map((c) =>
+          c.id === one!.id
+            ? { ...c, recipe: [{ id: 'k', colourantId: black.id, percent: 2, of: 'supplied' }] }
+            : c
+        )
+      };
+      expect(bed!.recipe).toEqual([]);
+      const { rgba, width } = wholePicture(
+        pieceOf(dosed, cards, {}, {})!,
+        { kind: 'open face' },
+        { size: 40, ...(showing ? { showing } : {}) }
+      );
+      const i = 4 * (20 * width + Math.round(of * width));
+      return (rgba[i]! + rgba[i + 1]! + rgba[i + 2]!) / 3;
+    };
+    expect(at(0.2, 'lit from behind')).toBeGreaterThan(240);
+    expect(at(0.75, 'lit from behind')).toBeLessThan(30);
+    expect(at(0.2)).toBeLessThan(245);
+    // What shows on the face is the same, however it is lit.
+    const shows = (showing?: 'lit from behind') =>
+      wholePicture(
+        pieceOf(aside(), cards, {}, {})!,
+        { kind: 'mould face' },
+        { size: 40, ...(showing ? { showing } : {}) }
+      ).shows;
+    expect(shows('lit from behind')).toEqual(shows());
+  });
+
   it('is by its finish: wet concrete is darker than dry', () => {
     const piece = pieceOf(demo.sluice, cards, {}, {})!;
-    const light = (finish: 'wet' | 'dry') => {
-      const { rgba } = wholePicture(piece, { kind: 'open face' }, { size: 24, finish });
+    const light = (showing: 'wet' | 'dry') => {
+      const { rgba } = wholePicture(piece, { kind: 'open face' }, { size: 24, showing });
       return rgba.reduce((s, v, i) => (i % 4 === 3 ? s : s + v), 0);
     };
     expect(light('wet')).toBeLessThan(light('dry'));
@@ -405,5 +442,83 @@ describe('the muddy meter', () => {
     };
     const [few, many] = [stirred(1), stirred(14)].map((p) => muddiness(pieceOf(p, cards, {}, {})!));
     expect(many!).toBeGreaterThan(few!);
+  });
+});
+
+describe('a stain in the hollows', () => {
+  const stained = (wiped: 'yes' | 'no', hollows?: object): Plan => {
+    const plan = aside();
+    const act = { kind: 'stain', colourantId: 'black-paste', wiped, ...(hollows ? { hollows } : {}) };
+    return Plan.parse({
+      ...plan,
+      steps: [...plan.steps, { id: 'stain', act, where: ['group-1'], gates: [] }]
+    });
+  };
+  /** How much of the left and of the right of the mould face is of the stain’s colour. */
+  const dark = (plan: Plan) => {
+    const { rgba, width, height } = wholePicture(
+      pieceOf(plan, cards, {}, {})!,
+      { kind: 'mould face' },
+      { size: 120 }
+    );
+    const sides = { left: 0, right: 0 };
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++)
+        if (rgba[4 * (y * width + x) + 3]! > 0 && rgba[4 * (y * width + x)]! < 40)
+          sides[x < width / 2 ? 'left' : 'right']++;
+    return sides;
+  };
+  const right = {
+    closed: true,
+    points: [
+      { x: 0.1, y: -0.5 },
+      { x: 0.7, y: -0.5 },
+      { x: 0.7, y: 0.5 },
+      { x: 0.1, y: 0.5 }
+    ]
+  };
+
+  it('shows where they were traced, mirrored as the face is', () => {
+    const { left, right: other } = dark(stained('yes', right));
+    expect(left).toBeGreaterThan(1500);
+    expect(other).toBeLessThan(0.15 * left);
+  });
+
+  it('lies over what was dusted there before', () => {
+    const plan = stained('yes', right);
+    const dust = {
+      kind: 'dust',
+      over: 'all of it',
+      cover: 1,
+      fade: 'evenly',
+      wiped: 'no',
+      colourantId: 'pearl-white'
+    };
+    const dusted = Plan.parse({
+      ...plan,
+      steps: [{ id: 'dust', act: dust, where: ['group-1'], gates: [] }, ...plan.steps]
+    });
+    expect(dark(dusted).left).toBeGreaterThan(1500);
+  });
+
+  it('lies beside them too where it was not wiped', () => {
+    expect(dark(stained('no', right)).right).toBeGreaterThan(4 * dark(stained('yes', right)).right);
+  });
+
+  it('shows nowhere while nobody knows where they are', () => {
+    const { left, right } = dark(stained('yes'));
+    expect(left + right).toBe(0);
+  });
+});
+
+describe('ways of pouring that no template knows', () => {
+  it.each(ownWays())('$name: each colour holds what was poured of it', ({ plan, face }) => {
+    const piece = pieceOf(Plan.parse(plan), cards, {}, {})!;
+    expect(worstShare(piece, 12_000)).toBeLessThan(0.02);
+    const { shows, poured } = wholePicture(piece, face, { size: 160 });
+    // Every colour that was piped or blown shows, and the bed is no longer all there is.
+    expect(shows.length).toBe(poured.length);
+    for (const { share } of shows) expect(share).toBeGreaterThan(0.01);
+    expect(Math.max(...shows.map((s) => s.share))).toBeLessThan(0.9);
   });
 });

@@ -21,6 +21,7 @@ import {
   mlOf,
   poursOf,
   unworked,
+  bagLoss,
   vesselLoss,
   type CommonMix,
   type CupMix,
@@ -88,7 +89,10 @@ function orderOf(
     doses: cup.doses,
     fillers: cup.fillers,
     pouredMl: mlOf(work, pours),
-    losses: { cling: work.losses.cling, vessel: vesselLoss(work.losses, one.vessel) },
+    losses: {
+      cling: work.losses.cling,
+      vessel: vesselLoss(work.losses, one.vessel) + bagLoss(work.losses, work.plan, cup.cup.id)
+    },
     allowance: one.allowance,
     ...(atLeast === undefined ? {} : { atLeast: atLeast / one.n }),
     ...(reserve === undefined ? {} : { reserve: reserve / one.n }),

@@ -2,7 +2,7 @@ import type { Allotment, CupBalance, HeldPart, WeighedCup, Weighing } from '../b
 import type { Vessel } from '../shelf/vessel';
 import type { Cup } from './document';
 import type { FilledStrand, Pour } from './fill';
-import type { ResolvedCup, ResolvedPlan } from './resolve';
+import type { ResolvedAct, ResolvedCup, ResolvedPlan } from './resolve';
 import type { TurnCount } from './turns';
 
 /** One mix of a cup: what is weighed for it, what it pours, and what it is mixed in. */
@@ -52,7 +52,22 @@ export interface Losses {
   cling: number;
   /** The plan's own figure for every vessel; each vessel's card says when absent. */
   vessel?: number | undefined;
+  /** What stays in a piping bag and its tip; the usual when absent. */
+  bag?: number | undefined;
 }
+
+/** What stays in a piping bag and its tip, g: a starting figure, to be weighed once and typed over. */
+const USUAL_BAG = 3;
+
+/** What a cup's piping bag keeps of it, g; nothing where it is not piped. */
+export const bagLoss = (losses: Losses, { steps }: ResolvedPlan, cupId: string): number =>
+  steps.some(({ own }) => own && isBagged(own) && own.definition.cups(own.act).includes(cupId))
+    ? (losses.bag ?? USUAL_BAG)
+    : 0;
+
+/** Whether an act pipes its cup out of a bag. */
+export const isBagged = ({ definition, act }: ResolvedAct): boolean =>
+  definition.traits?.(act).includes('bagged') ?? false;
 
 /** What stays in a vessel of which no card is known, g. */
 const USUAL_VESSEL = 2;

@@ -13,7 +13,8 @@ export type ActGroup = 'pour in' | 'move' | 'put in' | 'wait' | 'after';
 /**
  * What rules and causes ask of an act: what it brings or does; `unmoulded` needs the piece out of its mould, `in turns` is done round
  * by round with its neighbours, `loosens` brings bubbles up, `clears` takes them off a face, `airs` dries a piece, `in a pot` keeps the one pressure pot, `shields` keeps
- * the air from a face.
+ * the air from a face, `bagged` is piped out of a bag, `refills`
+ * fills what it mills out first.
  */
 export type Trait =
   | 'flame'
@@ -36,7 +37,9 @@ export type Trait =
   | 'airs'
   | 'in a pot'
   | 'shields'
-  | 'tops';
+  | 'tops'
+  | 'bagged'
+  | 'refills';
 
 /** What an act takes from a cup for each cavity, ml: all that the batch asks of it. */
 export interface Draw {
@@ -49,12 +52,6 @@ export interface Pouring {
   cupId: string;
   amount: Amount;
   chamberId?: string | undefined;
-}
-
-/** A state an act needs, of a cup it draws from or of what it goes onto. */
-export interface Want {
-  state: string;
-  of: 'layer below' | { cup: string };
 }
 
 /** Minutes that need the hands, and minutes that only pass. */
@@ -131,7 +128,6 @@ export interface ActDefinition<A extends { kind: string }> {
   apply(act: A, stand: Stand, step: ActStep): Applied;
   /** Minutes for so many cavities. */
   hands(act: A, step: ActStep, count: number): Minutes;
-  wants?(act: A): Want[];
   /** What it costs to be early or late with it. */
   edges?: Edges;
   /** What of the piece never comes twice by it, in words: “how the swirl turns”. */

@@ -10,8 +10,7 @@ import type {
   Minutes,
   Naming,
   Pouring,
-  Trait,
-  Want
+  Trait
 } from './act';
 import { actSchema, type ActOf, type Fields } from './fields';
 import type { Poured } from './flowing';
@@ -36,7 +35,6 @@ interface Told<K extends string, F extends Fields> {
   words(act: ActOf<K, F>, names: Naming): ActWords;
   /** The cavity afterwards, where it is not what its cup and amount make of it. */
   apply?(act: ActOf<K, F>, stand: Stand, step: ActStep): Applied;
-  wants?(act: ActOf<K, F>): Want[];
   edges?: Edges;
   varies?: string;
   lasts?(act: ActOf<K, F>): 'levels' | 'sets';
@@ -98,7 +96,6 @@ export function defineAct<const K extends string, F extends Fields>(
     hands: (act: Act, step: ActStep, cavities: number) => handsOf(told, act, step, cavities),
     words: told.words,
     ...(told.measures ? { measures: told.measures } : {}),
-    ...(told.wants ? { wants: told.wants } : {}),
     ...(told.edges ? { edges: told.edges } : {}),
     ...(told.varies === undefined ? {} : { varies: told.varies }),
     ...(told.lasts ? { lasts: told.lasts } : {}),

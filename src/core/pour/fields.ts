@@ -10,9 +10,11 @@ export type Asked =
   | { is: 'count'; min: number; max: number }
   | { is: 'choice'; of: readonly string[] }
   | { is: 'words' }
+  | { is: 'pot' }
   | { is: 'list'; max: number }
   | { is: 'place' }
   | { is: 'path' }
+  | { is: 'outline' }
   | { is: 'chamber' }
   | { is: 'zone' }
   | { is: 'embed' };
@@ -114,6 +116,9 @@ export const words = (label: string): Field<string | undefined> => ({
   usual: undefined
 });
 
+/** A colourant of the shelf by its id, or a few words for one that is not there; may be left out. */
+export const pot = (label: string): Field<string | undefined> => ({ ...words(label), asked: { is: 'pot' } });
+
 export const place = (label = 'Where', usual: Place = MIDDLE): Field<Place> => ({
   label,
   asked: { is: 'place' },
@@ -126,6 +131,26 @@ export const path = (label: string, usual: Path): Field<Path> => ({
   asked: { is: 'path' },
   schema: Path,
   usual
+});
+
+/** A circle about the middle: an outline until one is traced. */
+export const CIRCLE: Path = {
+  closed: true,
+  points: Array.from({ length: 8 }, (_, i) => ({
+    x: Math.round(450 * Math.cos((Math.PI * i) / 4)) / 1000,
+    y: Math.round(450 * Math.sin((Math.PI * i) / 4)) / 1000
+  }))
+};
+
+/** A closed outline of three corners or more. */
+export const outline = (label: string): Field<Path> => ({
+  label,
+  asked: { is: 'outline' },
+  schema: Path.refine(
+    (p) => p.closed === true && p.points.length >= 3,
+    'needs three corners or more, closed'
+  ),
+  usual: CIRCLE
 });
 
 /** A part of the cavity by its id: a chamber of a divided one, a zone of its card, an embed that stands in it. */

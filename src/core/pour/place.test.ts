@@ -1,10 +1,11 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { copiesOf, pathLength, pathWords, placeWords } from '.';
 
 const place = fc.record({
-  x: fc.double({ min: -1, max: 1, noNaN: true }),
-  y: fc.double({ min: -1, max: 1, noNaN: true })
+  x: evenly(-1, 1),
+  y: evenly(-1, 1)
 });
 
 describe('a place', () => {
@@ -38,20 +39,15 @@ describe('a path', () => {
 
   it('is copied round the middle: every copy as far out as the first, evenly apart', () => {
     fc.assert(
-      fc.property(
-        place,
-        fc.integer({ min: 1, max: 36 }),
-        fc.double({ min: 0.2, max: 5, noNaN: true }),
-        (p, n, aspect) => {
-          const copies = copiesOf({ points: [p], round: n }, aspect).map(([q]) => q!);
-          const radius = (q: typeof p) => Math.hypot(q.x, q.y * aspect);
-          expect(copies[0]!.x).toBeCloseTo(p.x, 12);
-          expect(copies[0]!.y).toBeCloseTo(p.y, 12);
-          for (const q of copies) expect(radius(q)).toBeCloseTo(radius(p), 9);
-          const [sx, sy] = [copies.reduce((s, q) => s + q.x, 0), copies.reduce((s, q) => s + q.y, 0)];
-          if (n > 1) expect(Math.hypot(sx, sy)).toBeLessThan(1e-9);
-        }
-      )
+      fc.property(place, fc.integer({ min: 1, max: 36 }), evenly(0.2, 5), (p, n, aspect) => {
+        const copies = copiesOf({ points: [p], round: n }, aspect).map(([q]) => q!);
+        const radius = (q: typeof p) => Math.hypot(q.x, q.y * aspect);
+        expect(copies[0]!.x).toBeCloseTo(p.x, 12);
+        expect(copies[0]!.y).toBeCloseTo(p.y, 12);
+        for (const q of copies) expect(radius(q)).toBeCloseTo(radius(p), 9);
+        const [sx, sy] = [copies.reduce((s, q) => s + q.x, 0), copies.reduce((s, q) => s + q.y, 0)];
+        if (n > 1) expect(Math.hypot(sx, sy)).toBeLessThan(1e-9);
+      })
     );
   });
 

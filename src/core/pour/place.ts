@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { signedArea, type Corner } from '../pattern';
 
 const share = z.number().min(-1, 'is outside the cavity').max(1, 'is outside the cavity');
 
@@ -58,6 +59,12 @@ export function copiesOf(path: Path, aspect = 1): Place[][] {
 function turned({ x, y }: Place, by: number, aspect: number): Place {
   const [sin, cos] = [Math.sin(by), Math.cos(by)];
   return { x: x * cos - y * aspect * sin, y: (x * sin) / aspect + y * cos };
+}
+
+/** How much a closed path encloses, mm², copies included, in a cavity of these half extents, mm. */
+export function areaWithin(path: Path, half: { width: number; length: number }): number {
+  const corners = path.points.map((p): Corner => [p.x * half.width, p.y * half.length]);
+  return Math.abs(signedArea(corners)) * (path.round ?? 1);
 }
 
 /** How long a path is, mm, copies included, in a cavity of these half extents, mm. */

@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -14,6 +15,7 @@ import {
   freeze,
   inOf,
   isReady,
+  checksNow,
   openChecks,
   orderOf,
   planFromRun,
@@ -64,11 +66,23 @@ describe('before the first drop', () => {
     for (const n of knobs.computed.needs) expect(more.some((m) => m.startsWith(n.name))).toBe(true);
   });
 
+  it('another pair of hands is asked for where two others are being poured, and before all else', () => {
+    expect(checksNow(prepare, ['Rockpool'])).toEqual(prepare.checks);
+    const [another, ...rest] = checksNow(prepare, ['Rockpool', 'Sluice']);
+    expect(rest).toEqual(prepare.checks);
+    expect(another!.words).toBe('Another pair of hands has Rockpool or Sluice');
+    const ticked = fold(knobs, [event({ type: 'ticked', check: another!.id }, 1)]).ticked;
+    expect(openChecks([another!], ticked)).toEqual([]);
+    expect(openChecks([another!], new Set())).toHaveLength(1);
+  });
+
   it('what is ticked is closed, and undoing opens it again', () => {
     const tick = event({ type: 'ticked', check: 'level' }, 1);
-    expect(openChecks(prepare, fold(knobs, [tick]).ticked).map((c) => c.id)).not.toContain('level');
+    expect(openChecks(checksNow(prepare, []), fold(knobs, [tick]).ticked).map((c) => c.id)).not.toContain(
+      'level'
+    );
     const undone = [tick, event({ type: 'undone', event: tick.id }, 2)];
-    expect(openChecks(prepare, fold(knobs, undone).ticked)).toHaveLength(7);
+    expect(openChecks(checksNow(prepare, []), fold(knobs, undone).ticked)).toHaveLength(7);
   });
 });
 
@@ -205,7 +219,7 @@ describe('the books of a run', () => {
         fc.record({
           kind: fc.constantFrom('rewetted', 'spilled', 'topped', 'misplaced'),
           cup: fc.constantFrom(...cups),
-          grams: fc.double({ min: 0.01, max: 0.3, noNaN: true }),
+          grams: evenly(0.01, 0.3),
           after: fc.nat(frozen.tasks.length - 1)
         }),
         { maxLength: 12 }

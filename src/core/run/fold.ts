@@ -94,7 +94,10 @@ const HAPPENS: { [K in Exclude<RunEvent, { task: string }>['type']]?: (f: Foldin
   ticked: (f, e) => f.ticked.add(e.check),
   room: (f, e) => (f.room = { celsius: e.celsius, at: e.at }),
   replanned: replan,
-  pictured: (f, e) => f.photos.push({ id: e.photo, at: e.at, stage: e.stage }),
+  // A photo that was sent again after a lost answer is the same photo.
+  pictured: (f, e) => {
+    if (!f.photos.some((p) => p.id === e.photo)) f.photos.push({ id: e.photo, at: e.at, stage: e.stage });
+  },
   note: (f, e) => f.notes.push({ id: e.id, at: e.at, text: e.text, problem: false }),
   problem: (f, e) => f.notes.push({ id: e.id, at: e.at, text: e.text, problem: true }),
   conducts: (f, e) => (f.conductor = e.device),

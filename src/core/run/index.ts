@@ -15,7 +15,7 @@ export { clocksOf, type Clock } from './clocks';
 export { gateOpening, waitsForLayer, type GateOpening } from './gate';
 export { factsOf, type Fact } from './actuals';
 export { standingOf, thinners, waysOut, type Standing, type WaysOut } from './ways';
-export { openChecks, ROOM_CHECK } from './preflight';
+export { checksNow, openChecks, ROOM_CHECK } from './preflight';
 export { demouldFromNow, paceOf, pourUntilNow, refitGate, type Moved } from './refit';
 export { booksOf, stillFrom, type MixBooks } from './books';
 export { couldDo, type CouldDo } from './could-do';

@@ -107,6 +107,28 @@ const room = (plan: Plan): Check => ({
   more: [`planned for ${plan.bench.roomCelsius} °C; the windows follow what it really is`]
 });
 
+/** Pours that one pair of hands keeps in sight at once. */
+const MOST_AT_ONCE = 2;
+
+/**
+ * What is ticked before a run's first drop: the checks it was begun with, and another pair of hands where as many others are
+ * being poured as one pair keeps in sight. @param pouring names of the others
+ */
+export function checksNow(
+  { checks = [] }: Extract<Task, { kind: 'prepare' }>,
+  pouring: readonly string[]
+): readonly Check[] {
+  if (pouring.length < MOST_AT_ONCE) return checks;
+  const another = {
+    id: 'another-pair',
+    words: `Another pair of hands has ${pouring.join(' or ')}`,
+    more: [
+      'two pours at once are as many as one pair keeps in sight; otherwise pour one of them to its end first'
+    ]
+  };
+  return [another, ...checks];
+}
+
 /** Checks that are still open before a run's first drop. */
-export const openChecks = (task: Extract<Task, { kind: 'prepare' }>, ticked: ReadonlySet<string>): Check[] =>
-  (task.checks ?? []).filter((c) => !ticked.has(c.id));
+export const openChecks = (checks: readonly Check[], ticked: ReadonlySet<string>): Check[] =>
+  checks.filter((c) => !ticked.has(c.id));

@@ -83,6 +83,12 @@ describe('a photo', () => {
       event({ type: 'pictured', photo: 'photo-000001', stage: 'layer 1 as poured' }, 90)
     ];
     expect(worthAPhoto(fold(taken), gate)).toBeUndefined();
+    // Told twice, because an answer was lost, it is one photo.
+    const twice = [
+      ...taken,
+      event({ type: 'pictured', photo: 'photo-000001', stage: 'layer 1 as poured' }, 95)
+    ];
+    expect(fold(twice).photos).toHaveLength(1);
     expect(fold(taken).photos).toEqual([
       { id: 'photo-000001', at: T0 + 90 * MINUTE, stage: 'layer 1 as poured' }
     ]);

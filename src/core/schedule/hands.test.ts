@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { busyMinutes, cavitiesInHand, foldedAxis, RESERVE } from '.';
@@ -13,7 +14,7 @@ describe('what one pair of hands can do', () => {
   });
 
   it('fits, and one cavity more would not', () => {
-    const minutes = fc.double({ min: 0.1, max: 60, noNaN: true });
+    const minutes = evenly(0.1, 60);
     fc.assert(
       fc.property(minutes, minutes, minutes, minutes, (window, mix, colouring, each) => {
         const n = cavitiesInHand(window, mix, colouring, each);

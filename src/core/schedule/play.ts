@@ -148,14 +148,19 @@ function pour(p: Playing, item: Extract<SequenceItem, { kind: 'pour' }>): void {
     p.problems.push(pastWindow(mix.name, window, p.now, stepId));
   }
   p.steps.set(stepId, p.now);
-  settle(p, strandId, own.depth, mix.material);
+  settle(p, { strandId, stepId }, own.depth, mix.material);
 }
 
 const groupOf = (p: Playing, strandId: string) =>
   p.timing.strands.find((s) => s.id === strandId)?.groupId ?? strandId;
 
 /** Something new lies in a strand: its age begins, and its way to firm. */
-function settle(p: Playing, strandId: string, depth: number, material: Material): void {
+function settle(
+  p: Playing,
+  { strandId, stepId }: { strandId: string; stepId: string },
+  depth: number,
+  material: Material
+): void {
   const before = p.strands.get(strandId);
   const at = p.now;
   // The data sheet's hours are the floor; a thin layer in a cool room may need longer.
@@ -169,7 +174,9 @@ function settle(p: Playing, strandId: string, depth: number, material: Material)
   // A layer more of the same material takes the late edge along; another material keeps its own.
   const other = before && before.material.baseId !== material.baseId ? before.late : Infinity;
   p.strands.set(strandId, {
-    first: before?.first ?? at,
+    // The first casting is poured up once its last step is done there, however many layers came before.
+    first: before?.steps.get(stepId) ?? at,
+    steps: new Map([[stepId, at], ...(before?.steps ?? [])]),
     at,
     depth,
     material,

@@ -4,7 +4,10 @@ import type { Indexed, Material } from './timing';
 
 /** What is known of a strand of cavities as the score goes on. */
 export interface StrandTime {
+  /** When the first casting of it was poured up, as far as this step. */
   first: number;
+  /** When each step was first poured in it. */
+  steps: ReadonlyMap<string, number>;
   at: number;
   depth: number;
   material: Material;

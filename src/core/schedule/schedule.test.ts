@@ -1,3 +1,4 @@
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -11,13 +12,10 @@ const scoreOf = (plan: Plan) => computePlan(plan, cards).score;
 
 describe('the folded axis', () => {
   const spans = fc
-    .array(
-      fc.tuple(fc.double({ min: 0, max: 500, noNaN: true }), fc.double({ min: 0.5, max: 30, noNaN: true })),
-      {
-        minLength: 1,
-        maxLength: 10
-      }
-    )
+    .array(fc.tuple(evenly(0, 500), evenly(0.5, 30)), {
+      minLength: 1,
+      maxLength: 10
+    })
     .map((pairs) => pairs.map(([from, long]) => ({ from, to: from + long })));
 
   it('keeps time in order, work to scale, and folds only long waits', () => {

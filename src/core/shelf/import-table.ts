@@ -4,6 +4,7 @@ import { Scale } from '../dosing';
 import { Colourant } from '../material';
 import { fail, ok, type Problem, type Result } from '../problem';
 import { problemsOf } from '../validate';
+import { unmarked } from './formula';
 import { Lot } from './lot';
 import { Vessel } from './vessel';
 
@@ -217,7 +218,7 @@ function cellOf(field: TableField, cell: string): unknown {
       return Number.isNaN(time) ? undefined : time;
     }
     case 'text':
-      return cell;
+      return unmarked(cell);
   }
 }
 

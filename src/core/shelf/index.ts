@@ -1,4 +1,6 @@
 export { startingLibrary } from './library';
+export { tableOf } from './export-table';
+export { FORMULA } from './formula';
 export { landed, Lot } from './lot';
 export {
   entriesOf,

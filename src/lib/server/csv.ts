@@ -1,10 +1,7 @@
 import Papa from 'papaparse';
 import type { Piece } from '$core/inspect';
+import { FORMULA } from '$core/shelf';
 import type { Run, RunRow } from './database';
-
-/** What a spreadsheet may take for a formula: it begins with a sign of one, or with a control character before one. */
-// eslint-disable-next-line no-control-regex -- control characters are what is looked for
-const FORMULA = /^[\s\u0000-\u001f\u007f]*[=+\-@]|^[\u0000-\u001f\u007f]/;
 
 /** The columns of the record's CSV, in order; documented in docs/formats/record-csv.md. */
 const RECORD_COLUMNS = [

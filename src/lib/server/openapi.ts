@@ -339,6 +339,17 @@ export function openapi() {
           responses: { ...answer('Its id and size.', { type: 'object' }, '201'), ...refused }
         }
       },
+      '/api/v1/plans/{id}/photos': {
+        parameters: [id],
+        post: {
+          summary: 'Keep a picture to trace regions over: the plan names it as `tracing.photo`',
+          requestBody: {
+            required: true,
+            content: { 'image/*': { schema: { type: 'string', format: 'binary' } } }
+          },
+          responses: { ...answer('Its id and size.', { type: 'object' }, '201'), ...refused }
+        }
+      },
       '/api/v1/photos/{id}': {
         parameters: [id],
         get: {
@@ -408,6 +419,13 @@ export function openapi() {
             ...answer('Its columns, and each row as a card or its problems.', { type: 'object' }),
             ...refused
           }
+        }
+      },
+      '/api/v1/tables/{kind}.csv': {
+        parameters: [{ name: 'kind', in: 'path', required: true, schema: { enum: [...TABLE_KINDS] } }],
+        get: {
+          summary: 'Cards of a kind as a table, with the columns by which it is read again',
+          responses: { '200': { description: 'The table.', content: { 'text/csv': {} } } }
         }
       },
       '/api/v1/record.csv': {

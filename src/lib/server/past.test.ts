@@ -11,7 +11,17 @@ import { AnyEvent, type FrozenRun } from '$core/run';
 import type { Lot } from '$core/shelf';
 import { addEvents, openStore, saveCard, savePiece, savePlan, startRun, type Store } from './database';
 import { USUAL_WAYS } from '$core/ways';
-import { forgetAll, forgetRun, keepAllTellings, mouldHistory, pastOf, pastsOf, stock, taught } from './past';
+import {
+  forgetAll,
+  forgetRun,
+  keepAllTellings,
+  mouldHistory,
+  pastOf,
+  pastsOf,
+  pointsOf,
+  stock,
+  taught
+} from './past';
 import { keepWays } from './ways';
 
 const TODAY = Date.UTC(2026, 5, 1, 12);
@@ -184,6 +194,36 @@ describe('what the record knows', () => {
     expect((await pastOf(store.db, tideline, TODAY)).uses!.length).toBeLessThan(before.uses!.length);
     for (const run of runs) await forgetRun(store, run.id);
     expect(await pastOf(store.db, tideline, TODAY)).toEqual(before);
+  });
+
+  it('tells charts how far each cup was dosed, and the colours measured on its pieces', async () => {
+    await keep(runs);
+    const run = runs.find((r) => r.frozen.file.plan.id === tideline.id && r.finishedAt)!;
+    const { cups } = run.frozen.computed;
+    const piece = run.pieces[0]!;
+    const measured = [{ cupId: cups[0]!.cupId, colour: '#405060', as: 'as finished' as const }];
+    await savePiece(store, run.id, { ...piece, measured }, 99);
+    const point = (await pointsOf(store.db)).find((p) => p.runId === run.id)!;
+    expect(point.measured).toEqual(measured);
+    expect((await pointsOf(store.db)).filter((p) => p.measured)).toHaveLength(1);
+    // By hand: what was weighed of each pot over what was planned of it, all of a cup together.
+    const sums = (cupId: string) => {
+      const own = run.frozen.tasks.flatMap((t) =>
+        t.kind === 'weigh' && t.cupId === cupId && !t.part ? [[t.id, t.grams] as const] : []
+      );
+      const weighed = (id: string) =>
+        run.events.reduce((s, e) => s + (e.type === 'weighed' && e.task === id ? e.grams : 0), 0);
+      const sum = (of: (id: string, grams: number) => number) =>
+        own.reduce((s, [id, grams]) => s + of(id, grams), 0);
+      return [sum(weighed), sum((_, grams) => grams)] as const;
+    };
+    for (const dose of point.doses!) {
+      const [actual, planned] = sums(dose.cupId);
+      // Percentages are of what is in the cup, so a part that ran over moves them too.
+      expect(dose.off).toBeCloseTo(actual / planned - 1, 1);
+      expect(cups.find((c) => c.cupId === dose.cupId)!.looks.own.hex).toBe(dose.finished);
+    }
+    expect(point.doses!.length).toBeGreaterThan(1);
   });
 
   it('is left out where the workshop has switched it off, and stands in the list all the same', async () => {

@@ -4,6 +4,7 @@ import type { Grade, RunPoint } from '$core/inspect';
 import { acts } from '$core/pour';
 import type { Past, Plan, Shelf } from '$core/plan';
 import {
+  factsOf,
   foldRun,
   handTimesOf,
   learnedHands,
@@ -34,7 +35,9 @@ import {
   keptTellings,
   listCards,
   listRuns,
+  measuredByRun,
   readRuns,
+  runsNow,
   untoldRuns,
   type Db,
   type Run,
@@ -65,27 +68,61 @@ interface Told {
 }
 
 /** Raised whenever a finished run would tell something else than before: what was kept is then told anew. */
-const TOLD_BY = 2;
+const TOLD_BY = 3;
 
 /** A run that is finished never changes what it tells; one that goes on is folded anew. */
 const told = new Map<string, Told>();
 let kept = false;
+/** Rises with every change of what is told, so that what was reckoned from it is known to be old. */
+let version = 0;
 
+function learn(id: string, telling: Told): void {
+  told.set(id, telling);
+  version++;
+}
+
+/** What all runs tell, latest first: those that are finished, and those that go on. */
 async function tellings(db: Db): Promise<Told[]> {
+  const { finished, open } = await tellingsApart(db);
+  return latestFirst([...open, ...finished]);
+}
+
+/** The same apart; the finished ones are the same list as long as none is added. */
+async function tellingsApart(db: Db): Promise<{ finished: readonly Told[]; open: Told[] }> {
   if (!kept) {
-    for (const [id, body] of await keptTellings(db, TOLD_BY)) told.set(id, JSON.parse(body) as Told);
+    for (const [id, body] of await keptTellings(db, TOLD_BY)) learn(id, JSON.parse(body) as Told);
     kept = true;
   }
-  const rows = await listRuns(db);
-  const unknown = rows.filter((r) => !r.finishedAt || !told.has(r.id)).map((r) => r.id);
-  const fresh = new Map<string, Told>();
-  const { good } = await readRuns(db, unknown);
-  for (const run of good) {
-    const telling = readTelling(run, await eventsOf(db, run.id));
-    fresh.set(run.id, telling);
-    if (run.finishedAt) told.set(run.id, telling);
-  }
-  return rows.flatMap((r) => fresh.get(r.id) ?? told.get(r.id) ?? []);
+  const { count, open } = await runsNow(db);
+  if (count - open.length !== told.size || open.some((id) => told.has(id))) await toldAnew(db);
+  const { good } = await readRuns(db, open);
+  const going = await Promise.all(good.map(async (run) => readTelling(run, await eventsOf(db, run.id))));
+  return { finished: finishedNow(), open: going };
+}
+
+/** In one order however they came to be told, so that sums are the same to the last digit. */
+const latestFirst = (all: Told[]): Told[] => all.sort((a, b) => b.point.at - a.point.at);
+
+let listed: { version: number; all: readonly Told[] } = { version: -1, all: [] };
+function finishedNow(): readonly Told[] {
+  if (listed.version !== version) listed = { version, all: latestFirst([...told.values()]) };
+  return listed.all;
+}
+
+/** Learns what is not told yet and forgets what is gone. */
+async function toldAnew(db: Db): Promise<void> {
+  const rows = (await listRuns(db)).filter((r) => r.finishedAt !== null);
+  const there = new Set(rows.map((r) => r.id));
+  for (const id of told.keys())
+    if (!there.has(id)) {
+      told.delete(id);
+      version++;
+    }
+  const { good } = await readRuns(
+    db,
+    rows.flatMap((r) => (told.has(r.id) ? [] : [r.id]))
+  );
+  for (const run of good) learn(run.id, readTelling(run, await eventsOf(db, run.id)));
 }
 
 /** Runs that are told in one go, so that whoever asks meanwhile is answered between. */
@@ -99,7 +136,7 @@ export async function keepAllTellings(store: Store): Promise<void> {
     const bodies = [];
     for (const run of good) {
       const telling = readTelling(run, await eventsOf(store.db, run.id));
-      told.set(run.id, telling);
+      learn(run.id, telling);
       bodies.push({ runId: run.id, body: JSON.stringify(telling) });
     }
     await keepTellings(store, TOLD_BY, bodies);
@@ -109,12 +146,14 @@ export async function keepAllTellings(store: Store): Promise<void> {
 
 /** Forgets what a run told, when something is added to it after its finish. */
 export async function forgetRun(store: Store, runId: string): Promise<void> {
+  version++;
   if (told.delete(runId) || kept) await forgetTelling(store, runId);
 }
 
 /** Forgets everything: another database is in place. */
 export const forgetAll = () => {
   told.clear();
+  version++;
   kept = false;
 };
 
@@ -147,11 +186,25 @@ function pointOf(run: Run, state: ReturnType<typeof foldRun>): Omit<RunPoint, 'g
     kinds: [...kinds].filter((k) => SHAPES.has(acts.find(k)?.group ?? '')),
     hands: handTimesOf(run.frozen, state),
     gels: gelsOf(run, state),
+    doses: dosesOf(run, state),
     ...(run.frozen.computed.cost ? { cost: run.frozen.computed.cost.total } : {}),
     ...(out?.task.kind === 'demould' && zero !== undefined
       ? { demould: { after: (out.doneAt! - zero) / 60_000, from: out.task.from, to: out.task.to } }
       : {})
   };
+}
+
+/** Of each cup whose colour was weighed, how far that is from plan in all, and the colours it was planned to have. */
+function dosesOf(run: Run, state: ReturnType<typeof foldRun>): NonNullable<RunPoint['doses']> {
+  const facts = factsOf(run.frozen.computed, state).filter((f) => f.unit === '%' && f.actual !== undefined);
+  return run.frozen.computed.cups.flatMap((cup) => {
+    const ids = new Set(cup.mixes.map((m) => `percent:${m.mixId}:`));
+    const own = facts.filter((f) => [...ids].some((id) => f.id.startsWith(id)));
+    const planned = own.reduce((s, f) => s + f.planned, 0);
+    if (!(planned > 0)) return [];
+    const off = own.reduce((s, f) => s + f.actual!, 0) / planned - 1;
+    return [{ cupId: cup.cupId, cup: cup.name, off, poured: cup.looks.cup.hex, finished: cup.looks.own.hex }];
+  });
 }
 
 /** When a layer was told to have gelled or set, minutes after its pour, and how warm the room was, °C. */
@@ -204,15 +257,11 @@ export const pastOf = async (db: Db, plan: Plan, today: number): Promise<Past> =
 
 /** What the record knows, for several plans at once: the record is read once. */
 export async function pastsOf(db: Db, plans: readonly Plan[], today: number): Promise<Past[]> {
-  const [all, grades, lots, ways] = await Promise.all([
-    tellings(db),
-    gradesByPlan(db),
-    listCards(db, 'lots'),
-    keptWays(db)
-  ]);
+  const [lots, grades, ways] = await Promise.all([listCards(db, 'lots'), gradesByPlan(db), keptWays(db)]);
   const off = new Set(ways?.unlearned);
-  const { clings, hands, ...rest } = commonPast(all, lots, today);
+  const { clings, hands, ...rest } = await commonPast(db, lots);
   const common = {
+    today,
     ...rest,
     ...(clings && !off.has('clings') ? { clings } : {}),
     ...(hands && !off.has('hands') ? { hands } : {})
@@ -243,15 +292,24 @@ export async function taught(db: Db): Promise<Taught> {
   };
 }
 
-/** What the record knows whatever is planned. */
-function commonPast(all: readonly Told[], lots: readonly Lot[], today: number): Past {
+/** What the record knows whatever is planned, and of which record and lots. */
+let common: { of: string; past: Omit<Past, 'today'> } | undefined;
+
+/** What the record knows whatever is planned: worked out once for the same runs and lots. */
+async function commonPast(db: Db, lots: readonly Lot[]): Promise<Omit<Past, 'today'>> {
+  const { finished, open } = await tellingsApart(db);
+  const of = `${version} ${JSON.stringify(open)} ${JSON.stringify(lots)}`;
+  if (common?.of !== of) common = { of, past: pastFrom(latestFirst([...open, ...finished]), lots) };
+  return common.past;
+}
+
+function pastFrom(all: readonly Told[], lots: readonly Lot[]): Omit<Past, 'today'> {
   const clings = clingsOf(all);
   const hands = learnedHands(all.flatMap((t) => t.hands));
   const lastColours = new Map<string, { colour: string; name: string; dye: boolean }>();
   for (const use of all.flatMap((t) => t.moulds).sort((a, b) => a.at - b.at))
     lastColours.set(use.mouldId, { colour: use.colour, name: use.colourName, dye: use.dye });
   return {
-    today,
     ...(clings.size ? { clings } : {}),
     ...(hands.size ? { hands } : {}),
     lastColours,
@@ -292,7 +350,8 @@ async function allUses(db: Db): Promise<Use[]> {
 
 /** What is left of every lot, runs taken off. */
 export async function stock(db: Db, shelf: Shelf, today: number): Promise<LotLeft[]> {
-  return stockOf(shelf.lots, await allUses(db), today);
+  const { uses = [] } = await commonPast(db, shelf.lots);
+  return stockOf(shelf.lots, uses, today);
 }
 
 /** A lot with what is left of it, every movement of it, and how fast it goes. */
@@ -314,6 +373,13 @@ export async function lotBooks(db: Db, shelf: Shelf, today: number): Promise<Lot
 
 /** Every run as the record's charts show it, with the grades of its pieces. */
 export async function pointsOf(db: Db): Promise<RunPoint[]> {
-  const [all, grades] = await Promise.all([tellings(db), gradesByRun(db)]);
-  return all.map(({ point }) => ({ ...point, grades: (grades.get(point.runId) ?? []) as Grade[] }));
+  const [all, grades, measured] = await Promise.all([tellings(db), gradesByRun(db), measuredByRun(db)]);
+  return all.map(({ point }) => {
+    const own = measured.get(point.runId);
+    return {
+      ...point,
+      ...(own ? { measured: own } : {}),
+      grades: (grades.get(point.runId) ?? []) as Grade[]
+    };
+  });
 }

@@ -15,7 +15,7 @@
     cups,
     showFace,
     width = 360,
-    height = 230,
+    height: most = 230,
     vision = 'everyone'
   }: {
     group: ComputedGroup;
@@ -35,11 +35,13 @@
 
   const widest = $derived(Math.max(...group.profile.map(([, w]) => w)));
   const scale = $derived(
-    Math.min((width - LEFT - RIGHT - 2 * WALL) / (2 * widest), (height - TOP - BOTTOM - WALL) / group.depth)
+    Math.min((width - LEFT - RIGHT - 2 * WALL) / (2 * widest), (most - TOP - BOTTOM - WALL) / group.depth)
   );
   const middle = $derived(LEFT + WALL + (width - LEFT - RIGHT - 2 * WALL) / 2);
   // A flat piece sits lower, so that the labels of its layers have room above and below it.
   const needs = $derived(group.layers.length * 27);
+  // And takes no more room than it needs for either.
+  const height = $derived(Math.min(most, Math.max(group.depth * scale, needs) + TOP + BOTTOM + WALL));
   const base = $derived(
     Math.min(
       height - BOTTOM - WALL,

@@ -3,8 +3,18 @@
   their colours; a place of it can be asked what it is and how it came there.
 -->
 <script lang="ts">
-  import type { Finish, Vision } from '$core/colour';
-  import type { ComputedCup, ComputedGroup, Face, Part, Picture, Plan, Shelf, Told } from '$core/plan';
+  import type { Vision } from '$core/colour';
+  import type {
+    ComputedCup,
+    ComputedGroup,
+    Face,
+    Part,
+    Picture,
+    Plan,
+    Shelf,
+    Showing,
+    Told
+  } from '$core/plan';
   import { PatternWork } from '$lib/pattern-work.svelte';
   import { onDestroy } from 'svelte';
   import { inkOn } from './ink';
@@ -22,7 +32,7 @@
     part,
     size = 512,
     vision = 'everyone',
-    finish,
+    showing,
     marks = [],
     letters = true,
     asked = $bindable(),
@@ -43,7 +53,7 @@
     size?: number;
     vision?: Vision;
     /** Dry when absent. */
-    finish?: Finish | undefined;
+    showing?: Showing | undefined;
     marks?: readonly Mark[];
     letters?: boolean;
     /** The place that is asked about, shares of the whole picture; moved by arrow keys or by a tap. */
@@ -62,7 +72,7 @@
     seed,
     until,
     face,
-    how: { size, vision, part, finish }
+    how: { size, vision, part, showing }
   });
   $effect(() => work.draw(look));
   $effect(() => {

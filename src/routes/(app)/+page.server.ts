@@ -3,13 +3,15 @@ import { openOrders } from '$lib/server/orders';
 import { dueOf } from '$core/run';
 import {
   eventsOf,
-  listLessons,
+  latestLessons,
   openRuns,
   readPlans,
   readRuns,
   recentPieces,
   wholeShelf
 } from '$lib/server/database';
+import { offersOf, planOfOffer } from '$core/plan';
+import { newId } from '$lib/id';
 import { toReorder } from '$core/shelf';
 import { pastsOf, stock } from '$lib/server/past';
 import { store } from '$lib/server/store';
@@ -73,12 +75,24 @@ export const load = async ({ request }) => {
     plans: remaining.map((plan, i) => ({ plan, past: pasts[i]! })),
     shelf
   });
-  const lessons = (await listLessons(db)).slice(-3).reverse();
+  const lessons = await latestLessons(db, 3);
+  const left = await stock(db, shelf, Date.now());
   return {
     /** How figures could read here, while nobody has said. */
     proposed: kept ? undefined : proposedWays(request),
     short,
-    low: toReorder(await stock(db, shelf, Date.now())).filter((l) => !short.some((s) => s.key === l.key)),
+    /** What is left and enough for a piece, each with the plan that pours it. */
+    offers: offersOf(
+      left,
+      shelf,
+      plans.good.map((p) => p.plan)
+    )
+      .slice(0, 3)
+      .flatMap((offer) => {
+        const plan = planOfOffer(offer, left, shelf, newId());
+        return plan ? [{ ...offer, plan }] : [];
+      }),
+    low: toReorder(left).filter((l) => !short.some((s) => s.key === l.key)),
     next: next.filter((n) => !n.stopped).slice(0, 4),
     lessons: lessons.map(({ id, runId, text }) => ({ id, runId, text })),
     going,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { counted } from '$core/quantity';
   import BrokenList from '$lib/ui/BrokenList.svelte';
   import { newId } from '$lib/id';
   import { onMount } from 'svelte';
@@ -43,7 +44,10 @@
   async function begin() {
     // The core comes when a plan is begun: the bench opens without it.
     const { newPlan } = await import('$core/plan');
-    const plan = newPlan(newId(), 'New pour', data.shelf);
+    await planIt(newPlan(newId(), 'New pour', data.shelf));
+  }
+
+  async function planIt(plan: { id: string }) {
     const made = await send('POST', '/plans', plan);
     if (made.ok) await goto(`/plans/${plan.id}`);
     else problems = made.problems;
@@ -147,7 +151,7 @@
                   <strong class="block">{plan.name}</strong>
                   <span class="text-[0.9rem] text-ink-2">
                     {plan.good === undefined
-                      ? `${plan.pieces} pieces`
+                      ? counted(plan.pieces, 'piece')
                       : `${plan.good} good still wanted, ${plan.turns} turn${plan.turns === 1 ? '' : 's'}`}
                     {#if plan.short.length}<span class="text-ochre">· short of {plan.short.join(', ')}</span
                       >{/if}
@@ -202,6 +206,22 @@
             </li>
           {/if}
         </ul>
+        {#if data.offers.length}
+          <h2 class="mt-8 text-[1.35rem]">Enough is left for</h2>
+          <ul class="ruled mt-2" data-testid="offers">
+            {#each data.offers as offer (offer.lotId)}
+              <li class="flex items-center gap-3 py-2.5">
+                <span class="min-w-0 flex-1">
+                  <strong>{counted(offer.pieces, 'piece')} of terrazzo, {offer.mouldName}</strong>
+                  <span class="block text-[0.9rem] text-ink-2"
+                    >{mass(offer.grams)} of the {mass(offer.left)} of {offer.name}</span
+                  >
+                </span>
+                <button class="button" onclick={() => planIt(offer.plan)}>Plan it</button>
+              </li>
+            {/each}
+          </ul>
+        {/if}
       </section>
 
       <section aria-label="Made lately">

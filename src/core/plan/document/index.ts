@@ -5,6 +5,6 @@ export { Group, type Variation } from './group';
 export { Ref } from '../../id';
 export { Mix } from './mix';
 export type { Past } from './past';
-export { PlanDocument, poursOf, type Bench, type Plan } from './plan';
+export { PlanDocument, poursOf, type Bench, type Plan, type Tracing } from './plan';
 export { Shelf, shelfOf } from './shelf';
 export { AnyAct, Step } from './step';

@@ -26,6 +26,8 @@ const Bench = z.object({
       cling: z.number().min(0).max(0.5),
       /** Grams lost in each vessel; what the vessel's own card says when absent. */
       vessel: z.number().min(0).max(500).optional(),
+      /** Grams that stay in a piping bag and its tip; the usual when absent. */
+      bag: z.number().min(0).max(200).optional(),
       /** Typed by the maker; otherwise the record's median wins where there is one. */
       typed: z.boolean().optional(),
       /** Mixed on top where a pour cannot be repeated, as a share of what is needed; the remix risk when absent. */
@@ -59,6 +61,22 @@ const Day = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2026-12-24')
   .refine((day) => !Number.isNaN(Date.parse(day)), 'is no day of the calendar');
+
+/** A picture under the drawing of the cavity, to trace outlines over. */
+const Tracing = z.object({
+  /** The picture's id. */
+  photo: Ref,
+  /** Of the picture, pixels. */
+  width: z.number().int().positive().max(20_000),
+  height: z.number().int().positive().max(20_000),
+  /** Where its middle lies over the open face, as a place, and how wide it is as a share of the cavity's width. */
+  x: z.number().min(-2).max(2).default(0),
+  y: z.number().min(-2).max(2).default(0),
+  wide: z.number().min(0.05, 'is too small to trace').max(8, 'is too large to trace').default(1),
+  /** Turned to the left, degrees. */
+  turned: z.number().min(-180).max(180).default(0)
+});
+export type Tracing = z.infer<typeof Tracing>;
 
 /** A plan as it is stored and exchanged, version 2. Acts are read by their own definitions: see `readPlan`. */
 export const PlanDocument = z
@@ -98,6 +116,9 @@ export const PlanDocument = z
       )
       .max(60)
       .optional(),
+    tracing: Tracing.optional(),
+    /** What it was made from: a pour that is repeated, and its plan, or a plan that was copied. */
+    madeFrom: z.object({ plan: Ref.optional(), run: Ref.optional() }).optional(),
     bench: Bench
   })
   .superRefine((plan, ctx) => {

@@ -5,8 +5,12 @@ import { layerState } from '../../cure';
 import { withEmbeds, cavityOf } from '../../mould';
 import type { Found } from '../../problem';
 import type { ComputedCup } from '../computed';
+import { rimOf } from '../cavity-prism';
 import { freshId } from '../fresh-id';
+import { applyEdit } from '../../edit';
+import type { Plan } from '../document';
 import { lightness } from '../order';
+import { withSecondBatch } from '../second-batch';
 import type { FilledStrand } from '../fill';
 import type { ResolvedPlan } from '../resolve';
 
@@ -25,8 +29,21 @@ export function pourProblems(
 ): Found[] {
   return filled.flatMap((f) => {
     const sequence = sequenceOf(plan, f, score, cups);
-    return POUR_RULES.flatMap((rule) => rule(sequence));
+    return POUR_RULES.flatMap((rule) => rule(sequence)).map((found) => batched(plan.plan, found));
   });
+}
+
+/** A pour that is put off for days is made from a second batch: its first has set by then. */
+function batched(plan: Plan, found: Found): Found {
+  if (found.code !== 'refilled-soft') return found;
+  const stepId = found.path.split('/').at(-1)!;
+  const tries = (found.tries ?? []).flatMap((t) => {
+    const value = withSecondBatch(applyEdit(plan, t.edit), new Set([stepId]));
+    return value
+      ? [t, { words: `${t.words}, and mix a second batch for it`, edit: { path: [], value } }]
+      : [t];
+  });
+  return { ...found, tries };
 }
 
 function sequenceOf(
@@ -40,6 +57,7 @@ function sequenceOf(
   const states = first?.behaviour.states.map((s) => s.state) ?? [];
   const apart = first ? layerState(first.base) : '';
   const window = score.demould.find((d) => d.groupId === strand.group.id);
+  const cavity = cavityOf(strand.kind, '');
   return {
     plan: plan.plan,
     name: strand.name,
@@ -47,7 +65,9 @@ function sequenceOf(
     steps: stepsIn(plan, strand.id, strand, score),
     material: first?.base.kind,
     finish: strand.mould.finish,
-    depth: cavityOf(strand.kind, '').depth,
+    depth: cavity.depth,
+    capacity: cavity.capacity,
+    half: rimOf(strand.kind.shape, cavity.geometry.areaAt(cavity.depth)).half,
     embeds: strand.group.embeds ?? [],
     apart,
     carries:

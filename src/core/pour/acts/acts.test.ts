@@ -1,3 +1,4 @@
+import { evenly } from '../../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
@@ -70,7 +71,7 @@ describe('every act', () => {
       fc.property(
         fc.constantFrom(...pouring),
         fc.constantFrom(dome, box),
-        fc.double({ min: 0.01, max: 0.5, noNaN: true }),
+        evenly(0.01, 0.5),
         (a, kind, share) => {
           const stand = standIn(kind);
           const act = a.changed(a.fresh('foam'), { amount: { kind: 'share', of: share } });

@@ -8,6 +8,7 @@ import { swirl, type Swirl } from './swirl';
 import { chamber, type Chamber } from './chamber';
 import { column, type Column } from './column';
 import { coat, type Coat } from './coat';
+import { region, type Region } from './region';
 import { top, type Top } from './top';
 import { drag, type Drag } from './drag';
 import { blow, type Blow } from './blow';
@@ -52,6 +53,7 @@ export const acts = new ActRegistry()
   .add(chamber)
   .add(column)
   .add(coat)
+  .add(region)
   .add(top)
   .add(drag)
   .add(blow)
@@ -96,6 +98,7 @@ export type Act =
   | Chamber
   | Column
   | Coat
+  | Region
   | Top
   | Drag
   | Blow

@@ -7,6 +7,8 @@ import { dragBelowGel } from './drag-below-gel';
 import { glueBeforeSeal } from './glue-before-seal';
 import { sealedWet } from './sealed-wet';
 import { milledSoft } from './milled-soft';
+import { refilledDeep } from './refilled-deep';
+import { refilledSoft } from './refilled-soft';
 import { dustLate } from './dust-late';
 import { dustOnMatte } from './dust-on-matte';
 import { settles } from './settles';
@@ -24,6 +26,8 @@ export const POUR_RULES: readonly Rule[] = [
   glueBeforeSeal,
   sealedWet,
   milledSoft,
+  refilledSoft,
+  refilledDeep,
   dustLate,
   dustOnMatte,
   settles,

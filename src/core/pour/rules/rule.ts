@@ -44,6 +44,9 @@ export interface Sequence {
   finish: 'gloss' | 'satin' | 'matte';
   /** Of the cavity, mm. */
   depth: number;
+  /** Of one cavity, ml, and half its rim's extent, mm: to the right, and away. */
+  capacity: number;
+  half: { width: number; length: number };
   embeds: readonly Embed[];
   /** The state that keeps the next layer apart, and the one before it, which carries a weight. */
   apart: string;

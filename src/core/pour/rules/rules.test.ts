@@ -16,6 +16,7 @@ import {
   splitAll
 } from '../../plan';
 import { pourAlone } from '../../plan/plans.testing';
+import { acts } from '../acts';
 import { TECHNIQUES } from '../techniques';
 
 const rockpool = pourAlone(demo.rockpool);
@@ -219,6 +220,55 @@ describe('after the pour', () => {
         : s
     );
     expect(problemsOf({ ...after, steps: almost }, 'milled-soft')).toHaveLength(1);
+  });
+
+  it('is milled out for a region once its ground is cured through, and not before', () => {
+    const region = {
+      id: 'inlay',
+      act: { ...acts.find('region')!.fresh(rockpool.cups[0]!.id), edges: 'crisp' }
+    };
+    const after = mends(also(rockpool, region), 'refilled-soft');
+    const inlaid = after.steps.find((s) => s.id === 'inlay')!;
+    expect(inlaid.gates[0]!.all[0]).toMatchObject({ kind: 'since', zero: { stepDone: expect.anything() } });
+    const blurred = { ...region, act: { ...region.act, edges: 'blurred' } };
+    expect(problemsOf(also(rockpool, blurred), 'refilled-soft')).toEqual([]);
+    const sooner = after.steps.map((s) => ({
+      ...s,
+      gates: s.gates.map((g) => ({
+        ...g,
+        all: g.all.map((c) =>
+          s.id === 'inlay' && c.kind === 'since' ? { ...c, minutes: c.minutes - 60 } : c
+        )
+      }))
+    }));
+    expect(problemsOf({ ...after, steps: sooner }, 'refilled-soft')).toHaveLength(1);
+  });
+
+  it('is milled out for a region no deeper than its ground stands', () => {
+    const outline = {
+      closed: true,
+      points: [
+        { x: -0.1, y: -0.1 },
+        { x: 0.1, y: -0.1 },
+        { x: 0.1, y: 0.1 },
+        { x: -0.1, y: 0.1 }
+      ]
+    };
+    const region = (ml: number) => ({
+      id: 'inlay',
+      act: {
+        ...acts.find('region')!.fresh(rockpool.cups[0]!.id),
+        edges: 'crisp',
+        outline,
+        amount: { kind: 'volume' as const, ml }
+      }
+    });
+    // 9 mm square of a roundel that stands full, 9 mm less what is drawn out: 0.081 ml a millimetre.
+    const after = mends(also(rockpool, region(0.9)), 'refilled-deep');
+    const amount = after.steps.find((s) => s.id === 'inlay')!.act.amount as { ml: number };
+    expect(amount.ml).toBeCloseTo(0.162, 3);
+    expect(problemsOf(also(rockpool, region(0.5)), 'refilled-deep')).toEqual([]);
+    expect(problemsOf(also(rockpool, region(0.72)), 'refilled-deep')).toHaveLength(1);
   });
 
   it('leaves its mould before anything is done to it', () => {

@@ -46,7 +46,12 @@ export const drizzleAndBrush = technique({
         until: [after('drizzled', 35)],
         note: 'only once it has levelled; only the surface'
       },
-      { act: pour('lay', cups[0]!, RIM), until: [until(apart)], note: 'the back, from a fresh cup' },
+      {
+        act: pour('lay', cups[0]!, RIM),
+        until: [until(apart)],
+        anew: 'back',
+        note: 'the back, from a fresh cup'
+      },
       { act: act('demould') }
     ];
   }

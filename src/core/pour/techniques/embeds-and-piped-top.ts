@@ -27,6 +27,7 @@ export const embedsAndPipedTop = technique({
       {
         act: pour('top', cups[1]!, RIM, { how: 'piped' }),
         until: [after('body', DAY)],
+        anew: 'top',
         note: 'from a second small batch, from the ends to the middle'
       },
       { act: act('demould') },

@@ -29,7 +29,12 @@ export const heartsBloom = technique({
     },
     { act: pour('ribbon', cups[1]!, share(0.006), { path: ring(0.9), how: 'drawn thin', width: 1 }) },
     { act: act('wait', { minutes: 10 }), note: 'hands off: it blooms by itself' },
-    { act: pour('lay', cups[2] ?? cups[0]!, RIM), until: [until(apart)], note: 'the next day, to the edge' },
+    {
+      act: pour('lay', cups[2] ?? cups[0]!, RIM),
+      until: [until(apart)],
+      anew: 'back',
+      note: 'the next day, to the edge'
+    },
     { act: act('demould') }
   ]
 });

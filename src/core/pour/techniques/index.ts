@@ -14,6 +14,7 @@ import { bandedStones } from './banded-stones';
 import { dragFlames } from './drag-flames';
 import { dustedFace } from './dusted-face';
 import { regionInlay } from './region-inlay';
+import { regionInlayCrisp } from './region-inlay-crisp';
 import { suspendedInclusions } from './suspended-inclusions';
 import { heartsBloom } from './hearts-bloom';
 import { doubleDirtyPour } from './double-dirty-pour';
@@ -40,6 +41,7 @@ export const TECHNIQUES: readonly Technique[] = [
   dragFlames,
   dustedFace,
   regionInlay,
+  regionInlayCrisp,
   suspendedInclusions,
   heartsBloom,
   doubleDirtyPour,

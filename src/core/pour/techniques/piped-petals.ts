@@ -8,6 +8,7 @@ export const pipedPetals = technique({
   suits: ['resin'],
   cups: ['the bed', 'petals, in turn', '…'],
   least: 2,
+  shows: 'open face',
   learn: ['both temperatures', 'minutes from the first to the last ring'],
   steps: ({ cups, capacity }) => {
     const petals = cups.slice(1);

@@ -1,4 +1,4 @@
-import { DAY, RIM, act, line, pour, share, technique, upTo } from './technique';
+import { RIM, act, line, patch, pour, share, technique, upTo } from './technique';
 
 /** Regions traced over a picture: base to a proud meniscus, dark zones, dabs worked in, light over dark. */
 export const regionInlay = technique({
@@ -8,14 +8,15 @@ export const regionInlay = technique({
   suits: ['resin'],
   cups: ['the base colour', 'dark zones', 'light features', '…'],
   least: 2,
+  shows: 'open face',
   learn: ['minutes at each zone', 'days to milling'],
-  steps: ({ cups }) => {
+  steps: ({ cups, cures }) => {
     const zones = cups.slice(1);
     return [
       { act: pour('lay', cups[0]!, upTo(0.8)), key: 'base' },
       ...zones.map((cup, i) => ({
-        act: pour('puddle', cup, i === zones.length - 1 ? RIM : share(0.2 / zones.length), {
-          at: { x: -0.5 + (i * 1) / Math.max(1, zones.length - 1), y: 0 }
+        act: pour('region', cup, i === zones.length - 1 ? RIM : share(0.2 / zones.length), {
+          outline: patch(i, zones.length)
         }),
         note: i ? 'light over dark, along the grain of the picture' : 'the dark zones'
       })),
@@ -28,7 +29,7 @@ export const regionInlay = technique({
         }),
         note: 'worked in locally, within forty minutes of the base'
       },
-      { act: act('cure', { minutes: 3 * DAY }) },
+      { act: act('cure', { minutes: cures }) },
       { act: act('mill', { depth: 1 }), note: 'what shows is the depth that the mill leaves' },
       { act: act('sand') }
     ];

@@ -23,9 +23,10 @@ export const suspendedInclusions = technique({
     {
       act: pour('lay', cups[0]!, cups.length > 1 ? upTo(0.8) : RIM),
       until: [until(apart)],
+      anew: 'cover',
       note: 'covers them'
     },
-    ...(cups.length > 1 ? [{ act: pour('lay', cups[1]!, RIM), until: [until(apart)] }] : []),
+    ...(cups.length > 1 ? [{ act: pour('lay', cups[1]!, RIM), until: [until(apart)], anew: 'back' }] : []),
     { act: act('demould') },
     { act: act('trim') }
   ]

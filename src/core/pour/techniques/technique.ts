@@ -18,6 +18,8 @@ export interface Draft {
   /** A name that a later step's gate counts from. */
   key?: string;
   until?: readonly Until[];
+  /** Poured hours or days later, from a second batch: drafts of one name share theirs. */
+  anew?: string;
   note?: string;
 }
 
@@ -36,6 +38,8 @@ export interface Setting {
   cutInto: number;
   /** The state that keeps the next layer apart from the one below. */
   apart: string;
+  /** Minutes to its full cure; three days where its card does not say. */
+  cures: number;
 }
 
 /** What goes into a jug: cups by their places, their shares, and how far they are stirred together. */
@@ -59,6 +63,8 @@ export interface Technique {
   /** Cups that are poured into one jug first, by their places, in equal shares where none are said; none where each is poured by itself. */
   jug?: (count: number) => Jug;
   steps(of: Setting): Draft[];
+  /** The face that comes to show, where it is not the one that touched the mould. */
+  shows?: 'open face';
   /** What its run should note, because causes need it. */
   learn: readonly string[];
 }
@@ -111,6 +117,22 @@ export const ring = (out: number, sides = 16): Path => ({
     y: tidy(out * Math.sin((2 * Math.PI * i) / sides))
   }))
 });
+
+/** One of so many patches side by side over the middle, of four in a row: outlines to be traced anew. */
+export function patch(i: number, of: number): Path {
+  const rows = Math.ceil(of / 4);
+  const row = Math.floor(i / 4);
+  const inRow = Math.min(4, of - row * 4);
+  const wide = 0.62 / Math.max(inRow, rows);
+  const at = { x: (2 * (i - row * 4) + 1) / inRow - 1, y: (2 * row + 1) / rows - 1 };
+  return {
+    closed: true,
+    points: Array.from({ length: 8 }, (_, k) => ({
+      x: tidy(0.68 * at.x + wide * (k % 2 ? 0.85 : 1) * Math.cos((Math.PI * k) / 4)),
+      y: tidy(0.68 * at.y + wide * (k % 2 ? 0.85 : 1) * Math.sin((Math.PI * k) / 4))
+    }))
+  };
+}
 
 const tidy = (v: number) => Math.round(v * 1000) / 1000;
 

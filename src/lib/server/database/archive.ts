@@ -24,6 +24,7 @@ const TABLES = [
   ['pieces', schema.pieces],
   ['photos', schema.photos],
   ['run_photos', schema.runPhotos],
+  ['plan_photos', schema.planPhotos],
   ['card_photos', schema.cardPhotos],
   ['lessons', schema.lessons],
   ['deletions', schema.deletions]

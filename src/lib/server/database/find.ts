@@ -1,5 +1,6 @@
-import { sql } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
 import type { Db } from './connection';
+import { holding, likeOf, wordsOf } from './words';
 
 /** Something that was found: what it is, its name, and a word more. */
 export interface Hit {
@@ -28,32 +29,29 @@ const MOST = 6;
  * Ids of lessons and pieces are those of their runs.
  */
 export async function findAll(db: Db, query: string): Promise<Hit[]> {
-  const words = query.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
+  const words = wordsOf(query);
   if (!words.length) return [];
-  const holds = (column: string) =>
-    sql.join(
-      words.map(
-        (w) => sql`lower(${sql.raw(column)}) LIKE ${`%${w.replace(/[\\%_]/g, (c) => `\\${c}`)}%`} ESCAPE '\\'`
-      ),
-      sql` AND `
-    );
-  const named = (kind: Hit['kind'], table: string, order: string) => sql`
-    SELECT ${kind} AS kind, id, name, '' AS more FROM ${sql.raw(table)} WHERE ${holds('name')}
-    ORDER BY ${sql.raw(order)} DESC LIMIT ${MOST}`;
+  const all = (one: (word: string) => SQL) => sql.join(words.map(one), sql` AND `);
+  const named = (kind: Hit['kind'], table: string) => sql`
+    SELECT ${kind} AS kind, id, name, '' AS more FROM ${sql.raw(table)}
+    WHERE ${all((w) => sql`lower(name) LIKE ${likeOf(w)} ESCAPE '\\'`)} ORDER BY changed_at DESC LIMIT ${MOST}`;
+  const told = (kind: 'run' | 'lesson' | 'piece') => sql`s.kind = ${kind} AND ${all(holding)}`;
   const queries = [
-    named('plan', 'plans', 'changed_at'),
-    sql`SELECT 'run' AS kind, id, name, CAST(started_at AS TEXT) AS more FROM runs WHERE ${holds('name')} ORDER BY started_at DESC LIMIT ${MOST}`,
-    named('mould', 'moulds', 'changed_at'),
-    named('base', 'bases', 'changed_at'),
-    named('colourant', 'colourants', 'changed_at'),
-    named('scale', 'scales', 'changed_at'),
-    named('vessel', 'vessels', 'changed_at'),
-    named('lot', 'lots', 'changed_at'),
-    named('trial card', 'trialcards', 'changed_at'),
-    sql`SELECT 'lesson' AS kind, run_id AS id, text AS name, '' AS more FROM lessons WHERE ${holds('text')} ORDER BY learned_at DESC LIMIT ${MOST}`,
+    named('plan', 'plans'),
+    sql`SELECT 'run' AS kind, r.id, r.name, CAST(r.started_at AS TEXT) AS more FROM search_words s JOIN runs r ON r.id = s.key
+        WHERE ${told('run')} ORDER BY r.started_at DESC LIMIT ${MOST}`,
+    named('mould', 'moulds'),
+    named('base', 'bases'),
+    named('colourant', 'colourants'),
+    named('scale', 'scales'),
+    named('vessel', 'vessels'),
+    named('lot', 'lots'),
+    named('trial card', 'trialcards'),
+    sql`SELECT 'lesson' AS kind, l.run_id AS id, l.text AS name, '' AS more FROM search_words s JOIN lessons l ON l.id = s.key
+        WHERE ${told('lesson')} ORDER BY l.learned_at DESC LIMIT ${MOST}`,
     sql`SELECT 'piece' AS kind, p.run_id AS id, r.name || ', piece ' || p.number AS name, json_extract(p.report, '$.note') AS more
-        FROM pieces p JOIN runs r ON r.id = p.run_id
-        WHERE ${holds("json_extract(p.report, '$.note')")} ORDER BY p.changed_at DESC LIMIT ${MOST}`
+        FROM search_words s JOIN pieces p ON p.id = s.key JOIN runs r ON r.id = p.run_id
+        WHERE ${told('piece')} AND json_valid(p.report) ORDER BY p.changed_at DESC LIMIT ${MOST}`
   ];
   const found = (await Promise.all(queries.map((q) => db.all<Hit>(q)))).flat();
   const first = words[0]!;

@@ -47,18 +47,29 @@ export {
 export {
   allPieces,
   findPhoto,
+  latestLessons,
   listLessons,
   pieceExists,
   piecesOf,
   recentPieces,
   saveLesson,
   savePhoto,
+  savePlanPhoto,
   saveRunPhoto,
   savePiece,
   type InspectedPiece
 } from './record';
 export { archiveOf, countsOf, readArchive, restoreArchive, type Archive } from './archive';
-export { forgetTelling, gradesByPlan, gradesByRun, keepTellings, keptTellings, untoldRuns } from './tellings';
+export {
+  forgetTelling,
+  gradesByPlan,
+  gradesByRun,
+  keepTellings,
+  keptTellings,
+  measuredByRun,
+  runsNow,
+  untoldRuns
+} from './tellings';
 export { inspectedCounts, RECORD_PAGE, recordPage, type RecordAsked } from './record-list';
 export { findAll, type Hit } from './find';
 export { copiesOf, copyBeforeRestore, copyOfToday } from './backup';
@@ -72,3 +83,4 @@ export {
   saveSetting,
   touchSession
 } from './settings';
+export { familyOf } from './family';

@@ -1,5 +1,8 @@
 import { sql } from 'drizzle-orm';
 import type { Db } from './connection';
+import { remembered } from './remembered';
+import { piecesNow } from './tellings';
+import { holding, wordsOf } from './words';
 
 /** What of the record is asked for. */
 export interface RecordAsked {
@@ -23,27 +26,29 @@ export interface RecordRow {
   lesson: string | null;
 }
 
-export const RECORD_PAGE = 50;
+export const RECORD_PAGE = 30;
 
 /** A page of the record, latest first, and how many runs there are of what was asked for. */
 export async function recordPage(db: Db, asked: RecordAsked): Promise<{ rows: RecordRow[]; of: number }> {
-  const where = conditions(asked);
-  const [count] = await db.all<{ n: number }>(sql`SELECT count(*) AS n FROM runs r WHERE ${where}`);
-  // The pages are cut first: what is stored of a run is large, and only what is shown is looked into.
-  const rows = await db.all<RecordRow>(sql`
-    WITH shown AS (
-      SELECT r.id, r.name, r.started_at, r.finished_at FROM runs r WHERE ${where}
-      ORDER BY r.started_at DESC, r.id LIMIT ${RECORD_PAGE} OFFSET ${asked.page * RECORD_PAGE}
+  // What is asked for is looked for once, and the pages are cut before what is large is looked into.
+  const rows = await db.all<RecordRow & { of: number }>(sql`
+    WITH asked AS MATERIALIZED (
+      SELECT r.id, r.name, r.started_at, r.finished_at FROM runs r WHERE ${conditions(asked)}
+    ), shown AS (
+      SELECT * FROM asked ORDER BY started_at DESC, id LIMIT ${RECORD_PAGE} OFFSET ${asked.page * RECORD_PAGE}
     )
-    SELECT s.id, s.name, s.started_at AS startedAt, s.finished_at AS finishedAt,
+    SELECT (SELECT count(*) FROM asked) AS "of",
+      s.id, s.name, s.started_at AS startedAt, s.finished_at AS finishedAt,
       (SELECT json_extract(frozen, '$.computed.bases[0].name') FROM runs WHERE id = s.id) AS base,
-      (SELECT sum(json_extract(g.value, '$.count')) FROM runs x, json_each(x.snapshot, '$.plan.groups') g WHERE x.id = s.id) AS cast,
+      (SELECT sum(json_extract(g.value, '$.count')) FROM runs x, json_each(x.snapshot, '$.plan.groups') g WHERE x.id = s.id) AS "cast",
       (SELECT count(*) FROM pieces p WHERE p.run_id = s.id AND p.grade = 'good') AS good,
       (SELECT count(*) FROM pieces p WHERE p.run_id = s.id AND p.grade = 'second') AS second,
       (SELECT count(*) FROM pieces p WHERE p.run_id = s.id AND p.grade = 'reject') AS reject,
       (SELECT text FROM lessons l WHERE l.run_id = s.id ORDER BY learned_at LIMIT 1) AS lesson
     FROM shown s ORDER BY s.started_at DESC, s.id`);
-  return { rows: rows.map((r) => ({ ...r, cast: Number(r.cast ?? 0) })), of: count?.n ?? 0 };
+  // Past the last page there is no row to say how many there are.
+  const of = rows[0]?.of ?? (asked.page ? (await recordPage(db, { ...asked, page: 0 })).of : 0);
+  return { rows: rows.map(({ of: _, ...r }) => ({ ...r, cast: Number(r.cast ?? 0) })), of };
 }
 
 const ONLY = {
@@ -54,20 +59,18 @@ const ONLY = {
 };
 
 function conditions({ words, only }: RecordAsked) {
-  const asked = words.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
-  const holds = asked.map((w) => {
-    const like = `%${w.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
-    return sql`(lower(r.name) LIKE ${like} ESCAPE '\\'
-      OR EXISTS (SELECT 1 FROM lessons l WHERE l.run_id = r.id AND lower(l.text) LIKE ${like} ESCAPE '\\')
-      OR EXISTS (SELECT 1 FROM pieces p WHERE p.run_id = r.id AND lower(p.report) LIKE ${like} ESCAPE '\\'))`;
-  });
+  // The longest first: it is likely the rarest, and what lacks it is not asked for the others.
+  const holds = wordsOf(words)
+    .sort((a, b) => b.length - a.length)
+    .map((w) => sql`r.id IN (SELECT s.run_id FROM search_words s WHERE ${holding(w)})`);
   return sql.join([ONLY[only], ...holds], sql` AND `);
 }
 
 /** How many pieces were inspected, and how many of them were rejects. */
-export async function inspectedCounts(db: Db): Promise<{ inspected: number; rejected: number }> {
-  const [row] = await db.all<{ inspected: number; rejected: number | null }>(
-    sql`SELECT count(*) AS inspected, sum(grade = 'reject') AS rejected FROM pieces`
-  );
-  return { inspected: row?.inspected ?? 0, rejected: Number(row?.rejected ?? 0) };
-}
+export const inspectedCounts = (db: Db): Promise<{ inspected: number; rejected: number }> =>
+  remembered(db, 'inspected', piecesNow, async () => {
+    const [row] = await db.all<{ inspected: number; rejected: number | null }>(
+      sql`SELECT count(*) AS inspected, sum(grade = 'reject') AS rejected FROM pieces`
+    );
+    return { inspected: row?.inspected ?? 0, rejected: Number(row?.rejected ?? 0) };
+  });

@@ -1,13 +1,13 @@
 import { and, asc, desc, eq } from 'drizzle-orm';
 import { gradeOf, Piece } from '$core/inspect';
 import type { Db, Store } from './connection';
-import { lessons, photos, pieces, runPhotos, runs } from './schema';
+import { lessons, photos, pieces, planPhotos, runPhotos, runs } from './schema';
 
 /** A piece as inspected, with the ids of its photos. */
 export type InspectedPiece = Piece & { photos: string[] };
 
 /** A report as stored, read; one that cannot be read is left out. */
-function readReport(text: string): Piece | undefined {
+export function readReport(text: string): Piece | undefined {
   try {
     const read = Piece.safeParse(JSON.parse(text));
     return read.success ? read.data : undefined;
@@ -131,12 +131,18 @@ export async function saveRunPhoto(store: Store, photo: typeof runPhotos.$inferI
   await store.write((tx) => tx.insert(runPhotos).values(photo).onConflictDoNothing());
 }
 
-/** A photo's bytes (JPEG), of a piece or of a run, or undefined. */
+/** Keeps a picture that a plan is traced over. */
+export async function savePlanPhoto(store: Store, photo: typeof planPhotos.$inferInsert): Promise<void> {
+  await store.write((tx) => tx.insert(planPhotos).values(photo));
+}
+
+/** A photo's bytes (JPEG), of a piece, of a run or under a plan, or undefined. */
 export async function findPhoto(db: Db, id: string): Promise<Buffer | undefined> {
-  const [own] = await db.select({ bytes: photos.bytes }).from(photos).where(eq(photos.id, id));
-  if (own) return own.bytes;
-  const [taken] = await db.select({ bytes: runPhotos.bytes }).from(runPhotos).where(eq(runPhotos.id, id));
-  return taken?.bytes;
+  for (const table of [photos, runPhotos, planPhotos]) {
+    const [own] = await db.select({ bytes: table.bytes }).from(table).where(eq(table.id, id));
+    if (own) return own.bytes;
+  }
+  return undefined;
 }
 
 /** Whether a piece is in the record. */
@@ -152,6 +158,10 @@ export const listLessons = (db: Db, runId?: string) =>
     .from(lessons)
     .where(runId === undefined ? undefined : eq(lessons.runId, runId))
     .orderBy(asc(lessons.learnedAt));
+
+/** The lessons that were learned last, latest first. */
+export const latestLessons = (db: Db, most: number) =>
+  db.select().from(lessons).orderBy(desc(lessons.learnedAt)).limit(most);
 
 /** Keeps a lesson of a run. The same one sent twice is stored once; an id that is another's is refused. */
 export async function saveLesson(

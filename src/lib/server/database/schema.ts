@@ -47,7 +47,11 @@ export const runs = sqliteTable(
     startedAt: integer('started_at').notNull(),
     finishedAt: integer('finished_at')
   },
-  (t) => [index('runs_started').on(t.startedAt)]
+  // What lists show stands in an index of its own: what a run froze is large, and is not read for them.
+  (t) => [
+    index('runs_started').on(t.startedAt),
+    index('runs_listed').on(t.startedAt, t.finishedAt, t.planId, t.name, t.id)
+  ]
 );
 
 export const events = sqliteTable(
@@ -114,6 +118,15 @@ export const runPhotos = sqliteTable(
   },
   (t) => [index('run_photos_run').on(t.runId)]
 );
+
+/** A picture that a plan's regions are traced over. It outlives its plan: a copy of the plan may name it too. */
+export const planPhotos = sqliteTable('plan_photos', {
+  id: text('id').primaryKey(),
+  planId: text('plan_id').references(() => plans.id, { onDelete: 'set null' }),
+  width: integer('width').notNull(),
+  height: integer('height').notNull(),
+  bytes: blob('bytes', { mode: 'buffer' }).notNull()
+});
 
 /** The photo of a trial card. */
 export const cardPhotos = sqliteTable('card_photos', {

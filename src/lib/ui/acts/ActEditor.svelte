@@ -76,7 +76,7 @@
       label="More about step {n}"
       title="Step {n}: {step.act.kind}"
       words="details…"
-      width="20rem"
+      width={fields.some(([, f]) => f.asked.is === 'outline') ? '23rem' : '20rem'}
       side="right"
     >
       {#each fields as [key, field] (key)}

@@ -1,7 +1,7 @@
 <!-- One field of an act, by what it asks for. -->
 <script lang="ts">
   import { AMOUNT_FORMS, formatAmount, parseAmount, type Amount, type Group } from '$core/plan';
-  import type { Field, Path, Place } from '$core/pour';
+  import { CIRCLE, type Field, type Path, type Place } from '$core/pour';
   import { fail, ok } from '$core/problem';
   import { parseCount } from '$core/quantity';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
@@ -10,6 +10,7 @@
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
   import Row from '../Row.svelte';
+  import OutlineField from './OutlineField.svelte';
   import PathField from './PathField.svelte';
 
   let {
@@ -47,6 +48,12 @@
         return [all, ...of(drawn?.zones ?? [])];
       case 'embed':
         return [all, ...of(group?.embeds ?? [])];
+      case 'pot': {
+        const pots = of(editor.shelf.colourants);
+        const own = value as string | undefined;
+        const typed = own !== undefined && !pots.some((p) => p.value === own);
+        return [all, ...(typed ? [{ value: own, label: own }] : []), ...pots];
+      }
       case 'choice':
         return asked.of.map((v) => ({ value: v, label: v }));
       default:
@@ -124,6 +131,19 @@
     />
   {:else if asked.is === 'path'}
     <PathField {label} group={drawn} path={value as Path} {onchange} />
+  {:else if asked.is === 'outline'}
+    {#if value}
+      <OutlineField {editor} {label} group={drawn} path={value as Path} {onchange} />
+      {#if field.usual === undefined}
+        <button class="mt-1 text-[0.85rem] text-ink-2 underline" onclick={() => onchange(undefined)}
+          >leave it untraced</button
+        >
+      {/if}
+    {:else}
+      <button class="text-[0.9rem] text-verdigris underline" onclick={() => onchange(CIRCLE)}
+        >trace it, to see it in the picture</button
+      >
+    {/if}
   {:else if options.length > 1 || asked.is === 'cup' || asked.is === 'choice'}
     <Choice
       {label}

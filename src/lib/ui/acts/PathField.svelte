@@ -3,6 +3,7 @@
   move, and its figures can be typed.
 -->
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import type { ComputedGroup } from '$core/plan';
   import { copiesOf, MOST_POINTS, type Path, type Place } from '$core/pour';
   import { fail, ok } from '$core/problem';
@@ -18,6 +19,9 @@
     path,
     group,
     single = false,
+    area = false,
+    size: SIZE = 240,
+    beneath,
     onchange
   }: {
     label: string;
@@ -25,15 +29,20 @@
     group: ComputedGroup | undefined;
     /** One place only. */
     single?: boolean;
+    /** What lies within it is meant: always closed. */
+    area?: boolean;
+    /** Of the drawing, px. */
+    size?: number;
+    /** What is drawn under the way: px for a mm, and half the cavity's extent, mm. */
+    beneath?: Snippet<[number, { width: number; length: number }]>;
     onchange: (path: Path) => void;
   } = $props();
 
-  const SIZE = 240;
   const extent = $derived(extentOf(group));
   const scale = $derived((SIZE - 24) / 2 / Math.max(extent.width, extent.length));
   const px = (p: Place) => [p.x * extent.width * scale, -p.y * extent.length * scale] as const;
   const copies = $derived(copiesOf(path, extent.length / extent.width));
-  let chosen = $state(0);
+  let chosen = $state(Infinity);
   const at = $derived(Math.min(chosen, path.points.length - 1));
 
   const tidy = (v: number) => Math.max(-1, Math.min(1, Math.round(v * 1000) / 1000));
@@ -51,8 +60,10 @@
     };
     if (single) return change(0, to);
     if (path.points.length >= MOST_POINTS) return;
-    chosen = path.points.length;
-    onchange({ ...path, points: [...path.points, to] });
+    // After the one that was last chosen, so that a corner can be put in between.
+    const next = Math.max(0, at + 1);
+    chosen = next;
+    onchange({ ...path, points: path.points.toSpliced(next, 0, to) });
   }
 
   const STEP = 0.02;
@@ -68,7 +79,7 @@
     if (move) {
       event.preventDefault();
       change(i, { x: p.x + move.x, y: p.y + move.y });
-    } else if ((event.key === 'Delete' || event.key === 'Backspace') && path.points.length > 1) {
+    } else if ((event.key === 'Delete' || event.key === 'Backspace') && path.points.length > (area ? 3 : 1)) {
       event.preventDefault();
       takeOut(i);
     }
@@ -90,18 +101,20 @@
   data-testid="place-pad"
 >
   <path d={outlineOf(group, scale)} fill="var(--sunk)" stroke="var(--ink-2)" stroke-width="1.5" />
+  {@render beneath?.(scale, extent)}
   {#each copies as copy, c (c)}
     {@const points = copy.map((p) => px(p).join(' '))}
     {#if copy.length > 1}
       <path
         d="M{points.join('L')}{path.closed ? 'Z' : ''}"
-        fill="none"
+        fill={area ? 'var(--verdigris)' : 'none'}
+        fill-opacity="0.18"
         stroke="var(--verdigris)"
         stroke-width={c ? 1.2 : 2}
         stroke-dasharray={c ? '3 4' : undefined}
       />
-    {:else if c}
-      <circle cx={px(copy[0]!)[0]} cy={px(copy[0]!)[1]} r="4" fill="none" stroke="var(--verdigris)" />
+    {:else if c && copy[0]}
+      <circle cx={px(copy[0])[0]} cy={px(copy[0])[1]} r="4" fill="none" stroke="var(--verdigris)" />
     {/if}
   {/each}
   {#each path.points as p, i (i)}
@@ -160,8 +173,10 @@
       onchange={(round) => onchange({ ...path, round })}
     />
     <span class="text-ink-2">× round the middle</span>
-    <Tick checked={path.closed ?? false} onchange={(closed) => onchange({ ...path, closed })}>closed</Tick>
-    {#if path.points.length > 1}
+    {#if !area}
+      <Tick checked={path.closed ?? false} onchange={(closed) => onchange({ ...path, closed })}>closed</Tick>
+    {/if}
+    {#if path.points.length > (area ? 3 : 1)}
       <button class="text-ink-2 underline" onclick={() => takeOut(at)}>take place {at + 1} out</button>
     {/if}
   </div>

@@ -66,6 +66,8 @@
           indexAxis: 'y',
           animation: false,
           maintainAspectRatio: false,
+          // What another chart of the page has registered holds for this one too.
+          plugins: { legend: { display: false }, tooltip: { enabled: false } },
           scales: {
             x: {
               min: 0,

@@ -1,6 +1,6 @@
 <!-- The one thing to do now: one instruction, one number, the live scale or timer. -->
 <script lang="ts">
-  import type { Lesson } from '$core/inspect';
+  import { lessonsAt, type Lesson } from '$core/inspect';
   import { acts } from '$core/pour';
   import { clock, displayOf, duration, reading, weighing } from '$core/quantity';
   import {
@@ -43,6 +43,7 @@
     moved,
     clocks,
     lessons,
+    pouring,
     short,
     toCount,
     oncable,
@@ -65,6 +66,8 @@
     moved: Moved | undefined;
     clocks: readonly Clock[];
     lessons: readonly Lesson[];
+    /** Other runs that are being poured now. */
+    pouring: readonly string[];
     short: readonly string[];
     /** What is counted instead of weighed, as far as it is. */
     toCount: { unit: string; each: number; wanted: number; count: number } | undefined;
@@ -84,7 +87,7 @@
   let camera = $state<ReturnType<typeof StagePhoto>>();
   /** Takes the photo that is worth having now. */
   export const photo = () => camera?.take();
-  const stage = $derived(instruction && log.photosAt ? worthAPhoto(run, instruction.task) : undefined);
+  const stage = $derived(instruction && log.photos ? worthAPhoto(run, instruction.task) : undefined);
   let preflight = $state<ReturnType<typeof Preflight>>();
   /** Ticks a check of the first task. */
   export const tick = (id: string) => preflight?.tick(id);
@@ -105,12 +108,12 @@
         .map((s) => s.id)
     )
   );
-  /** What was learned of the act in hand. */
-  const here = $derived.by(() => {
-    const stepId = instruction && 'stepId' in instruction.task ? instruction.task.stepId : undefined;
-    const kind = frozen.file.plan.steps.find((s) => s.id === stepId)?.act.kind;
-    return lessons.filter((l) => l.about?.kind === 'act' && l.about.id === kind);
-  });
+  /** What was learned of what is in hand. */
+  const here = $derived(
+    instruction && instruction.kind !== 'prepare'
+      ? lessonsAt(lessons, frozen.file.plan, instruction.task)
+      : []
+  );
   /** What was put right; weighings that were not read are told in the record, not here. */
   const corrections = $derived(
     correctionsOf(frozen, run).filter((c) => !c.what.endsWith('without a reading'))
@@ -411,7 +414,16 @@
     {/if}
   {:else if instruction.kind === 'prepare'}
     {#if instruction.task.checks}
-      <Preflight bind:this={preflight} task={instruction.task} {run} {frozen} {lessons} {short} {log} />
+      <Preflight
+        bind:this={preflight}
+        task={instruction.task}
+        {run}
+        {frozen}
+        {lessons}
+        {pouring}
+        {short}
+        {log}
+      />
     {:else}
       <ul class="mt-6 max-w-[46rem] space-y-3 text-[1.15rem]">
         {#each computed.cautions as caution (caution)}

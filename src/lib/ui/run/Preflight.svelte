@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { Lesson } from '$core/inspect';
   import Check from '@lucide/svelte/icons/check';
-  import { ROOM_CHECK, type FrozenRun, type RunState, type Task } from '$core/run';
+  import { checksNow, ROOM_CHECK, type FrozenRun, type RunState, type Task } from '$core/run';
   import type { Telling } from '$lib/run-log.svelte';
   import { said } from '$lib/ways.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -12,6 +12,7 @@
     run,
     frozen,
     lessons,
+    pouring,
     short,
     log
   }: {
@@ -20,12 +21,14 @@
     frozen: FrozenRun;
     /** What was learned from like runs. */
     lessons: readonly Lesson[];
+    /** Other runs that are being poured now. */
+    pouring: readonly string[];
     /** What the shelf is short of, in words. */
     short: readonly string[];
     log: Telling;
   } = $props();
 
-  const checks = $derived(task.checks ?? []);
+  const checks = $derived(checksNow(task, pouring));
   const next = $derived(checks.find((c) => !run.ticked.has(c.id))?.id);
   const planned = $derived(frozen.file.plan.bench.roomCelsius);
   let celsius = $state<number>();

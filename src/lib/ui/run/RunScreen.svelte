@@ -3,7 +3,16 @@
   import type { Lesson } from '$core/inspect';
   import type { Snippet } from 'svelte';
   import { clock as clockWords, displayOf } from '$core/quantity';
-  import { clocksOf, couldDo, foldRun, gateOpening, openChecks, refitGate, type FrozenRun } from '$core/run';
+  import {
+    checksNow,
+    clocksOf,
+    couldDo,
+    foldRun,
+    gateOpening,
+    openChecks,
+    refitGate,
+    type FrozenRun
+  } from '$core/run';
   import { CUE_NOTES, cueOf } from '$lib/cue';
   import { isTyping } from '$lib/keys';
   import { instructionOf, typedGrams } from '$lib/instruction';
@@ -29,7 +38,7 @@
     scale,
     lessons = [],
     short = [],
-    full = [],
+    pouring = [],
     conducting = true,
     oncable,
     back = '/',
@@ -47,7 +56,7 @@
     /** What the shelf is short of for this run. */
     short?: readonly string[];
     /** Other runs that are being poured, where one more is too many to keep in sight. */
-    full?: readonly string[];
+    pouring?: readonly string[];
     conducting?: boolean;
     /** Reads a scale on a cable from now on; absent where this browser cannot. */
     oncable?: (() => void) | undefined;
@@ -94,7 +103,9 @@
     )
   );
   const done = $derived(run.tasks.filter((t) => t.status !== 'open').length);
-  const unticked = $derived(instruction?.kind === 'prepare' ? openChecks(instruction.task, run.ticked) : []);
+  const unticked = $derived(
+    instruction?.kind === 'prepare' ? openChecks(checksNow(instruction.task, pouring), run.ticked) : []
+  );
   const blocked = $derived(instruction?.kind === 'gate' && !gate?.open);
   const toCount = $derived.by(() => {
     if (instruction?.kind !== 'weigh' || !instruction.task.countedIn || useScale || entry.trim())
@@ -386,16 +397,6 @@
   </header>
 
   {#if banner}{@render banner()}{/if}
-  {#if full.length && instruction?.kind === 'prepare'}
-    <p
-      class="shrink-0 border-b border-rule bg-ochre-soft px-7 py-3 text-[1.1rem]"
-      role="status"
-      data-testid="full"
-    >
-      <strong>{full.join(' and ')} are being poured.</strong> Two at once are as many as one pair of hands keeps
-      in sight: pour one of them to its end before the first clock of this one starts.
-    </p>
-  {/if}
   <AsideList {log} />
 
   <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px] max-lg:grid-cols-1">
@@ -412,6 +413,7 @@
         {scale}
         {clocks}
         {lessons}
+        {pouring}
         {short}
         {toCount}
         {oncable}

@@ -1,6 +1,5 @@
-<!-- A photo worth having now: one tap, or F. It waits here while the network is away, and is told once it is kept. -->
+<!-- A photo worth having now: one tap, or F. It waits on this device while the network is away, and is told once it is kept. -->
 <script lang="ts">
-  import { onDestroy } from 'svelte';
   import Camera from '@lucide/svelte/icons/camera';
   import type { RunState } from '$core/run';
   import type { Telling } from '$lib/run-log.svelte';
@@ -16,12 +15,9 @@
     log: Telling;
   } = $props();
 
-  const RETRY = 4000;
   let input = $state<HTMLInputElement>();
-  let waiting = $state.raw<{ file: File; stage: string }>();
-  let problem = $state('');
-  let again: ReturnType<typeof setTimeout> | undefined;
-  onDestroy(() => clearTimeout(again));
+  const queue = $derived(log.photos);
+  const waiting = $derived(queue?.waiting.length ?? 0);
 
   /** Opens the camera, or the choice of a file. */
   export const take = () => input?.click();
@@ -29,27 +25,7 @@
   function chosen(event: Event & { currentTarget: HTMLInputElement }) {
     const file = event.currentTarget.files?.[0];
     event.currentTarget.value = '';
-    if (!file) return;
-    waiting = { file, stage };
-    void keep();
-  }
-
-  async function keep() {
-    const own = waiting;
-    if (!own || !log.photosAt) return;
-    problem = '';
-    const body = new FormData();
-    body.set('photo', own.file);
-    try {
-      const response = await fetch(log.photosAt, { method: 'POST', body });
-      const answer = await response.json();
-      waiting = undefined;
-      if (response.ok) log.tell({ type: 'pictured', photo: answer.id, stage: own.stage });
-      else
-        problem = `${answer.problems?.[0]?.sentence ?? 'The photo was not kept.'} ${answer.problems?.[0]?.mend ?? ''}`;
-    } catch {
-      again = setTimeout(() => void keep(), RETRY);
-    }
+    if (file) void queue?.add(file, stage);
   }
 </script>
 
@@ -65,7 +41,7 @@
       accept="image/*"
       capture="environment"
       aria-label="Photo: {stage}"
-      disabled={waiting !== undefined}
+      disabled={waiting > 0}
       onchange={chosen}
     />
   </label>
@@ -76,5 +52,5 @@
       class="size-16 rounded-md border border-rule-strong object-cover"
     />
   {/each}
-  {#if problem}<p class="text-cinnabar" role="alert">{problem}</p>{/if}
+  {#if queue?.problem}<p class="text-cinnabar" role="alert">{queue.problem}</p>{/if}
 </div>

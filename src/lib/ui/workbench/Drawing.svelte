@@ -3,8 +3,8 @@
   import { onDestroy, untrack } from 'svelte';
   import { PatternWork } from '$lib/pattern-work.svelte';
   import Hint from '../Hint.svelte';
-  import { VISIONS, type Finish, type Vision } from '$core/colour';
-  import type { Computed, Face, Part, Picture, Plan, Told } from '$core/plan';
+  import { VISIONS, type Vision } from '$core/colour';
+  import type { Computed, Face, Part, Picture, Plan, Showing, Told } from '$core/plan';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
@@ -20,7 +20,8 @@
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
 
   let chosen = $state(0);
-  let face = $state<'mould face' | 'open face' | 'cut'>('mould face');
+  /** The face that the piece is to show, until another is chosen. */
+  let face = $derived<'mould face' | 'open face' | 'cut'>(plan.showFace);
   let cut = $state({ heading: 0, off: 0 });
   let picture = $state.raw<Picture>();
   let told = $state.raw<Told>();
@@ -45,12 +46,13 @@
   });
   const lineOf = (id: string) => computed.lines.find((l) => l.stepId === id)?.line ?? '';
   let vision = $state<Vision>('everyone');
-  let finish = $state<Finish>();
+  let showing = $state<Showing>();
   const FINISHES = [
     { value: 'dry', label: 'dry' },
     { value: 'wet', label: 'as poured, wet' },
     { value: 'sealed', label: 'sealed' },
-    { value: 'aged', label: 'aged' }
+    { value: 'aged', label: 'aged' },
+    { value: 'lit from behind', label: 'lit from behind' }
   ];
   const NAMES = { 'mould face': 'Mould face', 'open face': 'Open face', cut: 'Cut' };
   const FACES = ['mould face', 'open face'].map((f) => ({ value: f, label: f }));
@@ -123,9 +125,9 @@
       <Choice
         quiet
         label="Finish in the picture"
-        value={finish ?? 'dry'}
+        value={showing ?? 'dry'}
         options={FINISHES}
-        onchange={(v) => (finish = v as Finish)}
+        onchange={(v) => (showing = v as Showing)}
       />
     </span>
     <span class="text-[0.85rem] text-ink-2">
@@ -163,7 +165,7 @@
           {part}
           bind:asked
           {vision}
-          {finish}
+          {showing}
           marks={face === 'cut' ? [] : marks}
           ondrawn={(drawn) => (picture = drawn)}
           ontold={(t) => (told = t)}
@@ -195,6 +197,9 @@
           </div>
         {/each}
       </div>
+    </div>
+    <div class="mx-auto mt-1 w-full max-w-[440px]">
+      <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} {vision} width={440} height={150} />
     </div>
     <p class="mt-1 min-h-5 text-center text-[0.85rem] text-ink-2" aria-live="polite" data-testid="told">
       {#if told}
@@ -228,9 +233,6 @@
     {#if (plan.groups.find((g) => g.id === group.groupId)?.cutInto ?? 1) > 1}
       <Bars {plan} {computed} {editor} {group} {seed} />
     {/if}
-    <div class="mx-auto w-full max-w-[420px]">
-      <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} {vision} />
-    </div>
     {#if computed.pairs.length}
       <ul
         class="mt-1 flex flex-wrap justify-center gap-x-4 gap-y-1 text-[0.85rem]"

@@ -12,7 +12,12 @@
 
   async function copy() {
     const id = newId();
-    const made = await send('POST', '/plans', { ...plan, id, name: `${plan.name}, copy`.slice(0, 80) });
+    const made = await send('POST', '/plans', {
+      ...plan,
+      id,
+      name: `${plan.name}, copy`.slice(0, 80),
+      madeFrom: { plan: plan.id }
+    });
     if (made.ok) await goto(`/plans/${id}`);
   }
 

@@ -1,6 +1,7 @@
 <!-- What holds for the whole batch: scales, vessels, losses, allowance, spare cavities. -->
 <script lang="ts">
   import { freshId } from '$core/plan';
+  import { acts } from '$core/pour';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import Choice from '../Choice.svelte';
   import More from '../More.svelte';
@@ -16,6 +17,9 @@
   const losses = $derived(editor.computed.losses);
   const plastisol = $derived(editor.computed.bases.some((b) => b.kind === 'plastisol'));
   const reheats = $derived(Math.max(0, ...plan.mixes.map((m) => m.reheats ?? 0)));
+  const piped = $derived(
+    plan.steps.some((s) => (acts.read(s.act)?.definition.traits?.(s.act) ?? []).includes('bagged'))
+  );
   const scaleOptions = $derived(shelf.scales.filter((s) => s.id !== plan.bench.scaleIds[0]));
   const setBench = (path: string[], value: unknown) => editor.edit({ path: ['bench', ...path], value });
   const set = (key: string, value: unknown) => editor.edit({ path: [key], value });
@@ -97,6 +101,20 @@
         onchange={(v) => setBench(['losses', 'vessel'], v)}
       />
     </Row>
+    {#if piped}
+      <Row
+        label="Stays in each piping bag"
+        hint={plan.bench.losses.bag === undefined ? 'bag and tip, usually 3 g: weigh one' : 'yours'}
+      >
+        <QuantityField
+          label="Stays in each piping bag"
+          unit="g"
+          max={200}
+          value={plan.bench.losses.bag ?? 3}
+          onchange={(v) => setBench(['losses', 'bag'], v)}
+        />
+      </Row>
+    {/if}
     <Row
       label="Mixed on top"
       hint={plan.bench.losses.allowance === undefined

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { counted } from '$core/quantity';
   import BrokenList from '$lib/ui/BrokenList.svelte';
   import { newId } from '$lib/id';
   import { onMount } from 'svelte';
@@ -66,7 +67,7 @@
           </div>
           <div class="min-w-0 flex-1">
             <h2 class="text-[1.25rem]">{plan.name}</h2>
-            <p class="text-[0.87rem] text-ink-2">{plan.totals.pieces} pieces · {plan.base}</p>
+            <p class="text-[0.87rem] text-ink-2">{counted(plan.totals.pieces, 'piece')} · {plan.base}</p>
             <p class="mt-1 flex gap-1">
               {#each plan.cups as cup (cup.cupId)}
                 <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={22} />

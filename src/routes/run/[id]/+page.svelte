@@ -21,10 +21,7 @@
   const conducting = $derived(stream.conducts(conductor));
   const scale = $derived(scaleAtHand(data.run.id, frozen.computed.division));
   const clock = new BenchClock();
-  /** Two pours are as many as one pair of hands keeps in sight. */
-  const MOST_AT_ONCE = 2;
-  const poured = $derived(data.others.filter((o) => o.pouring).map((o) => o.name));
-  const full = $derived(poured.length >= MOST_AT_ONCE ? poured : []);
+  const pouring = $derived(data.others.filter((o) => o.pouring).map((o) => o.name));
 
   onMount(() => {
     const stop = clock.run();
@@ -32,7 +29,9 @@
     const heard = (e: StorageEvent) => log.onStorage(e.key);
     window.addEventListener('storage', heard);
     stream.open(data.run.id, log);
+    void log.photos.open();
     return () => {
+      log.photos.close();
       window.removeEventListener('storage', heard);
       stream.close();
       stop();
@@ -66,7 +65,7 @@
   {conducting}
   lessons={data.lessons}
   short={data.short}
-  {full}
+  {pouring}
   oncable={canReadSerial() ? () => scale.change(new SerialScale()) : undefined}
   {finish}
 >

@@ -1,8 +1,8 @@
-import { type ActOf, oneOf, quantity, words, zone } from '../../fields';
+import { type ActOf, oneOf, quantity, pot, zone } from '../../fields';
 
 /** Dry mica on the mould face before anything: what touches the mould first is what shows. */
 export const fields = {
-  colourantId: words('Which mica'),
+  colourantId: pot('Which mica'),
   over: oneOf('Over', ['the raised parts', 'a zone', 'all of it'], 'all of it'),
   zone: zone(),
   cover: quantity('Covers', '%', 0.8, { max: 1 }),

@@ -1,9 +1,12 @@
 import { defineAct } from '../../define';
-import { words, type ActOf } from '../../fields';
+import { maybe, outline, pot, words, type ActOf } from '../../fields';
+import { intoHollows } from '../../hollows';
 
 /** Recesses inked, the excess wiped. */
 const fields = {
-  what: words('Which ink')
+  what: words('Which ink'),
+  colourantId: pot('Of which pot'),
+  hollows: maybe(outline('The recesses, as they lie in the mould'))
 };
 export type Ink = ActOf<'ink', typeof fields>;
 
@@ -14,8 +17,11 @@ export const ink = defineAct({
   traits: ['unmoulded'],
   also: ['recess', 'number', 'line'],
   usually: { each: 2 },
-  words: (act, { cavities }) => ({
-    line: `ink the recesses${act.what ? ` with ${act.what}` : ''}`,
+  flow: ({ hollows, colourantId }, casting) => {
+    if (hollows) intoHollows(casting, { hollows, colourantId, wiped: 'yes' });
+  },
+  words: (act, { cavities, part }) => ({
+    line: `ink the recesses${(act.what ?? act.colourantId) ? ` with ${act.what ?? part(act.colourantId!)}` : ''}`,
     act: 'Ink',
     rest: `the recesses of ${cavities}`,
     hint: 'ink dries darker; wipe while it is wet',

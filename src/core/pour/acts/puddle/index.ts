@@ -13,7 +13,6 @@ export const puddle = defineAct({
   traits: ['digs'],
   also: ['drop', 'middle', 'dig'],
   usually: { each: 0.4 },
-  wants: () => [{ state: 'fluid', of: 'layer below' }],
   flow,
   varies: 'the outline of each ring of colour',
   words: (act, { cup, cavities }) => ({

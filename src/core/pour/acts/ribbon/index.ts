@@ -14,6 +14,7 @@ export const ribbon = defineAct({
   group: 'pour in',
   fields,
   also: ['drizzle', 'pipe', 'petals', 'line', 'ring', 'hearts', 'thread'],
+  traits: (act) => (act.how === 'piped' ? ['bagged'] : []),
   usually: { each: 1 },
   // A line that is piped or laid thick is drawn from a cup that no longer levels.
   lasts: (act) => (act.how === 'drawn thin' ? 'levels' : 'sets'),

@@ -1,10 +1,12 @@
 import { defineAct } from '../../define';
-import { oneOf, words, type ActOf } from '../../fields';
+import { maybe, oneOf, outline, pot, type ActOf } from '../../fields';
+import { intoHollows } from '../../hollows';
 
 /** A stain that stays in the hollows: on, then wiped from the peaks. */
 const fields = {
-  colourantId: words('Which pigment'),
-  wiped: oneOf('Wiped from the peaks', ['yes', 'no'], 'yes')
+  colourantId: pot('Which pigment'),
+  wiped: oneOf('Wiped from the peaks', ['yes', 'no'], 'yes'),
+  hollows: maybe(outline('The hollows, as they lie in the mould'))
 };
 export type Stain = ActOf<'stain', typeof fields>;
 
@@ -15,6 +17,10 @@ export const stain = defineAct({
   also: ['relief', 'hollows', 'patina'],
   traits: ['water', 'unmoulded'],
   usually: { each: 2 },
+  flow: ({ hollows, colourantId, wiped }, casting) => {
+    // Where the hollows are is not known until they are traced.
+    if (hollows) intoHollows(casting, { hollows, colourantId, wiped });
+  },
   edges: { late: 'it takes unevenly once it is dry' },
   words: (act, { cavities, part }) => ({
     line: `stain the hollows${act.colourantId ? ` with ${part(act.colourantId)}` : ''}${act.wiped === 'yes' ? ', wiped from the peaks' : ''}`,

@@ -12,9 +12,8 @@ export const top = defineAct({
   also: ['pipe', 'rosettes', 'texture'],
   usually: { each: 4 },
   lasts: () => 'sets',
-  wants: (act) => (act.how === 'piped' ? [{ state: 'pipeable', of: { cup: act.cupId } }] : []),
   flow,
-  traits: ['tops'],
+  traits: (act) => (act.how === 'piped' ? ['tops', 'bagged'] : ['tops']),
   words: (act, { cup, cavities }) => ({
     line: `top with ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${act.how}`,
     act: 'Top',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { counted } from '$core/quantity';
   import { goto } from '$app/navigation';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import Redo2 from '@lucide/svelte/icons/redo-2';
@@ -137,7 +138,7 @@
     </div>
     <div class="flex flex-wrap items-baseline gap-x-1 text-[0.87rem] text-ink-2">
       <span
-        >{computed.totals.pieces} pieces{#if computed.order}&nbsp;a turn{/if} · for</span
+        >{counted(computed.totals.pieces, 'piece')}{#if computed.order}&nbsp;a turn{/if} · for</span
       >
       <ParsedField
         quiet

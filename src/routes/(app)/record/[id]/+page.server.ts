@@ -10,7 +10,7 @@ import {
 } from '$core/run';
 import { causesIn } from '$lib/server/causes';
 import { foldedRun } from '$lib/run';
-import { listCards, listLessons, piecesOf, readEvents } from '$lib/server/database';
+import { familyOf, listCards, listLessons, piecesOf, readEvents } from '$lib/server/database';
 import { runOfPage } from '$lib/server/run-page';
 import { store } from '$lib/server/store';
 
@@ -43,6 +43,7 @@ export const load = async ({ params }) => {
     shelf: file.shelf,
     planId: run.planId,
     causes: await causesIn(db, run),
+    family: await familyOf(db, run),
     moulds: (await listCards(db, 'moulds')).map(({ id, name }) => ({ id, name })),
     base: computed.bases.map((b) => b.name).join(', '),
     computed,

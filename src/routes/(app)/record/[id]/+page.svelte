@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FamilyList from '$lib/ui/record/FamilyList.svelte';
   import Table from '$lib/ui/Table.svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import { gradeOf, GRADES, type Grade, type Piece } from '$core/inspect';
@@ -323,6 +324,7 @@
         />
         <button class="button">Keep</button>
       </form>
+      <FamilyList family={data.family} />
     </section>
 
     <section aria-label="Planned and actual">

@@ -1,4 +1,5 @@
 import {
+  colourByDose,
   costByMonth,
   gelByRoom,
   goodByMonth,
@@ -28,6 +29,7 @@ export const load = async () => {
     seconds: secondsByAct(points),
     cost: costByMonth(points),
     gels: gelByRoom(points),
+    colours: colourByDose(points),
     taught: {
       clings: learned.clings.map((c) => ({ ...c, name: baseOf.get(c.baseId) ?? c.baseId })),
       hands: learned.hands,

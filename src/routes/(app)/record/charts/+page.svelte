@@ -56,6 +56,23 @@
         />
       {:else}<p class="mt-2 text-ink-2">No state was told of a layer yet: T, at a gate, tells it.</p>{/if}
     </section>
+    <section data-testid="colour-by-dose">
+      <h2 class="text-[1.35rem]">Colour by its dose</h2>
+      <p class="text-[0.95rem] text-ink-2">
+        how far a measured colour is from plan, by how far its cup was dosed
+      </p>
+      {#if data.colours.length}
+        <DotChart
+          label="Colour by its dose"
+          x="% more colour than planned"
+          y="ΔE"
+          series={data.colours.map((c) => ({
+            name: c.cup,
+            dots: c.dots.map((d) => ({ x: Math.round(d.off * 1000) / 10, y: Math.round(d.deltaE * 10) / 10 }))
+          }))}
+        />
+      {:else}<p class="mt-2 text-ink-2">No colour was measured on a piece yet: inspection takes them.</p>{/if}
+    </section>
     <section>
       <h2 class="text-[1.35rem]">Cost a good piece, by month</h2>
       <p class="text-[0.95rem] text-ink-2">all that was spent, over the pieces that came out good</p>

@@ -49,7 +49,11 @@
   <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/shelf">Shelf</a></p>
   <h1 class="text-[1.9rem]">Import a table</h1>
   <p class="mt-1 text-ink-2">
-    A CSV with a line of headings. It is read first; nothing is stored while one row is wrong.
+    A CSV with a line of headings. It is read first; nothing is stored while one row is wrong. What stands
+    here already:
+    {#each TABLE_KINDS as k, i (k)}{i ? ', ' : ''}<a class="underline" href="/api/v1/tables/{k}.csv" download
+        >{k} as a table</a
+      >{/each}.
   </p>
   <div class="mt-4 flex flex-wrap items-center gap-3">
     <Choice

@@ -1,5 +1,6 @@
 <!-- The batch in one table: every mould and group, every layer, every cup; prints on one sheet. -->
 <script lang="ts">
+  import { counted } from '$core/quantity';
   import Table from '$lib/ui/Table.svelte';
   import { PORTION } from '$core/batch';
   import { figuresOf } from '$core/plan';
@@ -45,7 +46,8 @@
     <div>
       <h1 class="text-[1.8rem]">{plan.name}: the batch</h1>
       <p class="text-ink-2">
-        {computed.totals.pieces} pieces in {computed.groups.length} group{computed.groups.length === 1
+        {counted(computed.totals.pieces, 'piece')} in {computed.groups.length} group{computed.groups
+          .length === 1
           ? ''
           : 's'} · {base || 'no base chosen'}
         {#if computed.order}· for {computed.order.good} good cast {computed.order.cast}, {computed.order

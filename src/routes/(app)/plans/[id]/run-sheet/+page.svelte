@@ -1,5 +1,6 @@
 <!-- The run on paper: every line with a box, what it should read, what it read, and when. -->
 <script lang="ts">
+  import { counted } from '$core/quantity';
   import { figuresOf } from '$core/plan';
   import { duration, weighing } from '$core/quantity';
   import { tasksOf, type Task } from '$core/run';
@@ -44,9 +45,8 @@
     <div>
       <h1 class="text-[1.9rem]">{plan.name}</h1>
       <p class="text-ink-2">
-        {computed.totals.pieces} pieces · {computed.bases.map((b) => b.name).join(', ')} · planned for {temperature(
-          plan.bench.roomCelsius
-        )}
+        {counted(computed.totals.pieces, 'piece')} · {computed.bases.map((b) => b.name).join(', ')} · planned for
+        {temperature(plan.bench.roomCelsius)}
       </p>
     </div>
     <p class="text-right text-[0.9rem] text-ink-2">

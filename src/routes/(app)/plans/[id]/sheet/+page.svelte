@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { counted } from '$core/quantity';
   import { figuresOf, type Plan } from '$core/plan';
   import { amountWords } from '$core/pour';
   import { duration, weighing } from '$core/quantity';
@@ -71,7 +72,7 @@
     <div>
       <h1 class="text-[1.9rem]">{plan.name}</h1>
       <p class="text-ink-2">
-        {computed.totals.pieces} pieces · {base || 'no base chosen'} · room {temperature(
+        {counted(computed.totals.pieces, 'piece')} · {base || 'no base chosen'} · room {temperature(
           plan.bench.roomCelsius
         )} · scale
         {weighing(computed.division, computed.division)}

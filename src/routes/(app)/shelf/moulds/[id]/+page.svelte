@@ -1,7 +1,8 @@
 <script lang="ts">
   import Table from '$lib/ui/Table.svelte';
   import Choice from '$lib/ui/Choice.svelte';
-  import { cavityOf, Mould } from '$core/mould';
+  import { cavityOf, CONDITIONS, Mould, nearItsEnd } from '$core/mould';
+  import { counted } from '$core/quantity';
   import { CardForm } from '$lib/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import CavityCard from '$lib/ui/shelf/CavityCard.svelte';
@@ -12,6 +13,8 @@
 
   let { data } = $props();
   const form = $derived(new CardForm<Mould>('moulds', Mould, data.card, data.revision));
+  /** Runs it was poured in, however many of its cavities. */
+  const uses = $derived(new Set(data.history.map((h) => h.runId)).size);
   const MATERIALS = ['silicone', 'aluminium', 'HDPE', 'lined timber', 'latex', 'other'];
   const FINISHES = ['gloss', 'satin', 'matte'];
 
@@ -52,6 +55,14 @@
   {#if data.history.length}
     <section class="sheet mt-4 p-5" aria-label="History">
       <h2 class="text-[1.2rem]">What was cast in it</h2>
+      <p
+        class="text-[0.95rem] {nearItsEnd(form.card, uses) ? 'text-ochre' : 'text-ink-2'}"
+        data-testid="uses"
+      >
+        {counted(uses, 'run')}{form.card.lasts === undefined
+          ? ''
+          : ` of the ${form.card.lasts} it lasts${nearItsEnd(form.card, uses) ? ': think of making the next one from its master' : ''}`}
+      </p>
       <Table
         class="mt-1"
         testid="history"
@@ -103,7 +114,7 @@
       </Table>
     </section>
   {/if}
-  <div class="mt-4 grid gap-x-6 md:grid-cols-[10rem_8rem_9rem_9rem_9rem_1fr]">
+  <div class="mt-4 grid gap-x-6 md:grid-cols-4 xl:grid-cols-7">
     <Row label="Made of">
       <Choice
         label="Made of"
@@ -144,12 +155,30 @@
         onchange={(v) => form.set(['pourHole'], v)}
       />
     </Row>
-    <Row label="Notes">
-      <textarea
-        class="field min-h-20 py-2"
-        aria-label="Notes"
-        value={form.card.notes}
-        oninput={(e) => form.set(['notes'], e.currentTarget.value)}></textarea>
+    <Row label="Its condition">
+      <Choice
+        label="Its condition"
+        value={form.card.condition ?? 'sound'}
+        options={CONDITIONS.map((c) => ({ value: c, label: c }))}
+        onchange={(v) => form.set(['condition'], v)}
+      />
     </Row>
+    <Row label="Lasts, runs" problem={form.at('lasts')}>
+      <NumberField
+        label="Lasts, runs"
+        optional
+        value={form.card.lasts}
+        onchange={(v) => form.set(['lasts'], v === undefined ? undefined : Math.round(v))}
+      />
+    </Row>
+    <div class="col-span-full">
+      <Row label="Notes">
+        <textarea
+          class="field min-h-20 py-2"
+          aria-label="Notes"
+          value={form.card.notes}
+          oninput={(e) => form.set(['notes'], e.currentTarget.value)}></textarea>
+      </Row>
+    </div>
   </div>
 </div>

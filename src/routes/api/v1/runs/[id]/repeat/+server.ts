@@ -30,7 +30,8 @@ export const POST = async ({ params, request }) => {
   const state = foldedRun(run.frozen, await eventsOf(opened.db, run.id));
   const day = new Date(run.startedAt).toISOString().slice(0, 10);
   const as = { id: newId(), name: `${run.name}, as poured ${day}`.slice(0, 80) };
-  const poured = planFromRun(file.plan, computed, state, as);
+  const madeFrom = { plan: file.plan.id, run: run.id };
+  const poured = { ...planFromRun(file.plan, computed, state, as), madeFrom };
   const other =
     body.value.mouldId === undefined ? undefined : await inOther(opened.db, poured, file.shelf, body.value);
   if (other === 'no mould')

@@ -1,0 +1,1 @@
+CREATE INDEX `runs_listed` ON `runs` (`started_at`,`finished_at`,`plan_id`,`name`,`id`);

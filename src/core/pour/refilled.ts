@@ -1,0 +1,49 @@
+import type { ActStep, Applied, Pouring } from './act';
+import { nothingToPour } from './pouring-problems';
+import { poured } from './pouring';
+import { filledMl, levelled, type Stand } from './stand';
+import { withdrawn } from './withdrawn';
+
+/**
+ * A cavity in which so much was milled out and the same filled in again: as full as before. The amount is a volume or a
+ * share of the cavity; up to a level or the rim there is nothing to fill.
+ */
+export function refilled(act: Pouring, stand: Stand, step: ActStep): Applied {
+  const ready = levelled(stand);
+  const ml = askedMl(act, ready);
+  if (ml === undefined)
+    return { stand: ready, problems: [noVolume(act, step, filledMl(ready) / ready.cavity.capacity)] };
+  const out = withdrawn(ready, ml, step);
+  if (out.problems.length) return { stand: ready, problems: [tooMuch(step, ready, ml)] };
+  return poured({ ...act, amount: { kind: 'volume', ml } }, out.stand, step);
+}
+
+function askedMl({ amount }: Pouring, { cavity }: Stand): number | undefined {
+  if (amount.kind === 'volume') return amount.ml;
+  return amount.kind === 'share' ? amount.of * cavity.capacity : undefined;
+}
+
+const smaller = (step: ActStep, of: number) => [
+  { words: `Fill ${of * 100} % of the cavity`, edit: { path: amountOf(step), value: { kind: 'share', of } } }
+];
+const amountOf = ({ stepId }: ActStep) => ['steps', stepId, 'act', 'amount'];
+
+const noVolume = (act: Pouring, step: ActStep, share: number) => ({
+  ...nothingToPour(act, step, share),
+  code: 'refill-without-volume' as const,
+  sentence: 'What is milled out and refilled needs a volume of its own: the face stands where it stood.',
+  mend: 'Give ml, or a share of the cavity.',
+  tries: share > 0.05 ? smaller(step, 0.05) : []
+});
+
+const tooMuch = (step: ActStep, stand: Stand, ml: number) => {
+  const there = filledMl(stand);
+  return {
+    code: 'mills-too-much' as const,
+    level: 'stop' as const,
+    path: `${step.path}/amount`,
+    sentence: `${stand.name} hold ${there.toFixed(1)} ml here, so ${ml.toFixed(1)} ml cannot be milled out.`,
+    mend: there > 0 ? 'Mill out less.' : 'Pour the ground first, and let it cure.',
+    tries: there > 0.06 * stand.cavity.capacity ? smaller(step, 0.05) : []
+  };
+};

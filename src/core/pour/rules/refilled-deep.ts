@@ -1,0 +1,47 @@
+import type { Amount } from '../../plan/document';
+import { areaWithin, type Path } from '../place';
+import { fieldOf, pathOf, type Rule } from './rule';
+
+/** How deep a region is milled where its depth is not asked for, mm: a usual inlay. */
+const USUAL = 2;
+/** Ground that has to be left under a region, mm. */
+const LEFT = 0.5;
+
+/** A region is milled out deeper than its ground stands: the mill comes out at the other side. */
+export const refilledDeep: Rule = (s) =>
+  s.steps.flatMap((region) => {
+    if (!region.traits.includes('refills')) return [];
+    const mm2 = areaWithin(fieldOf<Path>(region, 'outline')!, s.half);
+    const ml = mlOf(fieldOf<Amount>(region, 'amount')!, s.capacity);
+    if (ml === undefined || !(mm2 > 0)) return [];
+    const mm = (ml * 1000) / mm2;
+    if (mm <= region.level - LEFT) return [];
+    const less = Math.min(USUAL, (region.level - LEFT) / 2);
+    const fits = Number(((mm2 * less) / 1000).toPrecision(3));
+    return [
+      {
+        code: 'refilled-deep',
+        level: 'stop',
+        path: `${pathOf(region)}/act/amount`,
+        sentence: `${ml.toFixed(1)} ml within ${(mm2 / 100).toFixed(1)} cm² is ${mm.toFixed(1)} mm deep; the ground stands ${region.level.toFixed(1)} mm high.`,
+        mend: 'Mill less deep, or trace a larger outline.',
+        tries:
+          fits > 0
+            ? [
+                {
+                  words: `Mill it ${less.toFixed(1)} mm deep: ${fits} ml`,
+                  edit: {
+                    path: ['steps', region.step.id, 'act', 'amount'],
+                    value: { kind: 'volume', ml: fits }
+                  }
+                }
+              ]
+            : []
+      }
+    ];
+  });
+
+const mlOf = (amount: Amount, capacity: number): number | undefined => {
+  if (amount.kind === 'volume') return amount.ml;
+  return amount.kind === 'share' ? amount.of * capacity : undefined;
+};

@@ -1,0 +1,2 @@
+/** So many of a thing, in words: “1 piece”, “22 pieces”. @param n a whole number */
+export const counted = (n: number, thing: string): string => `${n} ${thing}${n === 1 ? '' : 's'}`;
