@@ -27,6 +27,7 @@ export const PROBLEMS = {
   'cup-of-itself': stop('a cup would be filled from itself'),
   'group-missing': stop('a step names cavities that are not in the plan'),
   'mix-missing': stop('a cup is made from a mix that is not in the plan'),
+  'family-of-one-colour': stop('a run of one colour is asked to be repeated as a family'),
   'mould-missing': stop('a group names a mould or cavity that is not on the shelf'),
   'scale-missing': stop('the plan has no scale, or its scale is not on the shelf'),
   'state-unknown': warn('a gate waits for a state that the material never has'),

@@ -106,9 +106,12 @@ const SAID: { [K in Exclude<Kind, 'weigh'>]: (task: TaskOf<K>) => { confirm: str
   fill: () => ({ confirm: 'Filled', hint: 'one after the other, down the side, without stirring' }),
   pour: (task) => ({ confirm: task.confirm ?? 'Poured', hint: task.how ?? 'low and slow, down the middle' }),
   do: (task) => ({ confirm: task.confirm, hint: task.how }),
-  gate: () => ({
+  gate: (task) => ({
     confirm: 'Go on',
-    hint: 'a fingertip test at the edge of one cavity tells more than the clock'
+    hint:
+      task.holds === undefined
+        ? 'a fingertip test at the edge of one cavity tells more than the clock'
+        : 'mixed apart, the cups are as far at one moment'
   }),
   demould: () => ({ confirm: 'Demoulded', hint: 'flex the mould away, do not pull the piece' })
 };

@@ -9,5 +9,6 @@ export type { Part, Unstirred } from './veins';
 export { sightline } from './sightline';
 export { Prism, type Shaped } from './prism';
 export { drawing, type Raster, type Sample } from './raster';
+export { distanceTo } from './beside';
 export { signedArea, within, type Corner } from './outline-parts';
 export { noiseFrom } from './noise';

@@ -1,9 +1,9 @@
 import { distanceTo } from './beside';
 import type { Spot } from './spot';
 
-/** Something solid in a casting: a ball, or a line with half its width; levels and lengths in mm. */
+/** Something solid in a casting: a ball (drawn out upright to half its height where `tall`), or a line with half its width; mm. */
 export type Embedded =
-  | { kind: 'ball'; x: number; y: number; z: number; radius: number }
+  | { kind: 'ball'; x: number; y: number; z: number; radius: number; tall?: number }
   | { kind: 'line'; way: readonly (readonly [number, number])[]; radius: number; low: number; high: number };
 
 /** Dry colour on the mould face: how much of each place it covers, 0..1. */
@@ -14,6 +14,9 @@ export interface Film {
 
 /** Whether a place of the prism is inside something solid. */
 export function isIn(e: Embedded, { x, y, z }: Spot): boolean {
-  if (e.kind === 'ball') return (e.x - x) ** 2 + (e.y - y) ** 2 + (e.z - z) ** 2 < e.radius ** 2;
+  if (e.kind === 'ball') {
+    const up = (e.z - z) * (e.tall === undefined ? 1 : e.radius / e.tall);
+    return (e.x - x) ** 2 + (e.y - y) ** 2 + up ** 2 < e.radius ** 2;
+  }
   return z >= e.low && z <= e.high && distanceTo(x, y, e.way) < e.radius;
 }

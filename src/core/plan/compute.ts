@@ -2,7 +2,16 @@ import { placeSurplus, planLetDowns, type PlannedLetDown, type Weighing } from '
 import { cautionsOf, type Base } from '../material';
 import { cavityOf } from '../mould';
 import type { Found, Problem } from '../problem';
-import { fillWaits, scoreOf, sequenceOf, type Score, type SequenceItem } from '../schedule';
+import {
+  fillWaits,
+  scoreOf,
+  sequenceOf,
+  startsApart,
+  type Indexed,
+  type Score,
+  type SequenceItem,
+  type Start
+} from '../schedule';
 import type { Computed, ComputedBase, ComputedCup } from './computed';
 import { touchingPairs } from './contrast';
 import { craftOf } from './craft';
@@ -20,7 +29,6 @@ import { linesOf } from './lines';
 import { drawnGroup } from './piece';
 import { resolve, type ResolvedPlan } from './resolve';
 import { rowOf } from './row';
-import { startsApart } from './starts';
 import { timingOf } from './timing';
 import { sumBalances, summed, totalsOf } from './totals';
 import { weigh } from './weigh';
@@ -61,7 +69,7 @@ function workedOut(
   const densities = new Map(cups.map((c) => [c.cupId, c.density]));
   const groups = filled.map((f) => drawnGroup(plan, f, palette, (id) => densities.get(id) ?? 0));
   const order = lightToDark(cups);
-  const { sequence, late, ...score } = timed(plan, filled, worked, order);
+  const { sequence, late, starts, ...score } = timed(plan, filled, worked, order);
   const stocked = stockedWeighings(worked);
   const letDowns = letDownsOf(plan, stocked);
   const totals = totalsOf(cups.map(totalled), worked.common, document.groups);
@@ -72,7 +80,6 @@ function workedOut(
     order: yields
   });
   const row = rowOf(plan, filled, worked, yields);
-  const starts = startsApart(plan, worked);
   const pairs = touchingPairs(plan, groups, palette);
   const craft = craftOf(plan, worked, filled);
   const problems = judge({ plan, filled, worked, cups, groups, pairs, needs: stock.needs, score });
@@ -142,13 +149,20 @@ function timed(
   filled: readonly FilledStrand[],
   worked: WorkedCups,
   colouring: readonly string[]
-): Score & { sequence: SequenceItem[]; late: Found[] } {
+): Score & { sequence: SequenceItem[]; late: Found[]; starts: Start[] } {
   const timing = timingOf(plan, filled, worked);
+  const starts = startsOf(timing);
   const written = sequenceOf(timing, colouring);
-  if (!plan.scales.length) return { ...withLate(scoreOf([], timing)), sequence: written };
+  if (!plan.scales.length) return { ...withLate(scoreOf([], timing)), sequence: written, starts };
   const { sequence, score } = fillWaits(written, timing);
   const played = withLate(score);
-  return { ...played, late: secondBatches(plan, dropFirst(plan, played, played.late)), sequence };
+  return { ...played, late: secondBatches(plan, dropFirst(plan, played, played.late)), sequence, starts };
+}
+
+/** When cups that a step waits for together are mixed apart, each cup once. */
+function startsOf(timing: Indexed): Start[] {
+  const all = timing.steps.flatMap((s) => startsApart(s, timing));
+  return all.filter((s, i) => all.findIndex((x) => x.cupId === s.cupId) === i);
 }
 
 const withLate = ({ problems, ...score }: ReturnType<typeof scoreOf>): Score & { late: Found[] } => ({

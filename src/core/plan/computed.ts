@@ -2,7 +2,7 @@ import type { CupBalance, PlannedLetDown, Surplus, Weighing } from '../batch';
 import type { HandState, Pace } from '../cure';
 import type { Base } from '../material';
 import type { Problem } from '../problem';
-import type { Score, SequenceItem } from '../schedule';
+import type { Score, SequenceItem, Start } from '../schedule';
 import type { Need } from '../shelf/stock';
 import type { TouchingPair } from './contrast';
 import type { CraftFact } from './craft';
@@ -11,7 +11,6 @@ import type { CupLooks } from './looks';
 import type { Cost, OrderYield } from './needs';
 import type { ComputedGroup } from './piece';
 import type { OrderRow } from './row';
-import type { Start } from './starts';
 import type { Totals } from './totals';
 import type { CommonMix, CupMix } from './worked';
 

@@ -3,7 +3,7 @@ import { cards } from '../../../demo/cards';
 import { rockpool, shingle } from '../../../demo/plans';
 import { demoLots } from '../../../demo/lots';
 import { stockOf, type Lot } from '../shelf';
-import { computePlan, offersOf, planOfOffer } from '.';
+import { computePlan, offersOf, pieceOf, planOfOffer } from '.';
 
 const chips = demoLots(1_790_000_000_000).find((l) => l.of.kind === 'leftover')!;
 const bin = (grams: number, more: Partial<Lot> = {}): Lot => ({ ...chips, id: 'bin', grams, ...more });
@@ -59,4 +59,25 @@ describe('a leftover that is enough for a piece', () => {
     const [offer] = offersOf(stockFor(bin(400)), cards);
     expect(planOfOffer(offer!, [], cards, 'x')).toBeUndefined();
   });
+
+  it.each(['plastisol'] as const)(
+    'of %s is melted again with fresh base, and no chips are drawn in it',
+    (material) => {
+      const remelt = bin(600, { of: { ...chips.of, material, density: 1.1 } as Lot['of'] });
+      const stock = stockFor(remelt);
+      const [offer] = offersOf(stock, cards);
+      expect(offer).toMatchObject({ way: 'remelt', lotId: 'bin' });
+      const shelf = { ...cards, lots: [remelt] };
+      const plan = planOfOffer(offer!, stock, shelf, 'again')!;
+      const computed = computePlan(plan, shelf);
+      expect(computed.problems.filter((p) => p.level === 'stop').map((p) => p.sentence)).toEqual([]);
+      const taken = computed.needs.find((n) => n.key === 'lot:bin')!;
+      expect(taken.grams).toBeLessThanOrEqual(600);
+      // Three tenths of what is mixed, whatever clings.
+      expect(taken.grams / computed.totals.balance.mixed).toBeCloseTo(0.3, 1);
+      const { matters } = pieceOf(plan, shelf, {}, {})!.traced;
+      expect(matters.some((m) => m.kind === 'chip')).toBe(false);
+      expect(plan.notes).toMatch(/cooled drop/);
+    }
+  );
 });

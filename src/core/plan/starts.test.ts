@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { rockpool, tideline } from '../../../demo/plans';
 import { cureOf } from '../cure';
+import { factsOf, foldRun, freeze, gateOpening, isReady, orderOf, type GateTask } from '../run';
+import { done, upTo } from '../run/run.testing';
 import { applyTechnique, computePlan, newPlan, type Plan } from '.';
 
 const base = cards.bases.find((b) => b.id === rockpool.mixes[0]!.baseId)!;
@@ -55,6 +57,51 @@ describe('cups that must be as far at one moment', () => {
     );
     expect(small!.later).toBe(0);
     expect(large!.later).toBeGreaterThan(1);
+  });
+
+  it('are really mixed so: their parts meet apart by just that, and the hands wait in between', () => {
+    const met = new Map(score.windows.map((w) => [w.cupId, w.zero]));
+    const zero = Math.min(...starts!.map((s) => met.get(s.cupId)!));
+    for (const s of starts!) expect(met.get(s.cupId)! - zero).toBeCloseTo(s.later, 6);
+    const held = score.gates.filter((g) => g.cupId !== undefined);
+    expect(held.map((g) => g.cupId)).toEqual(starts!.filter((s) => s.later > 0).map((s) => s.cupId));
+    for (const g of held) {
+      expect(g.state).toMatch(/has stood \d/);
+      expect(score.blocks.every((b) => b.to <= g.from + 1e-9 || b.from >= g.opens - 1e-9)).toBe(true);
+    }
+  });
+
+  it('reach the state that is waited for at one moment', () => {
+    const reached = starts!.map((s) => {
+      const window = score.windows.find((w) => w.cupId === s.cupId)!;
+      const grams = cups.find((c) => c.cupId === s.cupId)!.mixes[0]!.balance.mixed;
+      return (
+        window.zero + cureOf(base.openMinutes, { cup: grams }, plan.bench.roomCelsius).begins['holds a line']
+      );
+    });
+    expect(Math.max(...reached) - Math.min(...reached)).toBeLessThan(1e-6);
+  });
+
+  it('are waited for in the run, on the clock of the cup that was mixed first', () => {
+    const frozen = freeze(plan, cards);
+    const hold = frozen.tasks.find((t) => t.kind === 'gate' && t.holds !== undefined) as GateTask;
+    const own = frozen.tasks.find((t) => t.kind === 'weigh' && t.mixId === hold.holds)!;
+    const before = upTo(frozen, hold.id, 1000).slice(0, -1);
+    const state = foldRun(frozen.tasks, before, 0.01);
+    expect(state.now?.task.id).toBe(hold.id);
+    const first = state.cups.get(starts![0]!.cupId)!.zero!;
+    const opening = gateOpening(hold, state, { now: first, dayStart: 0 }, []);
+    expect(opening.open).toBe(false);
+    expect((opening.opensAt - first) / 60_000).toBeCloseTo(hold.minutes, 6);
+    expect(isReady(own.id, orderOf(frozen.tasks), new Map(state.tasks.map((t) => [t.task.id, t])))).toBe(
+      false
+    );
+    const after = foldRun(frozen.tasks, [...before, done(hold, opening.opensAt)], 0.01);
+    expect(after.now?.task.id).toBe(own.id);
+    expect(factsOf(frozen.computed, after).find((a) => a.id === hold.id)!.actual).toBeCloseTo(
+      hold.minutes,
+      2
+    );
   });
 
   it('are all made before the first of them is waited for, and poured one after the other', () => {

@@ -522,3 +522,109 @@ describe('ways of pouring that no template knows', () => {
     expect(Math.max(...shows.map((s) => s.share))).toBeLessThan(0.9);
   });
 });
+
+describe('mica dusted within an outline', () => {
+  const right = {
+    closed: true,
+    points: [
+      { x: 0.1, y: -0.6 },
+      { x: 0.7, y: -0.6 },
+      { x: 0.7, y: 0.6 },
+      { x: 0.1, y: 0.6 }
+    ]
+  };
+  const filmOf = (within: object) => {
+    const plan = aside();
+    const act = {
+      kind: 'dust',
+      over: 'a zone',
+      cover: 0.9,
+      fade: 'evenly',
+      wiped: 'no',
+      colourantId: 'pearl-white',
+      within
+    };
+    const { casting } = pieceOf(
+      Plan.parse({
+        ...plan,
+        steps: [{ id: 'dust', act, where: ['group-1'], gates: [] }, ...plan.steps]
+      }),
+      cards,
+      {},
+      {}
+    )!.traced;
+    const { half } = casting.section;
+    return (x: number, y: number) => casting.films[0]!.cover(x * half.width, y * half.length);
+  };
+
+  it('covers as it was asked well inside it, nothing outside, and fades at its edge', () => {
+    const cover = filmOf(right);
+    expect(cover(0.4, 0)).toBeCloseTo(0.9, 9);
+    for (const [x, y] of [
+      [-0.4, 0],
+      [0.4, 0.7],
+      [0.05, 0]
+    ] as const)
+      expect(cover(x, y)).toBe(0);
+    const edge = cover(0.16, 0);
+    expect(edge).toBeGreaterThan(0.2);
+    expect(edge).toBeLessThan(0.8);
+  });
+
+  it('is laid as often round the middle as its outline is', () => {
+    const cover = filmOf({ ...right, round: 2 });
+    expect(cover(-0.4, 0)).toBeCloseTo(0.9, 9);
+    expect(cover(0, 0.85)).toBe(0);
+  });
+});
+
+describe('something set in', () => {
+  const withStone = (embedded: boolean): Piece => {
+    const plan = tried('layers', 'resin', 'slab');
+    const embeds = [
+      { id: 'stone', kind: 'object', name: 'stone', each: 1, grams: 6.7, density: 2.6, from: 0, height: 6 }
+    ];
+    const act = {
+      kind: 'place',
+      pieces: 1,
+      at: { x: 0, y: 0 },
+      pressed: 0,
+      ...(embedded ? { embedId: 'stone' } : {})
+    };
+    return pieceOf(
+      Plan.parse({
+        ...plan,
+        groups: plan.groups.map((g) => ({ ...g, embeds })),
+        steps: [{ id: 'stone-in', act, where: ['group-1'], gates: [] }, ...plan.steps]
+      }),
+      cards,
+      {},
+      {}
+    )!;
+  };
+
+  it('is as large as its weight, density and height make it', () => {
+    const { casting } = withStone(true).traced;
+    const [stone] = casting.embeds;
+    if (stone?.kind !== 'ball') throw new Error('no body');
+    const radius = Math.sqrt((3 * (6.7 / 2.6) * 1000) / (2 * Math.PI * 6));
+    expect(stone.tall).toBe(3);
+    expect(stone.radius).toBeCloseTo(radius, 9);
+    // Counted place by place in a box round it, it has its own volume.
+    const chance = chanceFrom(5);
+    let inside = 0;
+    for (let i = 0; i < 40_000; i++) {
+      const [x, y, z] = [(2 * chance() - 1) * radius, (2 * chance() - 1) * radius, 6 * chance()];
+      if (casting.solidAt({ x: stone.x + x, y: stone.y + y, z })) inside++;
+    }
+    expect(((inside / 40_000) * 4 * radius * radius * 6) / 1000).toBeCloseTo(6.7 / 2.6, 1);
+  });
+
+  it('stands on the ground where nothing lies there yet, whatever its size is taken from', () => {
+    for (const known of [true, false]) {
+      const [body] = withStone(known).traced.casting.embeds;
+      if (body?.kind !== 'ball') throw new Error('no body');
+      expect(body.z).toBe(body.tall);
+    }
+  });
+});

@@ -101,8 +101,18 @@ function perform({ step, act, share, gated }: Performed, going: Going): void {
   act.definition.flow(act.act, casting, {
     mm3: ml * 1000 * (1 - sinks),
     content,
-    chamber: (id) => chambers.get(id)
+    chamber: (id) => chambers.get(id),
+    object: (id) => objectOf(filled, id)
   });
+}
+
+/** An object of a group as an upright ellipsoid of its own volume (mass by density) and height. */
+function objectOf({ strand }: FilledStrand, id: string | undefined) {
+  const embed = strand.group.embeds?.find((e) => e.id === id);
+  if (embed?.kind !== 'object') return undefined;
+  const mm3 = (embed.grams / embed.density) * 1000;
+  // V = 4/3 π r² · h/2
+  return { radius: Math.sqrt((3 * mm3) / (2 * Math.PI * embed.height)), tall: embed.height / 2 };
 }
 
 const pours = ({ step }: ResolvedStep, { pours: all }: FilledStrand) => all.some((p) => p.stepId === step.id);
@@ -201,7 +211,8 @@ function unstirredOf(
     const parts = cup.parts.map((p) => ({ matter: by.contentOf(p.cupId).matter, share: p.share / whole }));
     return { parts, ...(mixing === 'full' ? {} : { unstirred: mixing }) };
   }
-  if (cup?.fillers.length) return chippedOf(cup, by);
+  // What melts has no chips: it is one body again.
+  if (cup?.fillers.length && !melts(cup)) return chippedOf(cup, by);
   if (!cup || mixing === 'full' || !cup.doses.length) return { parts: [] };
   const { share } = TONES[mixing];
   const tone = (name: 'rich' | 'pale') => by.number({ kind: 'cup', cupId: cup.cup.id, tone: name });
@@ -213,6 +224,9 @@ function unstirredOf(
     ]
   };
 }
+
+const melts = ({ mix }: ResolvedCup): boolean =>
+  mix?.base.kind === 'melt and pour' || mix?.base.kind === 'plastisol';
 
 /** Sorts of chips that are told apart by how light they are. */
 const SORTS = 3;

@@ -29,6 +29,8 @@ interface Told<K extends string, F extends Fields> {
   traits?: readonly Trait[] | ((act: ActOf<K, F>) => readonly Trait[]);
   /** Hands' minutes where the maker gives none: for each cavity, and once. */
   usually?: { each?: number; once?: number };
+  /** Hands' minutes that the act itself says, done once, where the maker gives none. */
+  keeps?(act: ActOf<K, F>): number;
   /** Minutes that pass by themselves, done once. */
   passes?(act: ActOf<K, F>): number;
   measures?(act: ActOf<K, F>, of: Measured): string | undefined;
@@ -109,13 +111,14 @@ const pour = (act: unknown, stand: Stand, step: ActStep): Applied => poured(act 
 
 /** Minutes of an act: so many for each cavity and once, as often as it is done, with the time between. */
 function handsOf<K extends string, F extends Fields>(
-  { usually = {}, passes }: Told<K, F>,
+  { usually = {}, keeps, passes }: Told<K, F>,
   act: ActOf<K, F>,
   { hands }: ActStep,
   cavities: number
 ): Minutes {
   const { times = 1, every = 0 } = act as { times?: number; every?: number };
-  const once = (hands?.once ?? usually.once ?? 0) + cavities * (hands?.each ?? usually.each ?? 0);
+  const once =
+    (hands?.once ?? keeps?.(act) ?? usually.once ?? 0) + cavities * (hands?.each ?? usually.each ?? 0);
   const own = passes?.(act) ?? 0;
   // Between two times the hands are free for what is left of the time apart.
   const between = Math.max(0, every - once - own);

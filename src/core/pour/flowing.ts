@@ -10,6 +10,8 @@ export interface Poured {
   content(cupId: string): Content;
   /** The chamber a step names: its share of the footprint from the left. */
   chamber(id: string): { id: string; from: number; to: number } | undefined;
+  /** One of a group’s objects to set in: half its width where it is widest and half its height, mm; undefined where none is kept. */
+  object(id: string | undefined): { radius: number; tall: number } | undefined;
 }
 
 /** A place in mm of a casting's footprint. */

@@ -2,6 +2,7 @@ import type { Weighing } from '../batch';
 import type { Computed } from '../plan/computed';
 import type { CupMix } from '../plan/worked';
 import { jarId } from '../schedule';
+import type { GateTask } from './task';
 import { inOf, type RunState, type TaskState } from './state';
 
 const MINUTE = 60_000;
@@ -78,9 +79,7 @@ function taskFacts({ task, status, actual, doneAt }: TaskState, computed: Comput
       return [fact(task.id, `${cup?.name} into ${group?.name}`, 'g', [planned, poured])];
     }
     case 'gate':
-      return [
-        fact(task.id, `wait: ${task.state}`, 'min', [task.minutes, since(pouredBefore(state, task.id))])
-      ];
+      return [fact(task.id, `wait: ${task.state}`, 'min', [task.minutes, since(zeroBefore(state, task))])];
     case 'demould': {
       const zero = state.groups.get(task.groupId)?.lastPour;
       return [fact(task.id, `demould ${group?.name}`, 'min', [task.from, since(zero)])];
@@ -88,6 +87,14 @@ function taskFacts({ task, status, actual, doneAt }: TaskState, computed: Comput
     default:
       return [];
   }
+}
+
+/** What a wait counts from, ms: the meeting of another mix’s parts where it holds a mix back, else the last pour before it. */
+function zeroBefore(state: RunState, task: GateTask): number | undefined {
+  const [first] = task.all ?? [];
+  if (task.holds === undefined || first?.condition.kind !== 'since') return pouredBefore(state, task.id);
+  const { zero } = first.condition;
+  return 'mixMet' in zero ? state.cups.get(zero.mixMet)?.zero : undefined;
 }
 
 /** When the last pour before a task was done, ms. */

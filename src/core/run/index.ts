@@ -25,6 +25,7 @@ export { worthAPhoto } from './worth-a-photo';
 export { debriefOf, withMeasured, type Debrief } from './debrief';
 export { isReady, orderOf } from './ready';
 export { planFromRun } from './repeat';
+export { asFamily } from './as-family';
 export { lossesOf, tookOf, usesOf } from './record';
 export { freeze } from './freeze';
 export { FrozenRun } from './frozen';

@@ -67,6 +67,7 @@ function remember(task: Task, last: Last): void {
   last.any = task.id;
   if (task.kind === 'prepare') last.prepare = task.id;
   if (task.kind === 'weigh' && isJar(task.cupId)) last.jar = task.id;
+  if (task.kind === 'gate' && task.holds !== undefined) last.ofMix.set(task.holds, task.id);
   if (task.kind === 'weigh' || task.kind === 'stir' || task.kind === 'fill') {
     last.ofMix.set(task.mixId, task.id);
     last.ofCup.set(task.cupId, task.id);

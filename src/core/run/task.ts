@@ -100,6 +100,8 @@ export const Task = z.discriminatedUnion('kind', [
     /** What it waits for, in words. */
     state: z.string(),
     minutes: number,
+    /** The mix that waits until then, where it is no step that does. */
+    holds: id.optional(),
     /** Every condition, with the minutes from its zero after which it counts as met; none where only looking tells. */
     all: z.array(z.object({ condition: Condition, words: z.string(), minutes: number.optional() })).optional()
   }),

@@ -4,7 +4,7 @@ import type { Computed } from '../plan/computed';
 import type { Plan } from '../plan/document';
 import { acts } from '../pour';
 import { lotsOf, stockOfWeighing } from '../plan/needs';
-import { COLOUR_STIR_MINUTES, jarId, turnId, type SequenceItem } from '../schedule';
+import { COLOUR_STIR_MINUTES, holdId, jarId, turnId, type SequenceItem } from '../schedule';
 import { checksOf } from './preflight';
 import type { Task, WeighTask } from './task';
 
@@ -26,6 +26,8 @@ export function tasksOf(plan: Plan, computed: Computed): Task[] {
       }
       case 'gate':
         return gateTask(plan, computed, item);
+      case 'hold':
+        return holdTask(computed, item);
       case 'do':
         return demouldsOf(plan, item).length
           ? demouldsOf(plan, item).flatMap((id) => demouldTask(computed, id))
@@ -216,6 +218,27 @@ function gateTask(plan: Plan, computed: Computed, { stepId, gateId, turn }: Item
       state: wait.state,
       minutes: wait.minutes,
       all: gate.all.map((condition, i) => ({ condition, ...wait.conditions[i]! }))
+    }
+  ];
+}
+
+/** A mix that is held back: a wait on the clock of the one that was mixed first. */
+function holdTask(computed: Computed, { stepId, mixId, after }: Item<'hold'>): Task[] {
+  const wait = computed.score.gates.find((g) => g.gateId === holdId(mixId));
+  if (!wait) return [];
+  const { state, minutes } = wait;
+  const condition = { kind: 'since' as const, zero: { mixMet: after }, minutes };
+  const id = `gate:${holdId(mixId)}`;
+  return [
+    {
+      id,
+      kind: 'gate',
+      stepId,
+      groupId: '',
+      state,
+      minutes,
+      holds: mixId,
+      all: [{ condition, words: state, minutes }]
     }
   ];
 }

@@ -1,4 +1,6 @@
 import type { Found } from '../problem';
+import { awaitedBy } from './apart';
+import { holdId } from './ids';
 import { scoreOf } from './play';
 import type { Score } from './score';
 import type { SequenceItem } from './sequence';
@@ -55,11 +57,15 @@ function sooner(now: Ordered, sequence: SequenceItem[], timing: Indexed): Ordere
 const isSooner = (a: Played, b: Played): boolean =>
   a.done < b.done - SOONER || (a.done < b.done + SOONER && a.ends < b.ends - SOONER);
 
-/** Whether an item is a gate at which the hands stand idle long enough to do something else. */
+/** Whether an item is a gate, or a mix held back, at which the hands stand idle long enough to do something else. */
 function waitsAt({ sequence, score }: Ordered, at: number): boolean {
   const item = sequence[at]!;
-  if (item.kind !== 'gate') return false;
-  const wait = score.gates.find((g) => g.gateId === item.gateId && g.turn === item.turn);
+  const wait =
+    item.kind === 'gate'
+      ? score.gates.find((g) => g.gateId === item.gateId && g.turn === item.turn)
+      : item.kind === 'hold'
+        ? score.gates.find((g) => g.gateId === holdId(item.mixId))
+        : undefined;
   return wait !== undefined && wait.opens - wait.from > WORTH;
 }
 
@@ -98,9 +104,10 @@ function broughtForward(
   timing: Indexed
 ): SequenceItem[] {
   const later = sequence.slice(at);
-  const mixes = new Set(
-    later.flatMap((i) => (i.kind === 'pour' && i.stepId === stepId ? needed(i.mixId, timing) : []))
-  );
+  const step = timing.steps.find((s) => s.id === stepId);
+  const awaited = step ? awaitedBy(step).flatMap((id) => timing.ofCup(id)[0]?.mixId ?? []) : [];
+  const poured = later.flatMap((i) => (i.kind === 'pour' && i.stepId === stepId ? [i.mixId] : []));
+  const mixes = new Set([...poured, ...awaited].flatMap((id) => needed(id, timing)));
   const goes = (i: SequenceItem) =>
     stepOf(i) === stepId || ((i.kind === 'mix' || i.kind === 'fill') && mixes.has(i.mixId));
   return [...sequence.slice(0, at), ...later.filter(goes), ...later.filter((i) => !goes(i))];

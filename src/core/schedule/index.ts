@@ -1,6 +1,7 @@
+export { startsApart, type Start } from './apart';
 export { foldedAxis, type FoldedAxis, type Stretch } from './fold';
 export { busyMinutes, cavitiesInHand, RESERVE } from './hands';
-export { isJar, isPot, jarId, jarPlace, potId, turnId } from './ids';
+export { holdId, isJar, isPot, jarId, jarPlace, potId, turnId } from './ids';
 export { COLOUR_STIR_MINUTES, scoreOf, WEIGHING_MINUTES } from './play';
 export type { Block, DemouldWindow, GateWait, PourWindow, Score } from './score';
 export { sequenceOf, type SequenceItem } from './sequence';

@@ -1,7 +1,8 @@
 import { roomFrom } from '../cure';
 import type { Found } from '../problem';
 import { gateWait, lateness } from './gate';
-import { isPot } from './ids';
+import { duration } from '../quantity';
+import { holdId, isPot } from './ids';
 import type { Playing, StrandTime } from './playing';
 import { demouldClash, pastWindow } from './problems';
 import type { Block, PourWindow, Score } from './score';
@@ -50,6 +51,8 @@ function playItem(p: Playing, item: SequenceItem): void {
       return pour(p, item);
     case 'gate':
       return waitAt(p, item);
+    case 'hold':
+      return holdBack(p, item);
     case 'do':
       return doStep(p, item.stepId);
   }
@@ -198,6 +201,32 @@ function waitAt(p: Playing, item: Extract<SequenceItem, { kind: 'gate' }>): void
   p.score.gates.push({ ...wait, gateId: gate.id, stepId: step.id, turn: item.turn, groupId, from: p.now });
   p.now = Math.max(p.now, wait.opens);
   p.problems.push(...lateness(p, step, gate));
+}
+
+/** Holds a mix back until another has stood so long, less what is weighed before its own parts meet. */
+function holdBack(p: Playing, item: Extract<SequenceItem, { kind: 'hold' }>): void {
+  const first = p.windows.get(item.after);
+  const mix = p.timing.mixes.get(item.mixId);
+  if (!first || !mix) return;
+  const minutes = item.minutes - untilMet(mix) * WEIGHING_MINUTES;
+  const opens = first.zero + minutes;
+  // The hands were busy for longer: it waits for nothing.
+  if (opens <= p.now) return;
+  const words = `${p.timing.mixes.get(item.after)!.name} has stood ${duration(minutes)}`;
+  p.score.gates.push({
+    gateId: holdId(item.mixId),
+    stepId: item.stepId,
+    turn: 1,
+    groupId: '',
+    cupId: item.cupId,
+    state: words,
+    from: p.now,
+    opens,
+    minutes,
+    conditions: [{ words, minutes }],
+    reckoned: 'estimate'
+  });
+  p.now = opens;
 }
 
 function doStep(p: Playing, stepId: string): void {

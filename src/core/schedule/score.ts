@@ -33,6 +33,8 @@ export interface GateWait {
   /** The turn of a common mix that it belongs to; 1 otherwise. */
   turn: number;
   groupId: string;
+  /** The cup that is mixed only then, where it is a mix that waits. */
+  cupId?: string;
   /** What it waits for, in words: “gelled”, “38 °C”. */
   state: string;
   from: number;

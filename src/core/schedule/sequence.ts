@@ -1,4 +1,4 @@
-import type { Condition } from '../plan/document';
+import { awaitedBy, startsApart } from './apart';
 import type { Indexed, TimedMix, TimedPour, TimedStep } from './timing';
 
 /** What the hands do, in order. */
@@ -17,6 +17,8 @@ export type SequenceItem =
       count: number;
     }
   | { kind: 'gate'; stepId: string; gateId: string; turn: number }
+  /** A mix waits until another has stood so long, so that both are as far when a step needs them. */
+  | { kind: 'hold'; stepId: string; mixId: string; cupId: string; after: string; minutes: number }
   /** An act that draws nothing and takes time. */
   | { kind: 'do'; stepId: string; turn: number };
 
@@ -94,13 +96,26 @@ class Writer {
     }
   }
 
-  /** A cup whose state a step waits for is made before it is waited for, the one that is named first at the front. */
-  #awaited({ gates }: TimedStep, pot: TimedMix | undefined): void {
-    const named = gates.flatMap((g) => g.all.flatMap((c) => awaitedCup(c) ?? []));
-    for (const cupId of named) {
+  /**
+   * A cup whose state a step waits for is made before it is waited for. Where several must be as far at one moment, the slowest
+   * is made first and each other is held back by what it is faster; else the one that is named first is at the front.
+   */
+  #awaited(step: TimedStep, pot: TimedMix | undefined): void {
+    const mixOf = (cupId: string) => {
       const mixes = this.#timing.ofCup(cupId);
-      const own = mixes.find((m) => this.#timing.potOf(m)?.mixId === pot?.mixId) ?? mixes[0];
-      if (own && !mixes.some((m) => this.#made.has(m.mixId))) this.#make(own);
+      return mixes.find((m) => this.#timing.potOf(m)?.mixId === pot?.mixId) ?? mixes[0];
+    };
+    const isMade = (cupId: string) => this.#timing.ofCup(cupId).some((m) => this.#made.has(m.mixId));
+    const apart = startsApart(step, this.#timing, mixOf);
+    for (const { cupId, mixId, later } of apart) {
+      if (isMade(cupId)) continue;
+      const after = apart[0]!.mixId;
+      if (later > 0) this.items.push({ kind: 'hold', stepId: step.id, mixId, cupId, after, minutes: later });
+      this.#make(mixOf(cupId)!);
+    }
+    for (const cupId of awaitedBy(step)) {
+      const own = mixOf(cupId);
+      if (own && !isMade(cupId)) this.#make(own);
     }
   }
 
@@ -141,12 +156,6 @@ class Writer {
       mine.flatMap((m) => m.pours.flatMap((p) => this.#timing.pours.get(p.pourId)?.strandId ?? []))
     );
   }
-}
-
-/** The cup whose own state or temperature a condition waits for. */
-function awaitedCup(c: Condition): string | undefined {
-  if (c.kind === 'state') return c.of === 'layer below' ? undefined : c.of.cup;
-  return c.kind === 'probe' && 'cup' in c.of ? c.of.cup : undefined;
 }
 
 /** Whether a step that draws nothing belongs to a turn: where its cavities are served; at the bench, in the last. */

@@ -11,7 +11,7 @@ import {
   type Run,
   type Store
 } from './database';
-import { mouldHistory } from './past';
+import { mouldHistory, oldLotsOf } from './past';
 
 /** What the log says of the defects of a run’s pieces, group by group. */
 export interface RunCauses {
@@ -26,7 +26,8 @@ async function caseIn(db: Db, run: Run, groupId: string) {
   const before = uses.find((u) => u.at < run.startedAt && u.runId !== run.id);
   const state = foldedRun(run.frozen, await eventsOf(db, run.id));
   return caseOf(run.frozen, state, groupId, {
-    lastColour: before && { name: before.colourName, dye: before.dye }
+    lastColour: before && { name: before.colourName, dye: before.dye },
+    oldLots: await oldLotsOf(db, run.id)
   });
 }
 

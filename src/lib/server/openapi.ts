@@ -5,6 +5,7 @@ import { DEFECTS, Piece } from '$core/inspect';
 import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
 import { RunEvent } from '$core/run';
+import { SHEETS } from '$lib/sheet-words';
 import { MatchRequest } from './match';
 import { Lot, Vessel, TABLE_KINDS } from '$core/shelf';
 import { Ways } from '$core/ways';
@@ -313,7 +314,17 @@ export function openapi() {
       '/api/v1/runs/{id}/repeat': {
         parameters: [id],
         post: {
-          summary: 'Make a plan of what was really poured and weighed',
+          summary:
+            'Make a plan of what was really poured and weighed: as it was, in another mould, or as a family whose colours change places',
+          ...body({
+            type: 'object',
+            properties: {
+              family: { type: 'boolean' },
+              mouldId: { type: 'string' },
+              cavityId: { type: 'string' },
+              count: { type: 'integer', minimum: 1, maximum: 2000 }
+            }
+          }),
           responses: answer('The plan.', ref('Plan'), '201')
         }
       },
@@ -400,6 +411,20 @@ export function openapi() {
           parameters: [{ name: 'preview', in: 'query', schema: { type: 'string' } }],
           requestBody: { required: true, content: { 'application/zip': {} } },
           responses: { ...answer('What it holds.', { type: 'object' }), ...refused }
+        }
+      },
+      '/api/v1/plans/{id}/{sheet}.pdf': {
+        parameters: [
+          id,
+          { name: 'sheet', in: 'path', required: true, schema: { enum: [...SHEETS] } },
+          { name: 'paper', in: 'query', schema: { enum: ['A4', 'Letter'] } }
+        ],
+        get: {
+          summary: 'A mix sheet, a run sheet or labels of a plan as PDF',
+          responses: {
+            '200': { description: 'The sheet.', content: { 'application/pdf': {} } },
+            ...refused
+          }
         }
       },
       '/api/v1/import/{kind}': {

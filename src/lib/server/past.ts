@@ -39,6 +39,7 @@ import {
   readRuns,
   runsNow,
   untoldRuns,
+  wholeShelf,
   type Db,
   type Run,
   type Store
@@ -369,6 +370,20 @@ export async function lotBooks(db: Db, shelf: Shelf, today: number): Promise<Lot
     entries: entries.filter((e) => e.lotId === own.lot.id).sort((a, b) => b.at - a.at),
     pace: paceOf(own, entries, today)
   }));
+}
+
+const DAY = 24 * 3_600_000;
+
+/** Lots that a run took from after their use-by, and by how many days, each once. */
+export async function oldLotsOf(db: Db, runId: string): Promise<{ name: string; days: number }[]> {
+  const [{ lots }, uses] = await Promise.all([wholeShelf(db), allUses(db)]);
+  const old = new Map<string, { name: string; days: number }>();
+  for (const { lotId, at, by } of entriesOf(lots, uses)) {
+    const lot = lots.find((l) => l.id === lotId);
+    if (lot?.useBy === undefined || !('runId' in by) || by.runId !== runId || at <= lot.useBy) continue;
+    old.set(lotId, { name: lot.name, days: Math.max(1, Math.round((at - lot.useBy) / DAY)) });
+  }
+  return [...old.values()];
 }
 
 /** Every run as the record's charts show it, with the grades of its pieces. */

@@ -55,6 +55,11 @@
   const laneOfGroup = $derived(
     (id: string) => HEAD + LANE * (1 + cups.length + groups.findIndex((g) => g.groupId === id))
   );
+  /** A mix waits in its cup’s lane, a step in its cavities’; what concerns neither waits with the hands. */
+  const laneOfGate = $derived(({ cupId, groupId }: { cupId?: string; groupId: string }) => {
+    if (cupId !== undefined) return laneOfCup(cupId);
+    return groups.some((g) => g.groupId === groupId) ? laneOfGroup(groupId) : HEAD;
+  });
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
 
   const STEPS = [1, 2, 5, 10, 15, 30, 60, 120, 360, 720, DAY, 2 * DAY, 7 * DAY, 14 * DAY];
@@ -300,7 +305,8 @@
           fill={inkOn(cup.colour)}
           stroke={cup.colour}
           stroke-width="3"
-          paint-order="stroke">{b.label.length * 7 < wide ? cup.letter + ' ' + b.label : cup.letter}</text
+          paint-order="stroke"
+          >{(b.label.length + 2) * 7 < wide ? cup.letter + ' ' + b.label : cup.letter}</text
         >
       {/if}
       {@const late = score.windows.find((w) => w.mixId === b.mixId)?.to ?? Infinity}
@@ -318,7 +324,7 @@
 
   <!-- Gates: a notch where the wait ends, in the cavities' lane. -->
   {#each score.gates.filter((g) => zoom !== 'pour' || g.from < score.ends - 1e-9) as g (`${g.gateId}~${g.turn}`)}
-    {@const yy = laneOfGroup(g.groupId)}
+    {@const yy = laneOfGate(g)}
     {@const at = x(g.opens)}
     <path d="M{at - 6} {yy + 2}H{at + 6}V{yy + 9}L{at} {yy + 16}L{at - 6} {yy + 9}Z" fill="var(--ochre)" />
     <path d="M{at} {yy + 16}V{yy + LANE}" stroke="var(--ochre)" stroke-width="1.5" />

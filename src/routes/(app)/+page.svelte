@@ -212,7 +212,10 @@
             {#each data.offers as offer (offer.lotId)}
               <li class="flex items-center gap-3 py-2.5">
                 <span class="min-w-0 flex-1">
-                  <strong>{counted(offer.pieces, 'piece')} of terrazzo, {offer.mouldName}</strong>
+                  <strong
+                    >{counted(offer.pieces, 'piece')}
+                    {offer.way === 'remelt' ? 'melted again' : 'of terrazzo'}, {offer.mouldName}</strong
+                  >
                   <span class="block text-[0.9rem] text-ink-2"
                     >{mass(offer.grams)} of the {mass(offer.left)} of {offer.name}</span
                   >

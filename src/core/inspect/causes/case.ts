@@ -19,6 +19,8 @@ const MINUTE = 60_000;
 export interface Beside {
   /** What was last cast in the mould before this run. */
   lastColour?: { name: string; dye: boolean } | undefined;
+  /** Lots that the run took from although their use-by had passed, and by how many days. */
+  oldLots?: readonly { name: string; days: number }[] | undefined;
 }
 
 /** One piece that came out badly: the run it came from, its cavities, and what the log tells of them. */

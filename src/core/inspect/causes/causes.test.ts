@@ -7,6 +7,7 @@ import { computePlan, type Plan, type Shelf } from '../../plan';
 import { foldRun, freeze, type FrozenRun, type RunEvent, type Task } from '../../run';
 import { event } from '../../run/run.testing';
 import { DEFECTS, type Defect } from '../piece';
+import type { Beside } from './case';
 import { caseOf, causesOf, CAUSES, changed } from '.';
 
 const MINUTE = 60_000;
@@ -112,6 +113,8 @@ const leaning = (draft: number): Shelf => ({
   ...cards,
   moulds: cards.moulds.map((m) => ({ ...m, cavities: m.cavities.map((c) => ({ ...c, draft })) }))
 });
+/** Every pot is an ink. */
+const inked: Shelf = { ...cards, colourants: cards.colourants.map((c) => ({ ...c, form: 'ink' as const })) };
 const matte: Shelf = { ...cards, moulds: cards.moulds.map((m) => ({ ...m, finish: 'matte' as const })) };
 const deep: Shelf = {
   ...cards,
@@ -141,7 +144,7 @@ interface Planted {
   /** Plan and shelf of the run with the fault, where the fault is planned in. */
   bad?: Plan;
   shelf?: Shelf;
-  beside?: { lastColour: { name: string; dye: boolean } };
+  beside?: Beside;
 }
 
 /** Every cause with a run that plants it; the good run of the same plan does not show it. */
@@ -188,6 +191,32 @@ const PLANTED: Planted[] = [
     fault: add({ type: 'gestured', task: 'pour:lay-heron', times: 3 }, /pour:lay-heron/)
   },
   { cause: 'few-taps', defect: 'bubbles on the mould face', plan: sluice, fault: skip(/vibrate/) },
+  {
+    cause: 'few-taps',
+    defect: 'bubbles on the mould face',
+    plan: withActs(tideline, { kind: 'tap', minutes: 3 } as { kind: string }),
+    fault: shift(/more-0/, -2)
+  },
+  {
+    cause: 'flame-on-ink',
+    defect: 'ink faded or spread',
+    plan: withActs(tideline, { kind: 'torch', seconds: 20 } as { kind: string }),
+    shelf: inked
+  },
+  {
+    cause: 'old-lot',
+    defect: 'tacky or soft',
+    plan: tideline,
+    beside: { oldLots: [{ name: 'hardener', days: 45 }] }
+  },
+  {
+    cause: 'cover-thin',
+    defect: 'embed cut or uncovered',
+    plan: withActs(tideline, { kind: 'place', pieces: 1, at: { x: 0, y: 0 }, pressed: 0 } as {
+      kind: string;
+    }),
+    fault: times(/^pour:lay-(heron|foam)/, 0.8)
+  },
   {
     cause: 'no-pressure',
     defect: 'bubbles on the mould face',

@@ -4,6 +4,9 @@ import type { Case } from './case';
 import { noted, type Cause, type Pointed } from './cause';
 import { coldRoom } from './cold-room';
 import { colourOverItsLimit } from './colour-over-its-limit';
+import { coverThin } from './cover-thin';
+import { flameOnInk } from './flame-on-ink';
+import { oldLot } from './old-lot';
 import { cupPouredLate } from './cup-poured-late';
 import { cupTooHot } from './cup-too-hot';
 import { demouldedEarly } from './demoulded-early';
@@ -53,6 +56,7 @@ export type { Pointed } from './cause';
 export const CAUSES: readonly Cause[] = [
   coldRoom,
   colourOverItsLimit,
+  coverThin,
   cupPouredLate,
   cupTooHot,
   demouldedEarly,
@@ -60,6 +64,7 @@ export const CAUSES: readonly Cause[] = [
   doseOff,
   embedDrifts,
   fewTaps,
+  flameOnInk,
   heavyColourStood,
   layerBeforeTheGel,
   layerTooLate,
@@ -75,6 +80,7 @@ export const CAUSES: readonly Cause[] = [
   notLevel,
   notSealed,
   notWeighed,
+  oldLot,
   pouredOver,
   pouredUnder,
   ratioOff,

@@ -32,6 +32,8 @@ import {
   type Db
 } from '../database';
 import * as schema from '../database/schema';
+import type { SheetKind } from '$lib/sheet-words';
+import { sheetPdf, type PaperSize, type ToPrint } from '../paper';
 import { matchFromShelf, type MatchRequest } from '../match';
 import type { z } from 'zod';
 
@@ -100,6 +102,8 @@ type ReadArchive = { ok: true; archive: Archive } | { ok: false; sentence: strin
 
 /** The work that may take long, by name. What goes in and comes out crosses between threads: plain data only. */
 export const jobs = {
+  /** A sheet of a plan as PDF. */
+  sheet: ({ kind, of, size }: { kind: SheetKind; of: ToPrint; size: PaperSize }) => sheetPdf(kind, of, size),
   /** The text of a plan file read and worked out: every figure, or what is wrong with it. */
   compute: ({ text, today }: { text: string; today: number }) => {
     const read = parseBody(text, PlanFile);

@@ -13,6 +13,7 @@ const SECONDS: Record<JobName, number> = {
   days: 30,
   match: 20,
   picture: 30,
+  sheet: 30,
   record: 60,
   copy: 120,
   archive: 120,

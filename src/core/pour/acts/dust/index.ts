@@ -4,6 +4,13 @@ import { fields, type Dust } from './fields';
 
 export type { Dust };
 
+/** Over which part of the face, in words. */
+function whereOf(act: Dust, part: (id: string) => string): string {
+  if (act.over !== 'a zone') return act.within ? `${act.over}, within what is traced` : act.over;
+  if (act.zone) return part(act.zone);
+  return act.within ? 'a traced zone' : 'a zone';
+}
+
 export const dust = defineAct({
   kind: 'dust',
   group: 'put in',
@@ -14,9 +21,9 @@ export const dust = defineAct({
   flow,
   varies: 'how the dust fades',
   words: (act, { cavities, part }) => ({
-    line: `dust ${act.colourantId ? part(act.colourantId) : 'mica'} over ${act.over === 'a zone' ? (act.zone ? part(act.zone) : 'a zone') : act.over}, ${Math.round(act.cover * 100)} %${act.fade === 'evenly' ? '' : `, fading ${act.fade}`}${act.wiped === 'no' ? '' : ', wiped from the raised parts'}`,
+    line: `dust ${act.colourantId ? part(act.colourantId) : 'mica'} over ${whereOf(act, part)}, ${Math.round(act.cover * 100)} %${act.fade === 'evenly' ? '' : `, fading ${act.fade}`}${act.wiped === 'no' ? '' : ', wiped from the raised parts'}`,
     act: 'Dust',
-    rest: `${cavities} with ${act.colourantId ? part(act.colourantId) : 'mica'}, ${act.over}`,
+    rest: `${cavities} with ${act.colourantId ? part(act.colourantId) : 'mica'}, ${whereOf(act, part)}`,
     hint: 'dry brush on a dry, glossy mould; a mask on; mind what falls beside',
     confirm: 'Dusted'
   })

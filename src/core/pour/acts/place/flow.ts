@@ -1,12 +1,16 @@
 import { between, type Casting } from '../../../pattern';
-import { spotOf } from '../../flowing';
+import { spotOf, type Poured } from '../../flowing';
 import type { Place } from './fields';
 
-/** Things set in keep their place while all else moves: round bodies about the place, none in another. */
-export function flow(act: Place, casting: Casting): void {
+/**
+ * Things set in keep their place while all else moves: bodies of their own size about the place, none in another. What has no card
+ * is drawn as a ball.
+ */
+export function flow(act: Place, casting: Casting, poured: Pick<Poured, 'object'>): void {
   const { section, chance, level } = casting;
   const scale = Math.sqrt(section.area);
-  const radius = (SIZE * scale) / Math.sqrt(Math.max(1, act.pieces / 4));
+  const ball = (SIZE * scale) / Math.sqrt(Math.max(1, act.pieces / 4));
+  const { radius, tall } = poured.object(act.embedId) ?? { radius: ball, tall: ball };
   const middle = spotOf(casting, act.at);
   const set: { x: number; y: number }[] = [];
   for (let tries = 0; set.length < act.pieces && tries < 200 * act.pieces; tries++) {
@@ -18,8 +22,9 @@ export function flow(act: Place, casting: Casting): void {
     const clear = set.every((s) => Math.hypot(s.x - at.x, s.y - at.y) > 2 * radius);
     if (clear && (section.wall(at.x, at.y) > radius || act.pieces === 1)) set.push(at);
   }
-  for (const { x, y } of set)
-    casting.embed({ kind: 'ball', x, y, z: Math.max(radius * 0.5, level - act.pressed), radius });
+  // It stands on the ground at the least, and is pressed in from where it lies half sunk.
+  const z = Math.max(tall, level - act.pressed);
+  for (const { x, y } of set) casting.embed({ kind: 'ball', x, y, z, radius, tall });
 }
 
 /** Of the square root of the footprint's area, where nothing says how large a thing is. */

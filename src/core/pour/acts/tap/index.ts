@@ -14,7 +14,7 @@ export const tap = defineAct({
   group: 'wait',
   fields,
   also: ['knock', 'bubbles', 'bang'],
-  passes: () => 0,
+  keeps: (act) => act.minutes,
   traits: ['loosens'],
   words: (act, { cavities, part }) => ({
     line: `tap ${act.zone ? part(act.zone) : 'all round'}, ${duration(act.minutes)}`,

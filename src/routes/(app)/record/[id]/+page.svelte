@@ -42,12 +42,16 @@
     }))
   ]);
 
+  /** Pieces as they were just changed, by group and number, until the server has them: the next tap goes on from these. */
+  let ahead = $state.raw<Record<string, (typeof data.pieces)[number]>>({});
   const slots = $derived(
     data.plan.groups.flatMap((group) =>
       Array.from({ length: group.count }, (_, i) => ({
         group,
         number: i + 1,
-        piece: data.pieces.find((p) => p.groupId === group.id && p.number === i + 1)
+        piece:
+          ahead[`${group.id}/${i + 1}`] ??
+          data.pieces.find((p) => p.groupId === group.id && p.number === i + 1)
       }))
     )
   );
@@ -86,11 +90,30 @@
   };
 
   async function save(piece: Piece, next: boolean) {
-    const stored = await send('PUT', `/runs/${data.run.id}/pieces`, piece);
+    if (await keep([piece])) if (next && chosen < slots.length - 1) chosen++;
+  }
+
+  /** What is being stored, one after the other in the order it was tapped. */
+  let storing: Promise<unknown> = Promise.resolve();
+
+  /** Shows pieces as changed at once and stores them; what is refused goes back to what the server has. */
+  async function keep(pieces: Piece[]): Promise<boolean> {
+    const keyOf = ({ groupId, number }: Piece) => `${groupId}/${number}`;
+    const shown = new Map(
+      pieces.map((p) => {
+        const before = slots.find((s) => s.group.id === p.groupId && s.number === p.number)?.piece;
+        return [keyOf(p), { ...p, photos: before?.photos ?? [] }] as const;
+      })
+    );
+    ahead = { ...ahead, ...Object.fromEntries(shown) };
+    const mine = storing.then(() => send('PUT', `/runs/${data.run.id}/pieces`, pieces));
+    storing = mine;
+    const stored = await mine;
     problems = stored.ok ? [] : stored.problems;
-    if (!stored.ok) return;
-    await invalidateAll();
-    if (next && chosen < slots.length - 1) chosen++;
+    if (stored.ok) await invalidateAll();
+    // What was tapped again meanwhile stays ahead.
+    ahead = Object.fromEntries(Object.entries(ahead).filter(([key, p]) => shown.get(key) !== p));
+    return stored.ok;
   }
 
   const KEYS: Record<string, Grade> = { g: 'good', s: 'second', r: 'reject' };
@@ -117,10 +140,8 @@
         }
       ];
     });
-    const stored = await send('PUT', `/runs/${data.run.id}/pieces`, graded);
-    problems = stored.ok ? [] : stored.problems;
     several = [];
-    if (stored.ok) await invalidateAll();
+    await keep(graded);
   }
 
   const open = $derived(slots.flatMap((s, i) => (s.piece ? [] : [i])));
@@ -181,8 +202,15 @@
     await invalidateAll();
   }
 
-  async function repeat(mouldId?: string) {
-    const made = await send<Plan>('POST', `/runs/${data.run.id}/repeat`, mouldId ? { mouldId } : undefined);
+  const FAMILY = 'family';
+  const otherwise = $derived([
+    { value: FAMILY, label: 'as a family: the colours change places' },
+    ...data.moulds.map((m) => ({ value: m.id, label: `in ${m.name}` }))
+  ]);
+  const repeatOtherwise = (how: string) => repeat(how === FAMILY ? { family: true } : { mouldId: how });
+
+  async function repeat(how?: { mouldId: string } | { family: true }) {
+    const made = await send<Plan>('POST', `/runs/${data.run.id}/repeat`, how);
     if (made.ok) await goto(`/plans/${made.value.id}`);
     else problems = made.problems;
   }
@@ -204,11 +232,11 @@
     {#if data.open}<a class="button go" href="/run/{data.run.id}">Go on with the run</a>{/if}
     <Choice
       class="!w-48"
-      label="Repeat in another mould"
+      label="Repeat otherwise"
       value=""
-      placeholder="In another mould…"
-      options={data.moulds.map((m) => ({ value: m.id, label: m.name }))}
-      onchange={(id) => repeat(id)}
+      placeholder="Repeat otherwise…"
+      options={otherwise}
+      onchange={repeatOtherwise}
     />
     <a class="button" href="/record/{data.run.id}/buyer">For the buyer</a>
     <button class="button {data.open ? '' : 'go'}" onclick={() => repeat()}>Repeat as poured</button>

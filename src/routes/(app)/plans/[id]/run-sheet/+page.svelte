@@ -2,9 +2,9 @@
 <script lang="ts">
   import { counted } from '$core/quantity';
   import { figuresOf } from '$core/plan';
-  import { duration, weighing } from '$core/quantity';
-  import { tasksOf, type Task } from '$core/run';
+  import { tasksOf } from '$core/run';
   import { taskWords } from '$lib/instruction';
+  import { aimOf } from '$lib/sheet-words';
   import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
   import { said, temperature } from '$lib/ways.svelte';
@@ -14,24 +14,6 @@
   const computed = $derived(figuresOf(plan, data.shelf, data.past));
   const tasks = $derived(tasksOf(plan, computed));
   const checks = $derived(tasks.flatMap((t) => (t.kind === 'prepare' ? (t.checks ?? []) : [])));
-
-  /** What a line should read: a weight, minutes, or the edges of a window. */
-  function aim(task: Task): string {
-    switch (task.kind) {
-      case 'weigh':
-        return task.counted ?? weighing(task.grams, task.division);
-      case 'pour':
-        return `${weighing(task.gramsEach, computed.division)} × ${task.count}`;
-      case 'stir':
-        return duration(task.minutes);
-      case 'gate':
-        return duration(task.minutes);
-      case 'demould':
-        return `${duration(task.from)} – ${duration(task.to)}`;
-      default:
-        return '';
-    }
-  }
 </script>
 
 <svelte:head><title>Run sheet: {plan.name} · Kirapen</title></svelte:head>
@@ -81,7 +63,8 @@
           <td class="py-1.5"><span class="inline-block size-3.5 border border-ink"></span></td>
           <td class="num text-ink-2">{i + 1}</td>
           <td class="pr-3"><strong>{words.act}</strong> {said(words.rest)}</td>
-          <td class="num pr-3 text-right font-semibold whitespace-nowrap">{aim(task)}</td>
+          <td class="num pr-3 text-right font-semibold whitespace-nowrap">{aimOf(task, computed.division)}</td
+          >
           <td class="text-ink-2">{task.kind === 'weigh' || task.kind === 'pour' ? '________ g' : ''}</td>
           <td class="text-ink-2">___ : ___</td>
         </tr>

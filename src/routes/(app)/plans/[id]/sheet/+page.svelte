@@ -1,9 +1,9 @@
 <script lang="ts">
   import { counted } from '$core/quantity';
   import { figuresOf, type Plan } from '$core/plan';
-  import { amountWords } from '$core/pour';
-  import { duration, weighing } from '$core/quantity';
-  import { tasksOf, waitsForLayer } from '$core/run';
+  import { weighing } from '$core/quantity';
+  import { tasksOf } from '$core/run';
+  import { alike, cupsOrdered, pourLines, whichMix } from '$lib/sheet-words';
   import Choice from '$lib/ui/Choice.svelte';
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
@@ -23,31 +23,9 @@
   const basisOf = (id: string) => computed.bases.find((b) => b.baseId === id)?.basis ?? '';
   const tasks = $derived(tasksOf(plan, computed));
   const weighed = (x: number) => weighing(x, computed.division);
-  const cups = $derived(computed.cups.filter((c) => c.balance.mixed > 0));
-  // Split cups are coloured from light to dark; cups mixed on their own in the order they are poured.
-  const ordered = $derived(
-    computed.common.length ? computed.lightToDark.flatMap((id) => cups.filter((c) => c.cupId === id)) : cups
-  );
-
-  /** Mixes in a row that weigh the same are printed once. */
-  function alike<M extends { mixId: string; weighings: readonly { weight: number }[] }>(mixes: readonly M[]) {
-    const runs: { mix: M; times: number }[] = [];
-    for (const mix of mixes) {
-      const last = runs.at(-1);
-      const same = last && last.mix.weighings.every((w, i) => w.weight === mix.weighings[i]?.weight);
-      if (last && same) last.times++;
-      else runs.push({ mix, times: 1 });
-    }
-    return runs;
-  }
-  const sequence = $derived(
-    tasks.filter(
-      (t) =>
-        t.kind === 'pour' || t.kind === 'fill' || t.kind === 'do' || t.kind === 'gate' || t.kind === 'demould'
-    )
-  );
-  const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
-  const stepOf = (id: string) => plan.steps.find((s) => s.id === id);
+  const ordered = $derived(cupsOrdered(computed));
+  const lines = $derived(pourLines(tasks, plan, computed));
+  const cupOf = (id: string | undefined) => computed.cups.find((c) => c.cupId === id);
 </script>
 
 <svelte:head>
@@ -128,12 +106,7 @@
               <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={26} />
               {cup.name}
               {#if cup.mixes.length > 1}
-                <span class="font-sans text-[0.9rem] text-ink-2"
-                  >{run.times > 1
-                    ? `mixes ${run.mix.turn}–${run.mix.turn + run.times - 1}`
-                    : `mix ${run.mix.turn}`},
-                  {run.mix.pours.reduce((s, p) => s + p.count, 0)} cavities each</span
-                >
+                <span class="font-sans text-[0.9rem] text-ink-2">{whichMix(cup, run)}</span>
               {/if}
               <span class="ml-auto font-sans text-[1rem] font-semibold">{weighed(run.mix.balance.mixed)}</span
               >
@@ -166,32 +139,13 @@
       {/each}
       <h2 class="mt-4 text-[1.1rem]">Pour</h2>
       <ol class="ruled text-[0.92rem]">
-        {#each sequence as task (task.id)}
+        {#each lines as line (line.id)}
+          {@const cup = cupOf(line.cupId)}
           <li class="py-1.5">
-            {#if task.kind === 'pour'}
-              {@const cup = cupOf(task.cupId)}
-              {@const step = stepOf(task.stepId)}
-              {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
-              <strong>{weighed(task.gramsEach)}</strong> into each of {task.count}
-              <span class="text-ink-2"
-                >{said(amountWords(step))}{task.how ? ` · ${said(task.how, computed.division)}` : ''}</span
-              >
-            {:else if task.kind === 'fill'}
-              {@const cup = cupOf(task.cupId)}
-              {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
-              filled with {#each task.from as f, i (f.cupId)}{i ? ', ' : ''}<strong>{weighed(f.grams)}</strong
-                >
-                {cupOf(f.cupId)?.name}{/each}
-            {:else if task.kind === 'do'}
-              <strong>{task.act}</strong>
-              {said(task.rest)}
-            {:else if task.kind === 'gate'}
-              Wait until <strong>{task.state}</strong>{#if waitsForLayer(task)}, about {duration(
-                  task.minutes
-                )} after the pour{/if}
-            {:else if task.kind === 'demould'}
-              Demould <strong>{duration(task.from)} – {duration(task.to)}</strong> after the last pour
-            {/if}
+            {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
+            {#each line.parts as { text, strong }, i (i)}{#if strong}<strong
+                  >{said(text, computed.division)}</strong
+                >{:else}{said(text, computed.division)}{/if}{/each}
           </li>
         {/each}
       </ol>

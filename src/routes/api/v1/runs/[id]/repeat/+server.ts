@@ -2,15 +2,16 @@ import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { computePlan, type Plan, type Shelf } from '$core/plan';
-import { planFromRun, scaledTo } from '$core/run';
+import { asFamily, planFromRun, scaledTo } from '$core/run';
 import { problem } from '$lib/server/body';
 import { eventsOf, importPlanFile, readRun, wholeShelf, type Db } from '$lib/server/database';
 import { notHere, readBody, refuse } from '$lib/server/respond';
 import { foldedRun } from '$lib/run';
 import { store } from '$lib/server/store';
 
-/** Another mould to repeat it in; the run's own where nothing is sent. */
+/** Another mould to repeat it in, or as a family; as it was poured, in the run's own, where nothing is sent. */
 const Asked = z.object({
+  family: z.boolean().optional(),
   mouldId: z.string().max(200).optional(),
   cavityId: z.string().max(200).optional(),
   count: z.number().int().positive().max(2000).optional()
@@ -38,7 +39,18 @@ export const POST = async ({ params, request }) => {
     return refuse([
       problem('mould-missing', 'There is no such mould or cavity.', 'Choose one that is on the shelf.')
     ]);
-  const { plan, shelf } = other ?? { plan: poured, shelf: file.shelf };
+  const repeated = other ?? { plan: poured, shelf: file.shelf };
+  const family = body.value.family ? asFamily(repeated.plan) : repeated.plan;
+  if (!family)
+    return refuse([
+      problem(
+        'family-of-one-colour',
+        'A family needs two colours or more that can change places.',
+        'Repeat it as poured, or add a cup to the plan first.'
+      )
+    ]);
+  const shelf = repeated.shelf;
+  const plan = body.value.family ? { ...family, name: `${run.name}, a family`.slice(0, 80) } : family;
   const beside = (wanted: string) => `${wanted.slice(0, 40)}-${newId().slice(0, 8)}`;
   const stored = await importPlanFile(opened, { plan, shelf }, beside, Date.now());
   return json(stored, { status: 201 });

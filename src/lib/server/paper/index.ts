@@ -1,0 +1,2 @@
+export { PAPERS, type PaperSize } from './pdf';
+export { sheetPdf, type ToPrint } from './sheets';
