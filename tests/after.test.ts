@@ -173,6 +173,17 @@ describe('the record', () => {
     await bench.says('[data-testid="colour-by-dose"]', 'No colour was measured');
   });
 
+  it('repeats as a family: a plan in which the colours change places from piece to piece', async () => {
+    await bench.go('/record/tideline-second');
+    await bench.choose('Repeat otherwise', 'as a family');
+    await bench.page.waitForFunction(() => location.pathname.startsWith('/plans/'));
+    const id = new URL(bench.page.url()).pathname.split('/').at(-1)!;
+    const plan = await get(`/api/v1/plans/${id}`);
+    expect(plan.name).toBe('Tideline knobs, a family');
+    expect(plan.groups[0].variations.length).toBeGreaterThan(0);
+    await fetch(`${workshop.address}/api/v1/plans/${id}`, { method: 'DELETE' });
+  });
+
   it('repeats in another mould, and tells a buyer what will match', async () => {
     await bench.go('/record/tideline-second');
     await bench.click('For the buyer', 'link');
@@ -180,7 +191,7 @@ describe('the record', () => {
     await bench.type('Weight within', '3');
     await bench.says('[data-testid="buyer"]', '3 % more or less');
     await bench.click('← Record', 'link');
-    await bench.choose('Repeat in another mould', 'Roundel');
+    await bench.choose('Repeat otherwise', 'in Roundel');
     await bench.says('[aria-label="Pour"]', 'Roundel, 90 × 9 mm');
     const id = new URL(bench.page.url()).pathname.split('/').at(-1)!;
     const plan = await get(`/api/v1/plans/${id}`);

@@ -8,6 +8,8 @@ import { SharedDocument } from './shared-document.svelte';
 
 /** Keystrokes in one field within this time make one step of undo, ms. */
 const ONE_STEP = 900;
+/** Nothing typed for so long, ms: then undo is kept. */
+const REST = 400;
 /** Steps of undo that survive a reload; more are kept while the page is open. */
 const KEPT_STEPS = 60;
 
@@ -22,6 +24,9 @@ const readPlan = (raw: unknown): Plan | undefined => {
   return read.success ? read.data : undefined;
 };
 
+/** A merged plan as a plan reads; as it is where it reads as none. */
+const parsed = (plan: Plan): Plan => readPlan(plan) ?? plan;
+
 /** A plan open on the workbench: its document, everything computed from it, undo and redo without end. */
 export class PlanEditor {
   problem = $state<Problem>();
@@ -33,8 +38,10 @@ export class PlanEditor {
 
   readonly shared: SharedDocument<Plan>;
   readonly shelf: Shelf;
-  /** Every figure, at once with each keystroke; the mends of its problems follow when `prove` has found them. */
+  /** Every figure, at once with each keystroke; its problems in general words. */
   readonly computed: Computed;
+  /** What is wrong, at once; with the mends that `prove` has found for this very plan when it has. Apart from the figures, which do not change with them. */
+  readonly problems: readonly Problem[];
   readonly #prover: Prover;
   /** What was last proved: of which plan, and the problems with their mends. */
   #proved = $state.raw<{ plan: Plan; problems: Problem[] }>();
@@ -43,8 +50,8 @@ export class PlanEditor {
     this.shared = new SharedDocument('plans', plan, revision, readPlan);
     this.shelf = shelf;
     this.#prover = proverFor(shelf, past);
-    const figures = $derived(figuresOf(this.shared.current, this.shelf, past));
-    this.computed = $derived({ ...figures, problems: this.#mended(figures.problems) });
+    this.computed = $derived(figuresOf(this.shared.current, this.shelf, past));
+    this.problems = $derived(this.#mended(this.computed.problems));
     this.#recall();
   }
 
@@ -106,7 +113,7 @@ export class PlanEditor {
     this.#past = this.#past.slice(0, -1);
     this.#future = [change, ...this.#future];
     this.#last = { key: '', at: 0 };
-    this.#show(merge(change.after, change.before, this.plan).merged);
+    this.#show(parsed(merge(change.after, change.before, this.plan).merged));
   }
 
   redo(): void {
@@ -115,7 +122,7 @@ export class PlanEditor {
     this.#future = this.#future.slice(1);
     this.#past = [...this.#past, change];
     this.#last = { key: '', at: 0 };
-    this.#show(merge(change.before, change.after, this.plan).merged);
+    this.#show(parsed(merge(change.before, change.after, this.plan).merged));
   }
 
   /** Looks for mends that hold for the plan as it stands, beside the page; resolves when they are shown, or overtaken. */
@@ -137,20 +144,33 @@ export class PlanEditor {
   }
 
   #show(plan: Plan) {
-    this.shared.change(readPlan(plan) ?? plan);
-    this.#keep();
+    this.shared.change(plan);
+    this.#keepSoon();
   }
 
   get #key() {
     return `kirapen.undo.${this.plan.id}`;
   }
 
+  #keeping: ReturnType<typeof setTimeout> | undefined;
+
+  /** Undo is kept once the hand rests: writing it takes longer than a figure does to follow. */
+  #keepSoon() {
+    if (typeof sessionStorage === 'undefined') return;
+    clearTimeout(this.#keeping);
+    this.#keeping = setTimeout(() => this.keep(), REST);
+  }
+
   /** Undo survives a reload of this page: kept with the tab, the oldest steps let go first. */
-  #keep() {
+  keep() {
+    if (this.#keeping === undefined) return;
+    clearTimeout(this.#keeping);
+    this.#keeping = undefined;
     for (let most = KEPT_STEPS; most > 0; most = Math.floor(most / 2)) {
-      const kept = { past: this.#past.slice(-most), future: this.#future.slice(0, most) };
+      const list = (changes: readonly Change[]) => `[${changes.map(written).join(',')}]`;
+      const kept = `{"past":${list(this.#past.slice(-most))},"future":${list(this.#future.slice(0, most))}}`;
       try {
-        sessionStorage.setItem(this.#key, JSON.stringify(kept));
+        sessionStorage.setItem(this.#key, kept);
         return;
       } catch {
         // Full: fewer steps, or none where storage is off.
@@ -172,6 +192,16 @@ export class PlanEditor {
     }
   }
 }
+
+/** A step as it is kept: written once, however often the steps are kept. */
+function written(change: Change): string {
+  const known = texts.get(change);
+  if (known !== undefined) return known;
+  const text = JSON.stringify(change);
+  texts.set(change, text);
+  return text;
+}
+const texts = new WeakMap<Change, string>();
 
 function readChange(raw: unknown): Change[] {
   const { before, after } = (raw ?? {}) as { before?: unknown; after?: unknown };

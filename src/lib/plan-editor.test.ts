@@ -54,8 +54,8 @@ describe('a plan on the workbench', () => {
 
   it('says its problems at once, and offers mends for the plan as it stands once they are proved', async () => {
     const editor = open();
-    const offered = () => editor.computed.problems.filter((p) => p.edit).length;
-    const codes = () => editor.computed.problems.map((p) => p.code);
+    const offered = () => editor.problems.filter((p) => p.edit).length;
+    const codes = () => editor.problems.map((p) => p.code);
     const at = codes();
     expect(at).toContain('mix-too-small');
     expect(offered()).toBe(0);
@@ -73,7 +73,7 @@ describe('a plan on the workbench', () => {
     await overtaken;
     expect(offered()).toBe(0);
     await editor.prove();
-    const mend = editor.computed.problems.find((p) => p.code === 'mix-too-small')!;
+    const mend = editor.problems.find((p) => p.code === 'mix-too-small')!;
     editor.edit(mend.edit!);
     expect(codes()).not.toContain('mix-too-small');
   });
@@ -109,10 +109,27 @@ describe('a plan on the workbench', () => {
   it('keeps undo through a reload', () => {
     const editor = open();
     rename(editor, 'silt');
+    pause();
+    rename(editor, 'ooze');
+    editor.undo();
+    editor.keep();
     const again = open(editor.plan);
-    expect(again.canUndo).toBe(true);
+    expect([again.canUndo, again.canRedo]).toEqual([true, true]);
+    again.redo();
+    expect(nameOf(again)).toBe('ooze');
+    again.undo();
     again.undo();
     expect(nameOf(again)).toBe('mudflat');
+  });
+
+  it('keeps undo by itself once nothing is typed', async () => {
+    vi.useFakeTimers();
+    const editor = open();
+    rename(editor, 'silt');
+    expect(open(editor.plan).canUndo).toBe(false);
+    await vi.runAllTimersAsync();
+    vi.useRealTimers();
+    expect(open(editor.plan).canUndo).toBe(true);
   });
 
   it('begins undo anew where what was kept cannot be read', () => {

@@ -5,10 +5,6 @@ import { waitsForLayer, type Task } from '$core/run';
 
 /** What stands on a printed sheet, in words: the same on the page and in its PDF. */
 
-/** The sheets of a plan that can be had as PDF. */
-export const SHEETS = ['mix-sheet', 'run-sheet', 'labels'] as const;
-export type SheetKind = (typeof SHEETS)[number];
-
 /** A line in pieces, some of them strong, with the cup whose mark stands before it. */
 export interface SheetLine {
   id: string;

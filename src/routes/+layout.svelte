@@ -1,6 +1,8 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import '../app.css';
+  import { page } from '$app/state';
+  import { keepTour, tourAt } from '$lib/tour';
   import { setWays } from '$lib/ways.svelte';
   let { children, data } = $props();
 
@@ -11,7 +13,21 @@
   // Says that the page now answers to clicks; until then the server's markup is only to be read.
   onMount(() => {
     document.documentElement.dataset.alive = 'true';
+    touring = tourAt() !== undefined;
+  });
+
+  /** The tour is fetched when it is wanted only. */
+  let touring = $state(false);
+  $effect(() => {
+    if (!page.url.searchParams.has('tour')) return;
+    keepTour(0);
+    touring = true;
   });
 </script>
 
 {@render children()}
+{#if touring}
+  {#await import('$lib/ui/Tour.svelte') then { default: Tour }}<Tour
+      onend={() => (touring = false)}
+    />{/await}
+{/if}

@@ -39,7 +39,8 @@ export type Trait =
   | 'shields'
   | 'tops'
   | 'bagged'
-  | 'refills';
+  | 'refills'
+  | 'levels';
 
 /** What an act takes from a cup for each cavity, ml: all that the batch asks of it. */
 export interface Draw {

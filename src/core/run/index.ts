@@ -23,7 +23,7 @@ export { correctionsOf, type Correction } from './corrections';
 export { warmthOf } from './warmth';
 export { worthAPhoto } from './worth-a-photo';
 export { debriefOf, withMeasured, type Debrief } from './debrief';
-export { isReady, orderOf } from './ready';
+export { groupsOf, isReady, orderOf } from './ready';
 export { planFromRun } from './repeat';
 export { asFamily } from './as-family';
 export { lossesOf, tookOf, usesOf } from './record';

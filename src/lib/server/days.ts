@@ -1,5 +1,6 @@
 import type { Job } from '$core/days';
 import type { OrdersOnDays, Plan } from '$core/plan';
+import { dueOf, groupsOf, type Task } from '$core/run';
 import { USUAL_WAYS, type Ways } from '$core/ways';
 import { foldedRun } from '$lib/run';
 import { eventsOf, listRuns, readPlans, readRuns, wholeShelf, type Db, type Run } from './database';
@@ -19,7 +20,7 @@ const LOOK_BACK = 30;
 export interface DaysAhead extends OrdersOnDays {
   /** Midnight of today by the bench’s clock, ms: minute 0 of every figure. */
   origin: number;
-  /** What lies in its moulds already: runs by id and name. */
+  /** What was poured and has something due: runs by id and name. */
   curing: { id: string; name: string }[];
   /** When hands are there, minutes. */
   hours: { from: number; to: number }[];
@@ -46,7 +47,7 @@ export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
   }));
   const own = ways ?? USUAL_WAYS;
   const hours = hoursFrom(origin, own);
-  const lying = await curing(db, origin);
+  const lying = await curing(db, now, origin);
   const days = await inThread('days', {
     orders: asked,
     shelf,
@@ -58,7 +59,7 @@ export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
     origin,
     hours,
     hands: own.hands,
-    curing: lying.map(({ orderId, name }) => ({ id: orderId, name })),
+    curing: [...new Map(lying.map(({ orderId, name }) => [orderId, { id: orderId, name }])).values()],
     asked: ordered.map(askedOf)
   };
 }
@@ -91,49 +92,63 @@ function hoursFrom(origin: number, { hours, daysOff }: Ways) {
   }).flatMap(({ off, from, to }) => (off ? [] : [{ from, to }]));
 }
 
-/** What lies in its moulds since a run poured it: it holds them until it is out, inside its window. */
-async function curing(db: Db, origin: number): Promise<Job[]> {
+/** What is due of what runs poured, by the one rule for it; what lies in its mould holds that until it is out. */
+async function curing(db: Db, now: number, origin: number): Promise<Job[]> {
   const open = (await listRuns(db)).filter((r) => !r.finishedAt).slice(0, LOOK_BACK);
   const { good } = await readRuns(
     db,
     open.map((r) => r.id)
   );
-  return (await Promise.all(good.map(async (run) => jobsIn(run, await eventsOf(db, run.id), origin)))).flat();
+  const all = good.map(async (run) => jobsIn(run, await eventsOf(db, run.id), { now, origin }));
+  return (await Promise.all(all)).flat();
 }
 
-function jobsIn(run: Run, events: Parameters<typeof foldedRun>[1], origin: number): Job[] {
+/** A run's own jobs: what is due of it, and what it has still to pour before it is. */
+function jobsIn(
+  run: Run,
+  events: Parameters<typeof foldedRun>[1],
+  { now, origin }: { now: number; origin: number }
+): Job[] {
   const state = foldedRun(run.frozen, events);
-  return state.tasks.flatMap(({ task, status }): Job[] => {
-    if (task.kind !== 'demould' || status !== 'open') return [];
-    const poured = state.groups.get(task.groupId)?.lastPour;
-    const group = run.frozen.file.plan.groups.find((g) => g.id === task.groupId);
-    if (poured === undefined || !group) return [];
-    // Still pouring: by its score at the earliest.
-    const pouring = state.tasks.some((t) => t.task.kind === 'pour' && t.status === 'open');
-    const ends = run.startedAt + run.frozen.computed.score.ends * MINUTE;
-    const zero = ((pouring ? Math.max(poured, ends) : poured) - origin) / MINUTE;
-    const length = group.count;
-    return [
+  const due = dueOf(run.frozen, state, { now, dayStart: origin }).filter((d) => d.task.kind !== 'gate');
+  const listed = new Set(due.map((d) => d.task.id));
+  const minuteOf = (ms: number) => (ms - origin) / MINUTE;
+  return [
+    ...due.map((d) => jobOf(run, d.task, { name: d.what, from: minuteOf(d.from) })),
+    ...state.tasks.flatMap(({ task, status }): Job[] => {
+      if (task.kind !== 'demould' || status !== 'open' || listed.has(task.id)) return [];
+      const poured = state.groups.get(task.groupId)?.lastPour;
+      // Still pouring: by its score at the earliest.
+      const ends = run.startedAt + run.frozen.computed.score.ends * MINUTE;
+      const from = minuteOf(Math.max(poured ?? ends, ends)) + task.from;
+      return poured === undefined ? [] : [jobOf(run, task, { name: 'Demould', from })];
+    })
+  ];
+}
+
+/** One thing that is due, as soon as it may be and hands are there: a late one too. */
+function jobOf(run: Run, task: Task, { name, from }: { name: string; from: number }): Job {
+  const groups = run.frozen.file.plan.groups.filter((g) => groupsOf(task).includes(g.id));
+  const pieces = groups.reduce((s, g) => s + g.count, 0);
+  const length = Math.max(1, task.kind === 'do' ? task.attended : pieces);
+  const demoulds = task.kind === 'demould';
+  return {
+    id: `${run.id}~${task.id}`,
+    orderId: run.id,
+    name: run.name,
+    turn: 1,
+    notBefore: 0,
+    moulds: demoulds ? groups.map((g) => ({ id: g.mouldId, cavities: g.count })) : [],
+    freedBy: demoulds ? task.id : undefined,
+    ...(demoulds ? { heldFrom: 0 } : {}),
+    tasks: [
       {
-        id: `${run.id}~${task.groupId}`,
-        orderId: run.id,
-        name: run.name,
-        turn: 1,
-        notBefore: 0,
-        moulds: [{ id: group.mouldId, cavities: group.count }],
-        freedBy: task.id,
-        heldFrom: 0,
-        tasks: [
-          {
-            id: task.id,
-            name: 'Demould',
-            busy: [{ from: 0, to: length }],
-            length,
-            // A late one is done as soon as hands are there.
-            after: [{ task: '@', edge: 'start', min: Math.max(0, zero + task.from) }]
-          }
-        ]
+        id: task.id,
+        name,
+        busy: [{ from: 0, to: length }],
+        length,
+        after: [{ task: '@', edge: 'start', min: Math.max(0, from) }]
       }
-    ];
-  });
+    ]
+  };
 }

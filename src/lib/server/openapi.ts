@@ -5,7 +5,7 @@ import { DEFECTS, Piece } from '$core/inspect';
 import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
 import { RunEvent } from '$core/run';
-import { SHEETS } from '$lib/sheet-words';
+import { SHEETS } from '$lib/sheets';
 import { MatchRequest } from './match';
 import { Lot, Vessel, TABLE_KINDS } from '$core/shelf';
 import { Ways } from '$core/ways';

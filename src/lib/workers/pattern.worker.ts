@@ -38,12 +38,16 @@ interface Wanted {
   until?: string;
 }
 
+type Steps = Generator<() => Picture, Picture | undefined>;
+
 /** Pieces that are kept traced: the faces and the cuts of one piece share it. */
 const KEPT = 6;
 /** Milliseconds of drawing before other messages are heard. */
 const SLICE = 12;
-
-type Steps = Generator<() => Picture, Picture | undefined>;
+/** Between two finer pictures of one drawing, ms. */
+const PAUSE = 160;
+/** When each drawing was last shown. */
+const shownAt = new WeakMap<Steps, number>();
 
 const pieces = new Map<string, Piece | undefined>();
 const drawings = new Map<string, Steps>();
@@ -106,6 +110,10 @@ function drawOn(): void {
       continue;
     }
     if (step.done) drawings.delete(slot);
+    // Coarse at once; after that not more often than an eye follows: each picture is a piece of work for the page too.
+    const due = step.done || performance.now() - (shownAt.get(drawing) ?? -Infinity) > PAUSE;
+    if (!due) continue;
+    shownAt.set(drawing, performance.now());
     const picture = step.done ? step.value : step.value();
     if (picture) self.postMessage({ slot, picture }, { transfer: [picture.rgba.buffer] });
   }

@@ -10,27 +10,34 @@ import type { ResolvedMix, ResolvedPlan, ResolvedStep } from '../resolve';
 export function layerProblems(plan: ResolvedPlan, filled: FilledStrand): Found[] {
   const problems: Found[] = [];
   let wet: PouredLayer | undefined;
-  let sinceGate = 0;
+  let told = false;
   for (const step of plan.steps) {
     if (!step.strands.some((s) => s.id === filled.strand.id)) continue;
-    if (step.step.gates.length) sinceGate = 0;
+    if (step.step.gates.length) [wet, told] = [undefined, false];
     for (const layer of filled.layers.filter((l) => l.stepId === step.step.id)) {
       const mix = plan.cupOf.get(layer.cupId)?.mix;
       if (!mix) continue;
       problems.push(...tooDeep(plan.plan, { step, layer, strand: filled, mix }));
-      sinceGate++;
-      if (sinceGate === 2 && !wetOnWet(plan, wet, layer)) problems.push(onWet(plan.plan, step, mix));
-      wet = layer;
+      if (!told && wet && liesLevel(step) && runsTogether(plan, wet, layer)) {
+        problems.push(onWet(plan.plan, step, mix));
+        told = true;
+      }
+      wet = liesLevel(step) ? layer : undefined;
     }
   }
   return [...problems, ...shortFill(filled)];
 }
 
-/** Cups split from one mix are poured wet on wet, inside its one window. */
-const wetOnWet = ({ cupOf }: ResolvedPlan, below: PouredLayer | undefined, layer: PouredLayer): boolean => {
+/** Whether a step’s layers should lie apart: a puddle, a line, a chamber are meant to meet what is fluid. */
+const liesLevel = ({ own }: ResolvedStep): boolean =>
+  own?.definition.traits?.(own.act).includes('levels') ?? false;
+
+/** Whether a layer on a wet one spoils both: another colour, and not split from one mix to be poured wet on wet. */
+function runsTogether({ cupOf }: ResolvedPlan, below: PouredLayer, layer: PouredLayer): boolean {
+  if (below.cupId === layer.cupId) return false;
   const mix = cupOf.get(layer.cupId)?.mix?.mix;
-  return mix?.feeds === 'split' && below !== undefined && cupOf.get(below.cupId)?.mix?.mix.id === mix.id;
-};
+  return mix?.feeds !== 'split' || cupOf.get(below.cupId)?.mix?.mix.id !== mix.id;
+}
 
 function tooDeep(plan: Plan, laid: Parameters<typeof notDeeper>[1]): Found[] {
   const { base } = laid.mix;

@@ -4,7 +4,8 @@ import { demoLots } from '../../../../demo/lots';
 import { rockpool, saltings, samphire, sluice, tideline } from '../../../../demo/plans';
 import { applyEdit } from '../../edit';
 import { superfatOf } from '../../material';
-import { figuresOf, type Past, type Plan } from '..';
+import { TECHNIQUES } from '../../pour';
+import { applyTechnique, figuresOf, newPlan, type Past, type Plan } from '..';
 import { atBench, layer, mixed, withScales } from '../plans.testing';
 import { gramsIn } from '../worked';
 
@@ -265,6 +266,31 @@ describe('what is laid on what', () => {
     expect(found(apart, 'no-gate').map((p) => p.path)).toEqual(['plan/steps/lay-heron']);
     expect(found(tideline, 'no-gate')).toEqual([]);
     expect(found(mixed(apart, 'split'), 'no-gate')).toEqual([]);
+  });
+
+  it('is meant to meet what is fluid where it is a puddle, a line or more of the same', () => {
+    const apart = { ...tideline, steps: tideline.steps.map((s) => ({ ...s, gates: [] })) };
+    const onto = (change: (act: { kind: string }) => { kind: string }) => ({
+      ...apart,
+      steps: apart.steps.map((s) => (s.id === 'lay-heron' ? { ...s, act: change(s.act) } : s))
+    });
+    const puddle = onto((act) => ({ ...act, kind: 'puddle', at: { x: 0, y: 0 }, from: 'low' }));
+    // Nor does a layer over a puddle say it: what lies there is no layer.
+    expect(found(puddle, 'no-gate')).toEqual([]);
+    const same = onto((act) => ({ ...act, cupId: 'mudflat' }));
+    expect(found(same, 'no-gate').map((p) => p.path)).toEqual(['plan/steps/lay-foam']);
+  });
+
+  it('no technique is said to run together where it is meant to', () => {
+    for (const { id, suits } of TECHNIQUES)
+      for (const kind of suits) {
+        const base = cards.bases.find((b) => b.kind === kind);
+        if (!base) continue;
+        const bare = newPlan('trial', 'Trial', cards, 'roundel');
+        const plan = { ...bare, mixes: bare.mixes.map((m) => ({ ...m, baseId: base.id })) };
+        const made = applyTechnique(plan, cards, { techniqueId: id, groupId: 'group-1', keep: 'nothing' });
+        expect([id, kind, ...found(made, 'no-gate').map((p) => p.path)]).toEqual([id, kind]);
+      }
   });
 
   it('is said to end short under 98.5 % of the cavity', () => {

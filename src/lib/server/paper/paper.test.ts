@@ -5,7 +5,7 @@ import { figuresOf } from '$core/plan';
 import { readingBeside } from '$core/quantity';
 import { tasksOf } from '$core/run';
 import { USUAL_WAYS } from '$core/ways';
-import { SHEETS } from '$lib/sheet-words';
+import { SHEETS } from '$lib/sheets';
 import { sheetContent, type ToPrint } from './sheets';
 import { sheetPdf } from '.';
 

@@ -13,9 +13,9 @@ import {
   pourLines,
   whichMix,
   type Label,
-  type SheetKind,
   type SheetLine
 } from '$lib/sheet-words';
+import type { SheetKind } from '$lib/sheets';
 import { today } from '$lib/when';
 import { coreOf, markOf, scoreDrawn } from './drawn';
 import { box, pdfOf, RULED, written, type PaperSize } from './pdf';

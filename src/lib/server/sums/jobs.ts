@@ -32,7 +32,7 @@ import {
   type Db
 } from '../database';
 import * as schema from '../database/schema';
-import type { SheetKind } from '$lib/sheet-words';
+import type { SheetKind } from '$lib/sheets';
 import { sheetPdf, type PaperSize, type ToPrint } from '../paper';
 import { matchFromShelf, type MatchRequest } from '../match';
 import type { z } from 'zod';

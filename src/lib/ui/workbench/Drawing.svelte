@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Tabs } from 'bits-ui';
   import { onDestroy, untrack } from 'svelte';
+  import { Later } from '$lib/later.svelte';
   import { PatternWork } from '$lib/pattern-work.svelte';
   import Hint from '../Hint.svelte';
   import { VISIONS, type Vision } from '$core/colour';
@@ -41,7 +42,7 @@
   });
   /** A white that may run out into skins: what the warning says it can cover. */
   const mayCover = $derived((cupId: string) => {
-    const over = computed.problems.find((p) => p.code === 'white-takes-over' && p.path.includes(cupId));
+    const over = editor.problems.find((p) => p.code === 'white-takes-over' && p.path.includes(cupId));
     return over && group?.layers.reduce((s, l) => s + (l.cupId === cupId ? l.shows.mouldFace : 0), 0);
   });
   const lineOf = (id: string) => computed.lines.find((l) => l.stepId === id)?.line ?? '';
@@ -59,6 +60,7 @@
   const VERDICTS = { clear: 'text-ink-2', close: 'text-ochre', 'reads as one': 'text-cinnabar' };
   const markOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const group = $derived(computed.groups[Math.min(chosen, computed.groups.length - 1)]);
+  const core = new Later(() => ({ group, cups: computed.cups }));
   const strandId = $derived(group?.strandId);
   /** A bar is cut across, anything else from side to side. */
   $effect.pre(() => {
@@ -199,7 +201,14 @@
       </div>
     </div>
     <div class="mx-auto mt-1 w-full max-w-[440px]">
-      <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} {vision} width={440} height={150} />
+      <CoreDrawing
+        group={core.value.group ?? group}
+        cups={core.value.cups}
+        showFace={plan.showFace}
+        {vision}
+        width={440}
+        height={150}
+      />
     </div>
     <p class="mt-1 min-h-5 text-center text-[0.85rem] text-ink-2" aria-live="polite" data-testid="told">
       {#if told}

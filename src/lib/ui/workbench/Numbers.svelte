@@ -34,8 +34,8 @@
   const colour = $derived(computed.totals.colourants.reduce((s, c) => s + c.grams, 0));
   const balance = $derived(computed.totals.balance);
   const split = $derived(computed.common.length > 0);
-  const toMend = $derived(computed.problems.filter((p) => p.level !== 'note'));
-  const notes = $derived(computed.problems.filter((p) => p.level === 'note'));
+  const toMend = $derived(editor.problems.filter((p) => p.level !== 'note'));
+  const notes = $derived(editor.problems.filter((p) => p.level === 'note'));
   // What cups and pots really stand on, which may not be the plan's own scale.
   const stands = $derived.by(() => {
     const mixes = [...computed.common, ...computed.cups.flatMap((c) => c.mixes)];
@@ -141,7 +141,7 @@
   <div class="mt-2 flex flex-col gap-1.5" id="to-mend">
     {#if editor.problem}<ProblemNote problem={editor.problem} />{/if}
     {@render mends(toMend.slice(0, 1))}
-    {#if !computed.problems.length && plan.steps.length}
+    {#if !editor.problems.length && plan.steps.length}
       <p class="text-[0.9rem] text-verdigris">Nothing to mend.</p>
     {/if}
   </div>

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { LESSONS } from '$core/rehearse';
 
+  let { data } = $props();
   const kinds = [...new Set(LESSONS.map((l) => l.kind))];
   const NAMES: Record<string, string> = {
     gypsum: 'jesmonite',
@@ -17,6 +18,8 @@
   <p class="mt-1 text-[1.05rem] text-ink-2">
     The run’s own screen with a clock you can hurry and nothing on the bench. A plan of your own is rehearsed
     from its workbench.
+    {#if data.first}<a class="underline" href="/plans/tideline-knobs?tour">Tour of the first piece</a>, on the
+      real screens.{/if}
   </p>
   <div class="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
     {#each kinds as kind (kind)}

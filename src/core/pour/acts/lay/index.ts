@@ -11,6 +11,7 @@ export const lay = defineAct({
   fields,
   also: ['layer', 'pour', 'fill'],
   usually: { each: 0.5 },
+  traits: ['levels'],
   flow,
   words: (act, { cup, cavities }) => ({
     line: `lay ${cup(act.cupId)}, ${formatAmount(act.amount)}`,

@@ -5,6 +5,7 @@
   import Redo2 from '@lucide/svelte/icons/redo-2';
   import { eachByItself, mixingOf, oneBase, splitAll } from '$core/plan';
   import { listenTo } from '$lib/changes';
+  import { Later } from '$lib/later.svelte';
   import { PlanEditor } from '$lib/plan-editor.svelte';
   import { send } from '$lib/send';
   import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
@@ -49,8 +50,9 @@
     const open = editor;
     return listenTo('plans', open.plan.id, (revision) => void open.shared.heard(revision));
   });
-  const stops = $derived(computed.problems.filter((p) => p.level === 'stop'));
-  const warns = $derived(computed.problems.filter((p) => p.level === 'warn'));
+  const stops = $derived(editor.problems.filter((p) => p.level === 'stop'));
+  const warns = $derived(editor.problems.filter((p) => p.level === 'warn'));
+  const score = new Later(() => editor.computed);
   let folded = $state(false);
   let zoom = $state<'pour' | 'all' | 'days'>('pour');
   let starting = $state(false);
@@ -83,7 +85,7 @@
 </script>
 
 <svelte:head><title>{plan.name} · Kirapen</title></svelte:head>
-<svelte:window {onkeydown} />
+<svelte:window {onkeydown} onpagehide={() => editor.keep()} />
 <ClashDialog shared={editor.shared} what="plan" gone="/plans" />
 
 <div class="flex flex-col xl:h-screen">
@@ -252,7 +254,9 @@
       >
     </div>
     {#if !folded}
-      <div class="overflow-x-auto"><div class="min-w-[900px]"><ScoreDrawing {computed} {zoom} /></div></div>
+      <div class="overflow-x-auto">
+        <div class="min-w-[900px]"><ScoreDrawing computed={score.value} {zoom} /></div>
+      </div>
     {/if}
   </section>
 </div>

@@ -1,6 +1,6 @@
 import { shelfOf } from '$core/plan';
 import { USUAL_WAYS } from '$core/ways';
-import type { SheetKind } from '$lib/sheet-words';
+import type { SheetKind } from '$lib/sheets';
 import { findPlan, wholeShelf } from '$lib/server/database';
 import { PAPERS, type PaperSize } from '$lib/server/paper';
 import { pastOf } from '$lib/server/past';

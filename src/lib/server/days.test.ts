@@ -1,0 +1,70 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { tideline } from '$demo/plans';
+import { cards } from '$demo/cards';
+import { dueOf, freeze, type RunEvent } from '$core/run';
+import { done, upTo } from '$core/run/run.testing';
+import { foldedRun } from '$lib/run';
+import { addEvents, openStore, savePlan, startRun, type Store } from './database';
+import { daysAhead } from './days';
+import { forgetAll } from './past';
+
+const MINUTE = 60_000;
+const BEGUN = new Date(2026, 5, 1, 9).getTime();
+
+let folder: string;
+let store: Store;
+beforeEach(async () => {
+  forgetAll();
+  folder = mkdtempSync(join(tmpdir(), 'kirapen-days-'));
+  store = await openStore(join(folder, 'test.db'), 'drizzle');
+  await savePlan(store, tideline, { basedOn: 'new', now: 1 });
+});
+afterEach(async () => {
+  await store.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const frozen = freeze(tideline, cards);
+/** A run poured up, out of its mould so many minutes after, when `out` is said. */
+async function poured(out?: number) {
+  const events: RunEvent[] = upTo(frozen, 'pour:lay-foam', MINUTE).map((e) => ({ ...e, at: BEGUN + e.at }));
+  const last = events.at(-1)!.at;
+  const demould = frozen.tasks.find((t) => t.kind === 'demould')!;
+  const before = frozen.tasks.slice(events.length, frozen.tasks.indexOf(demould));
+  const more = out === undefined ? [] : [...before, demould].map((t, i) => done(t, last + out * MINUTE + i));
+  await startRun(store, { id: 'run', startedAt: BEGUN, frozen });
+  await addEvents(store, 'run', [...events, ...more]);
+  return { state: foldedRun(frozen, [...events, ...more]), last };
+}
+
+describe('the days of what was poured', () => {
+  it.each([
+    ['still in its mould', undefined],
+    ['out of it', 700]
+  ] as const)('have what the bench says is due, at the same moment: %s', async (_, out) => {
+    const { state, last } = await poured(out);
+    const now = last + (out ?? 10) * MINUTE + MINUTE;
+    const days = await daysAhead(store.db, now);
+    const due = dueOf(frozen, state, { now, dayStart: days.origin }).filter((d) => d.task.kind !== 'gate');
+    expect(due.length).toBeGreaterThan(0);
+    const placed = days.placed.filter((p) => p.orderId === 'run');
+    for (const d of due) {
+      const own = placed.find((p) => p.taskId === d.task.id)!;
+      expect(own.name).toBe(d.what);
+      expect(days.origin + own.from * MINUTE).toBeGreaterThanOrEqual(d.from - 1);
+    }
+    // What is not due yet is only how its mould is freed.
+    const other = placed.filter((p) => !due.some((d) => d.task.id === p.taskId));
+    expect(other.filter((p) => p.name !== 'Demould')).toEqual([]);
+    expect(days.curing).toEqual([{ id: 'run', name: tideline.name }]);
+  });
+
+  it('hold its mould only until it is out', async () => {
+    const { last } = await poured(700);
+    const days = await daysAhead(store.db, last + 701 * MINUTE);
+    expect(days.placed.some((p) => p.orderId === 'run' && p.name.startsWith('Demould'))).toBe(false);
+  });
+});

@@ -1,0 +1,94 @@
+/** One stop of the tour: where it is, what to do there, what to look at, and how it is seen to be done. */
+export interface Stop {
+  at: string;
+  title: string;
+  says: string;
+  /** What is ringed, as a selector. */
+  ring?: string;
+  /** Whether the page shows that it was done; without it one goes on by a tap. */
+  done?: (page: Document) => boolean;
+}
+
+const PLAN = '/plans/tideline-knobs';
+const REHEARSAL = '/rehearse/plan/tideline-knobs';
+
+const field = (page: Document, label: string): string =>
+  page.querySelector<HTMLInputElement>(`input[aria-label="${label}"]`)?.value ?? '';
+const words = (page: Document, selector: string): string => page.querySelector(selector)?.textContent ?? '';
+
+/** The first piece, on the real screens: from a change in the plan to a piece that is looked at. */
+export const STOPS: readonly Stop[] = [
+  {
+    at: PLAN,
+    title: 'Change one thing',
+    says: 'Type 5 mm over 4 mm in the first layer and press Enter. Every gram, the picture and the score follow.',
+    ring: 'input[aria-label="Amount of step 1"]',
+    done: (page) => field(page, 'Amount of step 1').startsWith('5')
+  },
+  {
+    at: PLAN,
+    title: 'Take it back',
+    says: 'Undo goes as far back as you like; nothing asks whether you are sure.',
+    ring: 'button[aria-label="Undo"]',
+    done: (page) => field(page, 'Amount of step 1').startsWith('4')
+  },
+  {
+    at: PLAN,
+    title: 'Ask the piece',
+    says: 'Tap any place of the picture. It says which step put that colour there, and what moved it since.',
+    ring: 'button[aria-label^="What is here?"]',
+    done: (page) => words(page, '[data-testid="told"]').includes('by “')
+  },
+  {
+    at: PLAN,
+    title: 'Read the score',
+    says: 'Time runs right: one lane for hands, one a cup, one for the cavities. A shaded band is how long a cup pours; red would be a clash.',
+    ring: 'section[aria-label="Score"]'
+  },
+  {
+    at: REHEARSAL,
+    title: 'Rehearse it',
+    says: 'The run’s own screen, with nothing on the bench and a clock you can hurry. Begin with nothing going wrong.',
+    ring: 'button.go',
+    done: (page) => page.querySelector('[data-testid="now"]') !== null
+  },
+  {
+    at: REHEARSAL,
+    title: 'Confirm with Space',
+    says: 'One thing at a time: a pedal or Space says it is done. Go on until the first cup is poured and it says to wait.',
+    ring: '[data-testid="now"]',
+    done: (page) => words(page, '[data-testid="now"]').trim().startsWith('Wait')
+  },
+  {
+    at: '/',
+    title: 'After the pour',
+    says: 'The bench says what is due, how early and how late it may be, and what is in which mould.',
+    ring: '[aria-label="Due"], main section'
+  },
+  {
+    at: '/record/tideline-third',
+    title: 'Look at the pieces',
+    says: 'Grade a face, add a defect and place it: with G, S, R and the arrows a tray of forty takes minutes. A defect’s causes stand beside it, each with its fact.',
+    ring: '[data-testid="inspect"]'
+  },
+  {
+    at: '/guide/first-piece',
+    title: 'That was the round',
+    says: 'Plan, weigh, pour, inspect, repeat. The guide has a page for each stage.'
+  }
+];
+
+const KEPT = 'kirapen.tour';
+
+/** The stop where the tour of this tab stands; undefined where none is on. */
+export function tourAt(): number | undefined {
+  const kept = sessionStorage.getItem(KEPT);
+  const at = kept === null ? NaN : Number(kept);
+  return Number.isInteger(at) && at >= 0 && at < STOPS.length ? at : undefined;
+}
+
+/** Keeps where the tour stands, so that it goes on after a reload; ends it with undefined. */
+export function keepTour(at: number | undefined): void {
+  if (at === undefined) sessionStorage.removeItem(KEPT);
+  else sessionStorage.setItem(KEPT, String(at));
+}

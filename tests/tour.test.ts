@@ -1,0 +1,82 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Workshop, type Bench } from './workshop';
+
+let workshop: Workshop;
+let bench: Bench;
+beforeAll(async () => {
+  workshop = await Workshop.open({ demo: true });
+  bench = await workshop.page('/guide/first-piece');
+});
+afterAll(async () => {
+  await workshop.close();
+});
+
+const TOUR = '[data-testid="tour"]';
+const ringed = () =>
+  bench.page.$eval('[data-toured]', (e) => e.getAttribute('aria-label') ?? e.getAttribute('data-testid'));
+/** Waits until the tour sees by itself that its stop is done, and goes on. */
+const seenDone = async () => {
+  await bench.says(TOUR, 'Done.');
+  await bench.click('Next');
+};
+
+describe('the tour of the first piece', () => {
+  it('goes from a change in the plan to a poured layer on the real screens, and sees what is done', async () => {
+    await bench.click('Take the tour', 'link');
+    await bench.says(TOUR, 'Change one thing');
+    await expect.poll(ringed).toBe('Amount of step 1');
+    await bench.type('Amount of step 1', '5 mm');
+    await seenDone();
+    await bench.says(TOUR, 'Take it back');
+    await bench.click('Undo');
+    await seenDone();
+    await bench.says(TOUR, 'Ask the piece');
+    await bench.page.locator('button[aria-label^="What is here?"]').click();
+    await seenDone();
+    await bench.says(TOUR, 'Read the score');
+    await bench.click('Next');
+    await bench.says(TOUR, 'Rehearse it');
+    await bench.click('Begin, nothing goes wrong');
+    await seenDone();
+    await bench.says(TOUR, 'Confirm with Space');
+    await bench.makeReady();
+    for (let i = 0; i < 12 && !/^Wait/.test(await bench.text('[data-testid="now"]')); i++) {
+      const before = await bench.text('[data-testid="now"]');
+      await bench.press('Space');
+      await expect.poll(() => bench.text('[data-testid="now"]')).not.toBe(before);
+    }
+    await seenDone();
+    await bench.says(TOUR, 'After the pour');
+    await expect.poll(ringed).toBe('Due');
+  });
+
+  it('goes on where it was after a reload, leads back from elsewhere, and ends', async () => {
+    await bench.go('/shelf');
+    await bench.says(TOUR, 'After the pour');
+    await bench.click('Go there');
+    await expect.poll(ringed).toBe('Due');
+    await bench.click('Next');
+    await bench.says(TOUR, 'Look at the pieces');
+    await expect.poll(ringed).toBe('inspect');
+    await bench.click('Next');
+    await bench.says(TOUR, '9 of 9');
+    await bench.click('End');
+    await bench.page.waitForFunction(() => !document.querySelector('[data-testid="tour"]'));
+    await bench.go('/');
+    expect(await bench.page.$(TOUR)).toBeNull();
+    expect(bench.errors).toEqual([]);
+  });
+});
+
+describe('a sheet as PDF', () => {
+  it('is one tap from the sheet, on the paper chosen there', async () => {
+    await bench.go('/plans/tideline-knobs/sheet');
+    await bench.choose('Paper', 'Letter');
+    const href = await bench.page.$eval('a[href*=".pdf"]', (e) => (e as HTMLAnchorElement).href);
+    const answer = await fetch(href);
+    expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'application/pdf']);
+    expect(Buffer.from(await answer.arrayBuffer()).toString('latin1')).toContain('/MediaBox [0 0 612 792]');
+    expect((await fetch(`${workshop.address}/api/v1/plans/gone/labels.pdf`)).status).toBe(404);
+    expect((await fetch(`${workshop.address}/api/v1/plans/tideline-knobs/other.pdf`)).status).toBe(404);
+  });
+});
