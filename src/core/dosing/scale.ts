@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { StoredId } from '../id';
+import { TOOL_CONDITIONS } from '../shelf/condition';
 
 /** A scale card. Grams. */
 export const Scale = z.object({
@@ -9,7 +10,9 @@ export const Scale = z.object({
   division: z.number().positive().max(1000),
   /** Standard deviation of repeated readings, g; one division when not given. */
   repeatability: z.number().nonnegative().optional(),
-  capacity: z.number().positive()
+  capacity: z.number().positive(),
+  /** Sound when absent. */
+  condition: z.enum(TOOL_CONDITIONS).optional()
 });
 export type Scale = z.infer<typeof Scale>;
 

@@ -34,6 +34,24 @@ describe('a plan that names what is not there', () => {
     expect(() => tasksOf(plan, of(plan))).not.toThrow();
   });
 
+  it('neither weighs on a broken scale nor mixes in a broken cup', () => {
+    const vesselsOf = (plan: Plan, shelf: Shelf) =>
+      of(plan, shelf).cups.flatMap((c) => c.mixes.flatMap((m) => m.vessel?.id ?? []));
+    const plan = plans.find((p) => vesselsOf(p, cards).length > 0 && p.cups.every((c) => !c.vesselId))!;
+    const [used] = vesselsOf(plan, cards);
+    const broken = (id: string): Shelf => ({
+      ...cards,
+      scales: cards.scales.map((s) => (s.id === id ? { ...s, condition: 'broken' as const } : s)),
+      vessels: cards.vessels.map((v) => (v.id === id ? { ...v, condition: 'broken' as const } : v))
+    });
+    expect(vesselsOf(plan, broken(used!))).not.toContain(used);
+    const main = tideline.bench.scaleIds[0]!;
+    const name = cards.scales.find((s) => s.id === main)!.name;
+    expect(said(tideline, 'scale-missing', broken(main))!.sentence).toBe(`${name} is broken.`);
+    const worn = { ...cards, scales: cards.scales.map((s) => ({ ...s, condition: 'worn' as const })) };
+    expect(said(tideline, 'scale-missing', worn)).toBeUndefined();
+  });
+
   it('says a missing base once, however many mixes name it', () => {
     const plan = { ...tideline, mixes: tideline.mixes.map((m) => ({ ...m, baseId: 'gone' })) };
     expect(of(plan).problems.filter((p) => p.code === 'base-missing')).toHaveLength(1);

@@ -67,24 +67,29 @@ export interface ResolvedPlan {
   problems: Found[];
 }
 
+/** Whether a tool can be used. */
+const holds = ({ condition }: { condition?: string | undefined }): boolean => condition !== 'broken';
+
 /** Looks everything up that a plan names. Never throws; what is not there is a problem where it is named. */
 export function resolve(plan: Plan, shelf: Shelf, past: Past = {}): ResolvedPlan {
   const problems: Found[] = [];
   const colourants = byId(shelf.colourants);
-  const allVessels = byId(shelf.vessels);
+  const allVessels = byId(shelf.vessels.filter(holds));
   const allScales = byId(shelf.scales);
   const moulds = byId(shelf.moulds);
   const mixes = mixesOf(plan, byId(shelf.bases), problems);
-  const scales = plan.bench.scaleIds.flatMap((id) => allScales.get(id) ?? []);
-  if (allScales.get(plan.bench.scaleIds[0] ?? '') === undefined) {
+  const scales = plan.bench.scaleIds.flatMap((id) => allScales.get(id) ?? []).filter(holds);
+  const main = allScales.get(plan.bench.scaleIds[0] ?? '');
+  if (!main || !holds(main)) {
     scales.length = 0;
-    problems.push(missing('scale', 'bench/scaleIds', 'No scale is chosen, or it is gone from the shelf.'));
+    const why = main ? `${main.name} is broken.` : 'No scale is chosen, or it is gone from the shelf.';
+    problems.push(missing('scale', 'bench/scaleIds', why));
   }
   const cups = cupsOf(plan, mixes, colourants, problems);
   const cupOf = new Map(cups.map((c) => [c.cup.id, c]));
   const { strands, problems: stray } = strandsOf(plan, moulds);
   problems.push(...stray);
-  const vessels = plan.bench.vesselIds.flatMap((id) => allVessels.get(id) ?? []);
+  const vessels = plan.bench.vesselIds.flatMap((id) => allVessels.get(id) ?? []).filter(holds);
   return {
     plan,
     past,

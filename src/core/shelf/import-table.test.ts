@@ -78,7 +78,8 @@ describe('a table of cards', () => {
           fc.record({
             name: word,
             ml: fc.integer({ min: 1, max: 9000 }),
-            loss: fc.integer({ min: 0, max: 99 })
+            loss: fc.integer({ min: 0, max: 99 }),
+            condition: fc.constantFrom('sound', 'worn', 'broken')
           }),
           { minLength: 1, maxLength: 20 }
         ),

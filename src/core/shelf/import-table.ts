@@ -45,12 +45,14 @@ export const TABLE_FIELDS: Record<TableKind, readonly TableField[]> = {
   vessels: [
     { key: 'name', words: 'name', read: 'text', needed: true, also: ['vessel', 'cup'] },
     { key: 'ml', words: 'holds, ml', read: 'number', needed: true, also: ['volume', 'holds'] },
-    { key: 'loss', words: 'keeps, g', read: 'number', also: ['keeps'] }
+    { key: 'loss', words: 'keeps, g', read: 'number', also: ['keeps'] },
+    { key: 'condition', words: 'condition', read: 'text' }
   ],
   scales: [
     { key: 'name', words: 'name', read: 'text', needed: true, also: ['scale'] },
     { key: 'division', words: 'division, g', read: 'number', needed: true, also: ['step'] },
-    { key: 'capacity', words: 'capacity, g', read: 'number', needed: true, also: ['most'] }
+    { key: 'capacity', words: 'capacity, g', read: 'number', needed: true, also: ['most'] },
+    { key: 'condition', words: 'condition', read: 'text' }
   ],
   lots: [
     { key: 'name', words: 'name', read: 'text', needed: true, also: ['lot'] },

@@ -1,3 +1,4 @@
+export { TOOL_CONDITIONS } from './condition';
 export { startingLibrary } from './library';
 export { tableOf } from './export-table';
 export { FORMULA } from './formula';

@@ -1,12 +1,15 @@
 import { z } from 'zod';
 import { StoredId } from '../id';
+import { TOOL_CONDITIONS } from './condition';
 
 /** What cups stand in: how much it holds to the brim, and what stays in it, g. */
 export const Vessel = z.object({
   id: StoredId,
   name: z.string().min(1, 'needs a name').max(60),
   ml: z.number().positive().max(200_000),
-  loss: z.number().nonnegative().max(500)
+  loss: z.number().nonnegative().max(500),
+  /** Sound when absent. */
+  condition: z.enum(TOOL_CONDITIONS).optional()
 });
 export type Vessel = z.infer<typeof Vessel>;
 

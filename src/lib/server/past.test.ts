@@ -9,6 +9,7 @@ import { rockpool, samphire, tideline } from '$demo/plans';
 import { demoRuns } from '$demo/runs';
 import { AnyEvent, type FrozenRun } from '$core/run';
 import type { Lot } from '$core/shelf';
+import { stockKey } from '$core/shelf/lot';
 import { addEvents, openStore, saveCard, savePiece, savePlan, startRun, type Store } from './database';
 import { USUAL_WAYS } from '$core/ways';
 import {
@@ -16,11 +17,13 @@ import {
   forgetRun,
   keepAllTellings,
   mouldHistory,
+  oldLotsOf,
   pastOf,
   pastsOf,
   pointsOf,
   stock,
-  taught
+  taught,
+  toolUses
 } from './past';
 import { keepWays } from './ways';
 
@@ -97,6 +100,42 @@ function tookOf(run: { frozen: FrozenRun; events: readonly AnyEvent[] }, key: st
   }
   return sum;
 }
+
+describe('the tools of a workshop', () => {
+  it('tell in how many runs they were used, and when last', async () => {
+    await keep(runs);
+    const scale = cards.scales[0]!.id;
+    const used = runs.filter((r) =>
+      r.events.some((e) => {
+        const task = 'task' in e ? r.frozen.tasks.find((t) => t.id === e.task) : undefined;
+        return e.type === 'weighed' && task?.kind === 'weigh' && task.scaleId === scale;
+      })
+    );
+    expect(used.length).toBeGreaterThan(1);
+    expect(await toolUses(store.db, scale)).toEqual({
+      runs: used.length,
+      last: Math.max(...used.map((r) => r.startedAt))
+    });
+    expect(await toolUses(store.db, 'never')).toEqual({ runs: 0 });
+  });
+});
+
+describe('lots past their use-by', () => {
+  it('are told of the run that took from them, by how many days, and of no other', async () => {
+    await keep(runs);
+    const key = runs[0]!.frozen.tasks.flatMap((t) => (t.kind === 'weigh' ? (t.takes ?? []) : []))[0]!.key;
+    const [of] = lotsOfAll().filter((l) => stockKey(l.of, l.id) === key);
+    const useBy = runs[0]!.startedAt - 9 * 24 * 3600_000;
+    const old = { ...of!, id: 'old-lot', name: 'the old one', useBy };
+    await saveCard(store, 'lots', old, { basedOn: 'new', now: 1 });
+    const [told] = await oldLotsOf(store.db, runs[0]!.id);
+    expect(told).toEqual({ name: 'the old one', days: 9 });
+    const others = runs.filter(
+      (r) => !r.frozen.tasks.some((t) => t.kind === 'weigh' && t.takes?.some((x) => x.key === key))
+    );
+    for (const run of others) expect(await oldLotsOf(store.db, run.id)).toEqual([]);
+  });
+});
 
 describe('what the record knows', () => {
   it('of an empty record is nothing but the day', async () => {

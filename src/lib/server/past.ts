@@ -66,10 +66,12 @@ interface Told {
   hands: HandTime[];
   point: Omit<RunPoint, 'grades'>;
   moulds: (MouldUse & { mouldId: string })[];
+  /** Scales and vessels that it was weighed on and mixed in, by their ids. */
+  tools: string[];
 }
 
 /** Raised whenever a finished run would tell something else than before: what was kept is then told anew. */
-const TOLD_BY = 3;
+const TOLD_BY = 4;
 
 /** A run that is finished never changes what it tells; one that goes on is folded anew. */
 const told = new Map<string, Told>();
@@ -168,8 +170,22 @@ function readTelling(run: Run, events: readonly AnyEvent[]): Told {
     point: pointOf(run, state),
     moulds: file.plan.groups.flatMap((group) =>
       mouldUse(run, group, { state, took: tookOf(computed, state) })
-    )
+    ),
+    tools: toolsOf(run, state)
   };
+}
+
+/** Scales on which something was weighed, and vessels in which a mix was stirred. */
+function toolsOf({ frozen: { computed } }: Run, { tasks }: ReturnType<typeof foldRun>): string[] {
+  const used = tasks.filter((t) => t.status === 'done').map((t) => t.task);
+  const mixed = new Set(used.flatMap((t) => (t.kind === 'stir' ? [t.mixId] : [])));
+  const mixes = [...computed.common, ...computed.cups.flatMap((c) => c.mixes)];
+  return [
+    ...new Set([
+      ...used.flatMap((t) => (t.kind === 'weigh' ? [t.scaleId] : [])),
+      ...mixes.flatMap((m) => (mixed.has(m.mixId) && m.vessel ? [m.vessel.id] : []))
+    ])
+  ];
 }
 
 /** Acts that shape a piece: what charts tell runs apart by. */
@@ -342,6 +358,12 @@ export async function mouldHistory(db: Db, mouldId: string): Promise<MouldUse[]>
     .flatMap((t) => t.moulds)
     .filter((m) => m.mouldId === mouldId)
     .sort((a, b) => b.at - a.at);
+}
+
+/** In how many runs a scale or a vessel was used, and when last, ms. */
+export async function toolUses(db: Db, id: string): Promise<{ runs: number; last?: number }> {
+  const used = (await tellings(db)).filter((t) => t.tools.includes(id));
+  return { runs: used.length, ...(used[0] ? { last: used[0].point.at } : {}) };
 }
 
 /** Everything that runs took from the shelf, each with its run. */

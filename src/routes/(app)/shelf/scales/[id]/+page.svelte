@@ -5,6 +5,7 @@
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import { displayOf } from '$core/quantity';
   import Row from '$lib/ui/Row.svelte';
+  import ToolState from '$lib/ui/shelf/ToolState.svelte';
 
   let { data } = $props();
   const form = $derived(new CardForm<Scale>('scales', Scale, data.card, data.revision));
@@ -49,6 +50,7 @@
         onchange={(v) => form.set(['capacity'], v)}
       />
     </Row>
+    <ToolState condition={card.condition} uses={data.uses} onchange={(v) => form.set(['condition'], v)} />
     <p class="col-span-3 mt-2 text-ink-2">
       Weighs colour from <strong class="text-ink">{shown(leastWeighing(card, COLOUR_TOLERANCE))}</strong>
       (within 5 %) and reactive parts from

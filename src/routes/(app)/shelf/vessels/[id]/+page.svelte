@@ -5,6 +5,7 @@
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import { volume } from '$lib/ways.svelte';
   import Row from '$lib/ui/Row.svelte';
+  import ToolState from '$lib/ui/shelf/ToolState.svelte';
 
   let { data } = $props();
   const form = $derived(new CardForm<Vessel>('vessels', Vessel, data.card, data.revision));
@@ -32,6 +33,11 @@
         onchange={(v) => form.set(['loss'], v)}
       />
     </Row>
+    <ToolState
+      condition={form.card.condition}
+      uses={data.uses}
+      onchange={(v) => form.set(['condition'], v)}
+    />
     <p class="text-[0.95rem] text-ink-2 sm:col-span-2">
       Stirs up to <strong class="text-ink">{volume(form.card.ml * (1 - HEADROOM))}</strong>: a third is left
       free.
