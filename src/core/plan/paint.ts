@@ -19,6 +19,8 @@ export interface Paint {
   colours: string[];
   /** The matter in front at each code. */
   fronts: number[];
+  /** No cup has a colour yet: they are told apart by tones of no pigment. */
+  standIn: boolean;
 }
 
 /** What a solid looks like where nothing is known of it. */
@@ -26,7 +28,8 @@ const SOLID = '#b8ad97';
 
 /** Paints for the matters of one piece. */
 export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palette, showing: Showing): Paint {
-  const shades = matters.map((m) => shadeOf(plan, m, palette));
+  const standIns = standInsOf(plan, matters);
+  const shades = matters.map((m) => shadeOf(plan, m, { palette, standIns }));
   const codes = new Map<string, number>();
   const colours: string[] = [];
   const fronts: number[] = [];
@@ -42,14 +45,15 @@ export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palett
   return {
     colours,
     fronts,
+    standIn: standIns.size > 0,
     hides: (matter) => shades[matter]?.hides ?? 0,
     codeOf: (films) => {
       const key = films.map((f) => `${f.matter}:${stepOf(f.mm)}`).join('|');
       const front = films[0]!.matter;
       return give(key, front, () => {
-        if (showing === 'lit from behind') return throughAll(films, shades);
         const plain = shades[front]?.plain;
-        if (plain !== undefined) return plain;
+        if (plain !== undefined && (standIns.size > 0 || showing !== 'lit from behind')) return plain;
+        if (showing === 'lit from behind') return throughAll(films, shades);
         return seenThrough(
           films.map((f) => ({ cupId: `${f.matter}`, mm: f.mm })),
           own,
@@ -100,7 +104,14 @@ function darker(hex: string, by: number): string {
 }
 
 /** How a matter looks: its cup's own optics, or those of its streaks. */
-function shadeOf(plan: ResolvedPlan, matter: Matter, palette: Palette): Shade {
+function shadeOf(
+  plan: ResolvedPlan,
+  matter: Matter,
+  { palette, standIns }: { palette: Palette; standIns: ReadonlyMap<string, string> }
+): Shade {
+  const standIn = matter.kind === 'cup' ? standIns.get(matter.cupId) : undefined;
+  if (standIn !== undefined && matter.kind === 'cup')
+    return { key: matter.cupId, cupId: matter.cupId, hides: 0, plain: standIn };
   if (matter.kind === 'chip') {
     const body = palette.looks.get(matter.cupId)?.own.hex ?? SOLID;
     return { key: `chip ${matter.sort}`, hides: 0, plain: darker(body, CHIPS[matter.sort] ?? 0.5) };
@@ -120,6 +131,21 @@ function shadeOf(plan: ResolvedPlan, matter: Matter, palette: Palette): Shade {
     doses: tint.doses.map((d) => ({ ...d, percent: d.percent * times }))
   });
   return { key: `${cupId} ${tone}`, cupId, optics, hides: hidingThickness(optics) };
+}
+
+/** Tones that stand in for colours, light to dark and back, so that neighbours differ. */
+const STAND_INS = ['#dccba8', '#7d8f88', '#b57f58', '#55636d', '#c9b48f', '#8b6064', '#a3a898', '#6e6a4c'];
+
+/**
+ * Tones for the cups of a piece where two or more are poured and none has a colour yet, so that the way of pouring is seen before
+ * any pot is chosen; none as soon as one of them has.
+ */
+function standInsOf(plan: ResolvedPlan, matters: readonly Matter[]): Map<string, string> {
+  const ids = [...new Set(matters.flatMap((m) => (m.kind === 'cup' ? [m.cupId] : [])))];
+  const bare = ids.every((id) => !plan.cupOf.get(id)?.doses.length);
+  if (ids.length < 2 || !bare || matters.some((m) => m.kind === 'chip')) return new Map();
+  const order = plan.cups.map((c) => c.cup.id).filter((id) => ids.includes(id));
+  return new Map(order.map((id, i) => [id, STAND_INS[i % STAND_INS.length]!]));
 }
 
 /** The palette with an entry for each matter, by its number. */

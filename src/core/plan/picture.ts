@@ -53,6 +53,8 @@ export interface Picture {
   /** Where a cup's letter can stand: in the middle of the largest part of it, shares of the sides. */
   labels: { cupId: string; x: number; y: number; room: number }[];
   done: boolean;
+  /** No cup has a colour yet: what is drawn are tones that stand in for them. */
+  standIn?: boolean;
 }
 
 /** A part of a picture to be drawn as large as the whole: shares of its sides from the upper left. */
@@ -123,7 +125,8 @@ function pictureOf(
     ),
     shows: sharesOf(counts, cupAt),
     labels: done ? labelsOf(raster, cupAt) : [],
-    done
+    done,
+    ...(paint.standIn ? { standIn: true } : {})
   };
 }
 

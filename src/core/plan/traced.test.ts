@@ -628,3 +628,31 @@ describe('something set in', () => {
     }
   });
 });
+
+describe('a pour of which no cup has a colour yet', () => {
+  const bare = tried('puddle-stack', 'resin', 'roundel');
+  const hues = ({ rgba }: { rgba: Uint8ClampedArray }) => {
+    const found = new Set<string>();
+    for (let i = 0; i < rgba.length; i += 4) if (rgba[i + 3]) found.add(rgba.slice(i, i + 3).join());
+    return found.size;
+  };
+
+  it('is drawn in tones that stand in for them, one a cup, and says so', () => {
+    const drawn = face(bare, 'open face');
+    expect(drawn.standIn).toBe(true);
+    expect(hues(drawn)).toBe(drawn.shows.filter((s) => s.share > 0).length);
+    expect(hues(drawn)).toBeGreaterThan(1);
+  });
+
+  it('has its own colours as soon as one cup has one', () => {
+    const [first, ...rest] = bare.cups;
+    const line = { id: 'white', colourantId: 'white-paste', percent: 2 };
+    const coloured = Plan.parse({ ...bare, cups: [{ ...first, recipe: [line] }, ...rest] });
+    expect(face(coloured, 'open face').standIn).toBeUndefined();
+  });
+
+  it('of one cup is drawn as it is', () => {
+    const one = tried('solid-with-pearl', 'resin', 'roundel');
+    expect(face(one, 'mould face').standIn).toBeUndefined();
+  });
+});

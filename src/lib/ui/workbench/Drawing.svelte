@@ -219,6 +219,8 @@
             .slice(0, 3)
             .map((id) => `“${lineOf(id)}”`)
             .join(', ')}{/if}
+      {:else if picture?.standIn}
+        No cup has a colour yet: these tones stand in, to show how the pour falls.
       {:else}
         Tap a place to ask what it is and how it came there.
       {/if}
