@@ -13,6 +13,7 @@ import { formulaOf } from '../src/core/material';
 import { cards } from '../demo/cards';
 import { tideline } from '../demo/plans';
 import { figuresOf, type Plan, type Shelf } from '../src/core/plan';
+import { benchDays } from './lib/bench-days';
 import { benchPattern } from './lib/bench-pattern';
 import { benchRecord } from './lib/bench-record';
 import { benchServer } from './lib/bench-server';
@@ -139,6 +140,7 @@ console.log(
     `an exhaustive grid within ΔE00 ${NEAR} (${median(grids.map((g) => g.levels))} levels): median ${gridMs.toFixed(0)} ms, × ${(gridMs / matchMs).toFixed(1)}`
 );
 
+benchDays();
 benchPattern();
 await benchServer();
 await benchRecord();

@@ -109,15 +109,24 @@ export function planDays(jobs: readonly Job[], bench: Bench): Days {
 
 /** The latest start from which a casting is done by a moment, on a bench of its own; undefined where there is none. */
 export function latestStart(job: Job, bench: Bench, due: number): number | undefined {
+  // Begun later than this it is not done in time even with hands there day and night.
+  const latest = due - shortestOf(job);
   for (const day of [...bench.hours].reverse()) {
-    if (day.from > due) continue;
-    for (let at = Math.min(day.to, due); at >= day.from; at -= STEP) {
+    if (day.from > latest) continue;
+    for (let at = Math.min(day.to, latest); at >= day.from; at -= STEP) {
       const { placed, ends } = planDays([{ ...job, notBefore: at, due }], bench);
       const start = placed[0]?.from;
       if ((ends.get(job.id) ?? Infinity) <= due && start !== undefined) return start;
     }
   }
   return undefined;
+}
+
+/** How long a casting takes from its start where hands are always there; nothing where its windows contradict. */
+function shortestOf(job: Job): number {
+  const always = { hours: [{ from: 0, to: Infinity }], cavities: new Map<string, number>() };
+  const { placed, ends } = planDays([{ ...job, moulds: [], notBefore: 0 }], always);
+  return Math.max(0, (ends.get(job.id) ?? 0) - (placed[0]?.from ?? 0));
 }
 
 /** A bench while castings are placed on it. */

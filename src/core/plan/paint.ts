@@ -29,7 +29,7 @@ const SOLID = '#b8ad97';
 /** Paints for the matters of one piece. */
 export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palette, showing: Showing): Paint {
   const standIns = standInsOf(plan, matters);
-  const shades = matters.map((m) => shadeOf(plan, m, { palette, standIns }));
+  const shades = matters.map((m) => standInFor(m, standIns) ?? shadeOf(plan, m, palette));
   const codes = new Map<string, number>();
   const colours: string[] = [];
   const fronts: number[] = [];
@@ -104,14 +104,7 @@ function darker(hex: string, by: number): string {
 }
 
 /** How a matter looks: its cup's own optics, or those of its streaks. */
-function shadeOf(
-  plan: ResolvedPlan,
-  matter: Matter,
-  { palette, standIns }: { palette: Palette; standIns: ReadonlyMap<string, string> }
-): Shade {
-  const standIn = matter.kind === 'cup' ? standIns.get(matter.cupId) : undefined;
-  if (standIn !== undefined && matter.kind === 'cup')
-    return { key: matter.cupId, cupId: matter.cupId, hides: 0, plain: standIn };
+function shadeOf(plan: ResolvedPlan, matter: Matter, palette: Palette): Shade {
   if (matter.kind === 'chip') {
     const body = palette.looks.get(matter.cupId)?.own.hex ?? SOLID;
     return { key: `chip ${matter.sort}`, hides: 0, plain: darker(body, CHIPS[matter.sort] ?? 0.5) };
@@ -146,6 +139,13 @@ function standInsOf(plan: ResolvedPlan, matters: readonly Matter[]): Map<string,
   if (ids.length < 2 || !bare || matters.some((m) => m.kind === 'chip')) return new Map();
   const order = plan.cups.map((c) => c.cup.id).filter((id) => ids.includes(id));
   return new Map(order.map((id, i) => [id, STAND_INS[i % STAND_INS.length]!]));
+}
+
+function standInFor(matter: Matter, standIns: ReadonlyMap<string, string>): Shade | undefined {
+  const plain = matter.kind === 'cup' ? standIns.get(matter.cupId) : undefined;
+  return plain !== undefined && matter.kind === 'cup'
+    ? { key: matter.cupId, cupId: matter.cupId, hides: 0, plain }
+    : undefined;
 }
 
 /** The palette with an entry for each matter, by its number. */
