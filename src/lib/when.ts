@@ -1,27 +1,34 @@
 import { ways } from './ways.svelte';
 
+/** Formatters by what they show: making one takes longer than all it is used for. */
+const formats = new Map<string, Intl.DateTimeFormat>();
+function shown(ms: number, options: Intl.DateTimeFormatOptions): string {
+  if (!Number.isFinite(ms)) return '';
+  const key = JSON.stringify(options);
+  const format = formats.get(key) ?? new Intl.DateTimeFormat(undefined, options);
+  formats.set(key, format);
+  return format.format(ms);
+}
+
 /** A moment as a maker says it: today by the clock, otherwise with the day. */
 export function moment(ms: number, now: number): string {
-  const at = new Date(ms);
   const time = hour(ms);
   const days = Math.round((startOfDay(ms) - startOfDay(now)) / 86_400_000);
   if (days === 0) return time;
   if (days === 1) return `tomorrow ${time}`;
   if (days === -1) return `yesterday ${time}`;
-  return `${at.toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'short' })} ${time}`;
+  return `${shown(ms, { weekday: 'short', day: 'numeric', month: 'short' })} ${time}`;
 }
 
 /** The time of day by the workshop's clock: `7:35`, `19:35`, or `7:35 PM`. */
 export function hour(ms: number): string {
+  if (ways().clock === '12 h') return shown(ms, { hour: 'numeric', minute: '2-digit', hour12: true });
   const at = new Date(ms);
-  if (ways().clock === '12 h')
-    return at.toLocaleTimeString(undefined, { hour: 'numeric', minute: '2-digit', hour12: true });
   return `${at.getHours()}:${String(at.getMinutes()).padStart(2, '0')}`;
 }
 
 /** A date without the time. */
-export const day = (ms: number): string =>
-  new Date(ms).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
+export const day = (ms: number): string => shown(ms, { day: 'numeric', month: 'short' });
 
 function startOfDay(ms: number): number {
   const d = new Date(ms);
@@ -29,14 +36,13 @@ function startOfDay(ms: number): number {
 }
 
 /** A whole date, for labels. */
-export const today = (ms: number): string =>
-  new Date(ms).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' });
+export const today = (ms: number): string => shown(ms, { day: 'numeric', month: 'long', year: 'numeric' });
 
 /** The days of the week by name, from the one a week begins with: 0 for Sunday. */
 export const weekdays = (from = 0): string[] =>
   Array.from({ length: 7 }, (_, i) =>
     // The first of November 2026 is a Sunday.
-    new Date(2026, 10, 1 + from + i).toLocaleDateString(undefined, { weekday: 'long' })
+    shown(new Date(2026, 10, 1 + from + i).getTime(), { weekday: 'long' })
   );
 
 /**

@@ -108,6 +108,9 @@
   // The next mix of the same cup: its own window takes over.
   const nextOf = (w: { cupId: string; zero: number }) =>
     score.windows.find((n) => n.cupId === w.cupId && n.zero > w.zero);
+  /** Whether a cup is poured where the words after its window would stand. */
+  const isPouredAt = (cupId: string, right: number) =>
+    blocks.some((b) => b.act === 'pour' && b.cupId === cupId && x(b.to) > right && x(b.from) < right + 118);
   // The axis counts from the start; a window that outlasts its stretch ends where the stretch does.
   const bandEnd = (w: { to: number; zero: number }) => {
     const s = axis.stretches.find((k) => !k.folded && w.zero >= k.from && w.zero <= k.to);
@@ -220,7 +223,7 @@
       stroke-dasharray="2 3"
     />
     <circle cx={x(w.zero)} cy={yy + LANE / 2} r="3" fill="var(--verdigris)" />
-    {#if !next}
+    {#if !next && !isPouredAt(w.cupId, to)}
       <text x={to + 5} y={yy + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink-2)"
         >{holdsFor(w.to - w.zero)} from mixing</text
       >

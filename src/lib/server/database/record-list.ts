@@ -26,12 +26,13 @@ export interface RecordRow {
   lesson: string | null;
 }
 
-export const RECORD_PAGE = 30;
+/** Runs to a page: about a screenful. */
+export const RECORD_PAGE = 20;
 
 /** A page of the record, latest first, and how many runs there are of what was asked for. */
 export async function recordPage(db: Db, asked: RecordAsked): Promise<{ rows: RecordRow[]; of: number }> {
   // What is asked for is looked for once, and the pages are cut before what is large is looked into.
-  const rows = await db.all<RecordRow & { of: number }>(sql`
+  const rows = await db.all<Omit<RecordRow, 'base' | 'cast'> & { of: number; bytes: number }>(sql`
     WITH asked AS MATERIALIZED (
       SELECT r.id, r.name, r.started_at, r.finished_at FROM runs r WHERE ${conditions(asked)}
     ), shown AS (
@@ -39,8 +40,7 @@ export async function recordPage(db: Db, asked: RecordAsked): Promise<{ rows: Re
     )
     SELECT (SELECT count(*) FROM asked) AS "of",
       s.id, s.name, s.started_at AS startedAt, s.finished_at AS finishedAt,
-      (SELECT json_extract(frozen, '$.computed.bases[0].name') FROM runs WHERE id = s.id) AS base,
-      (SELECT sum(json_extract(g.value, '$.count')) FROM runs x, json_each(x.snapshot, '$.plan.groups') g WHERE x.id = s.id) AS "cast",
+      (SELECT octet_length(snapshot) + coalesce(octet_length(frozen), 0) FROM runs WHERE id = s.id) AS bytes,
       (SELECT count(*) FROM pieces p WHERE p.run_id = s.id AND p.grade = 'good') AS good,
       (SELECT count(*) FROM pieces p WHERE p.run_id = s.id AND p.grade = 'second') AS second,
       (SELECT count(*) FROM pieces p WHERE p.run_id = s.id AND p.grade = 'reject') AS reject,
@@ -48,7 +48,37 @@ export async function recordPage(db: Db, asked: RecordAsked): Promise<{ rows: Re
     FROM shown s ORDER BY s.started_at DESC, s.id`);
   // Past the last page there is no row to say how many there are.
   const of = rows[0]?.of ?? (asked.page ? (await recordPage(db, { ...asked, page: 0 })).of : 0);
-  return { rows: rows.map(({ of: _, ...r }) => ({ ...r, cast: Number(r.cast ?? 0) })), of };
+  const frozen = await frozenFacts(db, rows);
+  return { rows: rows.map(({ of: _, bytes: _b, ...r }) => ({ ...r, ...frozen.get(r.id)! })), of };
+}
+
+/** What a run froze for its line of the list: once it is begun it never changes, and it is large to look into. */
+type FrozenFacts = Pick<RecordRow, 'base' | 'cast'>;
+const known = new Map<string, FrozenFacts>();
+const MOST = 30_000;
+
+async function frozenFacts(
+  db: Db,
+  rows: readonly { id: string; bytes: number }[]
+): Promise<Map<string, FrozenFacts>> {
+  const keyOf = (r: { id: string; bytes: number }) => `${r.id}/${r.bytes}`;
+  if (known.size > MOST) known.clear();
+  const unknown = rows.filter((r) => !known.has(keyOf(r)));
+  if (unknown.length) {
+    const ids = sql.join(
+      unknown.map((r) => sql`${r.id}`),
+      sql`, `
+    );
+    const read = await db.all<{ id: string; base: string | null; cast: number | null }>(sql`
+      SELECT id, json_extract(frozen, '$.computed.bases[0].name') AS base,
+        (SELECT sum(json_extract(g.value, '$.count')) FROM json_each(snapshot, '$.plan.groups') g) AS "cast"
+      FROM runs WHERE id IN (${ids})`);
+    for (const r of unknown) {
+      const own = read.find((x) => x.id === r.id);
+      known.set(keyOf(r), { base: own?.base ?? null, cast: Number(own?.cast ?? 0) });
+    }
+  }
+  return new Map(rows.map((r) => [r.id, known.get(keyOf(r))!]));
 }
 
 const ONLY = {

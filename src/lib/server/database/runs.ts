@@ -230,6 +230,25 @@ export async function freezeOldRuns(store: Store): Promise<void> {
   }
 }
 
-/** Those of some runs that cannot be read, with the reason. */
-export const brokenRuns = async (db: Db, ids: readonly string[]): Promise<Broken[]> =>
-  (await readRuns(db, ids)).broken;
+/** Runs that were read, by their size as stored: what froze once does not change, and is large to read for every list. */
+const readable = new Map<string, number>();
+/** So many are remembered; then the list begins anew. */
+const MOST_READABLE = 20_000;
+
+/** Those of some runs that cannot be read, with the reason. A run that was read is not read again while its size is the same. */
+export async function brokenRuns(db: Db, ids: readonly string[]): Promise<Broken[]> {
+  if (!ids.length) return [];
+  const bytes = sql<number>`octet_length(${runs.snapshot}) + coalesce(octet_length(${runs.frozen}), 0)`;
+  const rows = await db
+    .select({ id: runs.id, bytes })
+    .from(runs)
+    .where(inArray(runs.id, [...ids]));
+  const sizes = new Map(rows.map((r) => [r.id, r.bytes]));
+  const { good, broken } = await readRuns(
+    db,
+    ids.filter((id) => sizes.has(id) && readable.get(id) !== sizes.get(id))
+  );
+  if (readable.size > MOST_READABLE) readable.clear();
+  for (const { id } of good) readable.set(id, sizes.get(id)!);
+  return broken;
+}
