@@ -34,7 +34,13 @@ export { withNewCup } from './add-cup';
 export { applyTechnique, KEEPS, techniquesFor, type Keep } from './apply-technique';
 export { insertStep, moveStep } from './insert-step';
 export { jobsOf } from './jobs';
-export { ordersOnDays, type OrderAsked, type OrderDays, type OrdersOnDays } from './order-days';
+export {
+  ordersOnDays,
+  type DaysAhead,
+  type OrderAsked,
+  type OrderDays,
+  type OrdersOnDays
+} from './order-days';
 export { cureCourses, type CureCourse } from './cure-courses';
 export {
   muddiness,

@@ -23,6 +23,19 @@ export interface OrdersOnDays extends Pick<Days, 'placed' | 'unplaced'> {
   orders: OrderDays[];
 }
 
+/** The open orders on the days from today on, with the plans they are of. */
+export interface DaysAhead extends OrdersOnDays {
+  /** Midnight of today by the bench’s clock, ms: minute 0 of every figure. */
+  origin: number;
+  /** What was poured and has something due: runs by id and name. */
+  curing: { id: string; name: string }[];
+  /** When hands are there, minutes. */
+  hours: { from: number; to: number }[];
+  /** Pairs of hands that they are planned for. */
+  hands: number;
+  asked: { planId: string; notBefore?: string; due?: string; good?: number }[];
+}
+
 /** An order with what is asked of its days. */
 export interface OrderAsked extends Asked {
   plan: Plan;

@@ -1,5 +1,5 @@
 import { createEvents, type EventAttributes } from 'ics';
-import type { DaysAhead } from './days';
+import type { DaysAhead } from '$core/plan';
 
 const MINUTE = 60_000;
 

@@ -1,5 +1,5 @@
 import type { Job } from '$core/days';
-import type { OrdersOnDays, Plan } from '$core/plan';
+import type { DaysAhead, Plan } from '$core/plan';
 import { dueOf, groupsOf, type Task } from '$core/run';
 import { USUAL_WAYS, type Ways } from '$core/ways';
 import { foldedRun } from '$lib/run';
@@ -15,19 +15,6 @@ const DAY = 1440;
 const AHEAD = 200;
 /** Runs back that may still hold a mould. */
 const LOOK_BACK = 30;
-
-/** The open orders on the days from today on, with the plans they are of. */
-export interface DaysAhead extends OrdersOnDays {
-  /** Midnight of today by the bench’s clock, ms: minute 0 of every figure. */
-  origin: number;
-  /** What was poured and has something due: runs by id and name. */
-  curing: { id: string; name: string }[];
-  /** When hands are there, minutes. */
-  hours: { from: number; to: number }[];
-  /** Pairs of hands that they are planned for. */
-  hands: number;
-  asked: { planId: string; notBefore?: string; due?: string; good?: number }[];
-}
 
 /** Works out the days: every open order, beside what is curing already, in the workshop’s hours. */
 export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {

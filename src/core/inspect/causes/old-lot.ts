@@ -8,7 +8,7 @@ export const oldLot: Cause = {
     return strongest(
       (c.beside.oldLots ?? []).map(({ name, days }) => ({
         fact: `${name} was ${days} ${days === 1 ? 'day' : 'days'} past its use-by`,
-        // A month over is as far out as the data sheets say anything about.
+        // A starting value of our own: a month over counts as once outside, two months as far as it goes.
         strength: Math.min(2, days / 30),
         change: 'take a fresh lot, or pour a test piece from the old one first'
       }))

@@ -1,24 +1,14 @@
 <!-- Several orders together on the days: what is done when, what is late, and what a slip moves. -->
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import type { Plan } from '$core/plan';
+  import type { DaysAhead, Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
   import { duration } from '$core/quantity';
   import { send } from '$lib/send';
   import { day, hour, moment } from '$lib/when';
-  import type { OrdersOnDays } from '$core/plan';
   import Choice from '../Choice.svelte';
   import ProblemNote from '../ProblemNote.svelte';
   import DaysDrawing from './DaysDrawing.svelte';
-
-  /** The open orders on the days, as the server works them out. */
-  interface DaysAhead extends OrdersOnDays {
-    origin: number;
-    curing: { id: string; name: string }[];
-    hours: { from: number; to: number }[];
-    hands: number;
-    asked: { planId: string; notBefore?: string; due?: string; good?: number }[];
-  }
 
   let { days }: { days: DaysAhead } = $props();
   const MINUTE = 60_000;
