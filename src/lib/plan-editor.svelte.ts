@@ -19,6 +19,14 @@ interface Change {
   after: Plan;
 }
 
+/** A plan as the server hands it out to be worked on. */
+interface Opened {
+  plan: Plan;
+  revision: number;
+  shelf: Shelf;
+  past?: Past;
+}
+
 const readPlan = (raw: unknown): Plan | undefined => {
   const read = Plan.safeParse(raw);
   return read.success ? read.data : undefined;
@@ -46,11 +54,14 @@ export class PlanEditor {
   /** What was last proved: of which plan, and the problems with their mends. */
   #proved = $state.raw<{ plan: Plan; problems: Problem[] }>();
 
-  constructor(plan: Plan, revision: number, shelf: Shelf, past: Past = {}) {
+  /** @param first the figures of the plan as it is opened, where they are known already */
+  constructor({ plan, revision, shelf, past = {} }: Opened, first?: Computed) {
     this.shared = new SharedDocument('plans', plan, revision, readPlan);
     this.shelf = shelf;
     this.#prover = proverFor(shelf, past);
-    this.computed = $derived(figuresOf(this.shared.current, this.shelf, past));
+    this.computed = $derived(
+      first && this.shared.current === plan ? first : figuresOf(this.shared.current, this.shelf, past)
+    );
     this.problems = $derived(this.#mended(this.computed.problems));
     this.#recall();
   }

@@ -18,7 +18,7 @@ beforeEach(() => {
   );
 });
 
-const open = (plan = tideline) => new PlanEditor(plan, 1, cards);
+const open = (plan = tideline) => new PlanEditor({ plan, revision: 1, shelf: cards });
 const rename = (editor: PlanEditor, name: string) =>
   editor.edit({ path: ['cups', 'mudflat', 'name'], value: name });
 const nameOf = (editor: PlanEditor) => editor.plan.cups[0]!.name;

@@ -2,6 +2,7 @@
   import { onMount, untrack } from 'svelte';
   import '../app.css';
   import { page } from '$app/state';
+  import { nowAlive } from '$lib/alive';
   import { keepTour, tourAt } from '$lib/tour';
   import { setWays } from '$lib/ways.svelte';
   let { children, data } = $props();
@@ -10,9 +11,8 @@
   untrack(() => setWays(data.ways));
   $effect.pre(() => setWays(data.ways));
 
-  // Says that the page now answers to clicks; until then the server's markup is only to be read.
   onMount(() => {
-    document.documentElement.dataset.alive = 'true';
+    nowAlive();
     touring = tourAt() !== undefined;
   });
 

@@ -18,7 +18,7 @@ import { craftOf } from './craft';
 import type { Past, Plan, Shelf } from './document';
 import { fill, type FilledStrand } from './fill';
 import { judge } from './judge';
-import { paletteOf, type Palette } from './looks';
+import { colouredInTurn, paletteOf, type Palette } from './looks';
 import { proved, unproved } from './mends';
 import { lotsOf, stockAndCost, stockOfWeighing, takenBy, yieldOf, type Stocked } from './needs';
 import { lightToDark } from './order';
@@ -48,28 +48,46 @@ export function computePlan(document: Plan, shelf: Shelf, past: Past = {}): Comp
 }
 
 /** The same figures and problems, without the search for mends: where nobody waits for advice. */
-export function figuresOf(document: Plan, shelf: Shelf, past: Past = {}): Computed {
-  const computed = workedOut(document, shelf, past);
+export const figuresOf = (document: Plan, shelf: Shelf, past: Past = {}): Computed =>
+  ended(figuresInTurn(document, shelf, past));
+
+/** `figuresOf` a little at each step, so that a page that opens can be let draw and answer between two. */
+export function* figuresInTurn(document: Plan, shelf: Shelf, past: Past = {}): Generator<void, Computed> {
+  const computed = yield* working(document, shelf, past);
   return { ...computed, problems: unproved(computed.problems) };
 }
 
+type Worked = Omit<Computed, 'problems'> & { problems: Found[] };
+
 /** All of it but the proof of what it advises. */
-function workedOut(
-  document: Plan,
-  shelf: Shelf,
-  past: Past
-): Omit<Computed, 'problems'> & { problems: Found[] } {
+const workedOut = (document: Plan, shelf: Shelf, past: Past): Worked => ended(working(document, shelf, past));
+
+/** What a piece of work comes to when it is done without a pause. */
+function ended<T>(work: Generator<void, T>): T {
+  for (;;) {
+    const { done, value } = work.next();
+    if (done) return value;
+  }
+}
+
+function* working(document: Plan, shelf: Shelf, past: Past): Generator<void, Worked> {
   const plan = resolve(document, shelf, past);
+  yield;
+  yield* colouredInTurn(plan);
   const { filled, problems: pours } = fill(plan);
   const losses = lossesOf(plan);
+  yield;
   const worked = weigh(plan, filled, losses);
+  yield;
   const mixesOf = new Map(worked.cups.map((w) => [w.cup.id, w.mixes]));
   const palette = paletteOf(plan, (id) => Math.max(0, ...(mixesOf.get(id) ?? []).map((m) => m.ml)));
   const cups = worked.cups.map((w) => computedCup(w, palette, pouredMlOf(worked)));
   const densities = new Map(cups.map((c) => [c.cupId, c.density]));
   const groups = filled.map((f) => drawnGroup(plan, f, palette, (id) => densities.get(id) ?? 0));
+  yield;
   const order = lightToDark(cups);
   const { sequence, late, starts, ...score } = timed(plan, filled, worked, order);
+  yield;
   const stocked = stockedWeighings(worked);
   const letDowns = letDownsOf(plan, stocked);
   const totals = totalsOf(cups.map(totalled), worked.common, document.groups);
@@ -79,10 +97,13 @@ function workedOut(
     pieces: totals.pieces,
     order: yields
   });
+  yield;
   const row = rowOf(plan, filled, worked, yields);
   const pairs = touchingPairs(plan, groups, palette);
   const craft = craftOf(plan, worked, filled);
+  yield;
   const problems = judge({ plan, filled, worked, cups, groups, pairs, needs: stock.needs, score });
+  yield;
   return {
     bases: basesOf(plan),
     groups,

@@ -19,7 +19,7 @@ export {
   poursOf
 } from './document';
 export { Plan, PlanFile } from './read';
-export { computePlan, figuresOf } from './compute';
+export { computePlan, figuresInTurn, figuresOf } from './compute';
 export type { Computed, ComputedBase, ComputedCup } from './computed';
 export type { CommonMix, CupMix } from './worked';
 export type { ComputedGroup, ComputedLayer } from './piece';

@@ -7,6 +7,7 @@ import {
   labOf,
   lookOf,
   mixtureOf,
+  opticsOfColourant,
   stackReflectance,
   type Finish,
   type Lab,
@@ -142,6 +143,18 @@ export function paletteOf(plan: ResolvedPlan, mlOf: (cupId: string) => number): 
     hides: new Map(made.map(([id, c]) => [id, c.hides])),
     inks: new Set(tints.flatMap(([id, tint]) => (isInk(tint.doses) ? [id] : [])))
   };
+}
+
+/**
+ * Colours a plan's cups a little at each step, so that a page can be let draw between two; what was coloured is kept,
+ * and `paletteOf` finds it.
+ */
+export function* colouredInTurn(plan: ResolvedPlan): Generator<void> {
+  for (const cup of plan.cups) {
+    const tint = cupTint(cup, plan);
+    for (const dose of tint.doses) yield void opticsOfColourant(dose.colourant);
+    yield void deeply(tint);
+  }
 }
 
 /** How the nearest of some films looks, dry unless said, with the others and a pale wall behind it. Thickness in mm. */

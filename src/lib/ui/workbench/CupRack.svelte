@@ -1,10 +1,12 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import Plus from '@lucide/svelte/icons/plus';
   import X from '@lucide/svelte/icons/x';
   import { freshId, withNewCup, withoutCup, type Cup } from '$core/plan';
   import { compatibilityOf } from '$core/material';
   import { drawnFrom } from '$core/pour';
   import { reading, weighing } from '$core/quantity';
+  import { InTurn } from '$lib/in-turn.svelte';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import Choice from '../Choice.svelte';
   import CupIcon from '../CupIcon.svelte';
@@ -16,6 +18,9 @@
   import LineMore from './LineMore.svelte';
 
   let { editor }: { editor: PlanEditor } = $props();
+  /** Cups that come at a time while the page opens. */
+  const CUPS = 2;
+  const turn = new InTurn(Math.ceil(untrack(() => editor.plan.cups.length) / CUPS));
   const plan = $derived(editor.plan);
   const computed = $derived(editor.computed);
   const colourants = $derived(editor.shelf.colourants);
@@ -65,7 +70,7 @@
   </div>
 
   <ul class="ruled mt-1">
-    {#each plan.cups as cup (cup.id)}
+    {#each plan.cups.slice(0, turn.entries(CUPS)) as cup (cup.id)}
       {@const out = computed.cups.find((c) => c.cupId === cup.id)!}
       <li class="group relative flex gap-2.5 py-2" data-cup={cup.letter}>
         <CupIcon colour={out.looks.cup.hex} hatch={cup.hatch} fill={out.balance.mixed / largest} size={40} />

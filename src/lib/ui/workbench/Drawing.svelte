@@ -6,6 +6,7 @@
   import Hint from '../Hint.svelte';
   import { VISIONS, type Vision } from '$core/colour';
   import type { Computed, Face, Part, Picture, Plan, Showing, Told } from '$core/plan';
+  import { InTurn } from '$lib/in-turn.svelte';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
@@ -19,6 +20,7 @@
   import { extentOf } from '../outline';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
+  const turn = new InTurn(4);
 
   let chosen = $state(0);
   /** The face that the piece is to show, until another is chosen. */
@@ -153,7 +155,7 @@
     {/if}
   </div>
 
-  {#if group}
+  {#if group && turn.reached(1)}
     <div class="mt-2 flex flex-1 items-center justify-center gap-5">
       <div class="w-[380px] max-w-[calc(100%-130px)]">
         <PiecePicture
@@ -200,15 +202,15 @@
         {/each}
       </div>
     </div>
-    <div class="mx-auto mt-1 w-full max-w-[440px]">
-      <CoreDrawing
-        group={core.value.group ?? group}
-        cups={core.value.cups}
-        showFace={plan.showFace}
-        {vision}
-        width={440}
-        height={150}
-      />
+    <div class="mx-auto mt-1 min-h-[150px] w-full max-w-[440px]">
+      {#if turn.reached(2)}<CoreDrawing
+          group={core.value.group ?? group}
+          cups={core.value.cups}
+          showFace={plan.showFace}
+          {vision}
+          width={440}
+          height={150}
+        />{/if}
     </div>
     <p class="mt-1 min-h-5 text-center text-[0.85rem] text-ink-2" aria-live="polite" data-testid="told">
       {#if told}
@@ -225,23 +227,23 @@
         Tap a place to ask what it is and how it came there.
       {/if}
     </p>
-    <Look
-      {plan}
-      {computed}
-      {editor}
-      {group}
-      face={looked}
-      bind:cut
-      bind:seed
-      bind:until
-      bind:part
-      bind:asking
-      {asked}
-      {vision}
-      {mud}
-    />
+    {#if turn.reached(3)}<Look
+        {plan}
+        {computed}
+        {editor}
+        {group}
+        face={looked}
+        bind:cut
+        bind:seed
+        bind:until
+        bind:part
+        bind:asking
+        {asked}
+        {vision}
+        {mud}
+      />{/if}
     {#if asking}<AskFace {plan} {computed} {editor} {group} face={looked} {shows} />{/if}
-    {#if (plan.groups.find((g) => g.id === group.groupId)?.cutInto ?? 1) > 1}
+    {#if (plan.groups.find((g) => g.id === group.groupId)?.cutInto ?? 1) > 1 && turn.reached(4)}
       <Bars {plan} {computed} {editor} {group} {seed} />
     {/if}
     {#if computed.pairs.length}
@@ -279,7 +281,7 @@
     <p class="mt-1 text-center text-[0.8rem] text-ink-2">
       {group.mouldName} · {said(group.working)} · a sketch of where colour goes, by the volumes of this plan
     </p>
-  {:else}
+  {:else if !group}
     <p class="m-auto max-w-60 text-center text-ink-2">
       Choose a mould in the pour beside, and the piece is drawn here.
     </p>

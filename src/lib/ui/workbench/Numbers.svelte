@@ -6,6 +6,7 @@
   import type { Problem } from '$core/problem';
   import { displayOf, reading, readingBeside, weighing } from '$core/quantity';
   import type { Lesson } from '$core/inspect';
+  import { InTurn } from '$lib/in-turn.svelte';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
@@ -26,6 +27,7 @@
     lessons?: readonly Lesson[];
   } = $props();
 
+  const turn = new InTurn(3);
   // What the plan's own scale shows; a weighing on a scale that shows another unit says so itself.
   const unit = $derived(displayOf(computed.division));
   const g = (x: number) => reading(x, computed.division);
@@ -146,7 +148,7 @@
     {/if}
   </div>
 
-  {#if cups.length}
+  {#if cups.length && turn.reached(1)}
     <div class="shrink-0 overflow-x-auto">
       <Table
         class="mt-2 text-[0.86rem]"
@@ -250,9 +252,9 @@
     </p>
   {/if}
 
-  <FactTabs {editor} />
+  {#if turn.reached(2)}<FactTabs {editor} />{/if}
 
-  {#if lessons.length}
+  {#if lessons.length && turn.reached(3)}
     <Fold
       class="mt-2"
       open={lessons.length < 3}
@@ -267,7 +269,7 @@
     </Fold>
   {/if}
 
-  {#if notes.length}
+  {#if notes.length && turn.reached(3)}
     <Fold
       class="mt-2"
       open={!toMend.length && notes.length < 3}
@@ -279,7 +281,7 @@
     </Fold>
   {/if}
 
-  {#if computed.cautions.length}
+  {#if computed.cautions.length && turn.reached(3)}
     <Fold class="mt-2" words="More cautions for this material">
       <ul class="mt-1 list-disc pl-5">
         {#each computed.cautions.slice(1) as caution (caution)}<li>{caution}</li>{/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import X from '@lucide/svelte/icons/x';
   import {
@@ -21,6 +22,7 @@
   import ActPicker from '../acts/ActPicker.svelte';
   import { parseCount } from '$core/quantity';
   import { said, volume } from '$lib/ways.svelte';
+  import { InTurn } from '$lib/in-turn.svelte';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
   import { editorOf } from '../acts';
   import Choice from '../Choice.svelte';
@@ -39,6 +41,9 @@
       m.cavities.map((c) => ({ value: `${m.id}|${c.id}`, label: `${m.name}: ${c.count} × ${c.name}` }))
     )
   );
+  /** Lines that come at a time while the page opens. */
+  const LINES = 3;
+  const turn = new InTurn(Math.ceil(untrack(() => editor.plan.steps.length) / LINES));
   const groupIds = $derived(new Set(plan.groups.map((g) => g.id)));
   const stepsOf = (groupId: string) => plan.steps.filter((s) => s.where.includes(groupId));
   /** Steps of no cavities here: done at the bench, or of cavities that are gone. */
@@ -177,7 +182,7 @@
       {/if}
 
       <ol class="ruled" use:sortable={(from, to) => move(group.id, from, to)}>
-        {#each stepsOf(group.id) as step, n (step.id)}
+        {#each stepsOf(group.id).slice(0, turn.entries(LINES)) as step, n (step.id)}
           {@const Editor = editorOf(step.act.kind)}
           <li
             class="group relative {editor.looking === step.id ? 'bg-sheet' : ''}"

@@ -31,10 +31,17 @@
       </Tabs.Trigger>
     {/each}
   </Tabs.List>
-  <Tabs.Content value="batch"><BatchFacts computed={editor.computed} {editor} /></Tabs.Content>
+  <!-- Only the tab that is read is drawn: the others would be made anew with every keystroke. -->
+  <Tabs.Content value="batch"
+    >{#if shown === 'batch'}<BatchFacts computed={editor.computed} {editor} />{/if}</Tabs.Content
+  >
   <Tabs.Content value="time"
     >{#if shown === 'time'}<TimeFacts {editor} />{/if}</Tabs.Content
   >
-  <Tabs.Content value="stock"><StockFacts computed={editor.computed} /></Tabs.Content>
-  <Tabs.Content value="cost"><CostFacts {editor} /></Tabs.Content>
+  <Tabs.Content value="stock"
+    >{#if shown === 'stock'}<StockFacts computed={editor.computed} />{/if}</Tabs.Content
+  >
+  <Tabs.Content value="cost"
+    >{#if shown === 'cost'}<CostFacts {editor} />{/if}</Tabs.Content
+  >
 </Tabs.Root>

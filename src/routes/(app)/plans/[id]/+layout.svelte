@@ -3,16 +3,17 @@
   something does not wait for it.
 -->
 <script lang="ts">
-  import { onMount } from 'svelte';
   import { browser } from '$app/environment';
+  import { isAlive } from '$lib/alive';
+  import { InTurn } from '$lib/in-turn.svelte';
 
   let { children } = $props();
   // Moving here within the application needs no first drawing without figures; a page that was just loaded does.
-  let here = $state(browser && document.documentElement.dataset.alive === 'true');
-  onMount(() => (here = true));
+  const moved = browser && isAlive();
+  const turn = new InTurn(1);
 </script>
 
-{#if here}
+{#if moved || turn.reached(1)}
   {@render children()}
 {:else}
   <p class="p-10 text-ink-2" role="status">The plan is being worked out…</p>
