@@ -1,10 +1,9 @@
 import { flushSync } from 'svelte';
+import { afterFrame } from './after-frame';
 import { holdAlive } from './alive';
 
 /** So long is gone on without a pause, ms; then the page is let draw and answer. */
 const PIECE = 12;
-/** A page that is not shown has no frames; its parts come all the same, after so long, ms. */
-const UNSEEN = 60;
 
 /**
  * The parts of a large page, one after another, each in a task of its own: opening it never holds up the hand for as
@@ -53,15 +52,3 @@ export class InTurn {
     }
   }
 }
-
-/** Resolves in a task of its own, after what has changed was drawn. */
-const afterFrame = (): Promise<void> =>
-  new Promise((resolve) => {
-    const unseen = setTimeout(go, UNSEEN);
-    const frame = requestAnimationFrame(() => setTimeout(go));
-    function go() {
-      clearTimeout(unseen);
-      cancelAnimationFrame(frame);
-      resolve();
-    }
-  });

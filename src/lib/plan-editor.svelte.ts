@@ -62,7 +62,7 @@ export class PlanEditor {
     this.computed = $derived(
       first && this.shared.current === plan ? first : figuresOf(this.shared.current, this.shelf, past)
     );
-    this.problems = $derived(this.#mended(this.computed.problems));
+    this.problems = $derived(this.mended(this.plan, this.computed.problems));
     this.#recall();
   }
 
@@ -84,18 +84,23 @@ export class PlanEditor {
     this.edits([edit]);
   }
 
-  /** Makes several changes as one step. */
-  edits(edits: Edit[]): void {
+  /** Makes several changes as one step. @param seen the plan that was seen when they were made: what has come since is kept */
+  edits(edits: Edit[], seen = this.plan): void {
     const key = edits.map((e) => e.path.join('/')).join('|');
-    this.#make(
-      edits.reduce((plan, e) => applyEdit(plan, e), this.plan),
-      key
+    this.#take(
+      edits.reduce((plan, e) => applyEdit(plan, e), seen),
+      key,
+      seen
     );
   }
 
-  /** Puts another plan in the place of this one, as one step. */
-  replace(plan: Plan): void {
-    this.#make(plan, '');
+  /** Puts another plan in the place of the one that was seen, as one step; what has come since is kept. */
+  replace(plan: Plan, seen = this.plan): void {
+    this.#take(plan, '', seen);
+  }
+
+  #take(wanted: Plan, key: string, seen: Plan) {
+    this.#make(seen === this.plan ? wanted : merge(seen, wanted, this.plan).merged, key);
   }
 
   #make(wanted: Plan, key: string): void {
@@ -144,9 +149,9 @@ export class PlanEditor {
     if (problems && this.plan === plan) this.#proved = { plan, problems };
   }
 
-  /** Problems with the mends that were proved for this very plan; until then in their general words. */
-  #mended(found: Problem[]): Problem[] {
-    return this.#proved?.plan === this.plan ? this.#proved.problems : found;
+  /** Problems of a plan with the mends that were proved for this very plan; until then as they were found, in general words. */
+  mended(plan: Plan, found: readonly Problem[]): readonly Problem[] {
+    return this.#proved?.plan === plan ? this.#proved.problems : found;
   }
 
   /** Resolves once what is shown is stored, or fails when it cannot be. */

@@ -41,6 +41,21 @@ describe('a plan on the workbench', () => {
     expect(editor.canRedo).toBe(false);
   });
 
+  it('takes a change of a plan seen a moment ago, and keeps what has come since', () => {
+    const editor = open();
+    const seen = editor.plan;
+    rename(editor, 'silt');
+    editor.edits([{ path: ['bench', 'roomCelsius'], value: 25 }], seen);
+    editor.replace({ ...seen, cups: seen.cups.slice(0, -1) }, seen);
+    expect([nameOf(editor), editor.plan.bench.roomCelsius, editor.plan.cups.length]).toEqual([
+      'silt',
+      25,
+      seen.cups.length - 1
+    ]);
+    editor.undo();
+    expect([nameOf(editor), editor.plan.cups.length]).toEqual(['silt', seen.cups.length]);
+  });
+
   it('takes typing in one field back at once, and a pause parts it', () => {
     const editor = open();
     for (const name of ['s', 'si', 'silt']) rename(editor, name);

@@ -4,7 +4,7 @@
   import { CIRCLE, type Field, type Path, type Place } from '$core/pour';
   import { fail, ok } from '$core/problem';
   import { parseCount } from '$core/quantity';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import { said } from '$lib/ways.svelte';
   import Choice from '../Choice.svelte';
   import ParsedField from '../ParsedField.svelte';
@@ -21,7 +21,7 @@
     group,
     onchange
   }: {
-    editor: PlanEditor;
+    editor: PlanView;
     field: Field<unknown>;
     value: unknown;
     /** What it is called among all the fields of the page. */

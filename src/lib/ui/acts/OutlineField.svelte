@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { ComputedGroup, Tracing } from '$core/plan';
   import type { Path } from '$core/pour';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import { fail, ok } from '$core/problem';
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -15,7 +15,7 @@
     group,
     onchange
   }: {
-    editor: PlanEditor;
+    editor: PlanView;
     label: string;
     path: Path;
     group: ComputedGroup | undefined;

@@ -1,14 +1,14 @@
 import type { Component } from 'svelte';
 import type { Step } from '$core/plan';
 import { acts, type Act } from '$core/pour';
-import type { PlanEditor } from '$lib/plan-editor.svelte';
+import type { PlanView } from '$lib/plan-view.svelte';
 import ActEditor from './ActEditor.svelte';
 import LayEditor from './LayEditor.svelte';
 import WaitEditor from './WaitEditor.svelte';
 
 /** What an act's line in the pour is given: the step, and its number as it is read. */
 export interface ActEditorProps {
-  editor: PlanEditor;
+  editor: PlanView;
   step: Step;
   n: number;
 }

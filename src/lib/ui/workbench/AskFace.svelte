@@ -9,7 +9,7 @@
     type Wish,
     type Zone
   } from '$core/plan';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import { FaceSearch } from '$lib/pattern-work.svelte';
   import { onDestroy } from 'svelte';
   import Bar from '../Bar.svelte';
@@ -27,7 +27,7 @@
   }: {
     plan: Plan;
     computed: Computed;
-    editor: PlanEditor;
+    editor: PlanView;
     group: ComputedGroup;
     face: Face;
     /** What each cup shows now, 0..1. */

@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { Computed, ComputedGroup, Plan, ShownBar } from '$core/plan';
   import { acts } from '$core/pour';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import { CutWork } from '$lib/pattern-work.svelte';
   import { mass } from '$lib/ways.svelte';
   import { onDestroy } from 'svelte';
@@ -19,7 +19,7 @@
   }: {
     plan: Plan;
     computed: Computed;
-    editor: PlanEditor;
+    editor: PlanView;
     group: ComputedGroup;
     seed: string | undefined;
   } = $props();

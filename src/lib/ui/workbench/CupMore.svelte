@@ -2,7 +2,7 @@
 <script lang="ts">
   import { freshId, type Cup } from '$core/plan';
   import { parseCount } from '$core/quantity';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';
   import More from '../More.svelte';
   import ParsedField from '../ParsedField.svelte';
@@ -10,7 +10,7 @@
   import NumberField from '../shelf/NumberField.svelte';
   import Row from '../Row.svelte';
 
-  let { editor, cup }: { editor: PlanEditor; cup: Cup } = $props();
+  let { editor, cup }: { editor: PlanView; cup: Cup } = $props();
   const set = (path: (string | number)[], value: unknown) =>
     editor.edit({ path: ['cups', cup.id, ...path], value });
   const out = $derived(editor.computed.cups.find((c) => c.cupId === cup.id));

@@ -7,7 +7,7 @@
   import { drawnFrom } from '$core/pour';
   import { reading, weighing } from '$core/quantity';
   import { InTurn } from '$lib/in-turn.svelte';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';
   import CupIcon from '../CupIcon.svelte';
   import Figure from '../Figure.svelte';
@@ -17,7 +17,7 @@
   import { mass } from '$lib/ways.svelte';
   import LineMore from './LineMore.svelte';
 
-  let { editor }: { editor: PlanEditor } = $props();
+  let { editor }: { editor: PlanView } = $props();
   /** Cups that come at a time while the page opens. */
   const CUPS = 2;
   const turn = new InTurn(Math.ceil(untrack(() => editor.plan.cups.length) / CUPS));

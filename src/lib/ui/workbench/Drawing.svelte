@@ -7,7 +7,7 @@
   import { VISIONS, type Vision } from '$core/colour';
   import type { Computed, Face, Part, Picture, Plan, Showing, Told } from '$core/plan';
   import { InTurn } from '$lib/in-turn.svelte';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import CoreDrawing from '../CoreDrawing.svelte';
@@ -19,7 +19,7 @@
   import { marksOf } from '../marks';
   import { extentOf } from '../outline';
 
-  let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
+  let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanView } = $props();
   const turn = new InTurn(4);
 
   let chosen = $state(0);

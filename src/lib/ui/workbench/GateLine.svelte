@@ -3,7 +3,7 @@
   import X from '@lucide/svelte/icons/x';
   import type { Condition, Gate, Step } from '$core/plan';
   import { conditionWords } from '$core/pour';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';
   import QuantityField from '../QuantityField.svelte';
 
@@ -14,7 +14,7 @@
     n,
     states
   }: {
-    editor: PlanEditor;
+    editor: PlanView;
     step: Step;
     gate: Gate;
     /** The step's number as it is read. */

@@ -3,7 +3,7 @@
   import { displaced, type Embed } from '$core/mould';
   import { freshId, type Group } from '$core/plan';
   import { parseCount } from '$core/quantity';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import More from '../More.svelte';
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -11,7 +11,7 @@
   import { volume } from '$lib/ways.svelte';
   import Row from '../Row.svelte';
 
-  let { editor, group }: { editor: PlanEditor; group: Group } = $props();
+  let { editor, group }: { editor: PlanView; group: Group } = $props();
   const embeds = $derived(group.embeds ?? []);
   const set = (path: (string | number)[], value: unknown) =>
     editor.edit({ path: ['groups', group.id, 'embeds', ...path], value });

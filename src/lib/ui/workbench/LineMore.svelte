@@ -1,14 +1,14 @@
 <!-- How one line of a recipe is meant and measured: form, basis, by what, and creeping up by eye. -->
 <script lang="ts">
   import type { Cup } from '$core/plan';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';
   import More from '../More.svelte';
   import QuantityField from '../QuantityField.svelte';
   import Row from '../Row.svelte';
   import Tick from '../Tick.svelte';
 
-  let { editor, cup, index }: { editor: PlanEditor; cup: Cup; index: number } = $props();
+  let { editor, cup, index }: { editor: PlanView; cup: Cup; index: number } = $props();
   const line = $derived(cup.recipe[index]!);
   const colourant = $derived(editor.shelf.colourants.find((c) => c.id === line.colourantId));
   const at = (key: string) => ['cups', cup.id, 'recipe', line.id, key];

@@ -3,7 +3,7 @@
   import { Slider } from 'bits-ui';
   import type { Vision } from '$core/colour';
   import type { Computed, ComputedGroup, Face, Part, Plan } from '$core/plan';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import { length } from '$lib/ways.svelte';
   import { onDestroy } from 'svelte';
   import { extentOf } from '../outline';
@@ -26,7 +26,7 @@
   }: {
     plan: Plan;
     computed: Computed;
-    editor: PlanEditor;
+    editor: PlanView;
     group: ComputedGroup;
     face: Face;
     cut: { heading: number; off: number };

@@ -7,7 +7,7 @@
   import { displayOf, reading, readingBeside, weighing } from '$core/quantity';
   import type { Lesson } from '$core/inspect';
   import { InTurn } from '$lib/in-turn.svelte';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
   import ProblemNote from '../ProblemNote.svelte';
@@ -22,7 +22,7 @@
   }: {
     plan: Plan;
     computed: Computed;
-    editor: PlanEditor;
+    editor: PlanView;
     /** What was learned before that applies here. */
     lessons?: readonly Lesson[];
   } = $props();

@@ -11,12 +11,12 @@
   } from '$core/plan';
   import { amountOf } from '$core/pour';
   import { numberedWords, parseNumbered } from '$core/quantity';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import { said } from '$lib/ways.svelte';
   import Choice from '../Choice.svelte';
   import ParsedField from '../ParsedField.svelte';
 
-  let { editor, step, n }: { editor: PlanEditor; step: Step; n: number } = $props();
+  let { editor, step, n }: { editor: PlanView; step: Step; n: number } = $props();
   type Variation = NonNullable<Group['variations']>[number];
 
   const groups = $derived(editor.plan.groups.filter((g) => step.where.includes(g.id) && g.count > 1));

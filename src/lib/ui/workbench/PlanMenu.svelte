@@ -4,9 +4,9 @@
   import { DropdownMenu } from 'bits-ui';
   import type { Plan } from '$core/plan';
   import { send } from '$lib/send';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
 
-  let { plan, editor }: { plan: Plan; editor: PlanEditor } = $props();
+  let { plan, editor }: { plan: Plan; editor: PlanView } = $props();
   const item =
     'flex min-h-11 cursor-pointer items-center rounded-md px-3 data-[highlighted]:bg-sunk outline-none';
 

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { freshId } from '$core/plan';
   import { acts } from '$core/pour';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';
   import More from '../More.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -11,7 +11,7 @@
   import { weighing } from '$core/quantity';
   import Tick from '../Tick.svelte';
 
-  let { editor }: { editor: PlanEditor } = $props();
+  let { editor }: { editor: PlanView } = $props();
   const plan = $derived(editor.plan);
   const shelf = $derived(editor.shelf);
   const losses = $derived(editor.computed.losses);

@@ -23,7 +23,7 @@
   import { parseCount } from '$core/quantity';
   import { said, volume } from '$lib/ways.svelte';
   import { InTurn } from '$lib/in-turn.svelte';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import { editorOf } from '../acts';
   import Choice from '../Choice.svelte';
   import ParsedField from '../ParsedField.svelte';
@@ -32,7 +32,7 @@
   import GateLine from './GateLine.svelte';
   import GroupMore from './GroupMore.svelte';
 
-  let { editor }: { editor: PlanEditor } = $props();
+  let { editor }: { editor: PlanView } = $props();
   const plan = $derived(editor.plan);
   const computed = $derived(editor.computed);
   const moulds = $derived(editor.shelf.moulds);

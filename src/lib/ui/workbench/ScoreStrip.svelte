@@ -2,11 +2,11 @@
   import { duration } from '$core/quantity';
   import { InTurn } from '$lib/in-turn.svelte';
   import { Later } from '$lib/later.svelte';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
 
-  let { editor }: { editor: PlanEditor } = $props();
+  let { editor }: { editor: PlanView } = $props();
   const turn = new InTurn(1);
   const computed = $derived(editor.computed);
   const score = new Later(() => editor.computed);

@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { Step } from '$core/plan';
   import { lay } from '$core/pour';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';
   import More from '../More.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -10,7 +10,7 @@
   import Row from '../Row.svelte';
   import Otherwise from './Otherwise.svelte';
 
-  let { editor, step, n }: { editor: PlanEditor; step: Step; n: number } = $props();
+  let { editor, step, n }: { editor: PlanView; step: Step; n: number } = $props();
   const act = $derived(lay.schema.safeParse(step.act).data);
   const group = $derived(editor.computed.groups.find((g) => step.where.includes(g.groupId)));
   const set = (path: string[], value: unknown) => editor.edit({ path: ['steps', step.id, ...path], value });

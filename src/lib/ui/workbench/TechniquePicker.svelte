@@ -3,11 +3,11 @@
   import { Dialog } from 'bits-ui';
   import { applyTechnique, computePlan, KEEPS, techniquesFor, type Group, type Keep } from '$core/plan';
   import type { Technique } from '$core/pour';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import { said } from '$lib/ways.svelte';
   import OneOf from '../OneOf.svelte';
 
-  let { editor, group }: { editor: PlanEditor; group: Group } = $props();
+  let { editor, group }: { editor: PlanView; group: Group } = $props();
   const plan = $derived(editor.plan);
   let open = $state(false);
   let chosen = $state<Technique>();

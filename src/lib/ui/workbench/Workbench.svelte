@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import type { Lesson } from '$core/inspect';
   import Undo2 from '@lucide/svelte/icons/undo-2';
@@ -7,6 +8,7 @@
   import { listenTo } from '$lib/changes';
   import type { InTurn } from '$lib/in-turn.svelte';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import { PlanView } from '$lib/plan-view.svelte';
   import { send } from '$lib/send';
   import ScoreStrip from './ScoreStrip.svelte';
   import CupRack from './CupRack.svelte';
@@ -23,8 +25,9 @@
 
   /** @prop turn which parts of the page have come: the head, its settings, the pour, the piece, the cups, the figures, the score */
   let { editor, lessons, turn }: { editor: PlanEditor; lessons: readonly Lesson[]; turn: InTurn } = $props();
-  const plan = $derived(editor.plan);
-  const computed = $derived(editor.computed);
+  const view = new PlanView(untrack(() => editor));
+  const plan = $derived(view.plan);
+  const computed = $derived(view.computed);
   const baseId = $derived(oneBase(plan));
   const mixing = $derived(mixingOf(plan));
   const withGone = (options: { value: string; label: string }[], value: string, words: string) =>
@@ -50,8 +53,8 @@
     const open = editor;
     return listenTo('plans', open.plan.id, (revision) => void open.shared.heard(revision));
   });
-  const stops = $derived(editor.problems.filter((p) => p.level === 'stop'));
-  const warns = $derived(editor.problems.filter((p) => p.level === 'warn'));
+  const stops = $derived(view.problems.filter((p) => p.level === 'stop'));
+  const warns = $derived(view.problems.filter((p) => p.level === 'warn'));
   let starting = $state(false);
   let failure = $state('');
 
@@ -82,7 +85,13 @@
 </script>
 
 <svelte:head><title>{plan.name} · Kirapen</title></svelte:head>
-<svelte:window {onkeydown} onpagehide={() => editor.keep()} />
+<svelte:window
+  {onkeydown}
+  onpagehide={() => editor.keep()}
+  onkeydowncapture={() => view.catchUp()}
+  onpointerdowncapture={() => view.catchUp()}
+  onclickcapture={() => view.catchUp()}
+/>
 <ClashDialog shared={editor.shared} what="plan" gone="/plans" />
 
 <div class="flex flex-col xl:h-screen">
@@ -93,7 +102,7 @@
           class="quiet w-full max-w-[26rem] border-transparent font-display text-[1.55rem] leading-none font-semibold"
           aria-label="Name of the plan"
           value={plan.name}
-          onchange={(e) => editor.edit({ path: ['name'], value: e.currentTarget.value.trim() || plan.name })}
+          onchange={(e) => view.edit({ path: ['name'], value: e.currentTarget.value.trim() || plan.name })}
         />
       </div>
       {#if editor.saved === 'waiting' && !editor.shared.clash && !editor.shared.deleted}
@@ -129,7 +138,7 @@
         >
           <Redo2 size={20} />
         </button>
-        <PlanMenu {plan} {editor} />
+        <PlanMenu {plan} editor={view} />
       </div>
       <a class="button" href="/plans/{plan.id}/sheet">Mix sheet</a>
       <a class="button" href="/rehearse/plan/{plan.id}">Rehearse</a>
@@ -146,7 +155,7 @@
           value={plan.order?.good ?? computed.totals.pieces}
           format={String}
           parse={(text) => parseCount(text, 100_000)}
-          onchange={(good) => editor.edit({ path: ['order'], value: { ...plan.order, good } })}
+          onchange={(good) => view.edit({ path: ['order'], value: { ...plan.order, good } })}
         />
         <span>good ·</span>
         <Choice
@@ -159,7 +168,7 @@
             baseId ?? SEVERAL,
             baseId ? 'choose a base' : `${computed.bases.length} bases`
           )}
-          onchange={(to) => editor.replace({ ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: to })) })}
+          onchange={(to) => view.replace({ ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: to })) })}
         />
         {#if baseId && editor.shelf.bases.some((b) => b.id === baseId)}
           <a class="underline" href="/shelf/bases/{baseId}"
@@ -177,7 +186,7 @@
           min={-5}
           max={50}
           value={plan.bench.roomCelsius}
-          onchange={(v) => editor.edit({ path: ['bench', 'roomCelsius'], value: Math.round(v * 10) / 10 })}
+          onchange={(v) => view.edit({ path: ['bench', 'roomCelsius'], value: Math.round(v * 10) / 10 })}
         />
         <span>·</span>
         <Choice
@@ -186,7 +195,7 @@
           value={plan.bench.scaleIds[0] ?? 'none'}
           options={withGone(scales, plan.bench.scaleIds[0] ?? 'none', 'choose a scale')}
           onchange={(id) =>
-            editor.edit({
+            view.edit({
               path: ['bench', 'scaleIds'],
               value: [id, ...plan.bench.scaleIds.slice(1).filter((s) => s !== id)]
             })}
@@ -204,10 +213,10 @@
           onchange={(way) => {
             const ids = [...new Set(plan.mixes.map((m) => m.baseId))];
             const change = way === 'split' ? splitAll : eachByItself;
-            editor.replace(ids.reduce((p, id) => change(p, id), plan));
+            view.replace(ids.reduce((p, id) => change(p, id), plan));
           }}
         />
-        <PlanSettings {editor} />
+        <PlanSettings editor={view} />
       </div>{/if}
   </header>
 
@@ -215,16 +224,16 @@
     class="grid grid-cols-1 border-b border-rule md:grid-cols-2 xl:min-h-0 xl:flex-1 xl:grid-cols-[306px_minmax(0,1fr)_330px] xl:divide-x xl:divide-rule xl:*:min-h-0 xl:*:overflow-y-auto"
   >
     <div class="flex flex-col divide-y divide-rule max-xl:order-2">
-      {#if turn.reached(3)}<PourList {editor} />{/if}
-      {#if turn.reached(5)}<CupRack {editor} />{/if}
+      {#if turn.reached(3)}<PourList editor={view} />{/if}
+      {#if turn.reached(5)}<CupRack editor={view} />{/if}
     </div>
     <div class="flex flex-col max-xl:order-1 md:col-span-2 xl:col-span-1">
-      {#if turn.reached(4)}<Drawing {plan} {computed} {editor} />{/if}
+      {#if turn.reached(4)}<Drawing {plan} {computed} editor={view} />{/if}
     </div>
     <div class="flex flex-col max-xl:order-3">
-      {#if turn.reached(6)}<Numbers {plan} {computed} {editor} {lessons} />{/if}
+      {#if turn.reached(6)}<Numbers {plan} {computed} editor={view} {lessons} />{/if}
     </div>
   </div>
 
-  {#if turn.reached(7)}<ScoreStrip {editor} />{/if}
+  {#if turn.reached(7)}<ScoreStrip editor={view} />{/if}
 </div>

@@ -6,14 +6,14 @@
   import { duration, holdsFor } from '$core/quantity';
   import { mass, said, volume } from '$lib/ways.svelte';
   import { HEADROOM } from '$core/shelf';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import CupMark from '../../CupMark.svelte';
   import Figure from '../../Figure.svelte';
   import QuantityField from '../../QuantityField.svelte';
   import FactRow from './FactRow.svelte';
   import Rewet from './Rewet.svelte';
 
-  let { computed, editor }: { computed: Computed; editor: PlanEditor } = $props();
+  let { computed, editor }: { computed: Computed; editor: PlanView } = $props();
   const plan = $derived(editor.plan);
   const order = $derived(computed.order);
   const cups = $derived(computed.cups.filter((c) => c.balance.pouredMl > 0));

@@ -1,11 +1,11 @@
 <!-- What a turn and a good piece cost, by the lots that are taken from. -->
 <script lang="ts">
   import { money } from '$lib/ways.svelte';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import NumberField from '../../shelf/NumberField.svelte';
   import FactRow from './FactRow.svelte';
 
-  let { editor }: { editor: PlanEditor } = $props();
+  let { editor }: { editor: PlanView } = $props();
   const cost = $derived(editor.computed.cost);
 </script>
 

@@ -4,11 +4,11 @@
   import type { Chart as ChartType, Plugin } from 'chart.js';
   import { cureCourses, type Computed, type Plan } from '$core/plan';
   import { duration } from '$core/quantity';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import { said, shownUnit, temperature } from '$lib/ways.svelte';
   import Choice from '../../Choice.svelte';
 
-  let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanEditor } = $props();
+  let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanView } = $props();
 
   const courses = $derived(cureCourses(plan, computed, editor.shelf));
   const cups = $derived(computed.cups.filter((c) => courses.some((k) => k.cupId === c.cupId)));

@@ -1,13 +1,13 @@
 <!-- What the batch means beyond its grams, a tab each: the batch itself, its time, the shelf, the cost. -->
 <script lang="ts">
   import { Tabs } from 'bits-ui';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import BatchFacts from './BatchFacts.svelte';
   import CostFacts from './CostFacts.svelte';
   import StockFacts from './StockFacts.svelte';
   import TimeFacts from './TimeFacts.svelte';
 
-  let { editor }: { editor: PlanEditor } = $props();
+  let { editor }: { editor: PlanView } = $props();
   const TABS = [
     ['batch', 'Batch'],
     ['time', 'Time'],

@@ -1,7 +1,7 @@
 <!-- The batch in time: when the hands are done, how long each cup pours and why, when the pieces come out. -->
 <script lang="ts">
   import { duration, holdsFor } from '$core/quantity';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import CupMark from '../../CupMark.svelte';
   import Figure from '../../Figure.svelte';
   import Fold from '../../Fold.svelte';
@@ -9,7 +9,7 @@
   import FactRow from './FactRow.svelte';
   import Warmth from './Warmth.svelte';
 
-  let { editor }: { editor: PlanEditor } = $props();
+  let { editor }: { editor: PlanView } = $props();
   const computed = $derived(editor.computed);
   const cups = $derived(
     computed.cups.flatMap((cup) => {

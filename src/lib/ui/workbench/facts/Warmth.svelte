@@ -3,7 +3,7 @@
   import { NIGHT } from '$core/cure';
   import { USUAL_BLENDER } from '$core/plan';
   import { formatHour, parseHour } from '$core/ways';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import type { PlanView } from '$lib/plan-view.svelte';
   import { shownUnit, ways } from '$lib/ways.svelte';
   import Fold from '../../Fold.svelte';
   import ParsedField from '../../ParsedField.svelte';
@@ -12,7 +12,7 @@
   import Row from '../../Row.svelte';
   import Tick from '../../Tick.svelte';
 
-  let { editor }: { editor: PlanEditor } = $props();
+  let { editor }: { editor: PlanView } = $props();
   const plan = $derived(editor.plan);
   const night = $derived(plan.bench.night);
   const soap = $derived(editor.computed.bases.some((b) => b.kind === 'soap'));

@@ -22,5 +22,7 @@
 </script>
 
 {#if bench && editor && turn.reached(1)}
-  <bench.Workbench {editor} {turn} lessons={data.lessons} />
+  {#key editor}
+    <bench.Workbench {editor} {turn} lessons={data.lessons} />
+  {/key}
 {/if}
