@@ -14,7 +14,7 @@ export type ActGroup = 'pour in' | 'move' | 'put in' | 'wait' | 'after';
  * What rules and causes ask of an act: what it brings or does; `unmoulded` needs the piece out of its mould, `in turns` is done round
  * by round with its neighbours, `loosens` brings bubbles up, `clears` takes them off a face, `airs` dries a piece, `in a pot` keeps the one pressure pot, `shields` keeps
  * the air from a face, `bagged` is piped out of a bag, `refills`
- * fills what it mills out first.
+ * fills what it mills out first, `falls` goes in from high, `strewn` lies loose on the open face.
  */
 export type Trait =
   | 'flame'
@@ -40,7 +40,10 @@ export type Trait =
   | 'tops'
   | 'bagged'
   | 'refills'
-  | 'levels';
+  | 'levels'
+  | 'falls'
+  | 'strewn'
+  | 'sands';
 
 /** What an act takes from a cup for each cavity, ml: all that the batch asks of it. */
 export interface Draw {

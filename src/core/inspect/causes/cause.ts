@@ -1,4 +1,4 @@
-import type { Plan, Shelf } from '../../plan';
+import { freshId, type Plan, type Shelf } from '../../plan';
 import type { Defect } from '../piece';
 import type { Case } from './case';
 
@@ -51,6 +51,27 @@ export const waitAtLeast =
           : g
       )
     }))
+  });
+
+/** A plan whose step waits first until what lies below it is in a state. */
+export const waitFor =
+  (stepId: string, state: string) =>
+  (plan: Plan): Plan => ({
+    ...plan,
+    steps: plan.steps.map((s) =>
+      s.id === stepId
+        ? {
+            ...s,
+            gates: [
+              ...s.gates,
+              {
+                id: freshId(plan, 'gate'),
+                all: [{ kind: 'state' as const, state, of: 'layer below' as const }]
+              }
+            ]
+          }
+        : s
+    )
   });
 
 /** A plan with a word of what to do at one of its steps; it is shown there while pouring. */

@@ -122,14 +122,52 @@ const deep: Shelf = {
 };
 const knobs1 = tideline.groups[0]!.id;
 
+/** Cavities a tenth as deep. */
+const flatter: Shelf = {
+  ...cards,
+  moulds: cards.moulds.map((m) => ({
+    ...m,
+    cavities: m.cavities.map((c) =>
+      'depth' in c.shape ? { ...c, shape: { ...c.shape, depth: c.shape.depth / 10 } } : c
+    )
+  }))
+};
+const soapWith = (more: Record<string, unknown>): Shelf => ({
+  ...cards,
+  bases: cards.bases.map((b) => (b.kind === 'soap' ? ({ ...b, ...more } as typeof b) : b))
+});
+/** Every pot weighs as much as an oxide. */
+const heavy: Shelf = { ...cards, colourants: cards.colourants.map((c) => ({ ...c, density: 4.5 })) };
+const dry: Shelf = { ...cards, colourants: cards.colourants.map((c) => ({ ...c, form: 'powder' as const })) };
+const LAST_PUDDLE = new RegExp(`^pour:${rockpool.steps.filter((s) => s.act.kind === 'puddle').at(-1)!.id}`);
+
+const puddledFrom = (from: string): Plan => ({
+  ...rockpool,
+  steps: rockpool.steps.map((s) => (s.act.kind === 'puddle' ? { ...s, act: { ...s.act, from } } : s))
+});
+
+/** The knobs sanded through some grits once they are out. */
+const withSand = (grits: number[]): Plan => ({
+  ...tideline,
+  steps: [
+    ...tideline.steps,
+    {
+      id: 'grit-knobs',
+      act: { kind: 'sand', grits, wet: 'wet' } as { kind: string },
+      where: [knobs1],
+      gates: []
+    }
+  ]
+});
+
 /** The knobs milled so many minutes after they left their mould. */
-const withMill = (after: number): Plan => ({
+const withMill = (after: number, depth = 1): Plan => ({
   ...tideline,
   steps: [
     ...tideline.steps,
     {
       id: 'mill-knobs',
-      act: { kind: 'mill', depth: 1 } as { kind: string },
+      act: { kind: 'mill', depth } as { kind: string },
       where: [knobs1],
       gates: [{ id: 'gate-mill', all: [{ kind: 'since', zero: { demoulded: knobs1 }, minutes: after }] }]
     }
@@ -322,6 +360,84 @@ const PLANTED: Planted[] = [
     fault: add({ type: 'probed', of: eel.cups[0]!.id, celsius: 205 }, /stir/)
   },
   {
+    cause: 'poured-from-high',
+    defect: 'layer broke through',
+    plan: puddledFrom('low'),
+    bad: puddledFrom('high')
+  },
+  { cause: 'puddles-waited', defect: 'no cells', plan: rockpool, fault: shift(LAST_PUDDLE, 14) },
+  {
+    cause: 'release-not-looked-at',
+    defect: 'snapped or chipped on demould',
+    plan: tideline,
+    shelf: { ...cards, moulds: cards.moulds.map((m) => ({ ...m, needs: 'release' as const })) },
+    fault: without((e) => e.type === 'ticked' && e.check === 'moulds')
+  },
+  { cause: 'thin-section', defect: 'snapped or chipped on demould', plan: samphire, shelf: flatter },
+  {
+    cause: 'soap-sugars',
+    defect: 'overheated',
+    plan: nightHeron,
+    shelf: soapWith({ additives: [{ name: 'sugar', share: 0.03 }] }),
+    fault: add({ type: 'room', celsius: 28 })
+  },
+  {
+    cause: 'quick-fragrance',
+    defect: 'separated layers',
+    plan: nightHeron,
+    shelf: soapWith({ fragrance: 0.04, fragranceIs: 'quick' })
+  },
+  {
+    cause: 'wiped-between',
+    defect: 'separated layers',
+    plan: tideline,
+    bad: withActs(tideline, { kind: 'spray', what: 'alcohol', times: 1, every: 30 } as { kind: string })
+  },
+  {
+    cause: 'heavy-on-light',
+    defect: 'layer broke through',
+    plan: tideline,
+    bad: { ...recipe(tideline, 12, 1), steps: tideline.steps.map((s) => ({ ...s, gates: [] })) },
+    shelf: heavy
+  },
+  {
+    cause: 'went-in-dry',
+    defect: 'unmixed streaks or specks',
+    plan: tideline,
+    bad: recipe(tideline, 6),
+    shelf: dry
+  },
+  {
+    cause: 'coarse-grit',
+    defect: 'unclear edges or numbers',
+    plan: withSand([120, 240, 400, 800]),
+    bad: withSand([80, 120])
+  },
+  {
+    cause: 'milled-through',
+    defect: 'milled away or peeled out',
+    plan: withMill(4 * 24 * 60),
+    bad: withMill(4 * 24 * 60, 30)
+  },
+  {
+    cause: 'worn-mould',
+    defect: 'haze from a matte mould',
+    plan: tideline,
+    shelf: { ...cards, moulds: cards.moulds.map((m) => ({ ...m, condition: 'worn' as const })) }
+  },
+  {
+    cause: 'shows-through',
+    defect: 'colours read as one',
+    plan: tideline,
+    bad: recipe(recipe(recipe(tideline, 0.02), 0.02, 1), 0.02, 2)
+  },
+  {
+    cause: 'strewn-on-fresh',
+    defect: 'sunken glitter',
+    plan: tideline,
+    bad: withActs(tideline, { kind: 'sprinkle', grams: 1 } as { kind: string })
+  },
+  {
     cause: 'sprue-not-topped',
     defect: 'sunk sprue or dent',
     plan: eel,
@@ -365,7 +481,7 @@ describe('causes', () => {
             plan.name,
             defect,
             expect.stringMatching(
-              /no-torch|mould-cold|matte-mould|white-too|no-spray|not-aired|not-sealed|embed-drifts|undercut|low-contrast/
+              /no-torch|mould-cold|matte-mould|white-too|no-spray|not-aired|not-sealed|embed-drifts|undercut|low-contrast|went-in-dry/
             ),
             l.fact
           ]);

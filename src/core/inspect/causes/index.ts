@@ -2,11 +2,10 @@ import type { Plan, Shelf } from '../../plan';
 import type { Defect } from '../piece';
 import type { Case } from './case';
 import { noted, type Cause, type Pointed } from './cause';
+import { coarseGrit } from './coarse-grit';
 import { coldRoom } from './cold-room';
 import { colourOverItsLimit } from './colour-over-its-limit';
 import { coverThin } from './cover-thin';
-import { flameOnInk } from './flame-on-ink';
-import { oldLot } from './old-lot';
 import { cupPouredLate } from './cup-poured-late';
 import { cupTooHot } from './cup-too-hot';
 import { demouldedEarly } from './demoulded-early';
@@ -14,12 +13,15 @@ import { demouldedLate } from './demoulded-late';
 import { doseOff } from './dose-off';
 import { embedDrifts } from './embed-drifts';
 import { fewTaps } from './few-taps';
+import { flameOnInk } from './flame-on-ink';
 import { heavyColourStood } from './heavy-colour-stood';
+import { heavyOnLight } from './heavy-on-light';
 import { layerBeforeTheGel } from './layer-before-the-gel';
 import { layerTooLate } from './layer-too-late';
 import { lowContrast } from './low-contrast';
 import { matteMould } from './matte-mould';
 import { milledEarly } from './milled-early';
+import { milledThrough } from './milled-through';
 import { mouldColdPlastisol } from './mould-cold-plastisol';
 import { mouldNotClean } from './mould-not-clean';
 import { noPressure } from './no-pressure';
@@ -29,23 +31,35 @@ import { notAired } from './not-aired';
 import { notLevel } from './not-level';
 import { notSealed } from './not-sealed';
 import { notWeighed } from './not-weighed';
+import { oldLot } from './old-lot';
+import { pouredFromHigh } from './poured-from-high';
 import { pouredOver } from './poured-over';
 import { pouredUnder } from './poured-under';
+import { puddlesWaited } from './puddles-waited';
+import { quickFragrance } from './quick-fragrance';
 import { ratioOff } from './ratio-off';
+import { releaseNotLookedAt } from './release-not-looked-at';
 import { rewetted } from './rewetted';
 import { sealedEarly } from './sealed-early';
+import { showsThrough } from './shows-through';
+import { soapSugars } from './soap-sugars';
 import { spilledCup } from './spilled-cup';
 import { sprueNotTopped } from './sprue-not-topped';
 import { stirredShort } from './stirred-short';
 import { stoodPastProbe } from './stood-past-probe';
+import { strewnOnFresh } from './strewn-on-fresh';
 import { strokesOverPlan } from './strokes-over-plan';
 import { sumsToGrey } from './sums-to-grey';
+import { thinSection } from './thin-section';
 import { tooDeep } from './too-deep';
 import { tooHotPlastisol } from './too-hot-plastisol';
 import { topUpPouredLate } from './top-up-poured-late';
 import { undercut } from './undercut';
+import { wentInDry } from './went-in-dry';
 import { whiteTooStrong } from './white-too-strong';
 import { whiteTooWeak } from './white-too-weak';
+import { wipedBetween } from './wiped-between';
+import { wornMould } from './worn-mould';
 import { wrongColourantForIt } from './wrong-colourant-for-it';
 import { wrongPot } from './wrong-pot';
 
@@ -54,6 +68,7 @@ export type { Pointed } from './cause';
 
 /** Every cause there is. */
 export const CAUSES: readonly Cause[] = [
+  coarseGrit,
   coldRoom,
   colourOverItsLimit,
   coverThin,
@@ -66,11 +81,13 @@ export const CAUSES: readonly Cause[] = [
   fewTaps,
   flameOnInk,
   heavyColourStood,
+  heavyOnLight,
   layerBeforeTheGel,
   layerTooLate,
   lowContrast,
   matteMould,
   milledEarly,
+  milledThrough,
   mouldColdPlastisol,
   mouldNotClean,
   noPressure,
@@ -81,23 +98,34 @@ export const CAUSES: readonly Cause[] = [
   notSealed,
   notWeighed,
   oldLot,
+  pouredFromHigh,
   pouredOver,
   pouredUnder,
+  puddlesWaited,
+  quickFragrance,
   ratioOff,
+  releaseNotLookedAt,
   rewetted,
   sealedEarly,
+  showsThrough,
+  soapSugars,
   spilledCup,
   sprueNotTopped,
   stirredShort,
   stoodPastProbe,
+  strewnOnFresh,
   strokesOverPlan,
   sumsToGrey,
+  thinSection,
   tooDeep,
   tooHotPlastisol,
   topUpPouredLate,
   undercut,
+  wentInDry,
   whiteTooStrong,
   whiteTooWeak,
+  wipedBetween,
+  wornMould,
   wrongColourantForIt,
   wrongPot
 ];

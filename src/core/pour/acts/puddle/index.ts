@@ -10,7 +10,7 @@ export const puddle = defineAct({
   kind: 'puddle',
   group: 'pour in',
   fields,
-  traits: ['digs'],
+  traits: (act) => (act.from === 'high' ? ['digs', 'falls'] : ['digs']),
   also: ['drop', 'middle', 'dig'],
   usually: { each: 0.4 },
   flow,

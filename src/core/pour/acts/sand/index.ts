@@ -12,7 +12,7 @@ export const sand = defineAct({
   kind: 'sand',
   group: 'after',
   fields,
-  traits: ['unmoulded'],
+  traits: ['unmoulded', 'sands'],
   also: ['grit', 'polish', 'smooth'],
   usually: { each: 4 },
   edges: { early: 'soft resin drags and clogs' },

@@ -11,6 +11,7 @@ export type Sprinkle = ActOf<'sprinkle', typeof fields>;
 export const sprinkle = defineAct({
   kind: 'sprinkle',
   group: 'put in',
+  traits: ['strewn'],
   fields,
   also: ['strew', 'glitter', 'salt', 'seeds'],
   usually: { each: 0.3 },

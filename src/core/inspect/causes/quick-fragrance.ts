@@ -1,0 +1,21 @@
+import type { Cause } from './cause';
+
+/** Parts of a fragrance to the oils that make a quick one seize, a share; usual practice, its own sheet wins. */
+const USUAL = 0.03;
+
+/** A fragrance that drives the batter. */
+export const quickFragrance: Cause = {
+  id: 'quick-fragrance',
+  defects: ['separated layers', 'unmixed streaks or specks'],
+  looks(c) {
+    const base = c.bases.find(
+      (b) => b.kind === 'soap' && b.fragrance > 0 && (b.fragranceIs ?? 'calm') !== 'calm'
+    );
+    if (base?.kind !== 'soap') return undefined;
+    return {
+      fact: `its fragrance is known as ${base.fragranceIs}: ${(base.fragrance * 100).toFixed(1)} % of the oils`,
+      strength: base.fragrance / USUAL,
+      change: 'a calm fragrance, or this one stirred in by hand last, into cool batter'
+    };
+  }
+};
