@@ -1,6 +1,6 @@
 import type { Computed, Plan, Shelf } from '$core/plan';
 import { amountWords } from '$core/pour';
-import { duration, weighing } from '$core/quantity';
+import { counted, duration, reading, weighing } from '$core/quantity';
 import { waitsForLayer, type Task } from '$core/run';
 
 /** What stands on a printed sheet, in words: the same on the page and in its PDF. */
@@ -32,6 +32,42 @@ export function cupsOrdered(computed: Computed): Computed['cups'] {
   return computed.common.length
     ? computed.lightToDark.flatMap((id) => cups.filter((c) => c.cupId === id))
     : cups;
+}
+
+/** A line of the batch table: a layer of a group of cavities, and whether it is the group's first. */
+export interface BatchRow {
+  group: Computed['groups'][number];
+  layer: Computed['groups'][number]['layers'][number];
+  first: boolean;
+}
+
+/** Every layer of every group, in the order they are poured. */
+export const batchRows = (computed: Computed): BatchRow[] =>
+  computed.groups.flatMap((group) => group.layers.map((layer, i) => ({ group, layer, first: i === 0 })));
+
+type Cup = Computed['cups'][number];
+
+/** What a cup takes of a part of the base, as its scale reads; empty where it takes none. */
+export function partOf(cup: Cup, key: string): string {
+  const w = cup.weighings.find((x) => x.kind === 'part' && x.key === key);
+  return w ? reading(w.weight, w.division) : '';
+}
+
+/** What colours and fills a cup, each with its weight. */
+export const coloursOf = (cup: Cup): string =>
+  cup.weighings
+    .filter((w) => w.kind === 'colourant' || w.kind === 'filler')
+    .map((w) => `${w.name} ${reading(w.weight, w.division)}`)
+    .join(', ');
+
+/** What stands over the batch table: how many pieces, of which base, for how many good ones. */
+export function batchOf(computed: Computed): string {
+  const { totals, groups, order } = computed;
+  const base = computed.bases.map((b) => b.name).join(', ') || 'no base chosen';
+  const forGood = order
+    ? ` · for ${order.good} good cast ${order.cast}, ${counted(order.turns, 'turn')}`
+    : '';
+  return `${counted(totals.pieces, 'piece')} in ${counted(groups.length, 'group')} · ${base}${forGood}`;
 }
 
 /** Which of several mixes of a cup a table is of. */

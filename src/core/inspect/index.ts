@@ -25,5 +25,5 @@ export {
   type RunPoint
 } from './charts';
 export { lessonsAt, lessonsFor, LessonAbout, type Lesson } from './lesson';
-export { buyerSheet, USUAL_TOLERANCE, type BuyerSheet } from './buyer';
+export { buyerSheet, USUAL_TOLERANCE, type BuyerSheet, type Tolerance } from './buyer';
 export { traceOf, type PieceTrace, type TracedPour } from './trace';

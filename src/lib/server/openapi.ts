@@ -216,6 +216,22 @@ export function openapi() {
         parameters: [id],
         get: picture('The piece of a run, as its plan stood')
       },
+      '/api/v1/runs/{id}/buyer.pdf': {
+        parameters: [
+          id,
+          { name: 'paper', in: 'query', schema: { enum: ['A4', 'Letter'] } },
+          { name: 'deltaE', in: 'query', schema: { type: 'number', minimum: 0, maximum: 20 } },
+          { name: 'weight', in: 'query', schema: { type: 'number', minimum: 0, maximum: 50 } }
+        ],
+        get: {
+          summary:
+            'The sheet for whoever buys a repeat as PDF; a colour within deltaE, a weight within so many percent',
+          responses: {
+            '200': { description: 'The sheet.', content: { 'application/pdf': {} } },
+            ...refused
+          }
+        }
+      },
       '/api/v1/runs': {
         get: { summary: 'All runs, latest first', responses: answer('The runs.', { type: 'array' }) },
         post: {
@@ -420,7 +436,7 @@ export function openapi() {
           { name: 'paper', in: 'query', schema: { enum: ['A4', 'Letter'] } }
         ],
         get: {
-          summary: 'A mix sheet, a run sheet or labels of a plan as PDF',
+          summary: 'A mix sheet, a run sheet, the batch table or labels of a plan as PDF',
           responses: {
             '200': { description: 'The sheet.', content: { 'application/pdf': {} } },
             ...refused

@@ -72,6 +72,12 @@ export async function pictureResponse(
   });
 }
 
+/** The show face of a plan as PNG, to be set into a sheet; undefined where it has no cavities. */
+export async function picturePng(plan: Plan, shelf: Shelf): Promise<Uint8Array | undefined> {
+  const query = Query.parse({ ...(plan.showFace ? { face: plan.showFace } : {}) });
+  return (await make(plan, shelf, query))?.bytes;
+}
+
 async function make(plan: Plan, shelf: Shelf, query: PictureQuery): Promise<Made | undefined> {
   const drawn = await inThread('picture', { plan, shelf, query });
   if (!drawn) return undefined;

@@ -101,3 +101,13 @@ function withCurrent(response: Response, done: Extract<Written, { ok: false }>):
   if (done.current) response.headers.set('etag', `"${done.current.revision}"`);
   return response;
 }
+
+/** A PDF, to be looked at where it was asked for and kept under its name. */
+export const pdfResponse = (pdf: Uint8Array, name: string): Response =>
+  new Response(new Uint8Array(pdf), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': `inline; filename="${name}.pdf"`,
+      'cache-control': 'no-cache'
+    }
+  });

@@ -22,8 +22,8 @@
     ['labels', 'Labels']
   ] as const;
   let paper = $state(ways().paper);
-  /** What this sheet is called as PDF; the batch table is printed only. */
-  const pdf = $derived(here === 'sheet' ? 'mix-sheet' : here === 'batch' ? undefined : here);
+  /** What this sheet is called as PDF. */
+  const pdf = $derived(here === 'sheet' ? 'mix-sheet' : here);
 </script>
 
 <svelte:head>
@@ -59,11 +59,6 @@
       class="!w-auto"
     />
   </label>
-  {#if pdf}<a
-      class="button"
-      href="/api/v1/plans/{plan}/{pdf}.pdf?paper={paper}"
-      target="_blank"
-      rel="noopener">PDF</a
-    >{/if}
+  <a class="button" href="/api/v1/plans/{plan}/{pdf}.pdf?paper={paper}" target="_blank" rel="noopener">PDF</a>
   <button class="button go" onclick={() => window.print()}>Print</button>
 </div>

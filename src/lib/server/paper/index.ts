@@ -1,2 +1,4 @@
-export { PAPERS, type PaperSize } from './pdf';
-export { sheetPdf, type ToPrint } from './sheets';
+export { buyerPdf, type ForBuyer } from './buyer';
+export { paperOf, type PaperSize } from './pdf';
+export type { ToPrint } from './sheet';
+export { sheetPdf } from './sheets';

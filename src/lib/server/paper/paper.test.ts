@@ -1,13 +1,17 @@
+import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
 import { plans as demoPlans } from '$demo/plans';
 import { figuresOf } from '$core/plan';
-import { readingBeside } from '$core/quantity';
+import { buyerSheet } from '$core/inspect';
+import { reading, readingBeside } from '$core/quantity';
 import { tasksOf } from '$core/run';
 import { USUAL_WAYS } from '$core/ways';
 import { SHEETS } from '$lib/sheets';
-import { sheetContent, type ToPrint } from './sheets';
-import { sheetPdf } from '.';
+import type { ToPrint } from './sheet';
+import { sheetContent } from './sheets';
+import { buyerContent } from './buyer';
+import { buyerPdf, sheetPdf } from '.';
 
 const of = (plan: ToPrint['plan'], ways = USUAL_WAYS): ToPrint => ({
   plan,
@@ -30,7 +34,9 @@ describe.each(demoPlans.map((p) => [p.name, p] as const))('the sheets of %s', (_
     const pdf = (await sheetPdf(kind, of(plan), 'A4')).toString('latin1');
     expect(pdf.startsWith('%PDF-')).toBe(true);
     expect(pdf.trimEnd().endsWith('%%EOF')).toBe(true);
-    expect(pdf).toContain('/MediaBox [0 0 595.28 841.89]');
+    expect(pdf).toContain(
+      kind === 'batch' ? '/MediaBox [0 0 841.89 595.28]' : '/MediaBox [0 0 595.28 841.89]'
+    );
     expect(pdf.match(/\/Type \/Page\b(?!s)/g)!.length).toBeGreaterThan(0);
   });
 
@@ -42,6 +48,39 @@ describe.each(demoPlans.map((p) => [p.name, p] as const))('the sheets of %s', (_
         expect(words).toContain(w.name);
         expect(words).toContain(readingBeside(w.reading, w.division, division));
       }
+  });
+
+  it('has the batch in one table: every layer once, every cup with all that becomes of it', () => {
+    const { cups, groups, totals, division } = figuresOf(plan, cards);
+    const words = wordsOf(sheetContent('batch', of(plan)));
+    const times = (word: string) => words.filter((w) => w === word).length;
+    for (const group of groups)
+      for (const layer of group.layers) expect(words).toContain(reading(layer.grams, division));
+    for (const cup of cups.filter((c) => c.balance.mixed > 0)) {
+      const layers = groups.flatMap((x) => x.layers).filter((l) => l.cupId === cup.cupId && !l.chamber);
+      expect(times(cup.name)).toBeGreaterThanOrEqual(layers.length + 1);
+      expect(words).toContain(reading(cup.balance.mixed, division));
+    }
+    expect(words).toContain(reading(totals.balance.mixed, division));
+  });
+
+  it('has a sheet for its buyer, with what was agreed', async () => {
+    const sheet = {
+      name: plan.name,
+      startedAt: 1_790_000_000_000,
+      plan,
+      computed: figuresOf(plan, cards),
+      tolerance: { deltaE: 1.5, weight: 0.07 },
+      ways: USUAL_WAYS
+    };
+    const words = wordsOf(buyerContent(sheet));
+    for (const line of buyerSheet(plan, sheet.computed, sheet.tolerance).care) expect(words).toContain(line);
+    expect(words.join(' ')).toMatch(/within a difference of 1.5 .*7 % more or less/);
+    const dot = await sharp({ create: { width: 4, height: 4, channels: 3, background: '#204060' } })
+      .png()
+      .toBuffer();
+    const pdf = (await buyerPdf({ ...sheet, picture: dot }, 'A4')).toString('latin1');
+    expect(pdf).toContain('/Subtype /Image');
   });
 
   it('has a line for each task of the run, numbered, and a label for each cup that is mixed', () => {

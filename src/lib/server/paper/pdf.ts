@@ -33,14 +33,23 @@ const WRITTEN: readonly (readonly [RegExp, string])[] = [
 export const written = (sentence: string): string =>
   WRITTEN.reduce((s, [sign, words]) => s.replace(sign, words), sentence);
 
-export const PAPERS = ['A4', 'Letter'] as const;
+const PAPERS = ['A4', 'Letter'] as const;
 export type PaperSize = (typeof PAPERS)[number];
 
-/** A PDF of what a sheet holds, on A4 or Letter, with its name and page numbers at the foot. */
-export async function pdfOf(title: string, size: PaperSize, content: Content[]): Promise<Buffer> {
+/** The paper that is asked for, or the workshop's own. */
+export const paperOf = (asked: string | null, own: PaperSize): PaperSize =>
+  PAPERS.find((p) => p === asked) ?? own;
+
+/** A PDF of what a sheet holds, on A4 or Letter, upright or across, with its name and page numbers at the foot. */
+export async function pdfOf(
+  title: string,
+  { size, across = false }: { size: PaperSize; across?: boolean },
+  content: Content[]
+): Promise<Buffer> {
   const sheet: TDocumentDefinitions = {
     info: { title, creator: 'Kirapen' },
     pageSize: size === 'Letter' ? 'LETTER' : 'A4',
+    pageOrientation: across ? 'landscape' : 'portrait',
     pageMargins: [36, 36, 36, 44],
     defaultStyle: { font: 'Text', fontSize: 9.5, lineHeight: 1.15, color: '#14171a' },
     styles: {

@@ -1,9 +1,9 @@
 import type { Column, Content, TableCell } from 'pdfmake/interfaces';
-import type { Computed, Past, Plan, Shelf } from '$core/plan';
+import type { Computed } from '$core/plan';
 import { figuresOf } from '$core/plan';
-import { counted, displayOf, readingBeside, weighing } from '$core/quantity';
+import { displayOf, readingBeside, weighing } from '$core/quantity';
 import { tasksOf } from '$core/run';
-import { said, shownTemperature, type Ways } from '$core/ways';
+import { said } from '$core/ways';
 import { taskWords } from '$lib/instruction';
 import {
   aimOf,
@@ -17,28 +17,18 @@ import {
 } from '$lib/sheet-words';
 import type { SheetKind } from '$lib/sheets';
 import { today } from '$lib/when';
+import { batch } from './batch';
 import { coreOf, markOf, scoreDrawn } from './drawn';
 import { box, pdfOf, RULED, written, type PaperSize } from './pdf';
-
-/** A plan with all that its sheets are made from. */
-export interface ToPrint {
-  plan: Plan;
-  shelf: Shelf;
-  past: Past;
-  ways: Ways;
-}
-
-/** What every part of a sheet needs. */
-interface Sheet extends ToPrint {
-  computed: Computed;
-  /** Words in the workshop's own units, in signs that a PDF has. */
-  words(sentence: string): string;
-  weighed(grams: number): string;
-}
+import { headCells, heading, type Sheet, type ToPrint } from './sheet';
 
 /** A sheet of a plan as PDF. */
 export const sheetPdf = (kind: SheetKind, of: ToPrint, size: PaperSize): Promise<Buffer> =>
-  pdfOf(`${of.plan.name}: ${kind.replace('-', ' ')}`, size, sheetContent(kind, of));
+  pdfOf(
+    `${of.plan.name}: ${kind.replace('-', ' ')}`,
+    { size, across: kind === 'batch' },
+    sheetContent(kind, of)
+  );
 
 /** What a sheet holds, before it is set on pages. */
 export function sheetContent(kind: SheetKind, of: ToPrint): Content[] {
@@ -50,34 +40,8 @@ export function sheetContent(kind: SheetKind, of: ToPrint): Content[] {
     words: (sentence) => written(said(sentence, { ...of.ways, weights })),
     weighed: (grams) => weighing(grams, computed.division)
   };
-  return { 'mix-sheet': mixSheet, 'run-sheet': runSheet, labels }[kind](sheet);
+  return { 'mix-sheet': mixSheet, 'run-sheet': runSheet, batch, labels }[kind](sheet);
 }
-
-/** The name of the plan over a strong line, with what it is of, and room for day and hand. */
-function heading({ plan, computed, ways }: Sheet, what: string, room: string): Content {
-  const base = computed.bases.map((b) => b.name).join(', ') || 'no base chosen';
-  const of = `${counted(computed.totals.pieces, 'piece')} · ${base} · room ${shownTemperature(plan.bench.roomCelsius, ways)}`;
-  return {
-    table: {
-      widths: ['*', 'auto'],
-      body: [
-        [
-          {
-            stack: [
-              { text: written(plan.name), style: 'title' },
-              { text: written(of), style: 'quiet' }
-            ]
-          },
-          { text: `${what}\n${room}`, alignment: 'right', style: 'quiet', margin: [0, 8, 0, 0] }
-        ]
-      ]
-    },
-    layout: { ...RULED, hLineWidth: (i: number) => (i === 1 ? 1.5 : 0), hLineColor: () => '#14171a' }
-  };
-}
-
-const headCells = (...cells: [string, ('left' | 'right')?][]): TableCell[] =>
-  cells.map(([text, alignment = 'left']) => ({ text, alignment, style: 'head' }));
 
 function mixSheet(sheet: Sheet): Content[] {
   const { computed, plan, words } = sheet;

@@ -33,7 +33,7 @@ import {
 } from '../database';
 import * as schema from '../database/schema';
 import type { SheetKind } from '$lib/sheets';
-import { sheetPdf, type PaperSize, type ToPrint } from '../paper';
+import { buyerPdf, sheetPdf, type ForBuyer, type PaperSize, type ToPrint } from '../paper';
 import { matchFromShelf, type MatchRequest } from '../match';
 import type { z } from 'zod';
 
@@ -104,6 +104,8 @@ type ReadArchive = { ok: true; archive: Archive } | { ok: false; sentence: strin
 export const jobs = {
   /** A sheet of a plan as PDF. */
   sheet: ({ kind, of, size }: { kind: SheetKind; of: ToPrint; size: PaperSize }) => sheetPdf(kind, of, size),
+  /** The sheet for a buyer as PDF. */
+  buyer: ({ of, size }: { of: ForBuyer; size: PaperSize }) => buyerPdf(of, size),
   /** The text of a plan file read and worked out: every figure, or what is wrong with it. */
   compute: ({ text, today }: { text: string; today: number }) => {
     const read = parseBody(text, PlanFile);

@@ -14,6 +14,7 @@ const SECONDS: Record<JobName, number> = {
   match: 20,
   picture: 30,
   sheet: 30,
+  buyer: 30,
   record: 60,
   copy: 120,
   archive: 120,

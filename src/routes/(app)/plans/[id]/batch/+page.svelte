@@ -1,6 +1,5 @@
 <!-- The batch in one table: every mould and group, every layer, every cup; prints on one sheet. -->
 <script lang="ts">
-  import { counted } from '$core/quantity';
   import Table from '$lib/ui/Table.svelte';
   import { PORTION } from '$core/batch';
   import { figuresOf } from '$core/plan';
@@ -8,34 +7,22 @@
   import { displayOf, reading, weighing } from '$core/quantity';
   import CupMark from '$lib/ui/CupMark.svelte';
   import { length, mass, money, said, volume } from '$lib/ways.svelte';
+  import { batchOf, batchRows, coloursOf, partOf } from '$lib/sheet-words';
   import PrintBar from '$lib/ui/PrintBar.svelte';
 
   let { data } = $props();
   const plan = $derived(data.plan);
   const computed = $derived(figuresOf(plan, data.shelf, data.past));
-  const base = $derived(computed.bases.map((b) => b.name).join(', '));
   const basis = $derived([...new Set(computed.bases.map((b) => b.basis))].join('; '));
   const unit = $derived(displayOf(computed.division).symbol);
   const g = (x: number) => reading(x, computed.division);
   const weighed = (x: number) => weighing(x, computed.division);
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const amountOf = (id: string) => amountWords(plan.steps.find((s) => s.id === id));
-  const rows = $derived(
-    computed.groups.flatMap((group) => group.layers.map((layer, i) => ({ group, layer, first: i === 0 })))
-  );
+  const rows = $derived(batchRows(computed));
   const cups = $derived(computed.cups.filter((c) => c.balance.mixed > 0));
   const parts = $derived(computed.totals.parts);
   const split = $derived(computed.common.length > 0);
-
-  function partOf(cup: (typeof cups)[number], key: string): string {
-    const w = cup.weighings.find((x) => x.kind === 'part' && x.key === key);
-    return w ? reading(w.weight, w.division) : '';
-  }
-  const colourOf = (cup: (typeof cups)[number]) =>
-    cup.weighings
-      .filter((w) => w.kind === 'colourant' || w.kind === 'filler')
-      .map((w) => `${w.name} ${reading(w.weight, w.division)}`)
-      .join(', ');
 </script>
 
 <svelte:head><title>Batch: {plan.name} · Kirapen</title></svelte:head>
@@ -46,12 +33,7 @@
     <div>
       <h1 class="text-[1.8rem]">{plan.name}: the batch</h1>
       <p class="text-ink-2">
-        {counted(computed.totals.pieces, 'piece')} in {computed.groups.length} group{computed.groups
-          .length === 1
-          ? ''
-          : 's'} · {base || 'no base chosen'}
-        {#if computed.order}· for {computed.order.good} good cast {computed.order.cast}, {computed.order
-            .turns} turns{/if}
+        {batchOf(computed)}
       </p>
     </div>
     {#if computed.cost}<p class="text-right">
@@ -143,7 +125,7 @@
             num: true,
             text: (cup: (typeof cups)[number]) => partOf(cup, p.key)
           }))),
-      { id: 'colour', head: 'colour', text: colourOf, class: '!whitespace-normal' }
+      { id: 'colour', head: 'colour', text: coloursOf, class: '!whitespace-normal' }
     ]}
   >
     {#snippet cell(cup)}

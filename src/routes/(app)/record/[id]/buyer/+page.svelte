@@ -36,6 +36,12 @@
     <span class="label block">Weight within, %</span>
     <NumberField label="Weight within" value={percent} onchange={(v) => (percent = v ?? percent)} />
   </label>
+  <a
+    class="button"
+    href="/api/v1/runs/{data.run.id}/buyer.pdf?deltaE={deltaE}&weight={percent}"
+    target="_blank"
+    rel="noopener">PDF</a
+  >
   <button class="button go" onclick={() => window.print()}>Print</button>
 </div>
 <article class="mx-auto max-w-[760px] px-8 py-7 print:max-w-none print:p-0" data-testid="buyer">

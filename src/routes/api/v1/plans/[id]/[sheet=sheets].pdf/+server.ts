@@ -2,9 +2,9 @@ import { shelfOf } from '$core/plan';
 import { USUAL_WAYS } from '$core/ways';
 import type { SheetKind } from '$lib/sheets';
 import { findPlan, wholeShelf } from '$lib/server/database';
-import { PAPERS, type PaperSize } from '$lib/server/paper';
+import { paperOf } from '$lib/server/paper';
 import { pastOf } from '$lib/server/past';
-import { notHere } from '$lib/server/respond';
+import { notHere, pdfResponse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 import { inThread } from '$lib/server/sums';
 import { keptWays } from '$lib/server/ways';
@@ -18,13 +18,7 @@ export const GET = async ({ params, url }) => {
   const kind = params.sheet as SheetKind;
   const [shelf, past, kept] = await Promise.all([wholeShelf(db), pastOf(db, plan, Date.now()), keptWays(db)]);
   const ways = kept ?? USUAL_WAYS;
-  const size = PAPERS.find((p) => p === url.searchParams.get('paper')) ?? (ways.paper as PaperSize);
+  const size = paperOf(url.searchParams.get('paper'), ways.paper);
   const pdf = await inThread('sheet', { kind, size, of: { plan, shelf: shelfOf(plan, shelf), past, ways } });
-  return new Response(new Uint8Array(pdf), {
-    headers: {
-      'content-type': 'application/pdf',
-      'content-disposition': `inline; filename="${plan.id}-${kind}.pdf"`,
-      'cache-control': 'no-cache'
-    }
-  });
+  return pdfResponse(pdf, `${plan.id}-${kind}`);
 };

@@ -1,0 +1,47 @@
+import type { Content, TableCell } from 'pdfmake/interfaces';
+import type { Computed, Past, Plan, Shelf } from '$core/plan';
+import { counted } from '$core/quantity';
+import { shownTemperature, type Ways } from '$core/ways';
+import { RULED, written } from './pdf';
+
+/** A plan with all that its sheets are made from. */
+export interface ToPrint {
+  plan: Plan;
+  shelf: Shelf;
+  past: Past;
+  ways: Ways;
+}
+
+/** What every part of a sheet needs. */
+export interface Sheet extends ToPrint {
+  computed: Computed;
+  /** Words in the workshop's own units, in signs that a PDF has. */
+  words(sentence: string): string;
+  weighed(grams: number): string;
+}
+
+/** The name of the plan over a strong line, with what it is of, and room for day and hand. */
+export function heading({ plan, computed, ways }: Sheet, what: string, room: string): Content {
+  const base = computed.bases.map((b) => b.name).join(', ') || 'no base chosen';
+  const of = `${counted(computed.totals.pieces, 'piece')} · ${base} · room ${shownTemperature(plan.bench.roomCelsius, ways)}`;
+  return {
+    table: {
+      widths: ['*', 'auto'],
+      body: [
+        [
+          {
+            stack: [
+              { text: written(plan.name), style: 'title' },
+              { text: written(of), style: 'quiet' }
+            ]
+          },
+          { text: `${what}\n${room}`, alignment: 'right', style: 'quiet', margin: [0, 8, 0, 0] }
+        ]
+      ]
+    },
+    layout: { ...RULED, hLineWidth: (i: number) => (i === 1 ? 1.5 : 0), hLineColor: () => '#14171a' }
+  };
+}
+
+export const headCells = (...cells: [string, ('left' | 'right')?][]): TableCell[] =>
+  cells.map(([text, alignment = 'left']) => ({ text, alignment, style: 'head' }));

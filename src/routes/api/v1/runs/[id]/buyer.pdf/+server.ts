@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import { USUAL_TOLERANCE } from '$core/inspect';
+import { problemsOf } from '$core/validate';
+import { USUAL_WAYS } from '$core/ways';
+import { findRun } from '$lib/server/database';
+import { paperOf } from '$lib/server/paper';
+import { picturePng } from '$lib/server/picture';
+import { notHere, pdfResponse, refuse } from '$lib/server/respond';
+import { store } from '$lib/server/store';
+import { inThread } from '$lib/server/sums';
+import { keptWays } from '$lib/server/ways';
+
+/** What is agreed to differ: a colour by ΔE00, a weight in percent. */
+const Agreed = z.object({
+  deltaE: z.coerce.number().min(0).max(20).default(USUAL_TOLERANCE.deltaE),
+  weight: z.coerce
+    .number()
+    .min(0)
+    .max(50)
+    .default(USUAL_TOLERANCE.weight * 100)
+});
+
+/** The sheet for a buyer of a run as PDF, with the tolerances asked for. */
+export const GET = async ({ params, url }) => {
+  const agreed = Agreed.safeParse(Object.fromEntries(url.searchParams));
+  if (!agreed.success) return refuse(problemsOf(agreed.error, 'buyer'));
+  const { db } = await store();
+  const run = await findRun(db, params.id);
+  if (!run) return notHere('run', params.id);
+  const { plan, shelf } = run.frozen.file;
+  const [picture, kept] = await Promise.all([picturePng(plan, shelf), keptWays(db)]);
+  const ways = kept ?? USUAL_WAYS;
+  const pdf = await inThread('buyer', {
+    size: paperOf(url.searchParams.get('paper'), ways.paper),
+    of: {
+      name: run.name,
+      startedAt: run.startedAt,
+      plan,
+      computed: run.frozen.computed,
+      tolerance: { deltaE: agreed.data.deltaE, weight: agreed.data.weight / 100 },
+      picture,
+      ways
+    }
+  });
+  return pdfResponse(pdf, `${run.id}-buyer`);
+};
