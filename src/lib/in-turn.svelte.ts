@@ -35,6 +35,7 @@ export class InTurn {
     return this.#come * each;
   }
 
+  /** Lets the parts come; of a list that is still empty all that will be added has come at once. */
   async #run(parts: number, before: Iterator<void> | AsyncIterator<void> | undefined): Promise<void> {
     await afterFrame();
     for (let done = !before; !done && !this.#left; await afterFrame()) {
@@ -45,10 +46,11 @@ export class InTurn {
       const until = performance.now() + PIECE;
       // As many as are done in a moment: a quick machine needs no pause between them.
       do {
-        this.#come = part === parts ? Infinity : part;
+        this.#come = part;
         flushSync();
         part++;
       } while (part <= parts && !this.#left && performance.now() < until);
     }
+    this.#come = Infinity;
   }
 }
