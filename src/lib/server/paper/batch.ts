@@ -4,7 +4,7 @@ import type { Computed } from '$core/plan';
 import { amountWords } from '$core/pour';
 import { displayOf, reading, weighing } from '$core/quantity';
 import { shownLength, shownMoney, shownVolume } from '$core/ways';
-import { batchOf, batchRows, coloursOf, partOf, type BatchRow } from '$lib/sheet-words';
+import { batchRows, coloursOf, partOf, type BatchRow } from '$lib/sheet-words';
 import { markOf } from './drawn';
 import { RULED, written } from './pdf';
 import { headCells, heading, type Sheet } from './sheet';
@@ -31,7 +31,6 @@ export function batch(sheet: Sheet): Content[] {
   const cost = computed.cost ? `${shownMoney(computed.cost.perPiece, ways)} a good piece` : '';
   return [
     heading(sheet, 'The batch', cost),
-    { text: written(batchOf(computed)), style: 'quiet', margin: [0, 4, 0, 0] },
     layers(sheet),
     cups(sheet),
     ...common(sheet)

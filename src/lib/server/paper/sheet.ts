@@ -1,7 +1,7 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import type { Computed, Past, Plan, Shelf } from '$core/plan';
-import { counted } from '$core/quantity';
 import { shownTemperature, type Ways } from '$core/ways';
+import { batchOf } from '$lib/sheet-words';
 import { RULED, written } from './pdf';
 
 /** A plan with all that its sheets are made from. */
@@ -22,8 +22,7 @@ export interface Sheet extends ToPrint {
 
 /** The name of the plan over a strong line, with what it is of, and room for day and hand. */
 export function heading({ plan, computed, ways }: Sheet, what: string, room: string): Content {
-  const base = computed.bases.map((b) => b.name).join(', ') || 'no base chosen';
-  const of = `${counted(computed.totals.pieces, 'piece')} · ${base} · room ${shownTemperature(plan.bench.roomCelsius, ways)}`;
+  const of = `${batchOf(computed)} · room ${shownTemperature(plan.bench.roomCelsius, ways)}`;
   return {
     table: {
       widths: ['*', 'auto'],
