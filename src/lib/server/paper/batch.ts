@@ -29,12 +29,7 @@ const cupCell = (cup: Cup | undefined, more = ''): TableCell => ({
 export function batch(sheet: Sheet): Content[] {
   const { computed, ways } = sheet;
   const cost = computed.cost ? `${shownMoney(computed.cost.perPiece, ways)} a good piece` : '';
-  return [
-    heading(sheet, 'The batch', cost),
-    layers(sheet),
-    cups(sheet),
-    ...common(sheet)
-  ];
+  return [heading(sheet, 'The batch', cost), layers(sheet), cups(sheet), ...common(sheet)];
 }
 
 function layers(sheet: Sheet): Content {
