@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
+import { duration } from '../quantity';
 import { applyTechnique, computePlan, newPlan, splitAll, withNewCup, type Plan } from '.';
 
 /** A bed and two cups piped in four rings, all from one mix, into so many roundels. */
@@ -47,6 +48,21 @@ describe('a piping bag', () => {
         expect(computed.lines.find((l) => l.stepId === ring.id)!.measures).toContain(said);
     }
     expect(computed.lines.find((l) => l.stepId.startsWith('lay'))!.measures ?? '').not.toContain('bag');
+  });
+
+  it('says how long it pipes and how long its bed is soft, each from its own mixing', () => {
+    const plan = piped();
+    const { lines, score } = computePlan(plan, cards);
+    const bed = score.windows.find((w) => w.cupId === plan.cups[0]!.id)!;
+    const rings = plan.steps.filter((s) => s.act.kind === 'ribbon');
+    expect(new Set(rings.map((r) => r.act.cupId)).size).toBe(2);
+    for (const ring of rings) {
+      const own = score.windows.find((w) => w.cupId === ring.act.cupId)!;
+      const [from, to, soft] = [own.from - own.zero, own.to - own.zero, bed.gels - bed.zero].map(duration);
+      expect(lines.find((l) => l.stepId === ring.id)!.measures).toContain(
+        `it pipes ${from} to ${to} after its mixing, its bed is soft for ${soft} after its own`
+      );
+    }
   });
 
   it('is none where lines are drizzled', () => {

@@ -1,4 +1,6 @@
 import { grams } from '../pour/measured';
+import { duration } from '../quantity';
+import type { PourWindow } from '../schedule';
 import type { ComputedGroup } from './piece';
 import type { ResolvedAct, ResolvedPlan } from './resolve';
 import { bagLoss, isBagged, type Losses, type WorkedCup } from './worked';
@@ -14,7 +16,7 @@ export function bagsOf(
   plan: ResolvedPlan,
   { cups, losses, groups }: { cups: readonly WorkedCup[]; losses: Losses; groups: readonly ComputedGroup[] }
 ): Map<string, Bag> {
-  const piped = new Set(plan.steps.flatMap(({ own, step }) => (own && isBagged(own) ? [step.id] : [])));
+  const piped = pipedIn(plan);
   const layers = groups.flatMap((g) => g.layers.filter((l) => piped.has(l.stepId)));
   return new Map(
     cups.flatMap(({ cup, mixes }): [string, Bag][] => {
@@ -25,9 +27,51 @@ export function bagsOf(
   );
 }
 
-/** What the bag of a piped line holds, in words; nothing for what is not piped. */
-export function bagWords(own: ResolvedAct, bags: ReadonlyMap<string, Bag>): string | undefined {
-  if (!isBagged(own)) return undefined;
-  const bag = bags.get(own.definition.cups(own.act)[0] ?? '');
-  return bag && `its bag holds ${grams(bag.holds)}, of which ${grams(bag.stays)} stay in it`;
+/** When a bag can be piped from, and until when what it is piped on is soft. */
+export interface Bagged {
+  bags: ReadonlyMap<string, Bag>;
+  windows: readonly PourWindow[];
+  /** The cup that lies under a step's first line, where one does. */
+  bedOf(stepId: string): string | undefined;
 }
+
+/** What the bag of a piped line holds and how long it and its bed last, in words; nothing for what is not piped. */
+export function bagWords(own: ResolvedAct, stepId: string, b: Bagged): string | undefined {
+  if (!isBagged(own)) return undefined;
+  const cupId = own.definition.cups(own.act)[0] ?? '';
+  const bag = b.bags.get(cupId);
+  return (
+    bag &&
+    [
+      `its bag holds ${grams(bag.holds)}, of which ${grams(bag.stays)} stay in it`,
+      lasting(cupId, b.bedOf(stepId), b.windows)
+    ]
+      .filter(Boolean)
+      .join(' · ')
+  );
+}
+
+/** The bag's window and the bed's, each from its own mixing. */
+function lasting(bag: string, bed: string | undefined, windows: readonly PourWindow[]): string {
+  const own = windows.find((w) => w.cupId === bag);
+  const under = bed === bag ? undefined : windows.find((w) => w.cupId === bed);
+  if (!own) return '';
+  const pipes = `it pipes ${duration(own.from - own.zero)} to ${duration(own.to - own.zero)} after its mixing`;
+  return under ? `${pipes}, its bed is soft for ${duration(under.gels - under.zero)} after its own` : pipes;
+}
+
+/** The cup of the bed under each step: what was last poured there before it and not piped itself. */
+export function bedsOf(plan: ResolvedPlan, groups: readonly ComputedGroup[]): Bagged['bedOf'] {
+  const piped = pipedIn(plan);
+  return (stepId) => {
+    for (const { layers } of groups) {
+      const at = layers.findIndex((l) => l.stepId === stepId);
+      if (at >= 0) return layers.slice(0, at).findLast((l) => !piped.has(l.stepId))?.cupId;
+    }
+    return undefined;
+  };
+}
+
+/** The steps that are piped out of a bag. */
+const pipedIn = (plan: ResolvedPlan): ReadonlySet<string> =>
+  new Set(plan.steps.flatMap(({ own, step }) => (own && isBagged(own) ? [step.id] : [])));

@@ -2,7 +2,7 @@ import { rimOf } from './cavity-prism';
 import type { StepLine } from './computed';
 import type { FilledStrand } from './fill';
 import type { ComputedGroup } from './piece';
-import { bagWords, type Bag } from './bags';
+import { bagWords, type Bagged } from './bags';
 import type { ResolvedCup, ResolvedPlan, ResolvedStep } from './resolve';
 import type { Strand } from './strands';
 
@@ -11,7 +11,7 @@ export function linesOf(
   plan: ResolvedPlan,
   filled: readonly FilledStrand[],
   groups: readonly ComputedGroup[],
-  bags: ReadonlyMap<string, Bag>
+  bagged: Bagged
 ): StepLine[] {
   const nameOf = (id: string) => nameOfCup(plan.cupOf.get(id));
   return plan.steps.map((step) => {
@@ -19,7 +19,7 @@ export function linesOf(
     const cavities = [...new Set(strands.map((s) => s.group.name))].join(' and ');
     const words = own?.definition.words(own.act, { cup: nameOf, part: partOf(plan, strands), cavities });
     const { line, act, rest, hint, confirm } = words ?? { ...UNREAD, line: `${step.step.act.kind}?` };
-    const bag = own && bagWords(own, bags);
+    const bag = own && bagWords(own, step.step.id, bagged);
     const measures = [measuresOf(step, filled, groups), bag].filter(Boolean).join(' · ') || undefined;
     return {
       stepId: step.step.id,

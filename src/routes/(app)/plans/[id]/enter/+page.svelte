@@ -19,9 +19,16 @@
   const tasks = $derived(tasksOf(plan, computed).filter((t) => t.kind !== 'prepare'));
 
   const pad = (n: number) => String(n).padStart(2, '0');
-  const today = new Date();
-  let day = $state(`${today.getFullYear()}-${pad(today.getMonth() + 1)}-${pad(today.getDate())}`);
+  const written = (d: Date) => `${d.getFullYear()}-${pad(d.getMonth() + 1)}-${pad(d.getDate())}`;
   let begun = $state('');
+  let chosen = $state<string>();
+  /** Today, or yesterday where that hour of today is still to come: a filled sheet is of what was. */
+  const day = $derived.by(() => {
+    if (chosen) return chosen;
+    const now = new Date();
+    const ahead = (minutesOf(begun) ?? 0) > now.getHours() * 60 + now.getMinutes();
+    return written(new Date(now.getFullYear(), now.getMonth(), now.getDate() - (ahead ? 1 : 0)));
+  });
   let read = $state<Record<string, string>>({});
   let at = $state<Record<string, string>>({});
   let leftOut = $state<Record<string, boolean>>({});
@@ -119,7 +126,13 @@
   <div class="mt-4 flex flex-wrap items-end gap-4">
     <label>
       <span class="label block">Day</span>
-      <input class="field !w-44" type="date" bind:value={day} data-sheet onkeydown={next} />
+      <input
+        class="field !w-44"
+        type="date"
+        bind:value={() => day, (v) => (chosen = v)}
+        data-sheet
+        onkeydown={next}
+      />
     </label>
     <label>
       <span class="label block">First line done at</span>
