@@ -87,13 +87,22 @@ const STEP = 30;
 /**
  * Places castings one after another, those due first at the front: each where hands are there and free for everything it
  * asks of them, where its moulds are free, and where every window after its pour can be kept. Nothing placed is moved again.
+ *
+ * @param told hears how far it is, a share that never falls
  */
-export function planDays(jobs: readonly Job[], bench: Bench): Days {
+export function planDays(
+  jobs: readonly Job[],
+  bench: Bench,
+  told: (share: number) => void = () => undefined
+): Days {
   const p = new Placing(bench);
   const order = jobs
     .map((job, i) => ({ job, i }))
     .sort((a, b) => compare(rank(a.job), rank(b.job)) || a.i - b.i);
-  for (const { job } of order) p.job(job);
+  for (const [i, { job }] of order.entries()) {
+    told(i / order.length);
+    p.job(job);
+  }
   return {
     placed: p.placed.sort((a, b) => a.from - b.from),
     unplaced: p.unplaced,
@@ -129,6 +138,9 @@ function shortestOf(job: Job): number {
   return Math.max(0, (ends.get(job.id) ?? 0) - (placed[0]?.from ?? 0));
 }
 
+/** Why a casting could not stand at a moment, and the next one worth a try; none where there is none. */
+type Failed = Pick<Unplaced, 'taskId' | 'why'> & { next: number | undefined };
+
 /** A bench while castings are placed on it. */
 class Placing {
   readonly placed: Placed[] = [];
@@ -138,7 +150,8 @@ class Placing {
   readonly #hands: Span[][];
   /** When each tool is in use, sorted. */
   readonly #tools = new Map<string, Span[]>();
-  readonly #holds: { id: string; cavities: number; from: number; to: number }[] = [];
+  /** What holds cavities of each mould, and for how long. */
+  readonly #holds = new Map<string, (Span & { cavities: number })[]>();
   readonly #bench: Bench;
 
   constructor(bench: Bench) {
@@ -165,7 +178,7 @@ class Placing {
     this.placed.push(...tasks);
     for (const span of tasks.flatMap((t) => t.busy))
       insert(
-        this.#hands.find((pair) => !overlapping(pair, span))!,
+        this.#hands.find((pair) => !overlapping(pair, span.from, span.to))!,
         span
       );
     for (const { taskId, from } of tasks)
@@ -173,15 +186,16 @@ class Placing {
         insert(this.#uses(id), { from: from + use.from, to: from + use.to });
     const from = job.heldFrom ?? tasks[0]?.from ?? job.notBefore;
     const to = freedAt(job, tasks);
-    for (const m of job.moulds) this.#holds.push({ ...m, from, to });
+    for (const { id, cavities } of job.moulds) {
+      const held = this.#holds.get(id) ?? [];
+      held.push({ cavities, from, to });
+      this.#holds.set(id, held);
+    }
     this.ends.set(job.id, Math.max(...tasks.map((t) => t.to)));
   }
 
   /** All tasks of a casting from a moment on; or where it fails, and the next moment worth a try. */
-  #try(
-    job: Job,
-    at: number
-  ): { tasks: Placed[] } | (Pick<Unplaced, 'taskId' | 'why'> & { next: number | undefined }) {
+  #try(job: Job, at: number): { tasks: Placed[] } | Failed {
     const tasks: Placed[] = [];
     const own: Span[] = [];
     for (const [i, task] of job.tasks.entries()) {
@@ -192,6 +206,9 @@ class Placing {
         // The pour itself finds no time at all; a later task may after a later pour.
         return { taskId: task.id, why: i ? 'window' : 'hours', next: i ? this.#later(pour) : undefined };
       }
+      // A mould that is taken while it is poured is not freed by anything that comes after.
+      const taken = i === 0 ? this.#mouldOf(job, from, from + task.length) : undefined;
+      if (taken) return taken;
       const busy = task.busy.map((s) => ({ from: from + s.from, to: from + s.to }));
       own.push(...busy);
       own.sort((a, b) => a.from - b.from);
@@ -206,10 +223,14 @@ class Placing {
         ...(Number.isFinite(high) ? { latest: high } : {})
       });
     }
-    const clash = this.#mouldTaken(job, tasks[0]?.from ?? at, freedAt(job, tasks));
-    return clash === undefined
-      ? { tasks }
-      : { taskId: job.tasks[0]!.id, why: 'mould', next: Number.isFinite(clash) ? clash : undefined };
+    return this.#mouldOf(job, tasks[0]?.from ?? at, freedAt(job, tasks)) ?? { tasks };
+  }
+
+  /** That a mould is not free for all of a time, and when it is worth a try again; nothing where all are. */
+  #mouldOf(job: Job, from: number, to: number): Failed | undefined {
+    const clash = this.#mouldTaken(job, from, to);
+    if (clash === undefined) return undefined;
+    return { taskId: job.tasks[0]!.id, why: 'mould', next: Number.isFinite(clash) ? clash : undefined };
   }
 
   /** When a mould that is wanted becomes free; nothing where all are. Infinite where there are never enough. */
@@ -217,7 +238,7 @@ class Placing {
     for (const { id, cavities } of job.moulds) {
       const there = this.#bench.cavities.get(id) ?? cavities;
       if (cavities > there) return Infinity;
-      const held = this.#holds.filter((h) => h.id === id && h.from < to - 1e-9 && h.to > from + 1e-9);
+      const held = (this.#holds.get(id) ?? []).filter((h) => h.from < to - 1e-9 && h.to > from + 1e-9);
       // The most that is held at once begins with one of the holds, or is there at the start.
       const most = Math.max(
         0,
@@ -240,36 +261,38 @@ class Placing {
   /** The first moment in a window at which the hands are there and free for all of it. */
   #fit({ busy, tools = [] }: DayTask, low: number, high: number, own: readonly Span[]): number | undefined {
     let at = low;
-    const asked = [
-      ...busy.map((span) => ({ span, blocked: (s: Span) => this.#blocked(s, own) })),
-      ...tools.map((span) => ({ span, blocked: (s: Span) => overlapping(this.#uses(span.id), s)?.to }))
-    ];
     for (let moved = true; moved;) {
       moved = false;
-      for (const { span, blocked } of asked) {
-        const next = blocked({ from: at + span.from, to: at + span.to });
-        if (next === undefined) continue;
-        at = next - span.from;
+      const later = (next: number | undefined, by: number) => {
+        if (next === undefined) return;
+        at = next - by;
         moved = true;
-        if (at > high + 1e-9 || !Number.isFinite(at)) return undefined;
-      }
+      };
+      for (const { from, to } of busy) later(this.#blocked(at + from, at + to, own), from);
+      for (const { id, from, to } of tools) later(overlapping(this.#uses(id), at + from, at + to)?.to, from);
+      if (at > high + 1e-9 || !Number.isFinite(at)) return undefined;
     }
-    return at > high + 1e-9 ? undefined : at;
+    return at;
   }
 
   /** When a stretch could begin at the earliest instead; nothing where it is free. */
-  #blocked(wanted: Span, own: readonly Span[]): number | undefined {
+  #blocked(from: number, to: number, own: readonly Span[]): number | undefined {
     const { hours } = this.#bench;
-    const i = firstAfter(hours, wanted.from + 1e-9);
+    const i = firstAfter(hours, from + 1e-9);
     const day = hours[i];
     if (!day) return Infinity;
-    if (wanted.from < day.from - 1e-9) return day.from;
-    if (wanted.to > day.to + 1e-9) return hours[i + 1]?.from ?? Infinity;
-    const mine = overlapping(own, wanted);
+    if (from < day.from - 1e-9) return day.from;
+    if (to > day.to + 1e-9) return hours[i + 1]?.from ?? Infinity;
+    const mine = overlapping(own, from, to);
     if (mine) return mine.to;
     // One casting is one pair's; another pair may be free for it.
-    const taken = this.#hands.map((pair) => overlapping(pair, wanted)?.to);
-    return taken.includes(undefined) ? undefined : Math.min(...taken.map((t) => t!));
+    let free = Infinity;
+    for (const pair of this.#hands) {
+      const taken = overlapping(pair, from, to);
+      if (!taken) return undefined;
+      free = Math.min(free, taken.to);
+    }
+    return free;
   }
 
   #uses(tool: string): Span[] {
@@ -304,9 +327,9 @@ function insert(spans: Span[], span: Span): void {
   spans.splice(firstAfter(spans, span.from), 0, span);
 }
 
-function overlapping(spans: readonly Span[], wanted: Span): Span | undefined {
-  const next = spans[firstAfter(spans, wanted.from + 1e-9)];
-  return next && next.from < wanted.to - 1e-9 ? next : undefined;
+function overlapping(spans: readonly Span[], from: number, to: number): Span | undefined {
+  const next = spans[firstAfter(spans, from + 1e-9)];
+  return next && next.from < to - 1e-9 ? next : undefined;
 }
 
 /** The earliest and the latest a task may begin, once those before it stand. */

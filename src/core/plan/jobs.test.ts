@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { nightHeron, plans, samphire, saltings, sluice } from '../../../demo/plans';
+import { nightHeron, plans, samphire, saltings, sluice, tideline } from '../../../demo/plans';
 import { planDays, slackOf, type Span } from '../days';
 import { computePlan, jobsOf, ordersOnDays, type Plan } from '.';
 
@@ -59,6 +59,17 @@ describe('an order on the days', () => {
     const spray = jobs(saltings)[0]!.tasks.find((t) => t.id === 'spray-slab')!;
     expect(spray.busy.map((b) => b.from)).toEqual([0, 30, 60, 90]);
     expect(spray.busy.every((b) => Math.abs(b.to - b.from - 0.5) < 1e-9)).toBe(true);
+  });
+
+  it('tells how far it is while orders are placed: never back, from nothing to nearly all', () => {
+    const told: number[] = [];
+    const asked = [samphire, tideline].map((plan) => ({ plan, past: {}, notBefore: 0 }));
+    ordersOnDays(asked, cards, { hours }, [], (share) => told.push(share));
+    expect(told[0]).toBe(0);
+    expect(told.length).toBeGreaterThan(asked.length);
+    expect(told).toEqual([...told].sort((a, b) => a - b));
+    expect(told.at(-1)!).toBeGreaterThan(0.5);
+    expect(told.at(-1)!).toBeLessThanOrEqual(1);
   });
 
   it('is demoulded all the same where the plan has no step for it', () => {

@@ -16,6 +16,15 @@ const AHEAD = 200;
 /** Runs back that may still hold a mould. */
 const LOOK_BACK = 30;
 
+/** What is being placed just now: per mille done of each. */
+const placing = new Set<SharedArrayBuffer>();
+
+/** How far the orders are that are being placed, the slowest where several ask at once: 0 to 1. Nothing while none are. */
+export function placedSoFar(): number | undefined {
+  const shares = [...placing].map((done) => Atomics.load(new Int32Array(done), 0) / 1000);
+  return shares.length ? Math.min(...shares) : undefined;
+}
+
 /** Works out the days: every open order, beside what is curing already, in the workshop’s hours. */
 export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
   const [plans, shelf, ways] = await Promise.all([readPlans(db), wholeShelf(db), keptWays(db)]);
@@ -35,12 +44,12 @@ export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
   const own = ways ?? USUAL_WAYS;
   const hours = hoursFrom(origin, own);
   const lying = await curing(db, now, origin);
-  const days = await inThread('days', {
-    orders: asked,
-    shelf,
-    there: { hours, hands: own.hands },
-    curing: lying
-  });
+  const done = new SharedArrayBuffer(4);
+  placing.add(done);
+  const there = { hours, hands: own.hands };
+  const days = await inThread('days', { orders: asked, shelf, there, curing: lying, done }).finally(() =>
+    placing.delete(done)
+  );
   return {
     ...days,
     origin,

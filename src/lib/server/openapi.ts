@@ -163,6 +163,16 @@ export function openapi() {
           responses: answer('The days.', { type: 'object' })
         }
       },
+      '/api/v1/days/progress': {
+        get: {
+          summary: 'How far the orders are that are being placed just now, 0 to 1; null while none are',
+          responses: answer('The share.', {
+            type: 'object',
+            required: ['share'],
+            properties: { share: { type: ['number', 'null'], minimum: 0, maximum: 1 } }
+          })
+        }
+      },
       '/api/v1/calendar.ics': {
         get: {
           summary: 'The days as a calendar file, to download or to subscribe to',

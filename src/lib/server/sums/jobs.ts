@@ -134,13 +134,19 @@ export const jobs = {
     orders,
     shelf,
     there,
-    curing
+    curing,
+    done
   }: {
     orders: readonly OrderAsked[];
     shelf: Shelf;
     there: Pick<Bench, 'hours' | 'hands'>;
     curing: readonly DayJob[];
-  }) => ordersOnDays(orders, shelf, there, curing),
+    /** Where it is told how far the work is, per mille: read while the thread is still at it. */
+    done: SharedArrayBuffer;
+  }) => {
+    const mille = new Int32Array(done);
+    return ordersOnDays(orders, shelf, there, curing, (share) => Atomics.store(mille, 0, 1000 * share));
+  },
   match: ({ request, shelf }: { request: z.infer<typeof MatchRequest>; shelf: Shelf }) =>
     matchFromShelf(request, shelf),
   /** A picture of a piece: pixels, or a drawing in true size; nothing where the plan has no such cavities. */

@@ -1,5 +1,6 @@
 <!-- The days; where placing many orders takes longer, the page stands at once and says so. -->
 <script lang="ts">
+  import { send } from '$lib/send';
   import DaysAhead from '$lib/ui/days/DaysAhead.svelte';
 
   let { data } = $props();
@@ -7,6 +8,18 @@
   let shown = $state.raw<Awaited<NonNullable<typeof data.later>>>();
   let failed = $state(false);
   const days = $derived(data.days ?? shown);
+
+  /** How far the orders are, a share; asked for while they are being placed. */
+  let share = $state<number>();
+  const ASKED = 250;
+  $effect(() => {
+    if (days || failed) return;
+    const asking = setInterval(async () => {
+      const told = await send<{ share: number | null }>('GET', '/days/progress');
+      if (told.ok && told.value.share !== null) share = told.value.share;
+    }, ASKED);
+    return () => clearInterval(asking);
+  });
 
   $effect(() => {
     const { later, days: now } = data;
@@ -35,7 +48,13 @@
   <div class="mx-auto max-w-[1180px] px-7 py-6" role="status" data-testid="placing">
     <h1 class="text-[1.9rem]">Days</h1>
     <p class="mt-3 text-ink-2">Placing every open order where hands, moulds and windows allow…</p>
-    <progress class="mt-3 w-full max-w-md accent-verdigris" aria-label="Placing the orders"></progress>
+    <progress
+      class="mt-3 w-full max-w-md accent-verdigris"
+      aria-label="Placing the orders"
+      max="1"
+      value={share}
+    ></progress>
+    <span class="ml-3 text-ink-2">{share === undefined ? '' : `${Math.round(share * 100)} %`}</span>
     <p class="mt-3"><a class="button" href="/plans">Not now</a></p>
   </div>
 {/if}
