@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { Db } from './connection';
 import { remembered } from './remembered';
 import { piecesNow } from './tellings';
-import { holding, wordsOf } from './words';
+import { runsHolding, wordsOf } from './words';
 
 /** What of the record is asked for. */
 export interface RecordAsked {
@@ -31,10 +31,11 @@ export const RECORD_PAGE = 20;
 
 /** A page of the record, latest first, and how many runs there are of what was asked for. */
 export async function recordPage(db: Db, asked: RecordAsked): Promise<{ rows: RecordRow[]; of: number }> {
+  const where = await conditions(db, asked);
   // What is asked for is looked for once, and the pages are cut before what is large is looked into.
   const rows = await db.all<Omit<RecordRow, 'base' | 'cast'> & { of: number; bytes: number }>(sql`
     WITH asked AS MATERIALIZED (
-      SELECT r.id, r.name, r.started_at, r.finished_at FROM runs r WHERE ${conditions(asked)}
+      SELECT r.id, r.name, r.started_at, r.finished_at FROM runs r WHERE ${where}
     ), shown AS (
       SELECT * FROM asked ORDER BY started_at DESC, id LIMIT ${RECORD_PAGE} OFFSET ${asked.page * RECORD_PAGE}
     )
@@ -88,13 +89,8 @@ const ONLY = {
   lessons: sql`EXISTS (SELECT 1 FROM lessons l WHERE l.run_id = r.id)`
 };
 
-function conditions({ words, only }: RecordAsked) {
-  // The longest first: it is likely the rarest, and what lacks it is not asked for the others.
-  const holds = wordsOf(words)
-    .sort((a, b) => b.length - a.length)
-    .map((w) => sql`r.id IN (SELECT s.run_id FROM search_words s WHERE ${holding(w)})`);
-  return sql.join([ONLY[only], ...holds], sql` AND `);
-}
+const conditions = async (db: Db, { words, only }: RecordAsked) =>
+  sql.join([ONLY[only], ...(await runsHolding(db, wordsOf(words)))], sql` AND `);
 
 /** How many pieces were inspected, and how many of them were rejects. */
 export const inspectedCounts = (db: Db): Promise<{ inspected: number; rejected: number }> =>

@@ -85,4 +85,45 @@ describe('words of the record', () => {
       ['piece', 'one']
     ]);
   });
+
+  it('are the same however many rows hold them: rare, common, both, by an independent look', async () => {
+    const NAMES = ['tideline knobs', 'tideline hooks', 'heron bars'];
+    const NOTES = ['warm room', 'cold room', 'rare crack', ''];
+    const all = Array.from({ length: 480 }, (_, i) => ({
+      id: `many-${i}`,
+      name: `${NAMES[i % 3]} ${i}`,
+      // One in 48 has a crack, one in 8 a lesson.
+      note: i % 48 === 5 ? 'rare crack' : NOTES[i % 2]!,
+      noted: i % 48 === 5 || i % 8 === 0
+    }));
+    await store.write(async (tx) => {
+      for (const r of all) {
+        await tx.run(sql`INSERT INTO runs (id, plan_id, name, snapshot, frozen, started_at)
+          SELECT ${r.id}, plan_id, ${r.name}, snapshot, frozen, 100 FROM runs WHERE id = 'one'`);
+        if (r.noted)
+          await tx.run(
+            sql`INSERT INTO lessons (id, run_id, text, learned_at) VALUES (${`l-${r.id}`}, ${r.id}, ${r.note}, 9)`
+          );
+      }
+    });
+    const counted = async (words: string) => (await recordPage(store.db, { words, only: 'all', page: 0 })).of;
+    const holds = (words: string) =>
+      all.filter((r) => words.split(' ').every((w) => r.name.includes(w) || (r.noted && r.note.includes(w))))
+        .length;
+    for (const words of [
+      'tideline',
+      'tideline crack',
+      'crack tideline',
+      'heron warm',
+      'crack rare',
+      'room heron',
+      'crack 5',
+      'kn crack',
+      'hooks cold crack'
+    ])
+      expect([words, await counted(words)]).toEqual([words, holds(words)]);
+    const kinds = async (words: string) => (await findAll(store.db, words)).map((h) => h.kind);
+    expect(new Set(await kinds('tideline'))).toEqual(new Set(['run']));
+    expect(await kinds('crack')).toEqual(Array(6).fill('lesson'));
+  });
 });

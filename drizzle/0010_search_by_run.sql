@@ -1,0 +1,1 @@
+CREATE INDEX `search_words_run` ON `search_words` (`run_id`);
