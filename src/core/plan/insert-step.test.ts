@@ -11,7 +11,8 @@ describe('a step more', () => {
   it('comes after what is poured there and before what is done afterwards', () => {
     expect(ids(insertStep(steps, step('new', 'one'), 'one'))).toBe('a new b out');
     expect(ids(insertStep(steps, step('new', 'one', 'sand'), 'one'))).toBe('a b out new');
-    expect(ids(insertStep(steps, step('new', 'three'), 'three'))).toBe('a b out new');
+    expect(ids(insertStep(steps, step('new', 'three'), 'three'))).toBe('a b new out');
+    expect(ids(insertStep(steps, step('new', 'three', 'sand'), 'three'))).toBe('a b out new');
     const onlyAfter = [step('out', 'one', 'demould')];
     expect(ids(insertStep(onlyAfter, step('new', 'one'), 'one'))).toBe('new out');
   });

@@ -9,7 +9,10 @@ export function insertStep(steps: readonly Step[], step: Step, groupId: string):
   const own = steps.filter((s) => s.where.includes(groupId));
   const before = isAfter(step) ? own : own.filter((s) => !isAfter(s));
   if (before.length) return steps.toSpliced(steps.indexOf(before.at(-1)!) + 1, 0, step);
-  return steps.toSpliced(own.length ? steps.indexOf(own[0]!) : steps.length, 0, step);
+  if (own.length) return steps.toSpliced(steps.indexOf(own[0]!), 0, step);
+  // New cavities are poured with the others, not once those have been seen to.
+  const after = isAfter(step) ? -1 : steps.findIndex(isAfter);
+  return steps.toSpliced(after < 0 ? steps.length : after, 0, step);
 }
 
 /**

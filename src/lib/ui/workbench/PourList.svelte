@@ -67,8 +67,8 @@
     const cup = plan.cups[0];
     const name = cavity.count > 1 ? `${cavity.name}s 1–${cavity.count}` : cavity.name;
     const group = { id, name: name.slice(0, 40), mouldId, cavityId, count: cavity.count };
-    const first = cup ? [layStep(freshId(plan, 'lay'), cup.id, id)] : [];
-    editor.replace({ ...plan, groups: [...plan.groups, group], steps: [...plan.steps, ...first] });
+    const steps = cup ? insertStep(plan.steps, layStep(freshId(plan, 'lay'), cup.id, id), id) : plan.steps;
+    editor.replace({ ...plan, groups: [...plan.groups, group], steps });
   }
 
   /** Takes cavities out with the steps that are done in them alone. */
