@@ -39,7 +39,10 @@
   );
   const middle = $derived(LEFT + WALL + (width - LEFT - RIGHT - 2 * WALL) / 2);
   // A flat piece sits lower, so that the labels of its layers have room above and below it.
-  const needs = $derived(group.layers.length * 27);
+  const gap = $derived(Math.max(12, Math.min(27, (most - TOP - 18) / Math.max(1, group.layers.length))));
+  /** Many layers leave room for their names alone; what each takes stands in the pour. */
+  const namesOnly = $derived(gap < 25);
+  const needs = $derived(group.layers.length * gap);
   // And takes no more room than it needs for either.
   const height = $derived(Math.min(most, Math.max(group.depth * scale, needs) + TOP + BOTTOM + WALL));
   const base = $derived(
@@ -59,7 +62,6 @@
 
   // Labels beside the drawing keep a line's distance from each other, in order from the bottom up.
   const labels = $derived.by(() => {
-    const gap = 27;
     const wanted = group.layers.map((l) => (y(l.from) + y(l.to)) / 2);
     const middle = wanted.reduce((s, v) => s + v, 0) / Math.max(1, wanted.length);
     for (let i = 1; i < wanted.length; i++) wanted[i] = Math.min(wanted[i]!, wanted[i - 1]! - gap);
@@ -224,11 +226,15 @@
       stroke-width="0.8"
       fill="none"
     />
-    <text x={width - RIGHT + 10} y={yy - 1} font-size="13" font-weight="650" fill="var(--ink)"
-      >{layer.letter} {cupOf(layer.cupId)?.name}</text
+    <text
+      x={width - RIGHT + 10}
+      y={namesOnly ? yy + 4 : yy - 1}
+      font-size={namesOnly ? 11.5 : 13}
+      font-weight="650"
+      fill="var(--ink)">{layer.letter} {cupOf(layer.cupId)?.name}</text
     >
-    <text x={width - RIGHT + 10} y={yy + 12.5} font-size="12" fill="var(--ink-2)"
-      >{short(layer.each)} · {mm(layer.to - layer.from)}</text
-    >
+    {#if !namesOnly}<text x={width - RIGHT + 10} y={yy + 12.5} font-size="12" fill="var(--ink-2)"
+        >{short(layer.each)} · {mm(layer.to - layer.from)}</text
+      >{/if}
   {/each}
 </svg>

@@ -137,11 +137,13 @@
   {/if}
   {#if colouring.length > 1}
     <div class="flex items-baseline justify-between gap-3 border-t border-rule py-1.5">
-      <dt class="text-ink-2">Colour with one tool</dt>
-      <dd class="flex items-center gap-1">
+      <dt class="shrink-0 text-ink-2">Colour with one tool</dt>
+      <dd class="flex flex-wrap items-center justify-end gap-1">
         {#each colouring as cup, i (cup.cupId)}
-          {#if i}<span class="text-ink-2">→</span>{/if}
-          <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />
+          <span class="flex items-center gap-1">
+            {#if i}<span class="text-ink-2">→</span>{/if}
+            <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />
+          </span>
         {/each}
       </dd>
     </div>
