@@ -14,6 +14,7 @@ import { cards } from '../demo/cards';
 import { tideline } from '../demo/plans';
 import { figuresOf, type Plan, type Shelf } from '../src/core/plan';
 import { benchDays } from './lib/bench-days';
+import { benchPage } from './lib/bench-page';
 import { benchPattern } from './lib/bench-pattern';
 import { benchRecord } from './lib/bench-record';
 import { benchServer } from './lib/bench-server';
@@ -143,4 +144,5 @@ console.log(
 benchDays();
 benchPattern();
 await benchServer();
+await benchPage();
 await benchRecord();

@@ -6,7 +6,7 @@ import { cards } from '../../demo/cards';
 import { largestPlan } from './plan-of';
 
 const PORT = 5197;
-const ADDRESS = `http://127.0.0.1:${PORT}`;
+export const ADDRESS = `http://127.0.0.1:${PORT}`;
 const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? 0;
 
 async function answer(): Promise<number> {
@@ -16,7 +16,7 @@ async function answer(): Promise<number> {
 }
 
 /** Starts the built server on a database of its own and gives it up after the work. */
-async function withServer(work: () => Promise<void>): Promise<void> {
+export async function withServer(work: () => Promise<void>): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'kirapen-bench-'));
   const env = { ...process.env, PORT: String(PORT), KIRAPEN_DB: join(folder, 'bench.db'), KIRAPEN_DEMO: '1' };
   const server = spawn('node', ['server.js'], { env, stdio: ['ignore', 'pipe', 'inherit'] });
