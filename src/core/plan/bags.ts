@@ -1,18 +1,29 @@
 import { grams } from '../pour/measured';
 import { duration } from '../quantity';
-import type { PourWindow } from '../schedule';
+import type { PourWindow, Score } from '../schedule';
 import type { ComputedGroup } from './piece';
 import type { ResolvedAct, ResolvedPlan } from './resolve';
 import { bagLoss, isBagged, type Losses, type WorkedCup } from './worked';
 
 /** What one filling of a cup's piping bag holds, and what of it stays in the bag and its tip: grams. */
-export interface Bag {
+interface Bag {
   holds: number;
   stays: number;
 }
 
+/** All that is said of the bags of a plan: what they hold, their cups' windows, and the beds they are piped on. */
+export const baggedIn = (
+  plan: ResolvedPlan,
+  of: {
+    cups: readonly WorkedCup[];
+    losses: Losses;
+    groups: readonly ComputedGroup[];
+    score: Pick<Score, 'windows'>;
+  }
+): Bagged => ({ bags: bagsOf(plan, of), windows: of.score.windows, bedOf: bedsOf(plan, of.groups) });
+
 /** The bag of every cup that is piped, for one of its mixes: what is piped from it, and what stays. */
-export function bagsOf(
+function bagsOf(
   plan: ResolvedPlan,
   { cups, losses, groups }: { cups: readonly WorkedCup[]; losses: Losses; groups: readonly ComputedGroup[] }
 ): Map<string, Bag> {
@@ -61,7 +72,7 @@ function lasting(bag: string, bed: string | undefined, windows: readonly PourWin
 }
 
 /** The cup of the bed under each step: what was last poured there before it and not piped itself. */
-export function bedsOf(plan: ResolvedPlan, groups: readonly ComputedGroup[]): Bagged['bedOf'] {
+function bedsOf(plan: ResolvedPlan, groups: readonly ComputedGroup[]): Bagged['bedOf'] {
   const piped = pipedIn(plan);
   return (stepId) => {
     for (const { layers } of groups) {

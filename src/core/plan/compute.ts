@@ -24,7 +24,7 @@ import { lotsOf, stockAndCost, stockOfWeighing, takenBy, yieldOf, type Stocked }
 import { lightToDark } from './order';
 import { dropFirst } from './drop-first';
 import { secondBatches } from './second-batch';
-import { bagsOf, bedsOf } from './bags';
+import { baggedIn } from './bags';
 import { linesOf } from './lines';
 import { drawnGroup } from './piece';
 import { resolve, type ResolvedPlan } from './resolve';
@@ -113,11 +113,7 @@ function* working(document: Plan, shelf: Shelf, past: Past): Generator<void, Wor
     division: plan.scales[0]?.division ?? 0.01,
     score,
     sequence,
-    lines: linesOf(plan, filled, groups, {
-      bags: bagsOf(plan, { cups: worked.cups, losses, groups }),
-      windows: score.windows,
-      bedOf: bedsOf(plan, groups)
-    }),
+    lines: linesOf(plan, filled, groups, baggedIn(plan, { cups: worked.cups, losses, groups, score })),
     letDowns,
     pairs,
     lightToDark: order,

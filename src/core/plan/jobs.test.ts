@@ -64,7 +64,7 @@ describe('an order on the days', () => {
   it('tells how far it is while orders are placed: never back, from nothing to nearly all', () => {
     const told: number[] = [];
     const asked = [samphire, tideline].map((plan) => ({ plan, past: {}, notBefore: 0 }));
-    ordersOnDays(asked, cards, { hours }, [], (share) => told.push(share));
+    ordersOnDays(asked, cards, { hours }, { told: (share) => told.push(share) });
     expect(told[0]).toBe(0);
     expect(told.length).toBeGreaterThan(asked.length);
     expect(told).toEqual([...told].sort((a, b) => a - b));

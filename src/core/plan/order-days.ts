@@ -55,8 +55,7 @@ export function ordersOnDays(
   asked: readonly OrderAsked[],
   shelf: Shelf,
   there: Pick<Bench, 'hours' | 'hands'>,
-  curing: readonly Job[] = [],
-  told: (share: number) => void = () => undefined
+  { curing = [], told = () => undefined }: { curing?: readonly Job[]; told?: (share: number) => void } = {}
 ): OrdersOnDays {
   const jobs = asked.map((o, i) => {
     told((i / asked.length) * FIGURES);

@@ -145,7 +145,8 @@ export const jobs = {
     done: SharedArrayBuffer;
   }) => {
     const mille = new Int32Array(done);
-    return ordersOnDays(orders, shelf, there, curing, (share) => Atomics.store(mille, 0, 1000 * share));
+    const told = (share: number) => void Atomics.store(mille, 0, 1000 * share);
+    return ordersOnDays(orders, shelf, there, { curing, told });
   },
   match: ({ request, shelf }: { request: z.infer<typeof MatchRequest>; shelf: Shelf }) =>
     matchFromShelf(request, shelf),
