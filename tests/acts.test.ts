@@ -222,6 +222,70 @@ describe('the score', () => {
     expect(await words()).not.toContain('wait 7 d');
   });
 
+  it('is gone through by keys, mark by mark, down to seconds', async () => {
+    await bench.go('/plans/rockpool-roundels');
+    await bench.says('[data-testid="mark"]', /hands done after/);
+    await bench.page.focus('[aria-label="Go through the score"]');
+    expect(await bench.says('[data-testid="mark"]', '0:00 to 1:00')).toContain('weigh the mix');
+    for (let i = 0; i < 10; i++) await bench.page.keyboard.press('ArrowRight');
+    const pour = await bench.says('[data-testid="mark"]', /13:00 to 16:00 · lay cup A foam/);
+    expect(pour).toMatch(/its cup lasts \d+ min longer/);
+    // The line of the step is marked with it.
+    const line = await bench.page.$eval('[data-step="lay-foam"]', (e) => e.className);
+    expect(line).toContain('bg-sheet');
+    const words = () => bench.page.$eval('[data-testid="score"]', (e) => e.textContent ?? '');
+    expect(await words()).not.toContain('30 s');
+    for (let i = 0; i < 3; i++) await bench.click('Score: closer, to seconds');
+    await expect.poll(words).toContain('30 s');
+    const inSight = await bench.page.$eval('[data-chosen]', (e) => {
+      const own = e.getBoundingClientRect();
+      return own.left > 60 && own.left < innerWidth;
+    });
+    expect(inSight).toBe(true);
+    await bench.page.focus('[aria-label="Go through the score"]');
+    await bench.page.keyboard.press('Escape');
+    await bench.says('[data-testid="mark"]', /hands done after/);
+  });
+
+  it('says a conflict with its reason, and mends it there', async () => {
+    const { id: _, ...before } = await plan();
+    const slow = {
+      ...before,
+      id: 'slow-roundels',
+      mixes: before.mixes.map((m) => ({ ...m, turns: 1 })),
+      steps: before.steps.map((s) => (s.id === 'puddle-heron' ? { ...s, hands: { each: 8 } } : s))
+    };
+    const made = await fetch(`${workshop.address}/api/v1/plans`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(slow)
+    });
+    expect(made.status).toBe(201);
+    await bench.go('/plans/slow-roundels');
+    const score = '[aria-label="Score"]';
+    await bench.says(score, /\d in conflict/);
+    await bench.page.$$eval(`${score} button`, (all) =>
+      all.find((b) => b.innerText.includes('in conflict'))!.click()
+    );
+    await bench.says(score, /heron levels by itself until/);
+    await bench.says('[data-testid="mark"]', /past its window/);
+    // The mend that is proved for it is one tap away.
+    const mend = await bench.page.waitForFunction(
+      (s) =>
+        [...document.querySelectorAll<HTMLElement>(`${s} [data-code]`)]
+          .find((n) => n.innerText.includes('heron levels'))
+          ?.querySelector('button'),
+      {},
+      score
+    );
+    await (mend as ElementHandle<HTMLButtonElement>).click();
+    await bench.page.waitForFunction(
+      (s) => !(document.querySelector(s) as HTMLElement).innerText.includes('heron levels by itself until'),
+      {},
+      score
+    );
+  });
+
   it('is told on the sheet from its own zeros: nothing dries after the pour that dries after demoulding', async () => {
     await bench.go('/plans/sluice-bookends/sheet');
     const text = await bench.says('[data-testid="sheet"]', '7 d after demoulding');

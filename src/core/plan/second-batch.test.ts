@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
+import { shingle } from '../../../demo/plans';
 import { applyEdit } from '../edit';
 import { TECHNIQUES } from '../pour';
 import { applyTechnique, computePlan, newPlan, splitAll, withNewCup, type Plan } from '.';
@@ -137,4 +138,20 @@ it('a region is milled once the one before it has cured, not only the ground und
     )
   };
   expect(soft(hurried)).toEqual([`plan/steps/${regions[1]!.id}`]);
+});
+
+it('a pour too slow for its cup is offered in more mixes, as many as it takes and no more', () => {
+  const slow: Plan = {
+    ...shingle,
+    mixes: shingle.mixes.map((m) => ({ ...m, turns: 1 })),
+    steps: shingle.steps.map((s) => (s.id === 'lay-shingle' ? { ...s, hands: { each: 4 } } : s))
+  };
+  const [problem] = late(slow);
+  expect(problem!.mend).toBe('Make it in 4 mixes, for fewer cavities each');
+  const turns = (n: number) => applyEdit(slow, { ...problem!.edit!, value: n });
+  expect(late(turns(3)).length).toBeGreaterThan(0);
+  const mended = applyEdit(slow, problem!.edit!);
+  expect(late(mended)).toEqual([]);
+  const kinds = (p: Plan) => new Set(computePlan(p, cards).problems.map((x) => x.code));
+  for (const code of kinds(mended)) expect(kinds(slow)).toContain(code);
 });

@@ -1,5 +1,5 @@
 import { acts } from '../pour';
-import type { Found } from '../problem';
+import type { Found, Mend } from '../problem';
 import { HATCHES, mixIdOf, type Cup, type Mix, type Plan, type Step } from './document';
 import { freshId } from './fresh-id';
 import { eachByItself, freshMix } from './mixing';
@@ -46,6 +46,7 @@ export const secondBatches = ({ plan, mixes }: ResolvedPlan, late: readonly Foun
     const base = baseOfStep(plan, stepId);
     const least = second && enough(second, plan, mixes);
     const tries = [
+      ...moreMixes(plan, stepId),
       ...(second ? [{ words: 'Mix a second batch for it, just before', edit: whole(second) }] : []),
       ...(least
         ? [{ words: 'Mix a second batch for it, the least its base can be mixed in', edit: whole(least) }]
@@ -56,6 +57,23 @@ export const secondBatches = ({ plan, mixes }: ResolvedPlan, late: readonly Foun
     ];
     return { ...problem, tries: [...(problem.tries ?? []), ...tries] };
   });
+
+/** Turns beyond what is planned that are tried. */
+const MORE_TURNS = 3;
+
+/** A step's cup mixed more often, for fewer cavities each time; a split mix turns with all that it feeds. */
+function moreMixes(plan: Plan, stepId: string): Mend[] {
+  const drawn = plan.steps.filter((s) => s.id === stepId).flatMap(cupsOf);
+  const mixIds = new Set(withSources(plan, drawn).map(mixIdOf));
+  return plan.mixes
+    .filter((m) => mixIds.has(m.id))
+    .flatMap((m) =>
+      Array.from({ length: MORE_TURNS }, (_, i) => (m.turns ?? 1) + 1 + i).map((turns) => ({
+        words: `Make it in ${turns} mixes, for fewer cavities each`,
+        edit: { path: ['mixes', m.id, 'turns'], value: turns }
+      }))
+    );
+}
 
 /** The same with as much of each new cup as its base needs to be stirred well; what is over is kept. */
 function enough(second: Plan, before: Plan, mixes: ResolvedPlan['mixes']): Plan {

@@ -7,16 +7,26 @@
   import type { Computed } from '$core/plan';
   import { duration, holdsFor } from '$core/quantity';
   import { foldedAxis } from '$core/schedule';
+  import type { ScoreMark } from '$lib/score-marks';
   import CupPattern from './CupPattern.svelte';
   import { inkOn } from './ink';
 
   let {
     computed,
     width = 1208,
-    zoom = 'pour'
+    zoom = 'pour',
+    scrolled = 0,
+    chosen = undefined,
+    onchoose = undefined
   }: {
     computed: Computed;
+    /** Wider than it is high, it shows seconds. */
     width?: number;
+    /** How far of it has gone past the left edge: the names of the lanes stay in sight. */
+    scrolled?: number;
+    /** The mark that is looked at, and how another is chosen; not on paper. */
+    chosen?: ScoreMark | undefined;
+    onchoose?: ((blockId: string) => void) | undefined;
     /** The minutes of the pour; the pour and what follows, with long waits folded; or the days, to scale. */
     zoom?: 'pour' | 'all' | 'days';
   } = $props();
@@ -62,7 +72,7 @@
   });
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
 
-  const STEPS = [1, 2, 5, 10, 15, 30, 60, 120, 360, 720, DAY, 2 * DAY, 7 * DAY, 14 * DAY];
+  const STEPS = [1 / 6, 1 / 2, 1, 2, 5, 10, 15, 30, 60, 120, 360, 720, DAY, 2 * DAY, 7 * DAY, 14 * DAY];
   // A tick every so many minutes inside each unfolded stretch, never closer than 46 px.
   const ticks = $derived([
     ...new Set(
@@ -73,11 +83,13 @@
           const step = STEPS.find((m) => (m / (s.to - s.from)) * px >= (s.to > DAY ? 74 : 46)) ?? 28 * DAY;
           const first = Math.ceil(s.from / step) * step;
           const count = Math.max(0, Math.floor((s.to - first) / step) + 1);
-          return Array.from({ length: count }, (_, i) => first + i * step);
+          return Array.from({ length: count }, (_, i) => Math.round((first + i * step) * 60) / 60);
         })
     )
   ]);
   const hhmm = (m: number) => {
+    const seconds = Math.round((m % 1) * 60) % 60;
+    if (seconds) return `${seconds} s`;
     if (m < 60) return `${Math.round(m)} min`;
     const clock = `${Math.floor((m % DAY) / 60)}:${String(Math.round(m % 60)).padStart(2, '0')}`;
     if (m < DAY) return clock;
@@ -111,6 +123,29 @@
   /** Whether a cup is poured where the words after its window would stand. */
   const isPouredAt = (cupId: string, right: number) =>
     blocks.some((b) => b.act === 'pour' && b.cupId === cupId && x(b.to) > right && x(b.from) < right + 118);
+  /** A click chooses; by key the marks are gone through beside the drawing. */
+  function clicked(svg: SVGSVGElement) {
+    const choose = (event: MouseEvent) => chooseAt(svg, event);
+    svg.addEventListener('click', choose);
+    return () => svg.removeEventListener('click', choose);
+  }
+
+  /** The block under the pointer, or the one nearest in time. */
+  function chooseAt(svg: SVGSVGElement, event: MouseEvent) {
+    const box = svg.getBoundingClientRect();
+    const at = ((event.clientX - box.left) / box.width) * width;
+    const lane = ((event.clientY - box.top) / box.height) * height;
+    const far = (b: (typeof blocks)[number]) =>
+      Math.max(0, x(b.from) - at, at - x(b.to)) + (isIn(b, lane) ? 0 : 0.5);
+    const nearest = blocks.reduce<(typeof blocks)[number] | undefined>(
+      (n, b) => (n && far(n) <= far(b) ? n : b),
+      undefined
+    );
+    if (nearest) onchoose?.(nearest.id);
+  }
+  const isIn = (b: (typeof blocks)[number], y: number) =>
+    [HEAD, laneOfCup(b.cupId), b.groupId ? laneOfGroup(b.groupId) : HEAD].some((l) => y >= l && y < l + LANE);
+
   // The axis counts from the start; a window that outlasts its stretch ends where the stretch does.
   const bandEnd = (w: { to: number; zero: number }) => {
     const s = axis.stretches.find((k) => !k.folded && w.zero >= k.from && w.zero <= k.to);
@@ -122,7 +157,8 @@
 
 <svg
   viewBox="0 0 {width} {height}"
-  class="block w-full"
+  class="block w-full {onchoose ? 'cursor-pointer' : ''}"
+  {@attach clicked}
   role="img"
   aria-label="Score: the pour in time"
   data-testid="score"
@@ -174,36 +210,6 @@
     >
   {/each}
 
-  <text
-    x="0"
-    y={HEAD + LANE / 2}
-    dominant-baseline="central"
-    font-size="13"
-    font-weight="700"
-    fill="var(--ink)">hands</text
-  >
-  {#each cups as cup (cup.cupId)}
-    <text
-      x="0"
-      y={laneOfCup(cup.cupId) + LANE / 2}
-      dominant-baseline="central"
-      font-size="13"
-      fill="var(--ink)"
-    >
-      <tspan font-weight="700">{cup.letter}</tspan><tspan dx="8" fill="var(--ink-2)">{cup.name}</tspan>
-    </text>
-  {/each}
-  {#each groups as group (group.groupId)}
-    <text
-      x="0"
-      y={laneOfGroup(group.groupId) + LANE / 2}
-      dominant-baseline="central"
-      font-size="13"
-      font-weight="700"
-      fill="var(--ink)">{group.name}</text
-    >
-  {/each}
-
   <!-- Each cup's window, from stirred to no longer levelling. -->
   {#each score.windows as w (w.mixId)}
     {@const next = nextOf(w)}
@@ -229,6 +235,21 @@
       >
     {/if}
   {/each}
+
+  {#if chosen && chosen.from <= (axis.stretches.at(-1)?.to ?? 0)}
+    {@const a = x(chosen.from)}
+    <rect
+      x={a - 2}
+      y={HEAD - 2}
+      width={Math.max(4, x(chosen.to) - a + 4)}
+      height={height - HEAD - 2}
+      rx="4"
+      fill="none"
+      data-chosen
+      stroke={chosen.problems.length ? 'var(--cinnabar)' : 'var(--ink)'}
+      stroke-width="2"
+    />
+  {/if}
 
   {#each blocks as b (b.id)}
     {@const cup = cupOf(b.cupId)}
@@ -362,4 +383,37 @@
       fill="var(--ink)">{duration(d.from - d.lastPour)} – {duration(d.to - d.lastPour)}</text
     >
   {/each}
+
+  <g transform="translate({scrolled})">
+    {#if scrolled}<rect width={NAMES - 8} {height} fill="var(--sheet)" opacity="0.92" />{/if}
+    <text
+      x="0"
+      y={HEAD + LANE / 2}
+      dominant-baseline="central"
+      font-size="13"
+      font-weight="700"
+      fill="var(--ink)">hands</text
+    >
+    {#each cups as cup (cup.cupId)}
+      <text
+        x="0"
+        y={laneOfCup(cup.cupId) + LANE / 2}
+        dominant-baseline="central"
+        font-size="13"
+        fill="var(--ink)"
+      >
+        <tspan font-weight="700">{cup.letter}</tspan><tspan dx="8" fill="var(--ink-2)">{cup.name}</tspan>
+      </text>
+    {/each}
+    {#each groups as group (group.groupId)}
+      <text
+        x="0"
+        y={laneOfGroup(group.groupId) + LANE / 2}
+        dominant-baseline="central"
+        font-size="13"
+        font-weight="700"
+        fill="var(--ink)">{group.name}</text
+      >
+    {/each}
+  </g>
 </svg>

@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest';
+import { cards } from '$demo/cards';
+import { plans, rockpool, tideline } from '$demo/plans';
+import { figuresOf, type Plan } from '$core/plan';
+import { clock, scoreMarks } from './score-marks';
+
+const marksOf = (plan: Plan) => {
+  const computed = figuresOf(plan, cards);
+  return { computed, marks: scoreMarks(computed, computed.problems) };
+};
+
+describe('the marks of a score', () => {
+  it.each(plans.map((p) => [p.name, p] as const))(
+    'are everything on it, in order, each in words: %s',
+    (_, plan) => {
+      const { computed, marks } = marksOf(plan);
+      const { blocks, gates, demould } = computed.score;
+      expect(marks.length).toBe(blocks.length + gates.length + demould.length);
+      expect(new Set(marks.map((m) => m.id)).size).toBe(marks.length);
+      expect(marks.map((m) => m.from)).toEqual(marks.map((m) => m.from).sort((a, b) => a - b));
+      for (const m of marks) expect(`${m.when} ${m.words}`).not.toMatch(/undefined|NaN|Infinity/);
+    }
+  );
+
+  it('say of a pour how long its cup would last', () => {
+    const { marks } = marksOf(rockpool);
+    const pour = marks.find((m) => m.stepId === 'puddle-heron')!;
+    expect(pour.when).toBe('16:00 to 18:24');
+    expect(pour.words).toMatch(/^puddle cup B heron, 24.2 ml.* · its cup lasts \d+ min longer$/);
+  });
+
+  it('have what is wrong with their step, and nothing where nothing is', () => {
+    const slow = { ...tideline.steps.find((x) => x.id === 'lay-heron')!, hands: { each: 30 } };
+    const late: Plan = {
+      ...tideline,
+      mixes: tideline.mixes.map((m) => ({ ...m, turns: 1 })),
+      steps: tideline.steps.map((x) => (x.id === slow.id ? slow : x))
+    };
+    const { computed, marks } = marksOf(late);
+    const wrong = computed.problems.filter((p) => p.level !== 'note' && p.path.includes('/steps/'));
+    expect(wrong.length).toBeGreaterThan(0);
+    const marked = marks.filter((m) => m.problems.length);
+    expect(marked.map((m) => m.stepId)).toContain(slow.id);
+    for (const m of marked) for (const p of m.problems) expect(wrong).toContain(p);
+    const worst = marked.find((m) => m.stepId === slow.id)!;
+    expect(worst.problems.map((p) => p.sentence).join()).toMatch(/levels by itself until/);
+    expect(worst.words).toMatch(/past its window$/);
+    expect(marksOf(rockpool).marks.filter((m) => m.problems.length)).toEqual([]);
+  });
+
+  it('have seconds under an hour, and words from there on', () => {
+    expect([clock(0), clock(2.5), clock(59.995), clock(75)]).toEqual(['0:00', '2:30', '60:00', '1 h 15']);
+  });
+});
