@@ -156,6 +156,10 @@ export const rooms = (c: Case): { read: number | undefined; planned: number } =>
   planned: c.plan.bench.roomCelsius
 });
 
+/** What the maker noted in the run that holds certain words, as it was written; undefined where nothing does. */
+export const notedAs = (c: Case, words: RegExp): string | undefined =>
+  c.state.notes.find((n) => words.test(n.text))?.text;
+
 /** The books of the mixes that these cavities took. */
 export const booksHere = (c: Case) => {
   const here = new Set(mixesHere(c));

@@ -438,6 +438,24 @@ const PLANTED: Planted[] = [
     bad: withActs(tideline, { kind: 'sprinkle', grams: 1 } as { kind: string })
   },
   {
+    cause: 'stirred-hard',
+    defect: 'bubbles on the open face',
+    plan: tideline,
+    fault: add({ type: 'note', text: 'cup B was stirred too fast', problem: false }, /stir:heron/)
+  },
+  {
+    cause: 'moved-while-fluid',
+    defect: 'off-centre',
+    plan: tideline,
+    fault: add({ type: 'note', text: 'Knocked the tray with my elbow', problem: true }, /pour:lay-heron/)
+  },
+  {
+    cause: 'damp-inside',
+    defect: 'water marks',
+    plan: samphire,
+    fault: add({ type: 'note', text: 'the mould was still damp', problem: true }, /stir/)
+  },
+  {
     cause: 'sprue-not-topped',
     defect: 'sunk sprue or dent',
     plan: eel,

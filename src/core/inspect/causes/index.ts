@@ -8,6 +8,7 @@ import { colourOverItsLimit } from './colour-over-its-limit';
 import { coverThin } from './cover-thin';
 import { cupPouredLate } from './cup-poured-late';
 import { cupTooHot } from './cup-too-hot';
+import { dampInside } from './damp-inside';
 import { demouldedEarly } from './demoulded-early';
 import { demouldedLate } from './demoulded-late';
 import { doseOff } from './dose-off';
@@ -24,6 +25,7 @@ import { milledEarly } from './milled-early';
 import { milledThrough } from './milled-through';
 import { mouldColdPlastisol } from './mould-cold-plastisol';
 import { mouldNotClean } from './mould-not-clean';
+import { movedWhileFluid } from './moved-while-fluid';
 import { noPressure } from './no-pressure';
 import { noSpray } from './no-spray';
 import { noTorch } from './no-torch';
@@ -45,6 +47,7 @@ import { showsThrough } from './shows-through';
 import { soapSugars } from './soap-sugars';
 import { spilledCup } from './spilled-cup';
 import { sprueNotTopped } from './sprue-not-topped';
+import { stirredHard } from './stirred-hard';
 import { stirredShort } from './stirred-short';
 import { stoodPastProbe } from './stood-past-probe';
 import { strewnOnFresh } from './strewn-on-fresh';
@@ -74,6 +77,7 @@ export const CAUSES: readonly Cause[] = [
   coverThin,
   cupPouredLate,
   cupTooHot,
+  dampInside,
   demouldedEarly,
   demouldedLate,
   doseOff,
@@ -90,6 +94,7 @@ export const CAUSES: readonly Cause[] = [
   milledThrough,
   mouldColdPlastisol,
   mouldNotClean,
+  movedWhileFluid,
   noPressure,
   noSpray,
   noTorch,
@@ -111,6 +116,7 @@ export const CAUSES: readonly Cause[] = [
   soapSugars,
   spilledCup,
   sprueNotTopped,
+  stirredHard,
   stirredShort,
   stoodPastProbe,
   strewnOnFresh,

@@ -7,7 +7,7 @@ const OVER = 0.02;
 /** More went in than the cavity takes. */
 export const pouredOver: Cause = {
   id: 'poured-over',
-  defects: ['overfilled lip'],
+  defects: ['overfilled lip', 'too dark, too light or another hue'],
   looks(c) {
     const took = filled(c);
     if (!took) return { note: 'what was poured into the cavities, in grams' };

@@ -7,7 +7,7 @@ const SHORT = 0.02;
 /** Less went in than the cavity takes. */
 export const pouredUnder: Cause = {
   id: 'poured-under',
-  defects: ['short fill or ledge', 'sunk sprue or dent'],
+  defects: ['short fill or ledge', 'sunk sprue or dent', 'too dark, too light or another hue'],
   looks(c) {
     const took = filled(c);
     if (!took) return { note: 'what was poured into the cavities, in grams' };
