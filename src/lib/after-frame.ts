@@ -12,3 +12,6 @@ export const afterFrame = (): Promise<void> =>
       resolve();
     }
   });
+
+/** Resolves in a task of its own, as soon as there is one. */
+export const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));

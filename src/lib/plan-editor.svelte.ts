@@ -1,6 +1,6 @@
 import { applyEdit } from '$core/edit';
 import { merge, same } from '$core/merge';
-import { figuresOf, Plan, type Computed, type Past, type Shelf } from '$core/plan';
+import { figuresInTurn, figuresOf, Plan, type Computed, type Past, type Shelf } from '$core/plan';
 import type { Edit, Problem } from '$core/problem';
 import { problemsOf } from '$core/validate';
 import { proverFor, type Prover } from './prove-work';
@@ -51,6 +51,8 @@ export class PlanEditor {
   /** What is wrong, at once; with the mends that `prove` has found for this very plan when it has. Apart from the figures, which do not change with them. */
   readonly problems: readonly Problem[];
   readonly #prover: Prover;
+  /** What the record knows. */
+  readonly #known: Past;
   /** What was last proved: of which plan, and the problems with their mends. */
   #proved = $state.raw<{ plan: Plan; problems: Problem[] }>();
 
@@ -58,6 +60,7 @@ export class PlanEditor {
   constructor({ plan, revision, shelf, past = {} }: Opened, first?: Computed) {
     this.shared = new SharedDocument('plans', plan, revision, readPlan);
     this.shelf = shelf;
+    this.#known = past;
     this.#prover = proverFor(shelf, past);
     this.computed = $derived(
       first && this.shared.current === plan ? first : figuresOf(this.shared.current, this.shelf, past)
@@ -68,6 +71,11 @@ export class PlanEditor {
 
   get plan(): Plan {
     return this.shared.current;
+  }
+
+  /** The figures of a plan on this workbench, a little at each step. */
+  figuresOf(plan: Plan): Generator<void, Computed> {
+    return figuresInTurn(plan, this.shelf, this.#known);
   }
   get saved() {
     return this.shared.saved;

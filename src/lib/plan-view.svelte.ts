@@ -1,12 +1,15 @@
 import { flushSync, untrack } from 'svelte';
 import type { Computed, Plan } from '$core/plan';
 import type { Edit, Problem } from '$core/problem';
-import { afterFrame } from './after-frame';
+import { afterFrame, nextTask } from './after-frame';
 import type { PlanEditor } from './plan-editor.svelte';
+
+/** Figures are worked out for so long without a pause, ms. */
+const PIECE = 6;
 
 /**
  * A plan as the workbench shows it: the plan and its figures together, never one without the other. What is typed is
- * drawn first; the figures are worked out in the next task, and the page follows in the one after it, so that no
+ * drawn first; the figures are worked out in the tasks after it, and the page follows them, so that no
  * keystroke waits for either. A change that is made meanwhile is made of the plan that was seen, and keeps the other.
  */
 export class PlanView {
@@ -69,10 +72,14 @@ export class PlanView {
 
   async #follow(plan: Plan, overtaken: () => boolean): Promise<void> {
     await afterFrame();
-    if (overtaken()) return;
-    const { computed } = this.editor;
-    setTimeout(() => {
-      if (!overtaken() && plan !== this.plan) this.#seen = { plan, computed };
-    });
+    const work = this.editor.figuresOf(plan);
+    for (let computed: Computed | undefined; !overtaken(); await nextTask()) {
+      if (computed) {
+        if (plan !== this.plan) this.#seen = { plan, computed };
+        return;
+      }
+      const until = performance.now() + PIECE;
+      while (!computed && performance.now() < until) computed = work.next().value ?? undefined;
+    }
   }
 }

@@ -8,6 +8,7 @@
   import { listenTo } from '$lib/changes';
   import type { InTurn } from '$lib/in-turn.svelte';
   import type { PlanEditor } from '$lib/plan-editor.svelte';
+  import { Later } from '$lib/later.svelte';
   import { PlanView } from '$lib/plan-view.svelte';
   import { send } from '$lib/send';
   import ScoreStrip from './ScoreStrip.svelte';
@@ -28,6 +29,8 @@
   const view = new PlanView(untrack(() => editor));
   const plan = $derived(view.plan);
   const computed = $derived(view.computed);
+  /** The column of figures follows in a task of its own. */
+  const weighed = new Later(() => ({ plan: view.plan, computed: view.computed }));
   const baseId = $derived(oneBase(plan));
   const mixing = $derived(mixingOf(plan));
   const withGone = (options: { value: string; label: string }[], value: string, words: string) =>
@@ -231,7 +234,7 @@
       {#if turn.reached(4)}<Drawing {plan} {computed} editor={view} />{/if}
     </div>
     <div class="flex flex-col max-xl:order-3">
-      {#if turn.reached(6)}<Numbers {plan} {computed} editor={view} {lessons} />{/if}
+      {#if turn.reached(6)}<Numbers {...weighed.value} editor={view} {lessons} />{/if}
     </div>
   </div>
 
