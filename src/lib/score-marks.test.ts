@@ -48,6 +48,16 @@ describe('the marks of a score', () => {
     expect(marksOf(rockpool).marks.filter((m) => m.problems.length)).toEqual([]);
   });
 
+  it('leave what is only worth knowing to the figures', () => {
+    const computed = figuresOf(rockpool, cards);
+    const of = (level: 'note' | 'warn') =>
+      scoreMarks(computed, [
+        { code: 'settles', level, path: 'plan/steps/lay-foam', sentence: 'It sinks.', mend: 'Stir.' }
+      ]).filter((m) => m.problems.length);
+    expect(of('note')).toEqual([]);
+    expect(of('warn').map((m) => m.stepId)).toEqual(['lay-foam']);
+  });
+
   it('have seconds under an hour, and words from there on', () => {
     expect([clock(0), clock(2.5), clock(59.995), clock(75)]).toEqual(['0:00', '2:30', '60:00', '1 h 15']);
   });

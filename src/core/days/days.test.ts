@@ -187,6 +187,21 @@ describe('hands and tools', () => {
       ]
     });
 
+  it('what fits between two others, to the minute, stands between them', () => {
+    const short = (id: string, minutes: number, notBefore: number) =>
+      job(id, {
+        moulds: [],
+        notBefore,
+        tasks: [{ id: 'pour', name: 'pour', busy: [{ from: 0, to: minutes }], length: minutes, after: [] }]
+      });
+    const { placed } = planDays([short('a', 30, 600), short('b', 30, 650), short('c', 20, 600)], bench());
+    expect(placed.map((p) => [p.jobId, p.from])).toEqual([
+      ['a', 600],
+      ['c', 630],
+      ['b', 650]
+    ]);
+  });
+
   it('two pairs do on one day what takes one pair two', () => {
     const ends = (hands: number) =>
       Math.max(...planDays([long('a'), long('b')], { ...bench(), hands }).ends.values());

@@ -3,8 +3,8 @@ import { cards } from '../../../demo/cards';
 import { duration } from '../quantity';
 import { applyTechnique, computePlan, newPlan, splitAll, withNewCup, type Plan } from '.';
 
-/** A bed and two cups piped in four rings, all from one mix, into so many roundels. */
-function piped(count = 3, bag?: number): Plan {
+/** A bed and two cups piped in four rings, all from one mix or each by itself, into so many roundels. */
+function piped(count = 3, bag?: number, split = true): Plan {
   const base = cards.bases.find((b) => b.kind === 'resin')!;
   let plan: Plan = { ...newPlan('trial', 'Trial', cards, 'roundel'), steps: [] };
   plan = { ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: base.id })) };
@@ -15,7 +15,7 @@ function piped(count = 3, bag?: number): Plan {
     bench: { ...plan.bench, losses: { cling: 0.03, vessel: 1, ...(bag === undefined ? {} : { bag }) } }
   };
   const where = { techniqueId: 'piped-petals', groupId: 'group-1', keep: 'nothing' as const };
-  return applyTechnique(splitAll(plan, base.id), cards, where);
+  return applyTechnique(split ? splitAll(plan, base.id) : plan, cards, where);
 }
 
 const balances = (plan: Plan) =>
@@ -51,11 +51,14 @@ describe('a piping bag', () => {
   });
 
   it('says how long it pipes and how long its bed is soft, each from its own mixing', () => {
-    const plan = piped();
+    const plan = piped(6, undefined, false);
     const { lines, score } = computePlan(plan, cards);
     const bed = score.windows.find((w) => w.cupId === plan.cups[0]!.id)!;
     const rings = plan.steps.filter((s) => s.act.kind === 'ribbon');
     expect(new Set(rings.map((r) => r.act.cupId)).size).toBe(2);
+    // The bed is a larger mix than a bag: it gels sooner.
+    const bagGels = score.windows.find((w) => w.cupId === rings[0]!.act.cupId)!;
+    expect(duration(bed.gels - bed.zero)).not.toBe(duration(bagGels.gels - bagGels.zero));
     for (const ring of rings) {
       const own = score.windows.find((w) => w.cupId === ring.act.cupId)!;
       const [from, to, soft] = [own.from - own.zero, own.to - own.zero, bed.gels - bed.zero].map(duration);

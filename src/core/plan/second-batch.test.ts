@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { shingle } from '../../../demo/plans';
+import { shingle, tideline } from '../../../demo/plans';
 import { applyEdit } from '../edit';
 import { TECHNIQUES } from '../pour';
 import { applyTechnique, computePlan, newPlan, splitAll, withNewCup, type Plan } from '.';
@@ -152,6 +152,12 @@ it('a pour too slow for its cup is offered in more mixes, as many as it takes an
   expect(late(turns(3)).length).toBeGreaterThan(0);
   const mended = applyEdit(slow, problem!.edit!);
   expect(late(mended)).toEqual([]);
+  const twice: Plan = {
+    ...tideline,
+    mixes: tideline.mixes.map((m) => ({ ...m, turns: 1 })),
+    steps: tideline.steps.map((s) => (s.id === 'lay-mudflat' ? { ...s, hands: { each: 8 } } : s))
+  };
+  expect(late(twice)[0]!.mend).toBe('Make it in 2 mixes, for fewer cavities each');
   const kinds = (p: Plan) => new Set(computePlan(p, cards).problems.map((x) => x.code));
   for (const code of kinds(mended)) expect(kinds(slow)).toContain(code);
 });

@@ -488,6 +488,30 @@ describe('causes', () => {
     }
   );
 
+  it('blame no heavy layer that waited for a gel, and no alcohol from before the first pour', () => {
+    const heavier = looked(
+      {
+        cause: '',
+        defect: 'layer broke through',
+        plan: tideline,
+        bad: recipe(tideline, 12, 1),
+        shelf: heavy
+      },
+      true
+    );
+    expect(ids(heavier)).not.toContain('heavy-on-light');
+    const spray = {
+      id: 'before',
+      act: { kind: 'spray', what: 'alcohol', times: 1, every: 30 } as { kind: string }
+    };
+    const sprayed: Plan = {
+      ...tideline,
+      steps: [{ ...spray, where: [knobs1], gates: [] }, ...tideline.steps]
+    };
+    const early = looked({ cause: '', defect: 'separated layers', plan: sprayed }, true);
+    expect(ids(early)).not.toContain('wiped-between');
+  });
+
   it('name nothing in a run that went to plan but what its plan lacks', () => {
     for (const plan of [tideline, samphire, sluice, saltings]) {
       const frozen = freeze(plan, cards);

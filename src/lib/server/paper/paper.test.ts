@@ -54,8 +54,15 @@ describe.each(demoPlans.map((p) => [p.name, p] as const))('the sheets of %s', (_
     const { cups, groups, totals, division } = figuresOf(plan, cards);
     const words = wordsOf(sheetContent('batch', of(plan)));
     const times = (word: string) => words.filter((w) => w === word).length;
-    for (const group of groups)
-      for (const layer of group.layers) expect(words).toContain(reading(layer.grams, division));
+    const [, layers] = sheetContent('batch', of(plan)) as { table: { body: { text: string }[][] } }[];
+    expect(layers!.table.body.slice(1).map((row) => row.slice(-2).map((cell) => cell.text))).toEqual(
+      groups.flatMap((group) =>
+        group.layers.map((layer) => [
+          reading(layer.grams / group.count, division),
+          reading(layer.grams, division)
+        ])
+      )
+    );
     for (const cup of cups.filter((c) => c.balance.mixed > 0)) {
       const layers = groups.flatMap((x) => x.layers).filter((l) => l.cupId === cup.cupId && !l.chamber);
       expect(times(cup.name)).toBeGreaterThanOrEqual(layers.length + 1);
