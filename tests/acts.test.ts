@@ -263,9 +263,9 @@ describe('the score', () => {
     expect(made.status).toBe(201);
     await bench.go('/plans/slow-roundels');
     const score = '[aria-label="Score"]';
-    await bench.says(score, /\d in conflict/);
+    await bench.says(score, /\d to mend here/);
     await bench.page.$$eval(`${score} button`, (all) =>
-      all.find((b) => b.innerText.includes('in conflict'))!.click()
+      all.find((b) => b.innerText.includes('to mend here'))!.click()
     );
     await bench.says(score, /heron levels by itself until/);
     await bench.says('[data-testid="mark"]', /past its window/);

@@ -1,6 +1,6 @@
 import type { Computed } from '$core/plan';
 import type { Problem } from '$core/problem';
-import { duration } from '$core/quantity';
+import { clock, duration } from '$core/quantity';
 
 /** One thing on the score, in words: what is done or waited for, when, and what is wrong with it. */
 export interface ScoreMark {
@@ -17,11 +17,7 @@ export interface ScoreMark {
 }
 
 /** Minutes of the pour with their seconds, `18:24`; from an hour on in words. */
-export function clock(minutes: number): string {
-  if (minutes >= 60) return duration(minutes);
-  const seconds = Math.round(minutes * 60);
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
-}
+const at = (minutes: number): string => (minutes >= 60 ? duration(minutes) : clock(Math.round(minutes * 60)));
 
 /** Everything on the score in the order it comes, each with what is wrong with its step. */
 export function scoreMarks(computed: Computed, problems: readonly Problem[]): ScoreMark[] {
@@ -33,7 +29,7 @@ export function scoreMarks(computed: Computed, problems: readonly Problem[]): Sc
       id: b.id,
       from: b.from,
       to: b.to,
-      when: `${clock(b.from)} to ${clock(b.to)}`,
+      when: `${at(b.from)} to ${at(b.to)}`,
       words: blockWords(b, computed),
       stepId: b.stepId,
       problems: wrong(b.stepId)
@@ -42,7 +38,7 @@ export function scoreMarks(computed: Computed, problems: readonly Problem[]): Sc
       id: `gate:${g.gateId}~${g.turn}`,
       from: g.from,
       to: g.opens,
-      when: `${clock(g.from)} to ${clock(g.opens)}`,
+      when: `${at(g.from)} to ${at(g.opens)}`,
       words: `wait for ${g.state}`,
       stepId: g.stepId,
       problems: wrong(g.gateId)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { USUAL_WAYS } from '$core/ways';
-import { inHours, moment, weekdays } from './when';
+import { inHours, lastDayAt, moment, weekdays } from './when';
 import { setWays } from './ways.svelte';
 
 const at = (day: number, hour: number, minute: number) => new Date(2026, 10, day, hour, minute).getTime();
@@ -55,4 +55,11 @@ describe('the workshop’s hours', () => {
     expect(days).toHaveLength(7);
     expect(days[6]).toBe(weekdays(0)[0]);
   });
+});
+
+it('the last day that had an hour is today, or yesterday where it is still to come, over a month’s end too', () => {
+  const now = new Date(2026, 11, 1, 1, 30);
+  expect(lastDayAt(85, now)).toBe('2026-12-01');
+  expect(lastDayAt(90, now)).toBe('2026-12-01');
+  expect(lastDayAt(91, now)).toBe('2026-11-30');
 });

@@ -30,6 +30,14 @@ export function hour(ms: number): string {
 /** A date without the time. */
 export const day = (ms: number): string => shown(ms, { day: 'numeric', month: 'short' });
 
+/** The last day that had a time of day, minutes after midnight, `2026-11-26`: today, or yesterday where it is still to come. */
+export function lastDayAt(minutes: number, now: Date): string {
+  const ahead = minutes > now.getHours() * 60 + now.getMinutes();
+  const d = new Date(now.getFullYear(), now.getMonth(), now.getDate() - (ahead ? 1 : 0));
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
+}
+
 function startOfDay(ms: number): number {
   const d = new Date(ms);
   return new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime();

@@ -1,4 +1,5 @@
 import type { Base } from '../../material';
+import type { Mould } from '../../mould';
 import type { Plan, Step } from '../../plan';
 import { acts, type Trait } from '../../pour';
 import {
@@ -156,9 +157,23 @@ export const rooms = (c: Case): { read: number | undefined; planned: number } =>
   planned: c.plan.bench.roomCelsius
 });
 
-/** What the maker noted in the run that holds certain words, as it was written; undefined where nothing does. */
+/** The mould of these cavities, as its card stood. */
+export const mouldHere = ({ frozen, plan, groupId }: Case): Mould | undefined =>
+  frozen.file.shelf.moulds.find((m) => plan.groups.some((g) => g.id === groupId && g.mouldId === m.id));
+
+/** Layers of these cavities from the mould up; a puddle or a line lies in no depth of its own: `level` says which do. */
+export const layersHere = (c: Case) =>
+  (c.frozen.computed.groups.find((g) => g.groupId === c.groupId)?.layers ?? []).map((layer) => {
+    const step = stepOf(c, layer.stepId);
+    return { layer, level: !layer.chamber && step !== undefined && traitsOf(step).includes('levels') };
+  });
+
+/** A word that says that something was not so. */
+const DENIED = /\b(not|no|never|without|nothing)\b|n[’']t\b/i;
+
+/** What the maker noted in the run that says certain words and denies nothing, as it was written. */
 export const notedAs = (c: Case, words: RegExp): string | undefined =>
-  c.state.notes.find((n) => words.test(n.text))?.text;
+  c.state.notes.find((n) => words.test(n.text) && !DENIED.test(n.text))?.text;
 
 /** The books of the mixes that these cavities took. */
 export const booksHere = (c: Case) => {

@@ -512,6 +512,30 @@ describe('causes', () => {
     expect(ids(early)).not.toContain('wiped-between');
   });
 
+  it('take a note by what it says: moved on or denied is nothing', () => {
+    const noted = (text: string, defect: Defect) =>
+      ids(
+        looked({ cause: '', defect, plan: tideline, fault: add({ type: 'note', text }, /stir:heron/) }, true)
+      );
+    expect(noted('bumped the table', 'off-centre')).toContain('moved-while-fluid');
+    expect(noted('moved on to heron', 'off-centre')).not.toContain('moved-while-fluid');
+    expect(noted('the mould was not damp', 'water marks')).not.toContain('damp-inside');
+    expect(noted('stirred slowly, didn’t mix fast', 'bubbles at an edge')).not.toContain('stirred-hard');
+  });
+
+  it('know that the mill takes the open face, and that a puddle lies in no depth of its own', () => {
+    const milled = (depth: number) =>
+      ids(
+        looked({ cause: '', defect: 'milled away or peeled out', plan: withMill(4 * 24 * 60, depth) }, true)
+      );
+    // Foam lies 4.6 mm deep at the open face, mudflat 4.0 mm at the mould's.
+    expect(milled(4.3)).not.toContain('milled-through');
+    expect(milled(4.7)).toContain('milled-through');
+    const thin = recipe(recipe(rockpool, 0.02), 0.02, 1);
+    const seen = looked({ cause: '', defect: 'colours read as one', plan: thin }, true).likely;
+    expect(seen.filter((l) => l.id === 'shows-through' && !l.fact.startsWith('foam'))).toEqual([]);
+  });
+
   it('name nothing in a run that went to plan but what its plan lacks', () => {
     for (const plan of [tideline, samphire, sluice, saltings]) {
       const frozen = freeze(plan, cards);
@@ -594,6 +618,19 @@ describe('the change to try', () => {
     const [task] = freeze(plan, cards).tasks.filter((t) => t.id === 'gate:gate-heron');
     expect(task?.kind === 'gate' && task.minutes).toBeGreaterThanOrEqual(110);
   });
+
+  it.each(['poured-from-high', 'coarse-grit', 'milled-through', 'strewn-on-fresh', 'wiped-between'])(
+    'of %s is made in the plan, and a run of that plan shows it no more',
+    (cause) => {
+      const planted = by(cause);
+      const plan = found(planted);
+      expect(plan.notes).toBe(planted.plan.notes);
+      const again = looked({ ...planted, bad: plan }, true);
+      expect(ids(again)).not.toContain(cause);
+      const codes = (p: Plan) => new Set<string>(computePlan(p, cards).problems.map((x) => x.code));
+      expect([...codes(plan)].filter((x) => !codes(planted.bad ?? planted.plan).has(x))).toEqual([]);
+    }
+  );
 
   it('takes the colour back under its limit', () => {
     const problems = (plan: Plan) =>

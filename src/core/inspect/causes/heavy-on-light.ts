@@ -1,4 +1,5 @@
 import { strongest, type Cause } from './cause';
+import { layersHere } from './case';
 
 /** A layer heavier than the one below it by more than this pushes through it while it is soft, a share. A starting figure. */
 const HEAVIER = 0.02;
@@ -8,13 +9,13 @@ export const heavyOnLight: Cause = {
   id: 'heavy-on-light',
   defects: ['layer broke through', 'colours run together'],
   looks(c) {
-    const group = c.frozen.computed.groups.find((g) => g.groupId === c.groupId);
     const cups = c.frozen.computed.cups;
-    const layers = group?.layers ?? [];
+    const layers = layersHere(c);
     return strongest(
-      layers.slice(1).flatMap((layer, i) => {
-        const [below, above] = [layers[i]!, layer].map((l) => cups.find((x) => x.cupId === l.cupId));
-        if (!below || !above || layer.gated) return [];
+      layers.slice(1).flatMap((upper, i) => {
+        const lower = layers[i]!;
+        const [below, above] = [lower, upper].map((l) => cups.find((x) => x.cupId === l.layer.cupId));
+        if (!below || !above || !lower.level || !upper.level || upper.layer.gated) return [];
         const more = above.density / below.density - 1;
         return more > HEAVIER
           ? [

@@ -1,13 +1,12 @@
 import type { Cause } from './cause';
+import { mouldHere } from './case';
 
 /** A gloss face from a mould that has none. */
 export const matteMould: Cause = {
   id: 'matte-mould',
   defects: ['haze from a matte mould'],
   looks(c) {
-    const mould = c.frozen.file.shelf.moulds.find((m) =>
-      c.plan.groups.some((g) => g.id === c.groupId && g.mouldId === m.id)
-    );
+    const mould = mouldHere(c);
     return mould && mould.finish !== 'gloss'
       ? {
           fact: `${mould.name} has a ${mould.finish} face`,

@@ -12,6 +12,7 @@ export const pouredFromHigh: Cause = {
     if (!first) return undefined;
     return {
       fact: `${'cupId' in first.entry.task ? cupName(c, first.entry.task.cupId) : 'it'} went in from high, ${steps.size} ${steps.size === 1 ? 'time' : 'times'} as planned`,
+      // As planned, so weak by itself, and more so the oftener: starting values.
       strength: 0.2 + 0.1 * steps.size,
       change: 'from low, in a thin stream over a spatula',
       apply: (plan) => ({

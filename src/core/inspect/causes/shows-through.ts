@@ -1,6 +1,7 @@
 import { strongest, type Cause } from './cause';
+import { layersHere } from './case';
 
-/** A film thinner than this share of what hides lets what lies behind it through. */
+/** A film thinner than this share of what hides lets what lies behind it through. A starting figure. */
 const SHARE = 0.5;
 
 /** A colour too thin to hide what lies behind it. */
@@ -8,12 +9,12 @@ export const showsThrough: Cause = {
   id: 'shows-through',
   defects: ['colours read as one', 'too dark, too light or another hue'],
   looks(c) {
-    const layers = c.frozen.computed.groups.find((g) => g.groupId === c.groupId)?.layers ?? [];
+    const layers = layersHere(c);
     return strongest(
-      layers.flatMap((layer) => {
+      layers.flatMap(({ layer, level }) => {
         const cup = c.frozen.computed.cups.find((x) => x.cupId === layer.cupId);
         const mm = layer.to - layer.from;
-        if (!cup || cup.hides === null || layers.length < 2 || mm >= cup.hides * SHARE) return [];
+        if (!cup || cup.hides === null || !level || layers.length < 2 || mm >= cup.hides * SHARE) return [];
         return [
           {
             fact: `${cup.name} lies ${mm.toFixed(1)} mm thick and hides only from ${cup.hides.toFixed(1)} mm on`,

@@ -1,5 +1,11 @@
 import { strongest, waitFor, type Cause } from './cause';
-import { acted } from './case';
+import { acted, type Case } from './case';
+
+/** Whether what was poured here has a gel to wait for. */
+const gels = (c: Case): boolean =>
+  c.frozen.computed.bases.some(
+    (b) => c.bases.some((x) => x.id === b.baseId) && b.states.some((x) => x.state === 'gelled')
+  );
 
 /** Strewn on what was still fluid: it sinks. */
 export const strewnOnFresh: Cause = {
@@ -13,9 +19,10 @@ export const strewnOnFresh: Cause = {
         return [
           {
             fact: 'it was strewn with no wait for a gel before it',
+            // How soft it still was is not logged: a starting value.
             strength: 0.8,
             change: 'wait until the surface has gelled and only its skin takes it',
-            apply: waitFor(step.id, 'gelled')
+            ...(gels(c) ? { apply: waitFor(step.id, 'gelled') } : {})
           }
         ];
       })

@@ -1,4 +1,5 @@
 import type { Cause } from './cause';
+import { mouldHere } from './case';
 
 /** Less lean than this holds a rigid piece, degrees; usual practice for rigid moulds. */
 const LEAST = 1;
@@ -9,9 +10,7 @@ export const undercut: Cause = {
   defects: ['snapped or chipped on demould'],
   looks(c) {
     const group = c.plan.groups.find((g) => g.id === c.groupId);
-    const cavity = c.frozen.file.shelf.moulds
-      .find((m) => m.id === group?.mouldId)
-      ?.cavities.find((x) => x.id === group?.cavityId);
+    const cavity = mouldHere(c)?.cavities.find((x) => x.id === group?.cavityId);
     return cavity?.draft !== undefined && cavity.draft < LEAST
       ? {
           fact: `its walls lean out by ${cavity.draft}°`,

@@ -21,18 +21,7 @@ export const wentInDry: Cause = {
             {
               fact: `${line.percent} % ${pot.name} went dry into ${cupName(c, cup.id)}`,
               strength: line.percent / MUCH - 1,
-              change: 'wet it out first: mull it into a little of its carrier, or as a 1 : 9 let-down',
-              apply: (plan) => ({
-                ...plan,
-                cups: plan.cups.map((x) =>
-                  x.id === cup.id
-                    ? {
-                        ...x,
-                        recipe: x.recipe.map((r) => (r.id === line.id ? { ...r, letDown: 9 as const } : r))
-                      }
-                    : x
-                )
-              })
+              change: 'wet it out first: mull it to a paste in a little of what carries it'
             }
           ];
         })

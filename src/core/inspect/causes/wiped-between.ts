@@ -15,6 +15,7 @@ export const wipedBetween: Cause = {
     if (!between) return undefined;
     return {
       fact: 'alcohol was sprayed on a layer before the next one went on',
+      // How much of it had gone is not logged: a starting value.
       strength: 0.5,
       change: 'let all of it go before the next layer, or take bubbles away with warm air',
       apply: (plan) => ({

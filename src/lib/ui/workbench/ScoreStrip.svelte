@@ -76,7 +76,7 @@
     </span>
     {#if conflicts.length}
       <button class="shrink-0 font-semibold text-cinnabar hover:underline" onclick={nextConflict}
-        >● {conflicts.length} in conflict</button
+        >● {conflicts.length} to mend here</button
       >
     {/if}
     {#if !folded && marks.length}

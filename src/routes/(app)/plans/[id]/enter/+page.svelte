@@ -10,6 +10,7 @@
   import { taskWords, typedGrams } from '$lib/instruction';
   import { send } from '$lib/send';
   import { said } from '$lib/ways.svelte';
+  import { lastDayAt } from '$lib/when';
   import Tick from '$lib/ui/Tick.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
@@ -18,17 +19,10 @@
   const computed = $derived(figuresOf(plan, data.shelf, data.past));
   const tasks = $derived(tasksOf(plan, computed).filter((t) => t.kind !== 'prepare'));
 
-  const pad = (n: number) => String(n).padStart(2, '0');
-  const written = (d: Date) => `${d.getFullYear()}-${pad(d.getMonth() + 1)}-${pad(d.getDate())}`;
   let begun = $state('');
   let chosen = $state<string>();
-  /** Today, or yesterday where that hour of today is still to come: a filled sheet is of what was. */
-  const day = $derived.by(() => {
-    if (chosen) return chosen;
-    const now = new Date();
-    const ahead = (minutesOf(begun) ?? 0) > now.getHours() * 60 + now.getMinutes();
-    return written(new Date(now.getFullYear(), now.getMonth(), now.getDate() - (ahead ? 1 : 0)));
-  });
+  /** A filled sheet is of what was: of the last day that had its hour, until another is chosen. */
+  const day = $derived(chosen ?? lastDayAt(minutesOf(begun) ?? 0, new Date()));
   let read = $state<Record<string, string>>({});
   let at = $state<Record<string, string>>({});
   let leftOut = $state<Record<string, boolean>>({});
