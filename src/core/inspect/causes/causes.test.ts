@@ -531,7 +531,7 @@ describe('causes', () => {
     // Foam lies 4.6 mm deep at the open face, mudflat 4.0 mm at the mould's.
     expect(milled(4.3)).not.toContain('milled-through');
     expect(milled(4.7)).toContain('milled-through');
-    const thin = recipe(recipe(rockpool, 0.02), 0.02, 1);
+    const thin = rockpool.cups.reduce((plan, _, i) => recipe(plan, 0.01, i), rockpool);
     const seen = looked({ cause: '', defect: 'colours read as one', plan: thin }, true).likely;
     expect(seen.filter((l) => l.id === 'shows-through' && !l.fact.startsWith('foam'))).toEqual([]);
   });
