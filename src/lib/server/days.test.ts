@@ -7,8 +7,9 @@ import { cards } from '$demo/cards';
 import { dueOf, freeze, type RunEvent } from '$core/run';
 import { done, upTo } from '$core/run/run.testing';
 import { foldedRun } from '$lib/run';
-import { addEvents, openStore, savePlan, startRun, type Store } from './database';
-import { daysAhead } from './days';
+import { addEvents, openStore, readPlans, savePlan, startRun, type Store } from './database';
+import { daysAhead, placedSoFar } from './days';
+import { openOrders } from './orders';
 import { forgetAll } from './past';
 
 const MINUTE = 60_000;
@@ -66,5 +67,29 @@ describe('the days of what was poured', () => {
     const { last } = await poured(700);
     const days = await daysAhead(store.db, last + 701 * MINUTE);
     expect(days.placed.some((p) => p.orderId === 'run' && p.name.startsWith('Demould'))).toBe(false);
+  });
+});
+
+describe('many orders', () => {
+  it('all stand on the days, the oldest too, however many plans there are', async () => {
+    const many = Array.from({ length: 60 }, (_, i) => ({
+      ...tideline,
+      id: `order-${i}`,
+      order: { good: 6 }
+    }));
+    const { order: _, ...plain } = tideline;
+    const others = Array.from({ length: 50 }, (_, i) => ({ ...plain, id: `other-${i}` }));
+    for (const [i, plan] of [...many, ...others].entries())
+      await savePlan(store, plan, { basedOn: 'new', now: 10 + i });
+    const { orders } = await daysAhead(store.db, BEGUN);
+    expect(new Set(orders.map((o) => o.planId))).toEqual(
+      new Set(['tideline-knobs', ...many.map((p) => p.id)])
+    );
+    const open = await openOrders(
+      store.db,
+      (await readPlans(store.db)).good.map((p) => p.plan)
+    );
+    expect(open.filter((p) => !p.order)).toHaveLength(40);
+    expect(placedSoFar()).toBeUndefined();
   });
 });
