@@ -1,6 +1,7 @@
 <!-- The days; where placing many orders takes longer, the page stands at once and says so. -->
 <script lang="ts">
   import { send } from '$lib/send';
+  import Bar from '$lib/ui/Bar.svelte';
   import DaysAhead from '$lib/ui/days/DaysAhead.svelte';
 
   let { data } = $props();
@@ -48,13 +49,10 @@
   <div class="mx-auto max-w-[1180px] px-7 py-6" role="status" data-testid="placing">
     <h1 class="text-[1.9rem]">Days</h1>
     <p class="mt-3 text-ink-2">Placing every open order where hands, moulds and windows allow…</p>
-    <progress
-      class="mt-3 w-full max-w-md accent-verdigris"
-      aria-label="Placing the orders"
-      max="1"
-      value={share}
-    ></progress>
-    <span class="ml-3 text-ink-2">{share === undefined ? '' : `${Math.round(share * 100)} %`}</span>
+    <div class="mt-3 flex max-w-md items-center gap-3">
+      <Bar class="flex-1" label="Placing the orders" share={share ?? null} />
+      <span class="w-12 text-ink-2">{share === undefined ? '' : `${Math.round(share * 100)} %`}</span>
+    </div>
     <p class="mt-3"><a class="button" href="/plans">Not now</a></p>
   </div>
 {/if}
