@@ -2,7 +2,14 @@ export { litFromBehind } from './transmit';
 export { labOf, labOfHex, lookOf, flat, xyzOf, type Lab, type Look, type Spectrum } from './spectrum';
 export { deltaE } from './difference';
 export { reflectanceOfHex, reflectanceOfLab } from './upsample';
-export { opticsOfColourant, tintingStrength, tintLook, type BaseLook, type Optics } from './optics';
+export {
+  opticsOfBase,
+  opticsOfColourant,
+  tintingStrength,
+  tintLook,
+  type BaseLook,
+  type Optics
+} from './optics';
 export {
   deepColour,
   deepReflectance,

@@ -18,7 +18,7 @@ import { craftOf } from './craft';
 import type { Past, Plan, Shelf } from './document';
 import { fill, type FilledStrand } from './fill';
 import { judge } from './judge';
-import { colouredInTurn, paletteOf, type Palette } from './looks';
+import { colouredInTurn, litInTurn, paletteOf, type Palette } from './looks';
 import { proved, unproved } from './mends';
 import { lotsOf, stockAndCost, stockOfWeighing, takenBy, yieldOf, type Stocked } from './needs';
 import { lightToDark } from './order';
@@ -71,6 +71,7 @@ function ended<T>(work: Generator<void, T>): T {
 }
 
 function* working(document: Plan, shelf: Shelf, past: Past): Generator<void, Worked> {
+  yield* litInTurn(document, shelf);
   const plan = resolve(document, shelf, past);
   yield;
   yield* colouredInTurn(plan);

@@ -7,6 +7,7 @@ import {
   labOf,
   lookOf,
   mixtureOf,
+  opticsOfBase,
   opticsOfColourant,
   stackReflectance,
   type Finish,
@@ -18,6 +19,7 @@ import {
 import type { CupDose } from '../batch';
 import { concentrationsOf } from '../dosing';
 import type { Base, Formula } from '../material';
+import type { Plan, Shelf } from './document';
 import type { ResolvedCup, ResolvedPlan } from './resolve';
 
 /** A cup's colour wherever it is seen. */
@@ -145,16 +147,22 @@ export function paletteOf(plan: ResolvedPlan, mlOf: (cupId: string) => number): 
   };
 }
 
+/** What light does in each colourant and base that a plan uses, one at a step; it is kept, and whoever asks next finds it. */
+export function* litInTurn(plan: Plan, shelf: Shelf): Generator<void> {
+  const used = new Set(plan.cups.flatMap((cup) => cup.recipe.map((line) => line.colourantId)));
+  for (const colourant of shelf.colourants)
+    if (used.has(colourant.id)) yield void opticsOfColourant(colourant);
+  const bases = new Set(plan.mixes.map((mix) => mix.baseId));
+  for (const base of shelf.bases)
+    if (bases.has(base.id)) yield void opticsOfBase(tintOf([], base, undefined).base);
+}
+
 /**
  * Colours a plan's cups a little at each step, so that a page can be let draw between two; what was coloured is kept,
  * and `paletteOf` finds it.
  */
 export function* colouredInTurn(plan: ResolvedPlan): Generator<void> {
-  for (const cup of plan.cups) {
-    const tint = cupTint(cup, plan);
-    for (const dose of tint.doses) yield void opticsOfColourant(dose.colourant);
-    yield void deeply(tint);
-  }
+  for (const cup of plan.cups) yield void deeply(cupTint(cup, plan));
 }
 
 /** How the nearest of some films looks, dry unless said, with the others and a pale wall behind it. Thickness in mm. */

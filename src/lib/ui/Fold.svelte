@@ -27,5 +27,5 @@
       class="shrink-0 transition-transform group-data-[state=open]:rotate-90"
     />{words}
   </Collapsible.Trigger>
-  <Collapsible.Content>{@render children()}</Collapsible.Content>
+  {#if byHand ?? open}<Collapsible.Content>{@render children()}</Collapsible.Content>{/if}
 </Collapsible.Root>

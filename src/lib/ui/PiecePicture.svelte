@@ -15,6 +15,7 @@
     Showing,
     Told
   } from '$core/plan';
+  import { paintOn } from '$lib/paint-on';
   import { PatternWork } from '$lib/pattern-work.svelte';
   import { onDestroy } from 'svelte';
   import { inkOn } from './ink';
@@ -81,11 +82,7 @@
 
   let canvas = $state<HTMLCanvasElement>();
   $effect(() => {
-    const { picture } = work;
-    if (!canvas || !picture) return;
-    canvas.width = picture.width;
-    canvas.height = picture.height;
-    canvas.getContext('2d')?.putImageData(new ImageData(picture.rgba, picture.width, picture.height), 0, 0);
+    if (canvas && work.picture) paintOn(canvas, work.picture);
   });
 
   const extent = $derived(extentOf(group));

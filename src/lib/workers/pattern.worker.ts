@@ -44,10 +44,13 @@ type Steps = Generator<() => Picture, Picture | undefined>;
 const KEPT = 6;
 /** Milliseconds of drawing before other messages are heard. */
 const SLICE = 12;
-/** Between two finer pictures of one drawing, ms. */
+/** Between two finer pictures of one drawing, ms at least; later it is a share of how long it is drawn already. */
 const PAUSE = 160;
-/** When each drawing was last shown. */
-const shownAt = new WeakMap<Steps, number>();
+const PAUSE_SHARE = 0.25;
+/** The page lays out what was just typed, or shows what it was just given, while nothing is drawn, ms. */
+const BREATH = 32;
+/** When each drawing was begun and last shown. */
+const times = new WeakMap<Steps, { begun: number; shown: number }>();
 
 const pieces = new Map<string, Piece | undefined>();
 const drawings = new Map<string, Steps>();
@@ -86,7 +89,7 @@ function begin(task: Extract<PatternTask, { kind: 'draw' }>): void {
   const idle = drawings.size === 0;
   drawings.delete(task.slot);
   drawings.set(task.slot, started(task));
-  if (idle) setTimeout(drawOn);
+  if (idle) setTimeout(drawOn, BREATH);
 }
 
 /** The piece is traced when the drawing's turn comes, so that an overtaken one costs nothing. */
@@ -95,8 +98,18 @@ function* started(task: Extract<PatternTask, { kind: 'draw' }>): Steps {
   return piece && (yield* picturing(piece, task.face, task.how));
 }
 
+/** Whether a drawing is shown as far as it is: coarse at once, after that not more often than an eye follows, for each picture is work for the page too. */
+function isDue(drawing: Steps): boolean {
+  const now = performance.now();
+  const { begun, shown } = times.get(drawing) ?? { begun: now, shown: -Infinity };
+  const due = now - shown > Math.max(PAUSE, PAUSE_SHARE * (now - begun));
+  if (due) times.set(drawing, { begun, shown: now });
+  return due;
+}
+
 /** Draws for a while at each slot in turn, then lets new messages in. */
 function drawOn(): void {
+  let breath = 0;
   for (const [slot, drawing] of [...drawings]) {
     const until = performance.now() + SLICE;
     let step: IteratorResult<() => Picture, Picture | undefined>;
@@ -110,14 +123,12 @@ function drawOn(): void {
       continue;
     }
     if (step.done) drawings.delete(slot);
-    // Coarse at once; after that not more often than an eye follows: each picture is a piece of work for the page too.
-    const due = step.done || performance.now() - (shownAt.get(drawing) ?? -Infinity) > PAUSE;
-    if (!due) continue;
-    shownAt.set(drawing, performance.now());
+    else if (!isDue(drawing)) continue;
+    breath = BREATH;
     const picture = step.done ? step.value : step.value();
     if (picture) self.postMessage({ slot, picture }, { transfer: [picture.rgba.buffer] });
   }
-  if (drawings.size) setTimeout(drawOn);
+  if (drawings.size) setTimeout(drawOn, breath);
 }
 
 /** The cutting at once, then a bar at a time, with other messages heard between them; a new cutting overtakes. */

@@ -3,6 +3,7 @@
   import type { Computed, ComputedGroup, Plan, ShownBar } from '$core/plan';
   import { acts } from '$core/pour';
   import type { PlanView } from '$lib/plan-view.svelte';
+  import { paintOn } from '$lib/paint-on';
   import { CutWork } from '$lib/pattern-work.svelte';
   import { mass } from '$lib/ways.svelte';
   import { onDestroy } from 'svelte';
@@ -68,13 +69,8 @@
   });
 
   function paint(canvas: HTMLCanvasElement, picture: ShownBar['picture']) {
-    const draw = (p: ShownBar['picture']) => {
-      canvas.width = p.width;
-      canvas.height = p.height;
-      canvas.getContext('2d')?.putImageData(new ImageData(p.rgba, p.width, p.height), 0, 0);
-    };
-    draw(picture);
-    return { update: draw };
+    paintOn(canvas, picture);
+    return { update: (p: ShownBar['picture']) => paintOn(canvas, p) };
   }
 </script>
 

@@ -96,6 +96,8 @@
   const mudWords = $derived(
     mud === undefined || mud < CLEAN ? 'clean borders' : mud < MUDDY ? 'finely drawn' : 'turning muddy'
   );
+  /** Half a thumb of a track so many pixels long, percent: said, since measuring it lays out the page while it is still being made. */
+  const halfThumb = (track: number) => (10 / track) * 100;
   const ZOOM = 0.3;
   const inside = (v: number) => Math.min(1 - ZOOM, Math.max(0, v));
   const closer = (): Part => ({
@@ -115,6 +117,7 @@
       max={shown.length}
       step={1}
       onValueChange={goTo}
+      trackPadding={halfThumb(144)}
       class="relative flex h-9 w-36 items-center"
     >
       <span class="relative h-1 w-full rounded bg-rule-strong"
@@ -173,6 +176,7 @@
           max={s.max}
           step={s.step}
           onValueChange={(v: number) => (cut = { ...cut, [s.key]: v })}
+          trackPadding={halfThumb(112)}
           class="relative flex h-9 w-28 items-center"
         >
           <span class="relative h-1 w-full rounded bg-rule-strong"></span>

@@ -11,6 +11,12 @@
 
   // What the page is made of and its first figures, each in a task of its own.
   const turn = new InTurn(7, async function* () {
+    await import('$core/mould');
+    yield;
+    await import('$core/material');
+    yield;
+    await import('$core/pour');
+    yield;
     const { figuresInTurn } = await import('$core/plan');
     yield;
     const made = await import('$lib/ui/workbench');
