@@ -6,13 +6,12 @@ import type {
   Dividing,
   Drawing,
   Face,
-  Picture,
   Plan,
   Shelf,
   Searching,
-  ShownBar,
   Told
 } from '$core/plan';
+import type { BarOnPage, ShownPicture } from './shown-picture';
 import type { PatternTask } from './workers/pattern.worker';
 
 /** Which piece: of which plan, in which cavities, by which chance, after which step. */
@@ -35,11 +34,11 @@ export type Cutting = Omit<CutUp, 'bars'> & { bars: Omit<CutUp['bars'][number], 
 
 interface Answer {
   slot: string;
-  picture?: Picture;
+  picture?: ShownPicture;
   told?: Told;
   mud?: number;
   cutting?: Cutting;
-  bar?: ShownBar;
+  bar?: BarOnPage;
   cuts?: CutFound[];
   searching?: Searching;
   answer?: FaceAnswer;
@@ -77,14 +76,14 @@ const wanted = ({ plan, shelf, strandId, seed, until }: Of) => ({
 
 /** One picture on a page: drawn beside it, coarse at once and finer after, given up when another is wanted. */
 export class PatternWork {
-  picture = $state.raw<Picture>();
+  picture = $state.raw<ShownPicture>();
   mud = $state<number>();
   #slot = `${next++}`;
   #told: ((told: Told | undefined) => void) | undefined;
 
   constructor() {
     listeners.set(this.#slot, ({ picture, told, mud }) => {
-      if (picture) this.picture = picture;
+      if (picture) this.#show(picture);
       else if (mud !== undefined) this.mud = mud;
       else this.#told?.(told);
     });
@@ -109,22 +108,30 @@ export class PatternWork {
   }
 
   end(): void {
+    this.#show(undefined);
     listeners.delete(this.#slot);
     worker?.postMessage({ kind: 'stop', slot: this.#slot, plan: '', shelf: '' } satisfies PatternTask);
+  }
+
+  #show(picture: ShownPicture | undefined): void {
+    this.picture?.pixels.close();
+    this.picture = picture;
   }
 }
 
 /** A casting cut into bars, drawn beside the page one after another. */
 export class CutWork {
   cutting = $state.raw<Cutting>();
-  bars = $state.raw<ShownBar[]>([]);
+  bars = $state.raw<BarOnPage[]>([]);
   cuts = $state.raw<CutFound[]>([]);
   #slot = `${next++}`;
 
   constructor() {
     listeners.set(this.#slot, ({ cutting, bar, cuts }) => {
-      if (cutting) [this.cutting, this.bars] = [cutting, []];
-      else if (bar) this.bars = [...this.bars, bar];
+      if (cutting) {
+        this.#letGo();
+        this.cutting = cutting;
+      } else if (bar) this.bars = [...this.bars, bar];
       else if (cuts) this.cuts = cuts;
     });
   }
@@ -140,8 +147,14 @@ export class CutWork {
   }
 
   end(): void {
+    this.#letGo();
     listeners.delete(this.#slot);
     worker?.postMessage({ kind: 'stop', slot: this.#slot, plan: '', shelf: '' } satisfies PatternTask);
+  }
+
+  #letGo(): void {
+    for (const bar of this.bars) for (const face of [bar.picture, bar.other]) face.pixels.close();
+    this.bars = [];
   }
 }
 

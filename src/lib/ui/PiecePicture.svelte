@@ -4,19 +4,9 @@
 -->
 <script lang="ts">
   import type { Vision } from '$core/colour';
-  import type {
-    ComputedCup,
-    ComputedGroup,
-    Face,
-    Part,
-    Picture,
-    Plan,
-    Shelf,
-    Showing,
-    Told
-  } from '$core/plan';
-  import { paintOn } from '$lib/paint-on';
+  import type { ComputedCup, ComputedGroup, Face, Part, Plan, Shelf, Showing, Told } from '$core/plan';
   import { PatternWork } from '$lib/pattern-work.svelte';
+  import { paintOn, type ShownPicture } from '$lib/shown-picture';
   import { onDestroy } from 'svelte';
   import { inkOn } from './ink';
   import type { Mark } from './marks';
@@ -59,7 +49,7 @@
     letters?: boolean;
     /** The place that is asked about, shares of the whole picture; moved by arrow keys or by a tap. */
     asked?: { x: number; y: number } | undefined;
-    ondrawn?: (picture: Picture) => void;
+    ondrawn?: (picture: ShownPicture) => void;
     /** Makes places of it askable. */
     ontold?: (told: Told | undefined) => void;
   } = $props();
@@ -123,7 +113,7 @@
   const outline = $derived(face.kind === 'cut' ? '' : outlineOf(group, 1));
 </script>
 
-{#snippet overlay(picture: Picture)}
+{#snippet overlay(picture: ShownPicture)}
   <svg
     viewBox="{shown.x * mm.width} {shown.y * mm.height} {mm.width * shown.side} {mm.height * shown.side}"
     class="absolute inset-0 h-full w-full"

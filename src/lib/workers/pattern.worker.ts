@@ -17,6 +17,7 @@ import {
   type Searching,
   type ShownBar
 } from '$core/plan';
+import { handedOver } from '../shown-picture';
 
 /** What is asked of the pattern worker. Plans and shelves come as text, so that the same one is read once. */
 export type PatternTask = Wanted &
@@ -126,9 +127,14 @@ function drawOn(): void {
     else if (!isDue(drawing)) continue;
     breath = BREATH;
     const picture = step.done ? step.value : step.value();
-    if (picture) self.postMessage({ slot, picture }, { transfer: [picture.rgba.buffer] });
+    if (picture) handOver(slot, picture);
   }
   if (drawings.size) setTimeout(drawOn, breath);
+}
+
+function handOver(slot: string, drawn: Picture): void {
+  const picture = handedOver(drawn);
+  self.postMessage({ slot, picture }, { transfer: [picture.pixels] });
 }
 
 /** The cutting at once, then a bar at a time, with other messages heard between them; a new cutting overtakes. */
@@ -144,7 +150,12 @@ function beginBars(
     if (cuttings.get(slot) !== shown) return;
     const step = shown.next();
     if (step.done) return void cuttings.delete(slot);
-    self.postMessage({ slot, bar: step.value });
+    const { picture, other, ...bar } = step.value;
+    const faces = [handedOver(picture), handedOver(other)] as const;
+    self.postMessage(
+      { slot, bar: { ...bar, picture: faces[0], other: faces[1] } },
+      { transfer: faces.map((f) => f.pixels) }
+    );
     setTimeout(next);
   };
   next();

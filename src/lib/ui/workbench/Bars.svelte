@@ -1,10 +1,10 @@
 <!-- The casting cut up: every bar's face on one sheet, where each lay, what each weighs, and the cut that shows most of a colour. -->
 <script lang="ts">
-  import type { Computed, ComputedGroup, Plan, ShownBar } from '$core/plan';
+  import type { Computed, ComputedGroup, Plan } from '$core/plan';
   import { acts } from '$core/pour';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { paintOn } from '$lib/paint-on';
   import { CutWork } from '$lib/pattern-work.svelte';
+  import { paintOn, type ShownPicture } from '$lib/shown-picture';
   import { mass } from '$lib/ways.svelte';
   import { onDestroy } from 'svelte';
   import Choice from '../Choice.svelte';
@@ -68,9 +68,9 @@
     if (colour) work.search(of, into, colour);
   });
 
-  function paint(canvas: HTMLCanvasElement, picture: ShownBar['picture']) {
+  function paint(canvas: HTMLCanvasElement, picture: ShownPicture) {
     paintOn(canvas, picture);
-    return { update: (p: ShownBar['picture']) => paintOn(canvas, p) };
+    return { update: (p: ShownPicture) => paintOn(canvas, p) };
   }
 </script>
 

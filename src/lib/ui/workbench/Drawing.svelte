@@ -3,9 +3,10 @@
   import { onDestroy, untrack } from 'svelte';
   import { Later } from '$lib/later.svelte';
   import { PatternWork } from '$lib/pattern-work.svelte';
+  import type { ShownPicture } from '$lib/shown-picture';
   import Hint from '../Hint.svelte';
   import { VISIONS, type Vision } from '$core/colour';
-  import type { Computed, Face, Part, Picture, Plan, Showing, Told } from '$core/plan';
+  import type { Computed, Face, Part, Plan, Showing, Told } from '$core/plan';
   import { InTurn } from '$lib/in-turn.svelte';
   import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';
@@ -26,7 +27,7 @@
   /** The face that the piece is to show, until another is chosen. */
   let face = $derived<'mould face' | 'open face' | 'cut'>(plan.showFace);
   let cut = $state({ heading: 0, off: 0 });
-  let picture = $state.raw<Picture>();
+  let picture = $state.raw<ShownPicture>();
   let told = $state.raw<Told>();
   let seed = $state<string>();
   let until = $state<string>();
@@ -82,7 +83,8 @@
   // Poured → shows: both counted in the picture's own piece; until it is drawn, the cups stand as level layers.
   const shows = $derived(
     computed.cups.flatMap((cup) => {
-      const own = (list: Picture['shows'] | undefined) => list?.find((x) => x.cupId === cup.cupId)?.share;
+      const own = (list: ShownPicture['shows'] | undefined) =>
+        list?.find((x) => x.cupId === cup.cupId)?.share;
       if (picture?.done) {
         const poured = own(picture.poured);
         return poured ? [{ cup, poured, shows: own(picture.shows) ?? 0 }] : [];
