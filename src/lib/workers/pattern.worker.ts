@@ -148,6 +148,8 @@ function beginBars(
   cuttings.set(slot, shown);
   const next = () => {
     if (cuttings.get(slot) !== shown) return;
+    // The piece that is looked at comes first, its bars after it.
+    if (drawings.size) return void setTimeout(next, BREATH);
     const step = shown.next();
     if (step.done) return void cuttings.delete(slot);
     const { picture, other, ...bar } = step.value;
