@@ -180,12 +180,19 @@ describe('every number that is shown', () => {
     const pick = <T>(list: readonly T[]): T => list[roll(list.length)]!;
     for (let n = 0; n < 20; n++) {
       const from = pick(plans);
+      const groups = from.groups.map((g) => ({ ...g, count: 1 + roll(30), variations: [] }));
+      const again = roll(2) ? groups.map((g) => ({ ...g, id: `${g.id}-2`, name: `${g.name}, again` })) : [];
       const plan: Plan = {
         ...from,
         id: `chance-${n}`,
         name: `Chance ${n}, ${from.name}`.slice(0, 80),
         mixes: from.mixes.map((m) => ({ ...m, ...(roll(3) ? {} : { turns: 1 + roll(5) }) })),
-        groups: from.groups.map((g) => ({ ...g, count: 1 + roll(30), variations: [] })),
+        groups: [...groups, ...again],
+        steps: from.steps.map((s) => ({
+          ...s,
+          ...(roll(3) ? {} : { gates: [] }),
+          where: again.length ? s.where.flatMap((id) => [id, `${id}-2`]) : s.where
+        })),
         cups: from.cups.map((cup) => ({
           ...cup,
           recipe: cup.recipe.map((line) => ({

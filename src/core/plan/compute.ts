@@ -130,9 +130,11 @@ function* working(document: Plan, shelf: Shelf, past: Past): Generator<void, Wor
   };
 }
 
-/** Worst first, mixes before layers; otherwise in the order they were found. */
-const ranked = (problems: readonly Found[]): Found[] =>
-  [...problems].sort((a, b) => LEVELS[a.level] - LEVELS[b.level] || rankOf(a) - rankOf(b));
+/** Worst first, mixes before layers; otherwise in the order they were found. What holds in several groups is said once. */
+function ranked(problems: readonly Found[]): Found[] {
+  const once = new Map(problems.map((p) => [[p.code, p.path, p.sentence].join('\n'), p]));
+  return [...once.values()].sort((a, b) => LEVELS[a.level] - LEVELS[b.level] || rankOf(a) - rankOf(b));
+}
 
 /** A mould that cannot be meant stands first; then what spoils a whole mix, before what spoils a layer. */
 const FIRST: readonly Problem['code'][] = [

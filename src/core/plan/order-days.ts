@@ -34,6 +34,8 @@ export interface DaysAhead extends OrdersOnDays {
   /** Pairs of hands that they are planned for. */
   hands: number;
   asked: { planId: string; notBefore?: string; due?: string; good?: number }[];
+  /** Orders that are too large to be placed with the others. */
+  leftOut: { planId: string; name: string }[];
 }
 
 /** An order with what is asked of its days. */

@@ -104,6 +104,19 @@ describe('what is wrong is said with its mend', () => {
     expect(codes(strong)).toEqual(expect.arrayContaining(['colourant-over-limit', 'cup-over-limit']));
   });
 
+  it('once, in however many groups of cavities it holds', () => {
+    const twice = (plan: Plan): Plan => ({
+      ...plan,
+      groups: plan.groups.flatMap((g) => [g, { ...g, id: `${g.id}-2`, name: `${g.name}, again` }]),
+      steps: plan.steps.map((s) => ({ ...s, gates: [], where: s.where.flatMap((id) => [id, `${id}-2`]) }))
+    });
+    for (const plan of demo.plans) {
+      const said = figuresOf(twice(plan), cards).problems.map((p) => [p.code, p.path, p.sentence].join(' '));
+      expect(said, plan.name).toEqual([...new Set(said)]);
+    }
+    expect(codes(twice(tideline)).filter((code) => code === 'no-gate')).toHaveLength(1);
+  });
+
   it('and one tap mends it', () => {
     for (const start of [tideline, lay({ kind: 'volume', ml: 11 }, 2), ungated(tideline, 'lay-foam')]) {
       let plan = start;

@@ -10,6 +10,7 @@ import { foldedRun } from '$lib/run';
 import { addEvents, openStore, readPlans, savePlan, startRun, type Store } from './database';
 import { daysAhead, placedSoFar } from './days';
 import { openOrders } from './orders';
+import { largestPlan, planOf } from '../../../scripts/lib/plan-of';
 import { forgetAll } from './past';
 
 const MINUTE = 60_000;
@@ -85,11 +86,34 @@ describe('many orders', () => {
     expect(new Set(orders.map((o) => o.planId))).toEqual(
       new Set(['tideline-knobs', ...many.map((p) => p.id)])
     );
-    const open = await openOrders(
+    const { open, leftOut } = await openOrders(
       store.db,
       (await readPlans(store.db)).good.map((p) => p.plan)
     );
     expect(open.filter((p) => !p.order)).toHaveLength(40);
+    expect(leftOut).toEqual([]);
     expect(placedSoFar()).toBeUndefined();
+  });
+
+  it('stand on them however many pours one has; what is too much together is named', async () => {
+    const large = { ...planOf(12, 48, 240), id: 'large', name: 'Large', order: { good: 6 } };
+    await savePlan(store, large, { basedOn: 'new', now: 2 });
+    const days = await daysAhead(store.db, BEGUN);
+    expect(days.orders.map((o) => o.planId)).toContain('large');
+    expect(days.leftOut).toEqual([]);
+
+    const largest = ['first', 'second', 'third'].map((id) => ({
+      ...largestPlan(),
+      id,
+      name: id,
+      order: { good: 6 }
+    }));
+    const { order: _, ...unasked } = largest[0]!;
+    const { open, leftOut } = await openOrders(store.db, [unasked, ...largest, large, tideline]);
+    expect(open.map((p) => p.id)).toEqual(['first', 'second', 'tideline-knobs']);
+    expect(leftOut).toEqual([
+      { planId: 'third', name: 'third' },
+      { planId: 'large', name: 'Large' }
+    ]);
   });
 });

@@ -28,11 +28,11 @@ export function placedSoFar(): number | undefined {
 /** Works out the days: every open order, beside what is curing already, in the workshop’s hours. */
 export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
   const [plans, shelf, ways] = await Promise.all([readPlans(db), wholeShelf(db), keptWays(db)]);
-  const remaining = await openOrders(
+  const { open, leftOut } = await openOrders(
     db,
     plans.good.map((p) => p.plan)
   );
-  const ordered = remaining.filter((p) => p.order);
+  const ordered = open.filter((p) => p.order);
   const pasts = await pastsOf(db, ordered, now);
   const origin = new Date(now).setHours(0, 0, 0, 0);
   const asked = ordered.map((plan, i) => ({
@@ -56,7 +56,8 @@ export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
     hours,
     hands: own.hands,
     curing: [...new Map(lying.map(({ orderId, name }) => [orderId, { id: orderId, name }])).values()],
-    asked: ordered.map(askedOf)
+    asked: ordered.map(askedOf),
+    leftOut
   };
 }
 

@@ -1,19 +1,39 @@
 import { poursOf, type Plan } from '$core/plan';
 import { gradesByPlan, type Db } from './database';
 
-/** Plans without an order that are looked at as well, the latest changed first; an order is never left out. */
+/** Plans without an order that are looked at as well, the latest changed first; an order of usual size is never left out. */
 const MOST_OTHERS = 40;
-/** A larger plan is worked out where it is opened. */
-const MOST_POURS = 120;
+/** Pours of a very large plan; without an order it is worked out where it is opened. */
+const LARGE = 120;
+/** So many pours of very large orders are worked out together within a few seconds. */
+const MOST_OF_LARGE = 3000;
+
+/** What is still to be made, and the orders that are too large to be worked out with the others: these are said, not lost. */
+export interface OpenOrders {
+  open: Plan[];
+  leftOut: { planId: string; name: string }[];
+}
 
 /** Plans with what is still wanted of their orders: pieces that came out good are done; an order that is filled is none. */
-export async function openOrders(db: Db, plans: readonly Plan[]): Promise<Plan[]> {
+export async function openOrders(db: Db, plans: readonly Plan[]): Promise<OpenOrders> {
   const grades = await gradesByPlan(db);
+  const found: OpenOrders = { open: [], leftOut: [] };
   let others = 0;
-  return plans.flatMap((plan) => {
-    if (poursOf(plan) > MOST_POURS) return [];
-    if (!plan.order) return ++others <= MOST_OTHERS ? [plan] : [];
+  let large = 0;
+  for (const plan of plans) {
+    const pours = poursOf(plan);
+    if (!plan.order) {
+      if (pours <= LARGE && ++others <= MOST_OTHERS) found.open.push(plan);
+      continue;
+    }
     const left = plan.order.good - (grades.get(plan.id)?.good ?? 0);
-    return left > 0 ? [{ ...plan, order: { ...plan.order, good: left } }] : [];
-  });
+    if (left <= 0) continue;
+    if (pours > LARGE && large + pours > MOST_OF_LARGE) {
+      found.leftOut.push({ planId: plan.id, name: plan.name });
+      continue;
+    }
+    if (pours > LARGE) large += pours;
+    found.open.push({ ...plan, order: { ...plan.order, good: left } });
+  }
+  return found;
 }

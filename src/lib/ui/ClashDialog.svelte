@@ -84,7 +84,7 @@
         <Dialog.Description class="mt-1 text-ink-2"
           >What you see here is still on this device.</Dialog.Description
         >
-        {#each shared.refused as problem (problem.code)}
+        {#each shared.refused as problem, i (i)}
           <p class="mt-2 text-cinnabar" role="alert">{problem.sentence} {problem.mend}</p>
         {/each}
         <div class="mt-5 flex gap-3">

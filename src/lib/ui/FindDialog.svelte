@@ -60,6 +60,13 @@
   );
   const shown = $derived([...hits, ...pages]);
 
+  const placeOf = (hit: Hit, i: number) => `${hit.kind}-${hit.id}-${i}`;
+  /** What Enter opens: the first that was found, until an arrow key chooses another. */
+  let chosen = $state('');
+  $effect(() => {
+    chosen = shown[0] ? placeOf(shown[0], 0) : '';
+  });
+
   // What was asked for last wins, however late an earlier answer comes.
   let asked = 0;
   $effect(() => {
@@ -122,7 +129,7 @@
       class="fixed top-[12vh] left-1/2 z-50 w-[min(680px,94vw)] -translate-x-1/2 rounded-xl border border-rule-strong bg-ground p-3 shadow-xl"
     >
       <Dialog.Title class="sr-only">Find anything</Dialog.Title>
-      <Command.Root shouldFilter={false} label="Find anything">
+      <Command.Root shouldFilter={false} label="Find anything" bind:value={chosen}>
         <Command.Input
           class="field !min-h-[56px] text-[1.15rem]"
           placeholder="A plan, a mould, a pot, a run, a lesson, a page"
@@ -131,9 +138,9 @@
         />
         <Command.List class="mt-2 max-h-[56vh] overflow-y-auto">
           <Command.Viewport>
-            {#each shown as hit, i (hit.kind + hit.id + i)}
+            {#each shown as hit, i (placeOf(hit, i))}
               <Command.Item
-                value="{hit.kind}-{hit.id}-{i}"
+                value={placeOf(hit, i)}
                 onSelect={() => openHit(hit)}
                 class="flex min-h-12 cursor-pointer items-center gap-3 rounded-md px-3 data-[selected]:bg-sunk"
               >

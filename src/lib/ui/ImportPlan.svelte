@@ -48,7 +48,7 @@
   />
   {#if problems.length}
     <div class="absolute right-0 z-20 mt-2 w-80 shadow-lg">
-      {#each problems.slice(0, 4) as problem (problem.path + problem.code)}
+      {#each problems.slice(0, 4) as problem, i (i)}
         <ProblemNote
           problem={{ ...problem, sentence: `${problem.sentence} (${problem.path || 'the file'})` }}
         />

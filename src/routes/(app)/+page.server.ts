@@ -66,7 +66,7 @@ export const load = async ({ request }) => {
         { groups: computed.groups, cups: computed.cups, face: file.plan.showFace }
       ])
   );
-  const remaining = await openOrders(
+  const { open: remaining, leftOut } = await openOrders(
     db,
     plans.good.map((p) => p.plan)
   );
@@ -81,6 +81,7 @@ export const load = async ({ request }) => {
     /** How figures could read here, while nobody has said. */
     proposed: kept ? undefined : proposedWays(request),
     short,
+    leftOut,
     /** What is left and enough for a piece, each with the plan that pours it. */
     offers: offersOf(
       left,

@@ -57,7 +57,7 @@
 <svelte:head><title>Bench · Kirapen</title></svelte:head>
 
 <div class="mx-auto max-w-[1100px] px-7 py-7">
-  {#each problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+  {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
   <BrokenList broken={data.broken} />
   {#if data.empty}
     <h1 class="text-[2.2rem]">An empty bench.</h1>
@@ -153,16 +153,21 @@
                     {plan.good === undefined
                       ? counted(plan.pieces, 'piece')
                       : `${plan.good} good still wanted, ${plan.turns} turn${plan.turns === 1 ? '' : 's'}`}
-                    {#if plan.short.length}<span class="text-ochre">· short of {plan.short.join(', ')}</span
+                    {#if plan.short.length}<span class="text-ochre"
+                        >· short of {plan.short.slice(0, 4).join(', ')}{plan.short.length > 4
+                          ? ` and ${plan.short.length - 4} more`
+                          : ''}</span
                       >{/if}
                   </span>
                 </span>
-                <span class="flex gap-1">
+                <span class="flex max-w-[40%] flex-wrap justify-end gap-1">
                   {#each plan.cups as cup (cup.cupId)}
                     <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />
                   {/each}
                 </span>
-                <span class="w-20 text-right text-[1.1rem] font-semibold">{mass(plan.mixed)}</span>
+                <span class="min-w-20 text-right text-[1.1rem] font-semibold whitespace-nowrap"
+                  >{mass(plan.mixed)}</span
+                >
               </a>
             </li>
           {:else}
@@ -200,6 +205,11 @@
               </span>
             </li>
           {/each}
+          {#if data.leftOut.length}
+            <li class="py-3 text-ochre">
+              Not counted, for its many pours: {data.leftOut.map((o) => o.name).join(', ')}.
+            </li>
+          {/if}
           {#if !data.short.length && !data.low.length}
             <li class="py-3 text-ink-2">
               Enough of everything that is counted, for all open orders together.

@@ -70,7 +70,7 @@
     />
     thick, and from where more no longer shows.
   </p>
-  {#each rows as row (row.name)}
+  {#each rows as row, i (i)}
     <div class="mt-3 flex items-end gap-3">
       <p class="w-44 text-[0.92rem]">
         <strong>{row.name}</strong><br />
@@ -81,7 +81,7 @@
             : `past ${row.read.enoughFrom} % more does not show`}</span
         >
       </p>
-      {#each row.read.steps as s, i (s.percent)}
+      {#each row.read.steps as s, i (i)}
         <div class="w-24 text-center text-[0.82rem]">
           <Swatch
             hex={s.black}

@@ -175,7 +175,7 @@
         />
       </Row>
     </div>
-    {#each sending.problems as problem (problem.code + problem.path)}<ProblemNote {problem} />{/each}
+    {#each sending.problems as problem, i (i)}<ProblemNote {problem} />{/each}
     <button class="button go mt-2 w-full">Keep the card</button>
   </div>
 </form>

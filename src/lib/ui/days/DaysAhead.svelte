@@ -91,7 +91,16 @@
     busy from its pour until it is empty. To see them in a calendar of yours, let it subscribe to
     <code class="text-ink">/api/v1/calendar.ics</code> here.
   </p>
-  {#each problems as problem (problem.code)}<div class="mt-3"><ProblemNote {problem} /></div>{/each}
+  {#if days.leftOut.length}
+    <p class="mt-3 text-ochre" data-testid="left-out">
+      Not placed here:
+      {#each days.leftOut as { planId, name }, i (planId)}{i ? ', ' : ''}<a
+          class="underline"
+          href="/plans/{planId}">{name}</a
+        >{/each}. Together they come to more pours than are placed at once; made into smaller plans, they are.
+    </p>
+  {/if}
+  {#each problems as problem, i (i)}<div class="mt-3"><ProblemNote {problem} /></div>{/each}
 
   {#if !lanes.length}
     <p class="mt-6 text-ink-2">

@@ -34,7 +34,7 @@
   <p class="text-[0.95rem] text-ink-2">
     A figure of your own in a plan always wins. A run that was begun keeps the figures it was begun with.
   </p>
-  {#each problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+  {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
   <div class="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-3">
     {#each KINDS as { kind, title, words } (kind)}
       {@const on = !ways().unlearned.includes(kind)}
@@ -43,7 +43,7 @@
         <p class="text-[0.9rem] text-ink-2">{words}</p>
         <Tick checked={on} onchange={(v) => use(kind, v)}>plans use it</Tick>
         <ul class="ruled mt-1 {on ? '' : 'opacity-50'}">
-          {#each taught[kind] as row (row.name)}
+          {#each taught[kind] as row, i (i)}
             <li class="flex items-baseline gap-3 py-1.5">
               <span class="min-w-0 flex-1">{row.name}</span>
               <strong class="whitespace-nowrap">{row.figure}</strong>

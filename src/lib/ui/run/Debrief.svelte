@@ -67,7 +67,7 @@
     <section>
       <h2 class="text-[1.35rem]">What to change</h2>
       <ul class="ruled mt-1">
-        {#each debrief.advice as a (a.sentence)}
+        {#each debrief.advice as a, i (i)}
           <li class="flex items-center gap-3 py-2.5">
             <span class="flex-1 first-letter:uppercase">{said(a.sentence)}</span>
             {#if a.stepId && a.each && planId}

@@ -177,7 +177,7 @@
     {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={38} />{/if}
   </h1>
   <p class="mt-1 text-[1.2rem] text-ink-2">{said(instruction.hint)}</p>
-  {#each here as lesson (lesson.text)}
+  {#each here as lesson, i (i)}
     <p
       class="mt-2 border-l-4 border-verdigris bg-verdigris-soft px-4 py-2 text-[1.05rem]"
       data-testid="lesson-here"
@@ -426,7 +426,7 @@
       />
     {:else}
       <ul class="mt-6 max-w-[46rem] space-y-3 text-[1.15rem]">
-        {#each computed.cautions as caution (caution)}
+        {#each computed.cautions as caution, i (i)}
           <li class="border-l-4 border-ochre bg-ochre-soft px-4 py-2.5">{caution}</li>
         {/each}
         <li class="px-4 text-ink-2">The data sheet, local rules and licensed practice come first.</li>
@@ -436,7 +436,7 @@
 
   {#if instruction.kind !== 'gate'}{@render worthNow()}{/if}
 
-  {#each instruction.mixId && !cupState?.coloured ? coloursOver(frozen, run, instruction.mixId) : [] as over (over.name)}
+  {#each instruction.mixId && !cupState?.coloured ? coloursOver(frozen, run, instruction.mixId) : [] as over, i (i)}
     <p
       class="mt-4 border-l-4 px-4 py-3 text-[1.05rem] {over.past
         ? 'border-cinnabar bg-cinnabar-soft'

@@ -54,7 +54,7 @@
   >
     <p class="font-semibold">Learned before</p>
     <ul class="mt-0.5 space-y-0.5">
-      {#each lessons as lesson (lesson.text)}<li>{lesson.text}</li>{/each}
+      {#each lessons as lesson, i (i)}<li>{lesson.text}</li>{/each}
     </ul>
   </div>
 {/if}

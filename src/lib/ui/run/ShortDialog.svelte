@@ -101,7 +101,7 @@
         <p class="mt-2 text-ink-2">
           As this cup was really weighed, its own clock: pours for {holdsFor(extra.window)} after its parts meet.
         </p>
-        {#each extra.problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+        {#each extra.problems as problem, i (i)}<ProblemNote {problem} />{/each}
         {#if missing}<p class="mt-2 font-semibold">
             What is left of it is {weighing(
               books.filter((b) => b.cupId === cup?.cupId).reduce((s, b) => s + b.short, 0)

@@ -317,7 +317,7 @@
           </p>{/if}
       {/if}
       <div class="mt-2 space-y-1.5">
-        {#each cavity.problems as problem (problem.code)}
+        {#each cavity.problems as problem, i (i)}
           <ProblemNote {problem} />
           {#if problem.code === 'capacity-disagrees'}
             <button class="button" onclick={fitDrawing}>The water is right: fit the drawing to it</button>

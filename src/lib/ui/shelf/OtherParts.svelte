@@ -114,7 +114,7 @@
 {#if card.kind === 'soap'}
   <h3 class="mt-3 text-[1.05rem]">Oils</h3>
   <ul class="space-y-2">
-    {#each card.oils as oil, i (oil.name)}
+    {#each card.oils as oil, i (i)}
       <li class="grid grid-cols-[1fr_5rem_5rem_2rem] items-center gap-2">
         <span>{oil.name}</span>
         <QuantityField

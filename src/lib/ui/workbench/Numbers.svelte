@@ -132,7 +132,7 @@
     <span class="text-[0.8rem] text-ink-2">{stands.join(', ')}</span>
   </div>
   <div class="mt-0.5 flex flex-wrap gap-x-6">
-    {#each headline as figure (figure.words)}
+    {#each headline as figure, i (i)}
       <div>
         <Figure class="font-display text-[2rem] leading-none font-medium" value={figure.value} />
         <p class="text-[0.82rem] text-ink-2">{unit.symbol} {figure.words}</p>
@@ -262,7 +262,7 @@
       testid="lessons"
     >
       <ul class="mt-1 space-y-1 text-ink">
-        {#each lessons as lesson (lesson.text)}
+        {#each lessons as lesson, i (i)}
           <li class="border-l-[3px] border-verdigris pl-2.5 leading-snug">{lesson.text}</li>
         {/each}
       </ul>
@@ -284,7 +284,7 @@
   {#if computed.cautions.length && turn.reached(3)}
     <Fold class="mt-2" words="More cautions for this material">
       <ul class="mt-1 list-disc pl-5">
-        {#each computed.cautions.slice(1) as caution (caution)}<li>{caution}</li>{/each}
+        {#each computed.cautions.slice(1) as caution, i (i)}<li>{caution}</li>{/each}
       </ul>
       <p class="mt-1">The data sheet, local rules and licensed practice come first.</p>
     </Fold>

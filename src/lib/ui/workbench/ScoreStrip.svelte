@@ -124,7 +124,7 @@
   </div>
   {#if chosen?.problems.length && !folded}
     <div class="my-1 flex flex-wrap gap-1.5 *:flex-1">
-      {#each chosen.problems as problem (problem.code + problem.path)}
+      {#each chosen.problems as problem, i (i)}
         <ProblemNote {problem} division={computed.division} onmend={(edit) => editor.edit(edit)} />
       {/each}
     </div>

@@ -33,5 +33,5 @@
   </p>
   <button class="button go" onclick={keep}>Keep these</button>
   <button class="button" onclick={async () => (await keep()) && goto('/workshop')}>Choose others</button>
-  {#each problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+  {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
 </div>

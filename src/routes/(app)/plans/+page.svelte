@@ -50,7 +50,7 @@
     <ImportPlan />
     <button class="button go" onclick={() => begin()}>New plan</button>
   </header>
-  {#each problems as problem (problem.code)}<div class="mt-3"><ProblemNote {problem} /></div>{/each}
+  {#each problems as problem, i (i)}<div class="mt-3"><ProblemNote {problem} /></div>{/each}
   {#if deleted}
     <p class="sheet mt-4 flex items-center gap-3 px-4 py-2">
       The plan is deleted. <button class="button bare underline" onclick={bringBack}>Bring it back</button>

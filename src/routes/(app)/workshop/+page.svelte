@@ -113,7 +113,7 @@
       {/if}
       {#if restored}<span class="font-semibold text-verdigris" role="status">It is restored.</span>{/if}
     </div>
-    {#each problems as p (p.code)}
+    {#each problems as p, i (i)}
       <p class="mt-3 border-l-4 border-cinnabar bg-cinnabar-soft px-4 py-3" role="alert">
         {p.sentence} <strong>{p.mend}</strong>
       </p>

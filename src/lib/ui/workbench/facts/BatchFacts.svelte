@@ -148,7 +148,7 @@
       </dd>
     </div>
   {/if}
-  {#each computed.craft as fact (fact.label)}<FactRow
+  {#each computed.craft as fact, i (i)}<FactRow
       label={fact.label}
       value={said(fact.value, computed.division)}
     />{/each}

@@ -38,7 +38,7 @@
       </dt>
       <dd class="text-right">
         <Figure class="font-semibold" value={holdsFor(cup.pours)} />
-        {#each cup.paces ?? [] as p (p.why)}
+        {#each cup.paces ?? [] as p, i (i)}
           <span class="block text-[0.8rem] text-ink-2">{p.why}: × {p.factor.toFixed(2)}</span>
         {/each}
       </dd>

@@ -77,7 +77,7 @@
     <a class="button" href="/colours/cards/print">Print a sheet</a>
     <button class="button go" onclick={() => (adding = !adding)} aria-expanded={adding}>New card</button>
   </header>
-  {#each problems as problem (problem.code)}<div class="mt-2"><ProblemNote {problem} /></div>{/each}
+  {#each problems as problem, i (i)}<div class="mt-2"><ProblemNote {problem} /></div>{/each}
   {#if adding}
     <NewCard
       bases={data.bases}

@@ -43,7 +43,7 @@
 <div class="mx-auto max-w-[860px] px-7 py-6">
   <ColourTabs />
   <h1 class="text-[1.9rem]">Weigh a drop</h1>
-  {#each problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+  {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
   <ol class="mt-4 grid gap-4 lg:grid-cols-3">
     <li class="sheet p-5">
       <p class="label">1 · Which bottle</p>

@@ -272,7 +272,7 @@
     </section>
 
     <section aria-label="Answers" data-testid="answers">
-      {#each carried as problem (problem.code)}<ProblemNote {problem} />{/each}
+      {#each carried as problem, i (i)}<ProblemNote {problem} />{/each}
       {#if work.result && order && asked === order && scale}
         {#if !work.result.length}
           <p class="text-ink-2">

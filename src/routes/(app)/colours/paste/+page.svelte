@@ -94,7 +94,7 @@
 <div class="mx-auto max-w-[960px] px-7 py-6">
   <ColourTabs />
   <h1 class="text-[1.9rem]">Make a paste</h1>
-  {#each problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+  {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
   <ol class="mt-4 grid items-start gap-4 lg:grid-cols-3">
     <li class="sheet p-5">
       <p class="label">1 · From what</p>

@@ -241,7 +241,7 @@
     <a class="button" href="/record/{data.run.id}/buyer">For the buyer</a>
     <button class="button {data.open ? '' : 'go'}" onclick={() => repeat()}>Repeat as poured</button>
   </header>
-  {#each problems as problem (problem.code + problem.path)}<div class="mt-2">
+  {#each problems as problem, i (i)}<div class="mt-2">
       <ProblemNote {problem} />
     </div>{/each}
 
@@ -398,7 +398,7 @@
       {#if data.advice.length}
         <h2 class="mt-6 text-[1.35rem]">Against the clock</h2>
         <ul class="ruled mt-1">
-          {#each data.advice as sentence (sentence)}
+          {#each data.advice as sentence, i (i)}
             <li class="py-2 first-letter:uppercase">{said(sentence)}</li>
           {/each}
         </ul>

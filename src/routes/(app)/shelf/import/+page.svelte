@@ -84,7 +84,7 @@
     bind:value={text}
     onchange={() => read()}></textarea>
   <div class="mt-3 space-y-2">
-    {#each problems as problem (problem.path + problem.sentence)}<ProblemNote {problem} />{/each}
+    {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
   </div>
   {#if table}
     <h2 class="mt-5 text-[1.35rem]">Its columns</h2>

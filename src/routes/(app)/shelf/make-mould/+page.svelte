@@ -77,7 +77,7 @@
 <div class="mx-auto max-w-[1100px] px-7 py-6">
   <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/shelf">Shelf</a> · a mould from a master</p>
   <h1 class="text-[1.9rem]">Make a mould</h1>
-  {#each problems as problem (problem.code)}<ProblemNote {problem} />{/each}
+  {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
   <div class="mt-4 grid items-start gap-6 lg:grid-cols-3">
     <section class="sheet p-5" aria-label="Container and master">
       <h2 class="text-[1.2rem]">Container</h2>
@@ -190,7 +190,7 @@
         </p>
       {/if}
       <div class="mt-2 space-y-1.5">
-        {#each keyProblems(job) as problem (problem.code)}<ProblemNote {problem} />{/each}
+        {#each keyProblems(job) as problem, i (i)}<ProblemNote {problem} />{/each}
       </div>
       <Row label="Rubber">
         <Choice
@@ -244,7 +244,7 @@
       {/if}
       {#if rubber}
         <ul class="mt-4 space-y-1.5 text-[0.92rem]">
-          {#each cautionsOf(rubber) as caution (caution)}
+          {#each cautionsOf(rubber) as caution, i (i)}
             <li class="border-l-[3px] border-ochre bg-ochre-soft px-3 py-1.5">{caution}</li>
           {/each}
         </ul>

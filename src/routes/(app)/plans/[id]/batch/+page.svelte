@@ -151,7 +151,7 @@
   {/if}
   <p class="mt-1 text-[0.82rem] text-ink-2">
     Percent {basis}.
-    {#each computed.craft as fact (fact.label)}
+    {#each computed.craft as fact, i (i)}
       {fact.label}: {said(fact.value, computed.division)}.{/each}
     {#each computed.surplus.spares as s (s.id)}
       Spare {s.name}: {volume(s.ml)} of {volume(s.of)}.{/each}

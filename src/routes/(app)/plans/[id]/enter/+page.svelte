@@ -202,7 +202,7 @@
     </tbody>
   </table>
   <div class="mt-4 space-y-2">
-    {#each problems as problem (problem.sentence)}<ProblemNote {problem} />{/each}
+    {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
   </div>
   <button class="button go mt-4 min-h-[56px]" onclick={keep} disabled={keeping} data-sheet
     >{keeping ? 'Keeping…' : 'Keep this run'}</button

@@ -75,6 +75,6 @@
   <div class="mt-6 border-b border-rule"></div>
   <div class="mt-6 border-b border-rule"></div>
   <ul class="mt-4 text-[0.85rem] text-ink-2">
-    {#each computed.cautions as caution (caution)}<li>{caution}</li>{/each}
+    {#each computed.cautions as caution, i (i)}<li>{caution}</li>{/each}
   </ul>
 </article>

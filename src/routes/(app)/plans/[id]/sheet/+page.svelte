@@ -151,7 +151,7 @@
       </ol>
       <h2 class="mt-4 text-[1.1rem]">Care</h2>
       <ul class="list-disc pl-5 text-[0.85rem]">
-        {#each computed.cautions as caution (caution)}<li>{caution}</li>{/each}
+        {#each computed.cautions as caution, i (i)}<li>{caution}</li>{/each}
         <li>The data sheet, local rules and licensed practice come first.</li>
       </ul>
     </div>

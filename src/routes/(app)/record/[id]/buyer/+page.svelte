@@ -19,7 +19,7 @@
     <section class="mt-6 break-inside-avoid">
       <h2 class="text-[1.35rem]">{title}</h2>
       <ul class="mt-1 list-disc space-y-1 pl-5 text-[1.08rem]">
-        {#each lines as line (line)}<li>{said(line)}</li>{/each}
+        {#each lines as line, i (i)}<li>{said(line)}</li>{/each}
       </ul>
     </section>
   {/if}

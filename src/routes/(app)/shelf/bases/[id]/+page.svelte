@@ -126,7 +126,7 @@
     <section class="sheet p-5">
       <h2 class="text-[1.2rem]">Cautions</h2>
       <ul class="mt-1 space-y-1.5 text-[0.92rem]">
-        {#each cautionsOf(card) as caution (caution)}<li
+        {#each cautionsOf(card) as caution, i (i)}<li
             class="border-l-[3px] border-ochre bg-ochre-soft px-3 py-1.5"
           >
             {caution}
