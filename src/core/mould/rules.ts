@@ -41,7 +41,9 @@ export function mouldProblems(
       `${kind.name} leans ${kind.draft}° in a ${mould.material} mould: the piece grips, and its ${
         kind.draft < 0 ? 'wider face is the mould face' : 'walls drag'
       }.`,
-      stiff ? 'Give it 1° or more, or a mould that opens.' : 'Split the mould, or show the open face.'
+      stiff
+        ? 'Give it 1° or more, or a mould that opens.'
+        : 'Use a mould that opens, or one whose walls lean out.'
     );
   if (stiff && (mould.needs ?? 'nothing') === 'nothing')
     say(

@@ -186,11 +186,10 @@ const LITTLE_LYE = 10;
 
 function plastisolFacts(of: OfBase<Extract<Base, { kind: 'melt and pour' | 'plastisol' }>>): Craft {
   const { base, mixes } = of;
-  const shots = of.filled.map((f) => shotFacts(base, f));
   const limit = base.reheatLimit ?? REHEAT_LIMIT;
   const reheats = Math.max(0, ...mixes.map((m) => m.mix.reheats ?? 0));
-  const facts = shots.flatMap((s) => s.facts);
-  const problems = shots.flatMap((s) => s.problems);
+  const facts = of.filled.flatMap((f) => shotFacts(base, f));
+  const problems: Found[] = [];
   facts.push({
     label: 'heated',
     value: `${reheats} of ${limit} times · ${base.heatTo} °C, never past ${base.neverPast} °C`
@@ -207,11 +206,13 @@ function plastisolFacts(of: OfBase<Extract<Base, { kind: 'melt and pour' | 'plas
 }
 
 /** What an injector makes of one group: shots, refills, and the first one into cold metal. */
-function shotFacts(base: Extract<Base, { kind: 'melt and pour' | 'plastisol' }>, f: FilledStrand): Craft {
+function shotFacts(
+  base: Extract<Base, { kind: 'melt and pour' | 'plastisol' }>,
+  f: FilledStrand
+): CraftFact[] {
   const { injector } = base;
-  if (!injector || !f.layers.length) return { facts: [], problems: [] };
+  if (!injector || !f.layers.length) return [];
   const facts: CraftFact[] = [];
-  const problems: Found[] = [];
   const shots = shotsFor(injector, Math.max(...f.layers.map((l) => l.each)), f.strand.count);
   const whole = Number.isFinite(shots.fillings);
   facts.push({
@@ -220,15 +221,7 @@ function shotFacts(base: Extract<Base, { kind: 'melt and pour' | 'plastisol' }>,
       ? `${shots.each.toFixed(1)} ml each · ${shots.perFilling} a filling · ${shots.fillings - 1} refills`
       : `${shots.each.toFixed(1)} ml each`
   });
-  if (!whole)
-    problems.push({
-      code: 'injector-too-small',
-      level: 'stop',
-      path: `plan/groups/${f.strand.group.id}`,
-      sentence: `One shot of ${shots.each.toFixed(1)} ml is more than the injector gives (${(injector.ml - injector.dead).toFixed(0)} ml).`,
-      mend: 'Use a larger injector, or pour by hand.'
-    });
   if (f.strand.mould.material === 'aluminium')
     facts.push({ label: 'first shot', value: 'a cold metal mould takes it badly: remelt and shoot again' });
-  return { facts, problems };
+  return facts;
 }

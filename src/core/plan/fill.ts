@@ -1,3 +1,4 @@
+import { otherMoulds } from './other-mould';
 import { cavityOf, mouldProblems, withEmbeds, type Cavity } from '../mould';
 import { emptyStand, filledMl, type Layer, type Stand } from '../pour';
 import type { Found } from '../problem';
@@ -41,7 +42,7 @@ export function fill(plan: ResolvedPlan): { filled: FilledStrand[]; problems: Fo
     problems.push(...made.problems);
     return made.filled;
   });
-  return { filled, problems: once(problems) };
+  return { filled, problems };
 }
 
 function fillStrand(plan: ResolvedPlan, strand: Strand): { filled: FilledStrand; problems: Found[] } {
@@ -63,7 +64,8 @@ function fillStrand(plan: ResolvedPlan, strand: Strand): { filled: FilledStrand;
     problems.push(...done.problems);
     stand = done.stand;
   }
-  problems.push(...mouldProblems(mould, kind, usedFor(plan, pours), `plan/groups/${group.id}/mouldId`));
+  const ofMould = mouldProblems(mould, kind, usedFor(plan, pours), `plan/groups/${group.id}/mouldId`);
+  problems.push(...ofMould.map((p) => (p.level === 'note' ? p : { ...p, tries: otherMoulds(plan, group) })));
   return { filled: { strand, cavity, layers, pours, filledMl: filledMl(stand) }, problems };
 }
 
@@ -99,15 +101,4 @@ function usedFor({ plan, mixes, cupOf }: ResolvedPlan, pours: readonly Pour[]) {
     clear: bases.some((b) => b.kind === 'resin' || b.kind === 'melt and pour'),
     ...(hot.length ? { pourCelsius: Math.max(...hot) } : {})
   };
-}
-
-/** The same thing said of several strands of one group is said once. */
-function once(problems: readonly Found[]): Found[] {
-  const said = new Set<string>();
-  return problems.filter((p) => {
-    const key = `${p.code}|${p.path}|${p.sentence}`;
-    if (said.has(key)) return false;
-    said.add(key);
-    return true;
-  });
 }

@@ -9,6 +9,7 @@ import type { ComputedGroup } from './piece';
 import type { ResolvedPlan } from './resolve';
 import {
   cupProblems,
+  injectorProblems,
   layerProblems,
   mixProblems,
   needProblems,
@@ -44,6 +45,7 @@ export function judge({ plan, filled, worked, cups, groups, pairs, needs, score 
     ...(plan.scales.length ? contrastProblems(pairs, plan) : []),
     ...dominanceProblems(plan, cups, groups),
     ...needProblems(needs),
+    ...injectorProblems(plan, filled),
     ...residueProblems(plan, filled, colours)
   ];
 }

@@ -59,6 +59,7 @@ export interface ResolvedPlan {
   colourants: ReadonlyMap<string, Colourant>;
   moulds: ReadonlyMap<string, Mould>;
   allVessels: ReadonlyMap<string, Vessel>;
+  allBases: ReadonlyMap<string, Base>;
   mixes: ReadonlyMap<string, ResolvedMix>;
   cups: ResolvedCup[];
   cupOf: ReadonlyMap<string, ResolvedCup>;
@@ -77,7 +78,8 @@ export function resolve(plan: Plan, shelf: Shelf, past: Past = {}): ResolvedPlan
   const allVessels = byId(shelf.vessels.filter(holds));
   const allScales = byId(shelf.scales);
   const moulds = byId(shelf.moulds);
-  const mixes = mixesOf(plan, byId(shelf.bases), problems);
+  const allBases = byId(shelf.bases);
+  const mixes = mixesOf(plan, allBases, problems);
   const scales = plan.bench.scaleIds.flatMap((id) => allScales.get(id) ?? []).filter(holds);
   const main = allScales.get(plan.bench.scaleIds[0] ?? '');
   if (!main || !holds(main)) {
@@ -100,6 +102,7 @@ export function resolve(plan: Plan, shelf: Shelf, past: Past = {}): ResolvedPlan
     colourants,
     moulds,
     allVessels,
+    allBases,
     mixes,
     cups,
     cupOf,

@@ -62,10 +62,7 @@
 
   const placeOf = (hit: Hit, i: number) => `${hit.kind}-${hit.id}-${i}`;
   /** What Enter opens: the first that was found, until an arrow key chooses another. */
-  let chosen = $state('');
-  $effect(() => {
-    chosen = shown[0] ? placeOf(shown[0], 0) : '';
-  });
+  let chosen = $derived(shown[0] ? placeOf(shown[0], 0) : '');
 
   // What was asked for last wins, however late an earlier answer comes.
   let asked = 0;

@@ -6,6 +6,7 @@ import type { Found, Mend } from '../../problem';
 import type { Cup } from '../document';
 import { splitAll } from '../mixing';
 import type { ResolvedPlan } from '../resolve';
+import { reserveAfterColour } from './reserve-after-colour';
 import { gramsIn, type CommonMix, type CupMix, type WorkedCup, type WorkedCups } from '../worked';
 
 /** A cup of a plan as its rules see it. */
@@ -79,15 +80,7 @@ function bodyProblems({ cup, path, formula }: OfCup, out: WeighedCup): Found[] {
       sentence: `${cup.name} is ${(volume * 100).toFixed(0)} % chips by volume; past ${MOST_CHIPS * 100} % the body cannot fill between them.`,
       mend: 'Use fewer chips, or smaller ones among the large.'
     });
-  if (cup.reserve && formula.colourBefore)
-    problems.push({
-      code: 'reserve-after-colour',
-      level: 'warn',
-      path: `${path}/reserve`,
-      sentence: `${cup.name}: colour goes into the dry powder here, so what is taken out later is coloured.`,
-      mend: 'Mix the uncoloured part as a cup of its own.'
-    });
-  return problems;
+  return [...problems, ...reserveAfterColour(cup, formula)];
 }
 
 /** Loose chips of mixed sizes pack to about six tenths by volume. */

@@ -3,4 +3,6 @@ export { layerProblems } from './layers';
 export { mixProblems } from './mix';
 export { pourProblems } from './pour';
 export { recipeProblems } from './recipe';
-export { needProblems, residueProblems } from './shelf';
+export { needProblems } from './shelf';
+export { injectorProblems } from './injector-too-small';
+export { residueProblems } from './mould-residue';

@@ -1,8 +1,5 @@
 import type { Problem } from '../../problem';
 import type { Need } from '../../shelf/stock';
-import { lightness } from '../order';
-import type { FilledStrand } from '../fill';
-import type { ResolvedPlan } from '../resolve';
 
 /** What the shelf is short of, or what has passed its date. */
 export const needProblems = (needs: readonly Need[]): Problem[] =>
@@ -30,27 +27,3 @@ const pastUseBy = (n: Need): Problem => ({
   sentence: `${n.name} would come from a lot past its use-by.`,
   mend: 'Try a small mix of it first, or open a new one.'
 });
-
-/** A mould last used with a dark dye before a paler piece. */
-export function residueProblems(
-  { past }: ResolvedPlan,
-  filled: readonly FilledStrand[],
-  colours: ReadonlyMap<string, string>
-): Problem[] {
-  return filled.flatMap(({ strand, layers }): Problem[] => {
-    const last = past.lastColours?.get(strand.group.mouldId);
-    const next = layers[0] && colours.get(layers[0].cupId);
-    if (!last || !next || lightness(next) - lightness(last.colour) < 0.25) return [];
-    return [
-      {
-        code: 'mould-residue',
-        level: last.dye ? 'warn' : 'note',
-        path: `plan/groups/${strand.group.id}/mouldId`,
-        sentence: `${strand.name}: the mould last held ${last.name}, which is darker${last.dye ? ' and a dye' : ''}; a trace of it may show in this paler piece.`,
-        mend: last.dye
-          ? 'Cast one clear piece first, or keep a mould for dyes.'
-          : 'Wash and wipe the mould with a white cloth first.'
-      }
-    ];
-  });
-}

@@ -1,0 +1,38 @@
+import { shotsFor, type Base } from '../../material';
+import type { Found, Mend } from '../../problem';
+import type { FilledStrand } from '../fill';
+import type { ResolvedPlan } from '../resolve';
+
+/** A piece that takes more than the injector gives at once. */
+export function injectorProblems(plan: ResolvedPlan, filled: readonly FilledStrand[]): Found[] {
+  return filled.flatMap(({ strand, layers }): Found[] => {
+    const base = plan.cupOf.get(layers[0]?.cupId ?? '')?.mix?.base;
+    if (!base || !('injector' in base) || !base.injector) return [];
+    const { ml, dead } = base.injector;
+    const shots = shotsFor(base.injector, Math.max(...layers.map((l) => l.each)), strand.count);
+    if (Number.isFinite(shots.fillings)) return [];
+    return [
+      {
+        code: 'injector-too-small',
+        level: 'stop',
+        path: `plan/groups/${strand.group.id}`,
+        sentence: `One shot of ${shots.each.toFixed(1)} ml is more than the injector gives (${(ml - dead).toFixed(0)} ml).`,
+        mend: 'Use a larger injector, or pour by hand.',
+        tries: otherBases(plan, base)
+      }
+    ];
+  });
+}
+
+/** The same material from a base that is poured by hand, or shot with more. */
+function otherBases({ plan, allBases }: ResolvedPlan, base: Base): Mend[] {
+  return [...allBases.values()]
+    .filter((b) => b.kind === base.kind && b.id !== base.id)
+    .map((b) => ({
+      words: `Pour it from ${b.name}${'injector' in b && b.injector ? '' : ', by hand'}`,
+      edit: {
+        path: ['mixes'],
+        value: plan.mixes.map((m) => (m.baseId === base.id ? { ...m, baseId: b.id } : m))
+      }
+    }));
+}

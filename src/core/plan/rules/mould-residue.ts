@@ -1,0 +1,33 @@
+import type { Found } from '../../problem';
+import type { FilledStrand } from '../fill';
+import { lightness } from '../order';
+import { otherMoulds } from '../other-mould';
+import type { ResolvedPlan } from '../resolve';
+
+/** So much paler than what a mould last held, lightness 0..1: then a trace of it shows. */
+const PALER = 0.25;
+
+/** A mould last used with a dark dye before a paler piece. */
+export function residueProblems(
+  plan: ResolvedPlan,
+  filled: readonly FilledStrand[],
+  colours: ReadonlyMap<string, string>
+): Found[] {
+  return filled.flatMap(({ strand, layers }): Found[] => {
+    const last = plan.past.lastColours?.get(strand.group.mouldId);
+    const next = layers[0] && colours.get(layers[0].cupId);
+    if (!last || !next || lightness(next) - lightness(last.colour) < PALER) return [];
+    return [
+      {
+        code: 'mould-residue',
+        level: last.dye ? 'warn' : 'note',
+        path: `plan/groups/${strand.group.id}/mouldId`,
+        sentence: `${strand.name}: the mould last held ${last.name}, which is darker${last.dye ? ' and a dye' : ''}; a trace of it may show in this paler piece.`,
+        mend: last.dye
+          ? 'Cast one clear piece first, or keep a mould for dyes.'
+          : 'Wash and wipe the mould with a white cloth first.',
+        tries: otherMoulds(plan, strand.group)
+      }
+    ];
+  });
+}
