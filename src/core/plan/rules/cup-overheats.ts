@@ -1,0 +1,51 @@
+import type { Found, Mend } from '../../problem';
+import type { FilledStrand } from '../fill';
+import { safeGrams, tooHot } from '../heat';
+import { inEqualLayers } from '../layering';
+import { eachByItself } from '../mixing';
+import type { ResolvedPlan } from '../resolve';
+import { roomIn } from '../room';
+import { moreTurns, whole, type Batch } from './batches';
+
+/** More mixed resin in one vessel than stays cool. */
+export function overheats(plan: ResolvedPlan, b: Batch, filled: readonly FilledStrand[]): Found[] {
+  const room = roomIn(plan.plan.bench);
+  const { mixed } = b.largest.balance;
+  // A cup that stays cool needs no search for what would.
+  if (!tooHot(b.mix, mixed, room)) return [];
+  const safe = safeGrams(b.mix, room);
+  const peak = b.mix.behaviour.cupPeak(mixed, room);
+  return [
+    {
+      code: 'cup-overheats',
+      level: 'warn',
+      path: b.path,
+      sentence: `${b.name}: ${whole(mixed)} g of ${b.mix.base.name} in one cup heats itself to about ${whole(peak)} °C; up to ${whole(safe)} g is safe.`,
+      mend: 'Mix less at once: in several mixes, or in layers with a gate between.',
+      tries: [
+        ...moreTurns(b, Math.ceil((mixed * b.turns) / safe)),
+        ...moreLayers(plan, b, filled, mixed / safe)
+      ]
+    }
+  ];
+}
+
+/** Its deepest layer poured in several, each mixed for itself; a split mix made cup by cup first. */
+function moreLayers(plan: ResolvedPlan, b: Batch, filled: readonly FilledStrand[], over: number): Mend[] {
+  const cupIds = new Set(b.cups.map((c) => c.id));
+  const laid = filled.flatMap((strand) =>
+    strand.layers.filter((l) => cupIds.has(l.cupId)).map((layer) => ({ strand, layer }))
+  );
+  if (!laid.length) return [];
+  const { strand, layer } = laid.reduce((x, y) => (y.layer.each > x.layer.each ? y : x));
+  const step = plan.steps.find((s) => s.step.id === layer.stepId);
+  if (!step) return [];
+  const from = b.mix.mix.feeds === 'split' ? eachByItself(plan.plan, b.mix.base.id) : plan.plan;
+  const counts = [0, 1, 2].map((more) => Math.ceil(over) + more);
+  return counts.flatMap((n): Mend[] => {
+    const value = n > 1 && inEqualLayers(from, { step, layer, strand, mix: b.mix }, n);
+    if (!value) return [];
+    const words = `Pour it in ${n} layers, each mixed for itself, a gate between`;
+    return [{ words, edit: { path: [], value } }];
+  });
+}

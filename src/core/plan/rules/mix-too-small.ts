@@ -1,0 +1,38 @@
+import type { Found, Mend } from '../../problem';
+import type { ResolvedPlan } from '../resolve';
+import type { WorkedCups } from '../worked';
+import type { Batch } from './batches';
+
+/** A joining of reactive parts that is too little to measure and stir; a portion's parts were joined in its pot. */
+export function tooSmall(plan: ResolvedPlan, b: Batch, worked: WorkedCups): Found[] {
+  const { mixed } = b.smallest.balance;
+  const { base } = b.mix;
+  if (b.portion || mixed >= base.leastMix - plan.scales[0]!.division / 2) return [];
+  return [
+    {
+      code: 'mix-too-small',
+      level: 'warn',
+      path: b.path,
+      sentence: `${b.name} is a mix of ${Number(mixed.toFixed(1))} g; under ${base.leastMix} g the ratio and the stirring suffer.`,
+      mend: 'Cast more at once.',
+      tries: atLeast(b, worked)
+    }
+  ];
+}
+
+/** Enough asked of it, and what is left kept: of a pot, in the cup that takes the most of it. */
+function atLeast(b: Batch, { cups }: WorkedCups): Mend[] {
+  const { leastMix } = b.mix.base;
+  const words = `Mix ${leastMix} g and keep what is left`;
+  const own = cups.filter((w) => b.cups.includes(w.cup));
+  const sizeOf = (w: (typeof own)[number]) => w.mixes.reduce((s, m) => s + m.balance.mixed, 0);
+  const cup = own.reduce((x, y) => (sizeOf(y) > sizeOf(x) ? y : x), own[0]!);
+  const short = (leastMix - b.smallest.balance.mixed) * b.turns;
+  // Whole grams, and a little more where rounding falls short of them again.
+  return [leastMix * b.turns, Math.ceil(sizeOf(cup) + short), Math.ceil((sizeOf(cup) + short) * 1.02)].map(
+    (grams) => ({
+      words,
+      edit: { path: ['cups', cup.cup.id, 'atLeast'], value: grams }
+    })
+  );
+}
