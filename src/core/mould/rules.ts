@@ -1,9 +1,6 @@
 import type { Problem } from '../problem';
+import { draftProblems, isStiff } from './draft';
 import type { CavityKind, Mould } from './mould';
-
-/** Least lean at which a piece leaves a stiff mould without dragging, degrees. Typical of casting practice. */
-const LEAST_DRAFT = 1;
-const STIFF = ['aluminium', 'HDPE', 'lined timber'];
 
 /**
  * What a mould's finish, draft, heat limit and preparation mean for a pour: a matte mould hazes a show face, a
@@ -33,19 +30,8 @@ export function mouldProblems(
       `${mould.name} is matte: its mould face comes out hazy.`,
       'Seal or polish it after, or cast in a gloss mould.'
     );
-  const stiff = STIFF.includes(mould.material);
-  if (kind.draft !== undefined && kind.draft < (stiff ? LEAST_DRAFT : -20))
-    say(
-      'draft-grips',
-      'warn',
-      `${kind.name} leans ${kind.draft}° in a ${mould.material} mould: the piece grips, and its ${
-        kind.draft < 0 ? 'wider face is the mould face' : 'walls drag'
-      }.`,
-      stiff
-        ? 'Give it 1° or more, or a mould that opens.'
-        : 'Use a mould that opens, or one whose walls lean out.'
-    );
-  if (stiff && (mould.needs ?? 'nothing') === 'nothing')
+  problems.push(...draftProblems(mould, kind, wanted.showFace, path));
+  if (isStiff(mould) && (mould.needs ?? 'nothing') === 'nothing')
     say(
       'needs-release',
       'note',

@@ -1,7 +1,7 @@
 import { otherMoulds } from './other-mould';
 import { cavityOf, mouldProblems, withEmbeds, type Cavity } from '../mould';
 import { emptyStand, filledMl, type Layer, type Stand } from '../pour';
-import type { Found } from '../problem';
+import type { Found, Mend } from '../problem';
 import type { ResolvedAct, ResolvedPlan } from './resolve';
 import type { Strand } from './strands';
 
@@ -65,9 +65,19 @@ function fillStrand(plan: ResolvedPlan, strand: Strand): { filled: FilledStrand;
     stand = done.stand;
   }
   const ofMould = mouldProblems(mould, kind, usedFor(plan, pours), `plan/groups/${group.id}/mouldId`);
-  problems.push(...ofMould.map((p) => (p.level === 'note' ? p : { ...p, tries: otherMoulds(plan, group) })));
+  problems.push(
+    ...ofMould.map((p) =>
+      p.level === 'note' ? p : { ...p, tries: [...otherFace(plan, p), ...otherMoulds(plan, group)] }
+    )
+  );
   return { filled: { strand, cavity, layers, pours, filledMl: filledMl(stand) }, problems };
 }
+
+/** What leaves its mould badly by the face that is to be seen may leave it well by the other. */
+const otherFace = ({ plan }: ResolvedPlan, { code }: Found): Mend[] =>
+  code === 'draft-grips' && plan.showFace === 'mould face'
+    ? [{ words: 'Show the open face', edit: { path: ['showFace'], value: 'open face' } }]
+    : [];
 
 /** One act in one cavity: what it draws, and what lies there afterwards. */
 function doAct(here: ResolvedAct, stand: Stand, own: string, strand: Strand) {

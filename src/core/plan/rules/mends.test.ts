@@ -84,6 +84,18 @@ describe('a mould whose walls hold the piece', () => {
     expect(like).toBe('dome-knobs');
     expect(mended(tideline, 'draft-grips', { shelf: leaning(-30) }).groups[0]!.mouldId).toBe('knobs-2');
     expect(says(tideline, 'draft-grips', { shelf: leaning(-5) })).toBe(false);
+    expect(says(tideline, 'draft-grips', { shelf: leaning(0) })).toBe(false);
+  });
+
+  it('leaning in a little, shows the narrower face', () => {
+    expect(tideline.showFace).toBe('mould face');
+    for (const draft of [-5.1, -20]) {
+      const after = mended(tideline, 'draft-grips', { shelf: leaning(draft) });
+      expect([after.showFace, after.groups]).toEqual(['open face', tideline.groups]);
+    }
+    const other: Plan = { ...tideline, showFace: 'open face' };
+    expect(says(other, 'draft-grips', { shelf: leaning(-20) })).toBe(false);
+    expect(says(other, 'draft-grips', { shelf: leaning(-20.1) })).toBe(true);
   });
 });
 
