@@ -22,7 +22,7 @@ export function draftProblems(
   path: string
 ): Problem[] {
   if (draft === undefined) return [];
-  const leans = `${name} leans ${draft}° in a ${mould.material} mould`;
+  const leans = `${name} leans ${draft < 0 ? '−' : ''}${Math.abs(draft)}° in a ${mould.material} mould`;
   const said = (why: string, mend: string): Problem[] => [
     { code: 'draft-grips', level: 'warn', path, sentence: `${leans}: ${why}.`, mend }
   ];

@@ -159,7 +159,7 @@
 
   {#if group && turn.reached(1)}
     <div class="mt-2 flex flex-1 items-center justify-center gap-5">
-      <div class="w-[380px] max-w-[calc(100%-130px)]">
+      <div class="w-[380px] max-w-[calc(100%-138px)]">
         <PiecePicture
           {plan}
           shelf={editor.shelf}
@@ -177,7 +177,7 @@
           ontold={(t) => (told = t)}
         />
       </div>
-      <div class="w-[108px] text-[0.85rem]">
+      <div class="w-[118px] text-[0.85rem]">
         <p class="text-ink-2">poured → shows</p>
         {#each shows as row (row.cup.cupId)}
           <div class="mt-1.5">
@@ -194,7 +194,7 @@
                 ></div>
               </div>
             </div>
-            <p class="pl-[18px] text-ink-2">
+            <p class="pl-[18px] whitespace-nowrap text-ink-2">
               {percent(row.poured)} → <span class="text-ink">{percent(row.shows)}</span>
             </p>
             {#if mayCover(row.cup.cupId)}
