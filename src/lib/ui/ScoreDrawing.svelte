@@ -72,7 +72,26 @@
   });
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
 
-  const STEPS = [1 / 6, 1 / 2, 1, 2, 5, 10, 15, 30, 60, 120, 360, 720, DAY, 2 * DAY, 7 * DAY, 14 * DAY];
+  const STEPS = [
+    1 / 6,
+    1 / 2,
+    1,
+    2,
+    5,
+    10,
+    15,
+    30,
+    60,
+    120,
+    360,
+    720,
+    DAY,
+    2 * DAY,
+    7 * DAY,
+    14 * DAY,
+    28 * DAY,
+    91 * DAY
+  ];
   // A tick every so many minutes inside each unfolded stretch, never closer than 46 px.
   const ticks = $derived([
     ...new Set(
@@ -80,7 +99,7 @@
         .filter((s) => !s.folded)
         .flatMap((s) => {
           const px = x(s.to) - x(s.from);
-          const step = STEPS.find((m) => (m / (s.to - s.from)) * px >= (s.to > DAY ? 74 : 46)) ?? 28 * DAY;
+          const step = STEPS.find((m) => (m / (s.to - s.from)) * px >= (s.to > DAY ? 74 : 46)) ?? 182 * DAY;
           const first = Math.ceil(s.from / step) * step;
           const count = Math.max(0, Math.floor((s.to - first) / step) + 1);
           return Array.from({ length: count }, (_, i) => Math.round((first + i * step) * 60) / 60);

@@ -130,7 +130,8 @@
     </div>
   {/if}
   {#if !folded && turn.reached(1)}
-    <div class="overflow-x-auto" bind:this={frame} onscroll={follow}>
+    <!-- A score of very many lanes leaves half of the page to the pour. -->
+    <div class="overflow-x-auto xl:max-h-[50vh] xl:overflow-y-auto" bind:this={frame} onscroll={follow}>
       <div class="min-w-[900px]" style="width:{closer * 100}%">
         <ScoreDrawing
           computed={score.value}
