@@ -6,13 +6,21 @@ const STIFF = ['aluminium', 'HDPE', 'lined timber'];
 const LEAST_STIFF = 1;
 /**
  * How far walls may lean in while a soft mould still gives way, degrees; and how far where the mould face is to be seen,
- * which is then the wider one and is drawn through the narrower rim. Starting figures of the trade.
+ * which is then the wider one and is drawn through the narrower rim. Starting figures of our own, without a published source.
  */
 const LEAST_SOFT = -20;
 const LEAST_SHOWN = -5;
 
 /** Whether a mould gives way to a piece. */
 export const isStiff = ({ material }: Pick<Mould, 'material'>): boolean => STIFF.includes(material);
+
+/** Which face of a piece may be the one that shows, by how its walls lean; degrees, below zero they lean in. */
+export function mayShow(draft: number | undefined): string {
+  if (draft === undefined) return 'Unknown: either face may show.';
+  if (draft >= 0) return 'The open face is the wider one; either may show.';
+  const lets = 'The mould face is the wider one; only a soft mould lets go';
+  return draft < LEAST_SHOWN ? `${lets}, and the open face is the one to show.` : `${lets}.`;
+}
 
 /** Walls that lean in, or too little, for what the mould is made of and for the face that is to be seen. */
 export function draftProblems(

@@ -6,6 +6,7 @@ import {
   displaced,
   inhibitionCautions,
   keyProblems,
+  mayShow,
   mouldProblems,
   nearItsEnd,
   parsePairs,
@@ -129,6 +130,22 @@ describe('finish, draft and heat', () => {
     [{ pourHole: 9 }, {}, 'pour-hole-narrow']
   ])('%j %j says %s', (over, wanted, code) => {
     expect(codes(over, wanted)).toContain(code);
+  });
+
+  it('says which face may show as the rule judges it', () => {
+    const soft = { material: 'silicone' as const, finish: 'gloss' as const };
+    const grips = (draft: number) =>
+      mouldProblems(
+        { ...mould, ...soft },
+        { ...mould.cavities[0]!, draft },
+        { showFace: 'mould face', clear: false },
+        'p'
+      ).some((p) => p.code === 'draft-grips');
+    for (const draft of [-12, -5.1, -5, -1, 0, 3]) {
+      expect(mayShow(draft).includes('the open face is the one to show'), `${draft}`).toBe(grips(draft));
+      expect(mayShow(draft).startsWith('The mould face is the wider'), `${draft}`).toBe(draft < 0);
+    }
+    expect(mayShow(undefined)).toContain('either face');
   });
 
   it('has nothing to say of a soft gloss mould', () => {

@@ -11,3 +11,4 @@ export { inhibitionCautions, keyProblems, rubberFor, type MouldJob, type RubberN
 export { tracedOutline } from './trace';
 export { parsePairs } from './pairs';
 export { fitted, widened } from './fit';
+export { mayShow } from './draft';

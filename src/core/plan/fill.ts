@@ -1,7 +1,7 @@
-import { otherMoulds } from './other-mould';
 import { cavityOf, mouldProblems, withEmbeds, type Cavity } from '../mould';
 import { emptyStand, filledMl, type Layer, type Stand } from '../pour';
 import type { Found, Mend } from '../problem';
+import { otherMoulds } from './other-mould';
 import type { ResolvedAct, ResolvedPlan } from './resolve';
 import type { Strand } from './strands';
 

@@ -2,7 +2,7 @@
 <script lang="ts">
   import Tick from '../Tick.svelte';
   import Choice from '../Choice.svelte';
-  import { cavityOf, type CavityKind, type Mould } from '$core/mould';
+  import { cavityOf, mayShow, type CavityKind, type Mould } from '$core/mould';
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from './NumberField.svelte';
@@ -111,11 +111,7 @@
       />
     </Row>
     <p class="text-[0.85rem] text-ink-2">
-      {kind.draft === undefined
-        ? 'Unknown: either face may show.'
-        : kind.draft < 0
-          ? 'The mould face is the wider one; only a soft mould lets go.'
-          : 'The open face is the wider one; either may show.'}
+      {mayShow(kind.draft)}
     </p>
   </div>
 
