@@ -1,4 +1,4 @@
-import type { Shelf } from '../src/core/plan';
+import type { Shelf } from '../src/core/document';
 import { startingLibrary } from '../src/core/shelf';
 import { knobMould } from './knob-mould';
 import { moulds } from './moulds';

@@ -1,5 +1,6 @@
 import type { Grade, Piece } from '../src/core/inspect';
-import { shelfOf, type Plan } from '../src/core/plan';
+import { shelfOf } from '../src/core/document';
+import { type Plan } from '../src/core/plan';
 import { freeze, type FrozenRun, type RunEvent } from '../src/core/run';
 import { cards } from './cards';
 import { nightHeron, rockpool, samphire, sluice, tideline } from './plans';

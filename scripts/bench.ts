@@ -12,7 +12,8 @@ import {
 import { formulaOf } from '../src/core/material';
 import { cards } from '../demo/cards';
 import { tideline } from '../demo/plans';
-import { figuresOf, type Plan, type Shelf } from '../src/core/plan';
+import { figuresOf, type Plan } from '../src/core/plan';
+import { type Shelf } from '../src/core/document';
 import { benchDays } from './lib/bench-days';
 import { benchPage } from './lib/bench-page';
 import { benchPattern } from './lib/bench-pattern';

@@ -2,7 +2,8 @@
 import sharp from 'sharp';
 import { cards } from '../demo/cards';
 import { nightHeron, shingle } from '../demo/plans';
-import { pieceOf, wholePicture, type Face, type Plan } from '../src/core/plan';
+import { pieceOf, wholePicture, type Face } from '../src/core/piece';
+import { type Plan } from '../src/core/plan';
 import { TECHNIQUES } from '../src/core/pour';
 import { ownWays, planOf, type Inked } from './lib/own-ways';
 

@@ -9,7 +9,8 @@ import fc from 'fast-check';
 import { cards } from '../demo/cards';
 import { plans } from '../demo/plans';
 import { mixed, withBase } from '../src/core/plan/plans.testing';
-import { computePlan, Plan, PlanFile, pieceOf, wholePicture, type Face } from '../src/core/plan';
+import { computePlan, Plan, PlanFile } from '../src/core/plan';
+import { pieceOf, wholePicture, type Face } from '../src/core/piece';
 import { TECHNIQUES } from '../src/core/pour';
 import { freeze } from '../src/core/run';
 import { planOf, type Ink } from './lib/own-ways';
@@ -33,7 +34,10 @@ function* read(value: unknown): Generator<string> {
 }
 
 const digest = (lines: Iterable<string>): string =>
-  createHash('sha256').update([...lines].join('\n')).digest('hex').slice(0, 16);
+  createHash('sha256')
+    .update([...lines].join('\n'))
+    .digest('hex')
+    .slice(0, 16);
 
 function figuresOf(plan: Plan, shelf: Shelf): string[] {
   const { computed, tasks } = freeze(plan, shelf);
@@ -52,7 +56,9 @@ function* pictures(plan: Plan): Generator<string> {
   }
 }
 
-const fixtureFolder = ['src/core/document/migrate/fixtures', 'src/core/plan/migrate/fixtures'].find(existsSync)!;
+const fixtureFolder = ['src/core/document/migrate/fixtures', 'src/core/plan/migrate/fixtures'].find(
+  existsSync
+)!;
 const fixtures = readdirSync(fixtureFolder).map((name) => {
   const { file } = JSON.parse(readFileSync(`${fixtureFolder}/${name}`, 'utf8')) as { file: unknown };
   const { plan, shelf } = PlanFile.parse(file);
@@ -113,7 +119,9 @@ if (way === 'write') {
     const at = now.findIndex((x, i) => x !== then[i]);
     if (at < 0 && now.length === then.length) return [];
     const from = Math.max(0, (at < 0 ? Math.min(now.length, then.length) : at) - 3);
-    return [`${name}\n  before: ${then.slice(from, from + 8).join(' | ')}\n  now:    ${now.slice(from, from + 8).join(' | ')}`];
+    return [
+      `${name}\n  before: ${then.slice(from, from + 8).join(' | ')}\n  now:    ${now.slice(from, from + 8).join(' | ')}`
+    ];
   });
   for (const line of differ.slice(0, 12)) console.log(line);
   console.log(`${all.size - differ.length} of ${all.size} plans come to the same figures`);

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
 import { tideline } from '$demo/plans';
-import { shelfOf } from '$core/plan';
+import { shelfOf } from '../src/core/document';
 import { Workshop, type Bench } from './workshop';
 
 let workshop: Workshop;

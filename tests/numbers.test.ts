@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
 import { plans } from '$demo/plans';
-import type { Computed, Plan } from '$core/plan';
+import type { Computed, Plan } from '../src/core/plan';
 import { dice } from './dice';
 import { Workshop, type Bench } from './workshop';
 

@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Plan } from '$core/plan';
+import type { Plan } from '../src/core/plan';
 import { Workshop, type Bench } from './workshop';
 
 let workshop: Workshop;

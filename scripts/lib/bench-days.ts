@@ -1,6 +1,7 @@
 import { cards } from '../../demo/cards';
 import { plans } from '../../demo/plans';
-import { figuresOf, ordersOnDays, type OrderAsked } from '../../src/core/plan';
+import { figuresOf } from '../../src/core/plan';
+import { ordersOnDays, type OrderAsked } from '../../src/core/days';
 
 const DAY = 1440;
 /** Nine to six, seven days a week, as far as the days are planned. */

@@ -1,5 +1,8 @@
 import { cards } from '../../demo/cards';
-import { applyTechnique, newPlan, splitAll, withNewCup, type Face, type Plan } from '../../src/core/plan';
+import { applyTechnique, newPlan, withNewCup } from '../../src/core/edit';
+import { splitAll } from '../../src/core/document';
+import { type Face } from '../../src/core/piece';
+import { type Plan } from '../../src/core/plan';
 import { TECHNIQUES } from '../../src/core/pour';
 
 type Recipe = readonly (readonly [string, number])[];

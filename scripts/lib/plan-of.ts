@@ -1,5 +1,6 @@
 import { tideline } from '../../demo/orders/tideline-knobs';
-import { HATCHES, type Plan } from '../../src/core/plan';
+import { HATCHES } from '../../src/core/document';
+import { type Plan } from '../../src/core/plan';
 
 /** A plan with so many cups, cavities in groups and steps, none of them alike; each step into one group. */
 export function planOf(cups: number, cavities: number, steps: number): Plan {

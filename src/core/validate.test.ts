@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../demo/cards';
 import { tideline } from '../../demo/plans';
 import { Base } from './material';
-import { applyEdit } from './edit';
+import { applyEdit } from './document/apply-edit';
 import { Plan } from './plan';
 import { problemsOf } from './validate';
 

@@ -1,6 +1,6 @@
 import { goto } from '$app/navigation';
 import type { z } from 'zod';
-import { applyEdit } from '$core/edit';
+import { applyEdit } from '$core/document/apply-edit';
 import type { Problem } from '$core/problem';
 import { problemsOf } from '$core/validate';
 import type { CardKind } from './cards';

@@ -6,11 +6,11 @@ import type {
   Dividing,
   Drawing,
   Face,
-  Plan,
-  Shelf,
   Searching,
   Told
-} from '$core/plan';
+} from '$core/piece';
+import type { Plan } from '$core/plan';
+import type { Shelf } from '$core/document';
 import type { BarOnPage, ShownPicture } from './shown-picture';
 import type { PatternTask } from './workers/pattern.worker';
 

@@ -1,6 +1,7 @@
-import { applyEdit } from '$core/edit';
-import { merge, same } from '$core/merge';
-import { figuresInTurn, figuresOf, Plan, type Computed, type Past, type Shelf } from '$core/plan';
+import { applyEdit } from '$core/document/apply-edit';
+import { merge, same } from '$core/document/merge';
+import { figuresInTurn, figuresOf, Plan, type Computed } from '$core/plan';
+import { type Past, type Shelf } from '$core/document';
 import type { Edit, Problem } from '$core/problem';
 import { problemsOf } from '$core/validate';
 import { proverFor, type Prover } from './prove-work';

@@ -1,4 +1,5 @@
-import { computePlan, type Past, type Plan, type Shelf } from '$core/plan';
+import { computePlan, type Plan } from '$core/plan';
+import { type Past, type Shelf } from '$core/document';
 import type { Problem } from '$core/problem';
 import type { ProveTask } from './workers/prove.worker';
 

@@ -1,4 +1,4 @@
-import { choose, merge, same, type Conflict } from '$core/merge';
+import { choose, merge, same, type Conflict } from '$core/document/merge';
 import type { Problem } from '$core/problem';
 import { send } from './send';
 

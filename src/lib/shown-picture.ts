@@ -1,4 +1,4 @@
-import type { Picture, ShownBar } from '$core/plan';
+import type { Picture, ShownBar } from '$core/piece';
 
 /** A picture as a page gets it from a worker: its pixels are handed over, not copied, and stay until they are closed. */
 export type ShownPicture = Omit<Picture, 'rgba'> & { pixels: ImageBitmap };

@@ -12,3 +12,11 @@ export {
   type Unplaced
 } from './place';
 export { slackOf } from './slack';
+export {
+  ordersOnDays,
+  type OrderAsked,
+  type DaysAhead,
+  type OrderDays,
+  type OrdersOnDays
+} from './order-days';
+export { jobsOf } from './jobs';

@@ -19,3 +19,4 @@ export { calibrateDrop, countWords, dropsWeigh, EIGHTH_TSP, inDrops, inSpoons, t
 export { creepSteps, type Creep } from './creep';
 export { pasteOf, type Paste, type PasteOrder } from './paste';
 export { rewet } from './rewet';
+export { TOOL_CONDITIONS } from './condition';

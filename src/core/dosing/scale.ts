@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { StoredId } from '../id';
-import { TOOL_CONDITIONS } from '../shelf/condition';
+import { TOOL_CONDITIONS } from './condition';
 
 /** A scale card. Grams. */
 export const Scale = z.object({

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Ref } from '../id';
-import { mixIdOf } from '../plan/document';
+import { mixIdOf } from '../document';
 import type { Plan } from '../plan';
 import type { Task } from '../run';
 

@@ -5,10 +5,12 @@ import { cards } from '../../../demo/cards';
 import { eel, rockpool, saltings, shingle, sluice, tideline } from '../../../demo/plans';
 import { PORTION } from '../batch';
 import { superfatOf, waterCementOf, type Base } from '../material';
-import { applyEdit } from '../edit';
-import { computePlan, figuresOf, topUpCup, type Computed, type Past, type Plan } from '.';
+import { applyEdit } from '../document/apply-edit';
+import { computePlan, figuresOf, type Computed, type Plan } from '.';
+import { topUpCup } from '../run';
+import { type Past } from '../document';
 import { atBench, layer, mixed, withBase, withCups, withScales } from './plans.testing';
-import { gramsIn } from './worked';
+import { gramsIn } from './weighing/weighed';
 
 const of = (plan: Plan, past: Past = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
 const codes = (plan: Plan, past: Past = {}) => of(plan, past).problems.map((p) => p.code);

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { rockpool, sluice, tideline } from '../../../demo/plans';
-import { applyEdit } from '../edit';
-import { computePlan, type Amount, type Computed, type Past, type Plan } from '.';
+import { applyEdit } from '../document/apply-edit';
+import { computePlan, type Computed, type Plan } from '.';
+import { type Amount, type Past } from '../document';
 import { layer } from './plans.testing';
 
 const of = (plan: Plan, past: Past = {}, shelf = cards): Computed => computePlan(plan, shelf, past);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { eel, nightHeron, rockpool, sluice, tideline } from '../../../demo/plans';
 import { deltaE } from '../colour';
-import { applyEdit } from '../edit';
+import { applyEdit } from '../document/apply-edit';
 import { computePlan, type Plan } from '.';
 import { inCup, layer, mixed } from './plans.testing';
 

@@ -13,26 +13,26 @@ import {
   type Start
 } from '../schedule';
 import type { Computed, ComputedBase, ComputedCup } from './computed';
-import { touchingPairs } from './contrast';
+import { touchingPairs } from './looks/contrast';
 import { craftOf } from './craft';
-import type { Past, Plan, Shelf } from './document';
+import type { Past, Plan, Shelf } from '../document';
 import { fill, type FilledStrand } from './fill';
 import { judge } from './judge';
-import { colouredInTurn, litInTurn, paletteOf, type Palette } from './looks';
-import { proved, unproved } from './mends';
-import { lotsOf, stockAndCost, stockOfWeighing, takenBy, yieldOf, type Stocked } from './needs';
-import { lightToDark } from './order';
-import { dropFirst } from './drop-first';
-import { secondBatches } from './second-batch';
-import { baggedIn } from './bags';
+import { colouredInTurn, litInTurn, paletteOf, type Palette } from './looks/looks';
+import { proved, unproved } from './fixes/proved';
+import { lotsOf, stockAndCost, stockOfWeighing, takenBy, yieldOf, type Stocked } from '../order/needs';
+import { lightToDark } from './light-to-dark';
+import { dropFirst } from './fixes/drop-first';
+import { secondBatches } from './fixes/second-batches';
+import { baggedIn } from './weighing/bags';
 import { linesOf } from './lines';
-import { drawnGroup } from './piece';
+import { drawnGroup } from './draw';
 import { resolve, type ResolvedPlan } from './resolve';
-import { rowOf } from './row';
+import { rowOf } from './order-row';
 import { timingOf } from './timing';
-import { sumBalances, summed, totalsOf } from './totals';
+import { sumBalances, summed, totalsOf } from './weighing/totals';
 import { weigh } from './weigh';
-import type { WorkedCup, WorkedCups } from './worked';
+import type { WorkedCup, WorkedCups } from './weighing/weighed';
 
 const LEVELS = { stop: 0, warn: 1, note: 2 } as const;
 

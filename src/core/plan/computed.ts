@@ -4,15 +4,15 @@ import type { Base } from '../material';
 import type { Problem } from '../problem';
 import type { Score, SequenceItem, Start } from '../schedule';
 import type { Need } from '../shelf/stock';
-import type { TouchingPair } from './contrast';
+import type { TouchingPair } from './looks/contrast';
 import type { CraftFact } from './craft';
-import type { Cup } from './document';
-import type { CupLooks } from './looks';
-import type { Cost, OrderYield } from './needs';
-import type { ComputedGroup } from './piece';
-import type { OrderRow } from './row';
-import type { Totals } from './totals';
-import type { CommonMix, CupMix } from './worked';
+import type { Cup } from '../document';
+import type { CupLooks } from './looks/looks';
+import type { Cost, OrderYield } from '../order/needs';
+import type { ComputedGroup } from './draw';
+import type { OrderRow } from './order-row';
+import type { Totals } from './weighing/totals';
+import type { CommonMix, CupMix } from './weighing/weighed';
 
 /** A cup, worked out: its figures over all its mixes, and each mix with its own weighings. */
 export interface ComputedCup {

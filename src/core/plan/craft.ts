@@ -2,9 +2,9 @@ import { REHEAT_LIMIT, settingFat, shotsFor, superfatOf, waterCementOf, type Bas
 import { PORTION } from '../batch';
 import type { Found } from '../problem';
 import type { FilledStrand } from './fill';
-import { splitAll } from './mixing';
+import { splitAll } from '../document/mixing';
 import type { ResolvedMix, ResolvedPlan } from './resolve';
-import { gramsIn, type CommonMix, type CupMix, type WorkedCups } from './worked';
+import { gramsIn, type CommonMix, type CupMix, type WorkedCups } from './weighing/weighed';
 
 /** A figure of the craft that a maker looks for beside the grams. */
 export interface CraftFact {

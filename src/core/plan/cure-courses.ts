@@ -1,6 +1,6 @@
 import { cureOf, RESIN_STATES, roomFrom, together } from '../cure';
 import type { Computed } from './computed';
-import { mixIdOf, type Plan, type Shelf } from './document';
+import { mixIdOf, type Plan, type Shelf } from '../document';
 import { roomIn } from './room';
 
 /** How one body cures: what it is, its temperature over time, and when each of its states begins. */

@@ -1,9 +1,9 @@
 import { cavityOf, mouldProblems, withEmbeds, type Cavity } from '../mould';
 import { emptyStand, filledMl, type Layer, type Stand } from '../pour';
 import type { Found, Mend } from '../problem';
-import { otherMoulds } from './other-mould';
+import { otherMoulds } from './fixes/other-mould';
 import type { ResolvedAct, ResolvedPlan } from './resolve';
-import type { Strand } from './strands';
+import type { Strand } from './cavity-sets';
 
 /** What one step takes from one cup for the cavities of one strand. */
 export interface Pour {

@@ -4,7 +4,9 @@ import { cards } from '../../../demo/cards';
 import { plans, saltings, sluice } from '../../../demo/plans';
 import { PORTION, type Weighing } from '../batch';
 import type { Base, Colourant } from '../material';
-import { figuresOf, type Computed, type CupMix, type Plan, type Shelf } from '.';
+import { figuresOf, type Computed, type Plan } from '.';
+import { type CupMix } from './weighing/weighed';
+import { type Shelf } from '../document';
 import { atBench, inCup, mixed } from './plans.testing';
 
 /*

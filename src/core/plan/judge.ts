@@ -2,10 +2,10 @@ import type { Found } from '../problem';
 import type { Score } from '../schedule';
 import type { Need } from '../shelf/stock';
 import type { ComputedCup } from './computed';
-import { contrastProblems, type TouchingPair } from './contrast';
-import { dominanceProblems } from './dominance';
+import { contrastProblems, type TouchingPair } from './looks/contrast';
+import { dominanceProblems } from './looks/dominance';
 import type { FilledStrand } from './fill';
-import type { ComputedGroup } from './piece';
+import type { ComputedGroup } from './draw';
 import type { ResolvedPlan } from './resolve';
 import {
   cupProblems,
@@ -18,7 +18,7 @@ import {
   recipeProblems,
   residueProblems
 } from './rules';
-import type { WorkedCups } from './worked';
+import type { WorkedCups } from './weighing/weighed';
 
 /** Everything a plan came to, for its rules to look at. */
 export interface Judgement {

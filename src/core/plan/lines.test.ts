@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { rockpool, saltings } from '../../../demo/plans';
-import { actStep, computePlan, type Plan } from '.';
+import { actStep } from '../edit';
+import { computePlan, type Plan } from '.';
 
 const measured = (plan: Plan, stepId: string) =>
   computePlan(plan, cards).lines.find((l) => l.stepId === stepId)!.measures;

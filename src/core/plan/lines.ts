@@ -1,10 +1,10 @@
-import { rimOf } from './cavity-prism';
+import { rimOf } from '../pattern/cavity-prism';
 import type { StepLine } from './computed';
 import type { FilledStrand } from './fill';
-import type { ComputedGroup } from './piece';
-import { bagWords, type Bagged } from './bags';
+import type { ComputedGroup } from './draw';
+import { bagWords, type Bagged } from './weighing/bags';
 import type { ResolvedCup, ResolvedPlan, ResolvedStep } from './resolve';
-import type { Strand } from './strands';
+import type { Strand } from './cavity-sets';
 
 /** One plain line for every step, in the order of the plan, with what it comes to in a cavity where its act knows. */
 export function linesOf(

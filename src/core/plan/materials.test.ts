@@ -5,10 +5,11 @@ import { cards } from '../../../demo/cards';
 import { plans, samphire, sluice, tideline } from '../../../demo/plans';
 import { compatibilityOf, formulaOf, lyeFor, SAP, superfatOf, type Base, type Colourant } from '../material';
 import { colouredDensity, roundParts, weighCup, weighingSpread } from '../dosing';
-import { applyEdit } from '../edit';
-import { computePlan, figuresOf, Plan, type Shelf } from '.';
+import { applyEdit } from '../document/apply-edit';
+import { computePlan, figuresOf, Plan } from '.';
+import { type Shelf } from '../document';
 import { layer, withBase, withCups, withScales } from './plans.testing';
-import { gramsIn } from './worked';
+import { gramsIn } from './weighing/weighed';
 
 const base = (id: string): Base => cards.bases.find((b) => b.id === id)!;
 const colourant = (over: Partial<Colourant>): Colourant => ({ ...cards.colourants[0]!, limit: 50, ...over });

@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { nightHeron, plans, rockpool, tideline } from '../../../demo/plans';
-import { applyEdit } from '../edit';
+import { applyEdit } from '../document/apply-edit';
 import { tasksOf } from '../run';
-import { computePlan, Plan, shelfOf, type Cup, type Shelf } from '.';
-import { from1to2, Plan1 } from './migrate';
+import { computePlan, Plan } from '.';
+import { shelfOf, type Cup, type Shelf } from '../document';
+import { from1to2, Plan1 } from '../document/migrate';
 import { layer } from './plans.testing';
 
 const of = (plan: Plan, shelf: Shelf = cards) => computePlan(plan, shelf);

@@ -14,9 +14,9 @@ import {
 } from '../../../demo/plans';
 import { PORTION } from '../batch';
 import { superfatOf, type Base } from '../material';
-import { applyEdit } from '../edit';
+import { applyEdit } from '../document/apply-edit';
 import { computePlan, type Computed, type Plan } from '.';
-import { gramsIn } from './worked';
+import { gramsIn } from './weighing/weighed';
 
 const of = (plan: Plan): Computed => computePlan(plan, cards);
 const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);

@@ -3,7 +3,9 @@ import { cards } from '../../../demo/cards';
 import { nightHeron, saltings, samphire, tideline } from '../../../demo/plans';
 import { together } from '../cure';
 import { atBench } from './plans.testing';
-import { computePlan, eachByItself, splitAll, type Mix, type Plan, type Shelf } from '.';
+import { computePlan, type Plan } from '.';
+import { eachByItself, splitAll } from '../document';
+import { type Mix, type Shelf } from '../document';
 
 const withMix = (plan: Plan, change: Partial<Mix>): Plan => ({
   ...plan,

@@ -2,7 +2,7 @@ import type { CupDose } from '../batch';
 import { isWhite } from '../colour';
 import type { Pace } from '../cure';
 import type { Base } from '../material';
-import type { Mix } from './document';
+import type { Mix } from '../document';
 
 type SoapBase = Extract<Base, { kind: 'soap' }>;
 

@@ -3,9 +3,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import * as demo from '../../../demo/plans';
-import { applyEdit } from '../edit';
+import { applyEdit } from '../document/apply-edit';
 import { atBench, layer, pourAlone, ungated, withBase, withCups, withScales } from './plans.testing';
-import { computePlan, figuresOf, formatAmount, parseAmount, Plan, PlanFile, shelfOf, type Amount } from '.';
+import { computePlan, figuresOf, Plan, PlanFile } from '.';
+import { formatAmount, parseAmount, shelfOf, type Amount } from '../document';
 
 const tideline = pourAlone(demo.tideline);
 

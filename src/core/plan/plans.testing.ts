@@ -1,5 +1,6 @@
-import type { Amount, Cup, Plan, Step } from '.';
-import { eachByItself, splitAll } from './mixing';
+import type { Amount, Cup, Step } from '../document';
+import type { Plan } from '.';
+import { eachByItself, splitAll } from '../document/mixing';
 
 /** Short ways to write a plan in a test. */
 

@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { demoLots } from '../../../demo/lots';
 import { samphire, tideline } from '../../../demo/plans';
-import { applyEdit } from '../edit';
-import { computePlan, type Computed, type Past, type Plan } from '.';
+import { applyEdit } from '../document/apply-edit';
+import { computePlan, type Computed, type Plan } from '.';
+import { type Past } from '../document';
 import { withBase } from './plans.testing';
 
 const of = (plan: Plan, past: Past = {}, shelf = cards): Computed => computePlan(plan, shelf, past);

@@ -7,10 +7,10 @@ import { acts, type ActDefinition, type ActStep } from '../pour';
 import type { Found } from '../problem';
 import type { Vessel } from '../shelf/vessel';
 import { problemsOf } from '../validate';
-import { mixIdOf, type Cup, type Mix, type Past, type Plan, type Shelf, type Step } from './document';
+import { mixIdOf, type Cup, type Mix, type Past, type Plan, type Shelf, type Step } from '../document';
 import { colourPaces, mixPaces } from './paces';
 import { missing } from './rules/missing';
-import { strandsOf, type Strand } from './strands';
+import { strandsOf, type Strand } from './cavity-sets';
 
 /** A mix with its base worked out; `formula` is what its card resolves to. */
 export interface ResolvedMix {

@@ -1,5 +1,5 @@
 import type { Room } from '../cure';
-import type { Bench } from './document';
+import type { Bench } from '../document';
 
 /** The room as what is begun with the first mix feels it. */
 export const roomIn = (bench: Bench): Room =>

@@ -4,7 +4,8 @@ import { rockpool, tideline } from '../../../demo/plans';
 import { cureOf } from '../cure';
 import { factsOf, foldRun, freeze, gateOpening, isReady, orderOf, type GateTask } from '../run';
 import { done, upTo } from '../run/run.testing';
-import { applyTechnique, computePlan, newPlan, type Plan } from '.';
+import { applyTechnique, newPlan } from '../edit';
+import { computePlan, type Plan } from '.';
 
 const base = cards.bases.find((b) => b.id === rockpool.mixes[0]!.baseId)!;
 

@@ -9,7 +9,7 @@ import {
 } from '../schedule';
 import type { FilledStrand, Pour } from './fill';
 import type { ResolvedMix, ResolvedPlan, ResolvedStep } from './resolve';
-import type { WorkedCup, WorkedCups } from './worked';
+import type { WorkedCup, WorkedCups } from './weighing/weighed';
 import { roomIn } from './room';
 
 /** What a score is played from: steps, pours and mixes with their minutes and materials. */

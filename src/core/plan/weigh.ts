@@ -11,12 +11,12 @@ import {
 import { cupScale, toDivision } from '../dosing';
 import { potId, turnId } from '../schedule';
 import { vesselFor, type Vessel } from '../shelf/vessel';
-import type { Plan } from './document';
+import type { Plan } from '../document';
 import { together } from '../cure';
 import type { FilledStrand, Pour } from './fill';
-import { jugDemands, workedJug } from './jugs';
+import { jugDemands, workedJug } from './weighing/composite-cups';
 import type { ResolvedCup, ResolvedMix, ResolvedPlan } from './resolve';
-import { turnsFor } from './turns';
+import { turnsFor } from './weighing/mix-count';
 import {
   mlOf,
   poursOf,
@@ -29,7 +29,7 @@ import {
   type WorkedCup,
   type WorkedCups,
   type Workings
-} from './worked';
+} from './weighing/weighed';
 
 /** What remix risk adds where a pour of several colours from one mix cannot be repeated, as a share. */
 const HARD_TO_REPEAT = 0.05;

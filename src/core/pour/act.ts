@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { Amount } from '../plan/document';
+import type { Amount } from '../document';
 import type { Found } from '../problem';
 import type { Casting } from '../pattern';
 import type { Fields } from './fields';

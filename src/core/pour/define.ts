@@ -1,5 +1,5 @@
 import type { Casting } from '../pattern';
-import type { Amount } from '../plan/document';
+import type { Amount } from '../document';
 import type {
   ActDefinition,
   ActGroup,

@@ -1,4 +1,4 @@
-import { formatAmount, type Amount, type AnyAct } from '../plan/document';
+import { formatAmount, type Amount, type AnyAct } from '../document';
 import { acts } from './acts';
 
 /** The cups that an act names; none where nobody knows the act, or where it is ill formed. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { Amount, Ref } from '../plan/document';
+import { Amount } from '../document';
+import { Ref } from '../id';
 import { MIDDLE, Path, Place } from './place';
 
 /** What a field of an act asks for: which control a screen gives it, and in which unit. */

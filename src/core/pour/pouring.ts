@@ -1,4 +1,4 @@
-import type { Amount } from '../plan/document';
+import type { Amount } from '../document';
 import type { ActStep, Applied, Pouring } from './act';
 import { nothingToPour, overfull, unevenChambers, unknownChamber, unknownZone } from './pouring-problems';
 import { inChamber, levelled, pouredOn, spreadOf, type Filled, type Stand } from './stand';

@@ -1,7 +1,9 @@
 import { layerState } from '../cure';
 import { compatibilityOf, type Base } from '../material';
 import type { Mould } from '../mould';
-import { layStep, type Plan, type Shelf } from '../plan';
+import { layStep } from '../edit';
+import { type Plan } from '../plan';
+import { type Shelf } from '../document';
 import { withAmount } from '../pour';
 import { startingLibrary } from '../shelf';
 import type { MishapKind } from './mishaps';

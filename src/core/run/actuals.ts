@@ -1,6 +1,6 @@
 import type { Weighing } from '../batch';
 import type { Computed } from '../plan/computed';
-import type { CupMix } from '../plan/worked';
+import type { CupMix } from '../plan/weighing/weighed';
 import { jarId } from '../schedule';
 import type { GateTask } from './task';
 import { inOf, type RunState, type TaskState } from './state';

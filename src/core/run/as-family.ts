@@ -1,5 +1,5 @@
-import type { Group, Plan, Step } from '../plan/document';
-import { freshId } from '../plan/fresh-id';
+import type { Group, Plan, Step } from '../document';
+import { freshId } from '../edit/fresh-id';
 import { acts } from '../pour';
 
 type Variation = NonNullable<Group['variations']>[number];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import * as demo from '../../../demo/plans';
-import { applyEdit } from '../edit';
+import { applyEdit } from '../document/apply-edit';
 import { computePlan, type Plan } from '../plan';
 import { mixed, pourAlone } from '../plan/plans.testing';
 import {

@@ -1,4 +1,4 @@
-import type { Plan } from '../plan/document';
+import type { Plan } from '../document';
 import { WEIGHING_MINUTES } from '../schedule';
 import { aimedAt } from './aimed';
 import type { FrozenRun } from './frozen';

@@ -3,7 +3,7 @@ import type { FrozenRun } from './frozen';
 import { groupsOf } from './ready';
 import type { RunState } from './state';
 import type { Task } from './task';
-import type { Plan } from '../plan/document';
+import type { Plan } from '../document';
 import { planNow } from './plan-now';
 
 /** A plan that asks of a mix only what it still has: its tasks, the plan, and what comes of it. */

@@ -1,5 +1,5 @@
 import { computePlan } from '../plan/compute';
-import type { Past, Plan, Shelf } from '../plan/document';
+import type { Past, Plan, Shelf } from '../document';
 import type { FrozenRun } from './frozen';
 import { tasksOf } from './tasks';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Condition } from '../plan/document';
+import type { Condition } from '../document';
 import { gateOpening, waitsForLayer } from '.';
 import type { RunState } from './state';
 import type { GateTask } from './task';

@@ -1,4 +1,4 @@
-import type { Condition, Zero } from '../plan/document';
+import type { Condition, Zero } from '../document';
 import type { FrozenRun } from './frozen';
 import type { RunState } from './state';
 import type { GateTask } from './task';

@@ -38,3 +38,4 @@ export { handTimesOf, learnedHands, type HandTime } from './learned-hands';
 export { dueOf, type Due } from './due';
 export { dryAt, gateIdOf } from './gate';
 export { scaledTo, type OtherMould } from './scaled';
+export { topUpCup } from './top-up';

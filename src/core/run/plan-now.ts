@@ -1,4 +1,4 @@
-import { PlanDocument, type Plan } from '../plan/document';
+import { PlanDocument, type Plan } from '../document';
 import type { FrozenRun } from './frozen';
 import type { RunState, TaskState } from './state';
 

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { saltings } from '../../../demo/plans';
-import type { Shelf } from '../plan';
+import type { Shelf } from '../document';
 import { event, upTo } from './run.testing';
 import { foldRun, freeze, paceOf } from '.';
 

@@ -1,5 +1,5 @@
 import type { Computed } from '../plan/computed';
-import type { Plan } from '../plan/document';
+import type { Plan } from '../document';
 import type { Base } from '../material';
 import type { Task } from './task';
 

@@ -1,5 +1,5 @@
 import type { Computed } from '../plan/computed';
-import type { Gate, Plan, Step } from '../plan/document';
+import type { Gate, Plan, Step } from '../document';
 import { withAmount } from '../pour';
 import { factsOf, type Fact } from './actuals';
 import type { RunState } from './state';

@@ -1,5 +1,5 @@
 import type { Computed } from '../plan/computed';
-import type { Plan } from '../plan/document';
+import type { Plan } from '../document';
 import { withAmount } from '../pour';
 
 /** The cavities that a repeat is poured into instead. */

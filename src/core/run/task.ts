@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Condition } from '../plan/document';
+import { Condition } from '../document';
 
 const id = z.string().max(200);
 const number = z.number();

@@ -1,9 +1,9 @@
 import { PORTION, type PlannedLetDown, type Weighing } from '../batch';
 import { creepSteps } from '../dosing';
 import type { Computed } from '../plan/computed';
-import type { Plan } from '../plan/document';
+import type { Plan } from '../document';
 import { acts } from '../pour';
-import { lotsOf, stockOfWeighing } from '../plan/needs';
+import { lotsOf, stockOfWeighing } from '../order/needs';
 import { COLOUR_STIR_MINUTES, holdId, jarId, turnId, type SequenceItem } from '../schedule';
 import { checksOf } from './preflight';
 import type { Task, WeighTask } from './task';

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { plans, saltings, samphire, sluice, tideline } from '../../../demo/plans';
 import type { Base } from '../material';
-import type { Plan, Shelf } from '../plan';
+import type { Plan } from '../plan';
+import type { Shelf } from '../document';
 import { atBench, inCup, mixed, withBase } from '../plan/plans.testing';
 import { foldRun, freeze, usesOf, waysOut, type FrozenRun, type RunEvent } from '.';
 

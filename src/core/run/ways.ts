@@ -1,7 +1,7 @@
 import { heldParts, offFormula, type HeldPart, type Weighing } from '../batch';
 import { correctMix } from '../dosing';
 import { formulaOf, superfatOf, waterCementOf, type Base, type Formula } from '../material';
-import type { CommonMix, CupMix } from '../plan/worked';
+import type { CommonMix, CupMix } from '../plan/weighing/weighed';
 import { HEADROOM } from '../shelf/vessel';
 import { inMix } from './actuals';
 import type { FrozenRun } from './frozen';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { tideline } from '../../../demo/plans';
-import { shelfOf } from '../plan';
+import { shelfOf } from '../document';
 import { freeze, handsOf, type AnyEvent } from '.';
 
 const { tasks } = freeze(tideline, shelfOf(tideline, cards));

@@ -1,4 +1,4 @@
-import type { Condition } from '../plan/document';
+import type { Condition } from '../document';
 import type { Indexed, TimedMix, TimedStep } from './timing';
 
 /** A mix that should be as far as others at one moment, and how much later than the slowest its parts meet for that, minutes. */

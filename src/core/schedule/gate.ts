@@ -1,5 +1,5 @@
 import { celsiusAt, roomFrom } from '../cure';
-import type { Condition, Gate, Zero } from '../plan/document';
+import type { Condition, Gate, Zero } from '../document';
 import { conditionWords, zeroWords } from '../pour/gates';
 import type { Found } from '../problem';
 import type { Playing, StrandTime } from './playing';

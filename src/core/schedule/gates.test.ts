@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import * as demo from '../../../demo/plans';
-import { applyEdit } from '../edit';
+import { applyEdit } from '../document/apply-edit';
 import { cureOf } from '../cure';
-import { computePlan, type Condition, type Gate, type Plan } from '../plan';
+import { computePlan, type Plan } from '../plan';
+import { type Condition, type Gate } from '../document';
 import { atBench, layer, pourAlone, ungated } from '../plan/plans.testing';
 
 const tideline = pourAlone(demo.tideline);

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { samphire, sluice, tideline } from '../../../demo/plans';
-import { applyEdit } from '../edit';
+import { applyEdit } from '../document/apply-edit';
 import { computePlan, type Plan } from '../plan';
 import { atBench } from '../plan/plans.testing';
 import { foldedAxis } from '.';

@@ -1,6 +1,6 @@
 import { grouped } from '../grouped';
 import type { Behaviour, Room } from '../cure';
-import type { Gate } from '../plan/document';
+import type { Gate } from '../document';
 
 /** What a score needs of a base: how it passes through its states, and its card's times. */
 export interface Material {

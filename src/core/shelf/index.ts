@@ -1,4 +1,3 @@
-export { TOOL_CONDITIONS } from './condition';
 export { startingLibrary } from './library';
 export { tableOf } from './export-table';
 export { FORMULA } from './formula';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { StoredId } from '../id';
-import { TOOL_CONDITIONS } from './condition';
+import { TOOL_CONDITIONS } from '../dosing/condition';
 
 /** What cups stand in: how much it holds to the brim, and what stays in it, g. */
 export const Vessel = z.object({

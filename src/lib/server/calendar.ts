@@ -1,5 +1,5 @@
 import { createEvents, type EventAttributes } from 'ics';
-import type { DaysAhead } from '$core/plan';
+import type { DaysAhead } from '$core/days';
 
 const MINUTE = 60_000;
 

@@ -1,5 +1,6 @@
 import type { Job } from '$core/days';
-import type { DaysAhead, Plan } from '$core/plan';
+import type { DaysAhead } from '$core/days';
+import type { Plan } from '$core/plan';
 import { dueOf, groupsOf, type Task } from '$core/run';
 import { USUAL_WAYS, type Ways } from '$core/ways';
 import { foldedRun } from '$lib/run';

@@ -1,4 +1,5 @@
-import { poursOf, type Plan } from '$core/plan';
+import { poursOf } from '$core/document';
+import { type Plan } from '$core/plan';
 import { gradesByPlan, type Db } from './database';
 
 /** Plans without an order that are looked at as well, the latest changed first; an order of usual size is never left out. */

@@ -2,7 +2,8 @@ import { learnedCling, type CupLoss } from '$core/batch';
 import { grouped } from '$core/grouped';
 import type { Grade, RunPoint } from '$core/inspect';
 import { acts } from '$core/pour';
-import type { Past, Plan, Shelf } from '$core/plan';
+import type { Past, Shelf } from '$core/document';
+import type { Plan } from '$core/plan';
 import {
   factsOf,
   foldRun,

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { z } from 'zod';
-import type { Plan, Shelf } from '$core/plan';
+import type { Plan } from '$core/plan';
+import type { Shelf } from '$core/document';
 import { problemsOf } from '$core/validate';
 import { notHere, refuse } from './respond';
 import { inThread } from './sums';

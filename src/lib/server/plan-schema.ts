@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PlanDocument, Shelf } from '$core/plan';
+import { PlanDocument, Shelf } from '$core/document';
 import { acts } from '$core/pour';
 
 /** A plan's JSON schema, with every act's own in the place of an act. */

@@ -3,7 +3,7 @@
   import OneOf from './OneOf.svelte';
   import { goto } from '$app/navigation';
   import { Dialog } from 'bits-ui';
-  import type { Conflict } from '$core/merge';
+  import type { Conflict } from '$core/document/merge';
   import type { SharedDocument } from '$lib/shared-document.svelte';
 
   let {

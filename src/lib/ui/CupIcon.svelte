@@ -1,6 +1,6 @@
 <!-- One cup, filled to a share, in its colour and hatch. -->
 <script lang="ts">
-  import type { Cup } from '$core/plan';
+  import type { Cup } from '$core/document';
   import CupPattern from './CupPattern.svelte';
 
   let {

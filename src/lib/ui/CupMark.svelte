@@ -1,6 +1,6 @@
 <!-- A cup's letter on its colour and hatch, for running text. -->
 <script lang="ts">
-  import type { Cup } from '$core/plan';
+  import type { Cup } from '$core/document';
   import CupPattern from './CupPattern.svelte';
   import { inkOn } from './ink';
 

@@ -1,6 +1,6 @@
 <!-- A cup's colour with its hatch, as an SVG paint: the same everywhere a cup appears. -->
 <script lang="ts">
-  import type { Cup } from '$core/plan';
+  import type { Cup } from '$core/document';
   import { hatchOn } from './ink';
 
   let {

@@ -4,7 +4,9 @@
 -->
 <script lang="ts">
   import type { Vision } from '$core/colour';
-  import type { ComputedCup, ComputedGroup, Face, Part, Plan, Shelf, Showing, Told } from '$core/plan';
+  import type { ComputedCup, ComputedGroup, Plan } from '$core/plan';
+  import type { Face, Part, Showing, Told } from '$core/piece';
+  import type { Shelf } from '$core/document';
   import { PatternWork } from '$lib/pattern-work.svelte';
   import { paintOn, type ShownPicture } from '$lib/shown-picture';
   import { onDestroy } from 'svelte';

@@ -1,4 +1,4 @@
-import type { Step } from '$core/plan';
+import type { Step } from '$core/document';
 import { acts, copiesOf, type Path, type Place } from '$core/pour';
 
 /** A place, or a way over the cavity, to point out on a face. */

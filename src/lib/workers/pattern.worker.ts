@@ -16,7 +16,7 @@ import {
   type Picture,
   type Searching,
   type ShownBar
-} from '$core/plan';
+} from '$core/piece';
 import { handedOver } from '../shown-picture';
 
 /** What is asked of the pattern worker. Plans and shelves come as text, so that the same one is read once. */

@@ -1,4 +1,5 @@
-import { computePlan, type Past, type Plan, type Shelf } from '$core/plan';
+import { computePlan, type Plan } from '$core/plan';
+import { type Past, type Shelf } from '$core/document';
 
 /** What the prover is told: once, what stands on the shelf and in the record; then plan after plan as text, each with a number. */
 export type ProveTask =

@@ -10,7 +10,7 @@ import {
   recentPieces,
   wholeShelf
 } from '$lib/server/database';
-import { offersOf, planOfOffer } from '$core/plan';
+import { offersOf, planOfOffer } from '$core/propose';
 import { newId } from '$lib/id';
 import { toReorder } from '$core/shelf';
 import { pastsOf, stock } from '$lib/server/past';

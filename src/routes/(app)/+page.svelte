@@ -43,7 +43,7 @@
 
   async function begin() {
     // The core comes when a plan is begun: the bench opens without it.
-    const { newPlan } = await import('$core/plan');
+    const { newPlan } = await import('$core/edit');
     await planIt(newPlan(newId(), 'New pour', data.shelf));
   }
 

@@ -1,6 +1,7 @@
 import type { Base } from '../../material';
 import type { Mould } from '../../mould';
-import type { Plan, Step } from '../../plan';
+import type { Plan } from '../../plan';
+import type { Step } from '../../document';
 import { acts, type Trait } from '../../pour';
 import {
   booksOf,

@@ -1,4 +1,6 @@
-import { freshId, type Plan, type Shelf } from '../../plan';
+import { freshId } from '../../edit';
+import { type Plan } from '../../plan';
+import { type Shelf } from '../../document';
 import type { Defect } from '../piece';
 import type { Case } from './case';
 

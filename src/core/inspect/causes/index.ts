@@ -1,4 +1,5 @@
-import type { Plan, Shelf } from '../../plan';
+import type { Plan } from '../../plan';
+import type { Shelf } from '../../document';
 import type { Defect } from '../piece';
 import type { Case } from './case';
 import { noted, type Cause, type Pointed } from './cause';

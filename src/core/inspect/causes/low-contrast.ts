@@ -1,5 +1,6 @@
-import { applyEdit } from '../../edit';
-import { computePlan, type Plan, type Shelf } from '../../plan';
+import { applyEdit } from '../../document/apply-edit';
+import { computePlan, type Plan } from '../../plan';
+import { type Shelf } from '../../document';
 import { strongest, type Cause } from './cause';
 
 /** ΔE00 under which touching colours read as one. */

@@ -1,5 +1,6 @@
-import { applyEdit } from '../../edit';
-import { computePlan, whitesIn, type Plan, type Shelf } from '../../plan';
+import { applyEdit } from '../../document/apply-edit';
+import { computePlan, whitesIn, type Plan } from '../../plan';
+import { type Shelf } from '../../document';
 import { strongest, type Cause } from './cause';
 
 /** A white seen this many times its share of the pour stands out. */

@@ -1,7 +1,7 @@
 import type { Mend } from '../../problem';
-import type { Cup } from '../document';
+import type { Cup } from '../../document';
 import type { ResolvedMix, ResolvedPlan } from '../resolve';
-import type { CommonMix, CupMix, WorkedCups } from '../worked';
+import type { CommonMix, CupMix, WorkedCups } from '../weighing/weighed';
 
 /** One vessel full of mixed material: a cup mixed on its own, a portion, or the pot that portions come from. */
 export interface Batch {

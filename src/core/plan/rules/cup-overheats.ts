@@ -1,8 +1,8 @@
 import type { Found, Mend } from '../../problem';
 import type { FilledStrand } from '../fill';
-import { safeGrams, tooHot } from '../heat';
-import { inEqualLayers } from '../layering';
-import { eachByItself } from '../mixing';
+import { safeGrams, tooHot } from '../weighing/safe-mass';
+import { inEqualLayers } from '../fixes/layering';
+import { eachByItself } from '../../document/mixing';
 import type { ResolvedPlan } from '../resolve';
 import { roomIn } from '../room';
 import { moreTurns, whole, type Batch } from './batches';

@@ -3,11 +3,11 @@ import { decimalsOf } from '../../quantity';
 import { proposedLetDowns, type Scale } from '../../dosing';
 import { superfatOf, type Base, type Formula } from '../../material';
 import type { Found, Mend } from '../../problem';
-import type { Cup } from '../document';
-import { splitAll } from '../mixing';
+import type { Cup } from '../../document';
+import { splitAll } from '../../document/mixing';
 import type { ResolvedPlan } from '../resolve';
 import { reserveAfterColour } from './reserve-after-colour';
-import { gramsIn, type CommonMix, type CupMix, type WorkedCup, type WorkedCups } from '../worked';
+import { gramsIn, type CommonMix, type CupMix, type WorkedCup, type WorkedCups } from '../weighing/weighed';
 
 /** A cup of a plan as its rules see it. */
 interface OfCup {

@@ -1,6 +1,6 @@
 import type { Found } from '../../problem';
-import type { Plan } from '../document';
-import { notDeeper } from '../layering';
+import type { Plan } from '../../document';
+import { notDeeper } from '../fixes/layering';
 
 /** A layer that is deeper than its resin takes at once. */
 export function tooDeep(plan: Plan, laid: Parameters<typeof notDeeper>[1]): Found[] {

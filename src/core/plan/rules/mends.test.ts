@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import { eel, rockpool, sluice, tideline } from '../../../../demo/plans';
-import { applyEdit } from '../../edit';
-import { otherMoulds } from '../other-mould';
-import { computePlan, Plan, type Past, type Shelf } from '..';
+import { applyEdit } from '../../document/apply-edit';
+import { otherMoulds } from '../fixes/other-mould';
+import { computePlan, Plan } from '..';
+import { type Past, type Shelf } from '../../document';
 
 interface Told {
   shelf?: Shelf;

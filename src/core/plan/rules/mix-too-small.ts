@@ -1,6 +1,6 @@
 import type { Found, Mend } from '../../problem';
 import type { ResolvedPlan } from '../resolve';
-import type { WorkedCups } from '../worked';
+import type { WorkedCups } from '../weighing/weighed';
 import type { Batch } from './batches';
 
 /** A joining of reactive parts that is too little to measure and stir; a portion's parts were joined in its pot. */

@@ -1,7 +1,7 @@
 import type { Found } from '../../problem';
 import type { FilledStrand } from '../fill';
 import type { ResolvedPlan } from '../resolve';
-import type { WorkedCups } from '../worked';
+import type { WorkedCups } from '../weighing/weighed';
 import { batchesOf } from './batches';
 import { overheats } from './cup-overheats';
 import { tooSmall } from './mix-too-small';

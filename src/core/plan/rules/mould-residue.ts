@@ -1,7 +1,7 @@
 import type { Found } from '../../problem';
 import type { FilledStrand } from '../fill';
-import { lightness } from '../order';
-import { otherMoulds } from '../other-mould';
+import { lightness } from '../light-to-dark';
+import { otherMoulds } from '../fixes/other-mould';
 import type { ResolvedPlan } from '../resolve';
 
 /** So much paler than what a mould last held, lightness 0..1: then a trace of it shows. */

@@ -1,7 +1,7 @@
 import { layerState } from '../../cure';
 import type { Found } from '../../problem';
-import type { Gate, Plan } from '../document';
-import { freshId } from '../fresh-id';
+import type { Gate, Plan } from '../../document';
+import { freshId } from '../../edit/fresh-id';
 import type { ResolvedMix, ResolvedStep } from '../resolve';
 
 /** A layer that goes onto a wet one. */

@@ -5,12 +5,12 @@ import { layerState } from '../../cure';
 import { withEmbeds, cavityOf } from '../../mould';
 import type { Found } from '../../problem';
 import type { ComputedCup } from '../computed';
-import { rimOf } from '../cavity-prism';
-import { freshId } from '../fresh-id';
-import { applyEdit } from '../../edit';
-import type { Plan } from '../document';
-import { lightness } from '../order';
-import { withSecondBatch } from '../second-batch';
+import { rimOf } from '../../pattern/cavity-prism';
+import { freshId } from '../../edit/fresh-id';
+import { applyEdit } from '../../document/apply-edit';
+import type { Plan } from '../../document';
+import { lightness } from '../light-to-dark';
+import { withSecondBatch } from '../../edit/second-batch';
 import type { FilledStrand } from '../fill';
 import type { ResolvedPlan } from '../resolve';
 

@@ -8,7 +8,7 @@ import {
   type Formula
 } from '../../material';
 import type { Found } from '../../problem';
-import type { Cup, RecipeLine } from '../document';
+import type { Cup, RecipeLine } from '../../document';
 import type { ResolvedCup, ResolvedPlan } from '../resolve';
 import { missing } from './missing';
 

@@ -1,6 +1,6 @@
 import type { Formula } from '../../material';
 import type { Found } from '../../problem';
-import type { Cup } from '../document';
+import type { Cup } from '../../document';
 
 /** Uncoloured base that is to be taken out of a cup whose colour goes in before there is any. */
 export function reserveAfterColour(cup: Cup, { colourBefore }: Formula): Found[] {

@@ -2,12 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import { demoLots } from '../../../../demo/lots';
 import { rockpool, saltings, samphire, sluice, tideline } from '../../../../demo/plans';
-import { applyEdit } from '../../edit';
+import { applyEdit } from '../../document/apply-edit';
 import { superfatOf } from '../../material';
 import { TECHNIQUES } from '../../pour';
-import { applyTechnique, figuresOf, newPlan, type Past, type Plan } from '..';
+import { applyTechnique, newPlan } from '../../edit';
+import { figuresOf, type Plan } from '..';
+import { type Past } from '../../document';
 import { atBench, layer, mixed, withScales } from '../plans.testing';
-import { gramsIn } from '../worked';
+import { gramsIn } from '../weighing/weighed';
 
 type Shelf = typeof cards;
 const found = (plan: Plan, code: string, { shelf = cards, past = {} }: { shelf?: Shelf; past?: Past } = {}) =>

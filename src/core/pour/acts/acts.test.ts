@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import * as demo from '../../../../demo/plans';
 import { cavityOf } from '../../mould';
-import { computePlan, type Plan, type Step } from '../../plan';
+import { computePlan, type Plan } from '../../plan';
+import { type Step } from '../../document';
 import { acts, ACT_GROUPS, actsNamed, emptyStand, filledMl, pouredOn, type Stand } from '..';
 import { pourAlone } from '../../plan/plans.testing';
 

@@ -1,4 +1,4 @@
-import type { Condition, Zero } from '../../plan/document';
+import type { Condition, Zero } from '../../document';
 import { duration } from '../../quantity';
 
 /** Names of what a gate speaks of. */

@@ -1,4 +1,4 @@
-import { eachByItself } from '../../plan/mixing';
+import { eachByItself } from '../../document/mixing';
 import { duration } from '../../quantity';
 import { fieldOf, pathOf, type Done, type Rule } from './rule';
 

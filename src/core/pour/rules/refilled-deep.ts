@@ -1,4 +1,4 @@
-import type { Amount } from '../../plan/document';
+import type { Amount } from '../../document';
 import { areaWithin, type Path } from '../place';
 import { fieldOf, pathOf, type Rule } from './rule';
 

@@ -1,5 +1,5 @@
 import type { Embed } from '../../mould';
-import type { Gate, Plan, Step } from '../../plan/document';
+import type { Gate, Plan, Step } from '../../document';
 import type { Found, Mend } from '../../problem';
 import type { AnyDefinition, Trait } from '../act';
 import type { Material } from '../techniques';

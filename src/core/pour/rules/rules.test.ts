@@ -2,19 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import { plans } from '../../../../demo/plans';
 import * as demo from '../../../../demo/plans';
-import { applyEdit } from '../../edit';
-import {
-  actStep,
-  applyTechnique,
-  computePlan,
-  eachByItself,
-  type Group,
-  type Plan,
-  type Shelf,
-  type Step,
-  newPlan,
-  splitAll
-} from '../../plan';
+import { applyEdit } from '../../document/apply-edit';
+import { actStep, applyTechnique, newPlan } from '../../edit';
+import { eachByItself, splitAll } from '../../document';
+import { computePlan, type Plan } from '../../plan';
+import { type Group, type Shelf, type Step } from '../../document';
 import { pourAlone } from '../../plan/plans.testing';
 import { acts } from '../acts';
 import { TECHNIQUES } from '../techniques';

@@ -1,4 +1,4 @@
-import type { Amount, AnyAct, Condition } from '../../plan/document';
+import type { Amount, AnyAct, Condition } from '../../document';
 import { acts } from '../acts';
 import type { Path, Place } from '../place';
 

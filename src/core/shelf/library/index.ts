@@ -1,4 +1,4 @@
-import type { Shelf } from '../../plan/document';
+import type { Shelf } from '../cards';
 import { bases } from './bases';
 import { colourants } from './colourants';
 

@@ -5,7 +5,8 @@ import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
 import { tideline } from '$demo/plans';
-import { PlanFile, shelfOf } from '$core/plan';
+import { PlanFile } from '$core/plan';
+import { shelfOf } from '$core/document';
 import { freeze, type RunEvent } from '$core/run';
 import {
   addEvents,

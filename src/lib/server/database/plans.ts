@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
-import { Plan, type PlanFile, type Shelf } from '$core/plan';
+import { Plan, type PlanFile } from '$core/plan';
+import { type Shelf } from '$core/document';
 import { findCard, saveCard, SHELF_KINDS } from './cards';
 import {
   allRows,

@@ -1,5 +1,6 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import type { Computed, Past, Plan, Shelf } from '$core/plan';
+import type { Computed, Plan } from '$core/plan';
+import type { Past, Shelf } from '$core/document';
 import { shownTemperature, type Ways } from '$core/ways';
 import { batchOf } from '$lib/sheet-words';
 import { RULED, written } from './pdf';

@@ -2,22 +2,11 @@ import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import type { Bench, Job as DayJob } from '$core/days';
 import { sql } from 'drizzle-orm';
-import {
-  computePlan,
-  figuresOf,
-  PlanFile,
-  shortageOf,
-  type Computed,
-  type Past,
-  type Plan,
-  type Shelf,
-  ordersOnDays,
-  pieceOf,
-  svgOf,
-  wholePicture,
-  type Face,
-  type OrderAsked
-} from '$core/plan';
+import { computePlan, figuresOf, PlanFile, type Computed, type Plan } from '$core/plan';
+import { shortageOf } from '$core/order';
+import { type Past, type Shelf } from '$core/document';
+import { ordersOnDays, type OrderAsked } from '$core/days';
+import { pieceOf, svgOf, wholePicture, type Face } from '$core/piece';
 import { freeze } from '$core/run';
 import { parseBody } from '../body';
 import { recordCsv } from '../csv';

@@ -1,6 +1,6 @@
 <!-- Any act on one line: its cup and its amount where it has them, what else it says, and the form of its fields. -->
 <script lang="ts">
-  import { AMOUNT_FORMS, formatAmount, parseAmount, type Amount } from '$core/plan';
+  import { AMOUNT_FORMS, formatAmount, parseAmount, type Amount } from '$core/document';
   import { acts } from '$core/pour';
   import { said, volume } from '$lib/ways.svelte';
   import Choice from '../Choice.svelte';

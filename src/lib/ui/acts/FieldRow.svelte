@@ -1,6 +1,6 @@
 <!-- One field of an act, by what it asks for. -->
 <script lang="ts">
-  import { AMOUNT_FORMS, formatAmount, parseAmount, type Amount, type Group } from '$core/plan';
+  import { AMOUNT_FORMS, formatAmount, parseAmount, type Amount, type Group } from '$core/document';
   import { CIRCLE, type Field, type Path, type Place } from '$core/pour';
   import { fail, ok } from '$core/problem';
   import { parseCount } from '$core/quantity';

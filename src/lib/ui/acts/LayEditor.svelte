@@ -1,6 +1,6 @@
 <!-- A laid layer on one line: which cup, how much; what that comes to below. -->
 <script lang="ts">
-  import { AMOUNT_FORMS, formatAmount, parseAmount } from '$core/plan';
+  import { AMOUNT_FORMS, formatAmount, parseAmount } from '$core/document';
   import { lay } from '$core/pour';
   import { length, said, volume } from '$lib/ways.svelte';
   import Choice from '../Choice.svelte';

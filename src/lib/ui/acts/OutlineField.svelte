@@ -1,6 +1,7 @@
 <!-- An outline over the cavity, traced over a picture where one is laid under it. The picture belongs to the whole plan. -->
 <script lang="ts">
-  import type { ComputedGroup, Tracing } from '$core/plan';
+  import type { ComputedGroup } from '$core/plan';
+  import type { Tracing } from '$core/document';
   import type { Path } from '$core/pour';
   import type { PlanView } from '$lib/plan-view.svelte';
   import { fail, ok } from '$core/problem';

@@ -1,5 +1,5 @@
 import type { Component } from 'svelte';
-import type { Step } from '$core/plan';
+import type { Step } from '$core/document';
 import { acts, type Act } from '$core/pour';
 import type { PlanView } from '$lib/plan-view.svelte';
 import ActEditor from './ActEditor.svelte';

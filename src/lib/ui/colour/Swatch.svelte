@@ -1,6 +1,6 @@
 <!-- A colour with its letter and hatch, so that it is never told apart by colour alone. -->
 <script lang="ts">
-  import { HATCHES } from '$core/plan';
+  import { HATCHES } from '$core/document';
   import CupPattern from '../CupPattern.svelte';
   import { inkOn } from '../ink';
 

@@ -1,7 +1,8 @@
 <!-- Several orders together on the days: what is done when, what is late, and what a slip moves. -->
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import type { DaysAhead, Plan } from '$core/plan';
+  import type { DaysAhead } from '$core/days';
+  import type { Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
   import { duration } from '$core/quantity';
   import { send } from '$lib/send';

@@ -3,7 +3,7 @@
   mark on it. Nights and days off are shaded.
 -->
 <script lang="ts">
-  import type { OrdersOnDays } from '$core/plan';
+  import type { OrdersOnDays } from '$core/days';
 
   let {
     days,

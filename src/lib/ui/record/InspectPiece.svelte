@@ -13,7 +13,8 @@
     type Destination,
     type Piece
   } from '$core/inspect';
-  import type { Computed, ComputedGroup, Plan, Shelf } from '$core/plan';
+  import type { Computed, ComputedGroup, Plan } from '$core/plan';
+  import type { Shelf } from '$core/document';
   import { duration, holdsFor } from '$core/quantity';
   import { mass } from '$lib/ways.svelte';
   import { maker } from '$lib/hands.svelte';

@@ -3,7 +3,7 @@
   import Table from '../Table.svelte';
   import Choice from '../Choice.svelte';
   import { Dialog } from 'bits-ui';
-  import { topUpCup } from '$core/plan';
+  import { topUpCup } from '$core/run';
   import { booksOf, planFromRun, type FrozenRun, type RunState } from '$core/run';
   import type { Told } from '$lib/run-log.svelte';
   import { holdsFor, weighing } from '$core/quantity';

@@ -1,6 +1,6 @@
 <!-- How far a weighing has come, in the cup's colour and hatch; the notch is where to stop. -->
 <script lang="ts">
-  import type { Cup } from '$core/plan';
+  import type { Cup } from '$core/document';
   import CupPattern from '../CupPattern.svelte';
 
   let { colour, hatch, share }: { colour: string; hatch: Cup['hatch']; share: number } = $props();

@@ -1,7 +1,7 @@
 <!-- How a scale or a vessel is, and how often it was used. -->
 <script lang="ts">
   import { counted } from '$core/quantity';
-  import { TOOL_CONDITIONS } from '$core/shelf';
+  import { TOOL_CONDITIONS } from '$core/dosing';
   import { day } from '$lib/when';
   import Choice from '../Choice.svelte';
   import Row from '../Row.svelte';

@@ -1,14 +1,7 @@
 <!-- How much of the face each colour is to show: the pour that comes nearest is searched beside the page, and applied in one tap. -->
 <script lang="ts">
-  import {
-    ZONES,
-    type Computed,
-    type ComputedGroup,
-    type Face,
-    type Plan,
-    type Wish,
-    type Zone
-  } from '$core/plan';
+  import { ZONES, type Face, type Wish, type Zone } from '$core/piece';
+  import { type Computed, type ComputedGroup, type Plan } from '$core/plan';
   import type { PlanView } from '$lib/plan-view.svelte';
   import { FaceSearch } from '$lib/pattern-work.svelte';
   import { onDestroy } from 'svelte';

@@ -1,6 +1,7 @@
 <!-- What is seldom changed of a cup: how many mixes, its vessel, what is reserved, chips, and the least to mix. -->
 <script lang="ts">
-  import { freshId, type Cup } from '$core/plan';
+  import { freshId } from '$core/edit';
+  import { type Cup } from '$core/document';
   import { parseCount } from '$core/quantity';
   import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';

@@ -2,7 +2,9 @@
   import { untrack } from 'svelte';
   import Plus from '@lucide/svelte/icons/plus';
   import X from '@lucide/svelte/icons/x';
-  import { freshId, withNewCup, withoutCup, type Cup } from '$core/plan';
+  import { freshId, withNewCup } from '$core/edit';
+  import { withoutCup } from '$core/document';
+  import { type Cup } from '$core/document';
   import { compatibilityOf } from '$core/material';
   import { drawnFrom } from '$core/pour';
   import { reading, weighing } from '$core/quantity';

@@ -6,7 +6,8 @@
   import type { ShownPicture } from '$lib/shown-picture';
   import Hint from '../Hint.svelte';
   import { VISIONS, type Vision } from '$core/colour';
-  import type { Computed, Face, Part, Plan, Showing, Told } from '$core/plan';
+  import type { Computed, Plan } from '$core/plan';
+  import type { Face, Part, Showing, Told } from '$core/piece';
   import { InTurn } from '$lib/in-turn.svelte';
   import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';

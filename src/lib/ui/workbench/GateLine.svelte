@@ -1,7 +1,7 @@
 <!-- A gate as a notch before its step: what it waits for, and when that is expected. -->
 <script lang="ts">
   import X from '@lucide/svelte/icons/x';
-  import type { Condition, Gate, Step } from '$core/plan';
+  import type { Condition, Gate, Step } from '$core/document';
   import { conditionWords } from '$core/pour';
   import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';

@@ -1,7 +1,8 @@
 <!-- What stands in every cavity of a group: embeds and barrier lines, with what they displace. -->
 <script lang="ts">
   import { displaced, type Embed } from '$core/mould';
-  import { freshId, type Group } from '$core/plan';
+  import { freshId } from '$core/edit';
+  import { type Group } from '$core/document';
   import { parseCount } from '$core/quantity';
   import type { PlanView } from '$lib/plan-view.svelte';
   import More from '../More.svelte';

@@ -1,6 +1,6 @@
 <!-- How one line of a recipe is meant and measured: form, basis, by what, and creeping up by eye. -->
 <script lang="ts">
-  import type { Cup } from '$core/plan';
+  import type { Cup } from '$core/document';
   import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';
   import More from '../More.svelte';

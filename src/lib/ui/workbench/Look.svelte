@@ -2,7 +2,8 @@
 <script lang="ts">
   import { Slider } from 'bits-ui';
   import type { Vision } from '$core/colour';
-  import type { Computed, ComputedGroup, Face, Part, Plan } from '$core/plan';
+  import type { Computed, ComputedGroup, Plan } from '$core/plan';
+  import type { Face, Part } from '$core/piece';
   import type { PlanView } from '$lib/plan-view.svelte';
   import { length } from '$lib/ways.svelte';
   import { onDestroy } from 'svelte';

@@ -3,12 +3,12 @@
   import {
     AMOUNT_FORMS,
     formatAmount,
-    freshId,
     parseAmount,
     type Amount,
     type Group,
     type Step
-  } from '$core/plan';
+  } from '$core/document';
+  import { freshId } from '$core/edit';
   import { amountOf } from '$core/pour';
   import { numberedWords, parseNumbered } from '$core/quantity';
   import type { PlanView } from '$lib/plan-view.svelte';

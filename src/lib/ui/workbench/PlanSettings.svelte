@@ -1,6 +1,6 @@
 <!-- What holds for the whole batch: scales, vessels, losses, allowance, spare cavities. -->
 <script lang="ts">
-  import { freshId } from '$core/plan';
+  import { freshId } from '$core/edit';
   import { acts } from '$core/pour';
   import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';

@@ -9,11 +9,10 @@
     moveStep,
     layStep,
     waitStep,
-    type Group,
-    type Step,
     sharedEqually,
     sharersOf
-  } from '$core/plan';
+  } from '$core/edit';
+  import { type Group, type Step } from '$core/document';
   import Copy from '@lucide/svelte/icons/copy';
   import EyeOff from '@lucide/svelte/icons/eye-off';
   import GripVertical from '@lucide/svelte/icons/grip-vertical';

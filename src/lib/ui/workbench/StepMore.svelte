@@ -1,6 +1,6 @@
 <!-- How a layer is poured: its chamber, the hands' time for one cavity, and the maker's own words. -->
 <script lang="ts">
-  import type { Step } from '$core/plan';
+  import type { Step } from '$core/document';
   import { lay } from '$core/pour';
   import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';

@@ -1,7 +1,9 @@
 <!-- A technique for these cavities: those for the plan's material first; with steps there already it asks what to keep. -->
 <script lang="ts">
   import { Dialog } from 'bits-ui';
-  import { applyTechnique, computePlan, KEEPS, techniquesFor, type Group, type Keep } from '$core/plan';
+  import { applyTechnique, KEEPS, techniquesFor, type Keep } from '$core/edit';
+  import { computePlan } from '$core/plan';
+  import { type Group } from '$core/document';
   import type { Technique } from '$core/pour';
   import type { PlanView } from '$lib/plan-view.svelte';
   import { said } from '$lib/ways.svelte';

@@ -4,7 +4,7 @@
   import type { Lesson } from '$core/inspect';
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import Redo2 from '@lucide/svelte/icons/redo-2';
-  import { eachByItself, mixingOf, oneBase, splitAll } from '$core/plan';
+  import { eachByItself, mixingOf, oneBase, splitAll } from '$core/document';
   import { listenTo } from '$lib/changes';
   import type { InTurn } from '$lib/in-turn.svelte';
   import type { PlanEditor } from '$lib/plan-editor.svelte';

@@ -5,7 +5,8 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { newPlan, type Plan } from '$core/plan';
+  import { newPlan } from '$core/edit';
+  import { type Plan } from '$core/plan';
   import { send } from '$lib/send';
   import type { Problem } from '$core/problem';
   import CupMark from '$lib/ui/CupMark.svelte';

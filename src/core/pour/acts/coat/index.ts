@@ -1,4 +1,4 @@
-import { formatAmount } from '../../../plan/document';
+import { formatAmount } from '../../../document';
 import { duration } from '../../../quantity';
 import { defineAct } from '../../define';
 import { flow } from './flow';

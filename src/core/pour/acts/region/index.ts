@@ -1,4 +1,4 @@
-import { formatAmount } from '../../../plan/document';
+import { formatAmount } from '../../../document';
 import { defineAct } from '../../define';
 import { grams } from '../../measured';
 import { areaWithin, pathWords } from '../../place';

@@ -1,5 +1,6 @@
-import { figuresOf, type Plan, type Shelf } from '$core/plan';
-import { mixIdOf } from '$core/plan/document';
+import { figuresOf, type Plan } from '$core/plan';
+import { type Shelf } from '$core/document';
+import { mixIdOf } from '$core/document';
 import { listCards, listPlans, wholeShelf } from '$lib/server/database';
 import { stock } from '$lib/server/past';
 import { store } from '$lib/server/store';

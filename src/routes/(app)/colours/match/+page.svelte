@@ -13,7 +13,7 @@
   } from '$core/colour';
   import { concentrationsOf, ownPercents } from '$core/dosing';
   import { goto } from '$app/navigation';
-  import { applyEdit } from '$core/edit';
+  import { applyEdit } from '$core/document/apply-edit';
   import { formulaOf } from '$core/material';
   import type { Problem } from '$core/problem';
   import { newId } from '$lib/id';

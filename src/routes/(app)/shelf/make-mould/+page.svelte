@@ -5,7 +5,7 @@
   import { goto } from '$app/navigation';
   import { cautionsOf } from '$core/material';
   import { keyProblems, rubberFor, type MouldJob } from '$core/mould';
-  import { mouldMakingPlan } from '$core/plan';
+  import { mouldMakingPlan } from '$core/edit';
   import type { Problem } from '$core/problem';
   import { duration } from '$core/quantity';
   import { newId } from '$lib/id';

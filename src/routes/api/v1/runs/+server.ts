@@ -2,7 +2,7 @@ import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { StoredId } from '$core/id';
-import { shelfOf } from '$core/plan';
+import { shelfOf } from '$core/document';
 import { findPlan, listRuns, startRun, wholeShelf } from '$lib/server/database';
 import { pastOf } from '$lib/server/past';
 import { notHere, readBody, refuse, taken } from '$lib/server/respond';

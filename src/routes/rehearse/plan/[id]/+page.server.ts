@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { shelfOf } from '$core/plan';
+import { shelfOf } from '$core/document';
 import { findPlan, wholeShelf } from '$lib/server/database';
 import { pastOf } from '$lib/server/past';
 import { store } from '$lib/server/store';

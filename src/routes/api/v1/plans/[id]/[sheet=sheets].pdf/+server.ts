@@ -1,4 +1,4 @@
-import { shelfOf } from '$core/plan';
+import { shelfOf } from '$core/document';
 import { USUAL_WAYS } from '$core/ways';
 import type { SheetKind } from '$lib/sheets';
 import { findPlan, wholeShelf } from '$lib/server/database';

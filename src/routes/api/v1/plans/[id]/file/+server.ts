@@ -1,4 +1,5 @@
-import { shelfOf, type PlanFile } from '$core/plan';
+import { shelfOf } from '$core/document';
+import { type PlanFile } from '$core/plan';
 import { findPlan, wholeShelf } from '$lib/server/database';
 import { notHere } from '$lib/server/respond';
 import { store } from '$lib/server/store';

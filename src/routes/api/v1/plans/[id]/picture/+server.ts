@@ -1,4 +1,4 @@
-import { shelfOf } from '$core/plan';
+import { shelfOf } from '$core/document';
 import { findPlan, wholeShelf } from '$lib/server/database';
 import { pictureResponse } from '$lib/server/picture';
 import { notHere } from '$lib/server/respond';

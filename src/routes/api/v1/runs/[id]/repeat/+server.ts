@@ -1,7 +1,8 @@
 import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { computePlan, type Plan, type Shelf } from '$core/plan';
+import { computePlan, type Plan } from '$core/plan';
+import { type Shelf } from '$core/document';
 import { asFamily, planFromRun, scaledTo } from '$core/run';
 import { problem } from '$lib/server/body';
 import { eventsOf, importPlanFile, readRun, wholeShelf, type Db } from '$lib/server/database';

@@ -1,0 +1,11 @@
+export { Amount, AMOUNT_FORMS, formatAmount, parseAmount } from './amount';
+export { Cup, HATCHES, mixIdOf, type RecipeLine } from './cup';
+export { Condition, Gate, Zero, type Since } from './gate';
+export { Group, type Variation } from './group';
+export { Mix } from './mix';
+export type { Past } from './past';
+export { PlanDocument, poursOf, type Bench, type Plan, type Tracing } from './plan';
+export { Shelf } from '../shelf/cards';
+export { shelfOf } from './shelf';
+export { AnyAct, Step } from './step';
+export { splitAll, eachByItself, mixForNewCup, mixingOf, oneBase, withoutCup } from './mixing';

@@ -1,0 +1,7 @@
+export { mouldMakingPlan } from './mould-making';
+export { applyTechnique, KEEPS, techniquesFor, type Keep } from './apply-technique';
+export { newPlan, actStep, layStep, waitStep } from './new-plan';
+export { withNewCup } from './add-cup';
+export { freshId } from './fresh-id';
+export { sharedEqually, sharersOf } from './share-equally';
+export { insertStep, moveStep } from './insert-step';

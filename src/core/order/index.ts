@@ -1,0 +1,1 @@
+export { shortageOf, type OrderNeeds, type Shortage } from './shortage';

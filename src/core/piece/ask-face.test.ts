@@ -1,0 +1,94 @@
+import { describe, expect, it } from 'vitest';
+import { cards } from '../../../demo/cards';
+import { rockpool, tideline } from '../../../demo/plans';
+import { askingFace, type AskedFace, type FaceAnswer, type Searching } from './ask-face';
+import { computePlan, Plan } from '../plan';
+import { pieceOf, wholePicture } from './picture';
+
+/** A stack that is quick to try: nothing of it sinks. */
+const stack = Plan.parse({
+  ...rockpool,
+  steps: rockpool.steps.filter((s) => ['lay', 'puddle'].includes(s.act.kind)),
+  cups: rockpool.cups.map((c) => ({ ...c, recipe: c.recipe.filter((r) => r.colourantId !== 'white-paste') }))
+});
+
+function searched(plan: Plan, asked: Omit<AskedFace, 'groupId'>): { answer: FaceAnswer; steps: Searching[] } {
+  const search = askingFace(plan, cards, { groupId: plan.groups[0]!.id, ...asked });
+  const steps: Searching[] = [];
+  for (;;) {
+    const step = search.next();
+    if (step.done) return { answer: step.value, steps };
+    steps.push(step.value);
+  }
+}
+
+const open = { kind: 'open face' } as const;
+
+describe('asking for a face', () => {
+  it('comes near to shares that can be had, by amounts and places alone', () => {
+    const wish = { cupId: 'black', zone: 'all of it', share: 0.3 } as const;
+    const { answer, steps } = searched(stack, { face: open, wishes: [wish] });
+    const [black] = answer.wishes;
+    expect(Math.abs(black!.before - 0.3)).toBeGreaterThan(0.08);
+    expect(Math.abs(black!.after - 0.3)).toBeLessThan(0.04);
+    expect(steps.length).toBeGreaterThan(0);
+    expect(steps.map((s) => s.off)).toEqual([...steps.map((s) => s.off)].sort((a, b) => b - a));
+    // The plan that is offered shows what was said of it, and no step came or went.
+    const made = pieceOf(answer.plan, cards, {}, {})!;
+    const drawn = wholePicture(made, open, { size: 160 }).shows.find((s) => s.cupId === 'black')!;
+    expect(drawn.share).toBeCloseTo(black!.after, 1.3);
+    expect(answer.plan.steps.map((s) => s.id)).toEqual(stack.steps.map((s) => s.id));
+    expect(Plan.safeParse(answer.plan).success).toBe(true);
+    const group = computePlan(answer.plan, cards).groups[0]!;
+    expect(group.filled).toBeCloseTo(1, 6);
+  }, 60_000);
+
+  it('says as it is what cannot be reached: what lies at the bottom of a dome is never all of its edge', () => {
+    const wish = { cupId: 'mudflat', zone: 'the edge', share: 1 } as const;
+    const { answer } = searched(tideline, {
+      face: { kind: 'mould face' },
+      wishes: [wish],
+      tries: 25
+    });
+    expect(answer.wishes[0]!.after).toBeLessThan(1);
+    expect(answer.wishes[0]!.after).toBeGreaterThanOrEqual(answer.wishes[0]!.before);
+  }, 60_000);
+
+  it('leaves a plan alone that shows what is wanted already', () => {
+    const piece = pieceOf(stack, cards, {}, {})!;
+    const shows = wholePicture(piece, open, { size: 30 }).shows.find((s) => s.cupId === 'black')!.share;
+    const { answer, steps } = searched(stack, {
+      face: open,
+      wishes: [{ cupId: 'black', zone: 'all of it', share: shows }]
+    });
+    expect(steps.length).toBeLessThan(90);
+    expect(answer.wishes[0]!.after).toBeCloseTo(shows, 1);
+  }, 60_000);
+
+  it('leaves alone a step that other cavities share', () => {
+    const shared = Plan.parse({
+      ...stack,
+      groups: [...stack.groups, { ...stack.groups[0]!, id: 'more', name: 'more' }],
+      steps: stack.steps.map((s, i) => (i === 1 ? { ...s, where: ['roundels', 'more'] } : s))
+    });
+    const { answer } = searched(shared, {
+      face: open,
+      wishes: [{ cupId: 'black', zone: 'all of it', share: 0.3 }],
+      tries: 12
+    });
+    expect(answer.plan.steps[1]).toEqual(shared.steps[1]);
+  }, 60_000);
+
+  it('reads the edge and the middle apart', () => {
+    const { answer } = searched(stack, {
+      face: open,
+      wishes: [
+        { cupId: 'foam', zone: 'the edge', share: 0.9 },
+        { cupId: 'foam', zone: 'the middle', share: 0 }
+      ],
+      tries: 4
+    });
+    expect(answer.wishes[1]!.before).toBe(0);
+    expect(answer.wishes[0]!.before).toBeGreaterThan(0.5);
+  }, 60_000);
+});

@@ -1,0 +1,177 @@
+import { hidingThickness, litFromBehind, mixtureOf, type Finish } from '../colour';
+import { chanceFrom, noiseFrom, type Casting } from '../pattern';
+import { seenThrough, tintOf, type Palette } from '../plan/looks/looks';
+import type { ResolvedPlan } from '../plan/resolve';
+import { TONES, type Matter, type Traced } from './traced';
+
+/** How a piece is looked at: finished so, or lit from behind, where what it lets through is seen. */
+export type Showing = Finish | 'lit from behind';
+
+/** What codes of a picture look like. Codes are given out as films are met: the same films, the same code. */
+export interface Paint {
+  /** The code of films, nearest first, thickness in mm. */
+  codeOf(films: readonly { matter: number; mm: number }[]): number;
+  /** The code of a dry film on the mould face at a place, or undefined where none covers it. */
+  filmAt(casting: Casting, x: number, y: number): number | undefined;
+  /** Thickness from which a matter hides what is behind it, mm. */
+  hides(matter: number): number;
+  /** #rrggbb of each code given out so far. */
+  colours: string[];
+  /** The matter in front at each code. */
+  fronts: number[];
+  /** No cup has a colour yet: they are told apart by tones of no pigment. */
+  standIn: boolean;
+}
+
+/** What a solid looks like where nothing is known of it. */
+const SOLID = '#b8ad97';
+
+/** Paints for the matters of one piece. */
+export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palette, showing: Showing): Paint {
+  const standIns = standInsOf(plan, matters);
+  const shades = matters.map((m) => standInFor(m, standIns) ?? shadeOf(plan, m, palette));
+  const codes = new Map<string, number>();
+  const colours: string[] = [];
+  const fronts: number[] = [];
+  const own = withShades(palette, shades);
+  const give = (key: string, front: number, colour: () => string): number => {
+    const before = codes.get(key);
+    if (before !== undefined) return before;
+    codes.set(key, colours.length);
+    colours.push(colour());
+    fronts.push(front);
+    return colours.length - 1;
+  };
+  return {
+    colours,
+    fronts,
+    standIn: standIns.size > 0,
+    hides: (matter) => shades[matter]?.hides ?? 0,
+    codeOf: (films) => {
+      const key = films.map((f) => `${f.matter}:${stepOf(f.mm)}`).join('|');
+      const front = films[0]!.matter;
+      return give(key, front, () => {
+        const plain = shades[front]?.plain;
+        if (plain !== undefined && (standIns.size > 0 || showing !== 'lit from behind')) return plain;
+        if (showing === 'lit from behind') return throughAll(films, shades);
+        return seenThrough(
+          films.map((f) => ({ cupId: `${f.matter}`, mm: f.mm })),
+          own,
+          showing
+        ).hex;
+      });
+    },
+    filmAt: (casting, x, y) => {
+      const i = grainOf(casting, x, y);
+      if (i < 0) return undefined;
+      const id = casting.films[i]!.colourantId;
+      return give(`film ${id}`, -1, () => plan.colourants.get(id)?.colour ?? GOLD);
+    }
+  };
+}
+
+/** What comes through films from behind; a solid lets nothing through. */
+function throughAll(films: readonly { matter: number; mm: number }[], shades: readonly Shade[]): string {
+  const optics = films.map((f) => shades[f.matter]?.optics);
+  if (optics.includes(undefined)) return '#000000';
+  return litFromBehind(films.map((f, i) => ({ optics: optics[i]!, mm: f.mm }))).hex;
+}
+
+/** A mica of which no card is named. */
+const GOLD = '#c9a552';
+
+/** Thickness in steps that are too small to be seen. */
+const stepOf = (mm: number): number => Math.round(6 * Math.log2(1 + mm));
+
+interface Shade {
+  key: string;
+  hides: number;
+  optics?: ReturnType<typeof mixtureOf>;
+  /** A colour that does not come from pigments. */
+  plain?: string;
+  cupId?: string;
+}
+
+/** How light chips are beside their body, by their sorts: what colours they are is not asked. */
+const CHIPS = [0.82, 0.6, 0.4];
+
+function darker(hex: string, by: number): string {
+  const part = (i: number) =>
+    Math.round(parseInt(hex.slice(i, i + 2), 16) * by)
+      .toString(16)
+      .padStart(2, '0');
+  return `#${part(1)}${part(3)}${part(5)}`;
+}
+
+/** How a matter looks: its cup's own optics, or those of its streaks. */
+function shadeOf(plan: ResolvedPlan, matter: Matter, palette: Palette): Shade {
+  if (matter.kind === 'chip') {
+    const body = palette.looks.get(matter.cupId)?.own.hex ?? SOLID;
+    return { key: `chip ${matter.sort}`, hides: 0, plain: darker(body, CHIPS[matter.sort] ?? 0.5) };
+  }
+  if (matter.kind !== 'cup') return { key: matter.kind, hides: 0, plain: SOLID };
+  const { cupId, tone } = matter;
+  const cup = plan.cupOf.get(cupId);
+  if (tone === 'full' || !cup) {
+    const optics = palette.optics.get(cupId);
+    return { key: cupId, cupId, hides: palette.hides.get(cupId) ?? Infinity, ...(optics ? { optics } : {}) };
+  }
+  const mixing = cup.cup.mixing === 'speckled' ? 'speckled' : 'marbled';
+  const times = TONES[mixing][tone];
+  const tint = tintOf(cup.doses, cup.mix?.base, cup.mix?.formula);
+  const optics = mixtureOf({
+    ...tint,
+    doses: tint.doses.map((d) => ({ ...d, percent: d.percent * times }))
+  });
+  return { key: `${cupId} ${tone}`, cupId, optics, hides: hidingThickness(optics) };
+}
+
+/** Tones that stand in for colours, light to dark and back, so that neighbours differ. */
+const STAND_INS = ['#dccba8', '#7d8f88', '#b57f58', '#55636d', '#c9b48f', '#8b6064', '#a3a898', '#6e6a4c'];
+
+/**
+ * Tones for the cups of a piece where two or more are poured and none has a colour yet, so that the way of pouring is seen before
+ * any pot is chosen; none as soon as one of them has.
+ */
+function standInsOf(plan: ResolvedPlan, matters: readonly Matter[]): Map<string, string> {
+  const ids = [...new Set(matters.flatMap((m) => (m.kind === 'cup' ? [m.cupId] : [])))];
+  const bare = ids.every((id) => !plan.cupOf.get(id)?.doses.length);
+  if (ids.length < 2 || !bare || matters.some((m) => m.kind === 'chip')) return new Map();
+  const order = plan.cups.map((c) => c.cup.id).filter((id) => ids.includes(id));
+  return new Map(order.map((id, i) => [id, STAND_INS[i % STAND_INS.length]!]));
+}
+
+function standInFor(matter: Matter, standIns: ReadonlyMap<string, string>): Shade | undefined {
+  const plain = matter.kind === 'cup' ? standIns.get(matter.cupId) : undefined;
+  return plain !== undefined && matter.kind === 'cup'
+    ? { key: matter.cupId, cupId: matter.cupId, hides: 0, plain }
+    : undefined;
+}
+
+/** The palette with an entry for each matter, by its number. */
+function withShades(palette: Palette, shades: readonly Shade[]): Palette {
+  const entries = shades.flatMap((s, i) => (s.optics ? [[`${i}`, s] as const] : []));
+  const kinds = entries.map(([i, s]) => [i, palette.kinds.get(s.cupId!) ?? 'resin'] as const);
+  return {
+    ...palette,
+    optics: new Map(entries.map(([i, s]) => [i, s.optics!])),
+    hides: new Map(entries.map(([i, s]) => [i, s.hides])),
+    kinds: new Map(kinds),
+    inks: new Set(entries.flatMap(([i, s]) => (palette.inks.has(s.cupId!) ? [i] : [])))
+  };
+}
+
+/** Grain of a brushed powder, mm. */
+const GRAIN = 0.35;
+const drift = noiseFrom(911);
+
+/** Which film is in front at a place of the mould face; −1 for none: the first whose grains cover it. */
+function grainOf({ films }: Casting, x: number, y: number): number {
+  return films.findIndex((film, i) => {
+    const cell = chanceFrom(
+      Math.round(x / GRAIN) * 73856093 + Math.round(y / GRAIN) * 19349663 + i * 83492791
+    );
+    const uneven = 0.09 * drift(x / 6, y / 6, 7 * i);
+    return 0.12 + 0.76 * cell() < film.cover(x, y) + uneven;
+  });
+}

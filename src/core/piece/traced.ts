@@ -1,0 +1,300 @@
+import { isWhite } from '../colour';
+import { layerState } from '../cure';
+import { Casting, type Content, type Engine, type Prism } from '../pattern';
+import { prismOf } from '../pattern/cavity-prism';
+import type { Trait } from '../pour';
+import type { Condition } from '../document';
+import type { FilledStrand, Pour } from '../plan/fill';
+import type { ResolvedAct, ResolvedCup, ResolvedPlan, ResolvedStep } from '../plan/resolve';
+import { roomIn } from '../plan/room';
+
+/** What stands at a place of a piece: a cup, by how rich it is in its colour there; a film of dry colour; a solid. */
+export type Matter =
+  | { kind: 'cup'; cupId: string; tone: 'full' | 'rich' | 'pale' }
+  | { kind: 'chip'; cupId: string; sort: number }
+  | { kind: 'film'; colourantId: string }
+  | { kind: 'solid' };
+
+/** One cavity traced through its steps: the engine that answers what is where, and what its answers mean. */
+export interface Traced {
+  prism: Prism;
+  casting: Casting;
+  engine: Engine;
+  /** By the numbers the engine answers. */
+  matters: readonly Matter[];
+  /** ml of each matter that was poured, and of that what stays in the piece, as the casting booked it. */
+  poured: ReadonlyMap<number, number>;
+  held: ReadonlyMap<number, number>;
+}
+
+/** Of an unstirred cup, the share that holds most of its colour, and how rich that is and the rest: the mean is 1. */
+export const TONES = {
+  marbled: { share: 0.3, rich: 2.2, pale: (1 - 0.3 * 2.2) / 0.7 },
+  speckled: { share: 0.12, rich: 5, pale: (1 - 0.12 * 5) / 0.88 }
+} as const;
+
+/**
+ * Goes through the steps of one strand of cavities and keeps what each does to where things lie.
+ *
+ * @param seed of all that is left to chance: the same seed, the same piece
+ * @param until the last step that is done; all of them when absent
+ */
+export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, until?: string): Traced {
+  const prism = prismOf(filled.strand.kind, filled.cavity);
+  const casting = castingIn(plan, filled, prism, seed);
+  const matters: Matter[] = [];
+  const steps = performed(plan, filled, until);
+  const going: Going = {
+    plan,
+    filled,
+    casting,
+    content: contentsOf(plan, matters),
+    chambers: chambersOf(filled),
+    // A heavy colour has sunk once all is poured that it sinks through.
+    sinks: until === undefined || steps.some((s) => s.step === plan.steps.findLast((x) => pours(x, filled)))
+  };
+  for (const step of steps) perform(step, going);
+  const engine = casting.engine();
+  if (casting.embeds.length) matters.push({ kind: 'solid' });
+  const inMl = (of: ReadonlyMap<number, number>) => new Map([...of].map(([m, mm3]) => [m, mm3 / 1000]));
+  return {
+    prism,
+    casting,
+    engine,
+    matters,
+    poured: inMl(casting.poured),
+    held: inMl(casting.held)
+  };
+}
+
+/** What is carried from step to step while a cavity is gone through. */
+interface Going extends Pick<Traced, 'casting'> {
+  plan: ResolvedPlan;
+  filled: FilledStrand;
+  content(cupId: string): Content;
+  chambers: ReadonlyMap<string, { id: string; from: number; to: number }>;
+  /** Whether what is heavy sinks. */
+  sinks: boolean;
+}
+
+/** An empty cavity; one much longer than wide that is cut into pieces is a bar. */
+function castingIn({ plan }: ResolvedPlan, { strand }: FilledStrand, prism: Prism, seed: string): Casting {
+  const { section } = prism.shaped;
+  const { width, length } = section.half;
+  const bar = Math.max(width, length) > 1.8 * Math.min(width, length) && (strand.group.cutInto ?? 1) > 1;
+  return new Casting(section, `${plan.id}/${strand.id}/${seed}`, bar);
+}
+
+/** Does one act, or one round of it, in the casting. */
+function perform({ step, act, share, gated }: Performed, going: Going): void {
+  const { plan, filled, casting, content, chambers } = going;
+  casting.begin(step.step.id);
+  if (gated) casting.setStill();
+  const drawn = filled.pours.find((p) => p.stepId === step.step.id);
+  const ml = (drawn?.each ?? 0) * share;
+  if (!act.definition.flow || (drawn && ml <= 0)) return;
+  let sinks = 0;
+  if (drawn) {
+    sinks = going.sinks ? sinkingOf(plan, filled, drawn, casting) : 0;
+    if (sinks > 0) casting.keepHeavy(content(drawn.cupId).matter, ml * 1000 * sinks);
+  }
+  act.definition.flow(act.act, casting, {
+    mm3: ml * 1000 * (1 - sinks),
+    content,
+    chamber: (id) => chambers.get(id),
+    object: (id) => objectOf(filled, id)
+  });
+}
+
+/** An object of a group as an upright ellipsoid of its own volume (mass by density) and height. */
+function objectOf({ strand }: FilledStrand, id: string | undefined) {
+  const embed = strand.group.embeds?.find((e) => e.id === id);
+  if (embed?.kind !== 'object') return undefined;
+  const mm3 = (embed.grams / embed.density) * 1000;
+  // V = 4/3 π r² · h/2
+  return { radius: Math.sqrt((3 * mm3) / (2 * Math.PI * embed.height)), tall: embed.height / 2 };
+}
+
+const pours = ({ step }: ResolvedStep, { pours: all }: FilledStrand) => all.some((p) => p.stepId === step.id);
+
+interface Performed {
+  step: ResolvedStep;
+  act: ResolvedAct;
+  /** The share of the step that is done here: a round of several. */
+  share: number;
+  /** Whether what stands there has been left to set before it. */
+  gated: boolean;
+}
+
+/** What is done in a strand, in order; rounds of neighbouring steps are taken turn about. */
+function performed(plan: ResolvedPlan, filled: FilledStrand, until: string | undefined): Performed[] {
+  const done: Performed[] = [];
+  let turn: Performed[][] = [];
+  const take = () => {
+    const most = Math.max(0, ...turn.map((t) => t.length));
+    for (let r = 0; r < most; r++) done.push(...turn.flatMap((t) => t[r] ?? []));
+    turn = [];
+  };
+  let waited = false;
+  for (const step of plan.steps) {
+    const act = step.here(filled.strand.id);
+    if (!act) continue;
+    const gated: boolean = waited || setBefore(plan, filled, step);
+    // A wait leaves what it waited for to the step after it: a state, or time enough to set.
+    const passes = act.definition.hands(act.act, act.step, 1).unattended;
+    waited = (act.definition.group === 'wait' && gated) || passes >= setsAfter(plan, filled);
+    const rounds = hasTrait(act, 'in turns') ? Number((act.act as { rounds?: number }).rounds ?? 1) : 1;
+    const own = Array.from({ length: rounds }, (_, i) => ({
+      step,
+      act,
+      share: 1 / rounds,
+      gated: gated && !i
+    }));
+    const same = turn[0]?.[0]?.act.definition.kind === act.definition.kind;
+    if (!same || rounds === 1 || gated) take();
+    turn.push(own);
+    if (step.step.id === until) break;
+  }
+  take();
+  return done;
+}
+
+/** Whether what lies there has set when a step begins: by the state it waits for, or by the time it waits. */
+function setBefore(plan: ResolvedPlan, filled: FilledStrand, { step }: ResolvedStep): boolean {
+  const mix = mixIn(plan, filled);
+  if (!mix) return step.gates.length > 0;
+  const states = mix.behaviour.states.map((s) => s.state);
+  const carries = states.indexOf(layerState(mix.base));
+  const holds = (c: Condition): boolean => {
+    // A state that is none of this material's is one that nothing moves in.
+    if (c.kind === 'state')
+      return c.of === 'layer below' && (!states.includes(c.state) || states.indexOf(c.state) >= carries);
+    if (c.kind === 'since') return c.minutes >= setsAfter(plan, filled);
+    return c.kind === 'checked';
+  };
+  return step.gates.some((g) => g.all.some(holds));
+}
+
+/** Minutes after which half the depth of a cavity carries the next layer; never where nothing is known of its material. */
+function setsAfter(plan: ResolvedPlan, filled: FilledStrand): number {
+  const mix = mixIn(plan, filled);
+  if (!mix) return Infinity;
+  return mix.behaviour.layerReaches(layerState(mix.base), filled.cavity.depth / 2, roomIn(plan.plan.bench));
+}
+
+/** The mix of what is poured first into a strand. */
+const mixIn = (plan: ResolvedPlan, { pours }: FilledStrand) => plan.cupOf.get(pours[0]?.cupId ?? '')?.mix;
+
+/** What each cup holds, its matters numbered as they are met. */
+function contentsOf(plan: ResolvedPlan, matters: Matter[]): (cupId: string) => Content {
+  const known = new Map<string, Content>();
+  const number = (matter: Matter): number => matters.push(matter) - 1;
+  const contentOf = (cupId: string): Content => {
+    const before = known.get(cupId);
+    if (before) return before;
+    const cup = plan.cupOf.get(cupId);
+    const matter = number({ kind: 'cup', cupId, tone: 'full' });
+    const made: Content = { matter, ...unstirredOf(cup, { number, contentOf }) };
+    known.set(cupId, made);
+    return made;
+  };
+  return contentOf;
+}
+
+function unstirredOf(
+  cup: ResolvedCup | undefined,
+  by: { number(m: Matter): number; contentOf(id: string): Content }
+): Pick<Content, 'parts' | 'unstirred'> {
+  const mixing = cup?.cup.mixing ?? 'full';
+  if (cup?.parts.length) {
+    const whole = cup.parts.reduce((s, p) => s + p.share, 0);
+    const parts = cup.parts.map((p) => ({ matter: by.contentOf(p.cupId).matter, share: p.share / whole }));
+    return { parts, ...(mixing === 'full' ? {} : { unstirred: mixing }) };
+  }
+  // What melts has no chips: it is one body again.
+  if (cup?.fillers.length && !melts(cup)) return chippedOf(cup, by);
+  if (!cup || mixing === 'full' || !cup.doses.length) return { parts: [] };
+  const { share } = TONES[mixing];
+  const tone = (name: 'rich' | 'pale') => by.number({ kind: 'cup', cupId: cup.cup.id, tone: name });
+  return {
+    unstirred: mixing,
+    parts: [
+      { matter: tone('pale'), share: 1 - share },
+      { matter: tone('rich'), share }
+    ]
+  };
+}
+
+const melts = ({ mix }: ResolvedCup): boolean =>
+  mix?.base.kind === 'melt and pour' || mix?.base.kind === 'plastisol';
+
+/** Sorts of chips that are told apart by how light they are. */
+const SORTS = 3;
+
+/** A body with chips in it: their share of its volume from their share of its weight. */
+function chippedOf(
+  cup: ResolvedCup,
+  by: { number(m: Matter): number; contentOf(id: string): Content }
+): Pick<Content, 'parts' | 'unstirred'> {
+  const chips = cup.fillers.reduce((s, f) => s + f.share / f.density, 0);
+  const body =
+    Math.max(0, 1 - cup.fillers.reduce((s, f) => s + f.share, 0)) / (cup.mix?.formula.density ?? 1);
+  const share = chips / (chips + body);
+  const sorts = Array.from({ length: SORTS }, (_, sort) => ({
+    matter: by.number({ kind: 'chip', cupId: cup.cup.id, sort }),
+    share: share / SORTS
+  }));
+  const own = by.number({ kind: 'cup', cupId: cup.cup.id, tone: 'full' });
+  return { unstirred: 'chips', parts: [{ matter: own, share: 1 - share }, ...sorts] };
+}
+
+/** The chambers of a divided cavity as shares of the footprint from the left. */
+function chambersOf({ strand }: FilledStrand): Map<string, { id: string; from: number; to: number }> {
+  let at = 0;
+  return new Map(
+    (strand.kind.chambers ?? []).map((c) => {
+      const from = at;
+      at += c.share;
+      return [c.id, { id: c.id, from, to: at }];
+    })
+  );
+}
+
+/**
+ * A colour with so many percent more of a white than what lies on it sinks through it while both are thin. This and the
+ * next two are starting values, set by eye on drawn pieces: the trade gives no figures.
+ */
+const HEAVIER = 1;
+/** Of a heavy colour, what sinks and stands as lace; the rest stays where it was poured. */
+const SINKS = 0.75;
+/** Shares of a pour between which a heavy colour makes lace: less is lost in it, more covers it. */
+const LACES = { least: 0.02, most: 0.3 } as const;
+
+/** The share of a pour that will sink: of a heavy colour in thin resin under or on lighter puddles; 0 for all else. */
+function sinkingOf(plan: ResolvedPlan, filled: FilledStrand, pour: Pour, casting: Casting): number {
+  const cup = plan.cupOf.get(pour.cupId);
+  if (cup?.mix?.base.kind !== 'resin' || casting.bar) return 0;
+  const others = filled.pours.filter((p) => p.cupId !== pour.cupId && puddles(p));
+  if (others.length < 2 || !filled.strand) return 0;
+  const all = filled.pours.reduce((s, p) => s + p.each, 0);
+  const own = filled.pours.filter((p) => p.cupId === pour.cupId).reduce((s, p) => s + p.each, 0);
+  if (own / all < LACES.least || own / all > LACES.most) return 0;
+  if (!mainlyWhite(plan, pour.cupId)) return 0;
+  const lighter = others.every((p) => whiteOf(plan, pour.cupId) - whiteOf(plan, p.cupId) >= HEAVIER);
+  return lighter ? SINKS : 0;
+}
+
+const puddles = ({ act }: Pour) => act !== undefined && hasTrait(act, 'digs');
+
+const hasTrait = ({ definition, act }: ResolvedAct, trait: Trait): boolean =>
+  definition.traits?.(act).includes(trait) ?? false;
+
+/** Whether most of a cup's colour is white: a tint with white in it does not sink as a white does. */
+function mainlyWhite(plan: ResolvedPlan, cupId: string): boolean {
+  const all = (plan.cupOf.get(cupId)?.doses ?? []).reduce((s, d) => s + d.percent, 0);
+  return whiteOf(plan, cupId) > 0.6 * all;
+}
+
+/** Percent of whites in a cup: the heavy pigments, four times as heavy as resin. */
+const whiteOf = (plan: ResolvedPlan, cupId: string): number =>
+  (plan.cupOf.get(cupId)?.doses ?? []).reduce((s, d) => s + (isWhite(d.colourant) ? d.percent : 0), 0);

@@ -1,0 +1,162 @@
+import type { Look } from '../colour';
+import { footprintOf, type Cavity, type Footprint, type Zone } from '../mould';
+import type { Cup } from '../document';
+import type { FilledStrand, PouredLayer } from './fill';
+import { seenThrough, type Palette } from './looks/looks';
+import type { ResolvedPlan } from './resolve';
+import { swirlShares, wetRuns } from './looks/swirl';
+
+/** A layer with what it looks like: in section, and as its thickness lets what is behind show through. */
+export interface ComputedLayer extends PouredLayer {
+  letter: string;
+  hatch: Cup['hatch'];
+  /** As seen from the mould face, with the layers above it behind; and from the open face. */
+  colour: string;
+  openColour: string;
+  /** The mould face's colour, and whether the screen can show it. */
+  look: Look;
+  /** ml and grams in all cavities of the group. */
+  ml: number;
+  grams: number;
+  /** Whether it is laid on a layer that a gate has let gel. */
+  gated: boolean;
+  /** Share of each face that this layer is, 0..1, seen straight on. */
+  shows: { mouldFace: number; openFace: number };
+}
+
+/** Cavities that are done alike, filled: a group, or those of it that share a variation. */
+export interface ComputedGroup {
+  groupId: string;
+  /** The group's own id, or one made of it for cavities with a variation. */
+  strandId: string;
+  name: string;
+  mouldName: string;
+  count: number;
+  capacity: number;
+  /** ml that a domed skin adds above the rim. */
+  domeMl: number;
+  depth: number;
+  /** How the capacity was found. */
+  working: string;
+  /** Section through the middle: level and half width, mm, from the mould face up. */
+  profile: [number, number][];
+  /** The rim from above: round, a rectangle (width over length), or an outline in mm. */
+  footprint: Footprint;
+  zones: readonly Zone[];
+  chambers: readonly { id: string; name: string; share: number }[];
+  layers: ComputedLayer[];
+  filled: number;
+}
+
+const PROFILE_STEPS = 40;
+
+/** A filled strand as the screens draw it. */
+export function drawnGroup(
+  plan: ResolvedPlan,
+  filled: FilledStrand,
+  palette: Palette,
+  densityOf: (cupId: string) => number
+): ComputedGroup {
+  const { strand, cavity, layers, filledMl } = filled;
+  const shows = shownBy(plan, filled, palette);
+  return {
+    groupId: strand.group.id,
+    strandId: strand.id,
+    name: strand.name,
+    mouldName: strand.mould.name,
+    count: strand.count,
+    capacity: cavity.capacity,
+    domeMl: cavity.domeMl,
+    depth: cavity.depth,
+    working: cavity.working,
+    profile: profileOf(cavity),
+    footprint: footprintOf(strand.kind.shape),
+    zones: strand.kind.zones ?? [],
+    chambers: strand.kind.chambers ?? [],
+    filled: cavity.capacity > 0 ? filledMl / cavity.capacity : 0,
+    layers: layers.map((layer, i) => ({
+      ...layer,
+      ...seen(filled, i, palette),
+      letter: plan.cupOf.get(layer.cupId)!.cup.letter,
+      hatch: plan.cupOf.get(layer.cupId)!.cup.hatch,
+      gated: gatedBefore(plan, layer, strand.id),
+      shows: shows.get(layer)!,
+      ml: layer.each * strand.count,
+      grams: layer.each * strand.count * densityOf(layer.cupId)
+    }))
+  };
+}
+
+/** What one layer looks like from either face, with what lies behind it there. */
+function seen({ layers }: FilledStrand, i: number, palette: Palette) {
+  const layer = layers[i]!;
+  const film = (l: PouredLayer) => ({ cupId: l.cupId, mm: l.to - l.from });
+  const own = (l: PouredLayer) => !l.chamber || l.chamber.id === layer.chamber?.id;
+  const above = layers
+    .slice(i + 1)
+    .filter(own)
+    .map(film);
+  const below = layers.slice(0, i).filter(own).map(film).reverse();
+  const look = seenThrough([film(layer), ...above], palette);
+  return { look, colour: look.hex, openColour: seenThrough([film(layer), ...below], palette).hex };
+}
+
+/**
+ * What each layer shows of each face. Layers that were fluid together are a swirl: what they show of the mould face
+ * as level layers is shared out among their cups as a swirl shares it.
+ */
+function shownBy(
+  plan: ResolvedPlan,
+  { strand, cavity, layers }: FilledStrand,
+  palette: Palette
+): Map<PouredLayer, ComputedLayer['shows']> {
+  const level = new Map(layers.map((l) => [l, showsOf(cavity, layers, l)]));
+  for (const run of wetRuns(layers, (l) => gatedBefore(plan, l, strand.id))) {
+    if (new Set(run.map((l) => l.cupId)).size < 2 || run.some((l) => l.chamber)) continue;
+    const face = run.reduce((s, l) => s + level.get(l)!.mouldFace, 0);
+    const shares = swirlShares(run, palette, (id) => plan.cupOf.get(id)?.mix?.base.kind === 'resin');
+    for (const l of run) {
+      // Several layers of one cup show its share between them, by volume.
+      const own = run.filter((x) => x.cupId === l.cupId).reduce((s, x) => s + x.each, 0);
+      const share = own > 0 ? (shares.get(l.cupId)! * l.each) / own : 0;
+      level.set(l, { ...level.get(l)!, mouldFace: face * share });
+    }
+  }
+  return level;
+}
+
+function showsOf(cavity: Cavity, layers: readonly PouredLayer[], layer: PouredLayer): ComputedLayer['shows'] {
+  const wide = layer.chamber ? layer.chamber.to - layer.chamber.from : 1;
+  const top = Math.max(...layers.map((l) => l.to));
+  return {
+    mouldFace: wide * mouldFaceShare(cavity, layer),
+    openFace: wide * (layer.to >= top - 1e-9 ? 1 : 0)
+  };
+}
+
+/** Whether something is waited for between this layer and what was done before it in the same cavities. */
+function gatedBefore({ steps }: ResolvedPlan, layer: PouredLayer, strandId: string): boolean {
+  const own = steps.filter((s) => s.strands.some((x) => x.id === strandId));
+  const index = own.findIndex((s) => s.step.id === layer.stepId);
+  const waits = (i: number) => (own[i]?.step.gates.length ?? 0) > 0;
+  return waits(index) || (own[index - 1]?.own?.definition.group === 'wait' && waits(index - 1));
+}
+
+/**
+ * Share of the mould face a level layer shows, seen straight on: what its walls add to the open area as they
+ * lean out. The first layer shows the whole bottom as well.
+ */
+function mouldFaceShare(cavity: Cavity, layer: PouredLayer): number {
+  const { areaAt } = cavity.geometry;
+  const rim = areaAt(cavity.depth);
+  const inner = layer.from <= 0 ? 0 : areaAt(layer.from);
+  return rim > 0 ? Math.max(0, (areaAt(layer.to) - inner) / rim) : 0;
+}
+
+function profileOf(cavity: Cavity): [number, number][] {
+  return Array.from({ length: PROFILE_STEPS + 1 }, (_, i) => {
+    // Closer together near the mould face, where a dome curves most.
+    const z = cavity.depth * (i / PROFILE_STEPS) ** 2;
+    return [z, cavity.geometry.halfWidthAt(z)];
+  });
+}

@@ -1,0 +1,251 @@
+import { evenly } from '../../evenly.testing';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { cards } from '../../../../demo/cards';
+import * as demo from '../../../../demo/plans';
+import { applyEdit } from '../../document/apply-edit';
+import type { Problem } from '../../problem';
+import { computePlan, figuresOf } from '../compute';
+import { Plan } from '../read';
+import { atBench, layer, mixed, withBase, withScales } from '../plans.testing';
+
+const orders = Object.values(demo).filter(
+  (p): p is Plan => typeof p === 'object' && p !== null && 'cups' in p && 'steps' in p
+);
+const named = (p: Problem) => `${p.code} ${p.path}`;
+const problems = (plan: Plan, shelf = cards) => computePlan(plan, shelf).problems;
+
+/** Applies every mend of a plan, one at a time: what it was offered for is gone, and nothing new has come. */
+function mendsHold(plan: Plan): string[] {
+  const found = problems(plan);
+  const before = new Set(found.map(named));
+  return found.flatMap((p) => {
+    if (!p.edit) return [];
+    const mended = Plan.parse(applyEdit(plan, p.edit));
+    const after = problems(mended).map(named);
+    expect(after, `${named(p)}: ${p.mend}`).not.toContain(named(p));
+    expect(
+      after.filter((x) => !before.has(x)),
+      `${named(p)}: ${p.mend}`
+    ).toEqual([]);
+    return [p.code];
+  });
+}
+
+describe('every mend that is offered', () => {
+  it('mends each of the ten orders', () => {
+    expect(orders.length).toBeGreaterThanOrEqual(9);
+    const offered = orders.flatMap(mendsHold);
+    expect(offered).toEqual(expect.arrayContaining(['not-weighable', 'mix-too-small', 'white-takes-over']));
+  });
+
+  it('mends any plan of any material, each and split, however it is spoilt', { timeout: 120_000 }, () => {
+    const percent = evenly(0, 12);
+    const spoil = fc.record({
+      plan: fc.constantFrom(...orders),
+      base: fc.constantFrom(...cards.bases.map((b) => b.id)),
+      other: fc.boolean(),
+      way: fc.constantFrom('each' as const, 'split' as const),
+      scale: fc.constantFrom(...cards.scales.map((s) => s.id)),
+      count: fc.integer({ min: 1, max: 30 }),
+      percents: fc.array(percent, { minLength: 6, maxLength: 6 }),
+      ungated: fc.boolean(),
+      room: fc.integer({ min: 12, max: 30 })
+    });
+    const offered = new Map<string, number>();
+    fc.assert(
+      fc.property(spoil, ({ plan, base, other, way, scale, count, percents, ungated, room }) => {
+        const spoilt = atBench(withScales(mixed(other ? withBase(plan, base) : plan, way), scale), {
+          roomCelsius: room
+        });
+        const whole: Plan = {
+          ...spoilt,
+          groups: spoilt.groups.map((g) => ({ ...g, count })),
+          cups: spoilt.cups.map((c) => ({
+            ...c,
+            recipe: c.recipe.map((l, i) => ({ ...l, percent: percents[i % 6]! }))
+          })),
+          steps: spoilt.steps.map((s) => (ungated ? { ...s, gates: [] } : s))
+        };
+        for (const code of mendsHold(whole)) offered.set(code, (offered.get(code) ?? 0) + 1);
+      }),
+      { numRuns: 30 }
+    );
+    // Not silence: mends of many kinds are found.
+    expect(offered.size).toBeGreaterThanOrEqual(3);
+  });
+});
+
+/** One cavity of so many ml, so deep, filled to the rim with clear resin. */
+function block(ml: number, depth: number, over: Partial<Plan> = {}) {
+  const [tideline] = [demo.tideline];
+  const side = Math.sqrt((ml * 1000) / depth);
+  const mould = {
+    ...cards.moulds.find((m) => m.id === tideline.groups[0]!.mouldId)!,
+    id: 'block',
+    name: 'Block',
+    cavities: [
+      {
+        id: 'one',
+        name: 'block',
+        count: 1,
+        shape: { kind: 'taper', baseLength: side, baseWidth: side, rimLength: side, rimWidth: side, depth },
+        capacity: { from: 'dimensions' }
+      }
+    ]
+  };
+  const plan = {
+    ...tideline,
+    order: undefined,
+    groups: [{ id: 'g', name: 'block', mouldId: 'block', cavityId: 'one', count: 1 }],
+    steps: [layer('pour', 'heron', 'g', { kind: 'rim' })],
+    ...over
+  } as Plan;
+  return { plan, shelf: { ...cards, moulds: [...cards.moulds, mould] } as typeof cards };
+}
+const said = (plan: Plan, shelf: typeof cards, code: string) =>
+  problems(plan, shelf).find((p) => p.code === code);
+
+describe('the heat of a full cup', () => {
+  it('is judged for one cavity, with what is safe, and mended by layers that are each mixed for themselves', () => {
+    const { plan, shelf } = block(500, 14);
+    const hot = said(plan, shelf, 'cup-overheats')!;
+    expect(hot.sentence).toMatch(/\d+ g of .* heats itself to about \d+ °C; up to \d+ g is safe/);
+    const [, grams, safe] = /(\d+) g of .* up to (\d+) g/.exec(hot.sentence)!;
+    expect(Number(grams)).toBeGreaterThan(Number(safe));
+    expect(hot.edit).toBeDefined();
+    const mended = applyEdit(plan, hot.edit!);
+    const c = computePlan(mended, shelf);
+    expect(said(mended, shelf, 'cup-overheats')).toBeUndefined();
+    for (const m of c.cups.flatMap((x) => x.mixes))
+      expect(m.balance.mixed).toBeLessThanOrEqual(Number(safe) + 1);
+    // The same volume, in layers with a gate before each but the first.
+    expect(c.groups[0]!.filled).toBeCloseTo(1, 6);
+    expect(mended.steps.length).toBeGreaterThan(1);
+    expect(mended.steps.map((s) => s.gates.length)).toEqual(mended.steps.map((_, i) => (i ? 1 : 0)));
+  });
+
+  it('is judged for a forced number of mixes, for what is asked by weight, and for a reserve', () => {
+    const knobs = atBench(demo.tideline, {});
+    const many: Plan = { ...knobs, groups: knobs.groups.map((g) => ({ ...g, count: 60 })) };
+    const forced = applyEdit(many, { path: ['mixes', 'mix-heron', 'turns'], value: 1 });
+    const hot = problems(forced).find((p) => named(p) === 'cup-overheats plan/cups/heron')!;
+    expect(hot.mend).toMatch(/Make it in \d+ mixes/);
+    expect(problems(applyEdit(forced, hot.edit!)).map(named)).not.toContain(named(hot));
+    const asked = applyEdit(knobs, { path: ['cups', 'heron', 'atLeast'], value: 900 });
+    expect(said(asked, cards, 'cup-overheats')).toBeDefined();
+    const reserved = applyEdit(knobs, { path: ['cups', 'heron', 'reserve'], value: 900 });
+    expect(said(reserved, cards, 'cup-overheats')).toBeDefined();
+    expect(said(knobs, cards, 'cup-overheats')).toBeUndefined();
+  });
+
+  it('is judged for the pot of a split mix', () => {
+    const { plan, shelf } = block(700, 14);
+    const split = mixed(plan, 'split');
+    expect(said(split, shelf, 'cup-overheats')!.path).toMatch(/^plan\/mixes\//);
+  });
+
+  it('follows the card’s own figure where it has one', () => {
+    const { plan, shelf } = block(60, 14);
+    const bases = shelf.bases.map((b) => (b.id === 'clear-quick' ? { ...b, safeMass: 40 } : b));
+    expect(said(plan, shelf, 'cup-overheats')).toBeUndefined();
+    expect(said(plan, { ...shelf, bases } as typeof cards, 'cup-overheats')!.sentence).toMatch(
+      /up to 40 g is safe/
+    );
+  });
+});
+
+describe('a layer too deep', () => {
+  it.each([
+    [20, 2],
+    [40, 3]
+  ])('of %d mm becomes %d layers, a gate before each but the first', (depth, n) => {
+    const { plan, shelf } = block(150, depth);
+    const deep = said(plan, shelf, 'layer-too-deep')!;
+    expect(deep.edit).toBeDefined();
+    const mended = applyEdit(plan, deep.edit!);
+    const layers = computePlan(mended, shelf).groups[0]!.layers;
+    expect(layers).toHaveLength(n);
+    for (const l of layers) expect(l.to - l.from).toBeLessThanOrEqual(15);
+    expect(layers.at(-1)!.to).toBeCloseTo(depth, 6);
+    expect(mended.steps.map((s) => s.gates.length)).toEqual(layers.map((_, i) => (i ? 1 : 0)));
+    expect(mended.steps.at(-1)!.act).toMatchObject({ amount: { kind: 'rim' } });
+  });
+});
+
+describe('what no number of layers mends', () => {
+  it('is said in general words, quickly, whatever the size', () => {
+    const { plan, shelf } = block(150, 400);
+    const deep = said(plan, shelf, 'layer-too-deep')!;
+    expect(deep.edit).toBeUndefined();
+    expect(deep.mend).toMatch(/layers of at most 15 mm/);
+    const huge = block(4e6, 14);
+    const hot = said(huge.plan, huge.shelf, 'cup-overheats')!;
+    expect(hot.edit).toBeUndefined();
+    expect(hot.mend).toMatch(/in several mixes, or in layers/);
+  });
+
+  it('nor a layer of cavities that are not alike', () => {
+    const { plan, shelf } = block(150, 20);
+    const groups = [...plan.groups, { ...demo.tideline.groups[0]!, id: 'domes' }];
+    const both: Plan = {
+      ...plan,
+      groups,
+      steps: plan.steps.map((s) => ({ ...s, where: ['g', 'domes'] }))
+    };
+    expect(said(both, shelf, 'layer-too-deep')!.edit).toBeUndefined();
+  });
+});
+
+describe('a mix too small for its ratio', () => {
+  it('is said of the pot of a split mix too, first among the warnings, and mended', () => {
+    const few = mixed(
+      { ...demo.tideline, groups: demo.tideline.groups.map((g) => ({ ...g, count: 1 })) },
+      'split'
+    );
+    const small = said(few, cards, 'mix-too-small')!;
+    expect(small.path).toMatch(/^plan\/mixes\//);
+    const warns = problems(few).filter((p) => p.level === 'warn');
+    expect(['mix-too-small', 'cup-overheats', 'vessel-too-small', 'superfat-moves']).toContain(
+      warns[0]!.code
+    );
+    const mended = applyEdit(few, small.edit!);
+    expect(said(mended, cards, 'mix-too-small')).toBeUndefined();
+    expect(computePlan(mended, cards).common[0]!.balance.mixed).toBeGreaterThanOrEqual(19.99);
+  });
+});
+
+describe('a vessel too small', () => {
+  const cup = cards.vessels.reduce((a, b) => (b.ml < a.ml ? b : a));
+  const tight = atBench(demo.tideline, { vesselIds: [cup.id] });
+  const many: Plan = { ...tight, groups: tight.groups.map((g) => ({ ...g, count: 40 })) };
+  const forced = (plan: Plan): Plan => ({ ...plan, mixes: plan.mixes.map((m) => ({ ...m, turns: 1 })) });
+
+  it('is said of a cup, and what is offered makes it fit', () => {
+    const small = said(forced(many), cards, 'vessel-too-small')!;
+    expect(small.path).toMatch(/^plan\/cups\/(heron|foam|mudflat)$/);
+    expect(small.sentence).toContain(cup.name);
+    expect(small.edit).toBeDefined();
+    const mended = applyEdit(forced(many), small.edit!);
+    const id = small.path.split('/').at(-1)!;
+    const own = computePlan(mended, cards);
+    expect(own.problems.filter((p) => p.code === 'vessel-too-small' && p.path === small.path)).toEqual([]);
+    // A third of every vessel is left free to stir.
+    for (const mix of own.cups.find((c) => c.cupId === id)!.mixes)
+      expect(mix.ml).toBeLessThanOrEqual((mix.vessel!.ml * 2) / 3 + 1e-6);
+  });
+
+  it('is said of a pot at its mix, and of its portions nothing that they do not stand in', () => {
+    const split = forced(mixed(many, 'split'));
+    const [pot] = figuresOf(split, cards).common;
+    expect(pot!.ml).toBeGreaterThan((cup.ml * 2) / 3);
+    const paths = problems(split)
+      .filter((p) => p.code === 'vessel-too-small')
+      .map((p) => p.path);
+    expect(paths).toContain(`plan/mixes/${pot!.of}`);
+  });
+
+  it('is nothing where any size is at hand', () => {
+    expect(said(forced(atBench(many, { vesselIds: [] })), cards, 'vessel-too-small')).toBeUndefined();
+  });
+});

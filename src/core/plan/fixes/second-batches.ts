@@ -1,0 +1,66 @@
+import type { Found, Mend } from '../../problem';
+import { mixIdOf, type Plan } from '../../document';
+import { eachByItself } from '../../document/mixing';
+import type { ResolvedPlan } from '../resolve';
+import { cupsPouredBy, withSecondBatch, withSources } from '../../edit/second-batch';
+
+/** A pour past its cup's window can be made from a second batch of the same recipe, mixed for it. */
+export const secondBatches = ({ plan, mixes }: ResolvedPlan, late: readonly Found[]): Found[] =>
+  late.map((problem) => {
+    if (problem.code !== 'past-window') return problem;
+    const stepId = problem.path.split('/').at(-1)!;
+    const second = withSecondBatch(plan, new Set([stepId]));
+    const base = baseOfStep(plan, stepId);
+    const least = second && enough(second, plan, mixes);
+    const tries = [
+      ...moreMixes(plan, stepId),
+      ...(second ? [{ words: 'Mix a second batch for it, just before', edit: whole(second) }] : []),
+      ...(least
+        ? [{ words: 'Mix a second batch for it, the least its base can be mixed in', edit: whole(least) }]
+        : []),
+      ...(base
+        ? [{ words: 'Mix each cup by itself, when its turn comes', edit: whole(eachByItself(plan, base)) }]
+        : [])
+    ];
+    return { ...problem, tries: [...(problem.tries ?? []), ...tries] };
+  });
+
+/** Turns beyond what is planned that are tried. */
+const MORE_TURNS = 3;
+
+/** A step's cup mixed more often, for fewer cavities each time; a split mix turns with all that it feeds. */
+function moreMixes(plan: Plan, stepId: string): Mend[] {
+  const drawn = plan.steps.filter((s) => s.id === stepId).flatMap(cupsPouredBy);
+  const mixIds = new Set(withSources(plan, drawn).map(mixIdOf));
+  return plan.mixes
+    .filter((m) => mixIds.has(m.id))
+    .flatMap((m) =>
+      Array.from({ length: MORE_TURNS }, (_, i) => (m.turns ?? 1) + 1 + i).map((turns) => ({
+        words: `Make it in ${turns} mixes, for fewer cavities each`,
+        edit: { path: ['mixes', m.id, 'turns'], value: turns }
+      }))
+    );
+}
+
+/** The same with as much of each new cup as its base needs to be stirred well; what is over is kept. */
+function enough(second: Plan, before: Plan, mixes: ResolvedPlan['mixes']): Plan {
+  const least = new Map([...mixes.values()].map((m) => [m.base.id, m.base.leastMix]));
+  const had = new Set(before.mixes.map((m) => m.id));
+  const made = new Map(
+    second.mixes.flatMap((m) => (had.has(m.id) ? [] : [[m.id, least.get(m.baseId)] as const]))
+  );
+  const cups = second.cups.map((c) => {
+    const grams = made.get(mixIdOf(c) ?? '');
+    return grams ? { ...c, atLeast: Math.max(c.atLeast ?? 0, grams) } : c;
+  });
+  return { ...second, cups };
+}
+
+const whole = (value: Plan) => ({ path: [], value });
+
+/** The base of a step's cup, where that cup is a portion of a mix that feeds others too. */
+function baseOfStep(plan: Plan, stepId: string): string | undefined {
+  const drawn = plan.steps.filter((s) => s.id === stepId).flatMap(cupsPouredBy);
+  const mixIds = new Set(withSources(plan, drawn).map(mixIdOf));
+  return plan.mixes.find((m) => m.feeds === 'split' && mixIds.has(m.id))?.baseId;
+}

@@ -1,2 +1,0 @@
-export { from1to2 } from './1to2';
-export { Plan1 } from './plan1';

@@ -1,0 +1,108 @@
+import type { Allotment } from '../../batch';
+import { colouredDensity } from '../../dosing';
+import { turnId } from '../../schedule';
+import type { Pour } from '../fill';
+import type { ResolvedCup, ResolvedPlan } from '../resolve';
+import {
+  mlOf,
+  NOTHING,
+  poursOf,
+  unworked,
+  vesselLoss,
+  type CupMix,
+  type Losses,
+  type WorkedCup,
+  type Workings
+} from './weighed';
+
+/**
+ * Everything drawn from every cup, by cup: what goes into cavities, and what fills the cups that are made of others.
+ * A cup of cups is filled with what it pours and loses, shared out by its parts.
+ */
+export function jugDemands(plan: ResolvedPlan, direct: readonly Pour[], losses: Losses): Map<string, Pour[]> {
+  const demands = new Map(plan.cups.map((c) => [c.cup.id, direct.filter((p) => p.cupId === c.cup.id)]));
+  for (const jug of outermostFirst(plan)) {
+    const pours = demands.get(jug.cup.id)!;
+    const ml = pours.reduce((s, p) => s + p.count * p.each, 0);
+    if (ml <= 0) continue;
+    const density = densityOf(jug, plan);
+    const needed = ml * (1 + losses.cling) + (density > 0 ? vesselLoss(losses, undefined) / density : 0);
+    for (const { cupId, share } of jug.parts)
+      demands.get(cupId)?.push({
+        id: `${jug.cup.id}<${cupId}`,
+        stepId: pours[0]!.stepId,
+        strandId: pours[0]!.strandId,
+        cupId,
+        each: needed * share,
+        count: 1,
+        fills: jug.cup.id
+      });
+  }
+  return demands;
+}
+
+/** Cups of cups, each before those it is filled from. */
+function outermostFirst(plan: ResolvedPlan): ResolvedCup[] {
+  const depth = (c: ResolvedCup): number =>
+    c.parts.length ? 1 + Math.max(...c.parts.map((p) => depth(plan.cupOf.get(p.cupId)!))) : 0;
+  return plan.cups.filter((c) => c.parts.length).sort((a, b) => depth(b) - depth(a));
+}
+
+/** g/ml of a cup as it is poured: coloured, or its parts by their volumes. */
+function densityOf(cup: ResolvedCup, plan: ResolvedPlan): number {
+  if (cup.parts.length)
+    return cup.parts.reduce((s, p) => s + p.share * densityOf(plan.cupOf.get(p.cupId)!, plan), 0);
+  if (!cup.mix) return 0;
+  const rule = cup.mix.mix.feeds === 'split' ? 'on top' : 'make room';
+  return colouredDensity(cup.mix.formula, cup.doses, rule, cup.fillers);
+}
+
+/** A cup of cups: nothing is weighed for it; it is filled from them, once or turn by turn with them. */
+export function workedJug(
+  work: Workings,
+  jug: ResolvedCup,
+  others: ReadonlyMap<string, WorkedCup>
+): WorkedCup {
+  const pours = poursOf(work, jug.cup.id);
+  const [lead] = jug.parts.map((p) => others.get(p.cupId)).filter((w) => w !== undefined);
+  if (!pours.length || !lead || !work.plan.scales.length) return unworked(jug);
+  const turns = (work.jugTurns.get(jug.cup.id) ?? [pours]).filter((t) => t.length);
+  const whole = mlOf(work, pours);
+  return {
+    cup: jug.cup,
+    resolved: jug,
+    count: { ...lead.count, n: turns.length },
+    mixes: turns.map((turn, i) => filling(work, jug, { turn, i, share: mlOf(work, turn) / whole }))
+  };
+}
+
+/** One filling of a cup of cups: a share of what is drawn for it from each of its parts. */
+function filling(
+  work: Workings,
+  jug: ResolvedCup,
+  one: { turn: Allotment[]; i: number; share: number }
+): CupMix {
+  const filledFrom = jug.parts.map((p) => {
+    const ml = (work.pourOf.get(`${jug.cup.id}<${p.cupId}`)?.each ?? 0) * one.share;
+    return { cupId: p.cupId, ml, grams: ml * densityOf(work.plan.cupOf.get(p.cupId)!, work.plan) };
+  });
+  const density = densityOf(jug, work.plan);
+  const mixed = filledFrom.reduce((s, f) => s + f.grams, 0);
+  const pouredMl = mlOf(work, one.turn);
+  const poured = pouredMl * density;
+  const clings = poured * work.losses.cling;
+  return {
+    mixId: turnId(jug.cup.id, one.i + 1),
+    turn: one.i + 1,
+    pours: one.turn,
+    ml: filledFrom.reduce((s, f) => s + f.ml, 0),
+    batch: 0,
+    density,
+    weighings: [],
+    ratioError: 0,
+    held: [],
+    offRatio: [],
+    balance: { ...NOTHING, pouredMl, poured, clings, vessel: mixed - poured - clings, mixed },
+    filledFrom
+  };
+}

@@ -1,0 +1,1 @@
+export { offersOf, planOfOffer, type Offer } from './from-leftovers';
