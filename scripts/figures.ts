@@ -69,7 +69,7 @@ const fixtures = readdirSync(fixtureFolder).map((name) => {
 const anyPlan = fc
   .record({
     plan: fc.constantFrom(...plans),
-    base: fc.option(fc.constantFrom(...cards.bases.map((b) => b.id))),
+    base: fc.option(fc.constantFrom(...cards.bases.map((b) => b.id).sort())),
     way: fc.constantFrom('as it is' as const, 'each' as const, 'split' as const),
     scale: fc.constantFrom(...cards.scales.map((s) => s.id)),
     count: fc.integer({ min: 1, max: 30 }),
@@ -93,7 +93,9 @@ const anyPlan = fc
   });
 
 const INKS: readonly Ink[] = ['foam', 'heron', 'ochre', 'brick', 'mudflat'];
-const techniques = TECHNIQUES.map((t) => ({ name: t.id, plan: planOf({ id: t.id, inks: INKS }) }));
+const techniques = [...TECHNIQUES]
+  .sort((a, b) => (a.id < b.id ? -1 : 1))
+  .map((t) => ({ name: t.id, plan: planOf({ id: t.id, inks: INKS }) }));
 
 const all = new Map<string, string[]>();
 for (const plan of plans) all.set(`order ${plan.id}`, [...figuresOf(plan, cards), ...pictures(plan)]);

@@ -3,7 +3,7 @@ import { applyTechnique, newPlan, withNewCup } from '../../src/core/edit';
 import { splitAll } from '../../src/core/document';
 import { type Face } from '../../src/core/piece';
 import { type Plan } from '../../src/core/plan';
-import { TECHNIQUES } from '../../src/core/pour';
+import { materialsFor, TECHNIQUES } from '../../src/core/pour';
 
 type Recipe = readonly (readonly [string, number])[];
 const INKS = {
@@ -41,10 +41,23 @@ export interface Inked {
   inks: readonly Ink[];
 }
 
+/** What a technique is drawn in, where that is not the first material it is done in. */
+const USUALLY_IN: Record<string, string> = {
+  'cup-swirl': 'soap',
+  'column-pour': 'soap',
+  'banded-stones': 'soap',
+  'specked-marble': 'gypsum',
+  'split-face': 'gypsum',
+  terrazzo: 'gypsum',
+  'stained-relief': 'concrete',
+  'detail-coat': 'concrete'
+};
+
 /** A plan of a technique from nothing, in the demo workshop's colours. */
 export function planOf({ id, mould = 'roundel', inks }: Inked): Plan {
   const technique = TECHNIQUES.find((t) => t.id === id)!;
-  const base = technique.suits.flatMap((kind) => cards.bases.find((b) => b.kind === kind) ?? [])[0]!;
+  const kind = USUALLY_IN[id] ?? materialsFor(technique)[0]!.kind;
+  const base = cards.bases.find((b) => b.kind === kind)!;
   let plan: Plan = { ...newPlan(`sheet-${id}`, id, cards, mould), steps: [] };
   plan = { ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: base.id })) };
   for (let i = 1; i < inks.length; i++) plan = withNewCup(plan);

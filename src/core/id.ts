@@ -4,7 +4,7 @@ import { z } from 'zod';
  * The id of a thing inside a document: one safe pattern, so that it stands in an address, a file name and a path
  * without being escaped. Ids made by joining others use `~`, `@` and `+`, which no id may hold.
  */
-export const ID_PATTERN = /^[A-Za-z0-9][A-Za-z0-9_.-]{0,59}$/;
+const ID_PATTERN = /^[A-Za-z0-9][A-Za-z0-9_.-]{0,59}$/;
 export const Id = z
   .string()
   .regex(ID_PATTERN, 'must be letters, digits, “-”, “_” or “.”, beginning with a letter or digit');

@@ -3,28 +3,20 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { formulaOf, type Colourant } from '../material';
+import { contrastRatio, hidingThickness } from './pigment/hiding';
 import {
-  contrastRatio,
   deepColour,
   deepReflectance,
-  deltaE,
   filmReflectance,
-  finished,
-  flat,
-  hidingThickness,
-  labOf,
-  labOfHex,
-  lookOf,
   mixtureOf,
-  opticsOfColourant,
-  reflectanceOfHex,
-  reflectanceOfLab,
   stackReflectance,
-  tintingStrength,
-  tintLook,
-  xyzOf,
   type Tint
-} from '.';
+} from './pigment/pigment';
+import { deltaE } from './spectrum/difference';
+import { finished } from './pigment/finish';
+import { flat, labOf, labOfHex, lookOf, xyzOf } from './spectrum/spectrum';
+import { opticsOfColourant, tintingStrength, tintLook } from './pigment/optics';
+import { reflectanceOfHex, reflectanceOfLab } from './spectrum/upsample';
 
 const hexes = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
 const colourant = (id: string): Colourant => cards.colourants.find((c) => c.id === id)!;

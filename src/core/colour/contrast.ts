@@ -1,5 +1,5 @@
-import { deltaE } from './difference';
-import type { Lab } from './spectrum';
+import { deltaE } from './spectrum/difference';
+import type { Lab } from './spectrum/spectrum';
 
 /** Under this two touching colours read as one in the cut; under the next they are close. ΔE00. */
 const AS_ONE = 5;

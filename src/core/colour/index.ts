@@ -1,15 +1,15 @@
-export { litFromBehind } from './transmit';
-export { labOf, labOfHex, lookOf, flat, xyzOf, type Lab, type Look, type Spectrum } from './spectrum';
-export { deltaE } from './difference';
-export { reflectanceOfHex, reflectanceOfLab } from './upsample';
+export { litFromBehind } from './pigment/transmit';
+export { labOf, labOfHex, lookOf, flat, type Lab, type Look, type Spectrum } from './spectrum/spectrum';
+export { deltaE } from './spectrum/difference';
 export {
   opticsOfBase,
   opticsOfColourant,
   tintingStrength,
   tintLook,
+  PLAIN_BASE,
   type BaseLook,
   type Optics
-} from './optics';
+} from './pigment/optics';
 export {
   deepColour,
   deepReflectance,
@@ -17,16 +17,23 @@ export {
   mixtureOf,
   stackReflectance,
   type Tint
-} from './pigment';
-export { contrastRatio, hidingThickness } from './hiding';
-export { finished, isInk, type Finish } from './finish';
+} from './pigment/pigment';
+export { hidingThickness } from './pigment/hiding';
+export { finished, isInk, type Finish } from './pigment/finish';
 export { CLOSE, contrastOf, type Contrast } from './contrast';
-export { isWhite, paleness } from './white';
-export { seenBy, VISIONS, type Vision } from './vision';
-export { matching, matchColour, asWeighed, predictorFor, type MatchAnswer, type MatchOrder } from './match';
-export { candidatesFor, type Candidate, type LineWeighed, type WeighedOn } from './candidates';
-export { BACKINGS, correctStrengths, predictedCard, TrialCard, type Correction } from './trial';
-export { ladderOf, predictedLadder, readLadder, type LadderStep } from './ladder';
-export { readPalette, writePalette, writePaletteCsv, type Swatch } from './palette';
-export { mainColours, type Cluster } from './clusters';
-export { castCorrected, pictureCorrected } from './pick';
+export { isWhite, paleness } from './spectrum/white-point';
+export { seenBy, VISIONS, type Vision } from './spectrum/vision';
+export {
+  matching,
+  matchColour,
+  asWeighed,
+  predictorFor,
+  type MatchAnswer,
+  type MatchOrder
+} from './match/match';
+export { candidatesFor, type Candidate, type LineWeighed, type WeighedOn } from './match/candidates';
+export { BACKINGS, correctStrengths, predictedCard, TrialCard, type Correction } from './cards/trial';
+export { ladderOf, predictedLadder, readLadder, type LadderStep } from './cards/ladder';
+export { readPalette, writePalette, writePaletteCsv, type Swatch } from './match/palette';
+export { mainColours, type Cluster } from './spectrum/clusters';
+export { castCorrected, pictureCorrected } from './match/pick';

@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { contrastOf, deltaE, labOfHex, seenBy } from '.';
+import { contrastOf } from '.';
+import { deltaE } from './spectrum/difference';
+import { labOfHex } from './spectrum/spectrum';
+import { seenBy } from './spectrum/vision';
 
 const hexes = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
 

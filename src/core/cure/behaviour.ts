@@ -1,4 +1,3 @@
-import type { Base } from '../material';
 import { cureOf, RESIN_STATES, type Body, type Cure, type ResinState } from './resin';
 import { celsiusAt, doneAfter, type Room } from './room';
 
@@ -26,6 +25,8 @@ export interface Behaviour {
   cupPeak(cupGrams: number, room: Room): number;
   /** When that layer may be handled. */
   layerFirm(mm: number, room: Room): number;
+  /** The course of its cure by the model; nothing for what has windows alone. */
+  course?(body: Body, room: Room): Cure;
 }
 
 const TELLS: Record<string, string> = {
@@ -35,40 +36,6 @@ const TELLS: Record<string, string> = {
   paste: 'stands up, no longer levels',
   gelled: 'a fingertip leaves a mark and comes away clean',
   firm: 'a fingernail leaves no mark'
-};
-
-/** States of the materials that follow their card: fluid, then closing, then able to carry the next layer. */
-const CARD_STATES: Record<Exclude<Base['kind'], 'resin'>, readonly [HandState, HandState, HandState]> = {
-  gypsum: [
-    { state: 'creamy', tell: 'pours like cream' },
-    { state: 'stiffening', tell: 'drops hold for a moment' },
-    { state: 'set', tell: 'the sheen is gone; a fingertip leaves no mark' }
-  ],
-  concrete: [
-    { state: 'fluid', tell: 'levels when tapped' },
-    { state: 'stiffening', tell: 'slumps, no longer levels' },
-    { state: 'set', tell: 'carries a fingertip' }
-  ],
-  soap: [
-    { state: 'light trace', tell: 'a drizzle sinks back' },
-    { state: 'medium trace', tell: 'a drizzle stays on top' },
-    { state: 'thick trace', tell: 'stands like pudding; carries a layer' }
-  ],
-  'melt and pour': [
-    { state: 'fluid', tell: 'hot and thin' },
-    { state: 'skinning', tell: 'a skin begins at the edge' },
-    { state: 'skinned', tell: 'a skin all over carries a spray and the next layer' }
-  ],
-  plastisol: [
-    { state: 'hot', tell: 'thin and glossy' },
-    { state: 'thickening', tell: 'draws threads' },
-    { state: 'set', tell: 'no longer dents' }
-  ],
-  rubber: [
-    { state: 'fluid', tell: 'pours in a thin string' },
-    { state: 'thickening', tell: 'the string breaks and lumps' },
-    { state: 'set', tell: 'a gloved finger leaves no mark and does not stick' }
-  ]
 };
 
 /** Rates double every 10 °C: the usual rule where a card gives one figure at 23 °C. */
@@ -82,15 +49,12 @@ const begin = ({ begins }: Cure, state: string): number =>
 const CLOSES = 0.6;
 
 /**
- * The behaviour of a base. Resin follows its cure model; the others their card's windows, scaled by temperature (melted
- * bases cool much the same in any room and are not scaled). A report always overrides it.
+ * The behaviour of what follows the cure model. A report always overrides it.
+ * @param open the card's open time, minutes: of 100 g at 23 °C
  * @param joinedAt °C of the parts when they are joined; the room's when undefined. It counts in the cup: what is laid into a
  * mould soon has the room's.
  */
-export const behaviourOf = (base: Base, joinedAt?: number): Behaviour =>
-  base.kind === 'resin' ? resinBehaviour(base.openMinutes, joinedAt) : cardBehaviour(base, joinedAt);
-
-function resinBehaviour(open: number, joinedAt: number | undefined): Behaviour {
+export function byCureModel(open: number, joinedAt: number | undefined): Behaviour {
   const cup = (grams: number, room: Room) => cureOf(open, { cup: Math.max(1, grams) }, room, joinedAt);
   const layer = (mm: number, room: Room) => cureOf(open, { layer: Math.max(0.05, mm) }, room);
   return {
@@ -102,15 +66,33 @@ function resinBehaviour(open: number, joinedAt: number | undefined): Behaviour {
     warmsTo: (celsius, body, room) =>
       cureOf(open, body, room, 'cup' in body ? joinedAt : undefined).reaches(celsius),
     cupPeak: (grams, room) => cup(grams, room).peakCelsius,
-    layerFirm: (mm, room) => layer(mm, room).begins.firm
+    layerFirm: (mm, room) => layer(mm, room).begins.firm,
+    course: (body, room) => cureOf(open, body, room, 'cup' in body ? joinedAt : undefined)
   };
 }
 
-function cardBehaviour(base: Exclude<Base, { kind: 'resin' }>, joinedAt: number | undefined): Behaviour {
-  const states = CARD_STATES[base.kind];
-  const melted = base.kind === 'melt and pour' || base.kind === 'plastisol';
-  const after = [0, CLOSES * base.openMinutes, base.setMinutes];
-  const passed = (minutes: number, room: Room) => (melted ? minutes : doneAfter(minutes, room, slower));
+/** What a card says of the times of a material that has windows and no cure model, minutes at 23 °C. */
+export interface CardTimes {
+  openMinutes: number;
+  setMinutes: number;
+}
+
+/** Three states: fluid, then closing, then able to carry the next layer. */
+export type CardStates = readonly [HandState, HandState, HandState];
+
+/**
+ * The behaviour of what follows its card's windows, scaled by temperature, but for what cools: that does so much the same in
+ * any room. A report always overrides it.
+ * @param joinedAt °C of the parts when they are joined; the room's when undefined
+ */
+export function byCardTimes(
+  { openMinutes, setMinutes }: CardTimes,
+  states: CardStates,
+  joinedAt: number | undefined,
+  cools = false
+): Behaviour {
+  const after = [0, CLOSES * openMinutes, setMinutes];
+  const passed = (minutes: number, room: Room) => (cools ? minutes : doneAfter(minutes, room, slower));
   const inCup = (room: Room) => joinedAt ?? room;
   const reaches = (state: string, room: Room) => {
     const i = states.findIndex((s) => s.state === state);
@@ -118,16 +100,12 @@ function cardBehaviour(base: Exclude<Base, { kind: 'resin' }>, joinedAt: number 
   };
   return {
     states,
-    pourUntil: (_, room) => passed(base.openMinutes, inCup(room)),
-    goneBy: (_, room) => passed(Math.max(base.openMinutes, base.setMinutes), inCup(room)),
+    pourUntil: (_, room) => passed(openMinutes, inCup(room)),
+    goneBy: (_, room) => passed(Math.max(openMinutes, setMinutes), inCup(room)),
     layerReaches: (state, _, room) => reaches(state, room),
     cupReaches: (state, _, room) => reaches(state, inCup(room)),
     warmsTo: () => Infinity,
     cupPeak: (_, room) => Math.max(celsiusAt(room), joinedAt ?? -Infinity),
-    layerFirm: (_, room) => passed(base.setMinutes, room)
+    layerFirm: (_, room) => passed(setMinutes, room)
   };
 }
-
-/** The state at which a base carries the next layer. */
-export const layerState = (base: Base): string =>
-  base.kind === 'resin' ? 'gelled' : CARD_STATES[base.kind][2].state;

@@ -1,4 +1,4 @@
 export { cureOf, rateFor, RESIN_STATES, type ResinState, type Body, type Cure } from './resin';
-export { behaviourOf, layerState, type Behaviour, type HandState } from './behaviour';
+export { byCardTimes, byCureModel, type Behaviour, type CardStates, type HandState } from './behaviour';
 export { paced, together, type Pace } from './pace';
 export { celsiusAt, NIGHT, roomFrom, withDay, type Room } from './room';

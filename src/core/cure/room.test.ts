@@ -2,7 +2,8 @@ import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { behaviourOf, celsiusAt, cureOf, paced, roomFrom, withDay, type Room } from '.';
+import { celsiusAt, cureOf, paced, roomFrom, withDay, type Room } from '.';
+import { behaviourOf } from '../material';
 
 const jesmonite = cards.bases.find((b) => b.kind === 'gypsum')!;
 const soap = cards.bases.find((b) => b.kind === 'soap')!;

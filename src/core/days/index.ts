@@ -19,4 +19,3 @@ export {
   type OrderDays,
   type OrdersOnDays
 } from './order-days';
-export { jobsOf } from './jobs';

@@ -8,4 +8,4 @@ export { PlanDocument, poursOf, type Bench, type Plan, type Tracing } from './pl
 export { Shelf } from '../shelf/cards';
 export { shelfOf } from './shelf';
 export { AnyAct, Step } from './step';
-export { splitAll, eachByItself, mixForNewCup, mixingOf, oneBase, withoutCup } from './mixing';
+export { splitAll, eachByItself, mixingOf, oneBase, withoutCup } from './mixing';

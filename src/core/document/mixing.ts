@@ -1,4 +1,6 @@
-import type { Cup, Mix, Plan } from './plan';
+import type { Cup } from './cup';
+import type { Mix } from './mix';
+import type { Plan } from './plan';
 
 /** How the cups of a plan are made: each mixed on its own, or all split from one mix. Mixed plans are neither. */
 export function mixingOf(plan: Plan): 'each' | 'split' | 'both' {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { saltings, tideline } from '../../../demo/plans';
 import * as demo from '../../../demo/plans';
-import { TECHNIQUES, type Technique } from '../pour';
+import { materialsFor, TECHNIQUES, type Technique } from '../pour';
 import { applyTechnique, techniquesFor } from './apply-technique';
 import { computePlan, Plan } from '../plan';
 import { newPlan } from './new-plan';
@@ -27,7 +27,7 @@ function bare(kind: string, mouldId: string, cups: number): Plan {
 
 const filledBy = (plan: Plan) => computePlan(plan, cards).groups[0]!;
 const cases = TECHNIQUES.flatMap((t) =>
-  t.suits.filter((kind) => baseFor(kind)).map((kind) => [t.id, kind, t] as const)
+  materialsFor(t).flatMap(({ kind }) => (baseFor(kind) ? [[t.id, kind, t] as const] : []))
 );
 
 describe('every technique', () => {
@@ -203,7 +203,7 @@ describe('a technique', () => {
 it.each(TECHNIQUES.filter((t: Technique) => t.jug).map((t) => [t.id] as const))(
   '%s draws all of its cups through the jug',
   (id) => {
-    const kind = TECHNIQUES.find((t) => t.id === id)!.suits[0]!;
+    const kind = materialsFor(TECHNIQUES.find((t) => t.id === id)!)[0]!.kind;
     const plan = apply(bare(kind, 'roundel', 3), id, 'nothing');
     const { cups, groups } = computePlan(plan, cards);
     const jug = cups.find((c) => c.jug)!;

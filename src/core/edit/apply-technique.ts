@@ -1,7 +1,7 @@
-import { layerState } from '../cure';
+import { layerState } from '../material';
 import type { Base } from '../material';
 import { cavityOf, footprintOf, type CavityKind } from '../mould';
-import { conditionOf, TECHNIQUES, type Draft, type Setting, type Technique } from '../pour';
+import { conditionOf, materialsFor, TECHNIQUES, type Draft, type Setting, type Technique } from '../pour';
 import { withJug, withNewCup } from './add-cup';
 import { mixIdOf, type Gate, type Group, type Plan, type Shelf, type Step } from '../document';
 import { freshId } from './fresh-id';
@@ -39,7 +39,7 @@ export function applyTechnique(plan: Plan, shelf: Shelf, { techniqueId, groupId,
 /** Techniques that a plan's base is used for come first, the others after them. */
 export function techniquesFor(plan: Plan, shelf: Shelf): { suited: Technique[]; others: Technique[] } {
   const base = baseOf(plan, shelf);
-  const fits = (t: Technique) => base !== undefined && t.suits.includes(base.kind);
+  const fits = (t: Technique) => base !== undefined && materialsFor(t).some((m) => m.kind === base.kind);
   return { suited: TECHNIQUES.filter(fits), others: TECHNIQUES.filter((t) => !fits(t)) };
 }
 

@@ -1,5 +1,5 @@
 import { acts } from '../pour';
-import { HATCHES, mixIdOf, type Cup, type Mix, type Plan, type Step } from '../document';
+import { HATCHES, type Cup, type Mix, type Plan, type Step } from '../document';
 import { freshId } from './fresh-id';
 import { freshMix } from '../document/mixing';
 

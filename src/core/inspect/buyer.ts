@@ -1,3 +1,4 @@
+import { materials } from '../material';
 import type { Computed, Plan } from '../plan';
 import { acts } from '../pour';
 
@@ -48,27 +49,15 @@ export function buyerSheet(plan: Plan, computed: Computed, tolerance: Tolerance)
       ...new Set([
         ...definitions.flatMap((d) => (d.varies ? [`No two pieces are alike in ${d.varies}.`] : [])),
         ...(marbled ? ['No two pieces are alike in their veins and specks.'] : []),
-        ...(computed.bases.some((b) => b.kind === 'soap')
+        ...(computed.bases.some((b) => materials.has(b.kind, 'yellows and shrinks'))
           ? ['Soap yellows a little and shrinks as it cures.']
           : []),
-        ...(computed.bases.some((b) => b.kind === 'concrete' || b.kind === 'gypsum')
+        ...(computed.bases.some((b) => materials.has(b.kind, 'has pores'))
           ? ['Small pores and clouds belong to the material.']
           : []),
         'A photo shows colours otherwise than daylight.'
       ])
     ],
-    care: computed.bases.flatMap((b) => CARE[b.kind] ?? [])
+    care: computed.bases.flatMap((b) => materials.find(b.kind)?.care ?? [])
   };
 }
-
-/** What a buyer has to know of each material; never a promise beyond what local rules and a test allow. */
-const CARE: Partial<Record<Computed['bases'][number]['kind'], string[]>> = {
-  resin: ['Keep it from heat and strong sun. Not for food.'],
-  gypsum: [
-    'Wipe it dry; keep standing water from it. Not for food unless it was tested and sealed for that.'
-  ],
-  concrete: ['Acids mark it: lemon, vinegar, wine.'],
-  soap: ['For the skin; keep it dry between uses. Its ingredients are on the label.'],
-  'melt and pour': ['For the skin; keep it wrapped until it is used.'],
-  plastisol: ['Not a toy for small children. Keep it from heat and from varnished wood.']
-};

@@ -1,51 +1,61 @@
 import { z } from 'zod';
+import type { Behaviour } from '../cure';
 import { ok, type Result } from '../problem';
-import { ConcreteBase, concreteFormula } from './concrete';
+import type { Colourant, Form } from './colourant';
+import type { Compatibility } from './compatibility';
+import type { Limit } from './definition';
 import type { Formula } from './formula';
-import { GypsumBase, gypsumFormula } from './gypsum';
-import { MeltBase, meltFormula } from './melt';
-import { RubberBase, rubberFormula } from './rubber';
-import { ResinBase, resinFormula } from './resin';
-import { SoapBase, soapFormula } from './soap';
+import type { Base as AnyCard } from './kinds';
+import { materials } from './registry';
 
-/** A base card: the uncoloured material, of any of the crafts. */
-export const Base = z.discriminatedUnion('kind', [
-  ResinBase,
-  GypsumBase,
-  ConcreteBase,
-  SoapBase,
-  MeltBase,
-  RubberBase
-]);
-export type Base = z.infer<typeof Base>;
+export type Base = AnyCard;
 export type MaterialKind = Base['kind'];
 
-/** Resolves any base card to parts by weight, density and basis, or says why it cannot be. */
-export function formulaOf(base: Base): Result<Formula> {
-  switch (base.kind) {
-    case 'resin':
-      return resinFormula(base);
-    case 'gypsum':
-      return ok(gypsumFormula(base));
-    case 'concrete':
-      return ok(concreteFormula(base));
-    case 'soap':
-      return soapFormula(base);
-    case 'melt and pour':
-    case 'plastisol':
-      return meltFormula(base);
-    case 'rubber':
-      return ok(rubberFormula(base));
+/** A base card: the uncoloured material, read by its own kind's schema. */
+export const Base: z.ZodType<Base> = z.unknown().transform((card, ctx): Base => {
+  const kind = typeof card === 'object' && card !== null && 'kind' in card ? card.kind : undefined;
+  const material = typeof kind === 'string' ? materials.find(kind) : undefined;
+  if (!material) {
+    ctx.addIssue({ code: 'invalid_union', errors: [], path: ['kind'], input: kind });
+    return z.NEVER;
   }
+  const read = material.schema.safeParse(card);
+  if (read.success) return read.data as Base;
+  for (const issue of read.error.issues) ctx.addIssue(issue as Parameters<typeof ctx.addIssue>[0]);
+  return z.NEVER;
+});
+
+/** Resolves any base card to parts by weight, density and basis, and how its parts meet; or says why it cannot be. */
+export function formulaOf(base: Base): Result<Formula> {
+  const material = materials.of(base);
+  const made = material.formula(base);
+  return made.ok ? ok({ ...made.value, ...material.making(base) }) : made;
 }
 
-/** What a maker calls the material, for lists. */
-export const MATERIAL_WORDS: Record<MaterialKind, string> = {
-  resin: 'two-part resin',
-  gypsum: 'jesmonite or casting powder',
-  concrete: 'concrete',
-  soap: 'cold-process soap',
-  'melt and pour': 'melt-and-pour soap',
-  plastisol: 'plastisol',
-  rubber: 'mould rubber'
-};
+/** How a base passes through its states. @param joinedAt °C of its parts when they are joined; the room's when undefined */
+export const behaviourOf = (base: Base, joinedAt?: number): Behaviour =>
+  materials.of(base).behaviour(base, joinedAt);
+
+/** The state at which a base carries the next layer. */
+export const layerState = (base: Base): string => materials.of(base).carriesLayer;
+
+/** The limit that holds for a colourant in a material, with its reason and whose figure it is. */
+export function limitOf(colourant: Colourant, kind: string): Limit & { from: 'card' | 'usual' } {
+  const { limits } = materials.of({ kind });
+  const usual = limits[colourant.form] ?? limits.rest;
+  return colourant.limit === undefined
+    ? { ...usual, from: 'usual' }
+    : { limit: colourant.limit, reason: colourant.limitReason || usual.reason, from: 'card' };
+}
+
+/** Most colourant a cup of a material holds in all, percent of its basis, and what goes wrong above it. */
+export const cupLimitOf = (kind: string): Limit => materials.of({ kind }).limits.cup;
+
+/** Whether a form of colourant belongs in a material. The maker's own trial card wins over it. */
+export const compatibilityOf = (form: Form, kind: string): Compatibility =>
+  materials.of({ kind }).compatibility[form];
+
+/** The cautions that hold for a base: the material's usual ones and the card's own. */
+export const cautionsOf = (base: Base): string[] => [
+  ...new Set([...materials.of(base).cautions(base), ...base.cautions])
+];

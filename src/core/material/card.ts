@@ -26,3 +26,6 @@ export const commonCard = {
   sheet: z.array(z.string().max(60)).max(80).optional(),
   source: z.string().max(300).default('')
 };
+
+/** Any card, its own figures forgotten. */
+export type CommonCard = { kind: string } & z.infer<z.ZodObject<typeof commonCard>>;

@@ -24,16 +24,20 @@ export type Basis =
       words: string;
     };
 
-/** A material reduced to what batching needs: parts by weight, density, basis, and which part starts the clock. */
-export interface Formula {
-  parts: FormulaPart[];
-  /** g/ml, uncoloured and mixed. */
-  density: number;
-  basis: Basis;
+/** How a material's parts meet: they are weighed in the order of the composition. */
+export interface Making {
   /** The clock runs from the moment this part meets the others. */
   clockPart: string;
   /** Colour is weighed before this part (dry first); after all parts when absent. */
   colourBefore?: string;
+}
+
+/** What a material is made up of: parts by weight, density, and what percentages are of. */
+export interface Composition {
+  parts: FormulaPart[];
+  /** g/ml, uncoloured and mixed. */
+  density: number;
+  basis: Basis;
   /** Air in the cast mix, 0..1 by volume, where colourants displace it too. */
   air?: number;
   /** Which part a colourant's carrier counts as. */
@@ -41,6 +45,9 @@ export interface Formula {
   /** The part that colour is let down in; what it brings is taken off that part. */
   letDownIn: string;
 }
+
+/** A material reduced to what batching needs: what it is made up of, and how its parts meet. */
+export type Formula = Composition & Making;
 
 /** Density of a mixture by ideal mixing, 1/ρ = Σ wᵢ/ρᵢ; weights need not sum to 1. g/ml. */
 export function idealDensity(parts: readonly { weight: number; density: number }[]): number {

@@ -1,10 +1,37 @@
 export { idealDensity, type Basis, type Formula, type FormulaPart } from './formula';
-export { Base, formulaOf, MATERIAL_WORDS, type MaterialKind } from './base';
-export { ResinBase, resinFormula, bothReadings } from './resin';
-export { SAP, lyeFor, settingFat, superfatOf, type Lye } from './soap';
-export { waterCementOf } from './concrete';
-export { hardShare, REHEAT_LIMIT, shotsFor, type Shots } from './melt';
-export { cautionsOf } from './cautions';
+export {
+  Base,
+  behaviourOf,
+  cautionsOf,
+  compatibilityOf,
+  cupLimitOf,
+  formulaOf,
+  layerState,
+  limitOf,
+  type MaterialKind
+} from './base';
+export { materials, type AnyMaterial } from './registry';
+export { defineMaterial } from './define';
+export type {
+  CardField,
+  CraftCase,
+  CraftFact,
+  CraftProblem,
+  Joining,
+  MaterialDefinition,
+  MaterialOptics,
+  Outcome,
+  Shift
+} from './definition';
+export type { MaterialTrait } from './traits';
+export { commonCard, type CommonCard } from './card';
+export { EXOTHERM_LIMIT, RATIO_TOLERANCE, WATER_CEMENT } from './tolerances';
+export { bothReadings, ResinCard } from './kinds/resin/card';
+export { ConcreteCard, waterCementOf } from './kinds/concrete/card';
+export { lyeFor, SAP, settingFat, SoapCard, superfatOf, type Lye } from './kinds/cold-soap/card';
+export { USUAL_BLENDER } from './kinds/cold-soap/paces';
+export { PlastisolCard } from './kinds/plastisol/card';
+export { RubberCard } from './kinds/rubber/card';
+export { hardShare, shotsFor, type Shots } from './melted';
 export { Colourant, FORMS, type Form } from './colourant';
-export { limitOf, CUP_LIMITS } from './limits';
-export { compatibilityOf, type Compatibility } from './compatibility';
+export type { Compatibility } from './compatibility';

@@ -8,12 +8,13 @@ import {
   cautionsOf,
   Colourant,
   compatibilityOf,
-  CUP_LIMITS,
+  cupLimitOf,
   formulaOf,
   FORMS,
   hardShare,
   idealDensity,
   limitOf,
+  materials,
   lyeFor,
   SAP,
   settingFat,
@@ -317,21 +318,20 @@ describe('how much, and in what', () => {
   });
 
   it('a cup holds no less than its commonest colourant may', () => {
-    expect(CUP_LIMITS).toMatchObject({
-      resin: { limit: 6 },
-      gypsum: { limit: 2 },
-      concrete: { limit: 10 },
-      soap: { limit: 4 },
-      'melt and pour': { limit: 1.5 },
-      plastisol: { limit: 3 },
-      rubber: { limit: 2 }
-    });
+    expect(materials.all().map(({ kind }) => [kind, cupLimitOf(kind).limit])).toEqual([
+      ['resin', 6],
+      ['gypsum', 2],
+      ['concrete', 10],
+      ['soap', 4],
+      ['melt and pour', 1.5],
+      ['plastisol', 3],
+      ['rubber', 2]
+    ]);
   });
 
   it('says of every form in every material whether it belongs there, and why not', () => {
-    const materials = Object.keys(CUP_LIMITS) as MaterialKind[];
     for (const form of FORMS)
-      for (const material of materials) {
+      for (const { kind: material } of materials.all()) {
         const { verdict, reason } = compatibilityOf(form, material);
         expect(reason === '', `${form} in ${material}`).toBe(verdict === 'good');
       }

@@ -1,9 +1,9 @@
 import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bothReadings, idealDensity, resinFormula, type ResinBase } from '.';
+import { bothReadings, formulaOf, idealDensity, type ResinCard } from '.';
 
-const resin = (over: Partial<ResinBase>): ResinBase => ({
+const resin = (over: Partial<ResinCard>): ResinCard => ({
   kind: 'resin',
   id: 'r',
   name: 'Clear resin',
@@ -29,7 +29,7 @@ describe('a ratio on a scale', () => {
     [2, 1, 1.14, 0.96, 70.37, 29.63, 1.08],
     [3, 1, 1.12, 0.95, 77.96, 22.04, 1.0775]
   ])('%i:%i by volume', (a, b, densityA, densityB, weightA, weightB, mixed) => {
-    const formula = resinFormula(resin({ ratio: { by: 'volume', a, b }, densityA, densityB }));
+    const formula = formulaOf(resin({ ratio: { by: 'volume', a, b }, densityA, densityB }));
     if (!formula.ok) throw new Error(formula.problem.sentence);
     expect(formula.value.parts[0]!.share * 100).toBeCloseTo(weightA, 2);
     expect(formula.value.parts[1]!.share * 100).toBeCloseTo(weightB, 2);
@@ -37,16 +37,16 @@ describe('a ratio on a scale', () => {
   });
 
   it('refuses a volume ratio without densities, and says why', () => {
-    const refused = resinFormula(resin({ densityB: undefined }));
+    const refused = formulaOf(resin({ densityB: undefined }));
     expect(!refused.ok && refused.problem.code).toBe('ratio-needs-densities');
     expect(!refused.ok && refused.problem.path).toMatch(/^shelf\/bases\/[^/]+\/densityB$/);
   });
 
   it('needs some density to turn millilitres into grams', () => {
     const weight = { by: 'weight', a: 100, b: 45 } as const;
-    const none = resinFormula(resin({ ratio: weight, densityA: undefined, densityB: undefined }));
+    const none = formulaOf(resin({ ratio: weight, densityA: undefined, densityB: undefined }));
     expect(!none.ok && none.problem.code).toBe('density-missing');
-    const measured = resinFormula(
+    const measured = formulaOf(
       resin({ ratio: weight, densityA: undefined, densityB: undefined, densityMixed: 1.1 })
     );
     expect(measured.ok && measured.value.density).toBe(1.1);

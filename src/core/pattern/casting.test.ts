@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { signedArea, within } from './outline-parts';
+import { signedArea, within } from './shapes/outline-parts';
 import { Casting, type Content } from './casting';
 import { dirtyPour, swirl } from './jug';
 import { counted, FOOTPRINTS, spotIn } from './pattern.testing';

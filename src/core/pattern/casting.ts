@@ -1,6 +1,6 @@
-import { sideBySide, type Side } from './beside';
-import { bodyWithin, fitted, type Uneven } from './body';
-import { lineStars, type ClosedLine } from './closed-line';
+import { sideBySide, type Side } from './shapes/side-by-side';
+import { bodyWithin, fitted, type Uneven } from './shapes/body';
+import { lineStars, type ClosedLine } from './shapes/closed-line';
 import { Engine } from './engine';
 import { Cells } from './maps/cells';
 import { Charted } from './maps/charted';
@@ -10,12 +10,12 @@ import { Levelling, type Stood } from './maps/levelling';
 import { Push, stood, type Pushed } from './maps/push';
 import { Stir, Tumble, type Reach, type Roll, type Vortex } from './maps/stir';
 import { Withdrawal } from './maps/withdrawal';
-import type { Chart, Section } from './section';
+import type { Chart, Section } from './shapes/section';
 import { between, chanceFrom, seedOf, type Chance } from './seeded';
-import { isIn, type Embedded, type Film } from './solids';
+import { isIn, type Embedded, type Film } from './shapes/solids';
 import type { Flow, Spot } from './spot';
-import { outlineParts, partStar, within, type Corner, type OutlinePart } from './outline-parts';
-import { nodesOf, Star } from './star';
+import { outlineParts, partStar, within, type Corner, type OutlinePart } from './shapes/outline-parts';
+import { nodesOf, Star } from './shapes/star';
 import { wobble } from './strokes';
 import { veined, type Part, type Unstirred } from './veins';
 

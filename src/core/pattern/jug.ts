@@ -1,6 +1,6 @@
 import { Casting, type Content, type Falling } from './casting';
 import type { Engine } from './engine';
-import { rectangle, type Section } from './section';
+import { rectangle, type Section } from './shapes/section';
 import type { Spot } from './spot';
 import { between, chanceFrom, type Chance } from './seeded';
 import { along, lengthOf, tumbling, wobble } from './strokes';

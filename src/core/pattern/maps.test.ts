@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bodyWithin } from './body';
+import { bodyWithin } from './shapes/body';
 import { Cells } from './maps/cells';
 import { Charted } from './maps/charted';
 import { Drops } from './maps/drops';
@@ -9,9 +9,9 @@ import { Stir, Tumble } from './maps/stir';
 import { Withdrawal } from './maps/withdrawal';
 import { FOOTPRINTS, placeIn, spotIn } from './pattern.testing';
 import { chanceFrom } from './seeded';
-import type { Section } from './section';
+import type { Section } from './shapes/section';
 import { KEPT, type Flow, type Spot } from './spot';
-import { Star, nodesOf } from './star';
+import { Star, nodesOf } from './shapes/star';
 import { stroke, tumbling, wobble } from './strokes';
 
 const STARS = ['round', 'oblong', 'pebble'] as const;

@@ -1,4 +1,4 @@
-import { annulus, disc, polygon, rectangle, type Section } from './section';
+import { annulus, disc, polygon, rectangle, type Section } from './shapes/section';
 import { between, type Chance } from './seeded';
 import type { Engine } from './engine';
 import type { Spot } from './spot';

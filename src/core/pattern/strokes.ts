@@ -1,5 +1,5 @@
 import type { Roll, Vortex } from './maps/stir';
-import type { Section } from './section';
+import type { Section } from './shapes/section';
 import { between, type Chance } from './seeded';
 
 type Point = readonly [number, number];

@@ -1,4 +1,4 @@
-import { hidingThickness, litFromBehind, mixtureOf, type Finish } from '../colour';
+import { hidingThickness, litFromBehind, mixtureOf, PLAIN_BASE, type Finish } from '../colour';
 import { chanceFrom, noiseFrom, type Casting } from '../pattern';
 import { seenThrough, tintOf, type Palette } from '../plan/looks/looks';
 import type { ResolvedPlan } from '../plan/resolve';
@@ -151,7 +151,7 @@ function standInFor(matter: Matter, standIns: ReadonlyMap<string, string>): Shad
 /** The palette with an entry for each matter, by its number. */
 function withShades(palette: Palette, shades: readonly Shade[]): Palette {
   const entries = shades.flatMap((s, i) => (s.optics ? [[`${i}`, s] as const] : []));
-  const kinds = entries.map(([i, s]) => [i, palette.kinds.get(s.cupId!) ?? 'resin'] as const);
+  const kinds = entries.map(([i, s]) => [i, palette.kinds.get(s.cupId!) ?? PLAIN_BASE.kind] as const);
   return {
     ...palette,
     optics: new Map(entries.map(([i, s]) => [i, s.optics!])),

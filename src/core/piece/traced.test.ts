@@ -3,7 +3,7 @@ import { cards } from '../../../demo/cards';
 import * as demo from '../../../demo/plans';
 import { chanceFrom } from '../pattern';
 import { Cells } from '../pattern/maps/cells';
-import { TECHNIQUES } from '../pour';
+import { materialsFor, TECHNIQUES } from '../pour';
 import { applyTechnique, newPlan, withNewCup } from '../edit';
 import { splitAll } from '../document';
 import { computePlan, Plan } from '../plan';
@@ -39,9 +39,9 @@ function worstShare({ traced: { engine, prism, held, casting } }: Piece, places 
 }
 
 const cases = TECHNIQUES.flatMap((t) =>
-  t.suits
+  materialsFor(t)
     .slice(0, 2)
-    .flatMap((kind) => (cards.bases.some((b) => b.kind === kind) ? [[t.id, kind] as const] : []))
+    .flatMap(({ kind }) => (cards.bases.some((b) => b.kind === kind) ? [[t.id, kind] as const] : []))
 );
 
 describe.each(cases)('the piece of %s in %s', (id, kind) => {

@@ -1,7 +1,8 @@
+import { materials } from '../material';
 import { isWhite } from '../colour';
-import { layerState } from '../cure';
+import { layerState } from '../material';
 import { Casting, type Content, type Engine, type Prism } from '../pattern';
-import { prismOf } from '../pattern/cavity-prism';
+import { prismOf } from '../pattern/shapes/cavity-prism';
 import type { Trait } from '../pour';
 import type { Condition } from '../document';
 import type { FilledStrand, Pour } from '../plan/fill';
@@ -225,8 +226,7 @@ function unstirredOf(
   };
 }
 
-const melts = ({ mix }: ResolvedCup): boolean =>
-  mix?.base.kind === 'melt and pour' || mix?.base.kind === 'plastisol';
+const melts = ({ mix }: ResolvedCup): boolean => materials.has(mix?.base.kind, 'melts again');
 
 /** Sorts of chips that are told apart by how light they are. */
 const SORTS = 3;
@@ -273,7 +273,7 @@ const LACES = { least: 0.02, most: 0.3 } as const;
 /** The share of a pour that will sink: of a heavy colour in thin resin under or on lighter puddles; 0 for all else. */
 function sinkingOf(plan: ResolvedPlan, filled: FilledStrand, pour: Pour, casting: Casting): number {
   const cup = plan.cupOf.get(pour.cupId);
-  if (cup?.mix?.base.kind !== 'resin' || casting.bar) return 0;
+  if (!materials.has(cup?.mix?.base.kind, 'runs thin') || casting.bar) return 0;
   const others = filled.pours.filter((p) => p.cupId !== pour.cupId && puddles(p));
   if (others.length < 2 || !filled.strand) return 0;
   const all = filled.pours.reduce((s, p) => s + p.each, 0);

@@ -1,5 +1,5 @@
 import { placeSurplus, planLetDowns, type PlannedLetDown, type Weighing } from '../batch';
-import { cautionsOf, type Base } from '../material';
+import { cautionsOf, materials, type Base } from '../material';
 import { cavityOf } from '../mould';
 import type { Found, Problem } from '../problem';
 import {
@@ -154,9 +154,8 @@ function lossesOf({ plan, past, mixes }: ResolvedPlan): Computed['losses'] {
   const base = mixes.values().next().value?.base;
   const learned = base && past.clings?.get(base.id);
   if (learned) return { cling: learned.cling, vessel, bag, from: 'record', cups: learned.cups };
-  // An injector loses its sprue with every shot, and what its nozzle holds with every filling.
-  if (base?.kind === 'plastisol' && base.injector)
-    return { cling: base.injector.sprue, vessel: base.injector.dead * base.density, bag, from: 'injector' };
+  const poured = base && materials.of(base).losses?.(base);
+  if (poured) return { ...poured, bag, from: 'injector' };
   return { cling, vessel, bag, from: 'usual' };
 }
 

@@ -1,11 +1,10 @@
 import type { CupBalance, PlannedLetDown, Surplus, Weighing } from '../batch';
 import type { HandState, Pace } from '../cure';
-import type { Base } from '../material';
+import type { CraftFact } from '../material';
 import type { Problem } from '../problem';
 import type { Score, SequenceItem, Start } from '../schedule';
 import type { Need } from '../shelf/stock';
 import type { TouchingPair } from './looks/contrast';
-import type { CraftFact } from './craft';
 import type { Cup } from '../document';
 import type { CupLooks } from './looks/looks';
 import type { Cost, OrderYield } from '../order/needs';
@@ -71,7 +70,8 @@ export interface StepLine {
 export interface ComputedBase {
   baseId: string;
   name: string;
-  kind: Base['kind'];
+  /** The material's kind. */
+  kind: string;
   /** What percentages are of, in words. */
   basis: string;
   /** g/ml, uncoloured and mixed. */

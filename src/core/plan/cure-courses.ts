@@ -1,4 +1,5 @@
-import { cureOf, RESIN_STATES, roomFrom, together } from '../cure';
+import { RESIN_STATES, roomFrom, together, type Cure } from '../cure';
+import { behaviourOf } from '../material';
 import type { Computed } from './computed';
 import { mixIdOf, type Plan, type Shelf } from '../document';
 import { roomIn } from './room';
@@ -18,7 +19,7 @@ export interface CureCourse {
 const MOST_POINTS = 160;
 
 /**
- * The course of every resin cup of a plan, in the cup and in the deepest layer it is laid to, at the plan’s room
+ * The course of every cup that cures by the model of a plan, in the cup and in the deepest layer it is laid to, at the plan’s room
  * temperature; nothing for materials that have windows and no cure model. Minutes from the joining of the parts.
  */
 export function cureCourses(plan: Plan, computed: Computed, shelf: Shelf): CureCourse[] {
@@ -27,7 +28,8 @@ export function cureCourses(plan: Plan, computed: Computed, shelf: Shelf): CureC
     const mixId = mixIdOf(plan.cups.find((c) => c.id === cup.cupId) ?? { from: { cups: [] } });
     const mix = plan.mixes.find((m) => m.id === mixId);
     const base = shelf.bases.find((b) => b.id === mix?.baseId);
-    if (base?.kind !== 'resin' || cup.balance.mixed <= 0) return [];
+    const course = base && behaviourOf(base, mix?.joinedAt).course;
+    if (!course || cup.balance.mixed <= 0) return [];
     // A portion went through its cure so far as part of the whole pot, by which its window goes.
     const pot = computed.common.filter((m) => m.of === mixId).map((m) => m.balance.mixed);
     const grams = Math.max(1, ...(pot.length ? pot : cup.mixes.map((m) => m.balance.mixed)));
@@ -36,7 +38,7 @@ export function cureCourses(plan: Plan, computed: Computed, shelf: Shelf): CureC
     const met = computed.score.windows.find((w) => w.cupId === cup.cupId)?.zero ?? 0;
     const laid = computed.score.blocks.find((b) => b.act === 'pour' && b.cupId === cup.cupId)?.to ?? met;
     const factor = together(cup.paces ?? []);
-    const inCup = cureOf(base.openMinutes, { cup: grams }, roomFrom(room, met), mix?.joinedAt);
+    const inCup = course({ cup: grams }, roomFrom(room, met));
     return [
       courseOf(`${cup.name} in its ${pot.length ? 'pot' : 'cup'}, ${grams.toFixed(0)} g`, cup.cupId, 'cup', {
         cure: inCup,
@@ -45,7 +47,7 @@ export function cureCourses(plan: Plan, computed: Computed, shelf: Shelf): CureC
       ...(mm > 0.05
         ? [
             courseOf(`${cup.name} in the piece, ${mm.toFixed(1)} mm`, cup.cupId, 'layer', {
-              cure: cureOf(base.openMinutes, { layer: mm }, roomFrom(room, laid)),
+              cure: course({ layer: mm }, roomFrom(room, laid)),
               factor
             })
           ]
@@ -59,7 +61,7 @@ function courseOf(
   name: string,
   cupId: string,
   of: CureCourse['of'],
-  { cure, factor }: { cure: ReturnType<typeof cureOf>; factor: number }
+  { cure, factor }: { cure: Cure; factor: number }
 ): CureCourse {
   const step = Math.max(1, Math.ceil(cure.course.length / MOST_POINTS));
   return {

@@ -1,3 +1,4 @@
+import { materials } from '../material';
 import type { Look } from '../colour';
 import { footprintOf, type Cavity, type Footprint, type Zone } from '../mould';
 import type { Cup } from '../document';
@@ -114,7 +115,9 @@ function shownBy(
   for (const run of wetRuns(layers, (l) => gatedBefore(plan, l, strand.id))) {
     if (new Set(run.map((l) => l.cupId)).size < 2 || run.some((l) => l.chamber)) continue;
     const face = run.reduce((s, l) => s + level.get(l)!.mouldFace, 0);
-    const shares = swirlShares(run, palette, (id) => plan.cupOf.get(id)?.mix?.base.kind === 'resin');
+    const shares = swirlShares(run, palette, (id) =>
+      materials.has(plan.cupOf.get(id)?.mix?.base.kind, 'runs thin')
+    );
     for (const l of run) {
       // Several layers of one cup show its share between them, by volume.
       const own = run.filter((x) => x.cupId === l.cupId).reduce((s, x) => s + x.each, 0);

@@ -1,3 +1,4 @@
+import { materials } from '../material';
 import { cavityOf, mouldProblems, withEmbeds, type Cavity } from '../mould';
 import { emptyStand, filledMl, type Layer, type Stand } from '../pour';
 import type { Found, Mend } from '../problem';
@@ -105,10 +106,10 @@ function doAct(here: ResolvedAct, stand: Stand, own: string, strand: Strand) {
 function usedFor({ plan, mixes, cupOf }: ResolvedPlan, pours: readonly Pour[]) {
   const poured = pours.flatMap((p) => cupOf.get(p.cupId)?.mix ?? []);
   const bases = (poured.length ? poured : [...mixes.values()]).map((m) => m.base);
-  const hot = bases.flatMap((b) => (b.kind === 'plastisol' || b.kind === 'melt and pour' ? [b.heatTo] : []));
+  const hot = bases.flatMap((b) => materials.of(b).heat?.(b).to ?? []);
   return {
     showFace: plan.showFace,
-    clear: bases.some((b) => b.kind === 'resin' || b.kind === 'melt and pour'),
+    clear: bases.some((b) => materials.has(b.kind, 'cures clear')),
     ...(hot.length ? { pourCelsius: Math.max(...hot) } : {})
   };
 }

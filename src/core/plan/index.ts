@@ -6,5 +6,5 @@ export type { ComputedGroup, ComputedLayer } from './draw';
 export { cureCourses, type CureCourse } from './cure-courses';
 export { whitesIn } from './looks/dominance';
 export { WHITE } from './looks/swirl';
-export { mixPaces, USUAL_BLENDER } from './paces';
+export { mixPaces } from './paces';
 export { roomIn } from './room';

@@ -1,4 +1,4 @@
-import { rimOf } from '../pattern/cavity-prism';
+import { rimOf } from '../pattern/shapes/cavity-prism';
 import type { StepLine } from './computed';
 import type { FilledStrand } from './fill';
 import type { ComputedGroup } from './draw';

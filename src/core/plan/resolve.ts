@@ -1,5 +1,6 @@
 import type { CupDose, Filler } from '../batch';
-import { behaviourOf, paced, together, type Behaviour, type Pace } from '../cure';
+import { paced, together, type Behaviour, type Pace } from '../cure';
+import { behaviourOf } from '../material';
 import type { Scale } from '../dosing';
 import { formulaOf, type Base, type Colourant, type Formula } from '../material';
 import type { Mould } from '../mould';

@@ -7,4 +7,11 @@ export { conditionWords } from './gates';
 export { CIRCLE, type Asked, type Field, type Fields } from './fields';
 export { copiesOf, MOST_POINTS, Path, pathLength, pathWords, Place, placeWords } from './place';
 export { ACT_GROUPS, actsNamed } from './named';
-export { conditionOf, TECHNIQUES, type Draft, type Setting, type Technique } from './techniques';
+export {
+  materialsFor,
+  conditionOf,
+  TECHNIQUES,
+  type Draft,
+  type Setting,
+  type Technique
+} from './techniques';

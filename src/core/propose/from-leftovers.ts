@@ -1,4 +1,4 @@
-import type { Base } from '../material';
+import { formulaOf, materials, type Base } from '../material';
 import { cavityOf } from '../mould';
 import type { LotLeft } from '../shelf';
 import { applyTechnique } from '../edit/apply-technique';
@@ -6,11 +6,8 @@ import { figuresOf } from '../plan/compute';
 import type { Plan, Shelf } from '../document';
 import { newPlan } from '../edit/new-plan';
 
-/**
- * Share of a piece's weight that comes from the bin: chips of a terrazzo (the middle of the usual 35 to 55 %), or what is melted again
- * into fresh base. Each melting dries a melt-and-pour base and yellows plastisol: starting values, usual practice of the trade.
- */
-const SHARES = { terrazzo: 0.45, 'melt and pour': 0.5, plastisol: 0.3 } as const;
+/** g/ml of a body whose card does not say. */
+const FALLBACK_DENSITY = 1.1;
 /** Moulds that are tried for an offer, those that take most of it first. */
 const TRIED = 6;
 /** Of what is left, how much may be planned: some crumbs are too small to show. */
@@ -117,17 +114,18 @@ export function planOfOffer(
 const REMELTED =
   'Melted again with fresh base: its own colour comes along and is not drawn. Look at a cooled drop before any colour goes in.';
 
-const MELTS: ReadonlySet<string> = new Set(['melt and pour', 'plastisol']);
-const CHIPPED: ReadonlySet<string> = new Set(['gypsum', 'concrete', 'resin']);
-
 /** What leftovers are set in or melted into: a base of their own material; cured soap and rubber are neither. */
 const baseFor = (material: string, { bases }: Shelf): Base | undefined =>
-  CHIPPED.has(material) || MELTS.has(material) ? bases.find((b) => b.kind === material) : undefined;
+  materials.find(material)?.leftovers ? bases.find((b) => b.kind === material) : undefined;
 
-const wayOf = (base: Base): Offer['way'] => (MELTS.has(base.kind) ? 'remelt' : 'terrazzo');
-const shareOf = ({ kind }: Base): number =>
-  kind === 'melt and pour' || kind === 'plastisol' ? SHARES[kind] : SHARES.terrazzo;
+const wayOf = (base: Base): Offer['way'] =>
+  materials.of(base).leftovers?.become === 'remelt' ? 'remelt' : 'terrazzo';
 
-/** g/ml of a body, as its card says or as its parts make it; near 1.1 for a resin. */
-const densityOf = (base: Base): number =>
-  'density' in base && base.density ? base.density : base.kind === 'concrete' ? 2.2 : 1.1;
+/** Share of a piece's weight that comes from the bin. */
+const shareOf = (base: Base): number => materials.of(base).leftovers?.share ?? 0;
+
+/** g/ml of a body, as its card says or as its parts make it. */
+function densityOf(base: Base): number {
+  const formula = formulaOf(base);
+  return formula.ok ? formula.value.density : FALLBACK_DENSITY;
+}

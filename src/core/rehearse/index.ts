@@ -9,4 +9,4 @@ export {
   type PlannedMishap,
   type Struck
 } from './mishaps';
-export { LESSONS, lessonPlan, type Lesson } from './lessons';
+export { lessons, lessonPlan, type Lesson } from './lessons';

@@ -1,5 +1,4 @@
-import { layerState } from '../cure';
-import { compatibilityOf, type Base } from '../material';
+import { compatibilityOf, layerState, materials, type AnyMaterial } from '../material';
 import type { Mould } from '../mould';
 import { layStep } from '../edit';
 import { type Plan } from '../plan';
@@ -11,7 +10,8 @@ import type { MishapKind } from './mishaps';
 /** A lesson for a beginner: a small plan of one material, and what goes wrong in it. */
 export interface Lesson {
   id: string;
-  kind: Base['kind'];
+  /** The material's kind. */
+  kind: string;
   nth: 1 | 2 | 3;
   title: string;
   /** What is to be learned, in one sentence. */
@@ -41,23 +41,17 @@ const THREE: Pick<Lesson, 'nth' | 'title' | 'aim' | 'mishaps'>[] = [
   }
 ];
 
-/** Materials there are lessons for, with the generic base each is taught on. */
-const TAUGHT: Partial<Record<Base['kind'], string>> = {
-  resin: 'clear-quick',
-  gypsum: 'acrylic-gypsum',
-  concrete: 'fine-concrete',
-  soap: 'bar-soap',
-  'melt and pour': 'clear-melt',
-  plastisol: 'soft-plastisol'
-};
-
 /** Every lesson, material by material. */
-export const LESSONS: readonly Lesson[] = Object.keys(TAUGHT).flatMap((kind) =>
-  THREE.map((t) => ({ ...t, kind: kind as Base['kind'], id: `${kind.replaceAll(' ', '-')}-${t.nth}` }))
-);
+export const lessons = (): Lesson[] =>
+  materials
+    .all()
+    .filter((m) => m.lesson)
+    .flatMap(({ kind }) => THREE.map((t) => ({ ...t, kind, id: `${kind.replaceAll(' ', '-')}-${t.nth}` })));
+
+type Block = NonNullable<AnyMaterial['lesson']>['block'];
 
 /** Two blocks to pour into, a little larger for what is mixed by the kilogram. */
-const mouldFor = (kind: Base['kind']): Mould => ({
+const mouldFor = (block: Block): Mould => ({
   id: 'practice-blocks',
   name: 'Practice blocks',
   material: 'silicone',
@@ -68,10 +62,7 @@ const mouldFor = (kind: Base['kind']): Mould => ({
       id: 'block',
       name: 'block',
       count: 2,
-      shape:
-        kind === 'resin' || kind === 'gypsum' || kind === 'plastisol'
-          ? { kind: 'box', length: 60, width: 40, depth: 20 }
-          : { kind: 'box', length: 90, width: 60, depth: 40 },
+      shape: { kind: 'box', ...block },
       capacity: { from: 'dimensions' }
     }
   ]
@@ -79,8 +70,10 @@ const mouldFor = (kind: Base['kind']): Mould => ({
 
 /** The plan of a lesson and the shelf it needs: generic cards alone, so that it works in an empty workshop. */
 export function lessonPlan(lesson: Lesson): { plan: Plan; shelf: Shelf } {
-  const base = startingLibrary.bases.find((b) => b.id === TAUGHT[lesson.kind])!;
-  const mould = mouldFor(lesson.kind);
+  const taught = materials.of(lesson).lesson;
+  const base = startingLibrary.bases.find((b) => b.id === taught?.baseId);
+  if (!taught || !base) throw new Error(`There is no lesson in ${lesson.kind}.`);
+  const mould = mouldFor(taught.block);
   const good = startingLibrary.colourants.filter(
     (c) => compatibilityOf(c.form, lesson.kind).verdict === 'good'
   );

@@ -4,19 +4,15 @@ import * as demo from '../../../demo/plans';
 import { applyEdit } from '../document/apply-edit';
 import { computePlan, type Plan } from '../plan';
 import { mixed, pourAlone } from '../plan/plans.testing';
-import {
-  clocksOf,
-  factsOf,
-  foldRun,
-  freeze,
-  lossesOf,
-  planFromRun,
-  tasksOf,
-  tookOf,
-  usesOf,
-  type RunEvent
-} from '.';
-import type { Task } from './task';
+import { clocksOf } from './times/clocks';
+import { factsOf } from './amounts/actuals';
+import { foldRun } from './log/fold';
+import { freeze } from '.';
+import { lossesOf, tookOf, usesOf } from './amounts/used';
+import { planFromRun } from './after/repeat';
+import { tasksOf } from './tasks/tasks-of';
+import { type RunEvent } from './log/events';
+import type { Task } from './tasks/task';
 
 const rockpool = pourAlone(demo.rockpool);
 const saltings = pourAlone(demo.saltings);

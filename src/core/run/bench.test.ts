@@ -4,35 +4,24 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import * as demo from '../../../demo/plans';
 import { pourAlone } from '../plan/plans.testing';
-import {
-  booksOf,
-  clocksOf,
-  correctionsOf,
-  couldDo,
-  demouldFromNow,
-  fewerCavities,
-  foldRun,
-  freeze,
-  inOf,
-  isReady,
-  checksNow,
-  openChecks,
-  orderOf,
-  planFromRun,
-  factsOf,
-  planNow,
-  pourUntilNow,
-  refitGate,
-  standingOf,
-  stillFrom,
-  thinners,
-  usesOf,
-  type FrozenRun,
-  type GateTask,
-  type RunEvent,
-  type RunState,
-  type Task
-} from '.';
+import { booksOf, stillFrom } from './amounts/ledger';
+import { clocksOf } from './times/clocks';
+import { correctionsOf } from './correct/corrections';
+import { couldDo } from './tasks/could-do';
+import { demouldFromNow, pourUntilNow, refitGate } from './times/refit';
+import { fewerCavities } from './correct/fewer-cavities';
+import { foldRun } from './log/fold';
+import { freeze, type FrozenRun } from '.';
+import { inOf, type RunState } from './log/state';
+import { isReady, orderOf } from './tasks/ready';
+import { checksNow, openChecks } from './tasks/checks';
+import { planFromRun } from './after/repeat';
+import { factsOf } from './amounts/actuals';
+import { planNow } from './correct/plan-now';
+import { standingOf, thinners } from './correct/overshoot-options';
+import { usesOf } from './amounts/used';
+import { type GateTask, type Task } from './tasks/task';
+import { type RunEvent } from './log/events';
 import { done, event, upTo as untilTask } from './run.testing';
 
 const MINUTE = 60_000;

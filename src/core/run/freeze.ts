@@ -1,7 +1,7 @@
 import { computePlan } from '../plan/compute';
 import type { Past, Plan, Shelf } from '../document';
 import type { FrozenRun } from './frozen';
-import { tasksOf } from './tasks';
+import { tasksOf } from './tasks/tasks-of';
 
 /**
  * The version of the rules that plan a run: raised whenever a figure, a task or a sentence would come out otherwise

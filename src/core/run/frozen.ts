@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Computed } from '../plan/computed';
 import { PlanFile } from '../plan/read';
-import { Task } from './task';
+import { Task } from './tasks/task';
 
 const list = z.array(z.looseObject({}));
 

@@ -1,7 +1,15 @@
-export { AnyEvent, effective, finishOf, MOST_GRAMS, MOST_WORDS, RunEvent, type OtherEvent } from './events';
-export { Task, type GateTask, type WeighTask } from './task';
-export { tasksOf } from './tasks';
-export { foldRun } from './fold';
+export {
+  AnyEvent,
+  effective,
+  finishOf,
+  MOST_GRAMS,
+  MOST_WORDS,
+  RunEvent,
+  type OtherEvent
+} from './log/events';
+export { Task, type GateTask, type WeighTask } from './tasks/task';
+export { tasksOf } from './tasks/tasks-of';
+export { foldRun } from './log/fold';
 export {
   inOf,
   type CupState,
@@ -10,32 +18,32 @@ export {
   type Noted,
   type RunState,
   type TaskState
-} from './state';
-export { clocksOf, type Clock } from './clocks';
-export { gateOpening, waitsForLayer, type GateOpening } from './gate';
-export { factsOf, type Fact } from './actuals';
-export { standingOf, thinners, waysOut, type Standing, type WaysOut } from './ways';
-export { checksNow, openChecks, ROOM_CHECK } from './preflight';
-export { demouldFromNow, paceOf, pourUntilNow, refitGate, type Moved } from './refit';
-export { booksOf, stillFrom, type MixBooks } from './books';
-export { couldDo, type CouldDo } from './could-do';
-export { correctionsOf, type Correction } from './corrections';
-export { warmthOf } from './warmth';
-export { worthAPhoto } from './worth-a-photo';
-export { debriefOf, withMeasured, type Debrief } from './debrief';
-export { groupsOf, isReady, orderOf } from './ready';
-export { planFromRun } from './repeat';
-export { asFamily } from './as-family';
-export { lossesOf, tookOf, usesOf } from './record';
+} from './log/state';
+export { clocksOf, type Clock } from './times/clocks';
+export { gateOpening, waitsForLayer, type GateOpening } from './tasks/gate';
+export { factsOf, type Fact } from './amounts/actuals';
+export { standingOf, thinners, waysOut, type Standing, type WaysOut } from './correct/overshoot-options';
+export { checksNow, openChecks, ROOM_CHECK } from './tasks/checks';
+export { demouldFromNow, paceOf, pourUntilNow, refitGate, type Moved } from './times/refit';
+export { booksOf, stillFrom, type MixBooks } from './amounts/ledger';
+export { couldDo, type CouldDo } from './tasks/could-do';
+export { correctionsOf, type Correction } from './correct/corrections';
+export { warmthOf } from './times/warmth';
+export { worthAPhoto } from './after/worth-a-photo';
+export { debriefOf, withMeasured, type Debrief } from './after/debrief';
+export { groupsOf, isReady, orderOf } from './tasks/ready';
+export { planFromRun } from './after/repeat';
+export { asFamily } from './after/as-family';
+export { lossesOf, tookOf, usesOf } from './amounts/used';
 export { freeze } from './freeze';
 export { FrozenRun } from './frozen';
-export { handsOf, type Hands } from './who';
-export { coloursOver, type ColourOver } from './colour-over';
-export { fewerCavities, type Fewer } from './fewer';
-export { planNow } from './plan-now';
-export { eventsFromSheet, type SheetLine } from './from-sheet';
-export { handTimesOf, learnedHands, type HandTime } from './learned-hands';
-export { dueOf, type Due } from './due';
-export { dryAt, gateIdOf } from './gate';
-export { scaledTo, type OtherMould } from './scaled';
-export { topUpCup } from './top-up';
+export { handsOf, type Hands } from './log/who';
+export { coloursOver, type ColourOver } from './correct/colour-over';
+export { fewerCavities, type Fewer } from './correct/fewer-cavities';
+export { planNow } from './correct/plan-now';
+export { eventsFromSheet, type SheetLine } from './log/from-sheet';
+export { handTimesOf, learnedHands, type HandTime } from './times/learned-hands';
+export { dueOf, type Due } from './after/due';
+export { dryAt, gateIdOf } from './tasks/gate';
+export { scaledTo, type OtherMould } from './after/scaled';
+export { topUpCup } from './correct/top-up';

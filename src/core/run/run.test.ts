@@ -3,19 +3,16 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import * as demo from '../../../demo/plans';
 import { computePlan } from '../plan';
-import {
-  clocksOf,
-  effective,
-  factsOf,
-  foldRun,
-  freeze,
-  gateOpening,
-  planFromRun,
-  RunEvent,
-  tasksOf,
-  type GateTask
-} from '.';
-import type { Task } from './task';
+import { clocksOf } from './times/clocks';
+import { effective, RunEvent } from './log/events';
+import { factsOf } from './amounts/actuals';
+import { foldRun } from './log/fold';
+import { freeze } from '.';
+import { gateOpening } from './tasks/gate';
+import { planFromRun } from './after/repeat';
+import { tasksOf } from './tasks/tasks-of';
+import { type GateTask } from './tasks/task';
+import type { Task } from './tasks/task';
 import { pourAlone } from '../plan/plans.testing';
 
 const tideline = pourAlone(demo.tideline);

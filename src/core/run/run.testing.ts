@@ -1,6 +1,6 @@
-import type { RunEvent } from './events';
+import type { RunEvent } from './log/events';
 import type { FrozenRun } from './frozen';
-import type { Task } from './task';
+import type { Task } from './tasks/task';
 
 /** Short ways to write a run in a test. */
 

@@ -1,7 +1,8 @@
 import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { busyMinutes, cavitiesInHand, foldedAxis, RESERVE } from '.';
+import { busyMinutes, cavitiesInHand, RESERVE } from '.';
+import { foldedAxis } from './fold-waits';
 
 describe('what one pair of hands can do', () => {
   it('is as many cavities as fit into the window less its reserve', () => {

@@ -1,5 +1,5 @@
 export { startsApart, type Start } from './apart';
-export { foldedAxis, type FoldedAxis, type Stretch } from './fold';
+export { foldedAxis, type FoldedAxis, type Stretch } from './fold-waits';
 export { busyMinutes, cavitiesInHand, RESERVE } from './hands';
 export { holdId, isJar, isPot, jarId, jarPlace, potId, turnId } from './ids';
 export { COLOUR_STIR_MINUTES, scoreOf, WEIGHING_MINUTES } from './play';

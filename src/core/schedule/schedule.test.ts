@@ -6,7 +6,7 @@ import { samphire, sluice, tideline } from '../../../demo/plans';
 import { applyEdit } from '../document/apply-edit';
 import { computePlan, type Plan } from '../plan';
 import { atBench } from '../plan/plans.testing';
-import { foldedAxis } from '.';
+import { foldedAxis } from './fold-waits';
 
 const scoreOf = (plan: Plan) => computePlan(plan, cards).score;
 

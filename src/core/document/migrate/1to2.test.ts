@@ -163,5 +163,6 @@ describe('plans of version 1', () => {
 });
 
 it('what every fixture migrates to is a plan of version 2 as that version was written', () => {
-  for (const [, { file }] of fixtures) expect(Plan2.safeParse(PlanFile.parse(file).plan).error).toBeUndefined();
+  for (const [, { file }] of fixtures)
+    expect(Plan2.safeParse(PlanFile.parse(file).plan).error).toBeUndefined();
 });

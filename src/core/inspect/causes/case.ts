@@ -1,4 +1,4 @@
-import type { Base } from '../../material';
+import { materials, type Base, type MaterialTrait } from '../../material';
 import type { Mould } from '../../mould';
 import type { Plan } from '../../plan';
 import type { Step } from '../../document';
@@ -56,9 +56,9 @@ export function caseOf(frozen: FrozenRun, state: RunState, groupId: string, besi
   };
 }
 
-/** Whether one of its bases is of a kind. */
-export const made = (c: Case, ...kinds: Base['kind'][]): boolean =>
-  c.bases.some((b) => kinds.includes(b.kind));
+/** Whether something holds of one of its materials. */
+export const like = (c: Case, trait: MaterialTrait): boolean =>
+  c.bases.some((b) => materials.has(b.kind, trait));
 
 /** Tasks done to these cavities, of a kind. */
 export const tasksHere = <K extends Task['kind']>(

@@ -1,7 +1,7 @@
-import type { Section } from '../section';
+import type { Section } from '../shapes/section';
 import { between, type Chance } from '../seeded';
 import { KEPT, type Flow, type Spot } from '../spot';
-import { angleOfNodes, NODES, nodesOf, Star } from '../star';
+import { angleOfNodes, NODES, nodesOf, Star } from '../shapes/star';
 
 interface Cell {
   x: number;

@@ -1,4 +1,4 @@
-import type { Chart } from '../section';
+import type { Chart } from '../shapes/section';
 import type { Flow, Spot } from '../spot';
 
 /** A map that is done in a chart of the footprint: laid out as a rectangle, moved there, and put back. */

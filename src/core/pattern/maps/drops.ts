@@ -1,5 +1,5 @@
 import { KEPT, type Flow, type Spot } from '../spot';
-import { angleOf, angleOfNodes, NODES, nodesOf, Star } from '../star';
+import { angleOf, angleOfNodes, NODES, nodesOf, Star } from '../shapes/star';
 
 /** One drop: where, its share of the plane (squared radius, mm²), and what it is made of; a number, or told by the place in it. */
 export interface Drop {

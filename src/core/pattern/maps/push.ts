@@ -1,6 +1,6 @@
 import { KEPT, type Flow, type Spot } from '../spot';
 import type { Laid } from './layer';
-import { angleOfNodes, NODES, nodesOf, Star } from '../star';
+import { angleOfNodes, NODES, nodesOf, Star } from '../shapes/star';
 
 /** How wide a body is at each height: nothing up to `from`, then widening as the power of the height, whole at the top. */
 export interface Profile {

@@ -1,5 +1,5 @@
 import { KEPT, type Flow, type Spot } from '../spot';
-import { angleOfNodes, nodesOf, type Star } from '../star';
+import { angleOfNodes, nodesOf, type Star } from '../shapes/star';
 
 /** What is taken out of a fluid at a place, and the levels before and after. */
 export interface Taken {

@@ -1,4 +1,4 @@
-import { layerState } from '../../cure';
+import { layerState } from '../../material';
 import type { Mend } from '../../problem';
 import type { Amount, Gate, Plan, Step } from '../../document';
 import type { FilledStrand, PouredLayer } from '../fill';

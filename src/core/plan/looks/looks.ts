@@ -9,6 +9,7 @@ import {
   mixtureOf,
   opticsOfBase,
   opticsOfColourant,
+  PLAIN_BASE,
   stackReflectance,
   type Finish,
   type Lab,
@@ -40,7 +41,7 @@ const NOTHING: Base['colour'] = '#efe9da';
 
 /** Everything that is needed to colour a plan's cups and films. */
 export interface Palette {
-  kinds: ReadonlyMap<string, Base['kind']>;
+  kinds: ReadonlyMap<string, string>;
   optics: ReadonlyMap<string, Optics>;
   looks: ReadonlyMap<string, CupLooks>;
   /** Thickness from which each cup hides, mm. */
@@ -56,7 +57,11 @@ export function tintOf(
 ): Tint {
   const percents = formula ? concentrationsOf(formula, doses) : doses.map((d) => d.percent);
   return {
-    base: { kind: base?.kind ?? 'resin', colour: base?.colour ?? NOTHING, density: formula?.density ?? 1.1 },
+    base: {
+      kind: base?.kind ?? PLAIN_BASE.kind,
+      colour: base?.colour ?? NOTHING,
+      density: formula?.density ?? 1.1
+    },
     doses: doses.map((d, i) => ({ colourant: d.colourant, percent: percents[i]! }))
   };
 }
@@ -182,7 +187,7 @@ export function seenThrough(
   const lab = labOf(stackReflectance(stack, BEHIND));
   return finished(
     lab,
-    palette.kinds.get(films[0]!.cupId) ?? 'resin',
+    palette.kinds.get(films[0]!.cupId) ?? PLAIN_BASE.kind,
     finish,
     palette.inks.has(films[0]!.cupId)
   );

@@ -1,7 +1,7 @@
 import type { WeighedCup, Weighing } from '../../batch';
 import { decimalsOf } from '../../quantity';
 import { proposedLetDowns, type Scale } from '../../dosing';
-import { superfatOf, type Base, type Formula } from '../../material';
+import { materials, RATIO_TOLERANCE, type Base, type Formula } from '../../material';
 import type { Found, Mend } from '../../problem';
 import type { Cup } from '../../document';
 import { splitAll } from '../../document/mixing';
@@ -46,24 +46,31 @@ export const potProblems = (worked: WorkedCups, plan: ResolvedPlan): Found[] =>
     .filter((m) => m.turn === 1)
     .flatMap((m) => commonProblems(m, plan.mixes.get(m.of)!.base, plan));
 
-/** Carriers in a cup split from a common mix: off the ratio past 2 % (resin), or a point of water to cement. */
+/** Carriers in a cup split from a common mix: off the ratio further than its material bears. */
 function splitProblems({ cup, path, base }: OfCup, out: WeighedCup): Found[] {
   return out.offRatio.flatMap((off): Found[] => {
-    const wc = base.kind === 'concrete' ? off.share * base.waterCement : undefined;
-    if (wc === undefined ? off.share <= 0.02 : wc <= 0.01) return [];
-    return [
-      {
-        code: 'split-off-ratio',
-        level: 'warn',
-        path: `${path}/recipe`,
-        sentence:
-          wc === undefined
-            ? `${cup.name}, split from the common mix, ends with ${(off.share * 100).toFixed(2)} % more ${off.name}, past 2 %.`
-            : `${cup.name}, split from the common mix, ends ${wc.toFixed(3)} higher in water/cement.`,
-        mend: 'Mix this cup on its own, or use a drier form.'
-      }
-    ];
+    const ends = portionEnd(base, off);
+    return ends === undefined
+      ? []
+      : [
+          {
+            code: 'split-off-ratio',
+            level: 'warn',
+            path: `${path}/recipe`,
+            sentence: `${cup.name}, split from the common mix, ${ends}.`,
+            mend: 'Mix this cup on its own, or use a drier form.'
+          }
+        ];
   });
+}
+
+/** How a portion ends that its colour brings more of a part; undefined within what the material bears. */
+function portionEnd(base: Base, off: WeighedCup['offRatio'][number]): string | undefined {
+  const { portionOff } = materials.of(base);
+  if (portionOff) return portionOff(base, off.share)?.words;
+  return off.share <= RATIO_TOLERANCE
+    ? undefined
+    : `ends with ${(off.share * 100).toFixed(2)} % more ${off.name}, past ${RATIO_TOLERANCE * 100} %`;
 }
 
 /** Chips past what the body can fill between, and a reserve that colour has already met. */
@@ -93,8 +100,7 @@ function commonProblems(mix: CommonMix, base: Base, plan: ResolvedPlan): Found[]
   const problems: Found[] = [];
   if (mix.balance.mixed > largest)
     problems.push(overloaded('The common mix', mix.balance.mixed, scales, `plan/mixes/${mix.of}`));
-  if (base.kind === 'soap')
-    problems.push(...superfatProblems('The mix', `plan/mixes/${mix.of}`, mix.held, { base, plan }));
+  problems.push(...roundedProblems('The mix', `plan/mixes/${mix.of}`, mix.held, { base, plan }));
   return problems;
 }
 
@@ -124,12 +130,11 @@ function weighingProblems(of: OfCup, out: CupMix): Found[] {
       sentence: `${cup.name}: its colourants bring more ${drowned.name} than the whole cup holds.`,
       mend: 'Use a stronger let-down, or a drier form.'
     });
-  if (base.kind === 'soap' && !split)
-    problems.push(...superfatProblems(cup.name, path, out.held, { base, plan: of.plan }));
+  if (!split) problems.push(...roundedProblems(cup.name, path, out.held, { base, plan: of.plan }));
   const { mixed } = out.balance;
   if (mixed > Math.max(...scales.map((s) => s.capacity)))
     problems.push(overloaded(cup.name, mixed, scales, path));
-  if (out.ratioError > 0.02)
+  if (out.ratioError > RATIO_TOLERANCE)
     problems.push({
       code: 'ratio-off',
       level: 'warn',
@@ -175,21 +180,21 @@ function finerScales({ plan, scales, allScales }: ResolvedPlan): Mend[] {
     .map(({ words, value }) => ({ words, edit: { path: ['bench', 'scaleIds'], value } }));
 }
 
-/** Lye that rounding has moved: a superfat off by more than a point, or none left. */
-function superfatProblems(
+/** What rounding has moved beyond what the material bears: a superfat off by more than a point, or none left. */
+function roundedProblems(
   name: string,
   path: string,
   held: WeighedCup['held'],
-  { base, plan }: { base: Extract<Base, { kind: 'soap' }>; plan: ResolvedPlan }
+  { base, plan }: { base: Base; plan: ResolvedPlan }
 ): Found[] {
-  const superfat = superfatOf(base, gramsIn(held));
-  if (Math.abs(superfat - base.superfat) <= 0.01) return [];
+  const off = materials.of(base).roundedOff?.(base, gramsIn(held));
+  if (!off) return [];
   return [
     {
       code: 'superfat-moves',
-      level: superfat < 0 ? 'stop' : 'warn',
+      level: off.level,
       path,
-      sentence: `${name}: rounded to this scale the superfat is ${(superfat * 100).toFixed(1)} %, not ${(base.superfat * 100).toFixed(1)} %.`,
+      sentence: `${name}: rounded to this scale ${off.words}.`,
       mend: 'Use a finer scale, or make a bigger batch and split it.',
       tries: [
         ...finerScales(plan),

@@ -1,3 +1,4 @@
+import { materials } from '../../material';
 import type { Found } from '../../problem';
 import type { Plan } from '../../document';
 import { notDeeper } from '../fixes/layering';
@@ -6,15 +7,16 @@ import { notDeeper } from '../fixes/layering';
 export function tooDeep(plan: Plan, laid: Parameters<typeof notDeeper>[1]): Found[] {
   const { base } = laid.mix;
   const depth = laid.layer.to - laid.layer.from;
-  if (base.kind !== 'resin' || depth <= base.depthLimit + 1e-9) return [];
+  const limit = materials.of(base).depthLimit?.(base);
+  if (limit === undefined || depth <= limit + 1e-9) return [];
   return [
     {
       code: 'layer-too-deep',
       level: 'warn',
       path: `plan/steps/${laid.step.step.id}/act/amount`,
-      sentence: `This layer is ${depth.toFixed(1)} mm deep; ${base.name} takes ${base.depthLimit} mm at once before it overheats.`,
-      mend: `Pour it in layers of at most ${base.depthLimit} mm, each once the one below has gelled.`,
-      tries: notDeeper(plan, laid, base.depthLimit)
+      sentence: `This layer is ${depth.toFixed(1)} mm deep; ${base.name} takes ${limit} mm at once before it overheats.`,
+      mend: `Pour it in layers of at most ${limit} mm, each once the one below has gelled.`,
+      tries: notDeeper(plan, laid, limit)
     }
   ];
 }

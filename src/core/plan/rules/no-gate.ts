@@ -1,4 +1,4 @@
-import { layerState } from '../../cure';
+import { layerState } from '../../material';
 import type { Found } from '../../problem';
 import type { Gate, Plan } from '../../document';
 import { freshId } from '../../edit/fresh-id';

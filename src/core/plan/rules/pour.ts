@@ -1,11 +1,11 @@
 import type { Score } from '../../schedule';
 import { POUR_RULES, type CupFacts, type Done, type Sequence } from '../../pour/rules';
 import { emptyStand, type Stand } from '../../pour';
-import { layerState } from '../../cure';
+import { layerState, materials } from '../../material';
 import { withEmbeds, cavityOf } from '../../mould';
 import type { Found } from '../../problem';
 import type { ComputedCup } from '../computed';
-import { rimOf } from '../../pattern/cavity-prism';
+import { rimOf } from '../../pattern/shapes/cavity-prism';
 import { freshId } from '../../edit/fresh-id';
 import { applyEdit } from '../../document/apply-edit';
 import type { Plan } from '../../document';
@@ -63,7 +63,7 @@ function sequenceOf(
     name: strand.name,
     groupId: strand.group.id,
     steps: stepsIn(plan, strand.id, strand, score),
-    material: first?.base.kind,
+    material: materials.find(first?.base.kind),
     finish: strand.mould.finish,
     depth: cavity.depth,
     capacity: cavity.capacity,

@@ -1,7 +1,7 @@
 import { ownPercents } from '../../dosing';
 import {
   compatibilityOf,
-  CUP_LIMITS,
+  cupLimitOf,
   limitOf,
   type Base,
   type Colourant,
@@ -58,7 +58,7 @@ function limitProblems(
   const doses = dosed(cup, colourants, formula);
   const sum = doses.reduce((s, d) => s + d.adds, 0);
   const problems = doses.flatMap((d) => [...suitProblems(cup, d, material), ...overLimit(cup, d, material)]);
-  const allowed = CUP_LIMITS[material];
+  const allowed = cupLimitOf(material);
   if (sum > allowed.limit * (1 + 1e-9))
     problems.push({
       code: 'cup-over-limit',

@@ -4,7 +4,7 @@ import { demoLots } from '../../../../demo/lots';
 import { rockpool, saltings, samphire, sluice, tideline } from '../../../../demo/plans';
 import { applyEdit } from '../../document/apply-edit';
 import { superfatOf } from '../../material';
-import { TECHNIQUES } from '../../pour';
+import { materialsFor, TECHNIQUES } from '../../pour';
 import { applyTechnique, newPlan } from '../../edit';
 import { figuresOf, type Plan } from '..';
 import { type Past } from '../../document';
@@ -285,7 +285,7 @@ describe('what is laid on what', () => {
 
   it('no technique is said to run together where it is meant to', () => {
     for (const { id, suits } of TECHNIQUES)
-      for (const kind of suits) {
+      for (const { kind } of materialsFor({ suits })) {
         const base = cards.bases.find((b) => b.kind === kind);
         if (!base) continue;
         const bare = newPlan('trial', 'Trial', cards, 'roundel');

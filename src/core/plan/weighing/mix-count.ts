@@ -1,10 +1,10 @@
 import type { Allotment } from '../../batch';
 import { grouped } from '../../grouped';
-import { shotsFor } from '../../material';
+import { EXOTHERM_LIMIT, materials } from '../../material';
 import { busyMinutes, cavitiesInHand, COLOUR_STIR_MINUTES, RESERVE, WEIGHING_MINUTES } from '../../schedule';
 import { HEADROOM, vesselFor, type Vessel } from '../../shelf/vessel';
 import type { Pour } from '../fill';
-import { EXOTHERM_LIMIT, tooHot } from './safe-mass';
+import { cardsSafeMass, tooHot } from './safe-mass';
 import type { ResolvedMix, ResolvedPlan } from '../resolve';
 import { roomIn } from '../room';
 
@@ -105,18 +105,18 @@ function heatReason(c: TurnsCase, most: number): Reason[] {
   if (!tooHot(c.mix, c.grams, room)) return [];
   let n = 2;
   while (n < most && tooHot(c.mix, c.grams / n, room)) n++;
+  const safe = cardsSafeMass(base);
   const why =
-    base.kind === 'resin' && base.safeMass !== undefined
-      ? `the card allows ${base.safeMass} g of mixed resin in one cup`
+    safe !== undefined
+      ? `the card allows ${safe} g of mixed ${materials.of(base).spoken} in one cup`
       : `${c.grams.toFixed(0)} g in one cup would pass ${EXOTHERM_LIMIT} °C by itself`;
   return [{ n: Math.min(n, most), why }];
 }
 
 function injectorReason(c: TurnsCase, cavities: number): Reason[] {
   const { base } = c.mix;
-  if (base.kind !== 'plastisol' || !base.injector || c.shotMl <= 0) return [];
-  const shots = shotsFor(base.injector, c.shotMl, cavities);
-  if (!Number.isFinite(shots.fillings)) return [];
+  const shots = c.shotMl > 0 ? materials.of(base).shots?.(base, c.shotMl, cavities) : undefined;
+  if (!shots || !Number.isFinite(shots.fillings)) return [];
   return [
     {
       n: shots.fillings,

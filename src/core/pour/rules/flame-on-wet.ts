@@ -1,18 +1,15 @@
 import { pathOf, type Rule } from './rule';
 
-/** Materials that hold water or burn: a flame only spoils them. */
-const NO_FLAME = ['soap', 'melt and pour', 'gypsum', 'concrete', 'plastisol'];
-
 /** A flame on what is water-based, or on soap. */
 export const flameOnWet: Rule = ({ steps, material }) =>
   steps.flatMap((d) =>
-    d.traits.includes('flame') && material && NO_FLAME.includes(material)
+    d.traits.includes('flame') && material?.traits.includes('no flame')
       ? [
           {
             code: 'flame-on-wet',
             level: 'warn',
             path: pathOf(d),
-            sentence: `A flame does nothing good to ${material === 'gypsum' ? 'acrylic gypsum' : material}: it skins, scorches or spits.`,
+            sentence: `A flame does nothing good to ${material.spoken}: it skins, scorches or spits.`,
             mend: 'Take the bubbles with a pick, or tap the mould.',
             tries: [
               {

@@ -1,8 +1,8 @@
+import type { AnyMaterial } from '../../material';
 import type { Embed } from '../../mould';
 import type { Gate, Plan, Step } from '../../document';
 import type { Found, Mend } from '../../problem';
 import type { AnyDefinition, Trait } from '../act';
-import type { Material } from '../techniques';
 
 /** One step as it is done in the cavities that a rule looks at. */
 export interface Done {
@@ -40,7 +40,7 @@ export interface Sequence {
   groupId: string;
   steps: readonly Done[];
   /** What is cast; undefined while no base is chosen. */
-  material: Material | undefined;
+  material: AnyMaterial | undefined;
   finish: 'gloss' | 'satin' | 'matte';
   /** Of the cavity, mm. */
   depth: number;

@@ -9,7 +9,7 @@ import { computePlan, type Plan } from '../../plan';
 import { type Group, type Shelf, type Step } from '../../document';
 import { pourAlone } from '../../plan/plans.testing';
 import { acts } from '../acts';
-import { TECHNIQUES } from '../techniques';
+import { materialsFor, TECHNIQUES } from '../techniques';
 
 const rockpool = pourAlone(demo.rockpool);
 const sluice = pourAlone(demo.sluice);
@@ -387,7 +387,7 @@ describe('a pour that comes too late', () => {
 /** A plan in the roundel mould that a technique was just filled into, of the first material it suits. */
 function filledBy(techniqueId: string): Plan {
   const { suits } = TECHNIQUES.find((t) => t.id === techniqueId)!;
-  const base = cards.bases.find((b) => suits.includes(b.kind))!;
+  const base = cards.bases.find((b) => materialsFor({ suits }).some((m) => m.kind === b.kind))!;
   const bare = newPlan('trial', 'Trial', cards, 'roundel');
   const based: Plan = { ...bare, steps: [], mixes: bare.mixes.map((m) => ({ ...m, baseId: base.id })) };
   return applyTechnique(splitAll(based, base.id), cards, {

@@ -1,13 +1,9 @@
 import { duration } from '../../quantity';
-import type { Material } from '../techniques';
 import { gated, pathOf, type Rule } from './rule';
-
-/** Minutes out of the mould before a piece is dry enough to seal. Source: domain.md sections 7 and 8; concrete a week, acrylic gypsum a day. */
-const DRY: Partial<Record<Material, number>> = { concrete: 7 * 1440, gypsum: 1440 };
 
 /** Sealed before it is dry: the water it holds hazes the coat or lifts it. */
 export const sealedWet: Rule = (s) => {
-  const least = s.material && DRY[s.material];
+  const least = s.material?.sealAfter;
   if (!least) return [];
   const out = s.steps.find((d) => d.traits.includes('demoulds'));
   const zero = out?.to ?? s.demould?.from;

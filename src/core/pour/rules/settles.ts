@@ -6,7 +6,7 @@ const SETTLES = 12;
 
 /** A cup with a heavy pigment that stands before it is poured wants stirring again. */
 export const settles: Rule = (s) =>
-  s.material !== 'resin'
+  !s.material?.traits.includes('runs thin')
     ? []
     : s.steps.flatMap((d) => {
         const [cupId] = d.definition.cups(d.act);

@@ -1,28 +1,28 @@
 import type { Technique } from './technique';
-import { layers } from './layers';
-import { splitFace } from './split-face';
-import { speckedMarble } from './specked-marble';
-import { puddleStack } from './puddle-stack';
-import { pipedPetals } from './piped-petals';
-import { drizzleAndBrush } from './drizzle-and-brush';
-import { cupSwirl } from './cup-swirl';
-import { dirtyCup } from './dirty-cup';
-import { dividerSwirl } from './divider-swirl';
-import { columnPour } from './column-pour';
-import { embedsAndPipedTop } from './embeds-and-piped-top';
-import { bandedStones } from './banded-stones';
-import { dragFlames } from './drag-flames';
-import { dustedFace } from './dusted-face';
-import { regionInlay } from './region-inlay';
-import { regionInlayCrisp } from './region-inlay-crisp';
-import { suspendedInclusions } from './suspended-inclusions';
-import { heartsBloom } from './hearts-bloom';
-import { doubleDirtyPour } from './double-dirty-pour';
-import { stainedRelief } from './stained-relief';
-import { detailCoat } from './detail-coat';
-import { injectedColour } from './injected-colour';
-import { terrazzo } from './terrazzo';
-import { solidWithPearl } from './solid-with-pearl';
+import { layers } from './layered/layers';
+import { splitFace } from './layered/split-face';
+import { speckedMarble } from './swirled/specked-marble';
+import { puddleStack } from './swirled/puddle-stack';
+import { pipedPetals } from './swirled/piped-petals';
+import { drizzleAndBrush } from './swirled/drizzle-and-brush';
+import { cupSwirl } from './swirled/cup-swirl';
+import { dirtyCup } from './swirled/dirty-cup';
+import { dividerSwirl } from './swirled/divider-swirl';
+import { columnPour } from './swirled/column-pour';
+import { embedsAndPipedTop } from './surface/embeds-and-piped-top';
+import { bandedStones } from './layered/banded-stones';
+import { dragFlames } from './swirled/drag-flames';
+import { dustedFace } from './surface/dusted-face';
+import { regionInlay } from './surface/region-inlay';
+import { regionInlayCrisp } from './surface/region-inlay-crisp';
+import { suspendedInclusions } from './layered/suspended-inclusions';
+import { heartsBloom } from './swirled/hearts-bloom';
+import { doubleDirtyPour } from './swirled/double-dirty-pour';
+import { stainedRelief } from './surface/stained-relief';
+import { detailCoat } from './surface/detail-coat';
+import { injectedColour } from './layered/injected-colour';
+import { terrazzo } from './layered/terrazzo';
+import { solidWithPearl } from './layered/solid-with-pearl';
 
 /** Every technique there is, from the plain to the long. */
 export const TECHNIQUES: readonly Technique[] = [
@@ -52,4 +52,4 @@ export const TECHNIQUES: readonly Technique[] = [
   solidWithPearl
 ];
 
-export { conditionOf, type Draft, type Material, type Setting, type Technique } from './technique';
+export { conditionOf, materialsFor, type Draft, type Setting, type Technique } from './technique';

@@ -1,9 +1,7 @@
 import type { Amount, AnyAct, Condition } from '../../document';
+import { materials, type AnyMaterial, type MaterialTrait } from '../../material';
 import { acts } from '../acts';
 import type { Path, Place } from '../place';
-
-/** The materials a technique is done in. */
-export type Material = 'resin' | 'soap' | 'melt and pour' | 'concrete' | 'gypsum' | 'plastisol' | 'rubber';
 
 /** A condition of a gate before it has ids: a zero may name an earlier step of the same technique by its key. */
 export type Until =
@@ -26,7 +24,8 @@ export interface Draft {
 /** Where a technique is done: which cups, in which cavity, of what. */
 export interface Setting {
   cups: readonly string[];
-  material: Material;
+  /** The material's kind. */
+  material: string;
   capacity: number;
   depth: number;
   /** Length over width as the open face is drawn. */
@@ -55,7 +54,8 @@ export interface Technique {
   name: string;
   /** What comes of it, in one line. */
   about: string;
-  suits: readonly Material[];
+  /** What has to hold of a material it is done in; nothing where any will do. */
+  suits: readonly MaterialTrait[];
   /** What its cups are, in the order they are used; as many more as the plan has serve where the last is `…`. */
   cups: readonly string[];
   /** Fewest cups it can be done with. */
@@ -74,6 +74,10 @@ export function technique(told: Technique): Technique {
   if (!told.cups.length || told.least < 1) throw new Error(`The technique “${told.id}” has no cups.`);
   return told;
 }
+
+/** Materials that a technique is done in, in the order of lists. */
+export const materialsFor = ({ suits }: Pick<Technique, 'suits'>): AnyMaterial[] =>
+  materials.all().filter((m) => suits.every((trait) => m.traits.includes(trait)));
 
 /** An act as it is first put in, with what a technique says of it. Throws on an act that is not there. */
 export function act(kind: string, more: Record<string, unknown> = {}, cupId = ''): AnyAct {

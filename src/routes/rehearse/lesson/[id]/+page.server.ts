@@ -1,9 +1,9 @@
 import { error } from '@sveltejs/kit';
-import { LESSONS, lessonPlan } from '$core/rehearse';
+import { lessonPlan, lessons } from '$core/rehearse';
 import { inThread } from '$lib/server/sums';
 
 export const load = async ({ params }) => {
-  const lesson = LESSONS.find((l) => l.id === params.id);
+  const lesson = lessons().find((l) => l.id === params.id);
   if (!lesson) error(404, { message: 'There is no such lesson.', mend: 'See the list of lessons.' });
   const frozen = await inThread('freeze', { ...lessonPlan(lesson), past: {} });
   return { frozen, lesson };

@@ -1,0 +1,28 @@
+import { strongest, type Cause } from '../cause';
+import { cupName, latePours, minutes } from '../case';
+
+/** After so long mica and white lie on the ground of a thin cup, minutes; usual practice, thick bases hold them longer. */
+const SETTLES = 12;
+
+/** A heavy pigment settled while its cup stood. */
+export const heavyColourStood: Cause = {
+  id: 'heavy-colour-stood',
+  defects: ['sunken glitter', 'unmixed streaks or specks', 'no cells'],
+  looks(c) {
+    return strongest(
+      latePours(c).flatMap(({ entry }) => {
+        const stirred = c.state.cups.get(entry.task.mixId)?.coloured;
+        const stood = stirred === undefined ? 0 : minutes(stirred, entry.doneAt ?? stirred);
+        return stood > SETTLES
+          ? [
+              {
+                fact: `${cupName(c, entry.task.mixId)} stood ${stood.toFixed(0)} min after it was stirred`,
+                strength: stood / SETTLES - 1,
+                change: 'stir it again before it is poured'
+              }
+            ]
+          : [];
+      })
+    );
+  }
+};

@@ -1,0 +1,26 @@
+import { strongest, type Cause } from '../cause';
+import { cupName, mixesHere } from '../case';
+
+/** Liquid stirred into a mix that had thickened. */
+export const rewetted: Cause = {
+  id: 'rewetted',
+  defects: [
+    'tacky or soft',
+    'snapped or chipped on demould',
+    'sweat marks',
+    'water marks',
+    'separated layers'
+  ],
+  looks(c) {
+    const here = new Set(mixesHere(c));
+    return strongest(
+      c.state.mishaps
+        .filter((m) => m.kind === 'rewetted' && here.has(m.of) && !m.over)
+        .map((m) => ({
+          fact: `${m.grams.toFixed(1)} g of ${m.part} were stirred into ${cupName(c, m.of)}`,
+          strength: m.grams / 20,
+          change: 'mix less at a time, or cooler; plasticiser before water'
+        }))
+    );
+  }
+};

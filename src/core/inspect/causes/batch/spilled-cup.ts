@@ -1,0 +1,17 @@
+import type { Cause } from '../cause';
+
+/** A cup that had less than it was to pour. */
+export const spilledCup: Cause = {
+  id: 'spilled-cup',
+  defects: ['short fill or ledge'],
+  looks(c) {
+    const lost = c.state.mishaps.filter((m) => m.kind === 'spilled' && !m.over);
+    return lost.length
+      ? {
+          fact: `${lost.reduce((s, m) => s + m.grams, 0).toFixed(1)} g were spilled`,
+          strength: 0.8,
+          change: 'top up before the pour, or pour fewer cavities whole'
+        }
+      : undefined;
+  }
+};

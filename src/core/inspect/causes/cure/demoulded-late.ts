@@ -1,0 +1,28 @@
+import type { Plan } from '../../../plan';
+import { duration } from '../../../quantity';
+import { noted, noteAt, type Cause } from '../cause';
+import { demouldOf, like, traitsOf } from '../case';
+
+const words = duration;
+const noteDemould = (plan: Plan, to: number): Plan => {
+  const step = plan.steps.find((s) => traitsOf(s).includes('demoulds'));
+  const said = `out before ${words(to)} after the pour`;
+  return step ? noteAt(step.id, said)(plan) : noted(`Demould: ${said}.`)(plan);
+};
+
+/** Taken out after the late edge of its window: gypsum sweats and grips, plastics hold on. */
+export const demouldedLate: Cause = {
+  id: 'demoulded-late',
+  defects: ['snapped or chipped on demould', 'sweat marks', 'water marks'],
+  looks(c) {
+    const d = demouldOf(c);
+    if (!d) return { note: 'when the piece left its mould' };
+    if (d.after <= d.to || !like(c, 'grips when late')) return undefined;
+    return {
+      fact: `demoulded ${words(d.after)} after the last pour; the window closed at ${words(d.to)}`,
+      strength: d.after / d.to - 1,
+      change: `take it out before ${words(d.to)}: a second alarm, or fewer moulds a mix`,
+      apply: (plan) => noteDemould(plan, d.to)
+    };
+  }
+};

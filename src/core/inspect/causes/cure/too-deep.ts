@@ -1,0 +1,31 @@
+import { strongest, type Cause } from '../cause';
+import { materials } from '../../../material';
+
+/** A layer deeper than its resin takes. */
+export const tooDeep: Cause = {
+  id: 'too-deep',
+  defects: ['overheated', 'yellowed'],
+  looks(c) {
+    return strongest(
+      c.frozen.computed.groups
+        .filter((g) => g.groupId === c.groupId)
+        .flatMap((g) =>
+          g.layers.flatMap((l) => {
+            const cup = c.frozen.computed.cups.find((x) => x.cupId === l.cupId);
+            const base = c.bases.find((b) => b.id === cup?.baseId);
+            const deep = l.to - l.from;
+            const limit = base && materials.of(base).depthLimit?.(base);
+            return limit !== undefined && deep > limit
+              ? [
+                  {
+                    fact: `a layer of ${deep.toFixed(1)} mm; this resin takes ${limit} mm`,
+                    strength: deep / limit - 1,
+                    change: `layers of at most ${limit} mm, each on the gelled one below`
+                  }
+                ]
+              : [];
+          })
+        )
+    );
+  }
+};

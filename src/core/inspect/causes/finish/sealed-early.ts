@@ -1,0 +1,33 @@
+import { strongest, waitAtLeast, type Cause } from '../cause';
+import { acted, minutes } from '../case';
+import { duration } from '../../../quantity';
+
+/** Sealed before its days were over. */
+export const sealedEarly: Cause = {
+  id: 'sealed-early',
+  defects: ['sealed too early', 'washed-out stain'],
+  looks(c) {
+    const out = c.state.groups.get(c.groupId)?.demoulded;
+    const seals = acted(c, 'seals').filter((a) => a.entry.status === 'done');
+    if (!seals.length || out === undefined) return { note: 'when it was demoulded and when it was sealed' };
+    return strongest(
+      seals.flatMap(({ step, entry }) => {
+        const after = minutes(out, entry.doneAt ?? out);
+        const asked = step.gates.flatMap((g) =>
+          g.all.flatMap((x) => (x.kind === 'since' ? [{ gate: g.id, minutes: x.minutes }] : []))
+        );
+        const [most] = asked.sort((a, b) => b.minutes - a.minutes);
+        return most && after < most.minutes * 0.98
+          ? [
+              {
+                fact: `sealed ${duration(after)} after demoulding; planned from ${duration(most.minutes)}`,
+                strength: most.minutes / Math.max(1, after) - 1,
+                change: `wait ${duration(most.minutes)}, or until two weighings a day apart agree`,
+                apply: waitAtLeast(most.gate, most.minutes)
+              }
+            ]
+          : [];
+      })
+    );
+  }
+};

@@ -1,0 +1,30 @@
+import { WHITE } from '../../../plan';
+import { strongest, type Cause } from '../cause';
+
+/** The share of a pour under which, and the thickness of hiding, mm, past which a white makes few cells; usual practice. */
+const LITTLE = 0.08;
+const THIN = 3;
+
+/** Too little of a white, or too weak a one, to make cells. */
+export const whiteTooWeak: Cause = {
+  id: 'white-too-weak',
+  defects: ['no cells'],
+  looks(c) {
+    return strongest(
+      c.frozen.computed.cups.flatMap((cup) =>
+        cup.looks.own.lab.l >= WHITE && (cup.shareOfPour < LITTLE || cup.hides === null || cup.hides > THIN)
+          ? [
+              {
+                fact: `${cup.name} is ${(cup.shareOfPour * 100).toFixed(0)} % of the pour and hides ${cup.hides === null ? 'nothing' : `from ${cup.hides.toFixed(1)} mm`}`,
+                strength: Math.max(
+                  LITTLE / Math.max(0.001, cup.shareOfPour) - 1,
+                  cup.hides === null ? 2 : cup.hides / THIN - 1
+                ),
+                change: 'more of the white, or a stronger one'
+              }
+            ]
+          : []
+      )
+    );
+  }
+};

@@ -1,0 +1,23 @@
+import type { Cause } from '../cause';
+import { filled } from '../case';
+
+/** More by this share stands over a rim. */
+const OVER = 0.02;
+
+/** More went in than the cavity takes. */
+export const pouredOver: Cause = {
+  id: 'poured-over',
+  defects: ['overfilled lip', 'too dark, too light or another hue'],
+  looks(c) {
+    const took = filled(c);
+    if (!took) return { note: 'what was poured into the cavities, in grams' };
+    const over = took.poured / took.planned - 1;
+    return over > OVER
+      ? {
+          fact: `${took.poured.toFixed(1)} g were poured for ${took.planned.toFixed(1)}`,
+          strength: over * 10,
+          change: 'stop at the rim; the rest goes to the spare cavities'
+        }
+      : undefined;
+  }
+};

@@ -1,0 +1,27 @@
+import type { Cause } from '../cause';
+import { acted, tasksHere } from '../case';
+
+/** Alcohol that lay between two layers keeps them apart. */
+export const wipedBetween: Cause = {
+  id: 'wiped-between',
+  defects: ['separated layers'],
+  looks(c) {
+    const pours = tasksHere(c, 'pour').flatMap((t) => t.doneAt ?? []);
+    const [first, last] = [Math.min(...pours), Math.max(...pours)];
+    const between = acted(c, 'alcohol').find(
+      ({ entry: { doneAt, status } }) =>
+        status === 'done' && doneAt !== undefined && doneAt > first && doneAt < last
+    );
+    if (!between) return undefined;
+    return {
+      fact: 'alcohol was sprayed on a layer before the next one went on',
+      // How much of it had gone is not logged: a starting value.
+      strength: 0.5,
+      change: 'let all of it go before the next layer, or take bubbles away with warm air',
+      apply: (plan) => ({
+        ...plan,
+        steps: plan.steps.map((s) => (s.id === between.step.id ? { ...s, muted: true } : s))
+      })
+    };
+  }
+};

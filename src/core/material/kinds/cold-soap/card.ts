@@ -1,0 +1,161 @@
+import { z } from 'zod';
+import { fail, ok, type Result } from '../../../problem';
+import { commonCard, density } from '../../card';
+import type { Composition } from '../../formula';
+
+/** Molar masses of sodium and potassium hydroxide, g/mol: SAP values are stated for KOH. */
+const NAOH = 40.0;
+const KOH = 56.11;
+
+/** Saponification values, mg KOH per g of oil. Typical of the trade; the oil's own sheet wins. */
+export const SAP = {
+  olive: 190,
+  coconut: 257,
+  palm: 199,
+  castor: 180,
+  shea: 180,
+  'rice bran': 187,
+  'sunflower, high oleic': 189,
+  'sweet almond': 195,
+  avocado: 186,
+  'cocoa butter': 194
+} as const;
+
+/** Where the fats that are hard in a cool room begin to set again, °C. Typical melting points. */
+const SETS_AT: Partial<Record<string, number>> = {
+  coconut: 24,
+  palm: 35,
+  shea: 34,
+  'cocoa butter': 34
+};
+
+/**
+ * The fat that may set in the batter at a temperature, °C, with its melting point: the hardest of those that are
+ * a seventh of the oils or more. Undefined while all of them stay liquid.
+ */
+export function settingFat(base: SoapCard, celsius: number): { name: string; melts: number } | undefined {
+  return base.oils
+    .filter((o) => o.share >= 1 / 7)
+    .flatMap((o) => {
+      const melts = SETS_AT[o.name];
+      return melts !== undefined && melts > celsius ? [{ name: o.name, melts }] : [];
+    })
+    .sort((a, b) => b.melts - a.melts)[0];
+}
+
+/** Cold-process soap: oils by share, and how the lye is made up. Percentages are of the oils. */
+export const SoapCard = z.object({
+  kind: z.literal('soap'),
+  ...commonCard,
+  oils: z
+    .array(
+      z.object({
+        name: z.string().min(1).max(40),
+        share: z.number().positive().max(1),
+        sap: z.number().min(80, 'is below any oil').max(350, 'is above any oil')
+      })
+    )
+    .min(1, 'needs at least one oil')
+    .max(10),
+  superfat: z.number().min(0, 'cannot be negative: lye would be left over').max(0.25),
+  lyePurity: z.number().min(0.5).max(1, 'cannot be over 100 %'),
+  lyeConcentration: z.number().min(0.2).max(0.5, 'cannot be over 50 %: the lye would not dissolve'),
+  fragrance: z.number().min(0).max(0.06, 'is over the usual cap of 6 % of the oils'),
+  /** How the fragrance behaves in the batter; calm when absent. */
+  fragranceIs: z.enum(['calm', 'quick', 'floral']).optional(),
+  /** What else goes in with the oils, as a share of them (sugar, salt, clay); at most a fifth each. */
+  additives: z
+    .array(
+      z.object({ name: z.string().min(1, 'needs a name').max(40), share: z.number().positive().max(0.2) })
+    )
+    .max(8)
+    .optional(),
+  density,
+  setMinutes: z.number().positive().max(2880)
+});
+export type SoapCard = z.infer<typeof SoapCard>;
+
+/** Lye for a weight of oils, g. */
+export interface Lye {
+  naoh: number;
+  water: number;
+  /** The most NaOH these oils can take, at no superfat, of this purity. */
+  naohMost: number;
+}
+
+/**
+ * NaOH = Σ oil × SAP × (40.00/56.11) × (1 − superfat) / purity; water = NaOH × (1 − c)/c.
+ * @param oils grams and SAP (mg KOH/g) of each oil
+ */
+export function lyeFor(
+  oils: readonly { grams: number; sap: number }[],
+  lye: { superfat: number; purity: number; concentration: number }
+): Lye {
+  const takes = oils.reduce((s, o) => s + (o.grams * o.sap) / 1000, 0) * (NAOH / KOH);
+  const naoh = (takes * (1 - lye.superfat)) / lye.purity;
+  return {
+    naoh,
+    water: (naoh * (1 - lye.concentration)) / lye.concentration,
+    naohMost: takes / lye.purity
+  };
+}
+
+/** Parts of a cold-process batch by weight. Refused when the oils' shares do not add up to the whole. */
+export function soapFormula(base: SoapCard, path = `shelf/bases/${base.id}`): Result<Composition> {
+  const shares = base.oils.reduce((s, o) => s + o.share, 0);
+  if (Math.abs(shares - 1) > 0.005) {
+    return fail({
+      code: 'oils-not-whole',
+      path: `${path}/oils`,
+      sentence: `The oils of ${base.name} add up to ${(shares * 100).toFixed(1)} %.`,
+      mend: 'Make them 100 %.'
+    });
+  }
+  const lye = lyeFor(
+    base.oils.map((o) => ({ grams: o.share, sap: o.sap })),
+    { superfat: base.superfat, purity: base.lyePurity, concentration: base.lyeConcentration }
+  );
+  const additives = base.additives ?? [];
+  const all = shares + lye.naoh + lye.water + base.fragrance + additives.reduce((s, a) => s + a.share, 0);
+  const oils = base.oils.map((o, i) => ({
+    key: `oil-${i + 1}`,
+    name: `${o.name} oil`,
+    share: o.share / all
+  }));
+  const mostOf = Object.fromEntries(
+    base.oils.map((o, i) => [
+      `oil-${i + 1}`,
+      lyeFor([{ grams: 1, sap: o.sap }], { superfat: 0, purity: base.lyePurity, concentration: 0.33 })
+        .naohMost
+    ])
+  );
+  return ok({
+    parts: [
+      ...oils,
+      { key: 'water', name: 'water, for the lye', share: lye.water / all, vessel: 'lye' },
+      {
+        key: 'naoh',
+        name: 'sodium hydroxide, into the water',
+        share: lye.naoh / all,
+        vessel: 'lye',
+        roundDown: true,
+        mostOf
+      },
+      ...additives.map((a, i) => ({ key: `additive-${i + 1}`, name: a.name, share: a.share / all })),
+      ...(base.fragrance > 0 ? [{ key: 'fragrance', name: 'fragrance', share: base.fragrance / all }] : [])
+    ],
+    density: base.density,
+    basis: { of: 'parts', parts: oils.map((o) => o.key), words: 'of the oils' },
+    carriers: {},
+    letDownIn: 'oil-1'
+  });
+}
+
+/** The superfat, 0..1, that weights as they are (carriers counted by the caller) leave; below zero there is free lye. */
+export function superfatOf(base: SoapCard, grams: (key: string) => number): number {
+  const takes = lyeFor(
+    base.oils.map((o, i) => ({ grams: grams(`oil-${i + 1}`), sap: o.sap })),
+    { superfat: 0, purity: base.lyePurity, concentration: base.lyeConcentration }
+  );
+  return takes.naohMost > 0 ? 1 - grams('naoh') / takes.naohMost : 0;
+}

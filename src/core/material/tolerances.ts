@@ -1,0 +1,16 @@
+/** Tolerances of the craft: each stands here once, for rules, ways out and causes alike. The product's own sheet wins. */
+
+/** How far a ratio of reactive parts may be off, a share of it: typical of resin data sheets. */
+export const RATIO_TOLERANCE = 0.02;
+
+/** Water to cement above which concrete is weak and dusty, and below which it does not flow. Typical of casting mixes. */
+export const WATER_CEMENT = { least: 0.3, most: 0.5 } as const;
+
+/** How far colour may move the water to cement of a cup that is split from a mix: a point. */
+export const WATER_CEMENT_TOLERANCE = 0.01;
+
+/** How far rounding may move a superfat: a point. */
+export const SUPERFAT_TOLERANCE = 0.01;
+
+/** A cup that peaks above this, °C, is too much in one cup: it smokes, cracks and warps its vessel. Usual practice for casting resins. */
+export const EXOTHERM_LIMIT = 110;

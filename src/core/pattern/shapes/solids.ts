@@ -1,0 +1,22 @@
+import { distanceTo } from './side-by-side';
+import type { Spot } from '../spot';
+
+/** Something solid in a casting: a ball (drawn out upright to half its height where `tall`), or a line with half its width; mm. */
+export type Embedded =
+  | { kind: 'ball'; x: number; y: number; z: number; radius: number; tall?: number }
+  | { kind: 'line'; way: readonly (readonly [number, number])[]; radius: number; low: number; high: number };
+
+/** Dry colour on the mould face: how much of each place it covers, 0..1. */
+export interface Film {
+  colourantId: string;
+  cover(x: number, y: number): number;
+}
+
+/** Whether a place of the prism is inside something solid. */
+export function isIn(e: Embedded, { x, y, z }: Spot): boolean {
+  if (e.kind === 'ball') {
+    const up = (e.z - z) * (e.tall === undefined ? 1 : e.radius / e.tall);
+    return (e.x - x) ** 2 + (e.y - y) ** 2 + up ** 2 < e.radius ** 2;
+  }
+  return z >= e.low && z <= e.high && distanceTo(x, y, e.way) < e.radius;
+}

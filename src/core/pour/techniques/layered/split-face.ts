@@ -1,0 +1,26 @@
+import { RIM, act, pour, share, technique } from '../technique';
+
+/** A line across the face keeps two colours apart; both rise over it together. */
+export const splitFace = technique({
+  id: 'split-face',
+  name: 'Split face',
+  about: 'two colours side by side, a clean line between',
+  suits: ['sands hard'],
+  cups: ['one side', 'other side', 'the back'],
+  least: 2,
+  learn: ['which side was filled first', 'minutes of tapping'],
+  steps: ({ cups, depth }) => [
+    { act: act('barrier', { height: Math.min(6, Math.max(1, Math.round(depth / 5))) }) },
+    {
+      act: pour('puddle', cups[0]!, share(0.15), { at: { x: 0, y: 0.5 } }),
+      note: 'up to the line, not over it'
+    },
+    {
+      act: pour('puddle', cups[1]!, share(0.15), { at: { x: 0, y: -0.5 } }),
+      note: 'to the line from the other side'
+    },
+    { act: pour('lay', cups[2] ?? cups[0]!, RIM), note: 'over both, from low' },
+    { act: act('tap', { minutes: 1 }) },
+    { act: act('demould') }
+  ]
+});

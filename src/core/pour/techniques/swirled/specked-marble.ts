@@ -1,0 +1,30 @@
+import { DAY, RIM, act, pour, technique } from '../technique';
+
+/** Of the pour, all specks together: more turns grey, less is lost. */
+const SPECKS = 0.08;
+
+/** Colour dropped into the body's own cup, few strokes, poured close and slowly from one place. */
+export const speckedMarble = technique({
+  id: 'specked-marble',
+  name: 'Specked marble',
+  about: 'a pale body with specks and veins',
+  suits: ['marbles thick'],
+  cups: ['the body', 'the specks', '…'],
+  least: 2,
+  jug: (count) => ({
+    of: Array.from({ length: count }, (_, i) => i),
+    shares: Array.from({ length: count }, (_, i) => (i ? SPECKS / (count - 1) : 1 - SPECKS)),
+    mixing: 'marbled'
+  }),
+  learn: ['strokes in the cup', 'minutes at the pour', 'demould minute'],
+  steps: ({ cups }) => [
+    {
+      act: pour('puddle', cups[0]!, RIM),
+      key: 'body',
+      note: 'specks from a pick tip, three to six strokes, then close and slowly from one place'
+    },
+    { act: act('tap', { minutes: 0.5 }) },
+    { act: act('demould') },
+    { act: act('air', { minutes: DAY }), note: 'air on all sides' }
+  ]
+});

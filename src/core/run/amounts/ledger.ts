@@ -1,0 +1,117 @@
+import type { FrozenRun } from '../frozen';
+import { inOf, type Mishap, type RunState } from '../log/state';
+
+/** Where the grams of one mix are. */
+export interface MixBooks {
+  mixId: string;
+  cupId: string;
+  /** Weighed into it, topped up and stirred in later, less what was taken out again. */
+  put: number;
+  /** Into cavities, as read or, where nothing was read, as planned; and into other cups. */
+  poured: number;
+  spilled: number;
+  /** Into cavities where it did not belong. */
+  misplaced: number;
+  /** What is in it now; nothing where it is lost. */
+  left: number;
+  /** What its open tasks still ask of it. */
+  wanted: number;
+  /** What it is short of for those, once it is mixed; nothing where it has enough. */
+  short: number;
+}
+
+/**
+ * The books of every mix of a run, g: what was put in is what was poured, spilled, misplaced and is left. A mix that is not
+ * stirred yet still grows, so it is short of nothing.
+ */
+export function booksOf(frozen: FrozenRun, state: RunState): Map<string, MixBooks> {
+  const books = new Map<string, MixBooks>();
+  const of = (mixId: string, cupId = ''): MixBooks => {
+    const known = books.get(mixId);
+    if (known) return known;
+    const fresh = { mixId, cupId, put: 0, poured: 0, spilled: 0, misplaced: 0, left: 0, wanted: 0, short: 0 };
+    books.set(mixId, fresh);
+    return fresh;
+  };
+  for (const entry of state.tasks) enter(entry, of, frozen);
+  for (const m of state.mishaps) enterMishap(m, books);
+  for (const book of books.values()) close(book, state);
+  return books;
+}
+
+/** What went into or out of a mix besides its tasks. */
+function enterMishap(m: Mishap, books: ReadonlyMap<string, MixBooks>): void {
+  if (m.over || m.kind === 'withdrew' || m.kind === 'lost') return;
+  const book = books.get(m.of) ?? [...books.values()].find((b) => b.cupId === m.of);
+  if (!book) return;
+  if (m.kind === 'spilled') book.spilled += m.grams;
+  else if (m.kind === 'misplaced') book.misplaced += m.grams;
+  else book.put += m.grams;
+}
+
+/** What is left in a mix, and what it is short of. */
+function close(book: MixBooks, state: RunState): void {
+  const lost = state.lost.has(book.mixId) || state.lost.has(book.cupId);
+  book.left = lost ? 0 : Math.max(0, book.put - book.poured - book.spilled - book.misplaced);
+  const stirred = state.cups.get(book.mixId)?.coloured !== undefined || lost;
+  book.short = stirred ? Math.max(0, book.wanted - book.left) : 0;
+}
+
+type Entry = RunState['tasks'][number];
+
+/** Enters one task: what it put in, moved, or still wants. */
+function enter(entry: Entry, of: (mixId: string, cupId?: string) => MixBooks, frozen: FrozenRun): void {
+  const { task, status } = entry;
+  if (task.kind === 'weigh') {
+    const grams = inOf(entry) ?? 0;
+    of(task.mixId, task.cupId).put += task.takeOut ? -grams : grams;
+    if (task.portionOf !== undefined) of(task.portionOf).poured += grams;
+  } else if (task.kind === 'pour') {
+    const grams = inOf(entry) ?? task.gramsEach * task.count;
+    const book = of(task.mixId, task.cupId);
+    if (status === 'done') book.poured += grams;
+    else if (status === 'open') book.wanted += task.gramsEach * task.count;
+  } else if (task.kind === 'fill')
+    for (const part of task.from) {
+      const from = sameTurn(frozen, task, part.cupId);
+      if (status === 'done') {
+        of(from, part.cupId).poured += part.grams;
+        of(task.mixId, task.cupId).put += part.grams;
+      } else if (status === 'open') of(from, part.cupId).wanted += part.grams;
+    }
+}
+
+/** The mix of a cup that is of the same turn as the cup of cups it is poured into. */
+function sameTurn({ computed }: FrozenRun, to: { cupId: string; mixId: string }, fromCup: string): string {
+  const turns = (id: string) => computed.cups.find((c) => c.cupId === id)?.mixes ?? [];
+  const turn = turns(to.cupId).find((m) => m.mixId === to.mixId)?.turn;
+  return (turns(fromCup).find((m) => m.turn === turn) ?? turns(fromCup)[0])?.mixId ?? fromCup;
+}
+
+/** What can still be made of a pour with what its mix has left. */
+export interface StillPour {
+  taskId: string;
+  /** Cavities as planned, and those that can still be filled whole. */
+  planned: number;
+  can: number;
+  gramsEach: number;
+}
+
+/**
+ * What can still be poured from a mix with what is left of it, in the order of the plan: whole cavities only. The rest, once
+ * those are poured, is `rest` grams.
+ */
+export function stillFrom(
+  frozen: FrozenRun,
+  state: RunState,
+  mixId: string
+): { pours: StillPour[]; rest: number } {
+  let left = booksOf(frozen, state).get(mixId)?.left ?? 0;
+  const pours = state.tasks.flatMap(({ task, status }): StillPour[] => {
+    if (task.kind !== 'pour' || task.mixId !== mixId || status !== 'open') return [];
+    const can = Math.min(task.count, Math.floor(left / task.gramsEach + 1e-9));
+    left -= can * task.gramsEach;
+    return [{ taskId: task.id, planned: task.count, can, gramsEach: task.gramsEach }];
+  });
+  return { pours, rest: left };
+}

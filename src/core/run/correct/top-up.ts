@@ -1,0 +1,48 @@
+import { weighOutCup, type WeighedCup } from '../../batch';
+import type { Problem } from '../../problem';
+import type { Plan, Shelf } from '../../document';
+import { resolve } from '../../plan/resolve';
+import { vesselLoss } from '../../plan/weighing/weighed';
+import { roomIn } from '../../plan/room';
+
+/** A top-up cup: the same recipe for what is missing, and how long it will pour. */
+export interface TopUpCup extends WeighedCup {
+  /** Minutes from the joining of its parts until it no longer levels: its own window, not the first cup's. */
+  window: number;
+  problems: Problem[];
+}
+
+/**
+ * Works out a cup to the same recipe for a missing volume, mixed on its own. Its window is its own: a small cup
+ * stays open longer than the first one. Undefined where the plan's base or scale is gone.
+ * @param ml missing volume, > 0
+ */
+export function topUpCup(plan: Plan, shelf: Shelf, cupId: string, ml: number): TopUpCup | undefined {
+  const resolved = resolve(plan, shelf);
+  const cup = resolved.cupOf.get(cupId);
+  if (!cup?.mix || cup.parts.length || !resolved.scales.length || !(ml > 0)) return undefined;
+  const { base, formula, behaviour } = cup.mix;
+  const out = weighOutCup({
+    formula,
+    doses: cup.doses,
+    fillers: cup.fillers,
+    pouredMl: ml,
+    losses: { cling: plan.bench.losses.cling, vessel: vesselLoss(plan.bench.losses, undefined) },
+    scales: resolved.scales,
+    readings: plan.bench.readings
+  });
+  const small = out.balance.mixed < base.leastMix;
+  return {
+    ...out,
+    window: behaviour.pourUntil(out.balance.mixed, roomIn(plan.bench)),
+    problems: small ? [tooSmall(out.balance.mixed, base.leastMix)] : []
+  };
+}
+
+const tooSmall = (mixed: number, least: number): Problem => ({
+  code: 'mix-too-small',
+  level: 'warn',
+  path: 'topUp',
+  sentence: `A top-up of ${mixed.toFixed(1)} g is under the ${least} g that mix well.`,
+  mend: `Mix ${least} g and keep what is left.`
+});

@@ -1,0 +1,123 @@
+import type { Computed } from '../../plan/computed';
+import type { Plan } from '../../document';
+import { materials } from '../../material';
+import type { Task } from './task';
+
+type Check = NonNullable<Extract<Task, { kind: 'prepare' }>['checks']>[number];
+
+/** The check that a thermometer answers, not a look. */
+export const ROOM_CHECK = 'room';
+
+/** What is looked at before the first drop of a plan: the first task's checks, in the order they are best done. */
+export function checksOf(plan: Plan, computed: Computed): Check[] {
+  return [
+    moulds(computed),
+    level(plan),
+    cups(computed),
+    tools(plan, computed),
+    kit(computed),
+    stands(computed),
+    room(plan)
+  ].filter((c) => c !== undefined);
+}
+
+function moulds(computed: Computed): Check {
+  const kinds = [...new Set(computed.bases.map((b) => b.kind))];
+  const names = computed.groups.map((g) => g.name);
+  return {
+    id: 'moulds',
+    words: `Moulds are ${[...new Set(kinds.flatMap((k) => materials.find(k)?.mould ?? []))].join('; ')}`,
+    more: [...new Set(names)].slice(0, 12)
+  };
+}
+
+const level = (plan: Plan): Check => ({
+  id: 'level',
+  words: 'They stand level and the right side up',
+  more: [
+    plan.showFace === 'mould face'
+      ? 'the mould face is the show face: it lies below'
+      : 'the open face is the show face: it lies on top'
+  ]
+});
+
+function cups({ cups, common }: Computed): Check {
+  const own = cups.filter((c) => c.mixes.length);
+  const vessels = own.map((c) => {
+    const vessel = c.mixes[0]?.vessel?.name;
+    return `${c.letter} ${c.name}${vessel ? `, ${vessel}` : ''}`;
+  });
+  const pots = common.length
+    ? [`a pot for the mix${common[0]!.vessel ? `, ${common[0]!.vessel.name}` : ''}`]
+    : [];
+  return {
+    id: 'cups',
+    words: `Cups are lettered ${own.map((c) => c.letter).join(', ')}`,
+    more: [...vessels, ...pots]
+  };
+}
+
+/** What lies ready, in the order it is wanted: tools the steps name, then sticks from light to dark. */
+function tools(plan: Plan, computed: Computed): Check {
+  const named = plan.steps.flatMap((s) => (s.muted ? [] : (s.tool ?? [])));
+  const letters = computed.lightToDark.flatMap(
+    (id) => computed.cups.find((c) => c.cupId === id)?.letter ?? []
+  );
+  const sticks = letters.length > 1 ? [`stir from light to dark: ${letters.join(', ')}`] : [];
+  return {
+    id: 'tools',
+    words: 'Tools lie in order',
+    more: [...new Set(named), 'a stick for each cup', ...sticks]
+  };
+}
+
+const kit = ({ cautions }: Computed): Check => ({
+  id: 'kit',
+  words: 'Protective kit is on, and these are known',
+  more: cautions
+});
+
+/** Everything that will be weighed, in all: it stands within reach before a clock runs. */
+function stands({ needs, letDowns }: Computed): Check {
+  const made = letDowns.map((l) => `made first: 1 : ${l.parts} let-down of ${l.name}`);
+  return {
+    id: 'stock',
+    words: 'Everything that is weighed stands here, enough of it',
+    more: [
+      ...needs.map((n) => `${n.name}, ${n.grams.toFixed(n.grams < 1 ? 2 : n.grams < 10 ? 1 : 0)} g`),
+      ...made
+    ]
+  };
+}
+
+const room = (plan: Plan): Check => ({
+  id: ROOM_CHECK,
+  words: 'The room’s temperature is read',
+  more: [`planned for ${plan.bench.roomCelsius} °C; the windows follow what it really is`]
+});
+
+/** Pours that one pair of hands keeps in sight at once. */
+const MOST_AT_ONCE = 2;
+
+/**
+ * What is ticked before a run's first drop: the checks it was begun with, and another pair of hands where as many others are
+ * being poured as one pair keeps in sight. @param pouring names of the others
+ */
+export function checksNow(
+  { checks = [] }: Extract<Task, { kind: 'prepare' }>,
+  pouring: readonly string[]
+): readonly Check[] {
+  if (pouring.length < MOST_AT_ONCE) return checks;
+  const another = {
+    id: 'another-pair',
+    words: `Another pair of hands has ${pouring.join(' or ')}`,
+    more: [
+      'two pours at once are as many as one pair keeps in sight; otherwise pour one of them to its end first'
+    ]
+  };
+  return [another, ...checks];
+}
+
+/** Checks that are still open before a run's first drop. */
+export const openChecks = (checks: readonly Check[], ticked: ReadonlySet<string>): Check[] =>
+  checks.filter((c) => !ticked.has(c.id));

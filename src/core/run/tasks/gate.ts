@@ -1,0 +1,159 @@
+import type { Condition, Zero } from '../../document';
+import type { FrozenRun } from '../frozen';
+import type { RunState } from '../log/state';
+import type { GateTask } from './task';
+
+const MINUTE = 60_000;
+
+/** The states that what lies in a group's cavities passes through, in order. */
+export function statesIn({ computed }: FrozenRun, groupId: string): readonly { state: string }[] {
+  const cupId = computed.groups.find((g) => g.groupId === groupId)?.layers[0]?.cupId;
+  const baseId = computed.cups.find((c) => c.cupId === cupId)?.baseId;
+  return computed.bases.find((b) => b.baseId === baseId)?.states ?? [];
+}
+
+/** Whether a gate is open, by which right, and when it opens by minutes, ms. */
+export interface GateOpening {
+  open: boolean;
+  by?: 'state' | 'minutes' | 'probe' | 'clock' | 'checked';
+  /** When it opens by the clock alone; infinite where only a probe or a look tells. */
+  opensAt: number;
+  conditions: { words: string; met: boolean; opensAt: number; look: boolean; celsius?: number }[];
+}
+
+/** The plan's gate that a task waits at: its id without the turn. */
+export const gateIdOf = (task: { id: string }): string => task.id.replace(/^gate:/, '').replace(/~\d+$/, '');
+
+/** The moment a gate is judged at, ms, and the start of that day by the bench's own clock. */
+export interface Moment {
+  now: number;
+  dayStart: number;
+}
+
+type Opening = Pick<GateOpening, 'open' | 'by' | 'opensAt'>;
+
+/**
+ * Judges a gate: open when every condition is met. A state when the hand reported it (or a later one of the
+ * material's states, in order), or when its minutes are over; a temperature when a probe read it.
+ */
+export function gateOpening(
+  gate: GateTask,
+  state: RunState,
+  moment: Moment,
+  states: readonly { state: string }[]
+): GateOpening {
+  const all = gate.all ?? [plainState(gate)];
+  const judged = all.map(({ condition, minutes }, i) =>
+    judge({ gate, state, moment, states, condition, minutes, i })
+  );
+  const open = judged.every((j) => j.open);
+  // What opened last is what is worth saying.
+  const last = judged.reduce((a, b) => (b.opensAt >= a.opensAt ? b : a));
+  const told = judged.find((j) => j.open && j.by !== 'minutes' && j.by !== 'clock');
+  return {
+    open,
+    ...(open ? { by: (told ?? last).by ?? 'minutes' } : {}),
+    opensAt: Math.max(...judged.map((j) => (j.open ? Math.min(j.opensAt, moment.now) : j.opensAt))),
+    conditions: all.map(({ words, condition }, i) => ({
+      words,
+      met: judged[i]!.open,
+      opensAt: judged[i]!.opensAt,
+      look: condition.kind === 'checked',
+      ...(condition.kind === 'probe' ? { celsius: condition.celsius } : {})
+    }))
+  };
+}
+
+/** Whether a gate waits for a state of the layer below alone: only then are its minutes counted from the last pour. */
+export const waitsForLayer = (gate: GateTask): boolean =>
+  (gate.all ?? [plainState(gate)]).every(
+    ({ condition }) => condition.kind === 'state' && condition.of === 'layer below'
+  );
+
+/** A gate frozen before gates had conditions: the layer below, in a state or after minutes. */
+const plainState = (gate: GateTask) => ({
+  condition: { kind: 'state' as const, state: gate.state, of: 'layer below' as const },
+  words: gate.state,
+  minutes: gate.minutes
+});
+
+interface Case {
+  gate: GateTask;
+  state: RunState;
+  moment: Moment;
+  states: readonly { state: string }[];
+  condition: Condition;
+  minutes: number | undefined;
+  i: number;
+}
+
+function judge(c: Case): Opening {
+  const { condition, state, moment } = c;
+  switch (condition.kind) {
+    case 'state':
+      return judgeState(c, condition);
+    case 'since': {
+      const dry = 'demoulded' in condition.zero ? dryAt(state, condition.zero.demoulded) : undefined;
+      return dry === undefined
+        ? byMinutes(zeroIn(state, condition.zero), condition.minutes, moment.now)
+        : { open: true, by: 'checked', opensAt: dry };
+    }
+    case 'probe': {
+      const read = state.probed.get('cup' in condition.of ? condition.of.cup : condition.of.cavity);
+      return read && read.celsius >= condition.celsius
+        ? { open: true, by: 'probe', opensAt: read.at }
+        : { open: false, opensAt: Infinity };
+    }
+    case 'clock': {
+      const [hours, minutes] = condition.at.split(':').map(Number);
+      const opensAt = moment.dayStart + (hours! * 60 + minutes!) * MINUTE;
+      return moment.now >= opensAt ? { open: true, by: 'clock', opensAt } : { open: false, opensAt };
+    }
+    case 'checked':
+      return state.checked.has(`${c.gate.id}#${c.i}`)
+        ? { open: true, by: 'checked', opensAt: -Infinity }
+        : { open: false, opensAt: Infinity };
+  }
+}
+
+function judgeState(c: Case, condition: Extract<Condition, { kind: 'state' }>): Opening {
+  const { state, moment, states } = c;
+  const rank = (name: string) => states.findIndex((s) => s.state === name);
+  const cup = condition.of === 'layer below' ? undefined : condition.of.cup;
+  const zero = cup === undefined ? state.groups.get(c.gate.groupId)?.lastPour : state.cups.get(cup)?.zero;
+  const report = cup === undefined ? state.groups.get(c.gate.groupId)?.reported : state.felt.get(cup);
+  if (report && report.at >= (zero ?? 0) && rank(report.state) >= rank(condition.state))
+    return { open: true, by: 'state', opensAt: report.at };
+  return c.minutes === undefined
+    ? { open: false, opensAt: Infinity }
+    : byMinutes(zero ?? moment.now, c.minutes, moment.now);
+}
+
+function byMinutes(zero: number | undefined, minutes: number, now: number): Opening {
+  const opensAt = zero === undefined ? Infinity : zero + minutes * MINUTE;
+  return now >= opensAt ? { open: true, by: 'minutes', opensAt } : { open: false, opensAt };
+}
+
+/** Two weighings of a drying piece this far apart, h, that differ by less than a share say that it is dry. Usual practice. */
+const APART_HOURS = 20;
+const SAME_WEIGHT = 0.002;
+
+/** When two weighings of a group's piece a day apart said that it is dry, ms; they stand for the days of a fixed wait. */
+export function dryAt(state: RunState, groupId: string): number | undefined {
+  const weighed = (state.groups.get(groupId)?.dried ?? []).toSorted((a, b) => a.at - b.at);
+  const last = weighed.at(-1);
+  const before = weighed.findLast((w) => last !== undefined && last.at - w.at >= APART_HOURS * 60 * MINUTE);
+  return last && before && Math.abs(last.grams / before.grams - 1) < SAME_WEIGHT ? last.at : undefined;
+}
+
+/** When a zero really was, ms; undefined where it has not come. */
+function zeroIn(state: RunState, zero: Zero): number | undefined {
+  if ('mixMet' in zero) return state.cups.get(`~${zero.mixMet}`)?.zero ?? state.cups.get(zero.mixMet)?.zero;
+  if ('cupColoured' in zero) return state.cups.get(zero.cupColoured)?.coloured;
+  if ('demoulded' in zero) return state.groups.get(zero.demoulded)?.demoulded;
+  const done = state.tasks.filter(
+    ({ task, status }) =>
+      'stepId' in task && task.kind !== 'gate' && task.stepId === zero.stepDone && status === 'done'
+  );
+  return done.length ? Math.max(...done.map((t) => t.doneAt ?? 0)) : undefined;
+}

@@ -1,0 +1,275 @@
+import { PORTION, type PlannedLetDown, type Weighing } from '../../batch';
+import { creepSteps } from '../../dosing';
+import type { Computed } from '../../plan/computed';
+import type { Plan } from '../../document';
+import { acts } from '../../pour';
+import { lotsOf, stockOfWeighing } from '../../order/needs';
+import { COLOUR_STIR_MINUTES, holdId, jarId, turnId, type SequenceItem } from '../../schedule';
+import { checksOf } from './checks';
+import type { Task, WeighTask } from './task';
+
+type Item<K extends SequenceItem['kind']> = Extract<SequenceItem, { kind: K }>;
+
+/** The tasks of a plan, in the order its score plays them, and demoulding at the end. */
+export function tasksOf(plan: Plan, computed: Computed): Task[] {
+  const poured = new Map<string, number>();
+  const tasks = computed.sequence.flatMap((item): Task[] => {
+    switch (item.kind) {
+      case 'mix':
+        return mixTasks(plan, computed, item);
+      case 'fill':
+        return fillTask(computed, item);
+      case 'pour': {
+        const turn = (poured.get(item.pourId) ?? 0) + 1;
+        poured.set(item.pourId, turn);
+        return pourTask(computed, item, turn);
+      }
+      case 'gate':
+        return gateTask(plan, computed, item);
+      case 'hold':
+        return holdTask(computed, item);
+      case 'do':
+        return demouldsOf(plan, item).length
+          ? demouldsOf(plan, item).flatMap((id) => demouldTask(computed, id))
+          : doTask(plan, computed, item);
+    }
+  });
+  // What the plan does not take out of its mould itself is taken out at the end.
+  const told = new Set(tasks.flatMap((t) => (t.kind === 'demould' ? [t.groupId] : [])));
+  const demoulds = computed.score.demould
+    .filter((d) => !told.has(d.groupId))
+    .flatMap((d) => demouldTask(computed, d.groupId));
+  const jars = computed.letDowns.flatMap((l, i) => letDownTasks(l, jarId(i + 1)));
+  return [
+    { id: 'prepare', kind: 'prepare', checks: checksOf(plan, computed) },
+    ...jars,
+    ...tasks,
+    ...demoulds
+  ];
+}
+
+/** The groups that a step takes out of their moulds. */
+function demouldsOf(plan: Plan, { stepId }: Item<'do'>): string[] {
+  const step = plan.steps.find((s) => s.id === stepId);
+  const known = step && acts.read(step.act);
+  return known?.definition.traits?.(known.act).includes('demoulds') ? step!.where : [];
+}
+
+function demouldTask(computed: Computed, groupId: string): Task[] {
+  const window = computed.score.demould.find((d) => d.groupId === groupId);
+  if (!window) return [];
+  const { from, to, lastPour } = window;
+  return [{ id: `demould:${groupId}`, kind: 'demould', groupId, from: from - lastPour, to: to - lastPour }];
+}
+
+/** A let-down is weighed before any clock runs: its colourant, then the carrier, which follows what really went in. */
+function letDownTasks(l: PlannedLetDown, jar: string): Task[] {
+  const weigh = (key: string, name: string, grams: number, takes: string): WeighTask => ({
+    id: `weigh:${jar}:${key}`,
+    kind: 'weigh',
+    cupId: jar,
+    mixId: jar,
+    key,
+    name,
+    part: true,
+    grams,
+    startsClock: false,
+    scaleId: l.scaleId,
+    division: l.division,
+    takes: [{ key: takes, share: 1 }]
+  });
+  return [
+    weigh('colourant', l.name, l.colourant, `colourant:${l.colourantId}`),
+    weigh('carrier', l.carrierName, l.carrier, `part:${l.baseId}:${l.carrierKey}`)
+  ];
+}
+
+/** A mix with what is weighed for it, wherever it stands in the result. */
+interface Made {
+  weighings: readonly Weighing[];
+  baseId: string;
+  portionOf?: string;
+}
+
+function madeOf(computed: Computed, mixId: string): Made | undefined {
+  const pot = computed.common.find((m) => m.mixId === mixId);
+  if (pot) return pot;
+  for (const cup of computed.cups) {
+    const mix = cup.mixes.find((m) => m.mixId === mixId);
+    if (!mix) continue;
+    const from = mix.weighings.some((w) => w.key === PORTION)
+      ? computed.common.find((m) => m.turn === mix.turn && m.of === cup.mixOf)
+      : undefined;
+    return { weighings: mix.weighings, baseId: cup.baseId, ...(from ? { portionOf: from.mixId } : {}) };
+  }
+  return undefined;
+}
+
+function mixTasks(plan: Plan, computed: Computed, { mixId, cupId }: Item<'mix'>): Task[] {
+  const made = madeOf(computed, mixId);
+  if (!made) return [];
+  const base = computed.bases.find((b) => b.baseId === made.baseId);
+  const mixing = computed.cups.find((c) => c.cupId === cupId)?.mixing ?? 'full';
+  return [
+    ...made.weighings.flatMap((w) => weighTasks(plan, computed, { mixId, cupId, made, w })),
+    {
+      id: `stir:${mixId}`,
+      kind: 'stir',
+      cupId,
+      mixId,
+      minutes: made.portionOf === undefined ? (base?.stirMinutes ?? 0) : COLOUR_STIR_MINUTES,
+      ...(mixing === 'full' ? {} : { mixing })
+    }
+  ];
+}
+
+interface ToWeigh {
+  mixId: string;
+  cupId: string;
+  made: Made;
+  w: Weighing;
+}
+
+/** One weighing as a task; a colour that is crept up on is several. */
+function weighTasks(plan: Plan, computed: Computed, to: ToWeigh): WeighTask[] {
+  const { mixId, cupId, made, w } = to;
+  const clockPart = computed.bases.find((b) => b.baseId === made.baseId)?.clockPart;
+  const steps = w.creep ? creepSteps(w.weight, w.creep) : [w.weight];
+  const takes = takesOf(plan, to);
+  return steps.map((grams, i): WeighTask => ({
+    id: `weigh:${mixId}:${w.key}${i ? `+${i + 1}` : ''}`,
+    kind: 'weigh',
+    cupId,
+    mixId,
+    key: w.key,
+    name: w.name,
+    part: w.kind === 'part',
+    grams: w.creep ? Math.round(grams / w.division) * w.division : grams,
+    startsClock: w.kind === 'part' && w.key === clockPart && made.portionOf === undefined,
+    scaleId: w.scaleId,
+    division: w.division,
+    ...given(w, i, made.portionOf),
+    ...(takes.length ? { takes } : {})
+  }));
+}
+
+/** What only some weighings have. */
+const given = (w: Weighing, i: number, portionOf: string | undefined) => ({
+  ...(w.kind === 'reserve' ? { takeOut: true } : {}),
+  ...(portionOf !== undefined && w.key === PORTION ? { portionOf } : {}),
+  ...(i ? { creeps: i + 1 } : {}),
+  ...(w.counted ? { counted: w.counted } : {}),
+  ...(w.countedIn ? { countedIn: w.countedIn } : {}),
+  ...(w.boat ? { boat: true } : {}),
+  ...(w.vessel ? { vessel: w.vessel } : {})
+});
+
+/** What a weighing takes from the shelf; a let-down was taken when its jar was made. */
+function takesOf(plan: Plan, { cupId, made, w }: ToWeigh): { key: string; share: number }[] {
+  const cup = plan.cups.find((c) => c.id === cupId);
+  const key = stockOfWeighing(w, made.baseId, cup ? lotsOf(cup) : new Map());
+  return key === undefined ? [] : [{ key, share: 1 }];
+}
+
+function fillTask(computed: Computed, { mixId, cupId }: Item<'fill'>): Task[] {
+  const mix = computed.cups.find((c) => c.cupId === cupId)?.mixes.find((m) => m.mixId === mixId);
+  return mix?.filledFrom ? [{ id: `fill:${mixId}`, kind: 'fill', cupId, mixId, from: mix.filledFrom }] : [];
+}
+
+function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] {
+  const group = computed.groups.find((g) => g.strandId === item.strandId);
+  const own = group?.layers.filter((l) => l.pourId === item.pourId) ?? [];
+  const words = computed.lines.find((l) => l.stepId === item.stepId);
+  if (!group || !own.length) return [];
+  return [
+    {
+      id: `pour:${turnId(item.pourId, turn)}`,
+      kind: 'pour',
+      stepId: item.stepId,
+      pourId: item.pourId,
+      cupId: item.cupId,
+      mixId: item.mixId,
+      groupId: group.groupId,
+      strandId: group.strandId,
+      count: item.count,
+      gramsEach: own.reduce((s, l) => s + l.grams, 0) / group.count,
+      mlEach: own.reduce((s, l) => s + l.each, 0),
+      ...(words
+        ? {
+            act: words.act,
+            confirm: words.confirm,
+            how: [words.measures, words.hint].filter(Boolean).join('; ')
+          }
+        : {})
+    }
+  ];
+}
+
+function gateTask(plan: Plan, computed: Computed, { stepId, gateId, turn }: Item<'gate'>): Task[] {
+  const wait = computed.score.gates.find((g) => g.gateId === gateId && g.turn === turn);
+  const gate = plan.steps.find((s) => s.id === stepId)?.gates.find((g) => g.id === gateId);
+  if (!wait || !gate) return [];
+  return [
+    {
+      id: `gate:${turnId(gateId, turn)}`,
+      kind: 'gate',
+      stepId,
+      groupId: wait.groupId,
+      state: wait.state,
+      minutes: wait.minutes,
+      all: gate.all.map((condition, i) => ({ condition, ...wait.conditions[i]! }))
+    }
+  ];
+}
+
+/** A mix that is held back: a wait on the clock of the one that was mixed first. */
+function holdTask(computed: Computed, { stepId, mixId, after }: Item<'hold'>): Task[] {
+  const wait = computed.score.gates.find((g) => g.gateId === holdId(mixId));
+  if (!wait) return [];
+  const { state, minutes } = wait;
+  const condition = { kind: 'since' as const, zero: { mixMet: after }, minutes };
+  const id = `gate:${holdId(mixId)}`;
+  return [
+    {
+      id,
+      kind: 'gate',
+      stepId,
+      groupId: '',
+      state,
+      minutes,
+      holds: mixId,
+      all: [{ condition, words: state, minutes }]
+    }
+  ];
+}
+
+function doTask(plan: Plan, computed: Computed, { stepId, turn }: Item<'do'>): Task[] {
+  const words = computed.lines.find((l) => l.stepId === stepId);
+  const step = plan.steps.find((s) => s.id === stepId);
+  if (!words || !step) return [];
+  const minutes = (unattended: boolean) =>
+    computed.score.blocks
+      .filter((b) => b.stepId === stepId && b.act === 'do' && !!b.unattended === unattended)
+      .reduce((most, b) => Math.max(most, b.to - b.from), 0);
+  return [
+    {
+      id: `do:${turnId(stepId, turn)}`,
+      kind: 'do',
+      stepId,
+      groupIds: step.where,
+      attended: minutes(false),
+      unattended: minutes(true),
+      act: words.act,
+      rest: words.rest,
+      how: words.hint,
+      confirm: words.confirm,
+      ...repeatsOf(step.act)
+    }
+  ];
+}
+
+/** How often a step's act is done, where it is more than once. */
+function repeatsOf(act: { kind: string }): { times?: number; every?: number } {
+  const { times = 1, every = 0 } = act as { times?: number; every?: number };
+  return times > 1 ? { times, every } : {};
+}
