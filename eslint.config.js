@@ -18,6 +18,26 @@ const CORE_MAY_NOT = [
   }))
 ];
 
+/** Kinds of material, which are asked for inside their own folder only: everywhere else a trait is. */
+const KINDS = '/^(resin|gypsum|concrete|soap|melt and pour|plastisol|rubber)$/';
+const ASKED_FOR = [
+  'BinaryExpression',
+  'SwitchCase',
+  'ArrayExpression',
+  'CallExpression',
+  'LogicalExpression',
+  'TSLiteralType'
+];
+const NO_KIND = ASKED_FOR.map((where) => ({
+  selector: `${where} > Literal[value=${KINDS}]`,
+  message:
+    'Ask for a trait of the material (materials.has), or let its definition in core/material/kinds say it.'
+}));
+const NO_CLOCK = {
+  selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+  message: 'Time is passed in to the core.'
+};
+
 export default ts.config(
   { ignores: ['.svelte-kit/', 'build/', 'node_modules/', 'data/', 'drizzle/', 'coverage/'] },
   js.configs.recommended,
@@ -54,13 +74,7 @@ export default ts.config(
         { object: 'Math', property: 'random', message: 'Randomness is passed in to the core.' },
         { object: 'Date', property: 'now', message: 'Time is passed in to the core.' }
       ],
-      'no-restricted-syntax': [
-        'error',
-        {
-          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
-          message: 'Time is passed in to the core.'
-        }
-      ],
+      'no-restricted-syntax': ['error', NO_CLOCK, ...NO_KIND],
       'no-restricted-imports': [
         'error',
         {
@@ -84,5 +98,15 @@ export default ts.config(
         }
       ]
     }
+  },
+  {
+    files: ['src/lib/**/*.{ts,svelte}', 'src/routes/**/*.{ts,svelte}'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...NO_KIND] }
+  },
+  {
+    files: ['src/core/material/kinds/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-syntax': ['error', NO_CLOCK] }
   }
 );

@@ -11,6 +11,8 @@ export interface Making {
   rubberId: string;
 }
 
+/** The cup of the first half, or of the whole. */
+const FIRST_HALF = 'rubber';
 /** How deep a container that was measured with water is drawn, mm. */
 const DRAWN_DEPTH = 60;
 
@@ -29,7 +31,7 @@ export function mouldMakingPlan(
   const base = newPlan(making.planId, making.name, { ...shelf, moulds: [] });
   const halves = need.pours.length > 1;
   const cups = [
-    { id: 'rubber', letter: 'A', hatch: 'plain' as const, name: halves ? 'first half' : 'rubber' },
+    { id: FIRST_HALF, letter: 'A', hatch: 'plain' as const, name: halves ? 'first half' : 'rubber' },
     ...(halves ? [{ id: 'second', letter: 'B', hatch: 'slant' as const, name: 'second half' }] : [])
   ];
   return {
@@ -113,13 +115,15 @@ function stepsOf(job: MouldJob, need: RubberNeed): Step[] {
     ? `press ${job.keys.count} keys of ${job.keys.diameter} mm into it before it sets; `
     : '';
   if (need.pours.length < 2)
-    return [pour('only', 'rubber', undefined, 'into the low corner in a thin string, never onto the master')];
+    return [
+      pour('only', FIRST_HALF, undefined, 'into the low corner in a thin string, never onto the master')
+    ];
   const coat = 'release brushed over the whole first half and its keys, twice, before this';
   const set = { id: 'set', all: [{ kind: 'state' as const, state: 'set', of: 'layer below' as const }] };
   return [
     pour(
       'first',
-      'rubber',
+      FIRST_HALF,
       Number(first!.toFixed(2)),
       `into the low corner in a thin string; ${keys}let it find its way`
     ),

@@ -5,6 +5,7 @@ import type { MaterialDefinition } from './definition';
 const NEEDED = [
   'kind',
   'name',
+  'heading',
   'spoken',
   'schema',
   'fields',

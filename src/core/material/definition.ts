@@ -97,6 +97,8 @@ export interface MaterialDefinition<C extends CommonCard = CommonCard> {
   kind: C['kind'];
   /** What a maker calls it, for lists. */
   name: string;
+  /** Over what belongs to it: “soap, cold process”. */
+  heading: string;
   /** Within a sentence: “acrylic gypsum”. */
   spoken: string;
   schema: z.ZodType<C>;
@@ -117,6 +119,14 @@ export interface MaterialDefinition<C extends CommonCard = CommonCard> {
   limits: Readonly<Partial<Record<Form, Limit>> & { rest: Limit; cup: Limit }>;
   compatibility: Compatibilities;
   cautions(card: C): readonly string[];
+  /**
+   * What thinning moves: its liquid against its solid, g, in words; the share by which that may change, and what is said
+   * within it and past it.
+   */
+  thinning?(
+    card: C,
+    grams: (key: string) => number
+  ): { liquid: number; solid: number; words: string; most: number; within: string; past: string };
   /** Parts that may be stirred in to thin it, by key; none where nothing thins it. */
   thinners: readonly string[];
   /** How a mix ends whose weights stay as planned although one came out otherwise. */

@@ -12,5 +12,8 @@ export const WATER_CEMENT_TOLERANCE = 0.01;
 /** How far rounding may move a superfat: a point. */
 export const SUPERFAT_TOLERANCE = 0.01;
 
+/** By how much thinning may move a ratio of liquid to solid, a share of it: past it pieces are weak and chalk. */
+export const THINNING_TOLERANCE = 0.05;
+
 /** A cup that peaks above this, °C, is too much in one cup: it smokes, cracks and warps its vessel. Usual practice for casting resins. */
 export const EXOTHERM_LIMIT = 110;

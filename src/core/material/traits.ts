@@ -2,7 +2,7 @@
  * What a material is like, in words that rules, techniques and causes ask for, so that none of them asks which material it
  * is. A new material says what holds of it, and every technique, rule and cause that goes by that is there for it.
  */
-export const MATERIAL_TRAITS = [
+const MATERIAL_TRAITS = [
   /** So thin that heavy pigment sinks in it, colours run into skins and lace, and puddles spread. */
   'runs thin',
   /** Draws a thread, then holds a line, before it sets: for piping, petals and drags. */
@@ -53,7 +53,7 @@ export const MATERIAL_TRAITS = [
   'yellows and shrinks',
   /** Small pores and clouds are in its nature. */
   'has pores',
-  /** Measured and poured by the kilogram rather than by the cup. */
-  'by the kilogram'
+  /** What moulds are made of. */
+  'makes moulds'
 ] as const;
 export type MaterialTrait = (typeof MATERIAL_TRAITS)[number];

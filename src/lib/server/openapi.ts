@@ -23,6 +23,7 @@ import {
   refused,
   stream
 } from './openapi-parts';
+import { jsonSchemaOf } from './json-schema';
 import { planFileSchema, planSchema } from './plan-schema';
 
 const SCHEMAS = {
@@ -519,10 +520,7 @@ export function openapi() {
         Plan: planSchema(),
         PlanFile: planFileSchema(),
         ...Object.fromEntries(
-          Object.entries({ ...SCHEMAS, Problems }).map(([name, schema]) => [
-            name,
-            z.toJSONSchema(schema, { io: 'input' })
-          ])
+          Object.entries({ ...SCHEMAS, Problems }).map(([name, schema]) => [name, jsonSchemaOf(schema)])
         )
       }
     }

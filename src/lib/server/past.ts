@@ -1,3 +1,4 @@
+import { materials } from '$core/material';
 import { learnedCling, type CupLoss } from '$core/batch';
 import { grouped } from '$core/grouped';
 import type { Grade, RunPoint } from '$core/inspect';
@@ -232,7 +233,7 @@ function gelsOf(run: Run, state: ReturnType<typeof foldRun>): NonNullable<RunPoi
     const cupId = run.frozen.computed.groups.find((g) => g.groupId === groupId)?.layers[0]?.cupId;
     const baseId = run.frozen.computed.cups.find((c) => c.cupId === cupId)?.baseId;
     const base = run.frozen.computed.bases.find((b) => b.baseId === baseId);
-    const carries = base?.kind === 'resin' ? 'gelled' : base?.states.at(-1)?.state;
+    const carries = materials.find(base?.kind)?.carriesLayer;
     if (!base || !reported || reported.state !== carries || lastPour === undefined || reported.at < lastPour)
       return [];
     return [{ base: base.name, celsius, minutes: (reported.at - lastPour) / 60_000 }];

@@ -1,17 +1,14 @@
-import { z } from 'zod';
 import { PlanDocument, Shelf } from '$core/document';
 import { acts } from '$core/pour';
+import { jsonSchemaOf, plain } from './json-schema';
 
 /** A plan's JSON schema, with every act's own in the place of an act. */
 export function planSchema(): Record<string, unknown> {
-  const plan = z.toJSONSchema(PlanDocument, { io: 'input' }) as unknown as {
+  const plan = jsonSchemaOf(PlanDocument) as unknown as {
     properties: { steps: { items: { properties: { act: unknown } } } };
   };
   plan.properties.steps.items.properties.act = {
-    oneOf: acts.all().map((a) => {
-      const { $schema: _, ...schema } = z.toJSONSchema(a.schema, { io: 'input' }) as Record<string, unknown>;
-      return schema;
-    })
+    oneOf: acts.all().map((a) => plain(a.schema))
   };
   return plan;
 }
@@ -19,7 +16,7 @@ export function planSchema(): Record<string, unknown> {
 /** A plan file's JSON schema. Files of version 1 are read too and answered as version 2. */
 export function planFileSchema(): Record<string, unknown> {
   const { $schema: _, ...plan } = planSchema();
-  const shelf = z.toJSONSchema(Shelf, { io: 'input' }) as Record<string, unknown>;
+  const shelf = jsonSchemaOf(Shelf);
   const { $schema, ...rest } = shelf;
   return {
     $schema,

@@ -1,6 +1,7 @@
 <!-- What holds for the whole batch: scales, vessels, losses, allowance, spare cavities. -->
 <script lang="ts">
   import { freshId } from '$core/edit';
+  import { materials } from '$core/material';
   import { acts } from '$core/pour';
   import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';
@@ -15,7 +16,7 @@
   const plan = $derived(editor.plan);
   const shelf = $derived(editor.shelf);
   const losses = $derived(editor.computed.losses);
-  const plastisol = $derived(editor.computed.bases.some((b) => b.kind === 'plastisol'));
+  const countsHeats = $derived(editor.computed.bases.some((b) => materials.has(b.kind, 'counts its heats')));
   const reheats = $derived(Math.max(0, ...plan.mixes.map((m) => m.reheats ?? 0)));
   const piped = $derived(
     plan.steps.some((s) => (acts.read(s.act)?.definition.traits?.(s.act) ?? []).includes('bagged'))
@@ -129,7 +130,7 @@
         onchange={(v) => setBench(['losses', 'allowance'], v)}
       />
     </Row>
-    {#if plastisol}
+    {#if countsHeats}
       <Row label="Heated already, times">
         <NumberField
           label="Heated already, times"

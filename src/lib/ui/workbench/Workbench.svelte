@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { materials } from '$core/material';
   import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import type { Lesson } from '$core/inspect';
@@ -175,7 +176,7 @@
         />
         {#if baseId && editor.shelf.bases.some((b) => b.id === baseId)}
           <a class="underline" href="/shelf/bases/{baseId}"
-            >{editor.shelf.bases.find((b) => b.id === baseId)?.kind === 'soap'
+            >{materials.has(editor.shelf.bases.find((b) => b.id === baseId)?.kind, 'goes by trace')
               ? 'its recipe, fragrance'
               : 'its recipe'}</a
           >

@@ -11,7 +11,8 @@
     labOf,
     lookOf,
     mixtureOf,
-    tintingStrength
+    tintingStrength,
+    PLAIN_BASE
   } from '$core/colour';
   import { concentrationsOf } from '$core/dosing';
   import { compatibilityOf, formulaOf, limitOf, type Colourant } from '$core/material';
@@ -29,7 +30,7 @@
   let baseId = $state('');
   const base = $derived(data.bases.find((b) => b.id === baseId) ?? suited(data.bases, data.colourants));
   const formula = $derived(base ? formulaOf(base) : undefined);
-  const material = $derived(base?.kind ?? 'resin');
+  const material = $derived(base?.kind ?? PLAIN_BASE.kind);
   const look = $derived({
     kind: material,
     colour: base?.colour ?? '#f1ede0',

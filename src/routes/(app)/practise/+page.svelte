@@ -1,14 +1,11 @@
 <!-- Three lessons for every material, and a rehearsal of any plan. -->
 <script lang="ts">
-  import { LESSONS } from '$core/rehearse';
+  import { materials } from '$core/material';
+  import { lessons } from '$core/rehearse';
 
   let { data } = $props();
-  const kinds = [...new Set(LESSONS.map((l) => l.kind))];
-  const NAMES: Record<string, string> = {
-    gypsum: 'jesmonite',
-    soap: 'soap, cold process',
-    'melt and pour': 'soap, melt and pour'
-  };
+  const all = lessons();
+  const kinds = [...new Set(all.map((l) => l.kind))];
 </script>
 
 <svelte:head><title>Practise · Kirapen</title></svelte:head>
@@ -24,9 +21,9 @@
   <div class="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
     {#each kinds as kind (kind)}
       <section>
-        <h2 class="text-[1.35rem] first-letter:uppercase">{NAMES[kind] ?? kind}</h2>
+        <h2 class="text-[1.35rem] first-letter:uppercase">{materials.of({ kind }).heading}</h2>
         <ol class="ruled mt-1">
-          {#each LESSONS.filter((l) => l.kind === kind) as lesson (lesson.id)}
+          {#each all.filter((l) => l.kind === kind) as lesson (lesson.id)}
             <li>
               <a
                 class="flex min-h-[64px] items-center gap-3 py-2 hover:bg-sunk"

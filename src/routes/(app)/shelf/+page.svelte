@@ -2,7 +2,7 @@
   import Table from '$lib/ui/Table.svelte';
   import BrokenList from '$lib/ui/BrokenList.svelte';
   import { invalidateAll } from '$app/navigation';
-  import { formulaOf, MATERIAL_WORDS } from '$core/material';
+  import { formulaOf, materials } from '$core/material';
   import { cavityOf } from '$core/mould';
   import { duration, weighing } from '$core/quantity';
   import { HEADROOM } from '$core/shelf';
@@ -80,7 +80,7 @@
           id: 'material',
           head: 'material',
           by: ({ base }) => base.kind,
-          text: ({ base }) => MATERIAL_WORDS[base.kind],
+          text: ({ base }) => materials.of(base).name,
           class: 'text-ink-2'
         },
         { id: 'parts', head: 'parts by weight, %' },

@@ -11,6 +11,7 @@ import { starting } from './starting';
 export const coldSoap = defineMaterial<SoapCard>({
   kind: 'soap',
   name: 'cold-process soap',
+  heading: 'soap, cold process',
   spoken: 'soap',
   schema: SoapCard,
   fields: () => [
@@ -30,8 +31,7 @@ export const coldSoap = defineMaterial<SoapCard>({
     'wants wet colour',
     'dries in air',
     'ashes',
-    'yellows and shrinks',
-    'by the kilogram'
+    'yellows and shrinks'
   ],
   formula: soapFormula,
   making: () => ({ clockPart: 'naoh' }),

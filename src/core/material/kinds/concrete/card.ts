@@ -79,8 +79,12 @@ export function concreteMaking(base: ConcreteCard): Making {
   return { clockPart: 'water', colourBefore: plasticiser > 0 ? 'plasticiser' : 'water' };
 }
 
+/** Cement in weights as they are, g: all of it, or what the bag holds. */
+export const cementOf = (base: ConcreteCard, grams: (key: string) => number): number =>
+  base.bag ? grams('mix') * base.bag.cement : grams('cement');
+
 /** Water to cement by weight, of weights as they are (carriers counted by the caller). */
 export function waterCementOf(base: ConcreteCard, grams: (key: string) => number): number | undefined {
-  const cement = base.bag ? grams('mix') * base.bag.cement : grams('cement');
+  const cement = cementOf(base, grams);
   return cement > 0 ? grams('water') / cement : undefined;
 }

@@ -2,8 +2,8 @@ import { byCardTimes } from '../../../cure';
 import { ok } from '../../../problem';
 import { avoid, care, good, inItsOwnBase, madeFor, onlySurface } from '../../compatibility';
 import { defineMaterial } from '../../define';
-import { WATER_CEMENT, WATER_CEMENT_TOLERANCE } from '../../tolerances';
-import { ConcreteCard, concreteFormula, concreteMaking, waterCementOf } from './card';
+import { THINNING_TOLERANCE, WATER_CEMENT, WATER_CEMENT_TOLERANCE } from '../../tolerances';
+import { cementOf, ConcreteCard, concreteFormula, concreteMaking, waterCementOf } from './card';
 import { concreteCraft } from './craft';
 import { starting } from './starting';
 
@@ -11,6 +11,7 @@ import { starting } from './starting';
 export const concrete = defineMaterial<ConcreteCard>({
   kind: 'concrete',
   name: 'concrete',
+  heading: 'concrete',
   spoken: 'concrete',
   schema: ConcreteCard,
   fields: (card) => [
@@ -31,8 +32,7 @@ export const concrete = defineMaterial<ConcreteCard>({
     'no flame',
     'dries in air',
     'grips when late',
-    'has pores',
-    'by the kilogram'
+    'has pores'
   ],
   formula: (card) => ok(concreteFormula(card)),
   making: concreteMaking,
@@ -69,6 +69,14 @@ export const concrete = defineMaterial<ConcreteCard>({
     'Dry powder holds silica dust: respirator, and mix outdoors or with extraction.',
     'Nothing goes down the drain.'
   ],
+  thinning: (card, grams) => ({
+    liquid: grams('water'),
+    solid: cementOf(card, grams),
+    words: 'water to cement',
+    most: THINNING_TOLERANCE,
+    within: 'Plasticiser first; water weakens.',
+    past: 'Plasticiser first; water weakens.'
+  }),
   thinners: ['plasticiser', 'water'],
   overshoot: (card, { grams }) => {
     const wc = waterCementOf(card, grams);

@@ -2,7 +2,7 @@ import { byCardTimes } from '../../../cure';
 import { ok } from '../../../problem';
 import { avoid, care, good, inItsOwnBase, madeFor, onlySurface } from '../../compatibility';
 import { defineMaterial } from '../../define';
-import { RATIO_TOLERANCE } from '../../tolerances';
+import { RATIO_TOLERANCE, THINNING_TOLERANCE } from '../../tolerances';
 import { gypsumFormula, GypsumCard } from './card';
 import { starting } from './starting';
 
@@ -10,6 +10,7 @@ import { starting } from './starting';
 export const gypsum = defineMaterial<GypsumCard>({
   kind: 'gypsum',
   name: 'jesmonite or casting powder',
+  heading: 'jesmonite',
   spoken: 'acrylic gypsum',
   schema: GypsumCard,
   fields: () => [
@@ -62,6 +63,14 @@ export const gypsum = defineMaterial<GypsumCard>({
     'Powder dust: wear a mask until it is wet.',
     'It warms as it sets: never cast round a part of the body.'
   ],
+  thinning: (_, grams) => ({
+    liquid: grams('liquid'),
+    solid: grams('powder'),
+    words: 'liquid to powder',
+    most: THINNING_TOLERANCE,
+    within: 'A piece stands that.',
+    past: 'Past 5 % the piece is weak and chalks: mix fresh instead.'
+  }),
   thinners: ['liquid'],
   overshoot: (_, { grams, off, formula }) => {
     const ratio = grams('powder') / grams('liquid');

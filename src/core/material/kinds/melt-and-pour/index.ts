@@ -10,6 +10,7 @@ import { starting } from './starting';
 export const meltAndPour = defineMaterial<MeltAndPourCard>({
   kind: 'melt and pour',
   name: 'melt-and-pour soap',
+  heading: 'soap, melt and pour',
   spoken: 'melt and pour',
   schema: MeltAndPourCard,
   fields: () => MELTED_FIELDS,

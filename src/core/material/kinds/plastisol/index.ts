@@ -11,6 +11,7 @@ import { starting } from './starting';
 export const plastisol = defineMaterial<PlastisolCard>({
   kind: 'plastisol',
   name: 'plastisol',
+  heading: 'plastisol',
   spoken: 'plastisol',
   schema: PlastisolCard,
   fields: () => MELTED_FIELDS,

@@ -9,6 +9,7 @@ import { starting } from './starting';
 export const resin = defineMaterial<ResinCard>({
   kind: 'resin',
   name: 'two-part resin',
+  heading: 'resin',
   spoken: 'resin',
   schema: ResinCard,
   fields: () => [],

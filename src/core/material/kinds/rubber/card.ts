@@ -31,3 +31,7 @@ export function rubberFormula(base: RubberCard): Composition {
     letDownIn: 'A'
   };
 }
+
+/** The rubbers among cards of any material: what moulds are made of. */
+export const rubbersOf = (cards: readonly { kind: string }[]): RubberCard[] =>
+  cards.filter((card): card is RubberCard => card.kind === 'rubber');

@@ -13,6 +13,7 @@ const toTellHalves = care('only to tell halves apart');
 export const rubber = defineMaterial<RubberCard>({
   kind: 'rubber',
   name: 'mould rubber',
+  heading: 'rubber',
   spoken: 'rubber',
   schema: RubberCard,
   fields: () => [
@@ -20,7 +21,7 @@ export const rubber = defineMaterial<RubberCard>({
     ['b', 'Part B, by weight', ''],
     ['density', 'Density, g/ml', '']
   ],
-  traits: [],
+  traits: ['makes moulds'],
   formula: (card) => ok(rubberFormula(card)),
   making: () => ({ clockPart: 'B' }),
   behaviour: (card, joinedAt) =>

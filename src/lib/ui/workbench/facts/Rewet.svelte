@@ -2,7 +2,7 @@
 <script lang="ts">
   import Fold from '../../Fold.svelte';
   import { rewet } from '$core/dosing';
-  import type { Base } from '$core/material';
+  import { materials, type Base } from '$core/material';
   import type { Computed } from '$core/plan';
   import QuantityField from '../../QuantityField.svelte';
 
@@ -11,18 +11,8 @@
   const mix = $derived(computed.common[0] ?? computed.cups.find((c) => c.balance.pouredMl > 0)?.mixes[0]);
   // As really in it: the water of dispersions and let-downs counts.
   const grams = $derived((key: string) => mix?.held.find((p) => p.key === key)?.grams ?? 0);
-  const now = $derived.by(() => {
-    if (base?.kind === 'gypsum')
-      return { liquid: grams('liquid'), powder: grams('powder'), words: 'liquid to powder' };
-    if (base?.kind === 'concrete')
-      return {
-        liquid: grams('water'),
-        powder: base.bag ? grams('mix') * base.bag.cement : grams('cement'),
-        words: 'water to cement'
-      };
-    return undefined;
-  });
-  const after = $derived(now && now.powder > 0 ? rewet(now.liquid, now.powder, added) : undefined);
+  const now = $derived(base && materials.of(base).thinning?.(base, grams));
+  const after = $derived(now && now.solid > 0 ? rewet(now.liquid, now.solid, added) : undefined);
 </script>
 
 {#if now && after}
@@ -37,16 +27,12 @@
         value={added}
         onchange={(v) => (added = v)}
       />
-      more: {now.words} 1 : {(now.powder / now.liquid).toFixed(2)} →
+      more: {now.words} 1 : {(now.solid / now.liquid).toFixed(2)} →
       <strong class="text-ink">1 : {(1 / after.ratio).toFixed(2)}</strong>,
-      <strong class={after.change > 0.05 ? 'text-cinnabar' : 'text-ink'}
+      <strong class={after.change > now.most ? 'text-cinnabar' : 'text-ink'}
         >+{(after.change * 100).toFixed(1)} %</strong
       >.
-      {base?.kind === 'concrete'
-        ? 'Plasticiser first; water weakens.'
-        : after.change > 0.05
-          ? 'Past 5 % the piece is weak and chalks: mix fresh instead.'
-          : 'A piece stands that.'}
+      {after.change > now.most ? now.past : now.within}
     </p>
   </Fold>
 {/if}

@@ -1,5 +1,6 @@
 <!-- The batch in time: when the hands are done, how long each cup pours and why, when the pieces come out. -->
 <script lang="ts">
+  import { materials } from '$core/material';
   import { duration, holdsFor } from '$core/quantity';
   import type { PlanView } from '$lib/plan-view.svelte';
   import CupMark from '../../CupMark.svelte';
@@ -17,7 +18,7 @@
       return own.length ? [{ ...cup, pours: Math.min(...own) }] : [];
     })
   );
-  const resin = $derived(computed.bases.some((b) => b.kind === 'resin'));
+  const modelled = $derived(computed.bases.some((b) => materials.has(b.kind, 'heats itself')));
 </script>
 
 <dl class="mt-2 text-[0.88rem]" data-testid="times">
@@ -53,7 +54,7 @@
   {/each}
 </dl>
 <Warmth {editor} />
-{#if resin && cups.length}
+{#if modelled && cups.length}
   <Fold class="mt-1" words="How each cup cures">
     <CureChart plan={editor.plan} {computed} {editor} />
   </Fold>

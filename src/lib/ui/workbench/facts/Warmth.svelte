@@ -1,7 +1,7 @@
 <!-- What makes this batch run ahead of its card or behind it: nights, warm parts, the blender, the maker’s own figure. -->
 <script lang="ts">
   import { NIGHT } from '$core/cure';
-  import { USUAL_BLENDER } from '$core/plan';
+  import { materials, USUAL_BLENDER } from '$core/material';
   import { formatHour, parseHour } from '$core/ways';
   import type { PlanView } from '$lib/plan-view.svelte';
   import { shownUnit, ways } from '$lib/ways.svelte';
@@ -15,7 +15,7 @@
   let { editor }: { editor: PlanView } = $props();
   const plan = $derived(editor.plan);
   const night = $derived(plan.bench.night);
-  const soap = $derived(editor.computed.bases.some((b) => b.kind === 'soap'));
+  const blended = $derived(editor.computed.bases.some((b) => materials.has(b.kind, 'goes by trace')));
   const first = $derived(plan.mixes[0]);
   const room = $derived(plan.bench.roomCelsius);
   /** What is said of one mix of a base holds for all of the plan’s. */
@@ -77,7 +77,7 @@
           onchange={(v) => setMixes('pace', v)}
         />
       </Row>
-      {#if soap}
+      {#if blended}
         <Row label="Stick blender, seconds" hint="usual: {USUAL_BLENDER}">
           <NumberField
             label="Stick blender, seconds"

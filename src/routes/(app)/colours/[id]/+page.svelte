@@ -3,7 +3,7 @@
   import Table from '$lib/ui/Table.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import Choice from '$lib/ui/Choice.svelte';
-  import { Colourant, compatibilityOf, FORMS, limitOf, MATERIAL_WORDS } from '$core/material';
+  import { Colourant, compatibilityOf, FORMS, limitOf, materials } from '$core/material';
   import { CardForm } from '$lib/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
@@ -17,7 +17,8 @@
     lookOf,
     mixtureOf,
     tintingStrength,
-    tintLook
+    tintLook,
+    PLAIN_BASE
   } from '$core/colour';
   import { startingLibrary } from '$core/shelf';
   import PhotoPick from '$lib/ui/colour/PhotoPick.svelte';
@@ -29,8 +30,7 @@
   const form = $derived(new CardForm<Colourant>('colourants', Colourant, data.card, data.revision));
   const card = $derived(form.card);
   const reference = startingLibrary.colourants.find((c) => c.id === 'brown-paste')!;
-  const CLEAR = { kind: 'resin' as const, colour: '#f1ede0', density: 1.1 };
-  const one = $derived(mixtureOf({ base: CLEAR, doses: [{ colourant: card, percent: 1 }] }));
+  const one = $derived(mixtureOf({ base: PLAIN_BASE, doses: [{ colourant: card, percent: 1 }] }));
   const hides = $derived.by(() => {
     const mm = hidingThickness(one);
     return Number.isFinite(mm) ? length(mm) : 'no thickness';
@@ -56,7 +56,7 @@
   }
   const sameWhite = (w: { colour: string; strength: number }) =>
     w.colour === card.tint?.white?.colour && w.strength === card.tint.white.strength;
-  const MATERIALS = Object.keys(MATERIAL_WORDS) as (keyof typeof MATERIAL_WORDS)[];
+  const MATERIALS = materials.all().map((m) => m.kind);
   const CARRIERS = ['none', 'part A', 'part B', 'water', 'oil', 'alcohol', 'base'];
 </script>
 
@@ -237,7 +237,7 @@
           most: limitOf(card, material)
         }))}
         columns={[
-          { id: 'material', text: (m) => MATERIAL_WORDS[m.material], class: '!pl-0 text-ink-2' },
+          { id: 'material', text: (m) => materials.of({ kind: m.material }).name, class: '!pl-0 text-ink-2' },
           { id: 'fits', class: (m) => VERDICTS[m.fits.verdict] },
           {
             id: 'most',

@@ -3,7 +3,7 @@
   import Tick from '$lib/ui/Tick.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import { goto } from '$app/navigation';
-  import { cautionsOf } from '$core/material';
+  import { cautionsOf, rubbersOf } from '$core/material';
   import { keyProblems, rubberFor, type MouldJob } from '$core/mould';
   import { mouldMakingPlan } from '$core/edit';
   import type { Problem } from '$core/problem';
@@ -17,7 +17,7 @@
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
-  const rubbers = $derived(data.shelf.bases.filter((b) => b.kind === 'rubber'));
+  const rubbers = $derived(rubbersOf(data.shelf.bases));
   let rubberId = $state('');
   let name = $state('Knob mould');
   let job = $state.raw<MouldJob>({

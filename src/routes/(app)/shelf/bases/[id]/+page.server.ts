@@ -7,7 +7,7 @@ import { store } from '$lib/server/store';
 export const load = async ({ params, url }) => {
   // A new card starts from a generic one: every figure is there to be overridden.
   if (params.id === 'new') {
-    const kind = url.searchParams.get('kind') ?? 'resin';
+    const kind = url.searchParams.get('kind');
     const generic = startingLibrary.bases.find((b) => b.kind === kind) ?? startingLibrary.bases[0]!;
     return { card: { ...generic, id: newId(), name: '' }, revision: undefined };
   }

@@ -2,14 +2,13 @@
   import Table from '$lib/ui/Table.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import { goto } from '$app/navigation';
-  import { Base, cautionsOf, formulaOf, MATERIAL_WORDS } from '$core/material';
+  import { Base, cautionsOf, formulaOf, materials } from '$core/material';
   import { BaseForm } from '$lib/base-form.svelte';
+  import CardFigures from '$lib/ui/materials/CardFigures.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
-  import OtherParts from '$lib/ui/shelf/OtherParts.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import ResinParts from '$lib/ui/shelf/ResinParts.svelte';
   import Row from '$lib/ui/Row.svelte';
   import { mass } from '$lib/ways.svelte';
   import { whose } from '$lib/ui/shelf/whose';
@@ -23,7 +22,7 @@
 <svelte:head><title>{card.name || 'New base'} · Kirapen</title></svelte:head>
 
 <div class="mx-auto max-w-[1140px] px-7 py-6">
-  <CardHead {form} back="/shelf" what={MATERIAL_WORDS[card.kind]} put="/shelf" />
+  <CardHead {form} back="/shelf" what={materials.of(card).name} put="/shelf" />
   <p class="mt-2 flex flex-wrap items-center gap-3 text-ink-2">
     The data sheet in the box always wins: a figure you set is marked as yours, the others are starting
     values.
@@ -31,7 +30,7 @@
       <Choice
         label="Material"
         value={card.kind}
-        options={Object.entries(MATERIAL_WORDS).map(([kind, words]) => ({ value: kind, label: words }))}
+        options={materials.all().map(({ kind, name }) => ({ value: kind, label: name }))}
         onchange={(v) => goto(`?kind=${v}`, { replaceState: true })}
         class="!w-64"
       />
@@ -41,7 +40,7 @@
   <div class="mt-4 grid items-start gap-6 lg:grid-cols-3">
     <section class="sheet p-5">
       <h2 class="text-[1.2rem]">Make-up</h2>
-      {#if card.kind === 'resin'}<ResinParts {form} {card} />{:else}<OtherParts {form} {card} />{/if}
+      <CardFigures {form} {card} />
     </section>
 
     <section class="sheet p-5">

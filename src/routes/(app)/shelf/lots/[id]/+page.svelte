@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { materials } from '$core/material';
   import { invalidateAll } from '$app/navigation';
   import { newId } from '$lib/id';
   import Table from '$lib/ui/Table.svelte';
@@ -21,7 +22,6 @@
       ? 'leftover'
       : String(data.things.findIndex((t) => JSON.stringify(t.of) === JSON.stringify(card.of)))
   );
-  const MATERIALS = ['resin', 'soap', 'concrete', 'gypsum', 'plastisol'];
   const asDay = (ms: number | undefined) =>
     ms === undefined
       ? ''
@@ -96,7 +96,7 @@
         <Choice
           label="Material"
           value={of.material}
-          options={MATERIALS.map((m) => ({ value: m, label: m }))}
+          options={materials.all().map(({ kind }) => ({ value: kind, label: kind }))}
           onchange={(v) => form.set(['of', 'material'], v)}
         />
       </Row>

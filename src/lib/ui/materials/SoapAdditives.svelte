@@ -1,10 +1,10 @@
 <!-- What else goes in with the oils of a soap, as a share of them. -->
 <script lang="ts">
-  import type { Base } from '$core/material';
+  import type { Base, SoapCard } from '$core/material';
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
 
-  let { form, card }: { form: CardForm<Base>; card: Extract<Base, { kind: 'soap' }> } = $props();
+  let { form, card }: { form: CardForm<Base>; card: SoapCard } = $props();
   const additives = $derived(card.additives ?? []);
 </script>
 

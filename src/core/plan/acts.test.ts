@@ -1,13 +1,13 @@
-import { evenly } from '../../evenly.testing';
+import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cards } from '../../../../demo/cards';
-import * as demo from '../../../../demo/plans';
-import { cavityOf } from '../../mould';
-import { computePlan, type Plan } from '../../plan';
-import { type Step } from '../../document';
-import { acts, ACT_GROUPS, actsNamed, emptyStand, filledMl, pouredOn, type Stand } from '..';
-import { pourAlone } from '../../plan/plans.testing';
+import { cards } from '../../../demo/cards';
+import * as demo from '../../../demo/plans';
+import { cavityOf } from '../mould';
+import { computePlan, type Plan } from '.';
+import { type Step } from '../document';
+import { acts, ACT_GROUPS, actsNamed, emptyStand, filledMl, pouredOn, type Stand } from '../pour';
+import { pourAlone } from './plans.testing';
 
 const rockpool = pourAlone(demo.rockpool);
 const tideline = pourAlone(demo.tideline);

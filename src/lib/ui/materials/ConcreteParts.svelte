@@ -1,14 +1,14 @@
 <!-- A bagged casting mix: the bag's own water, density and cement instead of single parts. -->
 <script lang="ts">
   import Tick from '../Tick.svelte';
-  import type { Base } from '$core/material';
+  import type { Base, ConcreteCard } from '$core/material';
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
-  import NumberField from './NumberField.svelte';
+  import NumberField from '../shelf/NumberField.svelte';
   import Row from '../Row.svelte';
-  import { whose } from './whose';
+  import { whose } from '../shelf/whose';
 
-  let { form, card }: { form: CardForm<Base>; card: Extract<Base, { kind: 'concrete' }> } = $props();
+  let { form, card }: { form: CardForm<Base>; card: ConcreteCard } = $props();
 </script>
 
 <Tick

@@ -1,15 +1,14 @@
 <!-- Plastisol's own tools and blends: injector, hardness from two liquids, how often it may be reheated. -->
 <script lang="ts">
   import Tick from '../Tick.svelte';
-  import { hardShare, REHEAT_LIMIT, type Base } from '$core/material';
+  import { hardShare, REHEAT_LIMIT, type Base, type PlastisolCard } from '$core/material';
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
-  import NumberField from './NumberField.svelte';
+  import NumberField from '../shelf/NumberField.svelte';
   import Row from '../Row.svelte';
-  import { whose } from './whose';
+  import { whose } from '../shelf/whose';
 
-  let { form, card }: { form: CardForm<Base>; card: Extract<Base, { kind: 'plastisol' | 'melt and pour' }> } =
-    $props();
+  let { form, card }: { form: CardForm<Base>; card: PlastisolCard } = $props();
   const share = $derived(card.blend ? hardShare(card.blend) : undefined);
 </script>
 

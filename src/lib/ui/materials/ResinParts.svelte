@@ -3,15 +3,15 @@
   import Table from '../Table.svelte';
   import Choice from '../Choice.svelte';
   import { cureOf } from '$core/cure';
-  import { bothReadings, type Base, type ResinBase } from '$core/material';
+  import { bothReadings, type Base, type ResinCard } from '$core/material';
   import { duration } from '$core/quantity';
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
-  import NumberField from './NumberField.svelte';
+  import NumberField from '../shelf/NumberField.svelte';
   import Row from '../Row.svelte';
-  import { whose } from './whose';
+  import { whose } from '../shelf/whose';
 
-  let { form, card }: { form: CardForm<Base>; card: ResinBase } = $props();
+  let { form, card }: { form: CardForm<Base>; card: ResinCard } = $props();
   const read = $derived(bothReadings(card));
   const ROOMS = [18, 21, 24];
   const BODIES = [

@@ -5,11 +5,11 @@ import * as demo from '../../../../demo/plans';
 import { applyEdit } from '../../document/apply-edit';
 import { actStep, applyTechnique, newPlan } from '../../edit';
 import { eachByItself, splitAll } from '../../document';
-import { computePlan, type Plan } from '../../plan';
+import { computePlan, type Plan } from '..';
 import { type Group, type Shelf, type Step } from '../../document';
-import { pourAlone } from '../../plan/plans.testing';
-import { acts } from '../acts';
-import { materialsFor, TECHNIQUES } from '../techniques';
+import { pourAlone } from '../plans.testing';
+import { acts } from '../../pour/acts';
+import { materialsFor, TECHNIQUES } from '../../pour/techniques';
 
 const rockpool = pourAlone(demo.rockpool);
 const sluice = pourAlone(demo.sluice);

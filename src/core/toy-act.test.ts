@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import { cards } from '../../../demo/cards';
-import { rockpool, tideline } from '../../../demo/plans';
-import { computePlan, Plan, type Computed } from '../plan';
-import { mixed } from '../plan/plans.testing';
-import { factsOf, foldRun, freeze, planFromRun, usesOf, type RunEvent } from '../run';
-import { acts, ActRegistry, lay, pouredOn, type ActDefinition } from '.';
+import { cards } from '../../demo/cards';
+import { rockpool, tideline } from '../../demo/plans';
+import { computePlan, Plan, type Computed } from './plan';
+import { mixed } from './plan/plans.testing';
+import { factsOf, foldRun, freeze, planFromRun, usesOf, type RunEvent } from './run';
+import { acts, ActRegistry, lay, pouredOn, type ActDefinition } from './pour';
 
 /** An act that no other file knows: drips so many ml from a cup into each cavity. */
 const Drip = z.object({ kind: z.literal('drip'), from: z.string(), ml: z.number().positive() });
