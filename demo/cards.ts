@@ -1,4 +1,4 @@
-import type { Shelf } from '../src/core/document';
+import type { Shelf } from '../src/core/shelf';
 import { startingLibrary } from '../src/core/shelf';
 import { knobMould } from './knob-mould';
 import { moulds } from './moulds';

@@ -1,7 +1,7 @@
 import { rubberFor, type Mould, type MouldJob } from '../src/core/mould';
 import { mouldMakingPlan } from '../src/core/edit';
 import { type Plan } from '../src/core/plan';
-import { type Shelf } from '../src/core/document';
+import { type Shelf } from '../src/core/shelf';
 
 /** Order J: the rubber mould of a turned knob master, two halves with four keys. */
 const job: MouldJob = {

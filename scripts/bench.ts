@@ -13,7 +13,7 @@ import { formulaOf } from '../src/core/material';
 import { cards } from '../demo/cards';
 import { tideline } from '../demo/plans';
 import { figuresOf, type Plan } from '../src/core/plan';
-import { type Shelf } from '../src/core/document';
+import { type Shelf } from '../src/core/shelf';
 import { benchDays } from './lib/bench-days';
 import { benchPage } from './lib/bench-page';
 import { benchPattern } from './lib/bench-pattern';

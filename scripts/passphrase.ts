@@ -1,7 +1,7 @@
 // npm run passphrase: sets the passphrase that everyone signs in with when the workshop listens on a network.
 import { createInterface } from 'node:readline/promises';
 import { openStore } from '../src/lib/server/database';
-import { setPassphrase } from '../src/lib/server/door';
+import { setPassphrase } from '../src/lib/server/access';
 
 const terminal = createInterface({ input: process.stdin, output: process.stdout });
 const passphrase = process.env.KIRAPEN_PASSPHRASE ?? (await terminal.question('The new passphrase: '));

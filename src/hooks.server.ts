@@ -8,7 +8,7 @@ import {
   isOurs,
   isSignedIn,
   takePassphrase
-} from '$lib/server/door';
+} from './lib/server/access';
 import { log } from '$lib/server/log';
 import { problem } from '$lib/server/body';
 import { refuse } from '$lib/server/respond';

@@ -3,12 +3,12 @@ import { cards } from '$demo/cards';
 import { plans } from '$demo/plans';
 import { demoLots } from '$demo/lots';
 import { demoRuns } from '$demo/runs';
-import { USUAL_WAYS, type Ways } from '$core/ways';
+import { USUAL_PREFERENCES, type Preferences } from '../src/core/preferences';
 import { Workshop, type Bench } from './workshop';
 
 /** Everything the other way round than usual. */
-const OTHER: Ways = {
-  ...USUAL_WAYS,
+const OTHER: Preferences = {
+  ...USUAL_PREFERENCES,
   weights: 'oz',
   volumes: 'fl oz',
   lengths: 'in',
@@ -30,7 +30,7 @@ describe('an empty bench', () => {
       await bench.go('/');
       await bench.says('[data-testid="ask-ways"]', 'oz, fl oz, in, °F');
       // Nothing is in ounces before someone has said so.
-      expect(await (await fetch(`${workshop.address}/api/v1/settings`)).json()).toEqual(USUAL_WAYS);
+      expect(await (await fetch(`${workshop.address}/api/v1/settings`)).json()).toEqual(USUAL_PREFERENCES);
       await bench.click('Keep these');
       await bench.page.waitForFunction(() => !document.querySelector('[data-testid="ask-ways"]'));
       expect(await (await fetch(`${workshop.address}/api/v1/settings`)).json()).toMatchObject({
@@ -64,10 +64,10 @@ describe('a workshop’s own ways', () => {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body)
     });
-  const kept = async (): Promise<Ways> =>
-    (await (await fetch(`${workshop.address}/api/v1/settings`)).json()) as Ways;
+  const kept = async (): Promise<Preferences> =>
+    (await (await fetch(`${workshop.address}/api/v1/settings`)).json()) as Preferences;
   /** What is kept, once it is so. */
-  const becomes = async (what: Partial<Ways>): Promise<void> => {
+  const becomes = async (what: Partial<Preferences>): Promise<void> => {
     await expect.poll(kept, { timeout: 10_000 }).toMatchObject(what);
   };
   const seen = () => bench.page.$eval('main', (e) => (e as HTMLElement).innerText);
@@ -89,7 +89,7 @@ describe('a workshop’s own ways', () => {
   });
 
   it('refuse what makes no sense, with a reason, over the interface too', async () => {
-    const refused = await put('/api/v1/settings', { ...USUAL_WAYS, hours: { from: 600, to: 500 } });
+    const refused = await put('/api/v1/settings', { ...USUAL_PREFERENCES, hours: { from: 600, to: 500 } });
     expect(refused.status).toBe(422);
     expect(JSON.stringify(await refused.json())).toContain('must end after they begin');
   });
@@ -173,7 +173,7 @@ describe('a workshop’s own ways', () => {
   });
 
   it('say whose hands weighed', async () => {
-    await put('/api/v1/settings', { ...USUAL_WAYS, makers: ['R.', 'T.'] });
+    await put('/api/v1/settings', { ...USUAL_PREFERENCES, makers: ['R.', 'T.'] });
     const run = (await (
       await fetch(`${workshop.address}/api/v1/runs`, {
         method: 'POST',

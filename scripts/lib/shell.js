@@ -61,7 +61,7 @@ export function build() {
     'package-lock.json',
     'svelte.config.js',
     'vite.config.ts',
-    'vite.sums.config.ts',
+    'vite.workers.config.ts',
     'tsconfig.json'
   ];
   whenChanged('build/.kirapen-built', inputs, 'build/handler.js', () => {
@@ -71,7 +71,7 @@ export function build() {
       'vite',
       'build',
       '--config',
-      'vite.sums.config.ts',
+      'vite.workers.config.ts',
       '--logLevel',
       'warn'
     ]);

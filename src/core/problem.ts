@@ -27,7 +27,7 @@ export interface Edit {
 }
 
 /** A way out that one tap can take, in words and as an edit. */
-export interface Mend {
+export interface Fix {
   words: string;
   edit: Edit;
 }
@@ -36,7 +36,7 @@ export interface Mend {
  * A problem as a rule finds it: `mend` is what is true in any case; `tries` are ways out that the rule believes in,
  * the least change first. None of them is offered before it is proved.
  */
-export type Found = Problem & { tries?: readonly Mend[] };
+export type Diagnostic = Problem & { fixes?: readonly Fix[] };
 
 /** A value or the problem that stood in its way. */
 export type Result<T> = { ok: true; value: T } | { ok: false; problem: Problem };

@@ -14,7 +14,8 @@ import {
 } from './material';
 import { ok } from './problem';
 import { computePlan, PlanFile, type Computed, type Plan } from './plan';
-import { eachByItself, type Shelf } from './document';
+import { eachByItself } from './document';
+import { type Shelf } from './shelf';
 import { materialsFor, TECHNIQUES } from './pour';
 import {
   checksNow,
@@ -28,7 +29,7 @@ import {
   type FrozenRun,
   type RunEvent
 } from './run';
-import { lessonPlan, lessons } from './rehearse';
+import { lessonPlan, practiceLessons } from './rehearse';
 import { pieceOf, wholePicture } from './piece';
 
 /** A material that no other file knows: a wax with a hardener stirred into the melt. */
@@ -241,9 +242,9 @@ describe('a material that only this file knows', () => {
   });
 
   it('has lessons of its own', () => {
-    expect(lessons().filter((l) => l.kind === 'wax')).toHaveLength(3);
+    expect(practiceLessons().filter((l) => l.kind === 'wax')).toHaveLength(3);
     const known = materials.of({ kind: 'resin' });
-    expect(() => lessonPlan(lessons().find((l) => l.kind === known.kind)!)).not.toThrow();
+    expect(() => lessonPlan(practiceLessons().find((l) => l.kind === known.kind)!)).not.toThrow();
   });
 });
 

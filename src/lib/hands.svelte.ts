@@ -1,4 +1,4 @@
-import { ways } from './ways.svelte';
+import { preferences } from './preferences.svelte';
 
 const KEY = 'kirapen.hands';
 
@@ -14,7 +14,7 @@ function read(): string {
 }
 
 /** The maker at this device, by initials; undefined where nobody is chosen, or they no longer work here. */
-export const maker = (): string | undefined => (ways().makers.includes(chosen) ? chosen : undefined);
+export const maker = (): string | undefined => (preferences().makers.includes(chosen) ? chosen : undefined);
 
 /** From here on what is done at this device is theirs. */
 export function handOver(to: string): void {

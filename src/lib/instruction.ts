@@ -3,7 +3,7 @@ import type { Computed, PlanFile } from '$core/plan';
 import { fail, ok, type Result } from '$core/problem';
 import { duration, parseQuantity } from '$core/quantity';
 import { MOST_GRAMS, type RunState, type Task, type WeighTask } from '$core/run';
-import { isJar, isPot, jarPlace } from '$core/schedule';
+import { isJar, isSplitMix, jarPlace } from '$core/schedule';
 
 /** What to do now, in words and figures for the run's screen. */
 export type Instruction = {
@@ -70,8 +70,9 @@ const WORDS: { [K in Kind]: (task: TaskOf<K>, c: Computed) => Words } = {
 };
 
 const cupOf = (c: Computed, id: string) => c.cups.find((x) => x.cupId === id);
-const groupOf = (c: Computed, task: { groupId: string; strandId?: string | undefined }) =>
-  c.groups.find((g) => g.strandId === task.strandId) ?? c.groups.find((g) => g.groupId === task.groupId);
+const groupOf = (c: Computed, task: { groupId: string; cavitySetId?: string | undefined }) =>
+  c.groups.find((g) => g.cavitySetId === task.cavitySetId) ??
+  c.groups.find((g) => g.groupId === task.groupId);
 
 function weighWords(task: WeighTask, c: Computed): Words {
   const into = task.vessel ? `the ${task.vessel} jug` : vesselWords(task, c);
@@ -86,7 +87,7 @@ export const taskWords = (task: Task, computed: Computed): Words =>
 
 /** What is being filled: a pot, a cup, or one of several mixes of it. */
 function vesselWords(task: { cupId: string; mixId: string }, c: Computed): string {
-  if (isPot(task.cupId)) return 'the mixing pot';
+  if (isSplitMix(task.cupId)) return 'the mixing pot';
   if (isJar(task.cupId)) return jarWords(c, task.cupId);
   const cup = cupOf(c, task.cupId);
   const mix = cup?.mixes.find((m) => m.mixId === task.mixId);

@@ -1,5 +1,5 @@
 import { readProbe, restingProbe, warmed } from '$core/device';
-import { normal } from './normal';
+import { normalised } from './normal';
 
 /** A probe that stands beside the screen, whatever is behind it. */
 export interface BenchProbe {
@@ -30,7 +30,7 @@ export class LocalProbe implements BenchProbe {
       const next = this.#stands();
       probe = warmed(probe, next.celsius, Math.max(0, next.at - at) / 1000);
       ({ celsius, at } = next);
-      this.reading = readProbe(probe, normal());
+      this.reading = readProbe(probe, normalised());
     }, TICK_MS);
   }
 

@@ -1,6 +1,6 @@
 import { advance, emptyPan, readScale, startPouring, tare, type Reading } from '$core/device';
 import type { BenchScale } from './scale.svelte';
-import { normal } from './normal';
+import { normalised } from './normal';
 
 const TICK_MS = 100;
 
@@ -21,8 +21,8 @@ export class LocalScale implements BenchScale {
   connect(): void {
     this.connected = true;
     this.#timer ??= setInterval(() => {
-      this.#pan = advance(this.#pan, TICK_MS / 1000, normal());
-      this.reading = readScale(this.#pan, normal());
+      this.#pan = advance(this.#pan, TICK_MS / 1000, normalised());
+      this.reading = readScale(this.#pan, normalised());
     }, TICK_MS);
   }
 

@@ -7,10 +7,10 @@ import type {
   Drawing,
   Face,
   Searching,
-  Told
+  SpotHistory
 } from '$core/piece';
 import type { Plan } from '$core/plan';
-import type { Shelf } from '$core/document';
+import type { Shelf } from '$core/shelf';
 import type { BarOnPage, ShownPicture } from './shown-picture';
 import type { PatternTask } from './workers/pattern.worker';
 
@@ -18,26 +18,26 @@ import type { PatternTask } from './workers/pattern.worker';
 export interface Of {
   plan: Plan;
   shelf: Shelf;
-  strandId?: string | undefined;
+  cavitySetId?: string | undefined;
   seed?: string | undefined;
   until?: string | undefined;
 }
 
 /** Which face of which piece is wanted, and how large. */
-export interface Look extends Of {
+export interface FaceWanted extends Of {
   face: Face;
   how: Drawing;
 }
 
 /** A casting as it is cut: its bars without their pictures. */
-export type Cutting = Omit<CutUp, 'bars'> & { bars: Omit<CutUp['bars'][number], 'faces'>[] };
+export type CutsWanted = Omit<CutUp, 'bars'> & { bars: Omit<CutUp['bars'][number], 'faces'>[] };
 
 interface Answer {
   slot: string;
   picture?: ShownPicture;
-  told?: Told;
+  told?: SpotHistory;
   mud?: number;
-  cutting?: Cutting;
+  cutting?: CutsWanted;
   bar?: BarOnPage;
   cuts?: CutFound[];
   searching?: Searching;
@@ -66,10 +66,10 @@ const textOf = (of: object): string => {
   return text;
 };
 
-const wanted = ({ plan, shelf, strandId, seed, until }: Of) => ({
+const wanted = ({ plan, shelf, cavitySetId, seed, until }: Of) => ({
   plan: textOf(plan),
   shelf: textOf(shelf),
-  ...(strandId === undefined ? {} : { strandId }),
+  ...(cavitySetId === undefined ? {} : { cavitySetId }),
   ...(seed === undefined ? {} : { seed }),
   ...(until === undefined ? {} : { until })
 });
@@ -79,7 +79,7 @@ export class PatternWork {
   picture = $state.raw<ShownPicture>();
   mud = $state<number>();
   #slot = `${next++}`;
-  #told: ((told: Told | undefined) => void) | undefined;
+  #told: ((told: SpotHistory | undefined) => void) | undefined;
 
   constructor() {
     listeners.set(this.#slot, ({ picture, told, mud }) => {
@@ -89,7 +89,7 @@ export class PatternWork {
     });
   }
 
-  draw(look: Look): void {
+  draw(look: FaceWanted): void {
     const { face, how } = look;
     send({ kind: 'draw', slot: this.#slot, face, how, ...wanted(look) });
   }
@@ -100,7 +100,7 @@ export class PatternWork {
   }
 
   /** What is at a place of the picture, shares of its sides from the upper left. */
-  tell(look: Look, x: number, y: number): Promise<Told | undefined> {
+  tell(look: FaceWanted, x: number, y: number): Promise<SpotHistory | undefined> {
     return new Promise((resolve) => {
       this.#told = resolve;
       send({ kind: 'tell', slot: this.#slot, face: look.face, x, y, ...wanted(look) });
@@ -121,7 +121,7 @@ export class PatternWork {
 
 /** A casting cut into bars, drawn beside the page one after another. */
 export class CutWork {
-  cutting = $state.raw<Cutting>();
+  cutting = $state.raw<CutsWanted>();
   bars = $state.raw<BarOnPage[]>([]);
   cuts = $state.raw<CutFound[]>([]);
   #slot = `${next++}`;

@@ -1,7 +1,8 @@
 import { applyEdit } from '$core/document/apply-edit';
 import { merge, same } from '$core/document/merge';
 import { figuresInTurn, figuresOf, Plan, type Computed } from '$core/plan';
-import { type Past, type Shelf } from '$core/document';
+import { type LearnedHistory } from '$core/document';
+import { type Shelf } from '$core/shelf';
 import type { Edit, Problem } from '$core/problem';
 import { problemsOf } from '$core/validate';
 import { proverFor, type Prover } from './prove-work';
@@ -25,7 +26,7 @@ interface Opened {
   plan: Plan;
   revision: number;
   shelf: Shelf;
-  past?: Past;
+  past?: LearnedHistory;
 }
 
 const readPlan = (raw: unknown): Plan | undefined => {
@@ -53,7 +54,7 @@ export class PlanEditor {
   readonly problems: readonly Problem[];
   readonly #prover: Prover;
   /** What the record knows. */
-  readonly #known: Past;
+  readonly #known: LearnedHistory;
   /** What was last proved: of which plan, and the problems with their mends. */
   #proved = $state.raw<{ plan: Plan; problems: Problem[] }>();
 

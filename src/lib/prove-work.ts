@@ -1,5 +1,6 @@
 import { computePlan, type Plan } from '$core/plan';
-import { type Past, type Shelf } from '$core/document';
+import { type LearnedHistory } from '$core/document';
+import { type Shelf } from '$core/shelf';
 import type { Problem } from '$core/problem';
 import type { ProveTask } from './workers/prove.worker';
 
@@ -7,7 +8,7 @@ import type { ProveTask } from './workers/prove.worker';
 export type Prover = (plan: Plan) => Promise<Problem[] | undefined>;
 
 /** Proves beside the page, so that no keystroke waits for advice; where there are no workers, in place. */
-export function proverFor(shelf: Shelf, past: Past): Prover {
+export function proverFor(shelf: Shelf, past: LearnedHistory): Prover {
   if (typeof Worker === 'undefined')
     return (plan) => Promise.resolve(computePlan(plan, shelf, past).problems);
   let worker: Worker | undefined;

@@ -4,7 +4,7 @@ import { foldRun, RunEvent, type FrozenRun, type RunState, type Task } from '$co
 import { problemsOf } from '$core/validate';
 import { newId } from './id';
 import type { RehearsalClock } from './run-clock.svelte';
-import type { Telling, Told } from './run-log.svelte';
+import type { PendingEvents, EventBody } from './run-log.svelte';
 
 /** How far a practised hand is off a target, as a share. */
 const HAND = 0.004;
@@ -13,7 +13,7 @@ const HAND = 0.004;
  * A rehearsal's events: they live on this page and nowhere else, so that no stock, record or learned figure ever hears of them. What
  * is confirmed without a reading was weighed by a stand-in hand; mishaps strike when their task is done.
  */
-export class Rehearsal implements Telling {
+export class Rehearsal implements PendingEvents {
   events = $state.raw<RunEvent[]>([]);
   /** What struck last, until it is put away. */
   struck = $state.raw<Struck>();
@@ -46,7 +46,7 @@ export class Rehearsal implements Telling {
     return foldRun(this.#frozen.tasks, this.events, this.#frozen.computed.division);
   }
 
-  tell(told: Told): Problem | undefined {
+  tell(told: EventBody): Problem | undefined {
     const problem = this.#keep(this.#byHand(told));
     if (!problem && 'task' in told) this.#strikeAfter(told.task);
     return problem;
@@ -62,7 +62,7 @@ export class Rehearsal implements Telling {
     return undefined;
   }
 
-  #keep(told: Told): Problem | undefined {
+  #keep(told: EventBody): Problem | undefined {
     const at = Math.max(Math.round(this.#clock.read()), this.#last + 1);
     const read = RunEvent.safeParse({ ...told, id: `${at.toString(36)}-${newId()}`, at });
     if (!read.success) return problemsOf(read.error)[0];
@@ -72,7 +72,7 @@ export class Rehearsal implements Telling {
   }
 
   /** What the stand-in hand makes of a weighing that was not read. */
-  #byHand(told: Told): Told {
+  #byHand(told: EventBody): EventBody {
     if (told.type !== 'done') return told;
     const entry = this.state.tasks.find((t) => t.task.id === told.task);
     if (entry?.task.kind !== 'weigh') return told;

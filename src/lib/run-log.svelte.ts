@@ -8,7 +8,11 @@ import { maker } from './hands.svelte';
 import { send } from './send';
 
 /** An event as it is told: its id, its moment and whose hands it was are added. */
-export type Told = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
+export type EventBody = RunEvent extends infer E
+  ? E extends RunEvent
+    ? Omit<E, 'id' | 'at'>
+    : never
+  : never;
 
 /** An event that the server will never keep as it is, with its reason. */
 export interface SetAside {
@@ -23,7 +27,7 @@ export interface Unreadable {
 }
 
 /** What a run's screen tells and hears, whoever keeps it: the server, or a rehearsal that keeps nothing. */
-export interface Telling {
+export interface PendingEvents {
   readonly events: readonly AnyEvent[];
   readonly waiting: readonly AnyEvent[];
   readonly aside: readonly SetAside[];
@@ -31,7 +35,7 @@ export interface Telling {
   readonly signedOut: boolean;
   /** Photos that are on their way; a rehearsal takes none. */
   readonly photos?: PhotoQueue;
-  tell(told: Told): Problem | undefined;
+  tell(told: EventBody): Problem | undefined;
   drop(id: string): void;
   dropUnreadable(key: string): void;
   mend(id: string, change: Record<string, unknown>): Problem | undefined;
@@ -57,7 +61,7 @@ export function thisDevice(): string {
  * the server has it. A lost network or a killed server delays sending and loses nothing; what the server refuses for
  * good is set aside with its reason and holds nothing up. Events of other devices arrive as they are stored.
  */
-export class RunLog implements Telling {
+export class RunLog implements PendingEvents {
   events = $state.raw<AnyEvent[]>([]);
   waiting = $state.raw<AnyEvent[]>([]);
   aside = $state.raw<SetAside[]>([]);
@@ -82,7 +86,7 @@ export class RunLog implements Telling {
   /**
    * Adds what has just happened, after checking it: what could never be stored is not told, and says why.
    */
-  tell(told: Told): Problem | undefined {
+  tell(told: EventBody): Problem | undefined {
     // Two taps within one millisecond keep their order.
     const at = Math.max(Date.now(), this.#last + 1);
     const read = RunEvent.safeParse({ ...told, by: maker(), id: `${at.toString(36)}-${newId()}`, at });

@@ -1,5 +1,5 @@
 import type { Computed, Plan } from '$core/plan';
-import type { Shelf } from '$core/document';
+import type { Shelf } from '$core/shelf';
 import { amountWords } from '$core/pour';
 import { counted, duration, reading, weighing } from '$core/quantity';
 import { waitsForLayer, type Task } from '$core/run';

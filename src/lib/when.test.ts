@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { USUAL_WAYS } from '$core/ways';
+import { USUAL_PREFERENCES } from '$core/preferences';
 import { inHours, lastDayAt, moment, weekdays } from './when';
-import { setWays } from './ways.svelte';
+import { setPreferences } from './preferences.svelte';
 
 const at = (day: number, hour: number, minute: number) => new Date(2026, 10, day, hour, minute).getTime();
 describe('a moment', () => {
@@ -14,10 +14,10 @@ describe('a moment', () => {
   });
 
   it('follows the workshop’s clock', () => {
-    setWays({ ...USUAL_WAYS, clock: '12 h' });
+    setPreferences({ ...USUAL_PREFERENCES, clock: '12 h' });
     expect(moment(at(25, 19, 35), now)).toMatch(/^7:35\sPM$/i);
     expect(moment(at(25, 0, 5), now)).toMatch(/^12:05\sAM$/i);
-    setWays(USUAL_WAYS);
+    setPreferences(USUAL_PREFERENCES);
   });
 
   it('says tomorrow and yesterday by the calendar, not by the hours between', () => {

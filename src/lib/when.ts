@@ -1,4 +1,4 @@
-import { ways } from './ways.svelte';
+import { preferences } from './preferences.svelte';
 
 /** Formatters by what they show: making one takes longer than all it is used for. */
 const formats = new Map<string, Intl.DateTimeFormat>();
@@ -22,7 +22,7 @@ export function moment(ms: number, now: number): string {
 
 /** The time of day by the workshop's clock: `7:35`, `19:35`, or `7:35 PM`. */
 export function hour(ms: number): string {
-  if (ways().clock === '12 h') return shown(ms, { hour: 'numeric', minute: '2-digit', hour12: true });
+  if (preferences().clock === '12 h') return shown(ms, { hour: 'numeric', minute: '2-digit', hour12: true });
   const at = new Date(ms);
   return `${at.getHours()}:${String(at.getMinutes()).padStart(2, '0')}`;
 }
@@ -58,7 +58,7 @@ export const weekdays = (from = 0): string[] =>
  * an end is asked for its first moment.
  */
 export function inHours(from: number, to = from): boolean {
-  const { hours, daysOff } = ways();
+  const { hours, daysOff } = preferences();
   for (let day = startOfDay(from); day <= to; day = startOfDay(day + 36 * 3_600_000)) {
     const opens = day + hours.from * 60_000;
     const closes = day + hours.to * 60_000;

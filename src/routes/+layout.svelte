@@ -4,12 +4,12 @@
   import { page } from '$app/state';
   import { nowAlive } from '$lib/alive';
   import { keepTour, tourAt } from '$lib/tour';
-  import { setWays } from '$lib/ways.svelte';
+  import { setPreferences } from '../lib/preferences.svelte';
   let { children, data } = $props();
 
   // Before anything is shown, and again whenever they change.
-  untrack(() => setWays(data.ways));
-  $effect.pre(() => setWays(data.ways));
+  untrack(() => setPreferences(data.ways));
+  $effect.pre(() => setPreferences(data.ways));
 
   onMount(() => {
     nowAlive();

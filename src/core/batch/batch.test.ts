@@ -2,7 +2,7 @@ import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cavitiesInHand } from '../schedule';
-import { castFor, dealCavities, dealPours, learnedCling, placeSurplus, portions, turnsFor } from '.';
+import { castFor, dealCavities, dealPours, learnedCling, placeSurplus, portions, poursNeeded } from '.';
 import { cavityOf } from '../mould';
 
 /** P(Binomial(n, p) ≥ good), by adding up every way: slow, plain, independent of the code under test. */
@@ -45,8 +45,8 @@ describe('how many to cast', () => {
   });
 
   it('goes in turns', () => {
-    expect(turnsFor(58, 6)).toBe(10);
-    expect(turnsFor(58, 0)).toBe(0);
+    expect(poursNeeded(58, 6)).toBe(10);
+    expect(poursNeeded(58, 0)).toBe(0);
   });
 });
 

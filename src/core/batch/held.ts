@@ -15,18 +15,18 @@ export interface Joined {
   weighings: readonly Weighing[];
   colourantOf: (id: string) => Colourant | undefined;
   /** Shares of the parts in the pot that a portion comes from; the formula's own when absent. */
-  pot?: readonly HeldPart[] | undefined;
+  splitMix?: readonly HeldPart[] | undefined;
 }
 
 /**
  * Each part as it is really there once everything is weighed: the part itself (rounded to its scale), its share of a
  * portion, and what colourants' carriers and let-downs bring of it. Grams; the order of the formula's parts.
  */
-export function heldParts({ formula, weighings, colourantOf, pot }: Joined): HeldPart[] {
+export function heldParts({ formula, weighings, colourantOf, splitMix }: Joined): HeldPart[] {
   const portion = weighings.find((w) => w.key === PORTION)?.weight ?? 0;
-  const inPot = pot?.reduce((s, p) => s + p.grams, 0) ?? 0;
+  const inSplitMix = splitMix?.reduce((s, p) => s + p.grams, 0) ?? 0;
   const shareOf = (key: string, share: number) =>
-    inPot > 0 ? (pot!.find((p) => p.key === key)?.grams ?? 0) / inPot : share;
+    inSplitMix > 0 ? (splitMix!.find((p) => p.key === key)?.grams ?? 0) / inSplitMix : share;
   const carried = weighings.flatMap((w) => broughtBy(w, formula, colourantOf));
   return formula.parts.map(({ key, name, share }) => {
     const weighed = weighings.find((w) => w.kind === 'part' && w.key === key)?.weight ?? 0;

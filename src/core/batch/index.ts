@@ -9,7 +9,7 @@ export {
 } from './cup';
 export { PORTION, type Weighing } from './weighing';
 export { heldParts, offFormula, type HeldPart } from './held';
-export { castFor, turnsFor } from './yield';
+export { castFor, poursNeeded } from './yield';
 export { dealCavities, dealPours, portions, type Allotment } from './turns';
 export { placeSurplus, type Spare, type Surplus } from './surplus';
 export { learnedCling, type CupLoss } from './losses';

@@ -23,5 +23,5 @@ export function castFor(good: number, reject: number): number {
 }
 
 /** An order in turns of the plan: n pieces, k in a turn, ⌈n/k⌉ turns. */
-export const turnsFor = (cast: number, perTurn: number): number =>
+export const poursNeeded = (cast: number, perTurn: number): number =>
   perTurn > 0 ? Math.ceil(cast / perTurn) : 0;

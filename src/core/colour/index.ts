@@ -32,7 +32,7 @@ export {
   type MatchOrder
 } from './match/match';
 export { candidatesFor, type Candidate, type LineWeighed, type WeighedOn } from './match/candidates';
-export { BACKINGS, correctStrengths, predictedCard, TrialCard, type Correction } from './cards/trial';
+export { BACKINGS, correctStrengths, predictedCard, TrialCard, type StrengthCorrection } from './cards/trial';
 export { ladderOf, predictedLadder, readLadder, type LadderStep } from './cards/ladder';
 export { readPalette, writePalette, writePaletteCsv, type Swatch } from './match/palette';
 export { mainColours, type Cluster } from './spectrum/clusters';

@@ -31,7 +31,7 @@ export type ResinState = (typeof RESIN_STATES)[number]['state'];
 export type Body = { cup: number } | { layer: number };
 
 /** A body at one moment of its cure. */
-export interface Moment {
+export interface CureMoment {
   minute: number;
   celsius: number;
   /** Degree of cure, 0..1. */
@@ -44,7 +44,7 @@ export interface Cure {
   peakCelsius: number;
   peakMinute: number;
   /** Its course: temperature and degree of cure, minute by minute as they change. */
-  course: readonly Moment[];
+  course: readonly CureMoment[];
   /** First minute at which the body reaches a temperature, or infinity. */
   reaches(celsius: number): number;
 }
@@ -74,7 +74,7 @@ function integrate(k0: number, body: Body, around: Room, joinedAt = celsiusAt(ar
   let peak = { kelvin, minute: 0 };
   const begins = { fresh: 0 } as Record<ResinState, number>;
   for (const s of RESIN_STATES) begins[s.state] ??= Infinity;
-  const course: Moment[] = [{ minute: 0, celsius: joinedAt, cured: START }];
+  const course: CureMoment[] = [{ minute: 0, celsius: joinedAt, cured: START }];
 
   // A big body is still heating when it is firm: go on to the peak.
   let rising = true;

@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { latestStart, planDays, slackOf, solveNetwork, type Bench, type Job, type Link, type Span } from '.';
+import {
+  latestStart,
+  planDays,
+  slackOf,
+  solveNetwork,
+  type DayBench,
+  type Job,
+  type Link,
+  type Span
+} from '.';
 
 const moments = ['@', 'a', 'b', 'c'];
 const links = fc.array(
@@ -90,7 +99,7 @@ const hours: Span[] = Array.from({ length: 30 }, (_, d) => ({
   from: d * DAY + 480,
   to: d * DAY + 1080
 })).filter((_, d) => d % 7 < 5);
-const bench = (cavities: [string, number][] = [['tray', 6]]): Bench => ({
+const bench = (cavities: [string, number][] = [['tray', 6]]): DayBench => ({
   hours,
   cavities: new Map(cavities)
 });

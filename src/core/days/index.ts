@@ -3,7 +3,7 @@ export {
   latestStart,
   planDays,
   type After,
-  type Bench,
+  type DayBench,
   type Days,
   type DayTask,
   type Job,

@@ -7,7 +7,7 @@ import type { Condition, Plan, Step } from '../document';
 const USUAL_DEMOULD = 1;
 
 /** What a plan's order still asks of the days: from when, by when, minutes from the origin of the calendar. */
-export interface Asked {
+export interface OrderWindow {
   notBefore: number;
   due?: number | undefined;
 }
@@ -23,7 +23,7 @@ interface AfterStep {
  * The castings of a plan's order, turn by turn, each from its first weighing to its last day: the pour as one stretch with
  * the hands busy where its score has them, then what is done to the piece, each with the windows its gates give it.
  */
-export function jobsOf(plan: Plan, computed: Computed, { notBefore, due }: Asked): Job[] {
+export function jobsOf(plan: Plan, computed: Computed, { notBefore, due }: OrderWindow): Job[] {
   const pour = pourTask(plan, computed);
   if (!pour) return [];
   const steps = afterSteps(plan, computed);

@@ -1,8 +1,9 @@
-import { latestStart, planDays, type Bench, type Days, type Job } from './place';
+import { latestStart, planDays, type DayBench, type Days, type Job } from './place';
 import { slackOf } from './slack';
 import { figuresOf } from '../plan/compute';
-import type { Past, Plan, Shelf } from '../document';
-import { jobsOf, type Asked } from './jobs';
+import type { LearnedHistory, Plan } from '../document';
+import type { Shelf } from '../shelf';
+import { jobsOf, type OrderWindow } from './jobs';
 
 /** One open order on the days: when its castings are poured and done, what is late, and what it waits for. */
 export interface OrderDays {
@@ -40,9 +41,9 @@ export interface DaysAhead extends OrdersOnDays {
 }
 
 /** An order with what is asked of its days. */
-export interface OrderAsked extends Asked {
+export interface OrderAsked extends OrderWindow {
   plan: Plan;
-  past: Past;
+  past: LearnedHistory;
 }
 
 /** Share of the work that the figures of the plans are, before anything is placed; as it is felt with many orders. */
@@ -57,7 +58,7 @@ const FIGURES = 0.4;
 export function ordersOnDays(
   asked: readonly OrderAsked[],
   shelf: Shelf,
-  there: Pick<Bench, 'hours' | 'hands'>,
+  there: Pick<DayBench, 'hours' | 'hands'>,
   { curing = [], told = () => undefined }: { curing?: readonly Job[]; told?: (share: number) => void } = {}
 ): OrdersOnDays {
   const jobs = asked.map((o, i) => {
@@ -73,7 +74,7 @@ export function ordersOnDays(
   };
 }
 
-function orderDays(plan: Plan, jobs: readonly Job[], days: Days & { bench: Bench }): OrderDays {
+function orderDays(plan: Plan, jobs: readonly Job[], days: Days & { bench: DayBench }): OrderDays {
   const ends = jobs.map((j) => days.ends.get(j.id));
   const last = jobs.at(-1);
   const slack = last?.due === undefined ? undefined : slackOf(last);

@@ -42,7 +42,7 @@ export interface Job {
 }
 
 /** What there is to do it with: when hands are there, and how many cavities of each mould there are. */
-export interface Bench {
+export interface DayBench {
   hours: readonly Span[];
   cavities: ReadonlyMap<string, number>;
   /** Pairs of hands that work at once; one where nothing is said. */
@@ -92,10 +92,10 @@ const STEP = 30;
  */
 export function planDays(
   jobs: readonly Job[],
-  bench: Bench,
+  bench: DayBench,
   told: (share: number) => void = () => undefined
 ): Days {
-  const p = new Placing(bench);
+  const p = new DayPlanner(bench);
   const order = jobs
     .map((job, i) => ({ job, i }))
     .sort((a, b) => compare(rank(a.job), rank(b.job)) || a.i - b.i);
@@ -117,7 +117,7 @@ export function planDays(
 }
 
 /** The latest start from which a casting is done by a moment, on a bench of its own; undefined where there is none. */
-export function latestStart(job: Job, bench: Bench, due: number): number | undefined {
+export function latestStart(job: Job, bench: DayBench, due: number): number | undefined {
   // Begun later than this it is not done in time even with hands there day and night.
   const latest = due - shortestOf(job);
   for (const day of [...bench.hours].reverse()) {
@@ -142,7 +142,7 @@ function shortestOf(job: Job): number {
 type Failed = Pick<Unplaced, 'taskId' | 'why'> & { next: number | undefined };
 
 /** A bench while castings are placed on it. */
-class Placing {
+class DayPlanner {
   readonly placed: Placed[] = [];
   readonly unplaced: Unplaced[] = [];
   readonly ends = new Map<string, number>();
@@ -152,9 +152,9 @@ class Placing {
   readonly #tools = new Map<string, Span[]>();
   /** What holds cavities of each mould, and for how long. */
   readonly #holds = new Map<string, (Span & { cavities: number })[]>();
-  readonly #bench: Bench;
+  readonly #bench: DayBench;
 
-  constructor(bench: Bench) {
+  constructor(bench: DayBench) {
     this.#bench = bench;
     this.#hands = Array.from({ length: Math.max(1, bench.hands ?? 1) }, () => []);
   }
@@ -162,11 +162,11 @@ class Placing {
   job(job: Job): void {
     let at = job.notBefore;
     let failed: Pick<Unplaced, 'taskId' | 'why'> = { taskId: job.tasks[0]?.id ?? '', why: 'hours' };
-    for (let tries = 0; tries < MOST_TRIES; tries++) {
+    for (let fixes = 0; fixes < MOST_TRIES; fixes++) {
       const tried = this.#try(job, at);
       if ('tasks' in tried) return this.#keep(job, tried.tasks);
       // A window that was never kept tells more than a calendar that has run out.
-      if (tries === 0 || tried.why !== 'hours') failed = tried;
+      if (fixes === 0 || tried.why !== 'hours') failed = tried;
       if (tried.next === undefined) break;
       at = tried.next;
     }

@@ -51,7 +51,7 @@ const MOST_POURS = 1500;
 const MOST_STEPS_IN_ONE = 120;
 
 /** How many pours a plan has (0 … 1,500 in a plan that is accepted), counted as they are worked out: each step in each of its groups, and once more for every variation there. */
-export function poursOf(plan: { groups: readonly Group[]; steps: readonly Step[] }): number {
+export function pourCount(plan: { groups: readonly Group[]; steps: readonly Step[] }): number {
   const alike = new Map(plan.groups.map((g) => [g.id, 1 + (g.variations?.length ?? 0)]));
   return plan.steps.reduce((sum, s) => sum + s.where.reduce((n, id) => n + (alike.get(id) ?? 0), 0), 0);
 }
@@ -131,7 +131,7 @@ export const PlanDocument = z
           path: ['groups', i],
           message: `has more than ${MOST_STEPS_IN_ONE} steps poured into it: make two plans of this one`
         });
-    if (poursOf(plan) > MOST_POURS)
+    if (pourCount(plan) > MOST_POURS)
       ctx.addIssue({
         code: 'custom',
         path: ['steps'],

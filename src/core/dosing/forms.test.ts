@@ -13,7 +13,7 @@ import {
   LINE_BASES,
   ownPercents,
   pasteOf,
-  rewet,
+  thinned,
   scaleFor,
   weighCup,
   type Dose
@@ -187,7 +187,7 @@ describe('paste', () => {
 
 describe('more liquid', () => {
   it('shows the ratio it leaves', () => {
-    const after = rewet(100, 250, 5);
+    const after = thinned(100, 250, 5);
     expect(after.ratio).toBeCloseTo(0.42, 9);
     expect(after.change).toBeCloseTo(0.05, 9);
   });

@@ -14,9 +14,9 @@ export {
   type LineBasis
 } from './recipe';
 export { LET_DOWN_SPARE, proposedLetDowns, WEAKEST_LET_DOWN } from './letdown';
-export { correctMix, type MixWeighing, type Correction } from './overshoot';
+export { correctMix, type MixWeighing, type MixCorrection } from './overshoot';
 export { calibrateDrop, countWords, dropsWeigh, EIGHTH_TSP, inDrops, inSpoons, type Counted } from './drops';
 export { creepSteps, type Creep } from './creep';
 export { pasteOf, type Paste, type PasteOrder } from './paste';
-export { rewet } from './rewet';
+export { thinned } from './rewet';
 export { TOOL_CONDITIONS } from './condition';

@@ -6,7 +6,7 @@ export interface MixWeighing {
 }
 
 /** A mix after some of its parts are in. */
-export interface Correction {
+export interface MixCorrection {
   /** The batch as a multiple of the plan: the largest actual/target of what is in. 1 before the first. */
   scale: number;
   /** New targets, g, for every weighing; those already in may now need a top-up. */
@@ -20,7 +20,7 @@ export interface Correction {
  * Recomputes a mix when a part came out at s × its target: every later target scales by s, and a part that
  * is already in below s × its target needs a top-up. The ratio is kept; the size of the batch gives way.
  */
-export function correctMix(weighings: readonly MixWeighing[]): Correction {
+export function correctMix(weighings: readonly MixWeighing[]): MixCorrection {
   const inCup = weighings.filter((w) => w.actual !== undefined && w.target > 0);
   const scale = inCup.length ? Math.max(...inCup.map((w) => w.actual! / w.target)) : 1;
   const targets = weighings.map((w) => ({

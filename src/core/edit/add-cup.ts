@@ -12,7 +12,7 @@ export function withNewCup(plan: Plan): Plan {
 }
 
 /** A plan with a jug that its cups are poured into, by their shares, stirred together so far; the same jug where it has one. */
-export function withJug(
+export function withCompositeCup(
   plan: Plan,
   parts: readonly { cupId: string; share: number }[],
   mixing?: Cup['mixing']

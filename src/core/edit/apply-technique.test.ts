@@ -56,7 +56,7 @@ describe('every technique', () => {
         const nameOf = (id: string) => plan.cups.find((c) => c.id === id)!.name.replace(/ 2$/, '');
         const poured = new Set(group!.layers.map((l) => nameOf(l.cupId)));
         const most = t.cups.at(-1) === '…' ? cups : Math.min(cups, t.cups.length);
-        expect(poured.size).toBe(t.jug ? 1 : most);
+        expect(poured.size).toBe(t.composite ? 1 : most);
       }
   });
 
@@ -200,7 +200,7 @@ describe('a technique', () => {
   });
 });
 
-it.each(TECHNIQUES.filter((t: Technique) => t.jug).map((t) => [t.id] as const))(
+it.each(TECHNIQUES.filter((t: Technique) => t.composite).map((t) => [t.id] as const))(
   '%s draws all of its cups through the jug',
   (id) => {
     const kind = materialsFor(TECHNIQUES.find((t) => t.id === id)!)[0]!.kind;

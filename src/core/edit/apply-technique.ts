@@ -2,8 +2,9 @@ import { layerState } from '../material';
 import type { Base } from '../material';
 import { cavityOf, footprintOf, type CavityKind } from '../mould';
 import { conditionOf, materialsFor, TECHNIQUES, type Draft, type Setting, type Technique } from '../pour';
-import { withJug, withNewCup } from './add-cup';
-import { mixIdOf, type Gate, type Group, type Plan, type Shelf, type Step } from '../document';
+import { withCompositeCup, withNewCup } from './add-cup';
+import { mixIdOf, type Gate, type Group, type Plan, type Step } from '../document';
+import { type Shelf } from '../shelf';
 import { freshId } from './fresh-id';
 import { insertStep, isAfter } from './insert-step';
 import { withSecondBatch } from './second-batch';
@@ -24,15 +25,15 @@ export interface Applying {
  * where its colours are poured together first. The plan as it is where there is no such technique or no such group.
  */
 export function applyTechnique(plan: Plan, shelf: Shelf, { techniqueId, groupId, keep }: Applying): Plan {
-  const told = TECHNIQUES.find((t) => t.id === techniqueId);
+  const technique = TECHNIQUES.find((t) => t.id === techniqueId);
   const group = plan.groups.find((g) => g.id === groupId);
   const kind = group && kindOf(group, shelf);
   const base = baseOf(plan, shelf);
-  if (!told || !group || !kind || !base) return plan;
-  const { plan: cupped, cups } = withCups(plan, told);
-  const shown = told.shows && keep !== 'everything' ? { ...cupped, showFace: told.shows } : cupped;
+  if (!technique || !group || !kind || !base) return plan;
+  const { plan: cupped, cups } = withCups(plan, technique);
+  const shown = technique.shows && keep !== 'everything' ? { ...cupped, showFace: technique.shows } : cupped;
   const kept = withoutSteps(shown, groupId, keep);
-  const drafts = told.steps(settingOf({ cups, group, kind, base }));
+  const drafts = technique.steps(settingOf({ cups, group, kind, base }));
   return withSteps(kept, keep === 'what comes after' ? drafts.filter((d) => !isAfter(d)) : drafts, groupId);
 }
 
@@ -55,18 +56,18 @@ function baseOf(plan: Plan, { bases }: Shelf): Base | undefined {
 }
 
 /** The cups a technique pours, in order; those it lacks made, and its jug. */
-function withCups(plan: Plan, told: Technique): { plan: Plan; cups: string[] } {
+function withCups(plan: Plan, technique: Technique): { plan: Plan; cups: string[] } {
   let cupped = plan;
   const own = () => cupped.cups.filter((c) => mixIdOf(c) !== undefined).map((c) => c.id);
-  for (let before = -1; own().length < told.least && own().length !== before;) {
+  for (let before = -1; own().length < technique.least && own().length !== before;) {
     before = own().length;
     cupped = withNewCup(cupped);
   }
-  const most = told.cups.at(-1) === '…' ? Infinity : told.cups.length;
+  const most = technique.cups.at(-1) === '…' ? Infinity : technique.cups.length;
   const cups = own().slice(0, most);
-  if (!told.jug) return { plan: cupped, cups };
-  const { of, shares, mixing } = told.jug(cups.length);
-  const made = withJug(
+  if (!technique.composite) return { plan: cupped, cups };
+  const { of, shares, mixing } = technique.composite(cups.length);
+  const made = withCompositeCup(
     cupped,
     of.flatMap((i) =>
       cups[i] === undefined ? [] : [{ cupId: cups[i], share: shares?.[i] ?? 1 / of.length }]

@@ -1,10 +1,11 @@
 import type { Mould, MouldJob, RubberNeed, Shape } from '../mould';
 import { lay } from '../pour';
-import type { Plan, Shelf, Step } from '../document';
+import type { Plan, Step } from '../document';
+import type { Shelf } from '../shelf';
 import { newPlan } from './new-plan';
 
 /** What a mould is to be called and made of, and the ids of what is made for it. */
-export interface Making {
+export interface MouldToMake {
   planId: string;
   containerId: string;
   name: string;
@@ -22,7 +23,7 @@ const DRAWN_DEPTH = 60;
  * the job worked out.
  */
 export function mouldMakingPlan(
-  making: Making,
+  making: MouldToMake,
   job: MouldJob,
   need: RubberNeed,
   shelf: Shelf
@@ -56,7 +57,11 @@ export function mouldMakingPlan(
   };
 }
 
-function containerOf({ containerId, name }: Making, { container: box }: MouldJob, need: RubberNeed): Mould {
+function containerOf(
+  { containerId, name }: MouldToMake,
+  { container: box }: MouldJob,
+  need: RubberNeed
+): Mould {
   return {
     id: containerId,
     name: `${name}: casting box`.slice(0, 80),

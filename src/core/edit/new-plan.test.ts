@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { figuresOf, type Plan } from '../plan';
-import { formatAmount, parseAmount, type Shelf } from '../document';
+import { formatAmount, parseAmount } from '../document';
+import { type Shelf } from '../shelf';
 import { newPlan } from './new-plan';
 import { tideline } from '../../../demo/plans';
 

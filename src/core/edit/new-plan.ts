@@ -1,5 +1,6 @@
 import { acts, lay, wait } from '../pour';
-import type { Gate, Plan, Shelf, Step } from '../document';
+import type { Gate, Plan, Step } from '../document';
+import type { Shelf } from '../shelf';
 
 /**
  * A plan to begin with: the finest scale of the shelf, one cup, and, of the mould that is asked for or the only one

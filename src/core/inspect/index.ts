@@ -10,7 +10,7 @@ export {
   type Destination,
   type Grade
 } from './piece';
-export { caseOf, causesOf, changed, type Found, type Likely } from './causes';
+export { caseOf, causesOf, changed, type CausesFound, type Likely } from './causes';
 export { wilson } from './wilson';
 export { changesIn, differences, type Difference } from './compare';
 export {

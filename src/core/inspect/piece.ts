@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Ref, StoredId } from '../id';
-import { Initials } from '../ways';
+import { Initials } from '../preferences';
 
 /** How a face came out: to be delivered, sold as a second, or rejected. */
 export const GRADES = ['good', 'second', 'reject'] as const;

@@ -1,7 +1,7 @@
-import { castFor, PORTION, turnsFor, type PlannedLetDown, type Weighing } from '../batch';
+import { castFor, PORTION, poursNeeded, type PlannedLetDown, type Weighing } from '../batch';
 import { needsOf, stockOf, type Need } from '../shelf/stock';
 import type { Lot } from '../shelf/lot';
-import type { Cup, Past, Plan } from '../document';
+import type { Cup, LearnedHistory, Plan } from '../document';
 
 /** How many to cast for an order, and whose reject rate says so. */
 export interface OrderYield {
@@ -25,13 +25,13 @@ export interface Cost {
 }
 
 /** The order in turns; undefined without an order. A typed rate wins over the record's. */
-export function yieldOf(plan: Plan, pieces: number, past: Past): OrderYield | undefined {
+export function yieldOf(plan: Plan, pieces: number, past: LearnedHistory): OrderYield | undefined {
   if (!plan.order) return undefined;
   const typed = plan.order.rejects;
   const record = past.rejects && past.rejects.of > 0 ? past.rejects.count / past.rejects.of : undefined;
   const rejects = Math.min(0.9, typed ?? record ?? 0);
   const cast = castFor(plan.order.good, rejects);
-  const turns = turnsFor(cast, pieces);
+  const turns = poursNeeded(cast, pieces);
   return {
     good: plan.order.good,
     rejects,
@@ -89,7 +89,7 @@ export const lotsOf = (cup: Cup): Map<string, string> =>
 /** Sets what a turn takes beside the stock, and says what it costs. */
 export function stockAndCost(
   plan: Plan,
-  stocked: { lots: readonly Lot[]; past: Past },
+  stocked: { lots: readonly Lot[]; past: LearnedHistory },
   taken: readonly { key: string; name: string; grams: number }[],
   made: { pieces: number; order: OrderYield | undefined }
 ): { needs: Need[]; cost?: Cost } {

@@ -4,7 +4,7 @@ import { demoLots } from '../../../demo/lots';
 import { tideline } from '../../../demo/plans';
 import { figuresOf, type Plan } from '../plan';
 import { shortageOf } from './shortage';
-import { type Shelf } from '../document';
+import { type Shelf } from '../shelf';
 
 /** A shelf with one lot of so many grams of the base's part A. */
 const shelf = (grams: number): Shelf => ({

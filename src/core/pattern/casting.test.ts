@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { signedArea, within } from './shapes/outline-parts';
 import { Casting, type Content } from './casting';
-import { dirtyPour, swirl } from './jug';
+import { dirtyPour, swirledThrough } from './composite-cup';
 import { counted, FOOTPRINTS, spotIn } from './pattern.testing';
 import { chanceFrom } from './seeded';
 import { EMPTY } from './spot';
@@ -46,7 +46,7 @@ const POURS: Record<string, Deed> = {
   strip: (c, m, v) => c.strip(m, v),
   beside: (c, m, v) => c.beside(m, v, [[-20, 3]]),
   jug: (c, m, v) =>
-    swirl(
+    swirledThrough(
       c,
       [
         { matter: m, share: 0.6 },

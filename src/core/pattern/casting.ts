@@ -1,11 +1,11 @@
 import { sideBySide, type Side } from './shapes/side-by-side';
-import { bodyWithin, fitted, type Uneven } from './shapes/body';
+import { bodyWithin, fittedStar, type Uneven } from './shapes/body';
 import { lineStars, type ClosedLine } from './shapes/closed-line';
 import { Engine } from './engine';
 import { Cells } from './maps/cells';
 import { Charted } from './maps/charted';
 import { Drops, GROWTH, type Drop } from './maps/drops';
-import { Layer, type Laid } from './maps/layer';
+import { LayerMap, type Laid } from './maps/layer';
 import { Levelling, type Stood } from './maps/levelling';
 import { Push, stood, type Pushed } from './maps/push';
 import { Stir, Tumble, type Reach, type Roll, type Vortex } from './maps/stir';
@@ -17,7 +17,7 @@ import type { Flow, Spot } from './spot';
 import { outlineParts, partStar, within, type Corner, type OutlinePart } from './shapes/outline-parts';
 import { nodesOf, Star } from './shapes/star';
 import { wobble } from './strokes';
-import { veined, type Part, type Unstirred } from './veins';
+import { veined, type VeinPart, type Unstirred } from './veins';
 
 type At = { x: number; y: number };
 type Way = readonly (readonly [number, number])[];
@@ -25,7 +25,7 @@ type Way = readonly (readonly [number, number])[];
 /** What a cup holds: its own matter, and what it is made of where it is not one colour. */
 export interface Content {
   matter: number;
-  parts: readonly Part[];
+  parts: readonly VeinPart[];
   unstirred?: Unstirred;
 }
 
@@ -125,7 +125,7 @@ export class Casting {
   }
 
   /** Books what is laid place by place. */
-  #bookParts(parts: readonly Part[], mm3: number): void {
+  #bookParts(parts: readonly VeinPart[], mm3: number): void {
     for (const { matter, share } of parts) this.#book(matter, share * mm3);
   }
 
@@ -139,7 +139,7 @@ export class Casting {
     // What is poured later rises over the line.
     this.#barrier = undefined;
     sides.forEach(({ step, matter }, i) =>
-      this.#as(step, () => this.#add(new Layer(this.level, matter, (x, y) => whose(x, y) === i)))
+      this.#as(step, () => this.#add(new LayerMap(this.level, matter, (x, y) => whose(x, y) === i)))
     );
     this.level += sides.reduce((s, side) => s + side.mm3, 0) / this.section.area;
   }
@@ -158,7 +158,7 @@ export class Casting {
         const share = chart.to(x, y)[0] / width;
         return share >= low && share < high;
       };
-      this.#as(step, () => this.#add(new Layer(this.level, matter, within)));
+      this.#as(step, () => this.#add(new LayerMap(this.level, matter, within)));
       from += mm3;
     }
     this.level += whole / this.section.area;
@@ -171,15 +171,15 @@ export class Casting {
     if (rest <= 0) return;
     const high = this.level + rest / this.section.area;
     const laid = this.laidOf(content, { low: this.level, high });
-    this.#add(new Layer(this.level, laid));
+    this.#add(new LayerMap(this.level, laid));
     this.#bookLaid(content, laid, rest);
     this.level = high;
   }
 
   /** New matter level on all there is, each place of it told; its parts are booked by their shares. */
-  layBy(laid: (spot: Spot) => number, mm3: number, parts: readonly Part[]): void {
+  layBy(laid: (spot: Spot) => number, mm3: number, parts: readonly VeinPart[]): void {
     this.#ready();
-    this.#add(new Layer(this.level, laid));
+    this.#add(new LayerMap(this.level, laid));
     this.#bookParts(parts, mm3);
     this.level += mm3 / this.section.area;
   }
@@ -312,7 +312,7 @@ export class Casting {
   #bodyOf(view: View, part: OutlinePart, area: number): Star {
     if (within(part.corners, view.at.x, view.at.y)) {
       const shape = partStar(part);
-      const body = fitted(view.wall, area, (a) => Math.sqrt(shape.at(nodesOf(Math.cos(a), Math.sin(a)))));
+      const body = fittedStar(view.wall, area, (a) => Math.sqrt(shape.at(nodesOf(Math.cos(a), Math.sin(a)))));
       if (view.wall.less([body, 1]).nearest > 0) return body;
     }
     return bodyWithin(view.wall, area, this.chance, { waves: 3, much: 0.04 });
@@ -332,7 +332,7 @@ export class Casting {
       return { x, y, z: from + this.chance() * (this.level - from) };
     });
     const laid = this.laidOf(content, { low: from, high: this.level });
-    this.#add(new Layer(from, laid, inside));
+    this.#add(new LayerMap(from, laid, inside));
     this.#bookLaid(content, laid, mm3);
   }
 
@@ -360,10 +360,10 @@ export class Casting {
       stood(mm3, { still: this.still, top, room: fluid }, { from: 'low', deep: 1.3, power: 0.5 });
     if (!stand) {
       const where = this.#outside(view, outline);
-      this.#add(new Layer(this.level, matter, where));
+      this.#add(new LayerMap(this.level, matter, where));
     } else {
       // Rings follow the post's outline and lose its points slowly as they spread.
-      const spread = fitted(
+      const spread = fittedStar(
         view.wall,
         stand.area,
         (a) => outline.at(nodesOf(Math.cos(a), Math.sin(a))) ** 0.375
@@ -440,7 +440,7 @@ export class Casting {
     const area = height > 0 ? mm3 / height : Infinity;
     if (!(area < 0.9 * this.section.area)) return;
     const view = this.#view(at);
-    const body = fitted(view.wall, area, () => 1);
+    const body = fittedStar(view.wall, area, () => 1);
     const after = this.level - mm3 / this.section.area;
     this.#count(view, body, mm3);
     this.#charted(
@@ -462,7 +462,7 @@ export class Casting {
       return share >= place.from && share < place.to;
     };
     const laid = this.laidOf(content, { low: own.level, high });
-    this.#add(new Layer(own.level, laid, inside));
+    this.#add(new LayerMap(own.level, laid, inside));
     this.#bookLaid(content, laid, mm3);
     own.level = high;
   }
@@ -579,7 +579,7 @@ export class Casting {
   #standPost(at: At, post: (angle: number) => number): void {
     this.#closeHole();
     const view = this.#view(at);
-    const outline = fitted(view.wall, Star.of(post).area, post);
+    const outline = fittedStar(view.wall, Star.of(post).area, post);
     this.#post = { view, outline, ground: this.level };
     this.#lifted = false;
   }
@@ -601,7 +601,7 @@ export class Casting {
     const inner = outline.times(Math.max(1e-9, 1 - filled));
     const beyond = this.#outside(view, outline);
     const within = this.#outside(view, inner);
-    this.#add(new Layer(ground, matter, (x, y) => !beyond(x, y) && within(x, y)));
+    this.#add(new LayerMap(ground, matter, (x, y) => !beyond(x, y) && within(x, y)));
     this.#book(matter, filled * hole);
     this.#post = filled < 1 ? { view, outline: inner, ground } : undefined;
     if (filled < 1) this.#closeHole();

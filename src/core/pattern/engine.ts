@@ -1,7 +1,7 @@
 import { EMPTY, type Flow, type Spot } from './spot';
 
 /** What is at a place of a piece: its matter, and the act (by its number in the engine) that put it there. */
-export interface Found {
+export interface MatterFound {
   matter: number;
   by: number;
 }
@@ -28,7 +28,7 @@ export class Engine {
   }
 
   /** What is at a spot, and through which acts it came: those that moved it, the last first. */
-  historyOf(spot: Spot): Found & { moved: number[] } {
+  historyOf(spot: Spot): MatterFound & { moved: number[] } {
     const moved: number[] = [];
     if (spot.z > this.level || spot.z < 0) return { matter: EMPTY, by: -1, moved };
     for (let i = this.flows.length - 1; i >= 0; i--) {

@@ -1,11 +1,11 @@
 export { Casting, type Content } from './casting';
 export { Engine } from './engine';
-export { dirtyPour, swirl } from './jug';
+export { dirtyPour, swirledThrough } from './composite-cup';
 export { disc, type Section } from './shapes/section';
 export { between, chanceFrom, type Chance } from './seeded';
 export { EMPTY, KEPT, type Flow, type Spot } from './spot';
 export { along, lengthOf, smoothWay, stroke, tumbling, wobble, type Tool } from './strokes';
-export type { Part, Unstirred } from './veins';
+export type { VeinPart, Unstirred } from './veins';
 export { sightline } from './shapes/sightline';
 export { Prism, type Shaped } from './shapes/prism';
 export { drawing, type Raster, type Sample } from './raster';

@@ -6,13 +6,13 @@ import type { Spot } from './spot';
 export type Unstirred = 'marbled' | 'speckled' | 'chips';
 
 /** What it is made of: matter and share, the body first; shares sum to 1. */
-export interface Part {
+export interface VeinPart {
   matter: number;
   share: number;
 }
 
 /** Where it lies: half its extent and its height, mm, and how to throw points at random into it. */
-export interface Room {
+export interface VeinRoom {
   width: number;
   length: number;
   low: number;
@@ -30,8 +30,8 @@ const POINTS = 6_000;
  */
 export function veined(
   kind: Unstirred,
-  parts: readonly Part[],
-  room: Room,
+  parts: readonly VeinPart[],
+  room: VeinRoom,
   seed: number
 ): (spot: Spot) => number {
   const [body, ...others] = [...parts].sort((a, b) => b.share - a.share);
@@ -53,9 +53,9 @@ export function veined(
   };
 }
 
-function scatteredIn({ width, length, low, high, contains }: Room, chance: Chance): Spot[] {
+function scatteredIn({ width, length, low, high, contains }: VeinRoom, chance: Chance): Spot[] {
   const spots: Spot[] = [];
-  for (let tries = 0; spots.length < POINTS && tries < 20 * POINTS; tries++) {
+  for (let fixes = 0; spots.length < POINTS && fixes < 20 * POINTS; fixes++) {
     const [x, y] = [between(chance, -width, width), between(chance, -length, length)];
     if (contains(x, y)) spots.push({ x, y, z: between(chance, low, high) });
   }
@@ -91,7 +91,7 @@ const SIDES = 5;
 const CHIPS = 60;
 
 /** How near a place is to the nearest of many broken chips, in its own size: flat sides, no two alike. */
-function chipField(room: Room, seed: number): (spot: Spot) => number {
+function chipField(room: VeinRoom, seed: number): (spot: Spot) => number {
   const chance = chanceFrom(seed);
   const scale = Math.sqrt(room.width * room.length);
   const chips = Array.from({ length: CHIPS }, () => {
@@ -128,9 +128,10 @@ function chipField(room: Room, seed: number): (spot: Spot) => number {
 }
 
 /** How near a place is to the specks of all families, in their own sizes, made uneven by slow noise. */
-const fieldFor = (kind: 'marbled' | 'speckled') => (room: Room, seed: number) => fieldOf(kind, room, seed);
+const fieldFor = (kind: 'marbled' | 'speckled') => (room: VeinRoom, seed: number) =>
+  fieldOf(kind, room, seed);
 
-function fieldOf(kind: 'marbled' | 'speckled', room: Room, seed: number): (spot: Spot) => number {
+function fieldOf(kind: 'marbled' | 'speckled', room: VeinRoom, seed: number): (spot: Spot) => number {
   const chance = chanceFrom(seed);
   const scale = Math.sqrt(room.width * room.length);
   const turned = chance() * Math.PI;

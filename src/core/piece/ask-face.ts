@@ -1,18 +1,19 @@
 import { chanceFrom, type Chance } from '../pattern';
-import type { Amount, Plan, Shelf, Step } from '../document';
+import type { Amount, Plan, Step } from '../document';
+import type { Shelf } from '../shelf';
 import { fill } from '../plan/fill';
 import type { Face } from './faces';
 import { pieceOf } from './picture';
 import { resolve } from '../plan/resolve';
 
 /** A part of a face by how far out it is: all of it, the middle third of the way to the edge, or the outermost sixth. */
-export const ZONES = ['all of it', 'the middle', 'the edge'] as const;
-export type Zone = (typeof ZONES)[number];
+export const FACE_ZONES = ['all of it', 'the middle', 'the edge'] as const;
+export type FaceZone = (typeof FACE_ZONES)[number];
 
 /** What is wanted of a face: how much of a zone of it a cup shows, 0..1. */
 export interface Wish {
   cupId: string;
-  zone: Zone;
+  zone: FaceZone;
   share: number;
 }
 
@@ -21,7 +22,7 @@ export interface AskedFace {
   face: Face;
   wishes: readonly Wish[];
   /** Pours that are tried. */
-  tries?: number;
+  fixes?: number;
 }
 
 /** How far a search is: pours tried, of how many, and how far the best one is from what is wanted, in all. */
@@ -48,22 +49,22 @@ const GRID = 30;
  * cavity still fills it; no step is added or left out.
  */
 export function* askingFace(plan: Plan, shelf: Shelf, asked: AskedFace): Generator<Searching, FaceAnswer> {
-  const { tries = TRIES, wishes } = asked;
+  const { fixes = TRIES, wishes } = asked;
   const chance = chanceFrom(1721);
   const start = opened(plan, shelf, asked.groupId);
   const before = shownIn(plan, shelf, asked);
   let best = { pours: start, shown: before, off: offOf(before, wishes) };
   let here = best;
-  for (let tried = 1; tried <= tries && best.off > CLOSE_ENOUGH; tried++) {
+  for (let tried = 1; tried <= fixes && best.off > CLOSE_ENOUGH; tried++) {
     const pours = varied(here.pours, chance);
     const shown = shownIn(closed(plan, pours), shelf, asked);
     const off = offOf(shown, wishes);
     // Early on a step that is a little worse is taken too, so as not to stay on the first hill.
     const worse = off - here.off;
-    if (worse < 0 || chance() < Math.exp(-worse / (0.02 * (1 - tried / tries) + 1e-9)))
+    if (worse < 0 || chance() < Math.exp(-worse / (0.02 * (1 - tried / fixes) + 1e-9)))
       here = { pours, shown, off };
     if (off < best.off) best = here = { pours, shown, off };
-    yield { tried, of: tries, off: best.off };
+    yield { tried, of: fixes, off: best.off };
   }
   const changed = best.pours !== start;
   return {
@@ -81,7 +82,7 @@ const offOf = (shown: readonly number[], wishes: readonly Wish[]): number =>
 
 /** What each wish comes to in a plan. */
 function shownIn(plan: Plan, shelf: Shelf, { groupId, face, wishes }: AskedFace): number[] {
-  const piece = pieceOf(plan, shelf, {}, { strandId: groupId });
+  const piece = pieceOf(plan, shelf, {}, { cavitySetId: groupId });
   if (!piece) return wishes.map(() => 0);
   const drawn = piece.face(face);
   const counts = new Map<string, number>();
@@ -101,7 +102,7 @@ function shownIn(plan: Plan, shelf: Shelf, { groupId, face, wishes }: AskedFace)
   return wishes.map((w) => (counts.get(`${w.zone}|${w.cupId}`) ?? 0) / Math.max(1, counts.get(w.zone) ?? 0));
 }
 
-function zonesAt(x: number, y: number): Zone[] {
+function zonesAt(x: number, y: number): FaceZone[] {
   const out = Math.hypot(2 * x - 1, 2 * y - 1);
   const square = Math.max(Math.abs(2 * x - 1), Math.abs(2 * y - 1));
   // The edge follows the outline: of a disc by the way out, of corners by the nearer side.
@@ -127,7 +128,7 @@ interface Pour {
 /** The pouring steps of a group with what each takes. */
 function opened(plan: Plan, shelf: Shelf, groupId: string): Pour[] {
   const { filled } = fill(resolve(plan, shelf));
-  const pours = filled.find((f) => f.strand.id === groupId)?.pours ?? [];
+  const pours = filled.find((f) => f.cavitySet.id === groupId)?.pours ?? [];
   return plan.steps.flatMap((step) => {
     const pour = pours.find((p) => p.stepId === step.id);
     // A step that other cavities share is not this face's to change.

@@ -1,6 +1,6 @@
 import { cuttingOf, struck, type Bar, type Cutting, type Dividing } from './cuts';
 import { topOf } from './faces';
-import { wholePicture, type Picture, type Piece } from './picture';
+import { wholePicture, type Picture, type DrawnPiece } from './picture';
 
 /** A bar as it is shown: where it lay, what it holds, and how it looks. */
 export interface ShownBar extends Pick<Bar, 'name' | 'from' | 'to' | 'ml'> {
@@ -15,14 +15,14 @@ export interface CutUp extends Cutting {
 }
 
 /** Divides a traced casting. */
-export function cutUp({ traced: { prism, engine, casting } }: Piece, dividing: Dividing): CutUp {
+export function cutUp({ traced: { prism, engine, casting } }: DrawnPiece, dividing: Dividing): CutUp {
   const cutting = cuttingOf(prism, topOf(prism, engine.level), dividing);
   const balls = casting.embeds.flatMap((e) => (e.kind === 'ball' ? [e] : []));
   return { ...cutting, struck: struck(cutting, balls) };
 }
 
 /** The bars of a cut casting, drawn one after another. */
-export function* barsShown(piece: Piece, { bars }: Cutting, size: number): Generator<ShownBar> {
+export function* barsShown(piece: DrawnPiece, { bars }: Cutting, size: number): Generator<ShownBar> {
   for (const { faces, ...bar } of bars) {
     const [picture, other] = faces.map((face) => wholePicture(piece, face, { size }));
     yield { ...bar, picture: picture!, other: other! };
@@ -40,7 +40,7 @@ const LOOKED = 12;
 const COARSE = 24;
 
 /** The cut whose bars show most of a colour. */
-export function cutsFor(piece: Piece, dividing: Dividing, cupId: string): CutFound[] {
+export function cutsFor(piece: DrawnPiece, dividing: Dividing, cupId: string): CutFound[] {
   const ways: readonly Dividing['how'][] = ['straight', 'on the diagonal', 'into logs'];
   return ways
     .map((how) => {

@@ -5,10 +5,10 @@ import type { ResolvedPlan } from '../plan/resolve';
 import type { Traced } from './traced';
 
 /** A face to look at: the mould's side, the open side, or a cut straight down through it. */
-export type Face = { kind: 'mould face' } | { kind: 'open face' } | Cut | Plane;
+export type Face = { kind: 'mould face' } | { kind: 'open face' } | CutFace | Plane;
 
 /** A cut: its line by a heading from the right, degrees, and how far to the left of the middle it passes, mm. */
-export interface Cut {
+export interface CutFace {
   kind: 'cut';
   heading: number;
   off: number;
@@ -121,7 +121,7 @@ export const topOf = (prism: Prism, height: number): number =>
 const THROUGH = 12;
 
 /** A cut straight down: along its line to the right, up to the open side. */
-function planeOfCut({ prism, engine }: Traced, { heading, off }: Cut): Plane {
+function planeOfCut({ prism, engine }: Traced, { heading, off }: CutFace): Plane {
   const { section, depth } = prism.shaped;
   const a = (heading * Math.PI) / 180;
   const [c, s] = [Math.cos(a), Math.sin(a)];

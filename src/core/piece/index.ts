@@ -3,25 +3,25 @@ export {
   wholePicture,
   muddiness,
   picturing,
-  toldAt,
-  type Asked,
+  historyAt,
+  type WhichPiece,
   type Drawing,
-  type Part,
+  type PicturePart,
   type Picture,
-  type Piece,
-  type Told
+  type DrawnPiece,
+  type SpotHistory
 } from './picture';
-export type { Face, Cut } from './faces';
+export type { Face, CutFace } from './faces';
 export { svgOf, type Purpose } from './picture-svg';
 export { barsShown, cutsFor, cutUp, type CutFound, type CutUp, type ShownBar } from './bars';
 export type { Dividing } from './cuts';
 export {
   askingFace,
-  ZONES,
+  FACE_ZONES,
   type AskedFace,
   type FaceAnswer,
   type Searching,
   type Wish,
-  type Zone
+  type FaceZone
 } from './ask-face';
 export type { Showing } from './paint';

@@ -1,7 +1,7 @@
 import { contours } from 'd3-contour';
 import { drawing } from '../pattern';
 import type { Face } from './faces';
-import type { Piece } from './picture';
+import type { DrawnPiece } from './picture';
 
 /** What a drawing is for: to be kept as a picture, or laid under a mould and traced, as its face is looked into. */
 export type Purpose = 'picture' | 'template';
@@ -15,7 +15,12 @@ const LINE = 0.25;
  * A face as a drawing in true size, mm: each cup's parts as closed paths. A template is mirrored against the finished
  * face, since it lies under the mould, and holds lines alone.
  */
-export function svgOf(piece: Piece, face: Face, purpose: Purpose, nameOf: (cupId: string) => string): string {
+export function svgOf(
+  piece: DrawnPiece,
+  face: Face,
+  purpose: Purpose,
+  nameOf: (cupId: string) => string
+): string {
   const drawn = piece.face(face);
   const scale = FINE / Math.max(drawn.width, drawn.height);
   const [w, h] = [Math.round(drawn.width * scale), Math.round(drawn.height * scale)];

@@ -1,6 +1,7 @@
 import { seenBy, type Vision } from '../colour';
 import { chanceFrom, drawing, EMPTY, type Raster } from '../pattern';
-import type { Past, Plan, Shelf } from '../document';
+import type { LearnedHistory, Plan } from '../document';
+import type { Shelf } from '../shelf';
 import { drawnFace, type DrawnFace, type Face } from './faces';
 import { fill } from '../plan/fill';
 import { paletteOf } from '../plan/looks/looks';
@@ -9,15 +10,15 @@ import { resolve } from '../plan/resolve';
 import { traced, type Matter, type Traced } from './traced';
 
 /** A piece of a plan ready to be looked at from any side. */
-export interface Piece {
+export interface DrawnPiece {
   traced: Traced;
   /** A side of it: dry unless it is said otherwise. */
   face(face: Face, showing?: Showing): DrawnFace;
 }
 
-/** Which piece of a plan: its strand of cavities (the first when absent), the seed of what is left to chance, and the last step that is done. */
-export interface Asked {
-  strandId?: string | undefined;
+/** Which piece of a plan: its cavity set of cavities (the first when absent), the seed of what is left to chance, and the last step that is done. */
+export interface WhichPiece {
+  cavitySetId?: string | undefined;
   seed?: string | undefined;
   until?: string | undefined;
 }
@@ -26,10 +27,16 @@ export interface Asked {
 const USUAL_SEED = '1';
 
 /** Traces one piece of a plan; nothing where the plan has no such cavities. */
-export function pieceOf(document: Plan, shelf: Shelf, past: Past, asked: Asked): Piece | undefined {
+export function pieceOf(
+  document: Plan,
+  shelf: Shelf,
+  past: LearnedHistory,
+  asked: WhichPiece
+): DrawnPiece | undefined {
   const plan = resolve(document, shelf, past);
   const { filled } = fill(plan);
-  const own = asked.strandId === undefined ? filled[0] : filled.find((f) => f.strand.id === asked.strandId);
+  const own =
+    asked.cavitySetId === undefined ? filled[0] : filled.find((f) => f.cavitySet.id === asked.cavitySetId);
   // A shape that cannot be has no inside to pour into.
   if (!own || own.cavity.problems.some((p) => p.code === 'shape-impossible')) return undefined;
   const made = traced(plan, own, asked.seed ?? USUAL_SEED, asked.until);
@@ -58,27 +65,27 @@ export interface Picture {
 }
 
 /** A part of a picture to be drawn as large as the whole: shares of its sides from the upper left. */
-export interface Part {
+export interface PicturePart {
   x: number;
   y: number;
   /** Share of each side that is shown, 0..1. */
   side: number;
 }
 
-const WHOLE: Part = { x: 0, y: 0, side: 1 };
+const WHOLE: PicturePart = { x: 0, y: 0, side: 1 };
 
 /** How a face is to be drawn: the longer side in pixels, for whose eyes, and which part of it. */
 export interface Drawing {
   size: number;
   vision?: Vision | undefined;
-  part?: Part | undefined;
+  part?: PicturePart | undefined;
   /** Dry when absent. */
   showing?: Showing | undefined;
 }
 
 /** A face drawn from coarse to fine; the longer side is so many pixels. Each step offers the picture so far. */
 export function* picturing(
-  piece: Piece,
+  piece: DrawnPiece,
   face: Face,
   { size, vision = 'everyone', part = WHOLE, showing }: Drawing
 ): Generator<() => Picture, Picture> {
@@ -96,7 +103,7 @@ export function* picturing(
 }
 
 function pictureOf(
-  { traced: { matters, poured } }: Piece,
+  { traced: { matters, poured } }: DrawnPiece,
   { paint, ...drawn }: DrawnFace,
   raster: Raster,
   { vision, done }: { vision: Vision; done: boolean }
@@ -208,13 +215,13 @@ const BLENDS = 0.5;
  * How far the colours have run into one another, 0 (clean) to 1 (stirred through): how often two places too close for the
  * eye to part are of different cups, over how often any two places are.
  */
-export function muddiness({ traced: { engine, prism } }: Piece): number {
+export function muddiness({ traced: { engine, prism } }: DrawnPiece): number {
   const { section } = prism.shaped;
   const chance = chanceFrom(90001);
   const at = (x: number, y: number, z: number) => engine.matterAt({ x, y, z });
   const counts = new Map<number, number>();
   let [near, differ] = [0, 0];
-  for (let tries = 0; near < PAIRS && tries < 8 * PAIRS; tries++) {
+  for (let fixes = 0; near < PAIRS && fixes < 8 * PAIRS; fixes++) {
     const x = (2 * chance() - 1) * section.half.width;
     const y = (2 * chance() - 1) * section.half.length;
     const z = chance() * engine.level;
@@ -232,14 +239,19 @@ export function muddiness({ traced: { engine, prism } }: Piece): number {
 }
 
 /** What is at a place of a face, and how it came there: the cup, the step that put it there, and those that moved it since, the last first. */
-export interface Told {
+export interface SpotHistory {
   cupId: string | undefined;
   stepId: string;
   moved: string[];
 }
 
 /** What is in front at a place of a face, shares of the picture's sides from the upper left; nothing outside it. */
-export function toldAt({ traced: piece, face }: Piece, which: Face, x: number, y: number): Told | undefined {
+export function historyAt(
+  { traced: piece, face }: DrawnPiece,
+  which: Face,
+  x: number,
+  y: number
+): SpotHistory | undefined {
   const spot = face(which).spotAt(x, y);
   if (!spot) return undefined;
   const { casting, engine, matters } = piece;
@@ -251,7 +263,7 @@ export function toldAt({ traced: piece, face }: Piece, which: Face, x: number, y
 }
 
 /** A face drawn to the end. */
-export function wholePicture(piece: Piece, face: Face, how: Drawing): Picture {
+export function wholePicture(piece: DrawnPiece, face: Face, how: Drawing): Picture {
   const steps = picturing(piece, face, how);
   for (;;) {
     const { value, done } = steps.next();

@@ -9,7 +9,7 @@ import { splitAll } from '../document';
 import { computePlan, Plan } from '../plan';
 import { ownWays } from '../../../scripts/lib/own-ways';
 import { svgOf } from './picture-svg';
-import { muddiness, pieceOf, toldAt, wholePicture, type Piece } from './picture';
+import { muddiness, pieceOf, historyAt, wholePicture, type DrawnPiece } from './picture';
 
 const MOULDS = ['dome-knobs', 'roundel', 'slab', 'key-tags'] as const;
 
@@ -22,7 +22,7 @@ function tried(techniqueId: string, kind: string, mouldId: string): Plan {
 }
 
 /** How far what stands in the piece is from what was poured of it, at most, as a share of all: counted place by place. */
-function worstShare({ traced: { engine, prism, held, casting } }: Piece, places = 9000): number {
+function worstShare({ traced: { engine, prism, held, casting } }: DrawnPiece, places = 9000): number {
   const { section } = prism.shaped;
   const chance = chanceFrom(17);
   const counts = new Map<number, number>();
@@ -404,15 +404,15 @@ describe('a drawing in true size', () => {
 describe('a place of a face', () => {
   it('tells the cup, the step that put it there and those that moved it since', () => {
     const piece = pieceOf(demo.rockpool, cards, {}, {})!;
-    const rim = toldAt(piece, { kind: 'open face' }, 0.5, 0.012)!;
+    const rim = historyAt(piece, { kind: 'open face' }, 0.5, 0.012)!;
     expect(rim.stepId).toBe('lay-foam');
     expect(rim.cupId).toBe('foam');
     expect(rim.moved).toContain('puddle-heron');
     const told = Array.from({ length: 30 }, (_, i) =>
-      toldAt(piece, { kind: 'open face' }, 0.5, 0.5 + i / 90)
+      historyAt(piece, { kind: 'open face' }, 0.5, 0.5 + i / 90)
     );
     expect(new Set(told.map((t) => t?.stepId))).toContain('puddle-black');
-    expect(toldAt(piece, { kind: 'open face' }, 0.01, 0.01)).toBeUndefined();
+    expect(historyAt(piece, { kind: 'open face' }, 0.01, 0.01)).toBeUndefined();
   });
 });
 
@@ -581,7 +581,7 @@ describe('mica dusted within an outline', () => {
 });
 
 describe('something set in', () => {
-  const withStone = (embedded: boolean): Piece => {
+  const withStone = (embedded: boolean): DrawnPiece => {
     const plan = tried('layers', 'resin', 'slab');
     const embeds = [
       { id: 'stone', kind: 'object', name: 'stone', each: 1, grams: 6.7, density: 2.6, from: 0, height: 6 }

@@ -5,7 +5,7 @@ import { Casting, type Content, type Engine, type Prism } from '../pattern';
 import { prismOf } from '../pattern/shapes/cavity-prism';
 import type { Trait } from '../pour';
 import type { Condition } from '../document';
-import type { FilledStrand, Pour } from '../plan/fill';
+import type { FilledCavitySet, Pour } from '../plan/fill';
 import type { ResolvedAct, ResolvedCup, ResolvedPlan, ResolvedStep } from '../plan/resolve';
 import { roomIn } from '../plan/room';
 
@@ -35,13 +35,13 @@ export const TONES = {
 } as const;
 
 /**
- * Goes through the steps of one strand of cavities and keeps what each does to where things lie.
+ * Goes through the steps of one cavity set of cavities and keeps what each does to where things lie.
  *
  * @param seed of all that is left to chance: the same seed, the same piece
  * @param until the last step that is done; all of them when absent
  */
-export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, until?: string): Traced {
-  const prism = prismOf(filled.strand.kind, filled.cavity);
+export function traced(plan: ResolvedPlan, filled: FilledCavitySet, seed: string, until?: string): Traced {
+  const prism = prismOf(filled.cavitySet.kind, filled.cavity);
   const casting = castingIn(plan, filled, prism, seed);
   const matters: Matter[] = [];
   const steps = performed(plan, filled, until);
@@ -71,7 +71,7 @@ export function traced(plan: ResolvedPlan, filled: FilledStrand, seed: string, u
 /** What is carried from step to step while a cavity is gone through. */
 interface Going extends Pick<Traced, 'casting'> {
   plan: ResolvedPlan;
-  filled: FilledStrand;
+  filled: FilledCavitySet;
   content(cupId: string): Content;
   chambers: ReadonlyMap<string, { id: string; from: number; to: number }>;
   /** Whether what is heavy sinks. */
@@ -79,11 +79,16 @@ interface Going extends Pick<Traced, 'casting'> {
 }
 
 /** An empty cavity; one much longer than wide that is cut into pieces is a bar. */
-function castingIn({ plan }: ResolvedPlan, { strand }: FilledStrand, prism: Prism, seed: string): Casting {
+function castingIn(
+  { plan }: ResolvedPlan,
+  { cavitySet }: FilledCavitySet,
+  prism: Prism,
+  seed: string
+): Casting {
   const { section } = prism.shaped;
   const { width, length } = section.half;
-  const bar = Math.max(width, length) > 1.8 * Math.min(width, length) && (strand.group.cutInto ?? 1) > 1;
-  return new Casting(section, `${plan.id}/${strand.id}/${seed}`, bar);
+  const bar = Math.max(width, length) > 1.8 * Math.min(width, length) && (cavitySet.group.cutInto ?? 1) > 1;
+  return new Casting(section, `${plan.id}/${cavitySet.id}/${seed}`, bar);
 }
 
 /** Does one act, or one round of it, in the casting. */
@@ -108,15 +113,16 @@ function perform({ step, act, share, gated }: Performed, going: Going): void {
 }
 
 /** An object of a group as an upright ellipsoid of its own volume (mass by density) and height. */
-function objectOf({ strand }: FilledStrand, id: string | undefined) {
-  const embed = strand.group.embeds?.find((e) => e.id === id);
+function objectOf({ cavitySet }: FilledCavitySet, id: string | undefined) {
+  const embed = cavitySet.group.embeds?.find((e) => e.id === id);
   if (embed?.kind !== 'object') return undefined;
   const mm3 = (embed.grams / embed.density) * 1000;
   // V = 4/3 π r² · h/2
   return { radius: Math.sqrt((3 * mm3) / (2 * Math.PI * embed.height)), tall: embed.height / 2 };
 }
 
-const pours = ({ step }: ResolvedStep, { pours: all }: FilledStrand) => all.some((p) => p.stepId === step.id);
+const pours = ({ step }: ResolvedStep, { pours: all }: FilledCavitySet) =>
+  all.some((p) => p.stepId === step.id);
 
 interface Performed {
   step: ResolvedStep;
@@ -127,8 +133,8 @@ interface Performed {
   gated: boolean;
 }
 
-/** What is done in a strand, in order; rounds of neighbouring steps are taken turn about. */
-function performed(plan: ResolvedPlan, filled: FilledStrand, until: string | undefined): Performed[] {
+/** What is done in a cavity set, in order; rounds of neighbouring steps are taken turn about. */
+function performed(plan: ResolvedPlan, filled: FilledCavitySet, until: string | undefined): Performed[] {
   const done: Performed[] = [];
   let turn: Performed[][] = [];
   const take = () => {
@@ -138,7 +144,7 @@ function performed(plan: ResolvedPlan, filled: FilledStrand, until: string | und
   };
   let waited = false;
   for (const step of plan.steps) {
-    const act = step.here(filled.strand.id);
+    const act = step.here(filled.cavitySet.id);
     if (!act) continue;
     const gated: boolean = waited || setBefore(plan, filled, step);
     // A wait leaves what it waited for to the step after it: a state, or time enough to set.
@@ -161,7 +167,7 @@ function performed(plan: ResolvedPlan, filled: FilledStrand, until: string | und
 }
 
 /** Whether what lies there has set when a step begins: by the state it waits for, or by the time it waits. */
-function setBefore(plan: ResolvedPlan, filled: FilledStrand, { step }: ResolvedStep): boolean {
+function setBefore(plan: ResolvedPlan, filled: FilledCavitySet, { step }: ResolvedStep): boolean {
   const mix = mixIn(plan, filled);
   if (!mix) return step.gates.length > 0;
   const states = mix.behaviour.states.map((s) => s.state);
@@ -177,14 +183,14 @@ function setBefore(plan: ResolvedPlan, filled: FilledStrand, { step }: ResolvedS
 }
 
 /** Minutes after which half the depth of a cavity carries the next layer; never where nothing is known of its material. */
-function setsAfter(plan: ResolvedPlan, filled: FilledStrand): number {
+function setsAfter(plan: ResolvedPlan, filled: FilledCavitySet): number {
   const mix = mixIn(plan, filled);
   if (!mix) return Infinity;
   return mix.behaviour.layerReaches(layerState(mix.base), filled.cavity.depth / 2, roomIn(plan.plan.bench));
 }
 
-/** The mix of what is poured first into a strand. */
-const mixIn = (plan: ResolvedPlan, { pours }: FilledStrand) => plan.cupOf.get(pours[0]?.cupId ?? '')?.mix;
+/** The mix of what is poured first into a cavity set. */
+const mixIn = (plan: ResolvedPlan, { pours }: FilledCavitySet) => plan.cupOf.get(pours[0]?.cupId ?? '')?.mix;
 
 /** What each cup holds, its matters numbered as they are met. */
 function contentsOf(plan: ResolvedPlan, matters: Matter[]): (cupId: string) => Content {
@@ -249,10 +255,10 @@ function chippedOf(
 }
 
 /** The chambers of a divided cavity as shares of the footprint from the left. */
-function chambersOf({ strand }: FilledStrand): Map<string, { id: string; from: number; to: number }> {
+function chambersOf({ cavitySet }: FilledCavitySet): Map<string, { id: string; from: number; to: number }> {
   let at = 0;
   return new Map(
-    (strand.kind.chambers ?? []).map((c) => {
+    (cavitySet.kind.chambers ?? []).map((c) => {
       const from = at;
       at += c.share;
       return [c.id, { id: c.id, from, to: at }];
@@ -271,11 +277,11 @@ const SINKS = 0.75;
 const LACES = { least: 0.02, most: 0.3 } as const;
 
 /** The share of a pour that will sink: of a heavy colour in thin resin under or on lighter puddles; 0 for all else. */
-function sinkingOf(plan: ResolvedPlan, filled: FilledStrand, pour: Pour, casting: Casting): number {
+function sinkingOf(plan: ResolvedPlan, filled: FilledCavitySet, pour: Pour, casting: Casting): number {
   const cup = plan.cupOf.get(pour.cupId);
   if (!materials.has(cup?.mix?.base.kind, 'runs thin') || casting.bar) return 0;
   const others = filled.pours.filter((p) => p.cupId !== pour.cupId && puddles(p));
-  if (others.length < 2 || !filled.strand) return 0;
+  if (others.length < 2 || !filled.cavitySet) return 0;
   const all = filled.pours.reduce((s, p) => s + p.each, 0);
   const own = filled.pours.filter((p) => p.cupId === pour.cupId).reduce((s, p) => s + p.each, 0);
   if (own / all < LACES.least || own / all > LACES.most) return 0;

@@ -6,7 +6,7 @@ import * as demo from '../../../demo/plans';
 import { cavityOf } from '../mould';
 import { computePlan, type Plan } from '.';
 import { type Step } from '../document';
-import { acts, ACT_GROUPS, actsNamed, emptyStand, filledMl, pouredOn, type Stand } from '../pour';
+import { acts, ACT_GROUPS, actsNamed, emptyCavity, filledMl, pouredOn, type CavityState } from '../pour';
 import { pourAlone } from './plans.testing';
 
 const rockpool = pourAlone(demo.rockpool);
@@ -20,8 +20,8 @@ const box = {
   shape: { kind: 'box', width: 80, length: 120, depth: 40 },
   capacity: { from: 'dimensions' }
 } as const;
-const standIn = (kind: typeof dome | typeof box): Stand =>
-  emptyStand('trial', cavityOf(kind as typeof dome, 'trial'), {});
+const standIn = (kind: typeof dome | typeof box): CavityState =>
+  emptyCavity('trial', cavityOf(kind as typeof dome, 'trial'), {});
 const at = { stepId: 's', path: 'plan/steps/s/act' };
 const names = { cup: (id: string) => `cup ${id}`, part: (id: string) => id, cavities: 'knobs 1–6' };
 const step = (id: string, act: Step['act'], more: Partial<Step> = {}): Step => ({
@@ -121,12 +121,12 @@ describe('withdraw', () => {
   it('refuses more than there is, and its mend can be drawn out', () => {
     const { problems } = withdraw.apply({ kind: 'withdraw', ml: 301, at: { x: 0, y: 0 } } as never, full, at);
     expect(problems[0]).toMatchObject({ code: 'withdraws-too-much', level: 'stop' });
-    const ml = problems[0]!.tries![0]!.edit.value as number;
+    const ml = problems[0]!.fixes![0]!.edit.value as number;
     expect(withdraw.apply({ kind: 'withdraw', ml, at: { x: 0, y: 0 } } as never, full, at).problems).toEqual(
       []
     );
     const empty = withdraw.apply({ kind: 'withdraw', ml: 1, at: { x: 0, y: 0 } } as never, standIn(box), at);
-    expect(empty.problems[0]!.tries).toBeUndefined();
+    expect(empty.problems[0]!.fixes).toBeUndefined();
   });
 });
 
@@ -180,8 +180,8 @@ describe('a step that is left out for now', () => {
     expect(a.score.blocks).toEqual(b.score.blocks);
     expect(a.totals).toEqual(b.totals);
     expect(a.lines.find((l) => l.stepId === 'lay-heron')!.line).toContain('heron');
-    const pot = withSteps(step('pot', { kind: 'pressure', bar: 3, minutes: 480 }, { muted: true }));
-    expect(computePlan(pot, cards).score).toEqual(computePlan(rockpool, cards).score);
+    const splitMix = withSteps(step('pot', { kind: 'pressure', bar: 3, minutes: 480 }, { muted: true }));
+    expect(computePlan(splitMix, cards).score).toEqual(computePlan(rockpool, cards).score);
   });
 });
 

@@ -8,12 +8,12 @@ import { superfatOf, waterCementOf, type Base } from '../material';
 import { applyEdit } from '../document/apply-edit';
 import { computePlan, figuresOf, type Computed, type Plan } from '.';
 import { topUpCup } from '../run';
-import { type Past } from '../document';
+import { type LearnedHistory } from '../document';
 import { atBench, layer, mixed, withBase, withCups, withScales } from './plans.testing';
 import { gramsIn } from './weighing/weighed';
 
-const of = (plan: Plan, past: Past = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
-const codes = (plan: Plan, past: Past = {}) => of(plan, past).problems.map((p) => p.code);
+const of = (plan: Plan, past: LearnedHistory = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
+const codes = (plan: Plan, past: LearnedHistory = {}) => of(plan, past).problems.map((p) => p.code);
 const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);
 
 describe('any batch of any material', () => {

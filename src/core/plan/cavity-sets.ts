@@ -5,7 +5,7 @@ import type { Group, Plan, Variation } from '../document';
 import { missing } from './rules/missing';
 
 /** Cavities of a group that are all done alike: the group itself, or those that share the same variations. */
-export interface Strand {
+export interface CavitySet {
   /** The group's own id for the first, `group~2` for the next. */
   id: string;
   group: Group;
@@ -17,12 +17,12 @@ export interface Strand {
 }
 
 /** Splits every group into cavities that are done alike. A group whose mould is gone is said and left out. */
-export function strandsOf(
+export function cavitySetsOf(
   plan: Plan,
   moulds: ReadonlyMap<string, Mould>
-): { strands: Strand[]; problems: Problem[] } {
+): { cavitySets: CavitySet[]; problems: Problem[] } {
   const problems: Problem[] = [];
-  const strands = plan.groups.flatMap((group): Strand[] => {
+  const cavitySets = plan.groups.flatMap((group): CavitySet[] => {
     const mould = moulds.get(group.mouldId);
     const kind = mould?.cavities.find((c) => c.id === group.cavityId);
     if (!mould || !kind) {
@@ -42,7 +42,7 @@ export function strandsOf(
       variations
     }));
   });
-  return { strands, problems };
+  return { cavitySets, problems };
 }
 
 /** Cavities by the variations they share, those without any first. */

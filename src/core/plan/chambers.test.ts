@@ -3,10 +3,10 @@ import { cards } from '../../../demo/cards';
 import { rockpool, sluice, tideline } from '../../../demo/plans';
 import { applyEdit } from '../document/apply-edit';
 import { computePlan, type Computed, type Plan } from '.';
-import { type Amount, type Past } from '../document';
+import { type Amount, type LearnedHistory } from '../document';
 import { layer } from './plans.testing';
 
-const of = (plan: Plan, past: Past = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
+const of = (plan: Plan, past: LearnedHistory = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
 const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);
 
 describe('chambers and zones in a pour', () => {

@@ -1,7 +1,7 @@
 import { placeSurplus, planLetDowns, type PlannedLetDown, type Weighing } from '../batch';
 import { cautionsOf, materials, type Base } from '../material';
 import { cavityOf } from '../mould';
-import type { Found, Problem } from '../problem';
+import type { Diagnostic, Problem } from '../problem';
 import {
   fillWaits,
   scoreOf,
@@ -15,11 +15,12 @@ import {
 import type { Computed, ComputedBase, ComputedCup } from './computed';
 import { touchingPairs } from './looks/contrast';
 import { craftOf } from './craft';
-import type { Past, Plan, Shelf } from '../document';
-import { fill, type FilledStrand } from './fill';
-import { judge } from './judge';
+import type { LearnedHistory, Plan } from '../document';
+import type { Shelf } from '../shelf';
+import { fill, type FilledCavitySet } from './fill';
+import { diagnose } from './diagnose';
 import { colouredInTurn, litInTurn, paletteOf, type Palette } from './looks/looks';
-import { proved, unproved } from './fixes/proved';
+import { provenFixes, withoutFixes } from './fixes/proven';
 import { lotsOf, stockAndCost, stockOfWeighing, takenBy, yieldOf, type Stocked } from '../order/needs';
 import { lightToDark } from './light-to-dark';
 import { dropFirst } from './fixes/drop-first';
@@ -32,7 +33,7 @@ import { rowOf } from './order-row';
 import { timingOf } from './timing';
 import { sumBalances, summed, totalsOf } from './weighing/totals';
 import { weigh } from './weigh';
-import type { WorkedCup, WorkedCups } from './weighing/weighed';
+import type { CupInMixes, AllMixes } from './weighing/weighed';
 
 const LEVELS = { stop: 0, warn: 1, note: 2 } as const;
 
@@ -41,26 +42,31 @@ const LEVELS = { stop: 0, warn: 1, note: 2 } as const;
  * names, fill the cavities, weigh the cups, play the score, judge it all. Pure and fast enough for every keystroke.
  * Never throws on a well-formed document; what is wrong is said in `problems`.
  */
-export function computePlan(document: Plan, shelf: Shelf, past: Past = {}): Computed {
+export function computePlan(document: Plan, shelf: Shelf, past: LearnedHistory = {}): Computed {
   const computed = workedOut(document, shelf, past);
   const judged = (plan: Plan) => workedOut(plan, shelf, past).problems;
-  return { ...computed, problems: proved(document, computed.problems, judged) };
+  return { ...computed, problems: provenFixes(document, computed.problems, judged) };
 }
 
 /** The same figures and problems, without the search for mends: where nobody waits for advice. */
-export const figuresOf = (document: Plan, shelf: Shelf, past: Past = {}): Computed =>
+export const figuresOf = (document: Plan, shelf: Shelf, past: LearnedHistory = {}): Computed =>
   ended(figuresInTurn(document, shelf, past));
 
 /** `figuresOf` a little at each step, so that a page that opens can be let draw and answer between two. */
-export function* figuresInTurn(document: Plan, shelf: Shelf, past: Past = {}): Generator<void, Computed> {
+export function* figuresInTurn(
+  document: Plan,
+  shelf: Shelf,
+  past: LearnedHistory = {}
+): Generator<void, Computed> {
   const computed = yield* working(document, shelf, past);
-  return { ...computed, problems: unproved(computed.problems) };
+  return { ...computed, problems: withoutFixes(computed.problems) };
 }
 
-type Worked = Omit<Computed, 'problems'> & { problems: Found[] };
+type Worked = Omit<Computed, 'problems'> & { problems: Diagnostic[] };
 
 /** All of it but the proof of what it advises. */
-const workedOut = (document: Plan, shelf: Shelf, past: Past): Worked => ended(working(document, shelf, past));
+const workedOut = (document: Plan, shelf: Shelf, past: LearnedHistory): Worked =>
+  ended(working(document, shelf, past));
 
 /** What a piece of work comes to when it is done without a pause. */
 function ended<T>(work: Generator<void, T>): T {
@@ -70,7 +76,7 @@ function ended<T>(work: Generator<void, T>): T {
   }
 }
 
-function* working(document: Plan, shelf: Shelf, past: Past): Generator<void, Worked> {
+function* working(document: Plan, shelf: Shelf, past: LearnedHistory): Generator<void, Worked> {
   yield* litInTurn(document, shelf);
   const plan = resolve(document, shelf, past);
   yield;
@@ -78,20 +84,20 @@ function* working(document: Plan, shelf: Shelf, past: Past): Generator<void, Wor
   const { filled, problems: pours } = fill(plan);
   const losses = lossesOf(plan);
   yield;
-  const worked = weigh(plan, filled, losses);
+  const allMixes = weigh(plan, filled, losses);
   yield;
-  const mixesOf = new Map(worked.cups.map((w) => [w.cup.id, w.mixes]));
+  const mixesOf = new Map(allMixes.cups.map((w) => [w.cup.id, w.mixes]));
   const palette = paletteOf(plan, (id) => Math.max(0, ...(mixesOf.get(id) ?? []).map((m) => m.ml)));
-  const cups = worked.cups.map((w) => computedCup(w, palette, pouredMlOf(worked)));
+  const cups = allMixes.cups.map((w) => computedCup(w, palette, pouredMlOf(allMixes)));
   const densities = new Map(cups.map((c) => [c.cupId, c.density]));
   const groups = filled.map((f) => drawnGroup(plan, f, palette, (id) => densities.get(id) ?? 0));
   yield;
   const order = lightToDark(cups);
-  const { sequence, late, starts, ...score } = timed(plan, filled, worked, order);
+  const { sequence, late, starts, ...score } = timed(plan, filled, allMixes, order);
   yield;
-  const stocked = stockedWeighings(worked);
+  const stocked = stockedWeighings(allMixes);
   const letDowns = letDownsOf(plan, stocked);
-  const totals = totalsOf(cups.map(totalled), worked.common, document.groups);
+  const totals = totalsOf(cups.map(totalled), allMixes.common, document.groups);
   const yields = yieldOf(document, totals.pieces, past);
   const taken = takenBy(stocked, letDowns);
   const stock = stockAndCost(document, { lots: shelf.lots, past }, taken, {
@@ -99,22 +105,22 @@ function* working(document: Plan, shelf: Shelf, past: Past): Generator<void, Wor
     order: yields
   });
   yield;
-  const row = rowOf(plan, filled, worked, yields);
+  const row = rowOf(plan, filled, allMixes, yields);
   const pairs = touchingPairs(plan, groups, palette);
-  const craft = craftOf(plan, worked, filled);
+  const craft = craftOf(plan, allMixes, filled);
   yield;
-  const problems = judge({ plan, filled, worked, cups, groups, pairs, needs: stock.needs, score });
+  const problems = diagnose({ plan, filled, allMixes, cups, groups, pairs, needs: stock.needs, score });
   yield;
   return {
     bases: basesOf(plan),
     groups,
     cups,
-    common: worked.common,
+    common: allMixes.common,
     totals,
     division: plan.scales[0]?.division ?? 0.01,
     score,
     sequence,
-    lines: linesOf(plan, filled, groups, baggedIn(plan, { cups: worked.cups, losses, groups, score })),
+    lines: linesOf(plan, filled, groups, baggedIn(plan, { cups: allMixes.cups, losses, groups, score })),
     letDowns,
     pairs,
     lightToDark: order,
@@ -131,7 +137,7 @@ function* working(document: Plan, shelf: Shelf, past: Past): Generator<void, Wor
 }
 
 /** Worst first, mixes before layers; otherwise in the order they were found. What holds in several groups is said once. */
-function ranked(problems: readonly Found[]): Found[] {
+function ranked(problems: readonly Diagnostic[]): Diagnostic[] {
   const once = new Map(problems.map((p) => [[p.code, p.path, p.sentence].join('\n'), p]));
   return [...once.values()].sort((a, b) => LEVELS[a.level] - LEVELS[b.level] || rankOf(a) - rankOf(b));
 }
@@ -160,8 +166,8 @@ function lossesOf({ plan, past, mixes }: ResolvedPlan): Computed['losses'] {
 }
 
 /** ml poured from all mixes; what fills a cup of cups is counted as theirs. */
-const pouredMlOf = (worked: WorkedCups): number =>
-  worked.cups
+const pouredMlOf = (allMixes: AllMixes): number =>
+  allMixes.cups
     .filter((w) => !w.resolved.parts.length)
     .flatMap((w) => w.mixes)
     .reduce((s, m) => s + m.balance.pouredMl, 0);
@@ -169,11 +175,11 @@ const pouredMlOf = (worked: WorkedCups): number =>
 /** The sequence and its score; nothing while there is no scale to weigh on. */
 function timed(
   plan: ResolvedPlan,
-  filled: readonly FilledStrand[],
-  worked: WorkedCups,
+  filled: readonly FilledCavitySet[],
+  allMixes: AllMixes,
   colouring: readonly string[]
-): Score & { sequence: SequenceItem[]; late: Found[]; starts: Start[] } {
-  const timing = timingOf(plan, filled, worked);
+): Score & { sequence: SequenceItem[]; late: Diagnostic[]; starts: Start[] } {
+  const timing = timingOf(plan, filled, allMixes);
   const starts = startsOf(timing);
   const written = sequenceOf(timing, colouring);
   if (!plan.scales.length) return { ...withLate(scoreOf([], timing)), sequence: written, starts };
@@ -188,14 +194,14 @@ function startsOf(timing: Indexed): Start[] {
   return all.filter((s, i) => all.findIndex((x) => x.cupId === s.cupId) === i);
 }
 
-const withLate = ({ problems, ...score }: ReturnType<typeof scoreOf>): Score & { late: Found[] } => ({
+const withLate = ({ problems, ...score }: ReturnType<typeof scoreOf>): Score & { late: Diagnostic[] } => ({
   ...score,
   late: problems
 });
 
 /** Every weighing of a turn, with what it takes from the shelf. */
-function stockedWeighings({ cups, common }: WorkedCups): (Stocked & { baseId: string })[] {
-  const pots = common.flatMap((m) =>
+function stockedWeighings({ cups, common }: AllMixes): (Stocked & { baseId: string })[] {
+  const splitMixes = common.flatMap((m) =>
     m.weighings.map((w) => ({ w, baseId: m.baseId, lots: new Map<string, string>() }))
   );
   const own = cups.flatMap(({ cup, resolved, mixes }) =>
@@ -203,7 +209,7 @@ function stockedWeighings({ cups, common }: WorkedCups): (Stocked & { baseId: st
       m.weighings.map((w) => ({ w, baseId: resolved.mix?.base.id ?? '', lots: lotsOf(cup) }))
     )
   );
-  return [...pots, ...own].map(({ w, baseId, lots }) => ({
+  return [...splitMixes, ...own].map(({ w, baseId, lots }) => ({
     ...w,
     baseId,
     stock: stockOfWeighing(w, baseId, lots)
@@ -246,7 +252,7 @@ const sparesOf = ({ plan, moulds }: ResolvedPlan) =>
   });
 
 function computedCup(
-  { cup, resolved, mixes, count }: WorkedCup,
+  { cup, resolved, mixes, count }: CupInMixes,
   palette: Palette,
   allPouredMl: number
 ): ComputedCup {

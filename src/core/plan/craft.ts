@@ -8,20 +8,20 @@ import {
   type CraftProblem,
   type Joining
 } from '../material';
-import type { Found } from '../problem';
-import type { FilledStrand } from './fill';
+import type { Diagnostic } from '../problem';
+import type { FilledCavitySet } from './fill';
 import type { ResolvedMix, ResolvedPlan } from './resolve';
-import { gramsIn, type CommonMix, type CupMix, type WorkedCups } from './weighing/weighed';
+import { gramsIn, type CommonMix, type CupMix, type AllMixes } from './weighing/weighed';
 
 /** The figures of the craft, base by base: water to cement, superfat as weighed, shots; and what is wrong with them. */
 export function craftOf(
   plan: ResolvedPlan,
-  worked: WorkedCups,
-  filled: readonly FilledStrand[]
-): { facts: CraftFact[]; problems: Found[] } {
+  allMixes: AllMixes,
+  filled: readonly FilledCavitySet[]
+): { facts: CraftFact[]; problems: Diagnostic[] } {
   const bases = new Map([...plan.mixes.values()].map((m) => [m.base.id, m.base]));
   const made = [...bases.values()].flatMap((base) => {
-    const craft = materials.of(base).craft?.(base, caseOf(plan, worked, filled, base));
+    const craft = materials.of(base).craft?.(base, caseOf(plan, allMixes, filled, base));
     return craft ? [{ ...craft, problems: craft.problems.map((p) => foundOf(plan, base, p)) }] : [];
   });
   return { facts: made.flatMap((m) => m.facts), problems: made.flatMap((m) => m.problems) };
@@ -30,43 +30,43 @@ export function craftOf(
 /** All that a plan makes of one base. */
 function caseOf(
   plan: ResolvedPlan,
-  worked: WorkedCups,
-  filled: readonly FilledStrand[],
+  allMixes: AllMixes,
+  filled: readonly FilledCavitySet[],
   base: Base
 ): CraftCase {
   const mixes = [...plan.mixes.values()].filter((m) => m.base.id === base.id);
   const own = filled.filter(({ pours }) => pours.some((p) => baseOf(plan, p.cupId) === base.id));
   return {
     roomCelsius: plan.plan.bench.roomCelsius,
-    joinings: mixes.flatMap((m) => joiningsOf(worked, m)),
+    joinings: mixes.flatMap((m) => joiningsOf(allMixes, m)),
     mixes: mixes.map(({ mix }) => ({ id: mix.id, reheats: mix.reheats ?? 0 })),
     alone: plan.cups.filter((c) => c.mix?.base.id === base.id && c.mix.mix.feeds === 'one cup').length,
-    castings: own.map(({ strand, layers }) => ({
-      name: strand.name,
-      count: strand.count,
+    castings: own.map(({ cavitySet, layers }) => ({
+      name: cavitySet.name,
+      count: cavitySet.count,
       layersMl: layers.map((l) => l.each),
-      mouldMaterial: strand.mould.material
+      mouldMaterial: cavitySet.mould.material
     }))
   };
 }
 
 const baseOf = ({ cupOf }: ResolvedPlan, cupId: string): string | undefined => cupOf.get(cupId)?.mix?.base.id;
 
-function foundOf({ plan }: ResolvedPlan, base: Base, { orSplit, ...problem }: CraftProblem): Found {
+function foundOf({ plan }: ResolvedPlan, base: Base, { orSplit, ...problem }: CraftProblem): Diagnostic {
   if (orSplit === undefined) return problem;
-  return { ...problem, tries: [{ words: orSplit, edit: { path: [], value: splitAll(plan, base.id) } }] };
+  return { ...problem, fixes: [{ words: orSplit, edit: { path: [], value: splitAll(plan, base.id) } }] };
 }
 
 /**
  * What is joined of a mix: each cup that pours, in its first mix; where it is split, the split mix, and those of its
  * cups in which colourants shift its figures.
  */
-function joiningsOf(worked: WorkedCups, { mix, formula }: ResolvedMix): Joining[] {
+function joiningsOf(allMixes: AllMixes, { mix, formula }: ResolvedMix): Joining[] {
   const split = mix.feeds === 'split';
-  const mixes = worked.common
+  const mixes = allMixes.common
     .filter((m) => m.of === mix.id && m.turn === 1)
     .map((m) => joining(`plan/mixes/${mix.id}`, 'the mix', 'split mix', m));
-  const cups = worked.cups.flatMap(({ cup, mixes }) => {
+  const cups = allMixes.cups.flatMap(({ cup, mixes }) => {
     const first = mixes.find((m) => m.balance.pouredMl > 0);
     if (!('mix' in cup.from) || cup.from.mix !== mix.id || !first) return [];
     if (split && !bringsParts(first, formula)) return [];

@@ -1,7 +1,8 @@
 import { RESIN_STATES, roomFrom, together, type Cure } from '../cure';
 import { behaviourOf } from '../material';
 import type { Computed } from './computed';
-import { mixIdOf, type Plan, type Shelf } from '../document';
+import { mixIdOf, type Plan } from '../document';
+import { type Shelf } from '../shelf';
 import { roomIn } from './room';
 
 /** How one body cures: what it is, its temperature over time, and when each of its states begins. */
@@ -31,8 +32,8 @@ export function cureCourses(plan: Plan, computed: Computed, shelf: Shelf): CureC
     const course = base && behaviourOf(base, mix?.joinedAt).course;
     if (!course || cup.balance.mixed <= 0) return [];
     // A portion went through its cure so far as part of the whole pot, by which its window goes.
-    const pot = computed.common.filter((m) => m.of === mixId).map((m) => m.balance.mixed);
-    const grams = Math.max(1, ...(pot.length ? pot : cup.mixes.map((m) => m.balance.mixed)));
+    const splitMix = computed.common.filter((m) => m.of === mixId).map((m) => m.balance.mixed);
+    const grams = Math.max(1, ...(splitMix.length ? splitMix : cup.mixes.map((m) => m.balance.mixed)));
     const layers = computed.groups.flatMap((g) => g.layers.filter((l) => l.cupId === cup.cupId));
     const mm = Math.max(0, ...layers.map((l) => l.to - l.from));
     const met = computed.score.windows.find((w) => w.cupId === cup.cupId)?.zero ?? 0;
@@ -40,10 +41,15 @@ export function cureCourses(plan: Plan, computed: Computed, shelf: Shelf): CureC
     const factor = together(cup.paces ?? []);
     const inCup = course({ cup: grams }, roomFrom(room, met));
     return [
-      courseOf(`${cup.name} in its ${pot.length ? 'pot' : 'cup'}, ${grams.toFixed(0)} g`, cup.cupId, 'cup', {
-        cure: inCup,
-        factor
-      }),
+      courseOf(
+        `${cup.name} in its ${splitMix.length ? 'pot' : 'cup'}, ${grams.toFixed(0)} g`,
+        cup.cupId,
+        'cup',
+        {
+          cure: inCup,
+          factor
+        }
+      ),
       ...(mm > 0.05
         ? [
             courseOf(`${cup.name} in the piece, ${mm.toFixed(1)} mm`, cup.cupId, 'layer', {

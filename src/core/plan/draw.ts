@@ -2,7 +2,7 @@ import { materials } from '../material';
 import type { Look } from '../colour';
 import { footprintOf, type Cavity, type Footprint, type Zone } from '../mould';
 import type { Cup } from '../document';
-import type { FilledStrand, PouredLayer } from './fill';
+import type { FilledCavitySet, PouredLayer } from './fill';
 import { seenThrough, type Palette } from './looks/looks';
 import type { ResolvedPlan } from './resolve';
 import { swirlShares, wetRuns } from './looks/swirl';
@@ -29,7 +29,7 @@ export interface ComputedLayer extends PouredLayer {
 export interface ComputedGroup {
   groupId: string;
   /** The group's own id, or one made of it for cavities with a variation. */
-  strandId: string;
+  cavitySetId: string;
   name: string;
   mouldName: string;
   count: number;
@@ -51,45 +51,45 @@ export interface ComputedGroup {
 
 const PROFILE_STEPS = 40;
 
-/** A filled strand as the screens draw it. */
+/** A filled cavity set as the screens draw it. */
 export function drawnGroup(
   plan: ResolvedPlan,
-  filled: FilledStrand,
+  filled: FilledCavitySet,
   palette: Palette,
   densityOf: (cupId: string) => number
 ): ComputedGroup {
-  const { strand, cavity, layers, filledMl } = filled;
+  const { cavitySet, cavity, layers, filledMl } = filled;
   const shows = shownBy(plan, filled, palette);
   return {
-    groupId: strand.group.id,
-    strandId: strand.id,
-    name: strand.name,
-    mouldName: strand.mould.name,
-    count: strand.count,
+    groupId: cavitySet.group.id,
+    cavitySetId: cavitySet.id,
+    name: cavitySet.name,
+    mouldName: cavitySet.mould.name,
+    count: cavitySet.count,
     capacity: cavity.capacity,
     domeMl: cavity.domeMl,
     depth: cavity.depth,
     working: cavity.working,
     profile: profileOf(cavity),
-    footprint: footprintOf(strand.kind.shape),
-    zones: strand.kind.zones ?? [],
-    chambers: strand.kind.chambers ?? [],
+    footprint: footprintOf(cavitySet.kind.shape),
+    zones: cavitySet.kind.zones ?? [],
+    chambers: cavitySet.kind.chambers ?? [],
     filled: cavity.capacity > 0 ? filledMl / cavity.capacity : 0,
     layers: layers.map((layer, i) => ({
       ...layer,
       ...seen(filled, i, palette),
       letter: plan.cupOf.get(layer.cupId)!.cup.letter,
       hatch: plan.cupOf.get(layer.cupId)!.cup.hatch,
-      gated: gatedBefore(plan, layer, strand.id),
+      gated: gatedBefore(plan, layer, cavitySet.id),
       shows: shows.get(layer)!,
-      ml: layer.each * strand.count,
-      grams: layer.each * strand.count * densityOf(layer.cupId)
+      ml: layer.each * cavitySet.count,
+      grams: layer.each * cavitySet.count * densityOf(layer.cupId)
     }))
   };
 }
 
 /** What one layer looks like from either face, with what lies behind it there. */
-function seen({ layers }: FilledStrand, i: number, palette: Palette) {
+function seen({ layers }: FilledCavitySet, i: number, palette: Palette) {
   const layer = layers[i]!;
   const film = (l: PouredLayer) => ({ cupId: l.cupId, mm: l.to - l.from });
   const own = (l: PouredLayer) => !l.chamber || l.chamber.id === layer.chamber?.id;
@@ -108,11 +108,11 @@ function seen({ layers }: FilledStrand, i: number, palette: Palette) {
  */
 function shownBy(
   plan: ResolvedPlan,
-  { strand, cavity, layers }: FilledStrand,
+  { cavitySet, cavity, layers }: FilledCavitySet,
   palette: Palette
 ): Map<PouredLayer, ComputedLayer['shows']> {
   const level = new Map(layers.map((l) => [l, showsOf(cavity, layers, l)]));
-  for (const run of wetRuns(layers, (l) => gatedBefore(plan, l, strand.id))) {
+  for (const run of wetRuns(layers, (l) => gatedBefore(plan, l, cavitySet.id))) {
     if (new Set(run.map((l) => l.cupId)).size < 2 || run.some((l) => l.chamber)) continue;
     const face = run.reduce((s, l) => s + level.get(l)!.mouldFace, 0);
     const shares = swirlShares(run, palette, (id) =>
@@ -138,8 +138,8 @@ function showsOf(cavity: Cavity, layers: readonly PouredLayer[], layer: PouredLa
 }
 
 /** Whether something is waited for between this layer and what was done before it in the same cavities. */
-function gatedBefore({ steps }: ResolvedPlan, layer: PouredLayer, strandId: string): boolean {
-  const own = steps.filter((s) => s.strands.some((x) => x.id === strandId));
+function gatedBefore({ steps }: ResolvedPlan, layer: PouredLayer, cavitySetId: string): boolean {
+  const own = steps.filter((s) => s.cavitySets.some((x) => x.id === cavitySetId));
   const index = own.findIndex((s) => s.step.id === layer.stepId);
   const waits = (i: number) => (own[i]?.step.gates.length ?? 0) > 0;
   return waits(index) || (own[index - 1]?.own?.definition.group === 'wait' && waits(index - 1));

@@ -1,17 +1,17 @@
 import { materials } from '../material';
 import { cavityOf, mouldProblems, withEmbeds, type Cavity } from '../mould';
-import { emptyStand, filledMl, type Layer, type Stand } from '../pour';
-import type { Found, Mend } from '../problem';
+import { emptyCavity, filledMl, type CavityLayer, type CavityState } from '../pour';
+import type { Diagnostic, Fix } from '../problem';
 import { otherMoulds } from './fixes/other-mould';
 import type { ResolvedAct, ResolvedPlan } from './resolve';
-import type { Strand } from './cavity-sets';
+import type { CavitySet } from './cavity-sets';
 
-/** What one step takes from one cup for the cavities of one strand. */
+/** What one step takes from one cup for the cavities of one cavity set. */
 export interface Pour {
-  /** The step's own id; `step@group` for further strands, with `+cup` for further cups. */
+  /** The step's own id; `step@group` for further cavity sets, with `+cup` for further cups. */
   id: string;
   stepId: string;
-  strandId: string;
+  cavitySetId: string;
   cupId: string;
   /** ml for each cavity, and how many. */
   each: number;
@@ -23,11 +23,11 @@ export interface Pour {
 }
 
 /** A layer and the pour it came from. */
-export type PouredLayer = Layer & { pourId: string };
+export type PouredLayer = CavityLayer & { pourId: string };
 
-/** The cavities of a strand after all their steps. */
-export interface FilledStrand {
-  strand: Strand;
+/** The cavities of a cavity set after all their steps. */
+export interface FilledCavitySet {
+  cavitySet: CavitySet;
   cavity: Cavity;
   layers: PouredLayer[];
   pours: Pour[];
@@ -35,31 +35,34 @@ export interface FilledStrand {
   filledMl: number;
 }
 
-/** Plays every step over every strand: what each cavity holds, and what each step takes from which cup. */
-export function fill(plan: ResolvedPlan): { filled: FilledStrand[]; problems: Found[] } {
-  const problems: Found[] = [];
-  const filled = plan.strands.map((strand) => {
-    const made = fillStrand(plan, strand);
+/** Plays every step over every cavity set: what each cavity holds, and what each step takes from which cup. */
+export function fill(plan: ResolvedPlan): { filled: FilledCavitySet[]; problems: Diagnostic[] } {
+  const problems: Diagnostic[] = [];
+  const filled = plan.cavitySets.map((cavitySet) => {
+    const made = fillCavitySet(plan, cavitySet);
     problems.push(...made.problems);
     return made.filled;
   });
   return { filled, problems };
 }
 
-function fillStrand(plan: ResolvedPlan, strand: Strand): { filled: FilledStrand; problems: Found[] } {
-  const { group, mould, kind } = strand;
+function fillCavitySet(
+  plan: ResolvedPlan,
+  cavitySet: CavitySet
+): { filled: FilledCavitySet; problems: Diagnostic[] } {
+  const { group, mould, kind } = cavitySet;
   const path = `shelf/moulds/${mould.id}/cavities/${kind.id}`;
   const cavity = withEmbeds(cavityOf(kind, path), group.embeds ?? [], `plan/groups/${group.id}/embeds`);
-  const problems: Found[] = [...cavity.problems];
-  let stand = emptyStand(strand.name, cavity, kind);
+  const problems: Diagnostic[] = [...cavity.problems];
+  let stand = emptyCavity(cavitySet.name, cavity, kind);
   const layers: PouredLayer[] = [];
   const pours: Pour[] = [];
   for (const step of plan.steps) {
-    const act = step.here(strand.id);
+    const act = step.here(cavitySet.id);
     if (!act) continue;
-    const first = step.strands[0]!.id === strand.id;
-    const own = first ? step.step.id : `${step.step.id}@${strand.id}`;
-    const done = doAct(act, stand, own, strand);
+    const first = step.cavitySets[0]!.id === cavitySet.id;
+    const own = first ? step.step.id : `${step.step.id}@${cavitySet.id}`;
+    const done = doAct(act, stand, own, cavitySet);
     layers.push(...done.layers);
     pours.push(...done.pours);
     problems.push(...done.problems);
@@ -68,29 +71,29 @@ function fillStrand(plan: ResolvedPlan, strand: Strand): { filled: FilledStrand;
   const ofMould = mouldProblems(mould, kind, usedFor(plan, pours), `plan/groups/${group.id}/mouldId`);
   problems.push(
     ...ofMould.map((p) =>
-      p.level === 'note' ? p : { ...p, tries: [...otherFace(plan, p), ...otherMoulds(plan, group)] }
+      p.level === 'note' ? p : { ...p, fixes: [...otherFace(plan, p), ...otherMoulds(plan, group)] }
     )
   );
-  return { filled: { strand, cavity, layers, pours, filledMl: filledMl(stand) }, problems };
+  return { filled: { cavitySet, cavity, layers, pours, filledMl: filledMl(stand) }, problems };
 }
 
 /** What leaves its mould badly by the face that is to be seen may leave it well by the other. */
-const otherFace = ({ plan }: ResolvedPlan, { code }: Found): Mend[] =>
+const otherFace = ({ plan }: ResolvedPlan, { code }: Diagnostic): Fix[] =>
   code === 'draft-grips' && plan.showFace === 'mould face'
     ? [{ words: 'Show the open face', edit: { path: ['showFace'], value: 'open face' } }]
     : [];
 
 /** One act in one cavity: what it draws, and what lies there afterwards. */
-function doAct(here: ResolvedAct, stand: Stand, own: string, strand: Strand) {
+function doAct(here: ResolvedAct, stand: CavityState, own: string, cavitySet: CavitySet) {
   const { definition, act, step } = here;
   const drawn = definition.draws(act, stand, step).filter((d) => d.ml > 0);
   const pours = drawn.map((d, i): Pour => ({
     id: i ? `${own}+${d.cupId}` : own,
     stepId: step.stepId,
-    strandId: strand.id,
+    cavitySetId: cavitySet.id,
     cupId: d.cupId,
     each: d.ml,
-    count: strand.count,
+    count: cavitySet.count,
     act: here
   }));
   const after = definition.apply(act, stand, step);

@@ -6,7 +6,7 @@ import { PORTION, type Weighing } from '../batch';
 import type { Base, Colourant } from '../material';
 import { figuresOf, type Computed, type Plan } from '.';
 import { type CupMix } from './weighing/weighed';
-import { type Shelf } from '../document';
+import { type Shelf } from '../shelf';
 import { atBench, inCup, mixed } from './plans.testing';
 
 /*
@@ -97,22 +97,22 @@ describe('the superfat that is shown', () => {
     const [first] = saltings.cups.filter((c) => c.recipe.length);
     const plan = mixed(letDown(saltings, 9), 'split');
     const c = figuresOf(plan, cards);
-    const [pot] = c.common;
+    const [splitMix] = c.common;
     const cup = c.cups.find((x) => x.cupId === first!.id)!;
     const mix = cup.mixes.find((m) => m.balance.pouredMl > 0)!;
     const portion = mix.weighings.find((w) => w.key === PORTION)!.weight;
-    const inPot = pot!.weighings.reduce((s, w) => s + (w.kind === 'part' ? w.weight : 0), 0);
-    const share = portion / inPot;
+    const inSplitMix = splitMix!.weighings.reduce((s, w) => s + (w.kind === 'part' ? w.weight : 0), 0);
+    const share = portion / inSplitMix;
     const joined = {
       weighings: [
-        ...pot!.weighings.map((w) => ({ ...w, weight: w.weight * share })),
+        ...splitMix!.weighings.map((w) => ({ ...w, weight: w.weight * share })),
         ...mix.weighings.filter((w) => w.key !== PORTION)
       ]
     };
     expect(fact(c, `with its colour, ${cup.name}`)).toBe(
       `superfat ${(superfat(soap, joined) * 100).toFixed(1)} %`
     );
-    expect(fact(c, 'lye, the mix')).toContain(`superfat ${(superfat(soap, pot!) * 100).toFixed(1)} %`);
+    expect(fact(c, 'lye, the mix')).toContain(`superfat ${(superfat(soap, splitMix!) * 100).toFixed(1)} %`);
   });
 });
 

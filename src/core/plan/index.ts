@@ -5,6 +5,6 @@ export type { CommonMix, CupMix } from './weighing/weighed';
 export type { ComputedGroup, ComputedLayer } from './draw';
 export { cureCourses, type CureCourse } from './cure-courses';
 export { whitesIn } from './looks/dominance';
-export { WHITE } from './looks/swirl';
+export { WHITE_LIGHTNESS } from './looks/swirl';
 export { mixPaces } from './paces';
 export { roomIn } from './room';

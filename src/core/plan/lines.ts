@@ -1,23 +1,23 @@
 import { rimOf } from '../pattern/shapes/cavity-prism';
 import type { StepLine } from './computed';
-import type { FilledStrand } from './fill';
+import type { FilledCavitySet } from './fill';
 import type { ComputedGroup } from './draw';
 import { bagWords, type Bagged } from './weighing/bags';
 import type { ResolvedCup, ResolvedPlan, ResolvedStep } from './resolve';
-import type { Strand } from './cavity-sets';
+import type { CavitySet } from './cavity-sets';
 
 /** One plain line for every step, in the order of the plan, with what it comes to in a cavity where its act knows. */
 export function linesOf(
   plan: ResolvedPlan,
-  filled: readonly FilledStrand[],
+  filled: readonly FilledCavitySet[],
   groups: readonly ComputedGroup[],
   bagged: Bagged
 ): StepLine[] {
   const nameOf = (id: string) => nameOfCup(plan.cupOf.get(id));
   return plan.steps.map((step) => {
-    const { own, strands } = step;
-    const cavities = [...new Set(strands.map((s) => s.group.name))].join(' and ');
-    const words = own?.definition.words(own.act, { cup: nameOf, part: partOf(plan, strands), cavities });
+    const { own, cavitySets } = step;
+    const cavities = [...new Set(cavitySets.map((s) => s.group.name))].join(' and ');
+    const words = own?.definition.words(own.act, { cup: nameOf, part: partOf(plan, cavitySets), cavities });
     const { line, act, rest, hint, confirm } = words ?? { ...UNREAD, line: `${step.step.act.kind}?` };
     const bag = own && bagWords(own, step.step.id, bagged);
     const measures = [measuresOf(step, filled, groups), bag].filter(Boolean).join(' · ') || undefined;
@@ -35,19 +35,21 @@ export function linesOf(
 
 /** What a step's pour comes to in the first of the cavities it is done in. */
 function measuresOf(
-  { step, own, strands }: ResolvedStep,
-  filled: readonly FilledStrand[],
+  { step, own, cavitySets }: ResolvedStep,
+  filled: readonly FilledCavitySet[],
   groups: readonly ComputedGroup[]
 ): string | undefined {
-  const [strand] = strands;
-  const inside = filled.find((f) => f.strand.id === strand?.id);
-  const layers = groups.find((g) => g.strandId === strand?.id)?.layers.filter((l) => l.stepId === step.id);
-  if (!own?.definition.measures || !inside || !strand || !layers?.length) return undefined;
+  const [cavitySet] = cavitySets;
+  const inside = filled.find((f) => f.cavitySet.id === cavitySet?.id);
+  const layers = groups
+    .find((g) => g.cavitySetId === cavitySet?.id)
+    ?.layers.filter((l) => l.stepId === step.id);
+  if (!own?.definition.measures || !inside || !cavitySet || !layers?.length) return undefined;
   const { geometry, depth } = inside.cavity;
-  const rim = rimOf(strand.kind.shape, geometry.areaAt(depth));
+  const rim = rimOf(cavitySet.kind.shape, geometry.areaAt(depth));
   return own.definition.measures(own.act, {
     ml: layers.reduce((s, l) => s + l.each, 0),
-    grams: layers.reduce((s, l) => s + l.grams, 0) / Math.max(1, strand.count),
+    grams: layers.reduce((s, l) => s + l.grams, 0) / Math.max(1, cavitySet.count),
     half: rim.half,
     area: rim.area,
     level: Math.max(...layers.map((l) => l.to))
@@ -55,8 +57,8 @@ function measuresOf(
 }
 
 /** A chamber, zone, embed or colourant of these cavities by its name; its id where nothing has that id. */
-const partOf = (plan: ResolvedPlan, strands: readonly Strand[]) => (id: string) => {
-  const named = strands.flatMap(({ kind, group }) => [
+const partOf = (plan: ResolvedPlan, cavitySets: readonly CavitySet[]) => (id: string) => {
+  const named = cavitySets.flatMap(({ kind, group }) => [
     ...(kind.chambers ?? []),
     ...(kind.zones ?? []),
     ...(group.embeds ?? [])

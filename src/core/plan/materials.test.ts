@@ -7,7 +7,7 @@ import { compatibilityOf, formulaOf, lyeFor, SAP, superfatOf, type Base, type Co
 import { colouredDensity, roundParts, weighCup, weighingSpread } from '../dosing';
 import { applyEdit } from '../document/apply-edit';
 import { computePlan, figuresOf, Plan } from '.';
-import { type Shelf } from '../document';
+import { type Shelf } from '../shelf';
 import { layer, withBase, withCups, withScales } from './plans.testing';
 import { gramsIn } from './weighing/weighed';
 

@@ -5,7 +5,8 @@ import { nightHeron, plans, rockpool, tideline } from '../../../demo/plans';
 import { applyEdit } from '../document/apply-edit';
 import { tasksOf } from '../run';
 import { computePlan, Plan } from '.';
-import { shelfOf, type Cup, type Shelf } from '../document';
+import { shelfOf, type Cup } from '../document';
+import { type Shelf } from '../shelf';
 import { from1to2, Plan1 } from '../document/migrate';
 import { layer } from './plans.testing';
 
@@ -267,7 +268,7 @@ describe('variations', () => {
   it('leave a step out, take another cup or another amount, for some cavities', () => {
     const plain = of(tideline);
     const skipped = of(vary({ skip: true }));
-    expect(skipped.groups.map((g) => [g.strandId, g.count, g.layers.length])).toEqual([
+    expect(skipped.groups.map((g) => [g.cavitySetId, g.count, g.layers.length])).toEqual([
       ['knobs', 4, 3],
       ['knobs~2', 2, 2]
     ]);

@@ -1,14 +1,14 @@
-import { gainsOf, staggered, type Gains, type Row, type Staggering } from '../schedule';
+import { gainsOf, staggered, type Gains, type MixRow, type Staggering } from '../schedule';
 import type { OrderYield } from '../order/needs';
-import type { FilledStrand } from './fill';
+import type { FilledCavitySet } from './fill';
 import type { ResolvedPlan } from './resolve';
-import type { WorkedCups } from './weighing/weighed';
+import type { AllMixes } from './weighing/weighed';
 
 /** Hands' time for one casting out of its mould where the plan does not say, minutes. */
 const USUAL_DEMOULD = 1;
 
 /** An order as a row of mixes by one pair of hands, and what would save some of them. */
-export interface OrderRow extends Row {
+export interface OrderRow extends MixRow {
   castings: number;
   cavities: number;
   gains: Gains;
@@ -20,17 +20,17 @@ export interface OrderRow extends Row {
  */
 export function rowOf(
   plan: ResolvedPlan,
-  filled: readonly FilledStrand[],
-  worked: WorkedCups,
+  filled: readonly FilledCavitySet[],
+  allMixes: AllMixes,
   order: OrderYield | undefined
 ): OrderRow | undefined {
-  const pouring = plan.steps.filter((s) => s.own?.definition.group === 'pour in' && s.strands.length);
+  const pouring = plan.steps.filter((s) => s.own?.definition.group === 'pour in' && s.cavitySets.length);
   const [mix, ...others] = plan.mixes.values();
   const waits = pouring.some((s) => s.step.gates.length > 0);
-  const count = worked.cups.find((w) => w.count.window > 0)?.count;
+  const count = allMixes.cups.find((w) => w.count.window > 0)?.count;
   if (!order || !mix || others.length || waits || !count || count.hands.each <= 0) return undefined;
-  const cavities = filled.reduce((s, f) => s + f.strand.count, 0);
-  const pieces = filled.reduce((s, f) => s + f.strand.count * (f.strand.group.cutInto ?? 1), 0);
+  const cavities = filled.reduce((s, f) => s + f.cavitySet.count, 0);
+  const pieces = filled.reduce((s, f) => s + f.cavitySet.count * (f.cavitySet.group.cutInto ?? 1), 0);
   if (!cavities || !pieces) return undefined;
   const { from, to } = mix.base.demouldHours;
   const s: Staggering = {

@@ -5,7 +5,8 @@ import { together } from '../cure';
 import { atBench } from './plans.testing';
 import { computePlan, type Plan } from '.';
 import { eachByItself, splitAll } from '../document';
-import { type Mix, type Shelf } from '../document';
+import { type Mix } from '../document';
+import { type Shelf } from '../shelf';
 
 const withMix = (plan: Plan, change: Partial<Mix>): Plan => ({
   ...plan,

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { acts } from '../pour';
 import { from1to2, Plan1 } from '../document/migrate';
-import { PlanDocument, Shelf } from '../document';
+import { PlanDocument } from '../document';
+import { Shelf } from '../shelf';
 
 /** A plan of version 2 whose acts have been read by their own definitions. An act that nobody knows passes as it is. */
 const Plan2 = PlanDocument.transform((plan, ctx) => {

@@ -4,17 +4,17 @@ import { demoLots } from '../../../demo/lots';
 import { samphire, tideline } from '../../../demo/plans';
 import { applyEdit } from '../document/apply-edit';
 import { computePlan, type Computed, type Plan } from '.';
-import { type Past } from '../document';
+import { type LearnedHistory } from '../document';
 import { withBase } from './plans.testing';
 
-const of = (plan: Plan, past: Past = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
-const codes = (plan: Plan, past: Past = {}) => of(plan, past).problems.map((p) => p.code);
+const of = (plan: Plan, past: LearnedHistory = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
+const codes = (plan: Plan, past: LearnedHistory = {}) => of(plan, past).problems.map((p) => p.code);
 const weight = (c: Computed, cup: number, key: string) =>
   c.cups[cup]!.weighings.find((w) => w.key === key)!.weight;
 
 describe('what the record teaches', () => {
   it('sets what clings, unless it is typed', () => {
-    const past: Past = {
+    const past: LearnedHistory = {
       clings: new Map([
         [tideline.mixes[0]!.baseId, { cling: 0.06, cups: 4 }],
         ['clear-slow', { cling: 0.09, cups: 3 }]
@@ -29,7 +29,7 @@ describe('what the record teaches', () => {
   });
 
   it('follows the base when that is changed, and knows nothing of one it never saw', () => {
-    const past: Past = { clings: new Map([['clear-slow', { cling: 0.09, cups: 3 }]]) };
+    const past: LearnedHistory = { clings: new Map([['clear-slow', { cling: 0.09, cups: 3 }]]) };
     expect(of(withBase(tideline, 'clear-slow'), past).losses).toMatchObject({ cling: 0.09, from: 'record' });
     expect(of(tideline, past).losses).toMatchObject({ cling: 0.03, from: 'usual' });
   });
@@ -46,7 +46,7 @@ describe('what the record teaches', () => {
 
   it('warns of a dark dye in a mould before a paler piece', () => {
     const dark = { colour: '#101820', name: 'indigo', dye: true };
-    const past: Past = { lastColours: new Map([['dome-knobs', dark]]) };
+    const past: LearnedHistory = { lastColours: new Map([['dome-knobs', dark]]) };
     const pale = applyEdit(tideline, { path: ['steps', 0, 'act', 'cupId'], value: 'foam' });
     expect(of(pale, past).problems.find((p) => p.code === 'mould-residue')?.level).toBe('warn');
     expect(codes(tideline, past)).not.toContain('mould-residue');

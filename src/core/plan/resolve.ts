@@ -5,13 +5,14 @@ import type { Scale } from '../dosing';
 import { formulaOf, type Base, type Colourant, type Formula } from '../material';
 import type { Mould } from '../mould';
 import { acts, type ActDefinition, type ActStep } from '../pour';
-import type { Found } from '../problem';
+import type { Diagnostic } from '../problem';
 import type { Vessel } from '../shelf/vessel';
 import { problemsOf } from '../validate';
-import { mixIdOf, type Cup, type Mix, type Past, type Plan, type Shelf, type Step } from '../document';
+import { mixIdOf, type Cup, type Mix, type LearnedHistory, type Plan, type Step } from '../document';
+import { type Shelf } from '../shelf';
 import { colourPaces, mixPaces } from './paces';
 import { missing } from './rules/missing';
-import { strandsOf, type Strand } from './cavity-sets';
+import { cavitySetsOf, type CavitySet } from './cavity-sets';
 
 /** A mix with its base worked out; `formula` is what its card resolves to. */
 export interface ResolvedMix {
@@ -34,18 +35,18 @@ export interface ResolvedCup {
   paces: Pace[];
 }
 
-/** One step as it is done in one strand of cavities, or at the bench. */
+/** One step as it is done in one cavity set of cavities, or at the bench. */
 export interface ResolvedAct {
   definition: ActDefinition<{ kind: string }>;
   act: { kind: string };
   step: ActStep;
 }
 
-/** A step with its act read, and where it is done. `here` says what is done in a strand; nothing where it is skipped. */
+/** A step with its act read, and where it is done. `here` says what is done in a cavity set; nothing where it is skipped. */
 export interface ResolvedStep {
   step: Step;
-  strands: Strand[];
-  here(strandId: string): ResolvedAct | undefined;
+  cavitySets: CavitySet[];
+  here(cavitySetId: string): ResolvedAct | undefined;
   /** The act as the plan has it, without variations; undefined where it could not be read. */
   own: ResolvedAct | undefined;
 }
@@ -53,7 +54,7 @@ export interface ResolvedStep {
 /** A plan with every reference looked up once. What is missing is said in `problems`, and left out. */
 export interface ResolvedPlan {
   plan: Plan;
-  past: Past;
+  past: LearnedHistory;
   scales: Scale[];
   allScales: ReadonlyMap<string, Scale>;
   vessels: Vessel[];
@@ -64,17 +65,17 @@ export interface ResolvedPlan {
   mixes: ReadonlyMap<string, ResolvedMix>;
   cups: ResolvedCup[];
   cupOf: ReadonlyMap<string, ResolvedCup>;
-  strands: Strand[];
+  cavitySets: CavitySet[];
   steps: ResolvedStep[];
-  problems: Found[];
+  problems: Diagnostic[];
 }
 
 /** Whether a tool can be used. */
 const holds = ({ condition }: { condition?: string | undefined }): boolean => condition !== 'broken';
 
 /** Looks everything up that a plan names. Never throws; what is not there is a problem where it is named. */
-export function resolve(plan: Plan, shelf: Shelf, past: Past = {}): ResolvedPlan {
-  const problems: Found[] = [];
+export function resolve(plan: Plan, shelf: Shelf, past: LearnedHistory = {}): ResolvedPlan {
+  const problems: Diagnostic[] = [];
   const colourants = byId(shelf.colourants);
   const allVessels = byId(shelf.vessels.filter(holds));
   const allScales = byId(shelf.scales);
@@ -90,7 +91,7 @@ export function resolve(plan: Plan, shelf: Shelf, past: Past = {}): ResolvedPlan
   }
   const cups = cupsOf(plan, mixes, colourants, problems);
   const cupOf = new Map(cups.map((c) => [c.cup.id, c]));
-  const { strands, problems: stray } = strandsOf(plan, moulds);
+  const { cavitySets, problems: stray } = cavitySetsOf(plan, moulds);
   problems.push(...stray);
   const vessels = plan.bench.vesselIds.flatMap((id) => allVessels.get(id) ?? []).filter(holds);
   return {
@@ -107,8 +108,8 @@ export function resolve(plan: Plan, shelf: Shelf, past: Past = {}): ResolvedPlan
     mixes,
     cups,
     cupOf,
-    strands,
-    steps: plan.steps.map((step) => stepOf(step, plan, strands, { problems, past })),
+    cavitySets,
+    steps: plan.steps.map((step) => stepOf(step, plan, cavitySets, { problems, past })),
     problems
   };
 }
@@ -120,7 +121,11 @@ function byId<T extends { id: string }>(list: readonly T[]): Map<string, T> {
   return map;
 }
 
-function mixesOf(plan: Plan, bases: ReadonlyMap<string, Base>, problems: Found[]): Map<string, ResolvedMix> {
+function mixesOf(
+  plan: Plan,
+  bases: ReadonlyMap<string, Base>,
+  problems: Diagnostic[]
+): Map<string, ResolvedMix> {
   const found = new Map<string, ResolvedMix>();
   const said = new Set<string>();
   for (const mix of plan.mixes) {
@@ -147,7 +152,7 @@ function cupsOf(
   plan: Plan,
   mixes: ReadonlyMap<string, ResolvedMix>,
   colourants: ReadonlyMap<string, Colourant>,
-  problems: Found[]
+  problems: Diagnostic[]
 ): ResolvedCup[] {
   const all = byId(plan.cups);
   const known = new Set(plan.mixes.map((m) => m.id));
@@ -188,7 +193,7 @@ export const dosesOf = (cup: Cup, colourants: ReadonlyMap<string, Colourant>): C
 function partsOf(
   cup: Cup,
   all: ReadonlyMap<string, Cup>,
-  problems: Found[]
+  problems: Diagnostic[]
 ): { cupId: string; share: number }[] {
   if ('mix' in cup.from) return [];
   const path = `cups/${cup.id}/from`;
@@ -234,8 +239,8 @@ function firstMix(cup: Cup, all: ReadonlyMap<string, Cup>, depth = 0): string | 
 function stepOf(
   step: Step,
   plan: Plan,
-  strands: readonly Strand[],
-  { problems, past }: { problems: Found[]; past: Past }
+  cavitySets: readonly CavitySet[],
+  { problems, past }: { problems: Diagnostic[]; past: LearnedHistory }
 ): ResolvedStep {
   const path = `plan/steps/${step.id}`;
   const groups = new Set(plan.groups.map((g) => g.id));
@@ -247,16 +252,16 @@ function stepOf(
   const cups = new Set(plan.cups.map((c) => c.id));
   if (own?.definition.cups(own.act).some((id) => !cups.has(id)))
     problems.push(missing('cup', `steps/${step.id}/act`, 'This step pours a cup that is not in the plan.'));
-  const here = step.muted ? [] : strands.filter((s) => step.where.includes(s.group.id));
+  const here = step.muted ? [] : cavitySets.filter((s) => step.where.includes(s.group.id));
   const varied = new Map(here.map((s) => [s.id, variedAct(own, s, cups)]));
-  return { step, strands: here, own, here: (strandId) => varied.get(strandId) };
+  return { step, cavitySets: here, own, here: (cavitySetId) => varied.get(cavitySetId) };
 }
 
 /** Reads a step's act by its own definition; one that is unknown or ill formed is said and left out. */
 function readAct(
   step: Step,
   path: string,
-  { problems, past }: { problems: Found[]; past: Past }
+  { problems, past }: { problems: Diagnostic[]; past: LearnedHistory }
 ): ResolvedAct | undefined {
   const definition = acts.find(step.act.kind);
   if (!definition) {
@@ -281,14 +286,14 @@ function readAct(
   return { definition, act: read.data, step: at };
 }
 
-/** The act as a strand's variation has it; undefined where the strand leaves it out, or where its cup is gone. */
+/** The act as a cavity set's variation has it; undefined where the cavity set leaves it out, or where its cup is gone. */
 function variedAct(
   own: ResolvedAct | undefined,
-  strand: Strand,
+  cavitySet: CavitySet,
   cups: ReadonlySet<string>
 ): ResolvedAct | undefined {
   if (!own || own.definition.cups(own.act).some((id) => !cups.has(id))) return undefined;
-  const variation = strand.variations.find((v) => v.stepId === own.step.stepId);
+  const variation = cavitySet.variations.find((v) => v.stepId === own.step.stepId);
   if (!variation) return own;
   const { change } = variation;
   if ('skip' in change) return undefined;

@@ -1,35 +1,42 @@
 import {
   indexed,
-  potId,
+  splitMixId,
   type Indexed,
-  type Material,
+  type MixMaterial,
   type TimedMix,
   type TimedPour,
   type TimedStep
 } from '../schedule';
-import type { FilledStrand, Pour } from './fill';
+import type { FilledCavitySet, Pour } from './fill';
 import type { ResolvedMix, ResolvedPlan, ResolvedStep } from './resolve';
-import type { WorkedCup, WorkedCups } from './weighing/weighed';
+import type { CupInMixes, AllMixes } from './weighing/weighed';
 import { roomIn } from './room';
 
 /** What a score is played from: steps, pours and mixes with their minutes and materials. */
-export function timingOf(plan: ResolvedPlan, filled: readonly FilledStrand[], worked: WorkedCups): Indexed {
+export function timingOf(
+  plan: ResolvedPlan,
+  filled: readonly FilledCavitySet[],
+  allMixes: AllMixes
+): Indexed {
   return indexed({
     room: roomIn(plan.plan.bench),
     steps: plan.steps.filter((s) => !s.step.muted).map((s) => timedStep(s, plan)),
     pours: new Map(filled.flatMap((f) => f.pours.map((p) => [p.id, timedPour(p, f)] as const))),
     mixes: new Map(
-      [...pots(plan, worked), ...worked.cups.flatMap((w) => cupMixes(w, worked))].map((m) => [m.mixId, m])
+      [...splitMixes(plan, allMixes), ...allMixes.cups.flatMap((w) => cupMixes(w, allMixes))].map((m) => [
+        m.mixId,
+        m
+      ])
     ),
-    strands: filled.map(({ strand }) => ({
-      id: strand.id,
-      groupId: strand.group.id,
-      name: strand.group.name
+    cavitySets: filled.map(({ cavitySet }) => ({
+      id: cavitySet.id,
+      groupId: cavitySet.group.id,
+      name: cavitySet.group.name
     }))
   });
 }
 
-const materialOf = ({ base, behaviour, formula }: ResolvedMix): Material => ({
+const materialOf = ({ base, behaviour, formula }: ResolvedMix): MixMaterial => ({
   baseId: base.id,
   behaviour,
   clockPart: formula.clockPart,
@@ -38,8 +45,8 @@ const materialOf = ({ base, behaviour, formula }: ResolvedMix): Material => ({
   ...('fullCureHours' in base ? { fullCureHours: base.fullCureHours } : {})
 });
 
-function timedStep({ step, strands, own }: ResolvedStep, plan: ResolvedPlan): TimedStep {
-  const count = strands.reduce((s, x) => s + x.count, 0);
+function timedStep({ step, cavitySets, own }: ResolvedStep, plan: ResolvedPlan): TimedStep {
+  const count = cavitySets.reduce((s, x) => s + x.count, 0);
   const drawsNothing = own && own.definition.cups(own.act).length === 0;
   const minutes = drawsNothing
     ? own.definition.hands(own.act, own.step, count)
@@ -47,7 +54,7 @@ function timedStep({ step, strands, own }: ResolvedStep, plan: ResolvedPlan): Ti
   return {
     id: step.id,
     gates: step.gates,
-    strandIds: strands.map((s) => s.id),
+    cavitySetIds: cavitySets.map((s) => s.id),
     line: lineOf(own, plan),
     after: own?.definition.group === 'after',
     demoulds: own?.definition.traits?.(own.act).includes('demoulds') ?? false,
@@ -64,13 +71,13 @@ const lineOf = (own: ResolvedStep['own'], { cupOf }: ResolvedPlan): string =>
       }).line
     : '';
 
-function timedPour(pour: Pour, { layers }: FilledStrand): TimedPour {
+function timedPour(pour: Pour, { layers }: FilledCavitySet): TimedPour {
   const own = layers.filter((l) => l.pourId === pour.id);
   const { act } = pour;
   return {
     pourId: pour.id,
     stepId: pour.stepId,
-    strandId: pour.strandId,
+    cavitySetId: pour.cavitySetId,
     cupId: pour.cupId,
     depth: own.reduce((s, l) => s + l.to - l.from, 0),
     untilSet: act?.definition.lasts?.(act.act) === 'sets',
@@ -80,10 +87,10 @@ function timedPour(pour: Pour, { layers }: FilledStrand): TimedPour {
   };
 }
 
-const pots = (plan: ResolvedPlan, worked: WorkedCups): TimedMix[] =>
-  worked.common.map((m) => ({
+const splitMixes = (plan: ResolvedPlan, allMixes: AllMixes): TimedMix[] =>
+  allMixes.common.map((m) => ({
     mixId: m.mixId,
-    cupId: potId(m.of),
+    cupId: splitMixId(m.of),
     turn: m.turn,
     name: 'the mix',
     material: materialOf(plan.mixes.get(m.of)!),
@@ -92,13 +99,13 @@ const pots = (plan: ResolvedPlan, worked: WorkedCups): TimedMix[] =>
     pours: []
   }));
 
-function cupMixes({ cup, resolved, mixes }: WorkedCup, worked: WorkedCups): TimedMix[] {
+function cupMixes({ cup, resolved, mixes }: CupInMixes, allMixes: AllMixes): TimedMix[] {
   if (!resolved.mix) return [];
   const material = materialOf(resolved.mix);
   const portion = 'mix' in cup.from && resolved.mix.mix.feeds === 'split';
   return mixes.map((m): TimedMix => {
-    const pot = portion
-      ? worked.common.find((c) => c.of === resolved.mix!.mix.id && c.turn === m.turn)
+    const splitMix = portion
+      ? allMixes.common.find((c) => c.of === resolved.mix!.mix.id && c.turn === m.turn)
       : undefined;
     return {
       mixId: m.mixId,
@@ -109,16 +116,16 @@ function cupMixes({ cup, resolved, mixes }: WorkedCup, worked: WorkedCups): Time
       weighings: m.weighings,
       mixed: m.balance.mixed,
       pours: m.pours,
-      ...(pot ? { portionOf: pot.mixId } : {}),
-      ...(m.filledFrom ? { filledFrom: fillingMixes(m.filledFrom, m.turn, worked) } : {})
+      ...(splitMix ? { portionOf: splitMix.mixId } : {}),
+      ...(m.filledFrom ? { filledFrom: fillingMixes(m.filledFrom, m.turn, allMixes) } : {})
     };
   });
 }
 
 /** The mixes that a filling takes from: each part's own of the same turn, or its first. */
-const fillingMixes = (from: readonly { cupId: string }[], turn: number, worked: WorkedCups): string[] =>
+const fillingMixes = (from: readonly { cupId: string }[], turn: number, allMixes: AllMixes): string[] =>
   from.flatMap(({ cupId }) => {
-    const mixes = worked.cups.find((w) => w.cup.id === cupId)?.mixes ?? [];
+    const mixes = allMixes.cups.find((w) => w.cup.id === cupId)?.mixes ?? [];
     const own = mixes.find((m) => m.turn === turn) ?? mixes[0];
     return own ? [own.mixId] : [];
   });

@@ -9,55 +9,55 @@ import {
   type WeighedCup
 } from '../batch';
 import { cupScale, toDivision } from '../dosing';
-import { potId, turnId } from '../schedule';
+import { splitMixId, turnId } from '../schedule';
 import { vesselFor, type Vessel } from '../shelf/vessel';
 import type { Plan } from '../document';
 import { together } from '../cure';
-import type { FilledStrand, Pour } from './fill';
-import { jugDemands, workedJug } from './weighing/composite-cups';
+import type { FilledCavitySet, Pour } from './fill';
+import { compositeDemands, weighedComposite } from './weighing/composite-cups';
 import type { ResolvedCup, ResolvedMix, ResolvedPlan } from './resolve';
-import { turnsFor } from './weighing/mix-count';
+import { mixCountFor } from './weighing/mix-count';
 import {
   mlOf,
-  poursOf,
-  unworked,
+  poursOfCup,
+  notWeighed,
   bagLoss,
   vesselLoss,
   type CommonMix,
   type CupMix,
   type Losses,
-  type WorkedCup,
-  type WorkedCups,
-  type Workings
+  type CupInMixes,
+  type AllMixes,
+  type WeighingContext
 } from './weighing/weighed';
 
 /** What remix risk adds where a pour of several colours from one mix cannot be repeated, as a share. */
 const HARD_TO_REPEAT = 0.05;
 
 /** Works every cup of a plan out, in as many mixes as it takes. */
-export function weigh(plan: ResolvedPlan, filled: readonly FilledStrand[], losses: Losses): WorkedCups {
+export function weigh(plan: ResolvedPlan, filled: readonly FilledCavitySet[], losses: Losses): AllMixes {
   const direct = filled.flatMap((f) => f.pours);
-  const demands = jugDemands(plan, direct, losses);
+  const demands = compositeDemands(plan, direct, losses);
   const all = [...demands.values()].flat();
   const pourOf = new Map(all.map((p) => [p.id, p]));
-  const work: Workings = { plan, losses, demands, filled, pourOf, jugTurns: new Map() };
-  const worked = new Map<string, WorkedCup>();
+  const work: WeighingContext = { plan, losses, demands, filled, pourOf, compositePours: new Map() };
+  const allMixes = new Map<string, CupInMixes>();
   const common: CommonMix[] = [];
   for (const mix of plan.mixes.values()) {
     const cups = plan.cups.filter((c) => 'mix' in c.cup.from && c.cup.from.mix === mix.mix.id);
     if (!plan.scales.length || !cups.length) continue;
     const made = mix.mix.feeds === 'split' ? splitMix(work, mix, cups) : undefined;
     common.push(...(made?.common ?? []));
-    for (const w of made?.cups ?? cups.map((c) => oneCup(work, mix, c))) worked.set(w.cup.id, w);
+    for (const w of made?.cups ?? cups.map((c) => oneCup(work, mix, c))) allMixes.set(w.cup.id, w);
   }
   const cups = plan.cups.map(
-    (c) => worked.get(c.cup.id) ?? (c.parts.length ? workedJug(work, c, worked) : unworked(c))
+    (c) => allMixes.get(c.cup.id) ?? (c.parts.length ? weighedComposite(work, c, allMixes) : notWeighed(c))
   );
   return { cups, common };
 }
 
 /** The mix of the portion that runs furthest ahead, of those that must level by themselves: by it the hands must be done. */
-function soonest(work: Workings, cups: readonly ResolvedCup[]): ResolvedMix | undefined {
+function soonest(work: WeighingContext, cups: readonly ResolvedCup[]): ResolvedMix | undefined {
   const levels = (c: ResolvedCup) =>
     (work.demands.get(c.cup.id) ?? []).some(({ act }) => act?.definition.lasts?.(act.act) !== 'sets');
   const asked = cups.filter(levels);
@@ -77,7 +77,7 @@ function allowanceOf(plan: Plan, split: boolean, poured: number): number {
 
 /** What one of n mixes of a cup is ordered as. */
 function orderOf(
-  work: Workings,
+  work: WeighingContext,
   cup: ResolvedCup,
   pours: readonly Allotment[],
   one: { n: number; allowance: number; vessel?: Vessel | undefined }
@@ -104,7 +104,7 @@ function orderOf(
 
 /** Weighs one mix of a cup out, in the smallest vessel that holds it. */
 function mixOf(
-  work: Workings,
+  work: WeighingContext,
   cup: ResolvedCup,
   pours: Allotment[],
   one: { i: number; n: number; allowance: number }
@@ -125,14 +125,14 @@ function mixOf(
 }
 
 /** A cup that is mixed on its own. */
-function oneCup(work: Workings, mix: ResolvedMix, cup: ResolvedCup): WorkedCup {
-  const pours = poursOf(work, cup.cup.id);
+function oneCup(work: WeighingContext, mix: ResolvedMix, cup: ResolvedCup): CupInMixes {
+  const pours = poursOfCup(work, cup.cup.id);
   const allowance = allowanceOf(work.plan.plan, false, 1);
   const whole = weighOutCup(orderOf(work, cup, pours, { n: 1, allowance }));
   const met = whole.weighings.findIndex((w) => w.key === mix.formula.clockPart) + 1;
   const own = cup.cup.vesselId ?? mix.mix.vesselId;
   const vessels = own ? [work.plan.allVessels.get(own)].filter((v) => v !== undefined) : work.plan.vessels;
-  const count = turnsFor({
+  const count = mixCountFor({
     plan: work.plan,
     mix: cup.mix ?? mix,
     vessels,
@@ -150,17 +150,19 @@ function oneCup(work: Workings, mix: ResolvedMix, cup: ResolvedCup): WorkedCup {
   return { cup: cup.cup, resolved: cup, count, mixes };
 }
 
-const shotOf = (work: Workings, pours: readonly Allotment[]) =>
+const shotOf = (work: WeighingContext, pours: readonly Allotment[]) =>
   Math.max(0, ...pours.map((p) => work.pourOf.get(p.pourId)?.each ?? 0));
 
 /** A mix that is split into cups: its turns, and each cup’s portion in every turn. */
-function splitMix(work: Workings, mix: ResolvedMix, cups: readonly ResolvedCup[]): WorkedCups {
-  const used = cups.filter((c) => poursOf(work, c.cup.id).length);
+function splitMix(work: WeighingContext, mix: ResolvedMix, cups: readonly ResolvedCup[]): AllMixes {
+  const used = cups.filter((c) => poursOfCup(work, c.cup.id).length);
   const allowance = allowanceOf(work.plan.plan, true, used.length);
-  const wholes = used.map((c) => weighOutCup(orderOf(work, c, poursOf(work, c.cup.id), { n: 1, allowance })));
+  const wholes = used.map((c) =>
+    weighOutCup(orderOf(work, c, poursOfCup(work, c.cup.id), { n: 1, allowance }))
+  );
   const grams = wholes.reduce((s, w) => s + w.batch, 0) + used.reduce((s, c) => s + (c.cup.reserve ?? 0), 0);
-  const pours = cups.flatMap((c) => poursOf(work, c.cup.id));
-  const count = turnsFor({
+  const pours = cups.flatMap((c) => poursOfCup(work, c.cup.id));
+  const count = mixCountFor({
     plan: work.plan,
     mix: soonest(work, used) ?? mix,
     vessels: work.plan.vessels,
@@ -175,40 +177,48 @@ function splitMix(work: Workings, mix: ResolvedMix, cups: readonly ResolvedCup[]
     wanted: mix.mix.turns
   });
   const turns = turnsOf(work, cups, count.n);
-  const worked = cups.map((c): WorkedCup => {
-    const own = new Set(poursOf(work, c.cup.id).map((p) => p.pourId));
+  const allMixes = cups.map((c): CupInMixes => {
+    const own = new Set(poursOfCup(work, c.cup.id).map((p) => p.pourId));
     const deals = turns.length ? turns.map((t) => t.filter((p) => own.has(p.pourId))) : [[]];
     const mixes = deals.map((p, i) => mixOf(work, c, p, { i, n: deals.length, allowance }));
     return { cup: c.cup, resolved: c, count, mixes };
   });
-  const common = turns.map((_, i) => commonMix(work, mix, worked, i));
-  const cupsHeld = worked.map((w) => ({ ...w, mixes: w.mixes.map((m, i) => inPot(work, w, m, common[i])) }));
+  const common = turns.map((_, i) => commonMix(work, mix, allMixes, i));
+  const cupsHeld = allMixes.map((w) => ({
+    ...w,
+    mixes: w.mixes.map((m, i) => inSplitMix(work, w, m, common[i]))
+  }));
   return { cups: cupsHeld, common: common.map((m) => ({ ...m, ...(count.why ? { why: count.why } : {}) })) };
 }
 
 /** A portion with the parts that it holds of its own turn's pot, as that was really weighed. */
-const inPot = (work: Workings, { resolved }: WorkedCup, m: CupMix, pot: CommonMix | undefined): CupMix => ({
+const inSplitMix = (
+  work: WeighingContext,
+  { resolved }: CupInMixes,
+  m: CupMix,
+  splitMix: CommonMix | undefined
+): CupMix => ({
   ...m,
   held: heldParts({
     formula: resolved.mix!.formula,
     weighings: m.weighings,
     colourantOf: (id) => work.plan.colourants.get(id),
-    pot: pot?.held
+    splitMix: splitMix?.held
   })
 });
 
 /** Deals the cavities out to the turns of a split mix; a cup of cups takes its share of each turn with them. */
-function turnsOf(work: Workings, cups: readonly ResolvedCup[], n: number): Allotment[][] {
+function turnsOf(work: WeighingContext, cups: readonly ResolvedCup[], n: number): Allotment[][] {
   const ids = new Set(cups.map((c) => c.cup.id));
   const fills = [...ids].flatMap((id) => (work.demands.get(id) ?? []).filter((p) => p.fills !== undefined));
   const jugs = new Set(fills.map((p) => p.fills!));
   const served = (p: Pour) => ids.has(p.cupId) || jugs.has(p.cupId);
-  const strands = work.filled
-    .map((f) => ({ count: f.strand.count, pourIds: f.pours.filter(served).map((p) => p.id) }))
+  const cavitySets = work.filled
+    .map((f) => ({ count: f.cavitySet.count, pourIds: f.pours.filter(served).map((p) => p.id) }))
     .filter((s) => s.pourIds.length);
-  const turns = strands.length ? dealCavities(strands, n) : [];
+  const turns = cavitySets.length ? dealCavities(cavitySets, n) : [];
   for (const jug of jugs)
-    work.jugTurns.set(
+    work.compositePours.set(
       jug,
       turns.map((turn) => turn.filter((p) => work.pourOf.get(p.pourId)?.cupId === jug))
     );
@@ -219,8 +229,8 @@ function turnsOf(work: Workings, cups: readonly ResolvedCup[], n: number): Allot
 }
 
 /** The share of a jug that one turn pours, 0..1. */
-function jugShare(work: Workings, jugId: string, turn: readonly Allotment[]): number {
-  const whole = mlOf(work, poursOf(work, jugId));
+function jugShare(work: WeighingContext, jugId: string, turn: readonly Allotment[]): number {
+  const whole = mlOf(work, poursOfCup(work, jugId));
   const here = mlOf(
     work,
     turn.filter((p) => work.pourOf.get(p.pourId)?.cupId === jugId)
@@ -229,7 +239,12 @@ function jugShare(work: Workings, jugId: string, turn: readonly Allotment[]): nu
 }
 
 /** The common mix of one turn: base for every cup, what is reserved, and what stays in the pot. */
-function commonMix(work: Workings, mix: ResolvedMix, cups: readonly WorkedCup[], i: number): CommonMix {
+function commonMix(
+  work: WeighingContext,
+  mix: ResolvedMix,
+  cups: readonly CupInMixes[],
+  i: number
+): CommonMix {
   const { scales, plan, vessels, allVessels } = work.plan;
   const { formula } = mix;
   const mine = cups.flatMap((c) => c.mixes.filter((m) => m.turn === i + 1));
@@ -255,7 +270,7 @@ function commonMix(work: Workings, mix: ResolvedMix, cups: readonly WorkedCup[],
     : vesselFor(guess.balance.mixed / formula.density, vessels);
   const out = vessel ? weighed(vessel) : guess;
   return {
-    mixId: turnId(potId(mix.mix.id), i + 1),
+    mixId: turnId(splitMixId(mix.mix.id), i + 1),
     of: mix.mix.id,
     baseId: mix.base.id,
     turn: i + 1,

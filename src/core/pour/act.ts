@@ -1,11 +1,11 @@
 import type { z } from 'zod';
 import type { Amount } from '../document';
-import type { Found } from '../problem';
+import type { Diagnostic } from '../problem';
 import type { Casting } from '../pattern';
 import type { Fields } from './fields';
 import type { Poured } from './flowing';
 import type { Measured } from './measured';
-import type { Stand } from './stand';
+import type { CavityState } from './cavity-state';
 
 /** The families in which a maker looks for an act. */
 export type ActGroup = 'pour in' | 'move' | 'put in' | 'wait' | 'after';
@@ -95,8 +95,8 @@ export interface ActWords {
 
 /** A cavity after an act, and what was wrong with doing it. */
 export interface Applied {
-  stand: Stand;
-  problems: Found[];
+  stand: CavityState;
+  problems: Diagnostic[];
 }
 
 /** What is lost by doing an act too early, and too late; usual practice, the data sheet wins. */
@@ -127,9 +127,9 @@ export interface ActDefinition<A extends { kind: string }> {
   /** The amount it lays, where it has one; absent for acts without. */
   amount?(act: A): Amount | undefined;
   /** What it takes for each cavity, ml; nothing where it cannot be done on this stand. */
-  draws(act: A, stand: Stand, step: ActStep): Draw[];
+  draws(act: A, stand: CavityState, step: ActStep): Draw[];
   /** The cavity afterwards. */
-  apply(act: A, stand: Stand, step: ActStep): Applied;
+  apply(act: A, stand: CavityState, step: ActStep): Applied;
   /** Minutes for so many cavities. */
   hands(act: A, step: ActStep, count: number): Minutes;
   /** What it costs to be early or late with it. */
@@ -141,7 +141,7 @@ export interface ActDefinition<A extends { kind: string }> {
   /** What it does to where things lie in a casting: its maps, by which a point of the piece is traced back. */
   flow?(act: A, casting: Casting, poured: Poured): void;
   /** What is wrong with it on this stand beyond what `apply` says. */
-  rules?(act: A, stand: Stand, step: ActStep): Found[];
+  rules?(act: A, stand: CavityState, step: ActStep): Diagnostic[];
   /** What its pour comes to in a cavity, in figures: grams a round, length of a line. */
   measures?(act: A, of: Measured): string | undefined;
   words(act: A, names: Naming): ActWords;

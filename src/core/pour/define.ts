@@ -16,11 +16,11 @@ import { actSchema, type ActOf, type Fields } from './fields';
 import type { Poured } from './flowing';
 import type { Measured } from './measured';
 import { poured } from './pouring';
-import type { Found } from '../problem';
-import type { Stand } from './stand';
+import type { Diagnostic } from '../problem';
+import type { CavityState } from './cavity-state';
 
 /** What one act tells of itself; the rest follows from its fields. */
-interface Told<K extends string, F extends Fields> {
+interface ActSpec<K extends string, F extends Fields> {
   kind: K;
   group: ActGroup;
   fields: F;
@@ -36,11 +36,11 @@ interface Told<K extends string, F extends Fields> {
   measures?(act: ActOf<K, F>, of: Measured): string | undefined;
   words(act: ActOf<K, F>, names: Naming): ActWords;
   /** The cavity afterwards, where it is not what its cup and amount make of it. */
-  apply?(act: ActOf<K, F>, stand: Stand, step: ActStep): Applied;
+  apply?(act: ActOf<K, F>, stand: CavityState, step: ActStep): Applied;
   edges?: Edges;
   varies?: string;
   lasts?(act: ActOf<K, F>): 'levels' | 'sets';
-  rules?(act: ActOf<K, F>, stand: Stand, step: ActStep): Found[];
+  rules?(act: ActOf<K, F>, stand: CavityState, step: ActStep): Diagnostic[];
   flow?(act: ActOf<K, F>, casting: Casting, poured: Poured): void;
 }
 
@@ -49,24 +49,24 @@ interface Told<K extends string, F extends Fields> {
  * takes all follow from them. What pours has a cup (`cupId`) and an `amount`; what is done again has `times` and `every`.
  */
 export function defineAct<const K extends string, F extends Fields>(
-  told: Told<K, F>
+  spec: ActSpec<K, F>
 ): ActDefinition<ActOf<K, F>> {
   type Act = ActOf<K, F>;
-  const { kind, fields } = told;
+  const { kind, fields } = spec;
   const cups = Object.keys(fields).filter((key) => fields[key]!.asked.is === 'cup');
   const pours = fields.amount !== undefined && cups.length > 0;
   const value = (act: Act, key: string) => (act as Record<string, unknown>)[key];
-  const apply = told.apply ?? (pours ? pour : leave);
+  const apply = spec.apply ?? (pours ? pour : leave);
   // The types of a kind and of its fields meet here, where TypeScript cannot see that they are one.
   return {
     kind,
-    group: told.group,
+    group: spec.group,
     fields,
-    also: told.also ?? [],
+    also: spec.also ?? [],
     traits:
-      typeof told.traits === 'function'
-        ? told.traits
-        : () => (told.traits as readonly Trait[] | undefined) ?? [],
+      typeof spec.traits === 'function'
+        ? spec.traits
+        : () => (spec.traits as readonly Trait[] | undefined) ?? [],
     schema: actSchema(kind, fields),
     fresh: (cupId: string) =>
       Object.fromEntries([
@@ -89,29 +89,30 @@ export function defineAct<const K extends string, F extends Fields>(
       ...(change.amount && fields.amount ? { amount: change.amount } : {})
     }),
     ...(fields.amount ? { amount: (act: Act) => value(act, 'amount') as Amount } : {}),
-    draws(act: Act, stand: Stand, step: ActStep) {
+    draws(act: Act, stand: CavityState, step: ActStep) {
       if (!pours) return [];
       const layers = apply(act, stand, step).stand.layers.slice(stand.layers.length);
       return layers.map((l) => ({ cupId: l.cupId, ml: l.each }));
     },
     apply,
-    hands: (act: Act, step: ActStep, cavities: number) => handsOf(told, act, step, cavities),
-    words: told.words,
-    ...(told.measures ? { measures: told.measures } : {}),
-    ...(told.edges ? { edges: told.edges } : {}),
-    ...(told.varies === undefined ? {} : { varies: told.varies }),
-    ...(told.lasts ? { lasts: told.lasts } : {}),
-    ...(told.rules ? { rules: told.rules } : {}),
-    ...(told.flow ? { flow: told.flow } : {})
+    hands: (act: Act, step: ActStep, cavities: number) => handsOf(spec, act, step, cavities),
+    words: spec.words,
+    ...(spec.measures ? { measures: spec.measures } : {}),
+    ...(spec.edges ? { edges: spec.edges } : {}),
+    ...(spec.varies === undefined ? {} : { varies: spec.varies }),
+    ...(spec.lasts ? { lasts: spec.lasts } : {}),
+    ...(spec.rules ? { rules: spec.rules } : {}),
+    ...(spec.flow ? { flow: spec.flow } : {})
   } as unknown as ActDefinition<Act>;
 }
 
-const leave = (_: unknown, stand: Stand): Applied => ({ stand, problems: [] });
-const pour = (act: unknown, stand: Stand, step: ActStep): Applied => poured(act as Pouring, stand, step);
+const leave = (_: unknown, stand: CavityState): Applied => ({ stand, problems: [] });
+const pour = (act: unknown, stand: CavityState, step: ActStep): Applied =>
+  poured(act as Pouring, stand, step);
 
 /** Minutes of an act: so many for each cavity and once, as often as it is done, with the time between. */
 function handsOf<K extends string, F extends Fields>(
-  { usually = {}, keeps, passes }: Told<K, F>,
+  { usually = {}, keeps, passes }: ActSpec<K, F>,
   act: ActOf<K, F>,
   { hands }: ActStep,
   cavities: number

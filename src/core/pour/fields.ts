@@ -4,7 +4,7 @@ import { Ref } from '../id';
 import { MIDDLE, Path, Place } from './place';
 
 /** What a field of an act asks for: which control a screen gives it, and in which unit. */
-export type Asked =
+export type FieldKind =
   | { is: 'cup' }
   | { is: 'amount' }
   | { is: 'quantity'; unit: string; min: number; max: number }
@@ -23,7 +23,7 @@ export type Asked =
 /** One thing an act says of itself: how it is called, how it is asked for, what it may be, and what it usually is. */
 export interface Field<T> {
   label: string;
-  asked: Asked;
+  asked: FieldKind;
   schema: z.ZodType<T>;
   usual: T;
 }

@@ -1,5 +1,5 @@
 import { smoothWay, type Casting, type Content } from '../pattern';
-import { copiesOf, type Path, type Place } from './place';
+import { pathCopies, type Path, type Place } from './place';
 
 type Point = readonly [number, number];
 
@@ -23,7 +23,7 @@ export const spotOf = ({ section }: Casting, { x, y }: Place): { x: number; y: n
 /** The ways of a path in mm, one a copy round the middle, without corners and kept inside the wall. */
 export function waysOf(casting: Casting, path: Path): Point[][] {
   const { half } = casting.section;
-  return copiesOf(path, half.length / half.width).map((copy) => {
+  return pathCopies(path, half.length / half.width).map((copy) => {
     const points = copy.map((p): Point => [p.x * half.width, p.y * half.length]);
     return smoothWay(points, path.closed === true);
   });

@@ -1,5 +1,5 @@
 import { within, type Casting, type Corner } from '../pattern';
-import { copiesOf, type Path } from './place';
+import { pathCopies, type Path } from './place';
 
 /** How much of a hollow keeps what was rubbed into it, and how much is left beside it, wiped and not. */
 const IN_HOLLOWS = 0.93;
@@ -15,7 +15,7 @@ export function intoHollows(
   }: { hollows: Path; colourantId?: string | undefined; wiped: 'yes' | 'no' }
 ): void {
   const { half } = casting.section;
-  const outlines = copiesOf(hollows, half.length / half.width).map((copy) =>
+  const outlines = pathCopies(hollows, half.length / half.width).map((copy) =>
     copy.map((p): Corner => [p.x * half.width, p.y * half.length])
   );
   const inside = (x: number, y: number) => outlines.some((outline) => within(outline, x, y));

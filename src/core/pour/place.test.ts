@@ -1,7 +1,7 @@
 import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { copiesOf, pathLength, pathWords, placeWords } from '.';
+import { pathCopies, pathLength, pathWords, placeWords } from '.';
 
 const place = fc.record({
   x: evenly(-1, 1),
@@ -40,7 +40,7 @@ describe('a path', () => {
   it('is copied round the middle: every copy as far out as the first, evenly apart', () => {
     fc.assert(
       fc.property(place, fc.integer({ min: 1, max: 36 }), evenly(0.2, 5), (p, n, aspect) => {
-        const copies = copiesOf({ points: [p], round: n }, aspect).map(([q]) => q!);
+        const copies = pathCopies({ points: [p], round: n }, aspect).map(([q]) => q!);
         const radius = (q: typeof p) => Math.hypot(q.x, q.y * aspect);
         expect(copies[0]!.x).toBeCloseTo(p.x, 12);
         expect(copies[0]!.y).toBeCloseTo(p.y, 12);

@@ -47,7 +47,7 @@ export function pathWords(path: Path): string {
 }
 
 /** Every place of a path, its turned copies included: one list a copy. `aspect` is length over width of the cavity. */
-export function copiesOf(path: Path, aspect = 1): Place[][] {
+export function pathCopies(path: Path, aspect = 1): Place[][] {
   const n = path.round ?? 1;
   return Array.from({ length: n }, (_, i) => {
     const turn = (2 * Math.PI * i) / n;

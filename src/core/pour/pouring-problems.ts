@@ -1,8 +1,8 @@
-import type { Found } from '../problem';
+import type { Diagnostic } from '../problem';
 import type { ActStep, Pouring } from './act';
-import type { Stand } from './stand';
+import type { CavityState } from './cavity-state';
 
-export const unevenChambers = (mm: number, step: ActStep, stand: Stand): Found => ({
+export const unevenChambers = (mm: number, step: ActStep, stand: CavityState): Diagnostic => ({
   code: 'chambers-uneven',
   level: 'warn',
   path: step.path,
@@ -10,7 +10,7 @@ export const unevenChambers = (mm: number, step: ActStep, stand: Stand): Found =
   mend: 'Fill them to one level, in rounds.'
 });
 
-export const unknownChamber = (act: Pouring, step: ActStep, stand: Stand): Found => ({
+export const unknownChamber = (act: Pouring, step: ActStep, stand: CavityState): Diagnostic => ({
   code: 'chamber-unknown',
   level: 'stop',
   path: `${step.path}/chamberId`,
@@ -18,7 +18,7 @@ export const unknownChamber = (act: Pouring, step: ActStep, stand: Stand): Found
   mend: 'Choose one of the mould’s chambers, or the whole cavity.'
 });
 
-export const unknownZone = (act: Pouring, step: ActStep, stand: Stand): Found => ({
+export const unknownZone = (act: Pouring, step: ActStep, stand: CavityState): Diagnostic => ({
   code: 'zone-unknown',
   level: 'stop',
   path: `${step.path}/amount`,
@@ -26,7 +26,7 @@ export const unknownZone = (act: Pouring, step: ActStep, stand: Stand): Found =>
   mend: 'Name a zone of the mould’s card, or give a depth.'
 });
 
-export const nothingToPour = (act: Pouring, step: ActStep, share: number): Found => ({
+export const nothingToPour = (act: Pouring, step: ActStep, share: number): Diagnostic => ({
   code: 'level-passed',
   level: 'stop',
   path: `${step.path}/amount`,
@@ -40,15 +40,15 @@ export const nothingToPour = (act: Pouring, step: ActStep, share: number): Found
 export const overfull = (
   act: Pouring,
   step: ActStep,
-  stand: Stand,
+  stand: CavityState,
   room: { over: number; most: number }
-): Found => ({
+): Diagnostic => ({
   code: 'overfull',
   level: 'stop',
   path: `${step.path}/amount`,
   sentence: `${stand.name} would overflow: ${room.over.toFixed(1)} ml more than the ${room.most.toFixed(1)} ml ${act.chamberId ? 'its chamber' : 'it'} holds.`,
   mend: 'Pour less here, or less before it.',
-  tries: [
+  fixes: [
     {
       words: 'Fill to the rim instead',
       edit: { path: ['steps', step.stepId, 'act', 'amount'], value: { kind: 'rim' } }

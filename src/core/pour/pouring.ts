@@ -1,14 +1,14 @@
 import type { Amount } from '../document';
 import type { ActStep, Applied, Pouring } from './act';
 import { nothingToPour, overfull, unevenChambers, unknownChamber, unknownZone } from './pouring-problems';
-import { inChamber, levelled, pouredOn, spreadOf, type Filled, type Stand } from './stand';
+import { inChamber, levelled, pouredOn, spreadOf, type Filled, type CavityState } from './cavity-state';
 
 const EPSILON = 1e-9;
 /** Chambers whose levels differ by more than this push on their divider, mm. */
 const EVEN_MM = 2;
 
 /** A cavity after so much of a cup was poured into it: by how much its level rises, and whether there was room for it. */
-export function poured(act: Pouring, stand: Stand, step: ActStep): Applied {
+export function poured(act: Pouring, stand: CavityState, step: ActStep): Applied {
   const chamber = stand.chambers.find((c) => c.id === act.chamberId);
   if (act.chamberId && !chamber) return { stand, problems: [unknownChamber(act, step, stand)] };
   const uneven = chamber ? 0 : spreadOf(stand);
@@ -33,11 +33,11 @@ export function poured(act: Pouring, stand: Stand, step: ActStep): Applied {
 }
 
 /** The most that may stand in the cavity (or in its chamber of so much share), ml. */
-const mostIn = (amount: Amount, share: number, { cavity }: Stand): number =>
+const mostIn = (amount: Amount, share: number, { cavity }: CavityState): number =>
   (cavity.capacity + (amount.kind === 'dome' ? cavity.domeMl : 0)) * share;
 
 /** Volume in the cavity (or its chamber of so much share) once an amount has been laid, ml; may exceed its capacity. */
-function volumeAfter(amount: Amount, from: Filled, share: number, stand: Stand): number | undefined {
+function volumeAfter(amount: Amount, from: Filled, share: number, stand: CavityState): number | undefined {
   const { cavity } = stand;
   // Above the rim there is no more room: a depth past it counts at the rim's area, so that it reads as overfull.
   const volumeAt = (z: number) =>

@@ -1,14 +1,14 @@
 import type { ActStep, Applied, Pouring } from './act';
 import { nothingToPour } from './pouring-problems';
 import { poured } from './pouring';
-import { filledMl, levelled, type Stand } from './stand';
+import { filledMl, levelled, type CavityState } from './cavity-state';
 import { withdrawn } from './withdrawn';
 
 /**
  * A cavity in which so much was milled out and the same filled in again: as full as before. The amount is a volume or a
  * share of the cavity; up to a level or the rim there is nothing to fill.
  */
-export function refilled(act: Pouring, stand: Stand, step: ActStep): Applied {
+export function refilled(act: Pouring, stand: CavityState, step: ActStep): Applied {
   const ready = levelled(stand);
   const ml = askedMl(act, ready);
   if (ml === undefined)
@@ -18,7 +18,7 @@ export function refilled(act: Pouring, stand: Stand, step: ActStep): Applied {
   return poured({ ...act, amount: { kind: 'volume', ml } }, out.stand, step);
 }
 
-function askedMl({ amount }: Pouring, { cavity }: Stand): number | undefined {
+function askedMl({ amount }: Pouring, { cavity }: CavityState): number | undefined {
   if (amount.kind === 'volume') return amount.ml;
   return amount.kind === 'share' ? amount.of * cavity.capacity : undefined;
 }
@@ -33,10 +33,10 @@ const noVolume = (act: Pouring, step: ActStep, share: number) => ({
   code: 'refill-without-volume' as const,
   sentence: 'What is milled out and refilled needs a volume of its own: the face stands where it stood.',
   mend: 'Give ml, or a share of the cavity.',
-  tries: share > 0.05 ? smaller(step, 0.05) : []
+  fixes: share > 0.05 ? smaller(step, 0.05) : []
 });
 
-const tooMuch = (step: ActStep, stand: Stand, ml: number) => {
+const tooMuch = (step: ActStep, stand: CavityState, ml: number) => {
   const there = filledMl(stand);
   return {
     code: 'mills-too-much' as const,
@@ -44,6 +44,6 @@ const tooMuch = (step: ActStep, stand: Stand, ml: number) => {
     path: `${step.path}/amount`,
     sentence: `${stand.name} hold ${there.toFixed(1)} ml here, so ${ml.toFixed(1)} ml cannot be milled out.`,
     mend: there > 0 ? 'Mill out less.' : 'Pour the ground first, and let it cure.',
-    tries: there > 0.06 * stand.cavity.capacity ? smaller(step, 0.05) : []
+    fixes: there > 0.06 * stand.cavity.capacity ? smaller(step, 0.05) : []
   };
 };

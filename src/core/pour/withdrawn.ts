@@ -1,11 +1,11 @@
 import type { ActStep, Applied } from './act';
-import { filledMl, levelled, type Stand } from './stand';
+import { filledMl, levelled, type CavityState } from './cavity-state';
 
 /**
  * A cavity after so many ml were drawn out of it: everything that lies there sinks in proportion. What was poured stays
  * what the batch has to make.
  */
-export function withdrawn(stand: Stand, ml: number, step: ActStep): Applied {
+export function withdrawn(stand: CavityState, ml: number, step: ActStep): Applied {
   const ready = levelled(stand);
   const there = filledMl(ready);
   if (ml > there + 1e-9)
@@ -20,7 +20,7 @@ export function withdrawn(stand: Stand, ml: number, step: ActStep): Applied {
           mend: there > 0 ? 'Draw out less.' : 'Pour something in first.',
           ...(there > 0.1
             ? {
-                tries: [
+                fixes: [
                   {
                     words: `Draw out ${(there / 4).toPrecision(2)} ml`,
                     edit: {

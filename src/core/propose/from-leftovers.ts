@@ -3,7 +3,8 @@ import { cavityOf } from '../mould';
 import type { LotLeft } from '../shelf';
 import { applyTechnique } from '../edit/apply-technique';
 import { figuresOf } from '../plan/compute';
-import type { Plan, Shelf } from '../document';
+import type { Plan } from '../document';
+import type { Shelf } from '../shelf';
 import { newPlan } from '../edit/new-plan';
 
 /** g/ml of a body whose card does not say. */

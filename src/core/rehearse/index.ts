@@ -9,4 +9,4 @@ export {
   type PlannedMishap,
   type Struck
 } from './mishaps';
-export { lessons, lessonPlan, type Lesson } from './lessons';
+export { practiceLessons, lessonPlan, type PracticeLesson } from './lessons';

@@ -2,13 +2,13 @@ import { compatibilityOf, layerState, materials, type AnyMaterial } from '../mat
 import type { Mould } from '../mould';
 import { layStep } from '../edit';
 import { type Plan } from '../plan';
-import { type Shelf } from '../document';
+import { type Shelf } from '../shelf';
 import { withAmount } from '../pour';
 import { startingLibrary } from '../shelf';
 import type { MishapKind } from './mishaps';
 
 /** A lesson for a beginner: a small plan of one material, and what goes wrong in it. */
-export interface Lesson {
+export interface PracticeLesson {
   id: string;
   /** The material's kind. */
   kind: string;
@@ -20,7 +20,7 @@ export interface Lesson {
 }
 
 /** The three lessons of every material, in order. */
-const THREE: Pick<Lesson, 'nth' | 'title' | 'aim' | 'mishaps'>[] = [
+const THREE: Pick<PracticeLesson, 'nth' | 'title' | 'aim' | 'mishaps'>[] = [
   {
     nth: 1,
     title: 'One colour, from scale to mould',
@@ -42,7 +42,7 @@ const THREE: Pick<Lesson, 'nth' | 'title' | 'aim' | 'mishaps'>[] = [
 ];
 
 /** Every lesson, material by material. */
-export const lessons = (): Lesson[] =>
+export const practiceLessons = (): PracticeLesson[] =>
   materials
     .all()
     .filter((m) => m.lesson)
@@ -69,7 +69,7 @@ const mouldFor = (block: Block): Mould => ({
 });
 
 /** The plan of a lesson and the shelf it needs: generic cards alone, so that it works in an empty workshop. */
-export function lessonPlan(lesson: Lesson): { plan: Plan; shelf: Shelf } {
+export function lessonPlan(lesson: PracticeLesson): { plan: Plan; shelf: Shelf } {
   const taught = materials.of(lesson).lesson;
   const base = startingLibrary.bases.find((b) => b.id === taught?.baseId);
   if (!taught || !base) throw new Error(`There is no lesson in ${lesson.kind}.`);

@@ -15,7 +15,7 @@ import {
   type RunEvent
 } from '../run';
 import { done, event } from '../run/run.testing';
-import { answersTo, lessonPlan, lessons, MISHAPS, overshootOf, planMishaps, strike } from '.';
+import { answersTo, lessonPlan, practiceLessons, MISHAPS, overshootOf, planMishaps, strike } from '.';
 
 const frozen = freeze(tideline, cards);
 const MINUTE = 60_000;
@@ -24,8 +24,8 @@ const kinds = MISHAPS.map((m) => m.kind);
 
 describe('lessons', () => {
   it('are three for every material, each a plan that can be begun', () => {
-    expect(lessons()).toHaveLength(18);
-    for (const lesson of lessons()) {
+    expect(practiceLessons()).toHaveLength(18);
+    for (const lesson of practiceLessons()) {
       const { plan, shelf } = lessonPlan(lesson);
       const computed = computePlan(plan, shelf);
       expect([lesson.id, computed.problems.filter((p) => p.level === 'stop')]).toEqual([lesson.id, []]);
@@ -35,7 +35,7 @@ describe('lessons', () => {
   });
 
   it('find a place for every mishap they set', () => {
-    for (const lesson of lessons().filter((l) => l.mishaps.length)) {
+    for (const lesson of practiceLessons().filter((l) => l.mishaps.length)) {
       const { plan, shelf } = lessonPlan(lesson);
       expect(planMishaps(freeze(plan, shelf).tasks, lesson.mishaps, () => 0.4).map((m) => m.kind)).toEqual(
         lesson.mishaps

@@ -241,13 +241,15 @@ describe('the books of a run', () => {
           });
           const state = foldRun(frozen.tasks, events, 0.01);
           const books = [...booksOf(frozen, state).values()];
-          const pots = new Set(frozen.tasks.flatMap((t) => (t.kind === 'weigh' ? (t.portionOf ?? []) : [])));
+          const splitMixes = new Set(
+            frozen.tasks.flatMap((t) => (t.kind === 'weigh' ? (t.portionOf ?? []) : []))
+          );
           const jars = books.filter((b) => b.mixId.startsWith('^')).reduce((s, b) => s + b.put, 0);
           const cupsLeft = books
             .filter((b) => !b.mixId.startsWith('^'))
             .reduce((s, b) => s + b.put - b.poured - b.spilled - b.misplaced, 0);
           // A pot's grams went on into its cups as portions: they are in neither sum twice.
-          const potsPut = books.filter((b) => pots.has(b.mixId)).reduce((s, b) => s + b.poured, 0);
+          const potsPut = books.filter((b) => splitMixes.has(b.mixId)).reduce((s, b) => s + b.poured, 0);
           const portions = frozen.tasks.reduce(
             (s, t) => s + (t.kind === 'weigh' && t.portionOf !== undefined ? t.grams : 0),
             0

@@ -1,5 +1,6 @@
 import { computePlan } from '../plan/compute';
-import type { Past, Plan, Shelf } from '../document';
+import type { LearnedHistory, Plan } from '../document';
+import type { Shelf } from '../shelf';
 import type { FrozenRun } from './frozen';
 import { tasksOf } from './tasks/tasks-of';
 
@@ -10,7 +11,7 @@ import { tasksOf } from './tasks/tasks-of';
 const RULES = 6;
 
 /** Freezes a plan as a run begins: the file, its tasks and every planned figure. Nothing of it is worked out again. */
-export function freeze(plan: Plan, shelf: Shelf, past: Past = {}): FrozenRun {
+export function freeze(plan: Plan, shelf: Shelf, past: LearnedHistory = {}): FrozenRun {
   const computed = computePlan(plan, shelf, past);
   return {
     version: 1,

@@ -16,7 +16,7 @@ const Figures = z.looseObject({
   groups: z.array(
     z.looseObject({
       groupId: z.string(),
-      strandId: z.string(),
+      cavitySetId: z.string(),
       name: z.string(),
       count: z.number(),
       layers: list

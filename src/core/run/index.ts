@@ -1,6 +1,6 @@
 export {
   AnyEvent,
-  effective,
+  eventsInForce,
   finishOf,
   MOST_GRAMS,
   MOST_WORDS,
@@ -22,9 +22,15 @@ export {
 export { clocksOf, type Clock } from './times/clocks';
 export { gateOpening, waitsForLayer, type GateOpening } from './tasks/gate';
 export { factsOf, type Fact } from './amounts/actuals';
-export { standingOf, thinners, waysOut, type Standing, type WaysOut } from './correct/overshoot-options';
+export {
+  standingOf,
+  thinners,
+  overshootOptions,
+  type Standing,
+  type OvershootOptions
+} from './correct/overshoot-options';
 export { checksNow, openChecks, ROOM_CHECK } from './tasks/checks';
-export { demouldFromNow, paceOf, pourUntilNow, refitGate, type Moved } from './times/refit';
+export { demouldFromNow, paceSoFar, pourUntilNow, refitGate, type Moved } from './times/refit';
 export { booksOf, stillFrom, type MixBooks } from './amounts/ledger';
 export { couldDo, type CouldDo } from './tasks/could-do';
 export { correctionsOf, type Correction } from './correct/corrections';
@@ -41,7 +47,7 @@ export { handsOf, type Hands } from './log/who';
 export { coloursOver, type ColourOver } from './correct/colour-over';
 export { fewerCavities, type Fewer } from './correct/fewer-cavities';
 export { planNow } from './correct/plan-now';
-export { eventsFromSheet, type SheetLine } from './log/from-sheet';
+export { eventsFromSheet, type FilledLine } from './log/from-sheet';
 export { handTimesOf, learnedHands, type HandTime } from './times/learned-hands';
 export { dueOf, type Due } from './after/due';
 export { dryAt, gateIdOf } from './tasks/gate';

@@ -4,7 +4,7 @@ import { cards } from '../../../demo/cards';
 import * as demo from '../../../demo/plans';
 import { computePlan } from '../plan';
 import { clocksOf } from './times/clocks';
-import { effective, RunEvent } from './log/events';
+import { eventsInForce, RunEvent } from './log/events';
 import { factsOf } from './amounts/actuals';
 import { foldRun } from './log/fold';
 import { freeze } from '.';
@@ -115,7 +115,7 @@ describe('folding', () => {
         fc.subarray(events),
         (order, twice) => {
           expect(fold([...order, ...twice])).toEqual(straight);
-          expect(effective([...twice, ...order])).toEqual(effective(events));
+          expect(eventsInForce([...twice, ...order])).toEqual(eventsInForce(events));
         }
       )
     );

@@ -1,4 +1,4 @@
-import type { Found } from '../problem';
+import type { Diagnostic } from '../problem';
 import { awaitedBy } from './apart';
 import { holdId } from './ids';
 import { scoreOf } from './play';
@@ -14,7 +14,7 @@ const SOONER = 0.5;
 const MOST_TRIES = 48;
 const MOST_PLAYED = 1500;
 
-type Played = Score & { problems: Found[] };
+type Played = Score & { problems: Diagnostic[] };
 
 /** A sequence and the score that is played from it. */
 export interface Ordered {
@@ -29,13 +29,13 @@ export interface Ordered {
  */
 export function fillWaits(sequence: readonly SequenceItem[], timing: Indexed): Ordered {
   let best: Ordered = { sequence: [...sequence], score: scoreOf(sequence, timing) };
-  if (timing.strands.length < 2) return best;
+  if (timing.cavitySets.length < 2) return best;
   const most = Math.min(MOST_TRIES, Math.floor(MOST_PLAYED / Math.max(1, sequence.length)));
-  let tries = 0;
-  for (let at = 0; at < best.sequence.length && tries < most; at++) {
+  let fixes = 0;
+  for (let at = 0; at < best.sequence.length && fixes < most; at++) {
     if (!waitsAt(best, at)) continue;
     for (const stepId of othersAfter(best.sequence, at, timing)) {
-      if (++tries > most) break;
+      if (++fixes > most) break;
       const better = sooner(best, broughtForward(best.sequence, at, stepId, timing), timing);
       if (!better) continue;
       best = better;
@@ -74,7 +74,7 @@ const stepOf = (item: SequenceItem): string | undefined => ('stepId' in item ? i
 /** Steps after a gate that could come before it: of other cavities, none of theirs before them, and waiting for nothing that is still to come. */
 function othersAfter(sequence: readonly SequenceItem[], at: number, timing: Indexed): string[] {
   const coming = [...new Set(sequence.slice(at).flatMap((i) => stepOf(i) ?? []))];
-  const strandsOf = (id: string) => timing.steps.find((s) => s.id === id)?.strandIds ?? [];
+  const strandsOf = (id: string) => timing.steps.find((s) => s.id === id)?.cavitySetIds ?? [];
   const taken = new Set<string>();
   const found: string[] = [];
   for (const id of coming) {

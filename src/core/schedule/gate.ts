@@ -1,8 +1,8 @@
 import { celsiusAt, roomFrom } from '../cure';
 import type { Condition, Gate, Zero } from '../document';
 import { conditionWords, zeroWords } from '../pour/gates';
-import type { Found } from '../problem';
-import type { Playing, StrandTime } from './playing';
+import type { Diagnostic } from '../problem';
+import type { Playing, CavitySetTime } from './playing';
 import { earlyGate, gateLate, neverWarm, unknownState, type At } from './problems';
 import type { GateWait } from './score';
 import type { TimedStep } from './timing';
@@ -14,7 +14,7 @@ interface Opening {
   reckoned: 'plan' | 'estimate';
 }
 
-type Judged = { opening?: Opening; problems: Found[] };
+type Judged = { opening?: Opening; problems: Diagnostic[] };
 type Wait = Pick<GateWait, 'state' | 'opens' | 'minutes' | 'reckoned' | 'conditions'>;
 
 const NOTHING: Judged = { problems: [] };
@@ -25,7 +25,7 @@ const ONLY_SEEN: ReadonlySet<Condition['kind']> = new Set(['probe', 'clock', 'ch
  * When a gate opens on the score: when the last of its conditions is met. What cannot be placed in time (a time of
  * day, something to look at) takes none here; a state of nothing that lies below is no gate at all.
  */
-export function gateWait(p: Playing, step: TimedStep, gate: Gate): { wait?: Wait; problems: Found[] } {
+export function gateWait(p: Playing, step: TimedStep, gate: Gate): { wait?: Wait; problems: Diagnostic[] } {
   const judged = gate.all.map((c, i) => judge(p, step, c, ['steps', step.id, 'gates', gate.id, 'all', i]));
   const problems = judged.flatMap((j) => j.problems);
   const openings = judged.flatMap((j) => j.opening ?? []);
@@ -74,15 +74,16 @@ function zeroOf(p: Playing, zero: Zero): number | undefined {
   if ('stepDone' in zero) return p.steps.get(zero.stepDone);
   if ('cupColoured' in zero) return p.cups.get(zero.cupColoured)?.coloured;
   if ('demoulded' in zero) return p.demoulded.get(zero.demoulded);
-  if ('mixMet' in zero) return p.pots.get(`~${zero.mixMet}`)?.zero ?? p.cups.get(zero.mixMet)?.window.zero;
+  if ('mixMet' in zero)
+    return p.splitMixes.get(`~${zero.mixMet}`)?.zero ?? p.cups.get(zero.mixMet)?.window.zero;
   return undefined;
 }
 
 type State = Extract<Condition, { kind: 'state' }>;
 
-/** The strand a step goes onto that will be ready last. */
-function below(p: Playing, step: TimedStep): StrandTime | undefined {
-  const times = step.strandIds.flatMap((id) => p.strands.get(id) ?? []);
+/** The cavity set a step goes onto that will be ready last. */
+function below(p: Playing, step: TimedStep): CavitySetTime | undefined {
+  const times = step.cavitySetIds.flatMap((id) => p.cavitySets.get(id) ?? []);
   return times.length ? times.reduce((a, b) => (b.at > a.at ? b : a)) : undefined;
 }
 
@@ -111,7 +112,7 @@ function judgeCup(p: Playing, c: State, cupId: string, at: At): Judged {
 interface Reached {
   zero: number;
   estimate: number;
-  material: StrandTime['material'];
+  material: CavitySetTime['material'];
   at: At;
 }
 
@@ -149,7 +150,7 @@ function judgeProbe(p: Playing, step: TimedStep, c: Extract<Condition, { kind: '
 }
 
 /** What to say of a gate that opens only after the latest moment its step may be done. */
-export function lateness(p: Playing, step: TimedStep, gate: Gate): Found[] {
+export function lateness(p: Playing, step: TimedStep, gate: Gate): Diagnostic[] {
   const zero = gate.notAfter && zeroOf(p, gate.notAfter.zero);
   if (zero === undefined || p.now <= zero + gate.notAfter!.minutes + 1e-9) return [];
   const at = ['steps', step.id, 'gates', gate.id, 'notAfter'];

@@ -1,6 +1,6 @@
 /** The pot of a mix that is split into cups, where a cup's id would stand. */
-export const potId = (mixId: string): string => `~${mixId}`;
-export const isPot = (cupId: string): boolean => cupId.startsWith('~');
+export const splitMixId = (mixId: string): string => `~${mixId}`;
+export const isSplitMix = (cupId: string): boolean => cupId.startsWith('~');
 
 /** The jar of a let-down that is made before the cups, by its place in the list from 1. */
 export const jarId = (nth: number): string => `^${nth}`;

@@ -1,7 +1,7 @@
 export { startsApart, type Start } from './apart';
 export { foldedAxis, type FoldedAxis, type Stretch } from './fold-waits';
 export { busyMinutes, cavitiesInHand, RESERVE } from './hands';
-export { holdId, isJar, isPot, jarId, jarPlace, potId, turnId } from './ids';
+export { holdId, isJar, isSplitMix, jarId, jarPlace, splitMixId, turnId } from './ids';
 export { COLOUR_STIR_MINUTES, scoreOf, WEIGHING_MINUTES } from './play';
 export type { Block, DemouldWindow, GateWait, PourWindow, Score } from './score';
 export { sequenceOf, type SequenceItem } from './sequence';
@@ -9,7 +9,7 @@ export { fillWaits } from './fill-waits';
 export {
   indexed,
   type Indexed,
-  type Material,
+  type MixMaterial,
   type TimedMix,
   type TimedPour,
   type TimedStep
@@ -20,7 +20,7 @@ export {
   mostPerMix,
   staggered,
   type Gains,
-  type Row,
+  type MixRow,
   type Stagger,
   type Staggering
 } from './stagger';

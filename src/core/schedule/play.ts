@@ -1,13 +1,13 @@
 import { roomFrom } from '../cure';
-import type { Found } from '../problem';
+import type { Diagnostic } from '../problem';
 import { gateWait, lateness } from './gate';
 import { duration } from '../quantity';
-import { holdId, isPot } from './ids';
-import type { Playing, StrandTime } from './playing';
+import { holdId, isSplitMix } from './ids';
+import type { Playing, CavitySetTime } from './playing';
 import { demouldClash, pastWindow } from './problems';
 import type { Block, PourWindow, Score } from './score';
 import type { SequenceItem } from './sequence';
-import type { Indexed, Material, TimedMix, TimedStep } from './timing';
+import type { Indexed, MixMaterial, TimedMix, TimedStep } from './timing';
 
 /** Hands' time for one weighing, minutes: set down, pour, read. A starting figure for a practised hand. */
 export const WEIGHING_MINUTES = 0.5;
@@ -20,7 +20,10 @@ const FILL_MINUTES = 0.5;
  * Lays a sequence out for one pair of hands: a gate waits until it opens, then the next mix is weighed, stirred and
  * poured. Estimates follow each mix's mass, each layer's depth and the room's temperature.
  */
-export function scoreOf(sequence: readonly SequenceItem[], timing: Indexed): Score & { problems: Found[] } {
+export function scoreOf(
+  sequence: readonly SequenceItem[],
+  timing: Indexed
+): Score & { problems: Diagnostic[] } {
   const p: Playing = {
     timing,
     score: { blocks: [], windows: [], gates: [], demould: [], ends: 0, done: 0 },
@@ -28,8 +31,8 @@ export function scoreOf(sequence: readonly SequenceItem[], timing: Indexed): Sco
     now: 0,
     windows: new Map(),
     cups: new Map(),
-    pots: new Map(),
-    strands: new Map(),
+    splitMixes: new Map(),
+    cavitySets: new Map(),
     steps: new Map(),
     late: new Set(),
     demoulded: new Map()
@@ -44,7 +47,7 @@ export function scoreOf(sequence: readonly SequenceItem[], timing: Indexed): Sco
 function playItem(p: Playing, item: SequenceItem): void {
   switch (item.kind) {
     case 'mix':
-      return isPot(item.cupId) ? makePot(p, item.mixId) : makeCup(p, item.mixId);
+      return isSplitMix(item.cupId) ? makePot(p, item.mixId) : makeCup(p, item.mixId);
     case 'fill':
       return fillCup(p, item.mixId);
     case 'pour':
@@ -80,14 +83,14 @@ function mixed(p: Playing, mix: TimedMix): number {
 
 function makePot(p: Playing, mixId: string): void {
   const mix = p.timing.mixes.get(mixId);
-  if (mix) p.pots.set(mixId, { zero: mixed(p, mix), mixed: mix.mixed });
+  if (mix) p.splitMixes.set(mixId, { zero: mixed(p, mix), mixed: mix.mixed });
 }
 
 function makeCup(p: Playing, mixId: string): void {
   const mix = p.timing.mixes.get(mixId);
   if (!mix) return;
-  const pot = mix.portionOf === undefined ? undefined : p.pots.get(mix.portionOf);
-  if (!pot) {
+  const splitMix = mix.portionOf === undefined ? undefined : p.splitMixes.get(mix.portionOf);
+  if (!splitMix) {
     const zero = mixed(p, mix);
     open(p, mix, zero, mix.mixed);
     return;
@@ -95,7 +98,7 @@ function makeCup(p: Playing, mixId: string): void {
   const { cupId } = mix;
   block(p, { act: 'weigh', cupId, label: `colour ${mix.name}` }, mix.weighings.length * WEIGHING_MINUTES);
   block(p, { act: 'stir', cupId, label: 'stir' }, COLOUR_STIR_MINUTES);
-  open(p, mix, pot.zero, pot.mixed);
+  open(p, mix, splitMix.zero, splitMix.mixed);
 }
 
 /** A cup's window opens now: it closes by its mass, and by the clock of what it came from. */
@@ -141,8 +144,8 @@ function pour(p: Playing, item: Extract<SequenceItem, { kind: 'pour' }>): void {
   const window = p.windows.get(item.mixId);
   const mix = p.timing.mixes.get(item.mixId);
   if (!own || !window || !mix) return;
-  const { stepId, cupId, mixId, strandId } = item;
-  const groupId = groupOf(p, strandId);
+  const { stepId, cupId, mixId, cavitySetId } = item;
+  const groupId = groupOf(p, cavitySetId);
   // What may be used until it sets has that for its window.
   if (own.untilSet) window.to = Math.max(window.to, window.gels);
   block(p, { act: 'pour', cupId, mixId, groupId, stepId, label: mix.name }, own.attended(item.count));
@@ -151,20 +154,20 @@ function pour(p: Playing, item: Extract<SequenceItem, { kind: 'pour' }>): void {
     p.problems.push(pastWindow(mix.name, window, p.now, stepId));
   }
   p.steps.set(stepId, p.now);
-  settle(p, { strandId, stepId }, own.depth, mix.material);
+  settle(p, { cavitySetId, stepId }, own.depth, mix.material);
 }
 
-const groupOf = (p: Playing, strandId: string) =>
-  p.timing.strands.find((s) => s.id === strandId)?.groupId ?? strandId;
+const groupOf = (p: Playing, cavitySetId: string) =>
+  p.timing.cavitySets.find((s) => s.id === cavitySetId)?.groupId ?? cavitySetId;
 
-/** Something new lies in a strand: its age begins, and its way to firm. */
+/** Something new lies in a cavity set: its age begins, and its way to firm. */
 function settle(
   p: Playing,
-  { strandId, stepId }: { strandId: string; stepId: string },
+  { cavitySetId, stepId }: { cavitySetId: string; stepId: string },
   depth: number,
-  material: Material
+  material: MixMaterial
 ): void {
-  const before = p.strands.get(strandId);
+  const before = p.cavitySets.get(cavitySetId);
   const at = p.now;
   // The data sheet's hours are the floor; a thin layer in a cool room may need longer.
   const firm = Math.max(
@@ -176,7 +179,7 @@ function settle(
   const hours = material.fullCureHours;
   // A layer more of the same material takes the late edge along; another material keeps its own.
   const other = before && before.material.baseId !== material.baseId ? before.late : Infinity;
-  p.strands.set(strandId, {
+  p.cavitySets.set(cavitySetId, {
     // The first casting is poured up once its last step is done there, however many layers came before.
     first: before?.steps.get(stepId) ?? at,
     steps: new Map([[stepId, at], ...(before?.steps ?? [])]),
@@ -197,7 +200,7 @@ function waitAt(p: Playing, item: Extract<SequenceItem, { kind: 'gate' }>): void
   p.problems.push(...problems);
   if (step.after) p.poured ??= p.now;
   if (!wait) return;
-  const groupId = groupOf(p, step.strandIds[0] ?? '');
+  const groupId = groupOf(p, step.cavitySetIds[0] ?? '');
   p.score.gates.push({ ...wait, gateId: gate.id, stepId: step.id, turn: item.turn, groupId, from: p.now });
   p.now = Math.max(p.now, wait.opens);
   p.problems.push(...lateness(p, step, gate));
@@ -232,25 +235,25 @@ function holdBack(p: Playing, item: Extract<SequenceItem, { kind: 'hold' }>): vo
 function doStep(p: Playing, stepId: string): void {
   const step = p.timing.steps.find((s) => s.id === stepId);
   if (!step) return;
-  const groupId = step.strandIds.length ? { groupId: groupOf(p, step.strandIds[0]!) } : {};
+  const groupId = step.cavitySetIds.length ? { groupId: groupOf(p, step.cavitySetIds[0]!) } : {};
   const common = { act: 'do' as const, cupId: '', stepId, label: step.line, ...groupId };
   if (step.after) p.poured ??= p.now;
   if (step.demoulds) p.now = Math.max(p.now, firmIn(p, step));
   block(p, common, step.attended);
   block(p, { ...common, unattended: true }, step.unattended);
   p.steps.set(stepId, p.now);
-  if (step.demoulds) for (const id of step.strandIds) p.demoulded.set(groupOf(p, id), p.now);
+  if (step.demoulds) for (const id of step.cavitySetIds) p.demoulded.set(groupOf(p, id), p.now);
 }
 
 /** When everything in a step's cavities may be handled. */
-const firmIn = (p: Playing, { strandIds }: TimedStep): number =>
-  Math.max(0, ...strandIds.map((id) => p.strands.get(id)?.firm ?? 0));
+const firmIn = (p: Playing, { cavitySetIds }: TimedStep): number =>
+  Math.max(0, ...cavitySetIds.map((id) => p.cavitySets.get(id)?.firm ?? 0));
 
-/** When each group may leave its mould: all of its strands firm, and the earliest late edge of any. */
+/** When each group may leave its mould: all of its cavity sets firm, and the earliest late edge of any. */
 function demoulds(p: Playing): void {
-  const groups = new Map<string, StrandTime[]>();
-  for (const { id, groupId } of p.timing.strands) {
-    const time = p.strands.get(id);
+  const groups = new Map<string, CavitySetTime[]>();
+  for (const { id, groupId } of p.timing.cavitySets) {
+    const time = p.cavitySets.get(id);
     if (time) groups.set(groupId, [...(groups.get(groupId) ?? []), time]);
   }
   for (const [groupId, times] of groups) {
@@ -267,7 +270,7 @@ function demoulds(p: Playing): void {
       ...(cured.length ? { cured: Math.max(...cured) } : {})
     });
     const over = last.at - first - last.material.demouldHours.to * 60;
-    const name = p.timing.strands.find((s) => s.groupId === groupId)!.name;
+    const name = p.timing.cavitySets.find((s) => s.groupId === groupId)!.name;
     if (over > 0) p.problems.push(demouldClash(name, groupId, over));
   }
 }

@@ -1,16 +1,16 @@
-import type { Found } from '../problem';
+import type { Diagnostic } from '../problem';
 import type { PourWindow, Score } from './score';
-import type { Indexed, Material } from './timing';
+import type { Indexed, MixMaterial } from './timing';
 
-/** What is known of a strand of cavities as the score goes on. */
-export interface StrandTime {
+/** What is known of a cavity set of cavities as the score goes on. */
+export interface CavitySetTime {
   /** When the first casting of it was poured up, as far as this step. */
   first: number;
   /** When each step was first poured in it. */
   steps: ReadonlyMap<string, number>;
   at: number;
   depth: number;
-  material: Material;
+  material: MixMaterial;
   /** When everything in it may be handled, and the earliest late edge of what is in it. */
   firm: number;
   late: number;
@@ -21,14 +21,14 @@ export interface StrandTime {
 export interface Playing {
   timing: Indexed;
   score: Score;
-  problems: Found[];
+  problems: Diagnostic[];
   now: number;
   windows: Map<string, PourWindow>;
   /** The latest mix of each cup, its mass, and when it was coloured. */
-  cups: Map<string, { window: PourWindow; mass: number; coloured: number; material: Material }>;
+  cups: Map<string, { window: PourWindow; mass: number; coloured: number; material: MixMaterial }>;
   /** When the parts of each mix met, and its mass: for portions of it. */
-  pots: Map<string, { zero: number; mixed: number }>;
-  strands: Map<string, StrandTime>;
+  splitMixes: Map<string, { zero: number; mixed: number }>;
+  cavitySets: Map<string, CavitySetTime>;
   /** When each step was last done. */
   steps: Map<string, number>;
   late: Set<string>;

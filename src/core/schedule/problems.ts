@@ -1,8 +1,8 @@
 import type { Behaviour } from '../cure';
-import type { Found } from '../problem';
+import type { Diagnostic } from '../problem';
 import type { PourWindow } from './score';
 
-export const pastWindow = (name: string, window: PourWindow, now: number, stepId: string): Found => ({
+export const pastWindow = (name: string, window: PourWindow, now: number, stepId: string): Diagnostic => ({
   code: 'past-window',
   level: 'warn',
   path: `plan/steps/${stepId}`,
@@ -10,7 +10,7 @@ export const pastWindow = (name: string, window: PourWindow, now: number, stepId
   mend: 'Pour fewer cavities from one cup, pour faster, or mix a second cup for the later layer.'
 });
 
-export const demouldClash = (name: string, groupId: string, over: number): Found => ({
+export const demouldClash = (name: string, groupId: string, over: number): Diagnostic => ({
   code: 'demould-clash',
   level: 'warn',
   path: `plan/groups/${groupId}`,
@@ -23,13 +23,13 @@ export const earlyGate = (
   state: string,
   minutes: number,
   { estimate, room, at }: { estimate: number; room: number; at: At }
-): Found => ({
+): Diagnostic => ({
   code: 'gate-early',
   level: 'warn',
   path: pathOf([...at, 'minutes']),
   sentence: `At ${room} °C the layer below is ${state} after about ${Math.round(estimate)} min; this gate opens after ${Math.round(minutes)}.`,
   mend: 'Wait longer, or pour on the reported state.',
-  tries: [
+  fixes: [
     {
       words: `Wait ${Math.ceil(estimate)} min, or pour on the reported state`,
       edit: { path: [...at, 'minutes'], value: Math.ceil(estimate) }
@@ -38,7 +38,7 @@ export const earlyGate = (
 });
 
 /** A gate that opens only after the latest moment it may. */
-export const gateLate = (at: At, late: number, after: string): Found => ({
+export const gateLate = (at: At, late: number, after: string): Diagnostic => ({
   code: 'gate-late',
   level: 'warn',
   path: pathOf(at),
@@ -46,7 +46,7 @@ export const gateLate = (at: At, late: number, after: string): Found => ({
   mend: 'Let it wait for less, or allow it to be later.'
 });
 
-export const neverWarm = (celsius: number, peak: number, at: At): Found => ({
+export const neverWarm = (celsius: number, peak: number, at: At): Diagnostic => ({
   code: 'probe-never',
   level: 'warn',
   path: pathOf([...at, 'celsius']),
@@ -54,7 +54,7 @@ export const neverWarm = (celsius: number, peak: number, at: At): Found => ({
   mend: 'Wait for a lower temperature, or for a state.'
 });
 
-export function unknownState(state: string, at: At, behaviour: Behaviour): Found {
+export function unknownState(state: string, at: At, behaviour: Behaviour): Diagnostic {
   const last = behaviour.states.at(-1)?.state ?? '';
   const known = behaviour.states.find((s) => s.state === 'gelled')?.state ?? last;
   return {
@@ -63,7 +63,7 @@ export function unknownState(state: string, at: At, behaviour: Behaviour): Found
     path: pathOf([...at, 'state']),
     sentence: `This material is never “${state}”.`,
     mend: `It can be ${behaviour.states.map((s) => s.state).join(', ')}.`,
-    tries: [{ words: `Wait until it is ${known}`, edit: { path: [...at, 'state'], value: known } }]
+    fixes: [{ words: `Wait until it is ${known}`, edit: { path: [...at, 'state'], value: known } }]
   };
 }
 

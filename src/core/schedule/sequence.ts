@@ -11,7 +11,7 @@ export type SequenceItem =
       kind: 'pour';
       pourId: string;
       stepId: string;
-      strandId: string;
+      cavitySetId: string;
       cupId: string;
       mixId: string;
       count: number;
@@ -25,7 +25,7 @@ export type SequenceItem =
 /** Steps that draw from one split mix (or from none), done turn by turn. */
 interface Segment {
   /** Turns of the pot, by mix id; one nameless turn where there is no pot. */
-  pots: (TimedMix | undefined)[];
+  splitMixes: (TimedMix | undefined)[];
   steps: TimedStep[];
 }
 
@@ -37,8 +37,11 @@ interface Segment {
 export function sequenceOf(timing: Indexed, colouring: readonly string[]): SequenceItem[] {
   const writer = new Writer(timing, colouring);
   const after = afterwards(timing);
-  for (const { pots, steps } of segmentsOf(timing, timing.steps.slice(0, timing.steps.length - after.length)))
-    pots.forEach((pot, i) => writer.turn(steps, pot, i === pots.length - 1));
+  for (const { splitMixes, steps } of segmentsOf(
+    timing,
+    timing.steps.slice(0, timing.steps.length - after.length)
+  ))
+    splitMixes.forEach((splitMix, i) => writer.turn(steps, splitMix, i === splitMixes.length - 1));
   writer.turn(after, undefined, true);
   return writer.items;
 }
@@ -51,17 +54,21 @@ function afterwards(timing: Indexed): TimedStep[] {
 }
 
 function segmentsOf(timing: Indexed, steps: readonly TimedStep[]): Segment[] {
-  const segments: (Segment & { pot: string | undefined })[] = [];
+  const segments: (Segment & { splitMix: string | undefined })[] = [];
   for (const step of steps) {
-    const pots = timing
+    const splitMixes = timing
       .poursOf(step.id)
-      .flatMap((p) => timing.mixesFor(p.pourId).map((m) => timing.potOf(m)?.cupId));
-    const pot = pots.find((id) => id !== undefined);
+      .flatMap((p) => timing.mixesFor(p.pourId).map((m) => timing.splitMixOf(m)?.cupId));
+    const splitMix = splitMixes.find((id) => id !== undefined);
     const last = segments.at(-1);
     // What draws from no pot is done with what came before it.
-    if (last && (pot === undefined || pot === last.pot)) last.steps.push(step);
+    if (last && (splitMix === undefined || splitMix === last.splitMix)) last.steps.push(step);
     else
-      segments.push({ pot, pots: pot === undefined ? [undefined] : [...timing.ofCup(pot)], steps: [step] });
+      segments.push({
+        splitMix,
+        splitMixes: splitMix === undefined ? [undefined] : [...timing.ofCup(splitMix)],
+        steps: [step]
+      });
   }
   return segments;
 }
@@ -79,15 +86,15 @@ class Writer {
   }
 
   /** One turn of a pot (or, without one, everything once): its steps for the cavities it serves. */
-  turn(steps: readonly TimedStep[], pot: TimedMix | undefined, last: boolean): void {
-    if (pot) this.#colour(pot);
-    const served = pot && this.#strandsOf(pot);
-    const turn = pot?.turn ?? 1;
+  turn(steps: readonly TimedStep[], splitMix: TimedMix | undefined, last: boolean): void {
+    if (splitMix) this.#colour(splitMix);
+    const served = splitMix && this.#strandsOf(splitMix);
+    const turn = splitMix?.turn ?? 1;
     for (const step of steps) {
       const pours = this.#timing.poursOf(step.id);
-      const own = pours.flatMap((p) => this.#mixesFor(p, pot, last).map((m) => ({ p, m })));
+      const own = pours.flatMap((p) => this.#mixesFor(p, splitMix, last).map((m) => ({ p, m })));
       if (pours.length ? !own.length : !isHere(step, served, last)) continue;
-      this.#awaited(step, pot);
+      this.#awaited(step, splitMix);
       for (const gate of step.gates)
         this.items.push({ kind: 'gate', stepId: step.id, gateId: gate.id, turn });
       for (const { p, m } of own) this.#pour(p, m);
@@ -100,10 +107,10 @@ class Writer {
    * A cup whose state a step waits for is made before it is waited for. Where several must be as far at one moment, the slowest
    * is made first and each other is held back by what it is faster; else the one that is named first is at the front.
    */
-  #awaited(step: TimedStep, pot: TimedMix | undefined): void {
+  #awaited(step: TimedStep, splitMix: TimedMix | undefined): void {
     const mixOf = (cupId: string) => {
       const mixes = this.#timing.ofCup(cupId);
-      return mixes.find((m) => this.#timing.potOf(m)?.mixId === pot?.mixId) ?? mixes[0];
+      return mixes.find((m) => this.#timing.splitMixOf(m)?.mixId === splitMix?.mixId) ?? mixes[0];
     };
     const isMade = (cupId: string) => this.#timing.ofCup(cupId).some((m) => this.#made.has(m.mixId));
     const apart = startsApart(step, this.#timing, mixOf);
@@ -120,11 +127,11 @@ class Writer {
   }
 
   /** Makes the pot and colours every cup that pours in its turn, light to dark. */
-  #colour(pot: TimedMix): void {
-    this.#make(pot);
+  #colour(splitMix: TimedMix): void {
+    this.#make(splitMix);
     for (const cupId of this.#colouring)
       for (const mix of this.#timing.ofCup(cupId))
-        if (mix.portionOf === pot.mixId && mix.pours.length) this.#make(mix);
+        if (mix.portionOf === splitMix.mixId && mix.pours.length) this.#make(mix);
   }
 
   #make(mix: TimedMix): void {
@@ -135,29 +142,31 @@ class Writer {
     this.items.push({ kind: mix.filledFrom ? 'fill' : 'mix', mixId: mix.mixId, cupId: mix.cupId });
   }
 
-  #pour({ pourId, stepId, strandId, cupId }: TimedPour, mix: TimedMix): void {
+  #pour({ pourId, stepId, cavitySetId, cupId }: TimedPour, mix: TimedMix): void {
     this.#make(mix);
     const count = mix.pours.find((x) => x.pourId === pourId)?.count ?? 0;
-    this.items.push({ kind: 'pour', pourId, stepId, strandId, cupId, mixId: mix.mixId, count });
+    this.items.push({ kind: 'pour', pourId, stepId, cavitySetId, cupId, mixId: mix.mixId, count });
   }
 
   /** The mixes that serve a pour in a pot's turn; what is mixed on its own is poured in the last one. */
-  #mixesFor(p: TimedPour, pot: TimedMix | undefined, last: boolean): TimedMix[] {
+  #mixesFor(p: TimedPour, splitMix: TimedMix | undefined, last: boolean): TimedMix[] {
     return this.#timing.mixesFor(p.pourId).filter((m) => {
-      const from = this.#timing.potOf(m);
-      return m.cupId === p.cupId && (from === undefined ? last : from.mixId === pot?.mixId);
+      const from = this.#timing.splitMixOf(m);
+      return m.cupId === p.cupId && (from === undefined ? last : from.mixId === splitMix?.mixId);
     });
   }
 
-  /** Strands that a turn's cups go into. */
-  #strandsOf(pot: TimedMix): Set<string> {
-    const mine = [...this.#timing.mixes.values()].filter((m) => this.#timing.potOf(m)?.mixId === pot.mixId);
+  /** Cavity sets that a turn's cups go into. */
+  #strandsOf(splitMix: TimedMix): Set<string> {
+    const mine = [...this.#timing.mixes.values()].filter(
+      (m) => this.#timing.splitMixOf(m)?.mixId === splitMix.mixId
+    );
     return new Set(
-      mine.flatMap((m) => m.pours.flatMap((p) => this.#timing.pours.get(p.pourId)?.strandId ?? []))
+      mine.flatMap((m) => m.pours.flatMap((p) => this.#timing.pours.get(p.pourId)?.cavitySetId ?? []))
     );
   }
 }
 
 /** Whether a step that draws nothing belongs to a turn: where its cavities are served; at the bench, in the last. */
 const isHere = (step: TimedStep, served: ReadonlySet<string> | undefined, last: boolean): boolean =>
-  !served || (step.strandIds.length ? step.strandIds.some((id) => served.has(id)) : last);
+  !served || (step.cavitySetIds.length ? step.cavitySetIds.some((id) => served.has(id)) : last);

@@ -26,7 +26,7 @@ export interface Stagger {
 }
 
 /** A row of mixes by one pair of hands; undefined where not even one casting fits the window. */
-export interface Row {
+export interface MixRow {
   perMix: number;
   mixes: Stagger[];
   ends: number;
@@ -49,7 +49,7 @@ export const mostPerMix = (s: Staggering): number =>
  * The soonest row of mixes for one pair of hands: each is begun as soon as cavities are free for it and no casting that
  * waits in its mould would be late because of it; castings are demoulded as early as they may be and the hands are free.
  */
-export function staggered(s: Staggering): Row | undefined {
+export function staggered(s: Staggering): MixRow | undefined {
   const perMix = mostPerMix(s);
   if (perMix < 1) return undefined;
   const mixes: Stagger[] = [];

@@ -3,7 +3,7 @@ import type { Behaviour, Room } from '../cure';
 import type { Gate } from '../document';
 
 /** What a score needs of a base: how it passes through its states, and its card's times. */
-export interface Material {
+export interface MixMaterial {
   baseId: string;
   behaviour: Behaviour;
   clockPart: string;
@@ -19,7 +19,7 @@ export interface TimedMix {
   cupId: string;
   turn: number;
   name: string;
-  material: Material;
+  material: MixMaterial;
   weighings: readonly { key: string }[];
   /** What it is in all, g. */
   mixed: number;
@@ -30,11 +30,11 @@ export interface TimedMix {
   pours: readonly { pourId: string; count: number }[];
 }
 
-/** One pour of a step into the cavities of one strand. */
+/** One pour of a step into the cavities of one cavity set. */
 export interface TimedPour {
   pourId: string;
   stepId: string;
-  strandId: string;
+  cavitySetId: string;
   cupId: string;
   /** How deep it lies there, mm. */
   depth: number;
@@ -48,7 +48,7 @@ export interface TimedPour {
 export interface TimedStep {
   id: string;
   gates: readonly Gate[];
-  strandIds: readonly string[];
+  cavitySetIds: readonly string[];
   /** What it is called on the score. */
   line: string;
   attended: number;
@@ -66,8 +66,8 @@ export interface Timing {
   steps: readonly TimedStep[];
   pours: ReadonlyMap<string, TimedPour>;
   mixes: ReadonlyMap<string, TimedMix>;
-  /** Strands with their group and the name it goes by. */
-  strands: readonly { id: string; groupId: string; name: string }[];
+  /** Cavity sets with their group and the name it goes by. */
+  cavitySets: readonly { id: string; groupId: string; name: string }[];
 }
 
 /** A timing with what is looked up again and again, looked up once. */
@@ -77,7 +77,7 @@ export interface Indexed extends Timing {
   mixesFor(pourId: string): readonly TimedMix[];
   ofCup(cupId: string): readonly TimedMix[];
   /** The turn of a common mix that a mix comes from, through cups of cups too. */
-  potOf(mix: TimedMix): TimedMix | undefined;
+  splitMixOf(mix: TimedMix): TimedMix | undefined;
 }
 
 /** Indexes a timing. */
@@ -86,12 +86,12 @@ export function indexed(timing: Timing): Indexed {
   const mixes = [...timing.mixes.values()];
   const mixesFor = grouped(mixes, (m) => m.pours.flatMap((p) => (p.count > 0 ? [p.pourId] : [])));
   const ofCup = grouped(mixes, (m) => [m.cupId]);
-  const potOf = (mix: TimedMix): TimedMix | undefined => {
+  const splitMixOf = (mix: TimedMix): TimedMix | undefined => {
     if (mix.portionOf !== undefined) return timing.mixes.get(mix.portionOf);
     for (const id of mix.filledFrom ?? []) {
       const from = timing.mixes.get(id);
-      const pot = from && potOf(from);
-      if (pot) return pot;
+      const splitMix = from && splitMixOf(from);
+      if (splitMix) return splitMix;
     }
     return undefined;
   };
@@ -100,6 +100,6 @@ export function indexed(timing: Timing): Indexed {
     poursOf: (id) => poursOf.get(id) ?? [],
     mixesFor: (id) => mixesFor.get(id) ?? [],
     ofCup: (id) => ofCup.get(id) ?? [],
-    potOf
+    splitMixOf
   };
 }

@@ -6,12 +6,12 @@ export {
   entriesOf,
   mergedUses,
   needsOf,
-  paceOf,
+  useRateOf,
   stockOf,
   type Entry,
   type LotLeft,
   type Need,
-  type Pace,
+  type UseRate,
   type Use
 } from './stock';
 export { HEADROOM, Vessel, vesselFor } from './vessel';
@@ -25,3 +25,4 @@ export {
   type TableKind
 } from './import-table';
 export { toReorder, type Low } from './reorder';
+export { Shelf } from './cards';

@@ -1,7 +1,7 @@
 import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { entriesOf, landed, Lot, mergedUses, needsOf, paceOf, stockOf, toReorder, vesselFor } from '.';
+import { entriesOf, landed, Lot, mergedUses, needsOf, useRateOf, stockOf, toReorder, vesselFor } from '.';
 
 const DAY = 86_400_000;
 const lot = (id: string, over: Partial<Lot> = {}): Lot => ({
@@ -182,15 +182,15 @@ describe('the entries of a lot', () => {
     const uses = [use(50, 0), use(50, 5), use(100, 10)];
     const [left] = stockOf([own], uses, 20 * DAY);
     // 200 g in 20 days: 10 g a day; 800 left, 200 of them by day 40.
-    const pace = paceOf(left!, entriesOf([own], uses), 20 * DAY)!;
+    const pace = useRateOf(left!, entriesOf([own], uses), 20 * DAY)!;
     expect(pace.gramsDay).toBeCloseTo(10, 9);
     expect(pace.endsAt).toBeCloseTo(100 * DAY, 0);
     expect(pace.unused).toBeCloseTo(600, 6);
     expect(
-      paceOf(stockOf([own], uses.slice(0, 1), 0)[0]!, entriesOf([own], uses.slice(0, 1)), DAY)
+      useRateOf(stockOf([own], uses.slice(0, 1), 0)[0]!, entriesOf([own], uses.slice(0, 1)), DAY)
     ).toBeUndefined();
     const lasting = lot('y', { grams: 1000 });
-    expect(paceOf(stockOf([lasting], uses, 0)[0]!, entriesOf([lasting], uses), 20 * DAY)!.unused).toBe(0);
+    expect(useRateOf(stockOf([lasting], uses, 0)[0]!, entriesOf([lasting], uses), 20 * DAY)!.unused).toBe(0);
   });
 });
 

@@ -110,7 +110,7 @@ const DAY = 24 * 3_600_000;
 const RECENT = 120;
 
 /** How fast a lot is used, and what of it will pass its use-by. */
-export interface Pace {
+export interface UseRate {
   /** Grams a day, over what was taken lately. */
   gramsDay: number;
   /** When it is used up, ms. */
@@ -120,7 +120,11 @@ export interface Pace {
 }
 
 /** The pace of a lot from what was taken of it; undefined while too little tells. */
-export function paceOf({ lot, left }: LotLeft, entries: readonly Entry[], today: number): Pace | undefined {
+export function useRateOf(
+  { lot, left }: LotLeft,
+  entries: readonly Entry[],
+  today: number
+): UseRate | undefined {
   const taken = entries.filter((e) => e.lotId === lot.id && 'runId' in e.by && today - e.at < RECENT * DAY);
   if (taken.length < 2 || left <= 0) return undefined;
   const first = Math.min(...taken.map((e) => e.at));

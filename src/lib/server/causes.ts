@@ -1,4 +1,4 @@
-import { caseOf, causesOf, changed, faultsOf, type Defect, type Found } from '$core/inspect';
+import { caseOf, causesOf, changed, faultsOf, type Defect, type CausesFound } from '$core/inspect';
 import type { Plan } from '$core/plan';
 import { foldedRun } from '$lib/run';
 import {
@@ -11,12 +11,12 @@ import {
   type Run,
   type Store
 } from './database';
-import { mouldHistory, oldLotsOf } from './past';
+import { mouldHistory, oldLotsOf } from './learned-history';
 
 /** What the log says of the defects of a run’s pieces, group by group. */
 export interface RunCauses {
   groupId: string;
-  found: Found[];
+  found: CausesFound[];
 }
 
 /** A case for one group of a run, with what its mould held before. */
@@ -47,7 +47,10 @@ export async function causesIn(
     [...faults].map(async ([groupId, defects]) => {
       const c = await caseIn(db, run, groupId);
       // Changes are made where they are asked for: what is sent is words.
-      const plain = (f: Found): Found => ({ ...f, likely: f.likely.map(({ apply: _, ...l }) => l) });
+      const plain = (f: CausesFound): CausesFound => ({
+        ...f,
+        likely: f.likely.map(({ apply: _, ...l }) => l)
+      });
       return { groupId, found: [...defects].map((d) => plain(causesOf(c, d))) };
     })
   );

@@ -11,7 +11,7 @@ import { addEvents, openStore, readPlans, savePlan, startRun, type Store } from 
 import { daysAhead, placedSoFar } from './days';
 import { openOrders } from './orders';
 import { largestPlan, planOf } from '../../../scripts/lib/plan-of';
-import { forgetAll } from './past';
+import { forgetAll } from './learned-history';
 
 const MINUTE = 60_000;
 const BEGUN = new Date(2026, 5, 1, 9).getTime();

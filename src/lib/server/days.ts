@@ -2,13 +2,13 @@ import type { Job } from '$core/days';
 import type { DaysAhead } from '$core/days';
 import type { Plan } from '$core/plan';
 import { dueOf, groupsOf, type Task } from '$core/run';
-import { USUAL_WAYS, type Ways } from '$core/ways';
+import { USUAL_PREFERENCES, type Preferences } from '$core/preferences';
 import { foldedRun } from '$lib/run';
 import { eventsOf, listRuns, readPlans, readRuns, wholeShelf, type Db, type Run } from './database';
 import { openOrders } from './orders';
-import { pastsOf } from './past';
-import { inThread } from './sums';
-import { keptWays } from './ways';
+import { pastsOf } from './learned-history';
+import { inThread } from './workers';
+import { storedPreferences } from './preferences';
 
 const MINUTE = 60_000;
 const DAY = 1440;
@@ -28,7 +28,7 @@ export function placedSoFar(): number | undefined {
 
 /** Works out the days: every open order, beside what is curing already, in the workshop’s hours. */
 export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
-  const [plans, shelf, ways] = await Promise.all([readPlans(db), wholeShelf(db), keptWays(db)]);
+  const [plans, shelf, ways] = await Promise.all([readPlans(db), wholeShelf(db), storedPreferences(db)]);
   const { open, leftOut } = await openOrders(
     db,
     plans.good.map((p) => p.plan)
@@ -42,7 +42,7 @@ export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
     notBefore: Math.max((now - origin) / MINUTE, dayOf(plan.order?.notBefore, origin) ?? 0),
     due: endOf(plan.order?.due, origin)
   }));
-  const own = ways ?? USUAL_WAYS;
+  const own = ways ?? USUAL_PREFERENCES;
   const hours = hoursFrom(origin, own);
   const lying = await curing(db, now, origin);
   const done = new SharedArrayBuffer(4);
@@ -80,7 +80,7 @@ const endOf = (day: string | undefined, origin: number): number | undefined => {
 };
 
 /** When hands are there, day by day by the bench’s own clock; summer time moves midnight, not the hours. */
-function hoursFrom(origin: number, { hours, daysOff }: Ways) {
+function hoursFrom(origin: number, { hours, daysOff }: Preferences) {
   return Array.from({ length: AHEAD }, (_, i) => {
     const day = new Date(origin);
     day.setDate(day.getDate() + i);

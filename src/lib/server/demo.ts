@@ -14,15 +14,15 @@ import {
   startRun,
   type Store
 } from './database';
-import { USUAL_WAYS } from '$core/ways';
-import { keepWays } from './ways';
+import { USUAL_PREFERENCES } from '$core/preferences';
+import { storePreferences } from './preferences';
 
 /** Loads the demo workshop into an empty database; says whether it did. What is there already is kept. */
 export async function loadDemo(store: Store, now: number): Promise<boolean> {
   if ((await listCards(store.db, 'moulds')).length) return false;
   const fresh = { basedOn: 'new', now } as const;
   await store.write(async () => {
-    await keepWays(store, { ...USUAL_WAYS, makers: MAKERS });
+    await storePreferences(store, { ...USUAL_PREFERENCES, makers: MAKERS });
     for (const kind of SHELF_KINDS)
       for (const card of cards[kind]) await saveCard(store, kind, card as never, fresh);
     for (const lot of demoLots(now)) await saveCard(store, 'lots', lot, fresh);

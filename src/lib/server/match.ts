@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { asWeighed, candidatesFor, labOfHex, matchColour } from '$core/colour';
 import { formulaOf } from '$core/material';
-import type { Shelf } from '$core/document';
+import type { Shelf } from '$core/shelf';
 import { Ref } from '$core/id';
 import type { Problem } from '$core/problem';
 import { problem } from './body';

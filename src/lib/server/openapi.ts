@@ -8,7 +8,7 @@ import { RunEvent } from '$core/run';
 import { SHEETS } from '$lib/sheets';
 import { MatchRequest } from './match';
 import { Lot, Vessel, TABLE_KINDS } from '$core/shelf';
-import { Ways } from '$core/ways';
+import { Preferences } from '$core/preferences';
 import {
   answer,
   body,
@@ -37,7 +37,7 @@ const SCHEMAS = {
   RunEvent,
   Piece,
   MatchRequest,
-  Ways
+  Preferences
 };
 const cards = (path: string, name: string) => ({
   [`/api/v1/${path}`]: {

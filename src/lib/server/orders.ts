@@ -1,4 +1,4 @@
-import { poursOf } from '$core/document';
+import { pourCount } from '$core/document';
 import { type Plan } from '$core/plan';
 import { gradesByPlan, type Db } from './database';
 
@@ -22,7 +22,7 @@ export async function openOrders(db: Db, plans: readonly Plan[]): Promise<OpenOr
   let others = 0;
   let large = 0;
   for (const plan of plans) {
-    const pours = poursOf(plan);
+    const pours = pourCount(plan);
     if (!plan.order) {
       if (pours <= LARGE && ++others <= MOST_OTHERS) found.open.push(plan);
       continue;

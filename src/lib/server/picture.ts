@@ -2,10 +2,10 @@ import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { z } from 'zod';
 import type { Plan } from '$core/plan';
-import type { Shelf } from '$core/document';
+import type { Shelf } from '$core/shelf';
 import { problemsOf } from '$core/validate';
 import { notHere, refuse } from './respond';
-import { inThread } from './sums';
+import { inThread } from './workers';
 
 /** What may be asked of a picture, as the address gives it. */
 const Query = z.object({

@@ -1,4 +1,5 @@
-import { PlanDocument, Shelf } from '$core/document';
+import { PlanDocument } from '$core/document';
+import { Shelf } from '$core/shelf';
 import { acts } from '$core/pour';
 import { jsonSchemaOf, plain } from './json-schema';
 

@@ -13,8 +13,8 @@ import {
   type Contents,
   type Store
 } from './database';
-import { forgetAll, keepAllTellings } from './past';
-import { endThreads, inThread } from './sums';
+import { forgetAll, keepAllTellings } from './learned-history';
+import { endThreads, inThread } from './workers';
 
 const MIGRATIONS = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'drizzle');
 /** Where the database is: a path, or a libSQL server's address. */

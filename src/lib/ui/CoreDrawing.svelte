@@ -7,7 +7,7 @@
   import CupPattern from './CupPattern.svelte';
   import { seenBy, type Vision } from '$core/colour';
   import { inkOn } from './ink';
-  import { shownUnit, volume } from '$lib/ways.svelte';
+  import { shownUnit, volume } from '../preferences.svelte';
   import { halfWidthAt, slicePath } from './section';
 
   let {

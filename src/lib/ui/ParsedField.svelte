@@ -1,6 +1,6 @@
 <!-- A field that reads what a maker types. Errors stand at the field; nothing typed is lost. -->
 <script lang="ts" generics="T">
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../preferences.svelte';
   import type { Problem, Result } from '$core/problem';
 
   let {

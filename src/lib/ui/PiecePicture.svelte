@@ -5,14 +5,14 @@
 <script lang="ts">
   import type { Vision } from '$core/colour';
   import type { ComputedCup, ComputedGroup, Plan } from '$core/plan';
-  import type { Face, Part, Showing, Told } from '$core/piece';
-  import type { Shelf } from '$core/document';
+  import type { Face, PicturePart, Showing, SpotHistory } from '$core/piece';
+  import type { Shelf } from '$core/shelf';
   import { PatternWork } from '$lib/pattern-work.svelte';
   import { paintOn, type ShownPicture } from '$lib/shown-picture';
   import { onDestroy } from 'svelte';
   import { inkOn } from './ink';
   import type { Mark } from './marks';
-  import { extentOf, outlineOf } from './outline';
+  import { extentOf, footprintOutline } from './outline';
 
   let {
     plan,
@@ -41,7 +41,7 @@
     /** The last step that is done in it; all of them when absent. */
     until?: string | undefined;
     /** A part of it, drawn as large as the whole. */
-    part?: Part | undefined;
+    part?: PicturePart | undefined;
     /** Pixels of its longer side. */
     size?: number;
     vision?: Vision;
@@ -53,7 +53,7 @@
     asked?: { x: number; y: number } | undefined;
     ondrawn?: (picture: ShownPicture) => void;
     /** Makes places of it askable. */
-    ontold?: (told: Told | undefined) => void;
+    ontold?: (told: SpotHistory | undefined) => void;
   } = $props();
 
   const work = new PatternWork();
@@ -61,7 +61,7 @@
   const look = $derived({
     plan,
     shelf,
-    strandId: group.strandId,
+    cavitySetId: group.cavitySetId,
     seed,
     until,
     face,
@@ -112,7 +112,7 @@
     void ask(from.x + by[0] * step, from.y + by[1] * step);
   }
   const name = $derived(face.kind === 'cut' ? `cut through ${group.name}` : `${face.kind} of ${group.name}`);
-  const outline = $derived(face.kind === 'cut' ? '' : outlineOf(group, 1));
+  const outline = $derived(face.kind === 'cut' ? '' : footprintOutline(group, 1));
 </script>
 
 {#snippet overlay(picture: ShownPicture)}

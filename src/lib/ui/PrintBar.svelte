@@ -2,7 +2,7 @@
 <script lang="ts">
   import Choice from './Choice.svelte';
   import type { Snippet } from 'svelte';
-  import { ways } from '$lib/ways.svelte';
+  import { preferences } from '$lib/preferences.svelte';
 
   let {
     plan,
@@ -21,7 +21,7 @@
     ['batch', 'Batch table'],
     ['labels', 'Labels']
   ] as const;
-  let paper = $state(ways().paper);
+  let paper = $state(preferences().paper);
   /** What this sheet is called as PDF. */
   const pdf = $derived(here === 'sheet' ? 'mix-sheet' : here);
 </script>

@@ -1,6 +1,6 @@
 <!-- A problem with its mend; one tap mends it where an edit can. -->
 <script lang="ts">
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../preferences.svelte';
   import type { Edit, Problem } from '$core/problem';
 
   let {

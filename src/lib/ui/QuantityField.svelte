@@ -2,7 +2,7 @@
 <script lang="ts">
   import { fail, ok, type Result } from '$core/problem';
   import { formatQuantity, parseQuantity, unit as unitOf } from '$core/quantity';
-  import { shownUnit } from '$lib/ways.svelte';
+  import { shownUnit } from '../preferences.svelte';
   import ParsedField from './ParsedField.svelte';
 
   let {

@@ -1,7 +1,7 @@
 <!-- A labelled field of a card, with its problem below it. -->
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../preferences.svelte';
   import type { Problem } from '$core/problem';
 
   let {

@@ -11,7 +11,7 @@
     type RowData
   } from '@tanstack/svelte-table';
   import type { Snippet } from 'svelte';
-  import type { Column } from './table';
+  import type { TableColumn } from './table';
 
   let {
     rows,
@@ -26,7 +26,7 @@
     foot = undefined
   }: {
     rows: readonly Row[];
-    columns: readonly Column<Row>[];
+    columns: readonly TableColumn<Row>[];
     label?: string;
     testid?: string;
     /** What stands there while there are no rows. */

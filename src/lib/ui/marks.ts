@@ -1,5 +1,5 @@
 import type { Step } from '$core/document';
-import { acts, copiesOf, type Path, type Place } from '$core/pour';
+import { acts, pathCopies, type Path, type Place } from '$core/pour';
 
 /** A place, or a way over the cavity, to point out on a face. */
 export interface Mark {
@@ -16,6 +16,6 @@ export function marksOf(step: Step | undefined, aspect: number): Mark[] {
     if (asked.is === 'place') return [{ points: [value as Place] }];
     if (asked.is !== 'path') return [];
     const path = value as Path;
-    return copiesOf(path, aspect).map((points) => ({ points, closed: path.closed }));
+    return pathCopies(path, aspect).map((points) => ({ points, closed: path.closed }));
   });
 }

@@ -19,7 +19,7 @@ const boundsOf = (points: readonly (readonly [number, number])[]) => {
 };
 
 /** The rim as a path about its middle, so many pixels a millimetre. */
-export function outlineOf(group: Drawn, scale: number): string {
+export function footprintOutline(group: Drawn, scale: number): string {
   const extent = extentOf(group);
   const [w, l] = [extent.width * scale, extent.length * scale];
   const footprint = group?.footprint;

@@ -1,5 +1,5 @@
 /** A column of a table: what stands over it, and what stands in it. */
-export interface Column<Row> {
+export interface TableColumn<Row> {
   id: string;
   head?: string;
   /** What a cell says, where words are enough; a cell with more in it is drawn by the table's own `cell`. */

@@ -6,13 +6,13 @@ import {
   muddiness,
   pieceOf,
   picturing,
-  toldAt,
+  historyAt,
   type AskedFace,
   type Dividing,
   type Drawing,
   type Face,
   type FaceAnswer,
-  type Piece,
+  type DrawnPiece,
   type Picture,
   type Searching,
   type ShownBar
@@ -34,7 +34,7 @@ export type PatternTask = Wanted &
 interface Wanted {
   plan: string;
   shelf: string;
-  strandId?: string;
+  cavitySetId?: string;
   seed?: string;
   until?: string;
 }
@@ -53,14 +53,14 @@ const BREATH = 32;
 /** When each drawing was begun and last shown. */
 const times = new WeakMap<Steps, { begun: number; shown: number }>();
 
-const pieces = new Map<string, Piece | undefined>();
+const pieces = new Map<string, DrawnPiece | undefined>();
 const drawings = new Map<string, Steps>();
 
-function pieceFor({ plan, shelf, strandId, seed, until }: Wanted): Piece | undefined {
-  const key = [plan, shelf, strandId, seed, until].join('\n');
+function pieceFor({ plan, shelf, cavitySetId, seed, until }: Wanted): DrawnPiece | undefined {
+  const key = [plan, shelf, cavitySetId, seed, until].join('\n');
   if (!pieces.has(key)) {
     if (pieces.size >= KEPT) pieces.delete(pieces.keys().next().value!);
-    pieces.set(key, pieceOf(JSON.parse(plan), JSON.parse(shelf), {}, { strandId, seed, until }));
+    pieces.set(key, pieceOf(JSON.parse(plan), JSON.parse(shelf), {}, { cavitySetId, seed, until }));
   }
   return pieces.get(key);
 }
@@ -82,7 +82,7 @@ self.onmessage = ({ data }: MessageEvent<PatternTask>) => {
       slot: data.slot,
       cuts: piece ? cutsFor(piece, data.dividing, data.cupId) : []
     });
-  self.postMessage({ slot: data.slot, told: piece && toldAt(piece, data.face, data.x, data.y) });
+  self.postMessage({ slot: data.slot, told: piece && historyAt(piece, data.face, data.x, data.y) });
 };
 
 /** A new drawing takes the place of the one in its slot, which is given up. */
@@ -139,7 +139,7 @@ function handOver(slot: string, drawn: Picture): void {
 
 /** The cutting at once, then a bar at a time, with other messages heard between them; a new cutting overtakes. */
 function beginBars(
-  piece: Piece,
+  piece: DrawnPiece,
   { slot, dividing, size, most }: Extract<PatternTask, { kind: 'bars' }>
 ): void {
   const { bars, ...cutting } = cutUp(piece, dividing);

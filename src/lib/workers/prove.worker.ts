@@ -1,12 +1,13 @@
 import { computePlan, type Plan } from '$core/plan';
-import { type Past, type Shelf } from '$core/document';
+import { type LearnedHistory } from '$core/document';
+import { type Shelf } from '$core/shelf';
 
 /** What the prover is told: once, what stands on the shelf and in the record; then plan after plan as text, each with a number. */
 export type ProveTask =
-  { kind: 'shelf'; shelf: Shelf; past: Past } | { kind: 'plan'; plan: string; n: number };
+  { kind: 'shelf'; shelf: Shelf; past: LearnedHistory } | { kind: 'plan'; plan: string; n: number };
 
 let shelf: Shelf | undefined;
-let past: Past = {};
+let past: LearnedHistory = {};
 
 self.onmessage = ({ data }: MessageEvent<ProveTask>) => {
   if (data.kind === 'shelf') {

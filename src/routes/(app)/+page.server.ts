@@ -13,10 +13,10 @@ import {
 import { offersOf, planOfOffer } from '$core/propose';
 import { newId } from '$lib/id';
 import { toReorder } from '$core/shelf';
-import { pastsOf, stock } from '$lib/server/past';
+import { pastsOf, stock } from '../../lib/server/learned-history';
 import { store } from '$lib/server/store';
-import { inThread } from '$lib/server/sums';
-import { keptWays, proposedWays } from '$lib/server/ways';
+import { inThread } from '../../lib/server/workers';
+import { storedPreferences, proposedPreferences } from '../../lib/server/preferences';
 
 /** How many runs back the bench looks for something still due. */
 const LOOK_BACK = 30;
@@ -25,7 +25,7 @@ const startOfDay = (ms: number): number => new Date(ms).setHours(0, 0, 0, 0);
 
 export const load = async ({ request }) => {
   const { db } = await store();
-  const kept = await keptWays(db);
+  const kept = await storedPreferences(db);
   const [open, plans, shelf, pieces] = await Promise.all([
     openRuns(db, LOOK_BACK),
     readPlans(db),
@@ -79,7 +79,7 @@ export const load = async ({ request }) => {
   const left = await stock(db, shelf, Date.now());
   return {
     /** How figures could read here, while nobody has said. */
-    proposed: kept ? undefined : proposedWays(request),
+    proposed: kept ? undefined : proposedPreferences(request),
     short,
     leftOut,
     /** What is left and enough for a piece, each with the plan that pours it. */

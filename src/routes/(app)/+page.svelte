@@ -5,7 +5,7 @@
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import type { Problem } from '$core/problem';
-  import { mass } from '$lib/ways.svelte';
+  import { mass } from '../../lib/preferences.svelte';
   import { send } from '$lib/send';
   import { day, moment } from '$lib/when';
   import DueList from '$lib/ui/bench/DueList.svelte';
@@ -258,7 +258,7 @@
                   <span class="block p-2.5">
                     {#if run && group}<PieceThumb
                         of="runs/{piece.runId}"
-                        cavities={group.strandId}
+                        cavities={group.cavitySetId}
                         width={96}
                       />{/if}
                   </span>

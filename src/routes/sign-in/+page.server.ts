@@ -1,6 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { duration } from '$core/quantity';
-import { COOKIE, signIn, STAYS_MS } from '$lib/server/door';
+import { COOKIE, signIn, STAYS_MS } from '../../lib/server/access';
 import { store } from '$lib/server/store';
 
 /** Where to go once someone is signed in: a place of this workshop, and no other. */

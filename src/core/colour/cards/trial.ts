@@ -74,7 +74,7 @@ export interface StrengthFactor {
 }
 
 /** What all cards together say: how strong each colourant is beside its card, and which cards do not fit. */
-export interface Correction {
+export interface StrengthCorrection {
   factors: StrengthFactor[];
   /** Colourants of which the cards tell nothing by themselves: too few, or laid so that strength does not show. */
   unknown: string[];
@@ -116,7 +116,7 @@ export function correctStrengths(
   cards: readonly TrialCard[],
   baseOf: (id: string) => BaseLook | undefined,
   colourants: ReadonlyMap<string, Colourant>
-): Correction {
+): StrengthCorrection {
   const usable = cards.filter((c) => baseOf(c.baseId) && c.lines.every((l) => colourants.has(l.colourantId)));
   const wall: Wall = { cards: usable, baseOf, colourants };
   const conflicts = conflictsOf(wall);
@@ -162,10 +162,10 @@ function outliersOf(wall: Wall): Set<string> {
 /**
  * Two cards of the same colourants that each can be explained and together cannot, where no third says which is wrong.
  */
-function conflictsOf(wall: Wall): Correction['conflicts'] {
+function conflictsOf(wall: Wall): StrengthCorrection['conflicts'] {
   const idsOf = (card: TrialCard) => usedIn([card]);
   const alike = grouped(wall.cards, (card) => [idsOf(card).join()]);
-  return [...alike.values()].flatMap((own): Correction['conflicts'] => {
+  return [...alike.values()].flatMap((own): StrengthCorrection['conflicts'] => {
     const [one, other] = own;
     if (!one || !other || own.length > 2) return [];
     const ids = idsOf(one);
@@ -192,7 +192,7 @@ function conflictsOf(wall: Wall): Correction['conflicts'] {
  * Fits what the cards tell. The colourant known worst is held, the palest first among much the same (whites are what
  * others are tinted in), and the rest fitted again, until all that is left is known.
  */
-function knownFactors(wall: Wall): Pick<Correction, 'factors' | 'unknown'> {
+function knownFactors(wall: Wall): Pick<StrengthCorrection, 'factors' | 'unknown'> {
   const held: string[] = [];
   for (;;) {
     const ids = usedIn(wall.cards).filter((id) => !held.includes(id));

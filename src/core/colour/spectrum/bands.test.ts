@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { BANDS, WEIGHTS, WHITE } from './bands';
+import { BANDS, WEIGHTS, WHITE_POINT } from './bands';
 
 /** Chromaticity of each pure band from 380 nm on: the spectral locus of the 2° observer, as the CIE publishes it. */
 const LOCUS = [
@@ -56,7 +56,7 @@ describe('the bands', () => {
     expect(sum[0]).toBeCloseTo(0.9505, 4);
     expect(sum[1]).toBeCloseTo(1, 12);
     expect(sum[2]).toBeCloseTo(1.0891, 4);
-    expect(WHITE).toEqual([expect.closeTo(0.95046, 4), 1, expect.closeTo(1.08906, 4)]);
+    expect(WHITE_POINT).toEqual([expect.closeTo(0.95046, 4), 1, expect.closeTo(1.08906, 4)]);
   });
 
   it('weigh brightness as the eye does: most at 550 to 560 nm, half of it by 510 and 610', () => {

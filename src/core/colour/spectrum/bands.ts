@@ -50,7 +50,7 @@ const D65: readonly number[] = [
 ];
 
 /** The white of D65 for the 2° observer, Y = 1: from its chromaticity x 0.3127, y 0.3290. */
-export const WHITE = [0.3127 / 0.329, 1, (1 - 0.3127 - 0.329) / 0.329] as const;
+export const WHITE_POINT = [0.3127 / 0.329, 1, (1 - 0.3127 - 0.329) / 0.329] as const;
 
 /**
  * What each band adds to X, Y and Z of a reflectance under D65. Each column sums to its white, so that a perfect
@@ -59,5 +59,5 @@ export const WHITE = [0.3127 / 0.329, 1, (1 - 0.3127 - 0.329) / 0.329] as const;
 export const WEIGHTS: readonly (readonly [number, number, number])[] = (() => {
   const raw = CMF.map((c, i) => c.map((v) => v * D65[i]!) as [number, number, number]);
   const sums = [0, 1, 2].map((k) => raw.reduce((s, r) => s + r[k]!, 0));
-  return raw.map((r) => r.map((v, k) => (v / sums[k]!) * WHITE[k]!) as [number, number, number]);
+  return raw.map((r) => r.map((v, k) => (v / sums[k]!) * WHITE_POINT[k]!) as [number, number, number]);
 })();

@@ -9,7 +9,7 @@ import {
   modeXyz65,
   useMode as register
 } from 'culori/fn';
-import { BANDS, WEIGHTS, WHITE } from './bands';
+import { BANDS, WEIGHTS, WHITE_POINT } from './bands';
 
 for (const mode of [modeRgb, modeLrgb, modeXyz65, modeLab65, modeLch65]) register(mode);
 const toRgb = converter('rgb');
@@ -52,9 +52,9 @@ const curve = (t: number) => (t > 216 / 24389 ? Math.cbrt(t) : ((24389 / 27) * t
 
 /** Lab of XYZ (D65). Source: the CIE's definition of L*a*b*. */
 export function labOfXyz([x, y, z]: readonly [number, number, number]): Lab {
-  const fx = curve(x / WHITE[0]);
-  const fy = curve(y / WHITE[1]);
-  const fz = curve(z / WHITE[2]);
+  const fx = curve(x / WHITE_POINT[0]);
+  const fy = curve(y / WHITE_POINT[1]);
+  const fz = curve(z / WHITE_POINT[2]);
   return { l: 116 * fy - 16, a: 500 * (fx - fy), b: 200 * (fy - fz) };
 }
 

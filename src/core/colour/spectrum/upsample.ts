@@ -1,6 +1,6 @@
 import { LU, Matrix } from 'ml-matrix';
 import { converter } from 'culori/fn';
-import { BANDS, WEIGHTS, WHITE } from './bands';
+import { BANDS, WEIGHTS, WHITE_POINT } from './bands';
 import type { Lab, Spectrum } from './spectrum';
 
 const toXyz = converter('xyz65');
@@ -15,7 +15,7 @@ export function reflectanceOfHex(hex: string): Spectrum {
   const before = known.get(hex);
   if (before) return before;
   const c = toXyz(hex);
-  const r = reflectanceOf(c ? [c.x, c.y, c.z] : [...WHITE]);
+  const r = reflectanceOf(c ? [c.x, c.y, c.z] : [...WHITE_POINT]);
   if (known.size > 4000) known.clear();
   known.set(hex, r);
   return r;
@@ -33,7 +33,9 @@ export function reflectanceOfLab(lab: Lab): Spectrum {
  * Source: the published least-slope method for reconstructing reflectance from tristimulus values.
  */
 function reflectanceOf(xyz: readonly [number, number, number]): Spectrum {
-  const target = xyz.map((v, k) => Math.min(WHITE[k]! * (1 - MARGIN), Math.max(WHITE[k]! * MARGIN, v)));
+  const target = xyz.map((v, k) =>
+    Math.min(WHITE_POINT[k]! * (1 - MARGIN), Math.max(WHITE_POINT[k]! * MARGIN, v))
+  );
   const grey = Math.min(0.999, Math.max(0.001, target[1]!));
   const z = new Float64Array(BANDS).fill(Math.atanh(2 * grey - 1));
   const lambda = [0, 0, 0];

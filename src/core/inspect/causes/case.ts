@@ -18,7 +18,7 @@ import {
 const MINUTE = 60_000;
 
 /** What the record knows beside the run itself. */
-export interface Beside {
+export interface RecordFacts {
   /** What was last cast in the mould before this run. */
   lastColour?: { name: string; dye: boolean } | undefined;
   /** Lots that the run took from although their use-by had passed, and by how many days. */
@@ -31,14 +31,14 @@ export interface Case {
   state: RunState;
   plan: Plan;
   groupId: string;
-  beside: Beside;
+  beside: RecordFacts;
   /** Bases of what was poured into these cavities. */
   bases: readonly Base[];
   debrief: Debrief;
 }
 
 /** A case for the pieces of one group. */
-export function caseOf(frozen: FrozenRun, state: RunState, groupId: string, beside: Beside = {}): Case {
+export function caseOf(frozen: FrozenRun, state: RunState, groupId: string, beside: RecordFacts = {}): Case {
   const cupIds = new Set(
     frozen.computed.groups
       .filter((g) => g.groupId === groupId)
@@ -93,14 +93,14 @@ export function traitsOf(step: Step): readonly Trait[] {
 }
 
 /** Minutes between two moments of a run. */
-export const minutes = (from: number, to: number): number => (to - from) / MINUTE;
+export const minutesBetween = (from: number, to: number): number => (to - from) / MINUTE;
 
 /** When the pieces left their mould, minutes after the last pour, and the window they had; undefined where neither is told. */
 export function demouldOf(c: Case): { after: number; from: number; to: number } | undefined {
   const [entry] = tasksHere(c, 'demould');
   const zero = c.state.groups.get(c.groupId)?.lastPour;
   if (entry?.doneAt === undefined || zero === undefined) return undefined;
-  return { after: minutes(zero, entry.doneAt), from: entry.task.from, to: entry.task.to };
+  return { after: minutesBetween(zero, entry.doneAt), from: entry.task.from, to: entry.task.to };
 }
 
 /** Waits before layers of these cavities: as estimated and as waited. */
@@ -117,7 +117,7 @@ export function latePours(
     const zero = c.state.cups.get(entry.task.mixId)?.zero;
     const until = pourUntilNow(c.frozen, c.state, entry.task.mixId)?.now;
     if (entry.doneAt === undefined || zero === undefined || until === undefined) return [];
-    return [{ entry, over: minutes(zero, entry.doneAt) - until, until }];
+    return [{ entry, over: minutesBetween(zero, entry.doneAt) - until, until }];
   });
 }
 
@@ -148,7 +148,7 @@ export function stirs(c: Case): { mixId: string; planned: number; took: number }
       .findLast((x) => x.task.kind === 'weigh' && x.task.mixId === mixId && x.doneAt !== undefined);
     return last?.doneAt === undefined || planned <= 0
       ? []
-      : [{ mixId, planned, took: minutes(last.doneAt, t.doneAt) }];
+      : [{ mixId, planned, took: minutesBetween(last.doneAt, t.doneAt) }];
   });
 }
 

@@ -1,6 +1,6 @@
 import { freshId } from '../../edit';
 import { type Plan } from '../../plan';
-import { type Shelf } from '../../document';
+import { type Shelf } from '../../shelf';
 import type { Defect } from '../piece';
 import type { Case } from './case';
 
@@ -26,7 +26,7 @@ export interface Cause {
   id: string;
   defects: readonly Defect[];
   /** The fact that points to it; what was never logged; or nothing: this was not it. */
-  looks(c: Case): Pointed | Unlogged | undefined;
+  evidence(c: Case): Pointed | Unlogged | undefined;
 }
 
 /** The strongest of several facts; undefined of none. */

@@ -4,11 +4,11 @@ import { cards } from '../../../../demo/cards';
 import { demoRuns } from '../../../../demo/runs';
 import * as demo from '../../../../demo/plans';
 import { computePlan, type Plan } from '../../plan';
-import { type Shelf } from '../../document';
+import { type Shelf } from '../../shelf';
 import { foldRun, freeze, type FrozenRun, type RunEvent, type Task } from '../../run';
 import { event } from '../../run/run.testing';
 import { DEFECTS, type Defect } from '../piece';
-import type { Beside } from './case';
+import type { RecordFacts } from './case';
 import { caseOf, causesOf, CAUSES, changed } from '.';
 
 const MINUTE = 60_000;
@@ -183,7 +183,7 @@ interface Planted {
   /** Plan and shelf of the run with the fault, where the fault is planned in. */
   bad?: Plan;
   shelf?: Shelf;
-  beside?: Beside;
+  beside?: RecordFacts;
 }
 
 /** Every cause with a run that plants it; the good run of the same plan does not show it. */

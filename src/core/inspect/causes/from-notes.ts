@@ -13,7 +13,7 @@ interface FromNotes extends Pick<Cause, 'id' | 'defects'> {
 export const fromNotes = ({ id, defects, words, change, ask }: FromNotes): Cause => ({
   id,
   defects,
-  looks(c) {
+  evidence(c) {
     const text = notedAs(c, words);
     if (text === undefined) return ask === undefined ? undefined : { note: ask };
     // In words, it has no distance from a limit: a starting value.

@@ -1,5 +1,5 @@
 import type { Plan } from '../../plan';
-import type { Shelf } from '../../document';
+import type { Shelf } from '../../shelf';
 import type { Defect } from '../piece';
 import type { Case } from './case';
 import { noted, type Cause, type Pointed } from './cause';
@@ -13,7 +13,7 @@ import { dampInside } from './pour/damp-inside';
 import { demouldedEarly } from './cure/demoulded-early';
 import { demouldedLate } from './cure/demoulded-late';
 import { doseOff } from './batch/dose-off';
-import { embedDrifts } from './pour/embed-drifts';
+import { embedDrifted } from './pour/embed-drifts';
 import { fewTaps } from './pour/few-taps';
 import { flameOnInk } from './pour/flame-on-ink';
 import { heavyColourStood } from './batch/heavy-colour-stood';
@@ -55,7 +55,7 @@ import { strewnOnFresh } from './pour/strewn-on-fresh';
 import { strokesOverPlan } from './pour/strokes-over-plan';
 import { sumsToGrey } from './batch/sums-to-grey';
 import { thinSection } from './look/thin-section';
-import { tooDeep } from './cure/too-deep';
+import { layerTooDeepForIt } from './cure/too-deep';
 import { tooHotPlastisol } from './cure/heated-too-far';
 import { topUpPouredLate } from './pour/top-up-poured-late';
 import { undercut } from './mould/undercut';
@@ -67,7 +67,7 @@ import { wornMould } from './mould/worn-mould';
 import { wrongColourantForIt } from './batch/wrong-colourant';
 import { wrongPot } from './batch/wrong-mix';
 
-export { caseOf, type Beside, type Case } from './case';
+export { caseOf, type RecordFacts, type Case } from './case';
 export type { Pointed } from './cause';
 
 /** Every cause there is. */
@@ -82,7 +82,7 @@ export const CAUSES: readonly Cause[] = [
   demouldedEarly,
   demouldedLate,
   doseOff,
-  embedDrifts,
+  embedDrifted,
   fewTaps,
   flameOnInk,
   heavyColourStood,
@@ -124,7 +124,7 @@ export const CAUSES: readonly Cause[] = [
   strokesOverPlan,
   sumsToGrey,
   thinSection,
-  tooDeep,
+  layerTooDeepForIt,
   tooHotPlastisol,
   topUpPouredLate,
   undercut,
@@ -143,7 +143,7 @@ export interface Likely extends Pointed {
 }
 
 /** What the log says of one defect: likely causes, the strongest first, and what it cannot tell. */
-export interface Found {
+export interface CausesFound {
   defect: Defect;
   likely: Likely[];
   /** What to note next time, where a fact was never logged. */
@@ -151,11 +151,11 @@ export interface Found {
 }
 
 /** Looks through a case for what made a defect. Nothing is named without a fact. */
-export function causesOf(c: Case, defect: Defect): Found {
+export function causesOf(c: Case, defect: Defect): CausesFound {
   const likely: Likely[] = [];
   const unlogged: string[] = [];
   for (const cause of CAUSES) {
-    const seen = cause.defects.includes(defect) ? cause.looks(c) : undefined;
+    const seen = cause.defects.includes(defect) ? cause.evidence(c) : undefined;
     if (!seen) continue;
     if ('note' in seen) unlogged.push(seen.note);
     else likely.push({ id: cause.id, ...seen });

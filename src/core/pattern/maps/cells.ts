@@ -121,7 +121,7 @@ function scattered(section: Section, { middle, rim }: Sinking, chance: Chance): 
   const { width, length } = section.half;
   const deepest = Math.min(width, length);
   const sites: Site[] = [];
-  for (let tries = 0; tries < 9000 && sites.length < MOST; tries++) {
+  for (let fixes = 0; fixes < 9000 && sites.length < MOST; fixes++) {
     const [x, y] = [between(chance, -width, width), between(chance, -length, length)];
     const wall = section.wall(x, y);
     if (wall < rim * 0.2) continue;

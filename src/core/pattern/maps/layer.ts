@@ -4,7 +4,7 @@ import { KEPT, type Flow, type Spot } from '../spot';
 export type Laid = number | ((spot: Spot) => number);
 
 /** New matter above a level, in all of the footprint or where a region says so. */
-export class Layer implements Flow {
+export class LayerMap implements Flow {
   constructor(
     private readonly from: number,
     private readonly laid: Laid,

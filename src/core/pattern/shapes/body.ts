@@ -21,11 +21,11 @@ export function bodyWithin(wall: Star, area: number, chance: Chance, { waves, mu
     phase: chance() * 2 * Math.PI
   }));
   const shape = (a: number) => swings.reduce((r, s) => r * (1 + s.amp * Math.cos(s.k * a + s.phase)), 1);
-  return fitted(wall, area, shape);
+  return fittedStar(wall, area, shape);
 }
 
 /** An outline of a shape (radius over the angle, any scale), softly kept inside the wall, of exactly so much area. */
-export function fitted(wall: Star, area: number, shape: (angle: number) => number): Star {
+export function fittedStar(wall: Star, area: number, shape: (angle: number) => number): Star {
   const unit = Float64Array.from({ length: NODES }, (_, i) => shape(angleOfNodes(i)));
   const most = Float64Array.from({ length: NODES }, (_, i) => NEAR_WALL * Math.sqrt(wall.at(i)));
   const squaredAt = (scale: number) => unit.map((r, i) => 1 / Math.sqrt((scale * r) ** -4 + most[i]! ** -4));

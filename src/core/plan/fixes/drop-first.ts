@@ -1,6 +1,6 @@
 import { grouped } from '../../grouped';
 import type { Score } from '../../schedule';
-import type { Found, Mend } from '../../problem';
+import type { Diagnostic, Fix } from '../../problem';
 import type { ResolvedPlan, ResolvedStep } from '../resolve';
 
 /** Traits of an act without which a piece is not itself, or not sound: never offered to be left out. */
@@ -10,21 +10,21 @@ const NEEDED = new Set(['embeds', 'demoulds', 'loosens', 'presses', 'clears']);
  * What to drop first where a cup is poured past its window: gestures that are done while it waits and draw nothing, the one
  * that costs the hands most first, then all of them. What is poured, put in or brings the air out stays.
  */
-export function dropFirst(plan: ResolvedPlan, score: Score, late: readonly Found[]): Found[] {
+export function dropFirst(plan: ResolvedPlan, score: Score, late: readonly Diagnostic[]): Diagnostic[] {
   const blocks = grouped(score.blocks, (b) => (b.stepId === undefined ? [] : [b.stepId]));
   return late.map((problem) =>
     problem.code === 'past-window'
-      ? { ...problem, tries: [...(problem.tries ?? []), ...dropping(plan, score, { problem, blocks })] }
+      ? { ...problem, fixes: [...(problem.fixes ?? []), ...dropping(plan, score, { problem, blocks })] }
       : problem
   );
 }
 
 interface Late {
-  problem: Found;
+  problem: Diagnostic;
   blocks: ReadonlyMap<string, readonly Score['blocks'][number][]>;
 }
 
-function dropping(plan: ResolvedPlan, score: Score, { problem, blocks }: Late): Mend[] {
+function dropping(plan: ResolvedPlan, score: Score, { problem, blocks }: Late): Fix[] {
   const stepId = problem.path.split('/').at(-1)!;
   const pour = blocks.get(stepId)?.at(-1);
   const window = score.windows.find((w) => w.mixId === pour?.mixId);
@@ -56,7 +56,7 @@ const canBeLeft = ({ own }: ResolvedStep): boolean =>
   own.definition.cups(own.act).length === 0 &&
   !(own.definition.traits?.(own.act) ?? []).some((t) => NEEDED.has(t));
 
-function leftOut({ plan }: ResolvedPlan, steps: readonly ResolvedStep[], minutes: number): Mend {
+function leftOut({ plan }: ResolvedPlan, steps: readonly ResolvedStep[], minutes: number): Fix {
   const ids = new Set(steps.map((s) => s.step.id));
   const what = steps.map((s) => s.step.act.kind).join(', ');
   return {

@@ -1,7 +1,7 @@
 import { layerState } from '../../material';
-import type { Mend } from '../../problem';
+import type { Fix } from '../../problem';
 import type { Amount, Gate, Plan, Step } from '../../document';
-import type { FilledStrand, PouredLayer } from '../fill';
+import type { FilledCavitySet, PouredLayer } from '../fill';
 import { freshId } from '../../edit/fresh-id';
 import type { ResolvedMix, ResolvedStep } from '../resolve';
 
@@ -15,7 +15,7 @@ const MOST_LAYERS = 12;
 interface Laid {
   step: ResolvedStep;
   layer: PouredLayer;
-  strand: FilledStrand;
+  cavitySet: FilledCavitySet;
   mix: ResolvedMix;
 }
 
@@ -25,11 +25,15 @@ interface Laid {
  *
  * @param tops where each of the layers but the last ends, ml in one cavity, rising
  */
-function inLayers(plan: Plan, { step, layer, strand, mix }: Laid, tops: readonly number[]): Plan | undefined {
+function inLayers(
+  plan: Plan,
+  { step, layer, cavitySet, mix }: Laid,
+  tops: readonly number[]
+): Plan | undefined {
   const known = step.own;
   const amount = known?.definition.amount?.(known.act);
-  const alike = step.strands.every(
-    (s) => s.kind.id === strand.strand.kind.id && s.mould.id === strand.strand.mould.id
+  const alike = step.cavitySets.every(
+    (s) => s.kind.id === cavitySet.cavitySet.kind.id && s.mould.id === cavitySet.cavitySet.mould.id
   );
   if (!known || !amount || !alike || layer.chamber) return undefined;
   const state = layerState(mix.base);
@@ -54,14 +58,16 @@ function inLayers(plan: Plan, { step, layer, strand, mix }: Laid, tops: readonly
 const rounded = (ml: number) => Number(ml.toPrecision(4));
 
 /** The same layer in layers no deeper than a base takes at once, mm. */
-export function notDeeper(plan: Plan, laid: Laid, most: number): Mend[] {
-  const { layer, strand } = laid;
+export function notDeeper(plan: Plan, laid: Laid, most: number): Fix[] {
+  const { layer, cavitySet } = laid;
   const depth = layer.to - layer.from;
   const n = Math.ceil(depth / most - 1e-9);
   // A hair less than the limit, so that rounding passes it nowhere.
   const step = Math.min(most * 0.999, depth);
   if (n > MOST_LAYERS) return [];
-  const tops = Array.from({ length: n - 1 }, (_, i) => strand.cavity.volumeAt(layer.from + step * (i + 1)));
+  const tops = Array.from({ length: n - 1 }, (_, i) =>
+    cavitySet.cavity.volumeAt(layer.from + step * (i + 1))
+  );
   const value = inLayers(plan, laid, tops);
   if (!value) return [];
   const words =

@@ -1,5 +1,5 @@
 import { cavityOf } from '../../mould';
-import type { Mend } from '../../problem';
+import type { Fix } from '../../problem';
 import type { Group } from '../../document';
 import type { ResolvedPlan } from '../resolve';
 
@@ -9,7 +9,7 @@ const ALIKE = 0.1;
 const MOST = 3;
 
 /** Pouring some cavities in other moulds of the shelf that hold about as much, the nearest first. */
-export function otherMoulds({ moulds }: Pick<ResolvedPlan, 'moulds'>, group: Group): Mend[] {
+export function otherMoulds({ moulds }: Pick<ResolvedPlan, 'moulds'>, group: Group): Fix[] {
   const own = moulds.get(group.mouldId)?.cavities.find((c) => c.id === group.cavityId);
   if (!own) return [];
   const wanted = cavityOf(own, '').capacity;

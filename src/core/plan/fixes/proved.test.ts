@@ -237,12 +237,12 @@ describe('a vessel too small', () => {
 
   it('is said of a pot at its mix, and of its portions nothing that they do not stand in', () => {
     const split = forced(mixed(many, 'split'));
-    const [pot] = figuresOf(split, cards).common;
-    expect(pot!.ml).toBeGreaterThan((cup.ml * 2) / 3);
+    const [splitMix] = figuresOf(split, cards).common;
+    expect(splitMix!.ml).toBeGreaterThan((cup.ml * 2) / 3);
     const paths = problems(split)
       .filter((p) => p.code === 'vessel-too-small')
       .map((p) => p.path);
-    expect(paths).toContain(`plan/mixes/${pot!.of}`);
+    expect(paths).toContain(`plan/mixes/${splitMix!.of}`);
   });
 
   it('is nothing where any size is at hand', () => {

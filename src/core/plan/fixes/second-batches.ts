@@ -1,18 +1,18 @@
-import type { Found, Mend } from '../../problem';
+import type { Diagnostic, Fix } from '../../problem';
 import { mixIdOf, type Plan } from '../../document';
 import { eachByItself } from '../../document/mixing';
 import type { ResolvedPlan } from '../resolve';
 import { cupsPouredBy, withSecondBatch, withSources } from '../../edit/second-batch';
 
 /** A pour past its cup's window can be made from a second batch of the same recipe, mixed for it. */
-export const secondBatches = ({ plan, mixes }: ResolvedPlan, late: readonly Found[]): Found[] =>
+export const secondBatches = ({ plan, mixes }: ResolvedPlan, late: readonly Diagnostic[]): Diagnostic[] =>
   late.map((problem) => {
     if (problem.code !== 'past-window') return problem;
     const stepId = problem.path.split('/').at(-1)!;
     const second = withSecondBatch(plan, new Set([stepId]));
     const base = baseOfStep(plan, stepId);
     const least = second && enough(second, plan, mixes);
-    const tries = [
+    const fixes = [
       ...moreMixes(plan, stepId),
       ...(second ? [{ words: 'Mix a second batch for it, just before', edit: whole(second) }] : []),
       ...(least
@@ -22,14 +22,14 @@ export const secondBatches = ({ plan, mixes }: ResolvedPlan, late: readonly Foun
         ? [{ words: 'Mix each cup by itself, when its turn comes', edit: whole(eachByItself(plan, base)) }]
         : [])
     ];
-    return { ...problem, tries: [...(problem.tries ?? []), ...tries] };
+    return { ...problem, fixes: [...(problem.fixes ?? []), ...fixes] };
   });
 
 /** Turns beyond what is planned that are tried. */
 const MORE_TURNS = 3;
 
 /** A step's cup mixed more often, for fewer cavities each time; a split mix turns with all that it feeds. */
-function moreMixes(plan: Plan, stepId: string): Mend[] {
+function moreMixes(plan: Plan, stepId: string): Fix[] {
   const drawn = plan.steps.filter((s) => s.id === stepId).flatMap(cupsPouredBy);
   const mixIds = new Set(withSources(plan, drawn).map(mixIdOf));
   return plan.mixes

@@ -11,7 +11,7 @@ import {
   type Contrast
 } from '../../colour';
 import { compatibilityOf, limitOf, type Base, type Colourant } from '../../material';
-import type { Found, Mend } from '../../problem';
+import type { Diagnostic, Fix } from '../../problem';
 import type { Cup } from '../../document';
 import { freshId } from '../../edit/fresh-id';
 import { tintOf, type Palette } from './looks';
@@ -87,7 +87,7 @@ interface Judged {
 }
 
 /** What pairs mean for the piece: said before the pour, with the least change of recipe that tells them apart. */
-export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedPlan): Found[] {
+export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedPlan): Diagnostic[] {
   const close = pairs.flatMap(({ a, b, contrast }) => {
     const one = judged(plan.cupOf.get(a));
     const other = judged(plan.cupOf.get(b));
@@ -95,7 +95,7 @@ export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedP
     if (contrast.verdict === 'clear' || !one || !other) return [];
     return one.cup.recipe.length + other.cup.recipe.length ? [{ one, other, contrast }] : [];
   });
-  return close.map(({ one, other, contrast }, nth): Found => {
+  return close.map(({ one, other, contrast }, nth): Diagnostic => {
     const same = contrast.verdict === 'reads as one';
     return {
       code: same ? 'reads-as-one' : 'colours-close',
@@ -103,7 +103,7 @@ export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedP
       path: `plan/cups/${one.cup.id}/recipe`,
       sentence: `${one.cup.name} and ${other.cup.name} ${same ? 'will read as one' : 'are close'}: ΔE ${contrast.deltaE.toFixed(1)} where they touch${contrast.byLightness ? '' : ', much the same in lightness'}.`,
       mend: 'Choose colours further apart, in lightness first.',
-      tries: nth < MENDED ? leastChanges(one, other, plan).slice(0, MOST_TRIED) : []
+      fixes: nth < MENDED ? leastChanges(one, other, plan).slice(0, MOST_TRIED) : []
     };
   });
 }
@@ -127,7 +127,7 @@ const MOST_TRIED = 10;
  * Changes of one recipe line (or of white added to the paler cup) after which the two cups are clear of each other
  * as they lie deep, inside all limits; the smallest first.
  */
-function leastChanges(a: Judged, b: Judged, plan: ResolvedPlan): Mend[] {
+function leastChanges(a: Judged, b: Judged, plan: ResolvedPlan): Fix[] {
   const [paler, darker] = labIn(a, plan).l >= labIn(b, plan).l ? [a, b] : [b, a];
   // The paler is changed first: a black that is made grey is no black any more.
   const doses = FACTORS.flatMap((f) => [
@@ -147,8 +147,8 @@ const clear = (x: Judged, y: Judged, plan: ResolvedPlan) =>
   contrastOf(labIn(x, plan), labIn(y, plan)).deltaE >= CLOSE;
 
 /** Lines of a cup that, dosed so many times as much, set it clear of the other. */
-function otherDoses(one: Judged, other: Judged, factor: number, plan: ResolvedPlan): Mend[] {
-  return one.cup.recipe.flatMap((line): Mend[] => {
+function otherDoses(one: Judged, other: Judged, factor: number, plan: ResolvedPlan): Fix[] {
+  return one.cup.recipe.flatMap((line): Fix[] => {
     const colourant = plan.colourants.get(line.colourantId);
     const percent = Number((line.percent * factor).toPrecision(3));
     if (!colourant || percent > limitOf(colourant, one.mix.base.kind).limit) return [];
@@ -168,13 +168,13 @@ function otherDoses(one: Judged, other: Judged, factor: number, plan: ResolvedPl
 }
 
 /** White let into the paler cup, the least first, that sets it clear of the other. */
-function moreWhites(paler: Judged, other: Judged, plan: ResolvedPlan): Mend[] {
+function moreWhites(paler: Judged, other: Judged, plan: ResolvedPlan): Fix[] {
   const { base } = paler.mix;
   const white = whiteFor(plan, base);
   if (!white) return [];
   const most = limitOf(white, base.kind).limit;
   const id = freshId(plan.plan, 'white');
-  return WHITES.filter((percent) => percent <= most).flatMap((percent): Mend[] => {
+  return WHITES.filter((percent) => percent <= most).flatMap((percent): Fix[] => {
     const line = { id, colourantId: white.id, percent, of: 'supplied' as const };
     const recipe = [...paler.cup.recipe, line];
     if (!clear({ ...paler, cup: { ...paler.cup, recipe } }, other, plan)) return [];

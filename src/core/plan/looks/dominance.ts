@@ -1,9 +1,9 @@
 import { isWhite } from '../../colour';
-import type { Found, Mend } from '../../problem';
+import type { Diagnostic, Fix } from '../../problem';
 import type { ComputedCup } from '../computed';
 import type { ComputedGroup, ComputedLayer } from '../draw';
 import type { ResolvedPlan } from '../resolve';
-import { wetRuns, WHITE } from './swirl';
+import { wetRuns, WHITE_LIGHTNESS } from './swirl';
 
 /** Share of its swirl's face from which white has taken over. */
 const TOO_MUCH = 0.5;
@@ -23,7 +23,7 @@ export interface WhiteShare {
 /** Whites of some cavities, each with its share of the face and of the pour of every swirl it is in. */
 export const whitesIn = (cups: readonly ComputedCup[], groups: readonly ComputedGroup[]): WhiteShare[] =>
   cups
-    .filter((cup) => cup.hides !== null && cup.looks.own.lab.l >= WHITE)
+    .filter((cup) => cup.hides !== null && cup.looks.own.lab.l >= WHITE_LIGHTNESS)
     .flatMap((cup) => groups.flatMap((g) => inSwirls(cup, g)))
     .map(({ cup, face, pour }) => ({ cupId: cup.cupId, face, pour }));
 
@@ -43,9 +43,9 @@ export function dominanceProblems(
   plan: ResolvedPlan,
   cups: readonly ComputedCup[],
   groups: readonly ComputedGroup[]
-): Found[] {
-  return cups.flatMap((cup): Found[] => {
-    if (cup.hides === null || cup.looks.own.lab.l < WHITE) return [];
+): Diagnostic[] {
+  return cups.flatMap((cup): Diagnostic[] => {
+    if (cup.hides === null || cup.looks.own.lab.l < WHITE_LIGHTNESS) return [];
     const whites = groups.flatMap((group) => inSwirls(cup, group));
     const worst = whites.sort((a, b) => b.face - a.face)[0];
     return worst && worst.face >= TOO_MUCH && worst.face >= BEYOND * worst.pour
@@ -69,7 +69,7 @@ function inSwirls(cup: ComputedCup, group: ComputedGroup): White[] {
   });
 }
 
-function takesOver(plan: ResolvedPlan, { cup, face, pour }: White): Found {
+function takesOver(plan: ResolvedPlan, { cup, face, pour }: White): Diagnostic {
   const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
   return {
     code: 'white-takes-over',
@@ -77,18 +77,18 @@ function takesOver(plan: ResolvedPlan, { cup, face, pour }: White): Found {
     path: `plan/cups/${cup.cupId}`,
     sentence: `${cup.name} will take over: ${percent(pour)} of what swirls together, but it hides at ${cup.hides!.toFixed(1)} mm, so it can cover ${percent(face)} of its face.`,
     mend: 'Pour less of it, or wait before it.',
-    tries: lessWhite(plan, cup)
+    fixes: lessWhite(plan, cup)
   };
 }
 
 /** Less of each line of the cup that is white. */
-function lessWhite({ cupOf, colourants }: ResolvedPlan, { cupId }: ComputedCup): Mend[] {
+function lessWhite({ cupOf, colourants }: ResolvedPlan, { cupId }: ComputedCup): Fix[] {
   const lines = cupOf.get(cupId)!.cup.recipe.flatMap((line) => {
     const colourant = colourants.get(line.colourantId);
     return colourant && isWhite(colourant) ? [line] : [];
   });
   return LESS.flatMap((factor) =>
-    lines.map((line): Mend => {
+    lines.map((line): Fix => {
       const value = Number((line.percent * factor).toPrecision(2));
       return {
         words: `Try ${value} % of its white instead of ${line.percent} %`,

@@ -20,7 +20,8 @@ import {
 import type { CupDose } from '../../batch';
 import { concentrationsOf } from '../../dosing';
 import type { Base, Formula } from '../../material';
-import type { Plan, Shelf } from '../../document';
+import type { Plan } from '../../document';
+import type { Shelf } from '../../shelf';
 import type { ResolvedCup, ResolvedPlan } from '../resolve';
 
 /** A cup's colour wherever it is seen. */

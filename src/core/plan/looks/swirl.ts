@@ -2,7 +2,7 @@ import type { PouredLayer } from '../fill';
 import type { Palette } from './looks';
 
 /** Lightness from which a cup counts as white, L*. */
-export const WHITE = 82;
+export const WHITE_LIGHTNESS = 82;
 /** Some of every colour is left to be seen, however much the whites cover. */
 const MOST_COVERED = 0.95;
 
@@ -38,7 +38,7 @@ export function swirlShares(
   const covers = (cupId: string, share: number): number | undefined => {
     const h = hides.get(cupId) ?? Infinity;
     const below = run.some((l) => l.cupId === cupId && l !== run.at(-1));
-    const white = (looks.get(cupId)?.own.lab.l ?? 0) >= WHITE && Number.isFinite(h) && h > 0;
+    const white = (looks.get(cupId)?.own.lab.l ?? 0) >= WHITE_LIGHTNESS && Number.isFinite(h) && h > 0;
     return white && thin(cupId) && (cupId !== last || below)
       ? Math.max(share, 1 - Math.exp((-share * depth) / h))
       : undefined;

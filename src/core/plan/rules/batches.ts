@@ -1,7 +1,7 @@
-import type { Mend } from '../../problem';
+import type { Fix } from '../../problem';
 import type { Cup } from '../../document';
 import type { ResolvedMix, ResolvedPlan } from '../resolve';
-import type { CommonMix, CupMix, WorkedCups } from '../weighing/weighed';
+import type { CommonMix, CupMix, AllMixes } from '../weighing/weighed';
 
 /** One vessel full of mixed material: a cup mixed on its own, a portion, or the pot that portions come from. */
 export interface Batch {
@@ -15,12 +15,12 @@ export interface Batch {
   smallest: CupMix | CommonMix;
   turns: number;
   /** Where its turns are asked for; a portion takes those of its pot. */
-  pot: boolean;
+  splitMix: boolean;
   portion: boolean;
 }
 
 /** Every such batch of a plan: the pots first. */
-export function batchesOf(plan: ResolvedPlan, { cups, common }: WorkedCups): Batch[] {
+export function batchesOf(plan: ResolvedPlan, { cups, common }: AllMixes): Batch[] {
   const own = cups.flatMap(({ cup, resolved, mixes }): Batch[] => {
     const poured = mixes.filter((m) => m.balance.pouredMl > 0);
     if (!resolved.mix || resolved.parts.length || !poured.length) return [];
@@ -31,13 +31,13 @@ export function batchesOf(plan: ResolvedPlan, { cups, common }: WorkedCups): Bat
         name: cup.name,
         mix: resolved.mix,
         cups: [cup],
-        pot: false,
+        splitMix: false,
         portion,
         ...extremes(poured)
       }
     ];
   });
-  const pots = [...plan.mixes.values()].flatMap((mix): Batch[] => {
+  const splitMixes = [...plan.mixes.values()].flatMap((mix): Batch[] => {
     const turns = common.filter((m) => m.of === mix.mix.id && m.balance.mixed > 0);
     if (!turns.length) return [];
     const from = plan.cups
@@ -49,13 +49,13 @@ export function batchesOf(plan: ResolvedPlan, { cups, common }: WorkedCups): Bat
         name: 'The mix',
         mix,
         cups: from,
-        pot: true,
+        splitMix: true,
         portion: false,
         ...extremes(turns)
       }
     ];
   });
-  return [...pots, ...own];
+  return [...splitMixes, ...own];
 }
 
 function extremes<M extends CupMix | CommonMix>(mixes: readonly M[]) {
@@ -68,7 +68,7 @@ function extremes<M extends CupMix | CommonMix>(mixes: readonly M[]) {
 }
 
 /** Made in so many turns, or one or two more: what clings is lost in each. */
-export function moreTurns(b: Batch, n: number): Mend[] {
+export function moreTurns(b: Batch, n: number): Fix[] {
   if (b.portion) return [];
   return [n, n + 1, n + 2]
     .filter((turns) => turns > b.turns && turns <= 60)

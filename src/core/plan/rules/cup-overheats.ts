@@ -1,5 +1,5 @@
-import type { Found, Mend } from '../../problem';
-import type { FilledStrand } from '../fill';
+import type { Diagnostic, Fix } from '../../problem';
+import type { FilledCavitySet } from '../fill';
 import { safeGrams, tooHot } from '../weighing/safe-mass';
 import { inEqualLayers } from '../fixes/layering';
 import { eachByItself } from '../../document/mixing';
@@ -8,7 +8,7 @@ import { roomIn } from '../room';
 import { moreTurns, whole, type Batch } from './batches';
 
 /** More mixed resin in one vessel than stays cool. */
-export function overheats(plan: ResolvedPlan, b: Batch, filled: readonly FilledStrand[]): Found[] {
+export function overheats(plan: ResolvedPlan, b: Batch, filled: readonly FilledCavitySet[]): Diagnostic[] {
   const room = roomIn(plan.plan.bench);
   const { mixed } = b.largest.balance;
   // A cup that stays cool needs no search for what would.
@@ -22,7 +22,7 @@ export function overheats(plan: ResolvedPlan, b: Batch, filled: readonly FilledS
       path: b.path,
       sentence: `${b.name}: ${whole(mixed)} g of ${b.mix.base.name} in one cup heats itself to about ${whole(peak)} °C; up to ${whole(safe)} g is safe.`,
       mend: 'Mix less at once: in several mixes, or in layers with a gate between.',
-      tries: [
+      fixes: [
         ...moreTurns(b, Math.ceil((mixed * b.turns) / safe)),
         ...moreLayers(plan, b, filled, mixed / safe)
       ]
@@ -31,19 +31,19 @@ export function overheats(plan: ResolvedPlan, b: Batch, filled: readonly FilledS
 }
 
 /** Its deepest layer poured in several, each mixed for itself; a split mix made cup by cup first. */
-function moreLayers(plan: ResolvedPlan, b: Batch, filled: readonly FilledStrand[], over: number): Mend[] {
+function moreLayers(plan: ResolvedPlan, b: Batch, filled: readonly FilledCavitySet[], over: number): Fix[] {
   const cupIds = new Set(b.cups.map((c) => c.id));
-  const laid = filled.flatMap((strand) =>
-    strand.layers.filter((l) => cupIds.has(l.cupId)).map((layer) => ({ strand, layer }))
+  const laid = filled.flatMap((cavitySet) =>
+    cavitySet.layers.filter((l) => cupIds.has(l.cupId)).map((layer) => ({ cavitySet, layer }))
   );
   if (!laid.length) return [];
-  const { strand, layer } = laid.reduce((x, y) => (y.layer.each > x.layer.each ? y : x));
+  const { cavitySet, layer } = laid.reduce((x, y) => (y.layer.each > x.layer.each ? y : x));
   const step = plan.steps.find((s) => s.step.id === layer.stepId);
   if (!step) return [];
   const from = b.mix.mix.feeds === 'split' ? eachByItself(plan.plan, b.mix.base.id) : plan.plan;
   const counts = [0, 1, 2].map((more) => Math.ceil(over) + more);
-  return counts.flatMap((n): Mend[] => {
-    const value = n > 1 && inEqualLayers(from, { step, layer, strand, mix: b.mix }, n);
+  return counts.flatMap((n): Fix[] => {
+    const value = n > 1 && inEqualLayers(from, { step, layer, cavitySet, mix: b.mix }, n);
     if (!value) return [];
     const words = `Pour it in ${n} layers, each mixed for itself, a gate between`;
     return [{ words, edit: { path: [], value } }];

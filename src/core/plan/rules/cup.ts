@@ -2,12 +2,12 @@ import type { WeighedCup, Weighing } from '../../batch';
 import { decimalsOf } from '../../quantity';
 import { proposedLetDowns, type Scale } from '../../dosing';
 import { materials, RATIO_TOLERANCE, type Base, type Formula } from '../../material';
-import type { Found, Mend } from '../../problem';
+import type { Diagnostic, Fix } from '../../problem';
 import type { Cup } from '../../document';
 import { splitAll } from '../../document/mixing';
 import type { ResolvedPlan } from '../resolve';
 import { reserveAfterColour } from './reserve-after-colour';
-import { gramsIn, type CommonMix, type CupMix, type WorkedCup, type WorkedCups } from '../weighing/weighed';
+import { gramsIn, type CommonMix, type CupMix, type CupInMixes, type AllMixes } from '../weighing/weighed';
 
 /** A cup of a plan as its rules see it. */
 interface OfCup {
@@ -22,33 +22,33 @@ interface OfCup {
 }
 
 /** Everything that is wrong with a cup in all its mixes: said once, of the mix it is worst in. */
-export function cupProblems(worked: WorkedCup, plan: ResolvedPlan): Found[] {
+export function cupProblems(allMixes: CupInMixes, plan: ResolvedPlan): Diagnostic[] {
   const { scales } = plan;
-  const [first] = worked.mixes;
-  const { mix, parts } = worked.resolved;
+  const [first] = allMixes.mixes;
+  const { mix, parts } = allMixes.resolved;
   if (!mix || parts.length || !first || !scales.length || first.balance.pouredMl <= 0) return [];
   const of: OfCup = {
-    cup: worked.cup,
-    path: `plan/cups/${worked.cup.id}`,
+    cup: allMixes.cup,
+    path: `plan/cups/${allMixes.cup.id}`,
     base: mix.base,
     formula: mix.formula,
     scales,
     plan,
     split: mix.mix.feeds === 'split'
   };
-  const smallest = worked.mixes.reduce((a, b) => (b.balance.mixed < a.balance.mixed ? b : a), first);
+  const smallest = allMixes.mixes.reduce((a, b) => (b.balance.mixed < a.balance.mixed ? b : a), first);
   return [...weighingProblems(of, smallest), ...splitProblems(of, first), ...bodyProblems(of, first)];
 }
 
 /** What is wrong with the mixes that cups are split from: said of the first turn of each. */
-export const potProblems = (worked: WorkedCups, plan: ResolvedPlan): Found[] =>
-  worked.common
+export const splitMixProblems = (allMixes: AllMixes, plan: ResolvedPlan): Diagnostic[] =>
+  allMixes.common
     .filter((m) => m.turn === 1)
     .flatMap((m) => commonProblems(m, plan.mixes.get(m.of)!.base, plan));
 
 /** Carriers in a cup split from a common mix: off the ratio further than its material bears. */
-function splitProblems({ cup, path, base }: OfCup, out: WeighedCup): Found[] {
-  return out.offRatio.flatMap((off): Found[] => {
+function splitProblems({ cup, path, base }: OfCup, out: WeighedCup): Diagnostic[] {
+  return out.offRatio.flatMap((off): Diagnostic[] => {
     const ends = portionEnd(base, off);
     return ends === undefined
       ? []
@@ -74,8 +74,8 @@ function portionEnd(base: Base, off: WeighedCup['offRatio'][number]): string | u
 }
 
 /** Chips past what the body can fill between, and a reserve that colour has already met. */
-function bodyProblems({ cup, path, formula }: OfCup, out: WeighedCup): Found[] {
-  const problems: Found[] = [];
+function bodyProblems({ cup, path, formula }: OfCup, out: WeighedCup): Diagnostic[] {
+  const problems: Diagnostic[] = [];
   const fillers = cup.fillers ?? [];
   const mass = fillers.reduce((s, f) => s + f.percent / 100, 0);
   const volume = fillers.reduce((s, f) => s + (f.percent / 100 / f.density) * out.density, 0);
@@ -94,17 +94,17 @@ function bodyProblems({ cup, path, formula }: OfCup, out: WeighedCup): Found[] {
 const MOST_CHIPS = 0.6;
 
 /** A common mix that its scale cannot hold, or too small to be sensible. */
-function commonProblems(mix: CommonMix, base: Base, plan: ResolvedPlan): Found[] {
+function commonProblems(mix: CommonMix, base: Base, plan: ResolvedPlan): Diagnostic[] {
   const { scales } = plan;
   const largest = Math.max(...scales.map((s) => s.capacity));
-  const problems: Found[] = [];
+  const problems: Diagnostic[] = [];
   if (mix.balance.mixed > largest)
     problems.push(overloaded('The common mix', mix.balance.mixed, scales, `plan/mixes/${mix.of}`));
   problems.push(...roundedProblems('The mix', `plan/mixes/${mix.of}`, mix.held, { base, plan }));
   return problems;
 }
 
-const overloaded = (name: string, mass: number, scales: readonly Scale[], path: string): Found => {
+const overloaded = (name: string, mass: number, scales: readonly Scale[], path: string): Diagnostic => {
   const largest = [...scales].sort((a, b) => b.capacity - a.capacity)[0]!;
   return {
     code: 'scale-overloaded',
@@ -116,7 +116,7 @@ const overloaded = (name: string, mass: number, scales: readonly Scale[], path: 
 };
 
 /** Weighings the scales cannot do, mixes too small to be sensible, and cups the scales cannot hold. */
-function weighingProblems(of: OfCup, out: CupMix): Found[] {
+function weighingProblems(of: OfCup, out: CupMix): Diagnostic[] {
   const { cup, path, base, scales, split } = of;
   const problems = out.weighings
     .filter((w) => !w.weighable && w.kind !== 'reserve')
@@ -141,12 +141,12 @@ function weighingProblems(of: OfCup, out: CupMix): Found[] {
       path,
       sentence: `${cup.name}: rounded to this scale, the ratio is ${(out.ratioError * 100).toFixed(1)} % off.`,
       mend: 'Use a finer scale, or mix a bigger cup.',
-      tries: finerScales(of.plan)
+      fixes: finerScales(of.plan)
     });
   return problems;
 }
 
-function notWeighable({ cup, path, scales, plan }: OfCup, w: Weighing): Found {
+function notWeighable({ cup, path, scales, plan }: OfCup, w: Weighing): Diagnostic {
   const line = cup.recipe.find((r) => r.id === w.key);
   const scale = scales.find((s) => s.id === w.scaleId) ?? scales[0]!;
   const wanted = line && !w.letDown && !w.counted ? proposedLetDowns(w.exact, scale) : [];
@@ -163,12 +163,12 @@ function notWeighable({ cup, path, scales, plan }: OfCup, w: Weighing): Found {
       ? `${cup.name}: ${w.counted} of ${w.name} is a guess (${spread}).`
       : `${cup.name}: ${Number(w.exact.toPrecision(2))} g ${w.name} is not weighable on this scale (${spread}).`,
     mend: 'Use a finer scale, or mix a bigger cup.',
-    tries: [...letDowns, ...finerScales(plan)]
+    fixes: [...letDowns, ...finerScales(plan)]
   };
 }
 
 /** Scales of the shelf that read finer than the plan's own: beside it for what is small, or in its place. */
-function finerScales({ plan, scales, allScales }: ResolvedPlan): Mend[] {
+function finerScales({ plan, scales, allScales }: ResolvedPlan): Fix[] {
   const ids = plan.bench.scaleIds;
   const finer = [...allScales.values()].filter((s) => s.division < scales[0]!.division);
   return finer
@@ -186,7 +186,7 @@ function roundedProblems(
   path: string,
   held: WeighedCup['held'],
   { base, plan }: { base: Base; plan: ResolvedPlan }
-): Found[] {
+): Diagnostic[] {
   const off = materials.of(base).roundedOff?.(base, gramsIn(held));
   if (!off) return [];
   return [
@@ -196,7 +196,7 @@ function roundedProblems(
       path,
       sentence: `${name}: rounded to this scale ${off.words}.`,
       mend: 'Use a finer scale, or make a bigger batch and split it.',
-      tries: [
+      fixes: [
         ...finerScales(plan),
         { words: 'Split one batch instead', edit: { path: [], value: splitAll(plan.plan, base.id) } }
       ]

@@ -1,4 +1,4 @@
-export { cupProblems, potProblems } from './cup';
+export { cupProblems, splitMixProblems } from './cup';
 export { layerProblems } from './layers';
 export { mixProblems } from './mix';
 export { pourProblems } from './pour';

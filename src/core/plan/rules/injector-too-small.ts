@@ -1,31 +1,31 @@
 import { shotsFor, type Base } from '../../material';
-import type { Found, Mend } from '../../problem';
-import type { FilledStrand } from '../fill';
+import type { Diagnostic, Fix } from '../../problem';
+import type { FilledCavitySet } from '../fill';
 import type { ResolvedPlan } from '../resolve';
 
 /** A piece that takes more than the injector gives at once. */
-export function injectorProblems(plan: ResolvedPlan, filled: readonly FilledStrand[]): Found[] {
-  return filled.flatMap(({ strand, layers }): Found[] => {
+export function injectorProblems(plan: ResolvedPlan, filled: readonly FilledCavitySet[]): Diagnostic[] {
+  return filled.flatMap(({ cavitySet, layers }): Diagnostic[] => {
     const base = plan.cupOf.get(layers[0]?.cupId ?? '')?.mix?.base;
     if (!base || !('injector' in base) || !base.injector) return [];
     const { ml, dead } = base.injector;
-    const shots = shotsFor(base.injector, Math.max(...layers.map((l) => l.each)), strand.count);
+    const shots = shotsFor(base.injector, Math.max(...layers.map((l) => l.each)), cavitySet.count);
     if (Number.isFinite(shots.fillings)) return [];
     return [
       {
         code: 'injector-too-small',
         level: 'stop',
-        path: `plan/groups/${strand.group.id}`,
+        path: `plan/groups/${cavitySet.group.id}`,
         sentence: `One shot of ${shots.each.toFixed(1)} ml is more than the injector gives (${(ml - dead).toFixed(0)} ml).`,
         mend: 'Use a larger injector, or pour by hand.',
-        tries: otherBases(plan, base)
+        fixes: otherBases(plan, base)
       }
     ];
   });
 }
 
 /** The same material from a base that is poured by hand, or shot with more. */
-function otherBases({ plan, allBases }: ResolvedPlan, base: Base): Mend[] {
+function otherBases({ plan, allBases }: ResolvedPlan, base: Base): Fix[] {
   return [...allBases.values()]
     .filter((b) => b.kind === base.kind && b.id !== base.id)
     .map((b) => ({

@@ -1,10 +1,10 @@
 import { materials } from '../../material';
-import type { Found } from '../../problem';
+import type { Diagnostic } from '../../problem';
 import type { Plan } from '../../document';
 import { notDeeper } from '../fixes/layering';
 
 /** A layer that is deeper than its resin takes at once. */
-export function tooDeep(plan: Plan, laid: Parameters<typeof notDeeper>[1]): Found[] {
+export function layerTooDeep(plan: Plan, laid: Parameters<typeof notDeeper>[1]): Diagnostic[] {
   const { base } = laid.mix;
   const depth = laid.layer.to - laid.layer.from;
   const limit = materials.of(base).depthLimit?.(base);
@@ -16,7 +16,7 @@ export function tooDeep(plan: Plan, laid: Parameters<typeof notDeeper>[1]): Foun
       path: `plan/steps/${laid.step.step.id}/act/amount`,
       sentence: `This layer is ${depth.toFixed(1)} mm deep; ${base.name} takes ${limit} mm at once before it overheats.`,
       mend: `Pour it in layers of at most ${limit} mm, each once the one below has gelled.`,
-      tries: notDeeper(plan, laid, limit)
+      fixes: notDeeper(plan, laid, limit)
     }
   ];
 }

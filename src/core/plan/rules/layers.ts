@@ -1,22 +1,22 @@
-import type { Found } from '../../problem';
-import type { FilledStrand, PouredLayer } from '../fill';
+import type { Diagnostic } from '../../problem';
+import type { FilledCavitySet, PouredLayer } from '../fill';
 import type { ResolvedPlan, ResolvedStep } from '../resolve';
-import { tooDeep } from './layer-too-deep';
+import { layerTooDeep } from './layer-too-deep';
 import { onWet } from './no-gate';
 import { shortFill } from './short-fill';
 
 /** Layers deeper than the resin allows, layers laid on a wet one, and cavities left short. */
-export function layerProblems(plan: ResolvedPlan, filled: FilledStrand): Found[] {
-  const problems: Found[] = [];
+export function layerProblems(plan: ResolvedPlan, filled: FilledCavitySet): Diagnostic[] {
+  const problems: Diagnostic[] = [];
   let wet: PouredLayer | undefined;
   let told = false;
   for (const step of plan.steps) {
-    if (!step.strands.some((s) => s.id === filled.strand.id)) continue;
+    if (!step.cavitySets.some((s) => s.id === filled.cavitySet.id)) continue;
     if (step.step.gates.length) [wet, told] = [undefined, false];
     for (const layer of filled.layers.filter((l) => l.stepId === step.step.id)) {
       const mix = plan.cupOf.get(layer.cupId)?.mix;
       if (!mix) continue;
-      problems.push(...tooDeep(plan.plan, { step, layer, strand: filled, mix }));
+      problems.push(...layerTooDeep(plan.plan, { step, layer, cavitySet: filled, mix }));
       if (!told && wet && liesLevel(step) && runsTogether(plan, wet, layer)) {
         problems.push(onWet(plan.plan, step, mix));
         told = true;

@@ -4,11 +4,12 @@ import { eel, rockpool, sluice, tideline } from '../../../../demo/plans';
 import { applyEdit } from '../../document/apply-edit';
 import { otherMoulds } from '../fixes/other-mould';
 import { computePlan, Plan } from '..';
-import { type Past, type Shelf } from '../../document';
+import { type LearnedHistory } from '../../document';
+import { type Shelf } from '../../shelf';
 
 interface Told {
   shelf?: Shelf;
-  past?: Past;
+  past?: LearnedHistory;
 }
 const problemsOf = (plan: Plan, { shelf = cards, past = {} }: Told) =>
   computePlan(plan, shelf, past).problems;
@@ -35,7 +36,7 @@ const withMould = (like: string, over: Partial<Shelf['moulds'][number]>): Shelf 
 });
 
 describe('a mould that held a dark dye', () => {
-  const past: Past = {
+  const past: LearnedHistory = {
     lastColours: new Map([['roundel', { colour: '#111111', name: 'sluice black', dye: true }]])
   };
 

@@ -1,10 +1,10 @@
-import type { Found, Mend } from '../../problem';
+import type { Diagnostic, Fix } from '../../problem';
 import type { ResolvedPlan } from '../resolve';
-import type { WorkedCups } from '../weighing/weighed';
+import type { AllMixes } from '../weighing/weighed';
 import type { Batch } from './batches';
 
 /** A joining of reactive parts that is too little to measure and stir; a portion's parts were joined in its pot. */
-export function tooSmall(plan: ResolvedPlan, b: Batch, worked: WorkedCups): Found[] {
+export function tooSmall(plan: ResolvedPlan, b: Batch, allMixes: AllMixes): Diagnostic[] {
   const { mixed } = b.smallest.balance;
   const { base } = b.mix;
   if (b.portion || mixed >= base.leastMix - plan.scales[0]!.division / 2) return [];
@@ -15,13 +15,13 @@ export function tooSmall(plan: ResolvedPlan, b: Batch, worked: WorkedCups): Foun
       path: b.path,
       sentence: `${b.name} is a mix of ${Number(mixed.toFixed(1))} g; under ${base.leastMix} g the ratio and the stirring suffer.`,
       mend: 'Cast more at once.',
-      tries: atLeast(b, worked)
+      fixes: atLeast(b, allMixes)
     }
   ];
 }
 
 /** Enough asked of it, and what is left kept: of a pot, in the cup that takes the most of it. */
-function atLeast(b: Batch, { cups }: WorkedCups): Mend[] {
+function atLeast(b: Batch, { cups }: AllMixes): Fix[] {
   const { leastMix } = b.mix.base;
   const words = `Mix ${leastMix} g and keep what is left`;
   const own = cups.filter((w) => b.cups.includes(w.cup));

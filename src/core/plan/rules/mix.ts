@@ -1,7 +1,7 @@
-import type { Found } from '../../problem';
-import type { FilledStrand } from '../fill';
+import type { Diagnostic } from '../../problem';
+import type { FilledCavitySet } from '../fill';
 import type { ResolvedPlan } from '../resolve';
-import type { WorkedCups } from '../weighing/weighed';
+import type { AllMixes } from '../weighing/weighed';
 import { batchesOf } from './batches';
 import { overheats } from './cup-overheats';
 import { tooSmall } from './mix-too-small';
@@ -10,13 +10,13 @@ import { vesselTooSmall } from './vessel-too-small';
 /** What is wrong with a whole mix, whatever it is poured into: its heat, its vessel, its least size. */
 export function mixProblems(
   plan: ResolvedPlan,
-  worked: WorkedCups,
-  filled: readonly FilledStrand[]
-): Found[] {
+  allMixes: AllMixes,
+  filled: readonly FilledCavitySet[]
+): Diagnostic[] {
   if (!plan.scales.length) return [];
-  return batchesOf(plan, worked).flatMap((b) => [
+  return batchesOf(plan, allMixes).flatMap((b) => [
     ...overheats(plan, b, filled),
     ...vesselTooSmall(plan, b),
-    ...tooSmall(plan, b, worked)
+    ...tooSmall(plan, b, allMixes)
   ]);
 }

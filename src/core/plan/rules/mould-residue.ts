@@ -1,5 +1,5 @@
-import type { Found } from '../../problem';
-import type { FilledStrand } from '../fill';
+import type { Diagnostic } from '../../problem';
+import type { FilledCavitySet } from '../fill';
 import { lightness } from '../light-to-dark';
 import { otherMoulds } from '../fixes/other-mould';
 import type { ResolvedPlan } from '../resolve';
@@ -10,23 +10,23 @@ const PALER = 0.25;
 /** A mould last used with a dark dye before a paler piece. */
 export function residueProblems(
   plan: ResolvedPlan,
-  filled: readonly FilledStrand[],
+  filled: readonly FilledCavitySet[],
   colours: ReadonlyMap<string, string>
-): Found[] {
-  return filled.flatMap(({ strand, layers }): Found[] => {
-    const last = plan.past.lastColours?.get(strand.group.mouldId);
+): Diagnostic[] {
+  return filled.flatMap(({ cavitySet, layers }): Diagnostic[] => {
+    const last = plan.past.lastColours?.get(cavitySet.group.mouldId);
     const next = layers[0] && colours.get(layers[0].cupId);
     if (!last || !next || lightness(next) - lightness(last.colour) < PALER) return [];
     return [
       {
         code: 'mould-residue',
         level: last.dye ? 'warn' : 'note',
-        path: `plan/groups/${strand.group.id}/mouldId`,
-        sentence: `${strand.name}: the mould last held ${last.name}, which is darker${last.dye ? ' and a dye' : ''}; a trace of it may show in this paler piece.`,
+        path: `plan/groups/${cavitySet.group.id}/mouldId`,
+        sentence: `${cavitySet.name}: the mould last held ${last.name}, which is darker${last.dye ? ' and a dye' : ''}; a trace of it may show in this paler piece.`,
         mend: last.dye
           ? 'Cast one clear piece first, or keep a mould for dyes.'
           : 'Wash and wipe the mould with a white cloth first.',
-        tries: otherMoulds(plan, strand.group)
+        fixes: otherMoulds(plan, cavitySet.group)
       }
     ];
   });

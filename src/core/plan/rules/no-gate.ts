@@ -1,11 +1,11 @@
 import { layerState } from '../../material';
-import type { Found } from '../../problem';
+import type { Diagnostic } from '../../problem';
 import type { Gate, Plan } from '../../document';
 import { freshId } from '../../edit/fresh-id';
 import type { ResolvedMix, ResolvedStep } from '../resolve';
 
 /** A layer that goes onto a wet one. */
-export function onWet(plan: Plan, { step }: ResolvedStep, { base }: ResolvedMix): Found {
+export function onWet(plan: Plan, { step }: ResolvedStep, { base }: ResolvedMix): Diagnostic {
   const state = layerState(base);
   const gate: Gate = { id: freshId(plan, 'gate'), all: [{ kind: 'state', state, of: 'layer below' }] };
   return {
@@ -14,7 +14,7 @@ export function onWet(plan: Plan, { step }: ResolvedStep, { base }: ResolvedMix)
     path: `plan/steps/${step.id}`,
     sentence: 'This layer goes onto one that is still wet: the two colours will run together.',
     mend: 'Wait between them, where they should stay apart.',
-    tries: [
+    fixes: [
       {
         words: `Wait until it is ${state}`,
         edit: { path: ['steps', step.id, 'gates', gate.id], value: gate }

@@ -1,9 +1,9 @@
 import type { Score } from '../../schedule';
 import { POUR_RULES, type CupFacts, type Done, type Sequence } from '../../pour/rules';
-import { emptyStand, type Stand } from '../../pour';
+import { emptyCavity, type CavityState } from '../../pour';
 import { layerState, materials } from '../../material';
 import { withEmbeds, cavityOf } from '../../mould';
-import type { Found } from '../../problem';
+import type { Diagnostic } from '../../problem';
 import type { ComputedCup } from '../computed';
 import { rimOf } from '../../pattern/shapes/cavity-prism';
 import { freshId } from '../../edit/fresh-id';
@@ -11,7 +11,7 @@ import { applyEdit } from '../../document/apply-edit';
 import type { Plan } from '../../document';
 import { lightness } from '../light-to-dark';
 import { withSecondBatch } from '../../edit/second-batch';
-import type { FilledStrand } from '../fill';
+import type { FilledCavitySet } from '../fill';
 import type { ResolvedPlan } from '../resolve';
 
 /** Density from which a pigment sinks in a thin cup, g/ml: oxides and titanium white are near 4, organic ones under 2. */
@@ -20,13 +20,13 @@ const HEAVY = 3;
 /** A cup as it was worked out: g/ml, and its own colour. */
 type Coloured = Pick<ComputedCup, 'density' | 'colour'>;
 
-/** What is wrong with how, and in which order, the pour is done: every rule over every strand of cavities. */
+/** What is wrong with how, and in which order, the pour is done: every rule over every cavity set of cavities. */
 export function pourProblems(
   plan: ResolvedPlan,
-  filled: readonly FilledStrand[],
+  filled: readonly FilledCavitySet[],
   score: Score,
   cups: ReadonlyMap<string, Coloured>
-): Found[] {
+): Diagnostic[] {
   return filled.flatMap((f) => {
     const sequence = sequenceOf(plan, f, score, cups);
     return POUR_RULES.flatMap((rule) => rule(sequence)).map((found) => batched(plan.plan, found));
@@ -34,21 +34,21 @@ export function pourProblems(
 }
 
 /** A pour that is put off for days is made from a second batch: its first has set by then. */
-function batched(plan: Plan, found: Found): Found {
+function batched(plan: Plan, found: Diagnostic): Diagnostic {
   if (found.code !== 'refilled-soft') return found;
   const stepId = found.path.split('/').at(-1)!;
-  const tries = (found.tries ?? []).flatMap((t) => {
+  const fixes = (found.fixes ?? []).flatMap((t) => {
     const value = withSecondBatch(applyEdit(plan, t.edit), new Set([stepId]));
     return value
       ? [t, { words: `${t.words}, and mix a second batch for it`, edit: { path: [], value } }]
       : [t];
   });
-  return { ...found, tries };
+  return { ...found, fixes };
 }
 
 function sequenceOf(
   plan: ResolvedPlan,
-  { strand, layers }: FilledStrand,
+  { cavitySet, layers }: FilledCavitySet,
   score: Score,
   cups: ReadonlyMap<string, Coloured>
 ): Sequence {
@@ -56,19 +56,19 @@ function sequenceOf(
     layers.flatMap((l) => plan.cupOf.get(l.cupId)?.mix ?? [])[0] ?? plan.mixes.values().next().value;
   const states = first?.behaviour.states.map((s) => s.state) ?? [];
   const apart = first ? layerState(first.base) : '';
-  const window = score.demould.find((d) => d.groupId === strand.group.id);
-  const cavity = cavityOf(strand.kind, '');
+  const window = score.demould.find((d) => d.groupId === cavitySet.group.id);
+  const cavity = cavityOf(cavitySet.kind, '');
   return {
     plan: plan.plan,
-    name: strand.name,
-    groupId: strand.group.id,
-    steps: stepsIn(plan, strand.id, strand, score),
+    name: cavitySet.name,
+    groupId: cavitySet.group.id,
+    steps: stepsIn(plan, cavitySet.id, cavitySet, score),
     material: materials.find(first?.base.kind),
-    finish: strand.mould.finish,
+    finish: cavitySet.mould.finish,
     depth: cavity.depth,
     capacity: cavity.capacity,
-    half: rimOf(strand.kind.shape, cavity.geometry.areaAt(cavity.depth)).half,
-    embeds: strand.group.embeds ?? [],
+    half: rimOf(cavitySet.kind.shape, cavity.geometry.areaAt(cavity.depth)).half,
+    embeds: cavitySet.group.embeds ?? [],
     apart,
     carries:
       states.at(Math.max(0, states.indexOf(apart) - 1)) === 'paste'
@@ -82,17 +82,22 @@ function sequenceOf(
   };
 }
 
-/** Every step that is done in a strand, with when and on what. */
-function stepsIn(plan: ResolvedPlan, strandId: string, strand: FilledStrand['strand'], score: Score): Done[] {
-  const cavity = withEmbeds(cavityOf(strand.kind, ''), strand.group.embeds ?? [], '');
-  let stand: Stand = emptyStand(strand.name, cavity, strand.kind);
+/** Every step that is done in a cavity set, with when and on what. */
+function stepsIn(
+  plan: ResolvedPlan,
+  cavitySetId: string,
+  cavitySet: FilledCavitySet['cavitySet'],
+  score: Score
+): Done[] {
+  const cavity = withEmbeds(cavityOf(cavitySet.kind, ''), cavitySet.group.embeds ?? [], '');
+  let stand: CavityState = emptyCavity(cavitySet.name, cavity, cavitySet.kind);
   return plan.steps.flatMap((step): Done[] => {
-    const here = step.here(strandId);
+    const here = step.here(cavitySetId);
     if (!here) return [];
     const level = stand.whole.level;
     stand = here.definition.apply(here.act, stand, here.step).stand;
     const blocks = score.blocks.filter(
-      (b) => b.stepId === step.step.id && (b.groupId === undefined || b.groupId === strand.group.id)
+      (b) => b.stepId === step.step.id && (b.groupId === undefined || b.groupId === cavitySet.group.id)
     );
     const cups = here.definition.cups(here.act);
     const windows = score.windows.filter((w) => cups.includes(w.cupId));
@@ -123,12 +128,12 @@ function cupFacts(
   id: string
 ): CupFacts {
   const cup = cupOf.get(id);
-  const pots = cup?.cup.recipe.flatMap((line) => colourants.get(line.colourantId) ?? []) ?? [];
+  const splitMixes = cup?.cup.recipe.flatMap((line) => colourants.get(line.colourantId) ?? []) ?? [];
   return {
     name: cup?.cup.name ?? 'a cup',
     density: cups.get(id)?.density ?? 0,
     lightness: lightness(cups.get(id)?.colour ?? '#000000'),
-    alcohol: pots.some((p) => p.carrier === 'alcohol'),
-    heavy: pots.find((p) => (p.density ?? 0) >= HEAVY)?.name
+    alcohol: splitMixes.some((p) => p.carrier === 'alcohol'),
+    heavy: splitMixes.find((p) => (p.density ?? 0) >= HEAVY)?.name
   };
 }

@@ -7,7 +7,7 @@ import {
   type Colourant,
   type Formula
 } from '../../material';
-import type { Found } from '../../problem';
+import type { Diagnostic } from '../../problem';
 import type { Cup, RecipeLine } from '../../document';
 import type { ResolvedCup, ResolvedPlan } from '../resolve';
 import { missing } from './missing';
@@ -15,7 +15,7 @@ import { missing } from './missing';
 const percent = (x: number) => `${Number(x.toFixed(2))} %`;
 
 /** Colourants that are gone from the shelf, do not belong in the material, or are over their limit or the cup's. */
-export function recipeProblems({ cup, mix }: ResolvedCup, { colourants }: ResolvedPlan): Found[] {
+export function recipeProblems({ cup, mix }: ResolvedCup, { colourants }: ResolvedPlan): Diagnostic[] {
   const found = cup.recipe.flatMap((line) => {
     const colourant = colourants.get(line.colourantId);
     return colourant ? measureProblems(cup, line, colourant) : [gone(cup, line)];
@@ -25,7 +25,7 @@ export function recipeProblems({ cup, mix }: ResolvedCup, { colourants }: Resolv
 
 const at = (cup: Cup, line: RecipeLine, field: string) => `plan/cups/${cup.id}/recipe/${line.id}/${field}`;
 
-const gone = (cup: Cup, line: RecipeLine): Found =>
+const gone = (cup: Cup, line: RecipeLine): Diagnostic =>
   missing(
     'colourant',
     `cups/${cup.id}/recipe/${line.id}/colourantId`,
@@ -33,7 +33,7 @@ const gone = (cup: Cup, line: RecipeLine): Found =>
   );
 
 /** What a line counted in drops or spoons lacks to be counted. */
-function measureProblems(cup: Cup, line: RecipeLine, colourant: Colourant): Found[] {
+function measureProblems(cup: Cup, line: RecipeLine, colourant: Colourant): Diagnostic[] {
   const drops = line.by === 'drops' && !colourant.drop;
   const spoon = line.by === 'spoon' && !colourant.bulkDensity;
   if (!drops && !spoon) return [];
@@ -54,7 +54,7 @@ function limitProblems(
   colourants: ReadonlyMap<string, Colourant>,
   material: Base['kind'],
   formula: Formula
-): Found[] {
+): Diagnostic[] {
   const doses = dosed(cup, colourants, formula);
   const sum = doses.reduce((s, d) => s + d.adds, 0);
   const problems = doses.flatMap((d) => [...suitProblems(cup, d, material), ...overLimit(cup, d, material)]);
@@ -97,7 +97,7 @@ function dosed(cup: Cup, colourants: ReadonlyMap<string, Colourant>, formula: Fo
   }));
 }
 
-function suitProblems(cup: Cup, { line, colourant }: Dosed, material: Base['kind']): Found[] {
+function suitProblems(cup: Cup, { line, colourant }: Dosed, material: Base['kind']): Diagnostic[] {
   const fits = compatibilityOf(colourant.form, material);
   if (fits.verdict === 'good') return [];
   const avoid = fits.verdict === 'avoid';
@@ -112,7 +112,7 @@ function suitProblems(cup: Cup, { line, colourant }: Dosed, material: Base['kind
   ];
 }
 
-function overLimit(cup: Cup, { line, colourant, adds }: Dosed, material: Base['kind']): Found[] {
+function overLimit(cup: Cup, { line, colourant, adds }: Dosed, material: Base['kind']): Diagnostic[] {
   const { limit, reason, from } = limitOf(colourant, material);
   if (adds <= limit * (1 + 1e-9)) return [];
   // Back on the line's own basis and form.
@@ -124,7 +124,7 @@ function overLimit(cup: Cup, { line, colourant, adds }: Dosed, material: Base['k
       path: at(cup, line, 'percent'),
       sentence: `${cup.name}: ${percent(adds)} of ${colourant.name} is over the ${from === 'card' ? 'card’s' : 'usual'} ${percent(limit)}: ${reason}.`,
       mend: 'Use less of it.',
-      tries: [
+      fixes: [
         {
           words: `Use ${percent(most)}`,
           edit: { path: ['cups', cup.id, 'recipe', line.id, 'percent'], value: Number(most.toFixed(4)) }

@@ -7,13 +7,16 @@ import { superfatOf } from '../../material';
 import { materialsFor, TECHNIQUES } from '../../pour';
 import { applyTechnique, newPlan } from '../../edit';
 import { figuresOf, type Plan } from '..';
-import { type Past } from '../../document';
+import { type LearnedHistory } from '../../document';
 import { atBench, layer, mixed, withScales } from '../plans.testing';
 import { gramsIn } from '../weighing/weighed';
 
 type Shelf = typeof cards;
-const found = (plan: Plan, code: string, { shelf = cards, past = {} }: { shelf?: Shelf; past?: Past } = {}) =>
-  figuresOf(plan, shelf, past).problems.filter((p) => p.code === code);
+const found = (
+  plan: Plan,
+  code: string,
+  { shelf = cards, past = {} }: { shelf?: Shelf; past?: LearnedHistory } = {}
+) => figuresOf(plan, shelf, past).problems.filter((p) => p.code === code);
 const set = (plan: Plan, path: (string | number)[], value: unknown) => applyEdit(plan, { path, value });
 const percentOf = (plan: Plan, cup: string, line: string, percent: number) =>
   set(plan, ['cups', cup, 'recipe', line, 'percent'], percent);
@@ -120,10 +123,10 @@ describe('what a scale can do', () => {
     expect(at(heaviest + 0.01)).toEqual([]);
     expect(at(heaviest - 0.01).map((p) => [p.path, p.level])).toEqual([['plan/cups/heron', 'stop']]);
     const split = mixed(plan, 'split');
-    const pot = figuresOf(split, cards).common[0]!.balance.mixed;
-    const under = found(split, 'scale-overloaded', { shelf: scale({ capacity: pot - 0.01 }) });
+    const splitMix = figuresOf(split, cards).common[0]!.balance.mixed;
+    const under = found(split, 'scale-overloaded', { shelf: scale({ capacity: splitMix - 0.01 }) });
     expect(under.map((p) => p.path)).toEqual(['plan/mixes/mix']);
-    expect(found(split, 'scale-overloaded', { shelf: scale({ capacity: pot + 0.01 }) })).toEqual([]);
+    expect(found(split, 'scale-overloaded', { shelf: scale({ capacity: splitMix + 0.01 }) })).toEqual([]);
   });
 
   it('is said where rounding moves the ratio past 2 %', () => {
@@ -151,8 +154,8 @@ describe('what a scale can do', () => {
         shelf: scale({ division, repeatability: division, capacity: 10_000 })
       });
     expect(lye(mixed(saltings, 'split'), 0.01)).toEqual([]);
-    const pot = lye(mixed(saltings, 'split'), 50)[0]!;
-    expect(pot.path).toMatch(/^plan\/mixes\//);
+    const splitMix = lye(mixed(saltings, 'split'), 50)[0]!;
+    expect(splitMix.path).toMatch(/^plan\/mixes\//);
     const coarse = scale({ division: 50, repeatability: 50, capacity: 10_000 });
     const { held } = figuresOf(withScales(mixed(saltings, 'split'), 'fine'), coarse).common[0]!;
     const soap = cards.bases.find((b) => b.id === saltings.mixes[0]!.baseId)!;
@@ -160,7 +163,7 @@ describe('what a scale can do', () => {
     const [really, asked] = [superfatOf(soap, gramsIn(held)), soap.superfat].map(
       (x) => `${(x * 100).toFixed(1)} %`
     );
-    expect(pot.sentence).toContain(`the superfat is ${really}, not ${asked}`);
+    expect(splitMix.sentence).toContain(`the superfat is ${really}, not ${asked}`);
     expect(lye(mixed(saltings, 'each'), 50)[0]!.path).toMatch(/^plan\/cups\//);
   });
 });
@@ -203,9 +206,9 @@ describe('what a mix is made in', () => {
       `a mix of ${mixed0.toFixed(1)} g; under 20 g`
     );
     const split = mixed(tideline, 'split');
-    const pot = figuresOf(split, cards).common[0]!.balance.mixed;
-    expect(found(split, 'mix-too-small', { shelf: least(pot - 0.01) })).toEqual([]);
-    expect(found(split, 'mix-too-small', { shelf: least(pot + 0.01) }).map((p) => p.path)).toEqual([
+    const splitMix = figuresOf(split, cards).common[0]!.balance.mixed;
+    expect(found(split, 'mix-too-small', { shelf: least(splitMix - 0.01) })).toEqual([]);
+    expect(found(split, 'mix-too-small', { shelf: least(splitMix + 0.01) }).map((p) => p.path)).toEqual([
       'plan/mixes/mix'
     ]);
   });
@@ -338,7 +341,7 @@ describe('what the shelf and the record say', () => {
   });
 
   it('a mould’s last colour is said before a paler piece: a dye as a warning, a pigment as a note', () => {
-    const last = (colour: string, dye: boolean): Past => ({
+    const last = (colour: string, dye: boolean): LearnedHistory => ({
       lastColours: new Map([['roundel', { colour, name: 'sluice black', dye }]])
     });
     expect(found(rockpool, 'mould-residue', { past: last('#111111', true) })[0]).toMatchObject({

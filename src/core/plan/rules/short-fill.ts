@@ -1,8 +1,8 @@
-import type { Found } from '../../problem';
-import type { FilledStrand } from '../fill';
+import type { Diagnostic } from '../../problem';
+import type { FilledCavitySet } from '../fill';
 
 /** A cavity that ends short of its rim. */
-export function shortFill({ strand, cavity, layers, filledMl }: FilledStrand): Found[] {
+export function shortFill({ cavitySet, cavity, layers, filledMl }: FilledCavitySet): Diagnostic[] {
   // What was drawn out on purpose is no shortfall.
   const poured = Math.max(
     filledMl,
@@ -13,8 +13,8 @@ export function shortFill({ strand, cavity, layers, filledMl }: FilledStrand): F
     {
       code: 'short-fill',
       level: 'note',
-      path: `plan/groups/${strand.group.id}`,
-      sentence: `${strand.name} ends at ${((filledMl / cavity.capacity) * 100).toFixed(0)} % of the cavity.`,
+      path: `plan/groups/${cavitySet.group.id}`,
+      sentence: `${cavitySet.name} ends at ${((filledMl / cavity.capacity) * 100).toFixed(0)} % of the cavity.`,
       mend: 'Fill the last layer to the rim, if the piece should be whole.'
     }
   ];

@@ -1,10 +1,10 @@
-import type { Found, Mend } from '../../problem';
+import type { Diagnostic, Fix } from '../../problem';
 import { HEADROOM, vesselFor, type Vessel } from '../../shelf/vessel';
 import type { ResolvedPlan } from '../resolve';
 import { moreTurns, whole, type Batch } from './batches';
 
 /** A mix that no vessel at hand stirs, or more than the one that was chosen does. */
-export function vesselTooSmall(plan: ResolvedPlan, b: Batch): Found[] {
+export function vesselTooSmall(plan: ResolvedPlan, b: Batch): Diagnostic[] {
   const { vessel, ml } = b.largest;
   const largest = vessel ?? [...plan.vessels].sort((x, y) => y.ml - x.ml)[0];
   if (!largest || ml <= stirs(largest) + 1e-6) return [];
@@ -15,7 +15,7 @@ export function vesselTooSmall(plan: ResolvedPlan, b: Batch): Found[] {
       path: b.path,
       sentence: `${b.name} is ${whole(ml)} ml; ${largest.name} stirs ${whole(stirs(largest))} ml, a third left free.`,
       mend: 'Use a larger vessel, or mix less at once.',
-      tries: [...otherVessel(plan, b, ml), ...moreTurns(b, Math.ceil((ml * b.turns) / stirs(largest)))]
+      fixes: [...otherVessel(plan, b, ml), ...moreTurns(b, Math.ceil((ml * b.turns) / stirs(largest)))]
     }
   ];
 }
@@ -23,11 +23,11 @@ export function vesselTooSmall(plan: ResolvedPlan, b: Batch): Found[] {
 const stirs = (v: Vessel) => v.ml * (1 - HEADROOM);
 
 /** The smallest vessel of the shelf that holds it. */
-function otherVessel({ plan, allVessels }: ResolvedPlan, b: Batch, ml: number): Mend[] {
+function otherVessel({ plan, allVessels }: ResolvedPlan, b: Batch, ml: number): Fix[] {
   const fits = vesselFor(ml, [...allVessels.values()]);
   if (!fits) return [];
   const words = `Mix it in the ${fits.name}`;
-  const path = b.pot ? ['mixes', b.mix.mix.id, 'vesselId'] : ['cups', b.cups[0]!.id, 'vesselId'];
+  const path = b.splitMix ? ['mixes', b.mix.mix.id, 'vesselId'] : ['cups', b.cups[0]!.id, 'vesselId'];
   const atHand = [...new Set([...plan.bench.vesselIds, fits.id])];
   return [
     { words, edit: { path, value: fits.id } },

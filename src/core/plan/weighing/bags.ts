@@ -3,7 +3,7 @@ import { duration } from '../../quantity';
 import type { PourWindow, Score } from '../../schedule';
 import type { ComputedGroup } from '../draw';
 import type { ResolvedAct, ResolvedPlan } from '../resolve';
-import { bagLoss, isBagged, type Losses, type WorkedCup } from './weighed';
+import { bagLoss, isBagged, type Losses, type CupInMixes } from './weighed';
 
 /** What one filling of a cup's piping bag holds, and what of it stays in the bag and its tip: grams. */
 interface Bag {
@@ -15,7 +15,7 @@ interface Bag {
 export const baggedIn = (
   plan: ResolvedPlan,
   of: {
-    cups: readonly WorkedCup[];
+    cups: readonly CupInMixes[];
     losses: Losses;
     groups: readonly ComputedGroup[];
     score: Pick<Score, 'windows'>;
@@ -25,7 +25,7 @@ export const baggedIn = (
 /** The bag of every cup that is piped, for one of its mixes: what is piped from it, and what stays. */
 function bagsOf(
   plan: ResolvedPlan,
-  { cups, losses, groups }: { cups: readonly WorkedCup[]; losses: Losses; groups: readonly ComputedGroup[] }
+  { cups, losses, groups }: { cups: readonly CupInMixes[]; losses: Losses; groups: readonly ComputedGroup[] }
 ): Map<string, Bag> {
   const piped = pipedIn(plan);
   const layers = groups.flatMap((g) => g.layers.filter((l) => piped.has(l.stepId)));

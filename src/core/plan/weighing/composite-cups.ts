@@ -6,20 +6,24 @@ import type { ResolvedCup, ResolvedPlan } from '../resolve';
 import {
   mlOf,
   NOTHING,
-  poursOf,
-  unworked,
+  poursOfCup,
+  notWeighed,
   vesselLoss,
   type CupMix,
   type Losses,
-  type WorkedCup,
-  type Workings
+  type CupInMixes,
+  type WeighingContext
 } from './weighed';
 
 /**
  * Everything drawn from every cup, by cup: what goes into cavities, and what fills the cups that are made of others.
  * A cup of cups is filled with what it pours and loses, shared out by its parts.
  */
-export function jugDemands(plan: ResolvedPlan, direct: readonly Pour[], losses: Losses): Map<string, Pour[]> {
+export function compositeDemands(
+  plan: ResolvedPlan,
+  direct: readonly Pour[],
+  losses: Losses
+): Map<string, Pour[]> {
   const demands = new Map(plan.cups.map((c) => [c.cup.id, direct.filter((p) => p.cupId === c.cup.id)]));
   for (const jug of outermostFirst(plan)) {
     const pours = demands.get(jug.cup.id)!;
@@ -31,7 +35,7 @@ export function jugDemands(plan: ResolvedPlan, direct: readonly Pour[], losses: 
       demands.get(cupId)?.push({
         id: `${jug.cup.id}<${cupId}`,
         stepId: pours[0]!.stepId,
-        strandId: pours[0]!.strandId,
+        cavitySetId: pours[0]!.cavitySetId,
         cupId,
         each: needed * share,
         count: 1,
@@ -58,15 +62,15 @@ function densityOf(cup: ResolvedCup, plan: ResolvedPlan): number {
 }
 
 /** A cup of cups: nothing is weighed for it; it is filled from them, once or turn by turn with them. */
-export function workedJug(
-  work: Workings,
+export function weighedComposite(
+  work: WeighingContext,
   jug: ResolvedCup,
-  others: ReadonlyMap<string, WorkedCup>
-): WorkedCup {
-  const pours = poursOf(work, jug.cup.id);
+  others: ReadonlyMap<string, CupInMixes>
+): CupInMixes {
+  const pours = poursOfCup(work, jug.cup.id);
   const [lead] = jug.parts.map((p) => others.get(p.cupId)).filter((w) => w !== undefined);
-  if (!pours.length || !lead || !work.plan.scales.length) return unworked(jug);
-  const turns = (work.jugTurns.get(jug.cup.id) ?? [pours]).filter((t) => t.length);
+  if (!pours.length || !lead || !work.plan.scales.length) return notWeighed(jug);
+  const turns = (work.compositePours.get(jug.cup.id) ?? [pours]).filter((t) => t.length);
   const whole = mlOf(work, pours);
   return {
     cup: jug.cup,
@@ -78,7 +82,7 @@ export function workedJug(
 
 /** One filling of a cup of cups: a share of what is drawn for it from each of its parts. */
 function filling(
-  work: Workings,
+  work: WeighingContext,
   jug: ResolvedCup,
   one: { turn: Allotment[]; i: number; share: number }
 ): CupMix {

@@ -5,12 +5,12 @@ import type { Base } from '../../material';
 import { applyEdit } from '../../document/apply-edit';
 import { computePlan } from '../compute';
 import { type Computed } from '../computed';
-import { type Past } from '../../document';
+import { type LearnedHistory } from '../../document';
 import { type Plan } from '../read';
 import { atBench, layer, mixed, withBase } from '../plans.testing';
 
-const of = (plan: Plan, past: Past = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
-const codes = (plan: Plan, past: Past = {}) => of(plan, past).problems.map((p) => p.code);
+const of = (plan: Plan, past: LearnedHistory = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
+const codes = (plan: Plan, past: LearnedHistory = {}) => of(plan, past).problems.map((p) => p.code);
 const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);
 
 describe('one mix in hand', () => {

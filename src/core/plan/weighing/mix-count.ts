@@ -12,7 +12,7 @@ import { roomIn } from '../room';
 const MOST = 60;
 
 /** What decides in how many turns a mix is made. */
-export interface TurnsCase {
+export interface MixCountCase {
   plan: ResolvedPlan;
   mix: ResolvedMix;
   vessels: readonly Vessel[];
@@ -31,7 +31,7 @@ export interface TurnsCase {
 }
 
 /** How many turns, why, and what the hands can do with one. */
-export interface TurnCount {
+export interface MixCount {
   n: number;
   why?: string;
   /** Castings one mix serves inside its window less the reserve, of how many, and that window, minutes. */
@@ -51,7 +51,7 @@ interface Reason {
  * The least number of turns with which each one fits its vessel with room to stir, stays under the heat that is
  * safe in a cup, fills the injector no more than once, and can be poured inside its window by one pair of hands.
  */
-export function turnsFor(c: TurnsCase): TurnCount {
+export function mixCountFor(c: MixCountCase): MixCount {
   const cavities = c.pours.reduce((s, p) => s + p.count, 0);
   const most = Math.max(1, Math.min(MOST, cavities));
   const needed = [
@@ -85,10 +85,10 @@ export function turnsFor(c: TurnsCase): TurnCount {
   };
 }
 
-const windowOf = (c: TurnsCase, n: number) =>
+const windowOf = (c: MixCountCase, n: number) =>
   c.mix.behaviour.pourUntil(Math.max(1, c.grams / n), roomIn(c.plan.plan.bench));
 
-function vesselReason(c: TurnsCase): Reason[] {
+function vesselReason(c: MixCountCase): Reason[] {
   if (!c.vessels.length || vesselFor(c.ml, c.vessels)) return [];
   const largest = Math.max(0, ...c.vessels.map((v) => v.ml * (1 - HEADROOM)));
   return [
@@ -99,7 +99,7 @@ function vesselReason(c: TurnsCase): Reason[] {
   ];
 }
 
-function heatReason(c: TurnsCase, most: number): Reason[] {
+function heatReason(c: MixCountCase, most: number): Reason[] {
   const { base } = c.mix;
   const room = roomIn(c.plan.plan.bench);
   if (!tooHot(c.mix, c.grams, room)) return [];
@@ -113,7 +113,7 @@ function heatReason(c: TurnsCase, most: number): Reason[] {
   return [{ n: Math.min(n, most), why }];
 }
 
-function injectorReason(c: TurnsCase, cavities: number): Reason[] {
+function injectorReason(c: MixCountCase, cavities: number): Reason[] {
   const { base } = c.mix;
   const shots = c.shotMl > 0 ? materials.of(base).shots?.(base, c.shotMl, cavities) : undefined;
   if (!shots || !Number.isFinite(shots.fillings)) return [];
@@ -125,7 +125,7 @@ function injectorReason(c: TurnsCase, cavities: number): Reason[] {
   ];
 }
 
-function handsReason(c: TurnsCase, most: number): Reason[] {
+function handsReason(c: MixCountCase, most: number): Reason[] {
   const fits = (n: number) => handMinutes(c, 1 / n) <= windowOf(c, n) * (1 - RESERVE) + 1e-9;
   if (fits(1) || !fits(most)) return [];
   let n = 2;
@@ -133,35 +133,35 @@ function handsReason(c: TurnsCase, most: number): Reason[] {
   return [{ n, why: `one mix has to be poured within ${(windowOf(c, n) * (1 - RESERVE)).toFixed(0)} min` }];
 }
 
-const colouring = (c: TurnsCase) =>
+const colouring = (c: MixCountCase) =>
   c.weighingsAfter * WEIGHING_MINUTES + (c.mix.mix.feeds === 'split' ? c.cups * COLOUR_STIR_MINUTES : 0);
 
 /** Hands' minutes of one pour into so many cavities. */
-function attended(c: TurnsCase, pourId: string, count: number): number {
+function attended(c: MixCountCase, pourId: string, count: number): number {
   const act = c.pourOf.get(pourId)?.act;
   return act ? act.definition.hands(act.act, act.step, count).attended : 0;
 }
 
 /** Pours of each kind of cavity. */
-const byStrand = (c: TurnsCase, pours: readonly Allotment[]) => [
-  ...grouped(pours, (p) => [c.pourOf.get(p.pourId)?.strandId ?? '']).values()
+const byCavitySet = (c: MixCountCase, pours: readonly Allotment[]) => [
+  ...grouped(pours, (p) => [c.pourOf.get(p.pourId)?.cavitySetId ?? '']).values()
 ];
 
 /** How many castings it pours into: a cavity that it is poured into twice is one. */
-const castingsOf = (c: TurnsCase): number =>
-  byStrand(c, c.pours).reduce((s, pours) => s + Math.max(...pours.map((p) => p.count)), 0);
+const castingsOf = (c: MixCountCase): number =>
+  byCavitySet(c, c.pours).reduce((s, pours) => s + Math.max(...pours.map((p) => p.count)), 0);
 
 /** Hands' minutes of one cavity between two gates, in the kind that takes longest: all its pours. */
-const perCavity = (c: TurnsCase): number =>
+const perCavity = (c: MixCountCase): number =>
   Math.max(
     0,
     ...segmentsOf(c).flatMap((pours) =>
-      byStrand(c, pours).map((own) => own.reduce((s, p) => s + attended(c, p.pourId, 1), 0))
+      byCavitySet(c, pours).map((own) => own.reduce((s, p) => s + attended(c, p.pourId, 1), 0))
     )
   );
 
 /** Minutes from the meeting of the parts to the last pour before a gate, for a share of the cavities. */
-function handMinutes(c: TurnsCase, share: number): number {
+function handMinutes(c: MixCountCase, share: number): number {
   const longest = Math.max(
     0,
     ...segmentsOf(c).map((pours) =>
@@ -172,7 +172,7 @@ function handMinutes(c: TurnsCase, share: number): number {
 }
 
 /** Pours between gates: what lies beyond a gate is another wait, and is judged by the score. */
-function segmentsOf(c: TurnsCase): Allotment[][] {
+function segmentsOf(c: MixCountCase): Allotment[][] {
   const segments: Allotment[][] = [[]];
   for (const { step } of c.plan.steps) {
     if (step.gates.length) segments.push([]);

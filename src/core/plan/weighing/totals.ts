@@ -80,16 +80,17 @@ function gathered(all: readonly Weighing[], kind: Weighing['kind'], keyOf: (w: W
 function balanceOf(cups: readonly Totalled[], common: readonly CommonMix[]): CupBalance {
   const own = sumBalances(cups.filter((c) => !c.jug).map((c) => c.balance));
   const jugs = sumBalances(cups.filter((c) => c.jug).map((c) => c.balance));
-  const pots = sumBalances(common.map((m) => m.balance));
+  const splitMixes = sumBalances(common.map((m) => m.balance));
   const shared = cups.flatMap((c) => c.weighings).reduce((s, w) => s + (w.key === PORTION ? w.weight : 0), 0);
   const passedOn = jugs.mixed;
   return {
     pouredMl: own.pouredMl + jugs.pouredMl - cups.reduce((s, c) => s + (c.jug ? c.filledMl : 0), 0),
     poured: own.poured + jugs.poured - passedOn,
     clings: own.clings + jugs.clings,
-    vessel: own.vessel + jugs.vessel + pots.vessel,
-    reserved: own.reserved + pots.reserved,
-    left: own.left + (common.length ? pots.mixed - shared - pots.vessel - pots.reserved : 0),
-    mixed: own.mixed + (common.length ? pots.mixed - shared : 0)
+    vessel: own.vessel + jugs.vessel + splitMixes.vessel,
+    reserved: own.reserved + splitMixes.reserved,
+    left:
+      own.left + (common.length ? splitMixes.mixed - shared - splitMixes.vessel - splitMixes.reserved : 0),
+    mixed: own.mixed + (common.length ? splitMixes.mixed - shared : 0)
   };
 }

@@ -1,9 +1,9 @@
 import type { Allotment, CupBalance, HeldPart, WeighedCup, Weighing } from '../../batch';
 import type { Vessel } from '../../shelf/vessel';
 import type { Cup } from '../../document';
-import type { FilledStrand, Pour } from '../fill';
+import type { FilledCavitySet, Pour } from '../fill';
 import type { ResolvedAct, ResolvedCup, ResolvedPlan } from '../resolve';
-import type { TurnCount } from './mix-count';
+import type { MixCount } from './mix-count';
 
 /** One mix of a cup: what is weighed for it, what it pours, and what it is mixed in. */
 export interface CupMix extends WeighedCup {
@@ -34,16 +34,16 @@ export interface CommonMix {
 }
 
 /** A cup in all its mixes. */
-export interface WorkedCup {
+export interface CupInMixes {
   cup: Cup;
   resolved: ResolvedCup;
   mixes: CupMix[];
-  count: TurnCount;
+  count: MixCount;
 }
 
 /** All cups of a plan, and the mixes that some are split from. */
-export interface WorkedCups {
-  cups: WorkedCup[];
+export interface AllMixes {
+  cups: CupInMixes[];
   common: CommonMix[];
 }
 
@@ -77,20 +77,20 @@ export const vesselLoss = (losses: Losses, vessel: Vessel | undefined): number =
   losses.vessel ?? vessel?.loss ?? USUAL_VESSEL;
 
 /** What cups are worked out from: the plan, everything drawn from every cup, and the losses. */
-export interface Workings {
+export interface WeighingContext {
   plan: ResolvedPlan;
   losses: Losses;
   demands: ReadonlyMap<string, readonly Pour[]>;
   pourOf: ReadonlyMap<string, Pour>;
-  filled: readonly FilledStrand[];
+  filled: readonly FilledCavitySet[];
   /** What each cup of cups pours in each turn of the mix it is filled from. */
-  jugTurns: Map<string, Allotment[][]>;
+  compositePours: Map<string, Allotment[][]>;
 }
 
-export const poursOf = (work: Workings, cupId: string): Allotment[] =>
+export const poursOfCup = (work: WeighingContext, cupId: string): Allotment[] =>
   (work.demands.get(cupId) ?? []).map((p) => ({ pourId: p.id, count: p.count }));
 
-export const mlOf = (work: Workings, pours: readonly Allotment[]): number =>
+export const mlOf = (work: WeighingContext, pours: readonly Allotment[]): number =>
   pours.reduce((s, p) => s + p.count * (work.pourOf.get(p.pourId)?.each ?? 0), 0);
 
 /** Grams of a part, by its key, of what is really held. */
@@ -111,7 +111,7 @@ export const NOTHING: CupBalance = {
 };
 
 /** A cup that cannot be worked out: its base, its mix or the scale is gone. */
-export const unworked = (resolved: ResolvedCup): WorkedCup => ({
+export const notWeighed = (resolved: ResolvedCup): CupInMixes => ({
   cup: resolved.cup,
   resolved,
   count: { n: 1, inHand: 0, castings: 0, window: 0, hands: { mixing: 0, colouring: 0, each: 0 } },

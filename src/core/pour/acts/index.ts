@@ -5,8 +5,8 @@ import { puddle, type Puddle } from './puddle';
 import { ribbon, type Ribbon } from './ribbon';
 import { specks, type Specks } from './specks';
 import { swirl, type Swirl } from './swirl';
-import { chamber, type Chamber } from './chamber';
-import { column, type Column } from './column';
+import { chamber, type ChamberAct } from './chamber';
+import { column, type ColumnAct } from './column';
 import { coat, type Coat } from './coat';
 import { region, type Region } from './region';
 import { top, type Top } from './top';
@@ -14,7 +14,7 @@ import { drag, type Drag } from './drag';
 import { blow, type Blow } from './blow';
 import { tilt, type Tilt } from './tilt';
 import { lift, type Lift } from './lift';
-import { placeEmbed, type Place } from './place';
+import { placeEmbed, type PlaceAct } from './place';
 import { barrier, type Barrier } from './barrier';
 import { dust, type Dust } from './dust';
 import { sprinkle, type Sprinkle } from './sprinkle';
@@ -95,8 +95,8 @@ export type Act =
   | Ribbon
   | Specks
   | Swirl
-  | Chamber
-  | Column
+  | ChamberAct
+  | ColumnAct
   | Coat
   | Region
   | Top
@@ -104,7 +104,7 @@ export type Act =
   | Blow
   | Tilt
   | Lift
-  | Place
+  | PlaceAct
   | Barrier
   | Dust
   | Sprinkle

@@ -28,7 +28,7 @@ export const cupsOverHands: Rule = (s) => {
       path: pathOf(worst.d),
       sentence: `${worst.open.size} cups stand open at once, and ${name} is poured with ${duration(worst.left)} left of its time.`,
       mend: 'Mix the last ones later, or have a second pair of hands.',
-      tries:
+      fixes:
         baseId === undefined
           ? []
           : [

@@ -13,7 +13,7 @@ export const dragBelowGel: Rule = (s) =>
         path: `${pathOf(d)}/act/depth`,
         sentence: `The lowest ${set.level.toFixed(1)} mm have set by then: a ${String(fieldOf(d, 'tool'))} to the ground tears them or skids.`,
         mend: 'Draw it through what is fluid only.',
-        tries: [
+        fixes: [
           {
             words: 'Draw it to half the depth',
             edit: { path: ['steps', d.step.id, 'act', 'depth'], value: 'half' }

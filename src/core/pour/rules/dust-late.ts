@@ -12,7 +12,7 @@ export const dustLate: Rule = ({ steps, plan }) =>
         path: pathOf(dust),
         sentence: 'It is dusted after something was poured: on the mould face it no longer shows.',
         mend: 'Dust the dry mould before anything is poured.',
-        tries: [
+        fixes: [
           { words: 'Dust before the first pour', edit: moved(plan, dust.step.id, first.step.id, 'before') }
         ]
       }

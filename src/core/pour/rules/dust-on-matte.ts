@@ -11,7 +11,7 @@ export const dustOnMatte: Rule = ({ steps, finish }) =>
             path: pathOf(d),
             sentence: 'The mould is matte: dusted mica lies in its grain and shines nowhere.',
             mend: 'Dust a glossy mould, or leave the dusting out.',
-            tries: [
+            fixes: [
               { words: 'Leave the dusting out', edit: { path: ['steps', d.step.id], value: undefined } }
             ]
           }

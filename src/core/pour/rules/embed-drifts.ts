@@ -22,7 +22,7 @@ export const embedDrifts: Rule = (s) =>
         path: pathOf(d),
         sentence: `${embed.name} has ${embed.density} g/ml and the pour ${density.toFixed(2)} g/ml: while that is fluid it ${floats ? 'floats up' : 'sinks to the mould face'}.`,
         mend: `Wait until it ${s.carries === 'holds a line' ? 'holds a line' : `is at ${s.carries}`}, which carries it.`,
-        tries: [
+        fixes: [
           {
             words: `Wait for “${s.carries}” before it`,
             edit: gated(s, d, { kind: 'state', state: s.carries, of: 'layer below' })

@@ -21,7 +21,7 @@ export const embedUncovered: Rule = ({ steps, embeds, depth, name }) =>
         mend: 'Press it deeper, place it earlier, or take a smaller one.',
         ...(deeper <= d.level
           ? {
-              tries: [
+              fixes: [
                 {
                   words: `Press it in by ${deeper} mm`,
                   edit: { path: ['steps', d.step.id, 'act', 'pressed'], value: deeper }

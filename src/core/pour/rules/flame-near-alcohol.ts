@@ -18,7 +18,7 @@ export const flameNearAlcohol: Rule = (s) =>
           path: pathOf(flame),
           sentence: 'A flame over a cup with alcohol in it: it catches fire.',
           mend: 'Take the bubbles with a pick instead.',
-          tries: [{ words: 'Take the bubbles with a pick', edit: withPick(flame.step.id) }]
+          fixes: [{ words: 'Take the bubbles with a pick', edit: withPick(flame.step.id) }]
         }
       ];
     const since = wet?.to === undefined || flame.from === undefined ? 0 : flame.from - wet.to;
@@ -30,7 +30,7 @@ export const flameNearAlcohol: Rule = (s) =>
         path: pathOf(flame),
         sentence: `A flame ${Math.round(since)} min after ${fieldOf<string>(wet, 'what') ?? 'alcohol'} was put on: it is still wet.`,
         mend: `Wait until it has flashed off: ${FLASHED_OFF} min at least.`,
-        tries: [
+        fixes: [
           {
             words: `Wait ${FLASHED_OFF} min after it`,
             edit: gated(s, flame, { kind: 'since', zero: { stepDone: wet.step.id }, minutes: FLASHED_OFF })

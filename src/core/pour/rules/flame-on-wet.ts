@@ -11,7 +11,7 @@ export const flameOnWet: Rule = ({ steps, material }) =>
             path: pathOf(d),
             sentence: `A flame does nothing good to ${material.spoken}: it skins, scorches or spits.`,
             mend: 'Take the bubbles with a pick, or tap the mould.',
-            tries: [
+            fixes: [
               {
                 words: 'Tap the mould instead',
                 edit: { path: ['steps', d.step.id, 'act'], value: { kind: 'tap', minutes: 1 } }

@@ -12,7 +12,7 @@ export const glueBeforeSeal: Rule = ({ steps, plan }) =>
         path: pathOf(glue),
         sentence: 'It is glued before it is sealed: the seal does not reach under the joint.',
         mend: 'Seal first, then glue on a keyed face.',
-        tries: [{ words: 'Seal it first', edit: moved(plan, glue.step.id, seal.step.id, 'after') }]
+        fixes: [{ words: 'Seal it first', edit: moved(plan, glue.step.id, seal.step.id, 'after') }]
       }
     ];
   });

@@ -18,7 +18,7 @@ export const milledSoft: Rule = (s) => {
         mend: 'Let it cure through first.',
         ...(out
           ? {
-              tries: [
+              fixes: [
                 {
                   words: 'Wait for the full cure',
                   edit: gated(s, mill, {

@@ -25,7 +25,7 @@ export const refilledDeep: Rule = (s) =>
         path: `${pathOf(region)}/act/amount`,
         sentence: `${ml.toFixed(1)} ml within ${(mm2 / 100).toFixed(1)} cm² is ${mm.toFixed(1)} mm deep; the ground stands ${region.level.toFixed(1)} mm high.`,
         mend: 'Mill less deep, or trace a larger outline.',
-        tries:
+        fixes:
           fits > 0
             ? [
                 {

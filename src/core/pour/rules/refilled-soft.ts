@@ -22,7 +22,7 @@ export const refilledSoft: Rule = (s) => {
         path: pathOf(region),
         sentence: `It is milled out ${duration(short)} before its ground is cured through: the edge tears and the colour peels.`,
         mend: 'Let the ground cure through first.',
-        tries: [
+        fixes: [
           {
             words: 'Wait for the full cure',
             edit: gated(s, region, {

@@ -1,7 +1,7 @@
 import type { AnyMaterial } from '../../material';
 import type { Embed } from '../../mould';
 import type { Gate, Plan, Step } from '../../document';
-import type { Found, Mend } from '../../problem';
+import type { Diagnostic, Fix } from '../../problem';
 import type { AnyDefinition, Trait } from '../act';
 
 /** One step as it is done in the cavities that a rule looks at. */
@@ -59,7 +59,7 @@ export interface Sequence {
 }
 
 /** One thing that must not be done so. */
-export type Rule = (s: Sequence) => Found[];
+export type Rule = (s: Sequence) => Diagnostic[];
 
 /** A field of a step's act by its key. */
 export const fieldOf = <T>(d: Done, key: string): T | undefined =>
@@ -68,7 +68,7 @@ export const fieldOf = <T>(d: Done, key: string): T | undefined =>
 export const pathOf = (d: Done): string => `plan/steps/${d.step.id}`;
 
 /** The whole step at another place of the plan: before (or after) another step. */
-export function moved(plan: Plan, stepId: string, other: string, where: 'before' | 'after'): Mend['edit'] {
+export function moved(plan: Plan, stepId: string, other: string, where: 'before' | 'after'): Fix['edit'] {
   const step = plan.steps.find((s) => s.id === stepId)!;
   const rest = plan.steps.filter((s) => s.id !== stepId);
   const at = rest.findIndex((s) => s.id === other) + (where === 'after' ? 1 : 0);
@@ -76,7 +76,7 @@ export function moved(plan: Plan, stepId: string, other: string, where: 'before'
 }
 
 /** A gate more before a step: the condition joins the step's first gate, or makes one. */
-export function gated(s: Sequence, d: Done, condition: Gate['all'][number]): Mend['edit'] {
+export function gated(s: Sequence, d: Done, condition: Gate['all'][number]): Fix['edit'] {
   const [first] = d.step.gates;
   const gate: Gate = first
     ? { ...first, all: [...first.all, condition] }

@@ -20,7 +20,7 @@ export const sealedWet: Rule = (s) => {
         mend: 'Let it dry first, with air on all sides; two weighings a day apart tell.',
         ...(out
           ? {
-              tries: [
+              fixes: [
                 {
                   words: `Wait ${duration(least)} after demoulding`,
                   edit: gated(s, seal, { kind: 'since', zero: { demoulded: s.groupId }, minutes: least })

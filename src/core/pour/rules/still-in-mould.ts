@@ -13,7 +13,7 @@ export const stillInMould: Rule = ({ steps, plan }) =>
         path: pathOf(d),
         sentence: 'The piece is still in its mould then.',
         mend: 'Demould it first.',
-        tries: [{ words: 'Demould it first', edit: moved(plan, d.step.id, later.step.id, 'after') }]
+        fixes: [{ words: 'Demould it first', edit: moved(plan, d.step.id, later.step.id, 'after') }]
       }
     ];
   });

@@ -42,7 +42,7 @@ export interface Setting {
 }
 
 /** What goes into a jug: cups by their places, their shares, and how far they are stirred together. */
-export interface Jug {
+export interface TechniqueComposite {
   of: readonly number[];
   shares?: readonly number[];
   mixing?: 'marbled' | 'speckled';
@@ -61,7 +61,7 @@ export interface Technique {
   /** Fewest cups it can be done with. */
   least: number;
   /** Cups that are poured into one jug first, by their places, in equal shares where none are said; none where each is poured by itself. */
-  jug?: (count: number) => Jug;
+  composite?: (count: number) => TechniqueComposite;
   steps(of: Setting): Draft[];
   /** The face that comes to show, where it is not the one that touched the mould. */
   shows?: 'open face';

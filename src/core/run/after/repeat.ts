@@ -47,7 +47,7 @@ function differing(computed: Computed, state: RunState): Differing {
       const f = facts.get(id);
       return f?.actual !== undefined && differs(f.actual, f.planned) ? f.actual : undefined;
     },
-    // A step poured from several mixes, or into several strands, counts as one.
+    // A step poured from several mixes, or into several cavity sets, counts as one.
     poured(stepId) {
       const pours = state.tasks.flatMap(({ task }) =>
         task.kind === 'pour' && task.stepId === stepId ? [task] : []

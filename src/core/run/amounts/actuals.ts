@@ -31,7 +31,7 @@ export function factsOf(computed: Computed, state: RunState): Fact[] {
       mixFacts(mix, `${cup.name}${cup.mixes.length > 1 ? `, mix ${mix.turn}` : ''}`, state)
     )
   );
-  const pots = computed.common.flatMap((mix) =>
+  const splitMixes = computed.common.flatMap((mix) =>
     mix.weighings.map((w) =>
       fact(`weigh:${mix.mixId}:${w.key}`, `the mix: ${w.name}`, 'g', [
         w.weight,
@@ -50,7 +50,7 @@ export function factsOf(computed: Computed, state: RunState): Fact[] {
       }
     )
   );
-  return [...jars, ...cups, ...pots, ...state.tasks.flatMap((t) => taskFacts(t, computed, state))];
+  return [...jars, ...cups, ...splitMixes, ...state.tasks.flatMap((t) => taskFacts(t, computed, state))];
 }
 
 function mixFacts(mix: CupMix, name: string, state: RunState): Fact[] {

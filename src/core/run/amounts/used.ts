@@ -43,7 +43,7 @@ function addedUses(state: RunState): Use[] {
 export function tookOf(computed: Computed, state: RunState): { groupId: string; ml: number }[] {
   return computed.groups.flatMap((group) => {
     const pours = state.tasks.filter(
-      ({ task }) => task.kind === 'pour' && (task.strandId ?? task.groupId) === group.strandId
+      ({ task }) => task.kind === 'pour' && (task.cavitySetId ?? task.groupId) === group.cavitySetId
     );
     if (!pours.length || pours.some((t) => t.status !== 'done' || t.actual === undefined)) return [];
     const ml = pours.reduce((s, t) => {

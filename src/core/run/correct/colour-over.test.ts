@@ -13,7 +13,7 @@ const run = freeze(tideline, cards);
 const target = run.tasks.find((t) => t.id === 'weigh:heron:heron-blue')!;
 const aimed = target.kind === 'weigh' ? target.grams : 0;
 const line = tideline.cups.find((c) => c.id === 'heron')!.recipe.find((r) => r.id === 'heron-blue')!;
-const pot = cards.colourants.find((c) => c.id === line.colourantId)!;
+const splitMix = cards.colourants.find((c) => c.id === line.colourantId)!;
 
 /** The blue of heron weighed so many times over, all of its parts as planned. */
 const after = (times: number) => {
@@ -36,14 +36,14 @@ const after = (times: number) => {
 describe('a colour of which too much went in', () => {
   it('is said with the percentage it comes to, and how much more would bring it back', () => {
     const [over] = after(1.5);
-    expect(over).toMatchObject({ name: pot.name, planned: line.percent });
+    expect(over).toMatchObject({ name: splitMix.name, planned: line.percent });
     expect(over!.now).toBeCloseTo(line.percent * 1.5, 3);
     expect(over!.more).toBeCloseTo(0.5, 3);
     expect(over!.past).toBeUndefined();
   });
 
   it('is past its limit once it is, with the reason', () => {
-    const { limit, reason } = limitOf(pot, 'resin');
+    const { limit, reason } = limitOf(splitMix, 'resin');
     const to = limit / line.percent;
     expect(after(to * 0.99)[0]!.past).toBeUndefined();
     expect(after(to * 1.02)[0]!.past).toEqual({ limit, reason });

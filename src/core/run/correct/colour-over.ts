@@ -29,16 +29,16 @@ export function coloursOver(frozen: FrozenRun, state: RunState, mixId: string): 
   return state.tasks.flatMap(({ task, status, actual, target }): ColourOver[] => {
     if (task.kind !== 'weigh' || task.mixId !== mixId || task.part || status !== 'done') return [];
     const line = recipe.find((r) => r.id === task.key);
-    const pot = frozen.file.shelf.colourants.find((c) => c.id === line?.colourantId);
+    const splitMix = frozen.file.shelf.colourants.find((c) => c.id === line?.colourantId);
     const aimed = target ?? task.grams;
-    if (!line || !pot || task.creeps || actual === undefined || aimed <= 0) return [];
+    if (!line || !splitMix || task.creeps || actual === undefined || aimed <= 0) return [];
     const times = actual / aimed;
     if (times <= 1 + NOTICED || actual - aimed <= task.division * 1.5) return [];
     const now = line.percent * times;
-    const { limit, reason } = limitOf(pot, base.kind);
+    const { limit, reason } = limitOf(splitMix, base.kind);
     return [
       {
-        name: pot.name,
+        name: splitMix.name,
         planned: line.percent,
         now,
         more: times - 1,

@@ -3,12 +3,12 @@ import { cards } from '../../../../demo/cards';
 import { plans, saltings, samphire, sluice, tideline } from '../../../../demo/plans';
 import type { Base } from '../../material';
 import type { Plan } from '../../plan';
-import type { Shelf } from '../../document';
+import type { Shelf } from '../../shelf';
 import { atBench, inCup, mixed, withBase } from '../../plan/plans.testing';
 import { foldRun } from '../log/fold';
 import { freeze } from '../freeze';
 import { usesOf } from '../amounts/used';
-import { waysOut } from './overshoot-options';
+import { overshootOptions } from './overshoot-options';
 import { type FrozenRun } from '../frozen';
 import { type RunEvent } from '../log/events';
 
@@ -49,7 +49,7 @@ describe('the ways out of an overshoot', () => {
   it('say what following does: the whole, the surplus, the scale', () => {
     const run = example();
     const state = fold(run, weighed('mudflat', { A: 58.9 }));
-    const { follow, over } = waysOut(run, state, 'mudflat')!;
+    const { follow, over } = overshootOptions(run, state, 'mudflat')!;
     expect(follow.scale).toBeCloseTo(1.08672, 5);
     expect(follow.surplus).toBeCloseTo(8.8, 2);
     expect(follow.total).toBeCloseTo(101.5 + 8.8, 2);
@@ -59,7 +59,7 @@ describe('the ways out of an overshoot', () => {
   it('count what an earlier part is topped up by', () => {
     const run = example();
     const state = fold(run, weighed('mudflat', { A: 54.2, B: 45.8 * 1.1 }));
-    const { follow } = waysOut(run, state, 'mudflat')!;
+    const { follow } = overshootOptions(run, state, 'mudflat')!;
     expect(follow.scale).toBeCloseTo(1.1, 9);
     expect(follow.total).toBeCloseTo(101.5 * 1.1, 6);
   });
@@ -77,7 +77,7 @@ describe('the ways out of an overshoot', () => {
     const share = (a: number) => (a + carried) / (a + carried + weight('B'));
     const meant = share(weight('A'));
     const off = (scale: number) =>
-      waysOut(run, fold(run, weighed('mudflat', { A: weight('A') * scale })), 'mudflat')!.keep;
+      overshootOptions(run, fold(run, weighed('mudflat', { A: weight('A') * scale })), 'mudflat')!.keep;
     const much = off(1.2);
     const ratio = (100 * weight('B')) / (weight('A') * 1.2 + carried);
     expect(much.words).toContain(`100 : ${ratio.toFixed(1)}`);
@@ -95,7 +95,7 @@ describe('the ways out of an overshoot', () => {
     const [mix] = cup!.mixes;
     const liquid = mix!.weighings.find((w) => w.key === 'liquid')!.weight;
     const at = (scale: number) =>
-      waysOut(run, fold(run, weighed(mix!.mixId, { liquid: liquid * scale })), mix!.mixId)!.follow;
+      overshootOptions(run, fold(run, weighed(mix!.mixId, { liquid: liquid * scale })), mix!.mixId)!.follow;
     const most = (mix!.vessel!.ml * 2) / 3 / mix!.ml;
     expect(at(most * 0.98)).toMatchObject({ holds: true, room: `the ${vessel.name} still holds it` });
     expect(at(most * 1.03).holds).toBe(false);
@@ -113,7 +113,7 @@ describe('the ways out of an overshoot', () => {
     const run = begun(mixed(plan, 'each'));
     const mix = run.computed.cups.flatMap((c) => c.mixes).find((m) => m.balance.pouredMl > 0)!;
     const grams = mix.weighings.find((w) => w.key === key)!.weight * scale;
-    const found = waysOut(run, fold(run, weighed(mix.mixId, { [key]: grams })), mix.mixId)!;
+    const found = overshootOptions(run, fold(run, weighed(mix.mixId, { [key]: grams })), mix.mixId)!;
     expect(found.keep.words).toMatch(words);
   });
 
@@ -122,7 +122,7 @@ describe('the ways out of an overshoot', () => {
       const run = begun(plan);
       const mixes = [...run.computed.common, ...run.computed.cups.flatMap((c) => c.mixes)];
       for (const mix of mixes.filter((m) => m.weighings.length)) {
-        const ways = waysOut(run, fold(run, []), mix.mixId)!;
+        const ways = overshootOptions(run, fold(run, []), mix.mixId)!;
         const whole = mix.weighings.reduce((s, w) => s + (w.kind === 'reserve' ? 0 : w.weight), 0);
         expect(ways.follow, plan.name).toMatchObject({ scale: 1 });
         expect(ways.follow.surplus).toBeCloseTo(0, 9);
@@ -155,15 +155,15 @@ describe('the ways out of an overshoot', () => {
     };
     const last = run.computed.cups.filter((c) => c.mixes[0]!.balance.pouredMl > 0).at(-1)!;
     expect(last.mixOf).toBe('second');
-    const ways = (r: FrozenRun) => waysOut(r, fold(r, []), last.mixes[0]!.mixId)!.keep;
+    const ways = (r: FrozenRun) => overshootOptions(r, fold(r, []), last.mixes[0]!.mixId)!.keep;
     expect(ways(spoilt)).toEqual(ways(run));
   });
 
   it('are silent where the material is not known any more', () => {
     const run = begun(tideline);
     const gone = { ...run, file: { ...run.file, shelf: { ...run.file.shelf, bases: [] as Base[] } } };
-    expect(waysOut(gone, fold(run, []), 'mudflat')).toBeUndefined();
-    expect(waysOut(run, fold(run, []), 'nothing')).toBeUndefined();
+    expect(overshootOptions(gone, fold(run, []), 'mudflat')).toBeUndefined();
+    expect(overshootOptions(run, fold(run, []), 'nothing')).toBeUndefined();
   });
 });
 

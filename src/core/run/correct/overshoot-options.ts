@@ -8,7 +8,7 @@ import type { FrozenRun } from '../frozen';
 import type { RunState } from '../log/state';
 
 /** What a maker may do when more of a part went in than was planned, each with what it does. */
-export interface WaysOut {
+export interface OvershootOptions {
   /** Everything after it follows: the ratio is kept, the cup grows. Grams; `room` in words where its vessel is known. */
   follow: { scale: number; total: number; surplus: number; room?: string; holds: boolean };
   /** The plan's weights stay: how far the ratio ends off, a share, and what that does. */
@@ -21,14 +21,18 @@ export interface WaysOut {
 interface Made {
   mix: CupMix | CommonMix;
   /** The pot that a portion comes from. */
-  pot: CommonMix | undefined;
+  splitMix: CommonMix | undefined;
   density: number;
   base: Base;
   formula: Formula;
 }
 
 /** The ways out for one mix of a run, as it stands; undefined where its material is not known any more. */
-export function waysOut(frozen: FrozenRun, state: RunState, mixId: string): WaysOut | undefined {
+export function overshootOptions(
+  frozen: FrozenRun,
+  state: RunState,
+  mixId: string
+): OvershootOptions | undefined {
   const made = madeIn(frozen, mixId);
   const cup = state.cups.get(mixId);
   if (!made || !cup) return undefined;
@@ -52,14 +56,14 @@ export function waysOut(frozen: FrozenRun, state: RunState, mixId: string): Ways
 const actualOf = (actual: number | undefined) => (actual === undefined ? {} : { actual });
 
 function madeIn({ file, computed }: FrozenRun, mixId: string): Made | undefined {
-  const pot = computed.common.find((m) => m.mixId === mixId);
+  const splitMix = computed.common.find((m) => m.mixId === mixId);
   const cup = computed.cups.find((c) => c.mixes.some((m) => m.mixId === mixId));
-  const mix = pot ?? cup?.mixes.find((m) => m.mixId === mixId);
-  const base = file.shelf.bases.find((b) => b.id === (pot?.baseId ?? cup?.baseId));
+  const mix = splitMix ?? cup?.mixes.find((m) => m.mixId === mixId);
+  const base = file.shelf.bases.find((b) => b.id === (splitMix?.baseId ?? cup?.baseId));
   const formula = base && formulaOf(base);
   if (!mix || !base || !formula?.ok) return undefined;
   const own = cup && computed.common.find((m) => m.of === cup.mixOf && m.turn === mix.turn);
-  return { mix, pot: own, base, formula: formula.value, density: cup?.density ?? formula.value.density };
+  return { mix, splitMix: own, base, formula: formula.value, density: cup?.density ?? formula.value.density };
 }
 
 /** Whether its vessel still holds and stirs it. */
@@ -77,7 +81,7 @@ function roomFor({ mix, density }: Made, total: number): { room?: string; holds:
 }
 
 /** How the mix ends where nothing follows: what is in, and the rest as planned. */
-function kept(made: Made, frozen: FrozenRun, state: RunState, mixId: string): WaysOut['keep'] {
+function kept(made: Made, frozen: FrozenRun, state: RunState, mixId: string): OvershootOptions['keep'] {
   const held = heldNow(made, frozen, state, mixId);
   const off = offFormula(held, made.formula);
   return { off, ...effectOf(made, held, off) };
@@ -85,14 +89,19 @@ function kept(made: Made, frozen: FrozenRun, state: RunState, mixId: string): Wa
 
 /** Every part as it is in the mix: what was weighed, the rest as planned, and what was stirred in since. */
 function heldNow(
-  { mix, formula, pot }: Made,
+  { mix, formula, splitMix }: Made,
   { file }: FrozenRun,
   state: RunState,
   mixId: string
 ): HeldPart[] {
   const weighings = mix.weighings.map((w) => ({ ...w, weight: inMix(state, mixId, w.key) ?? w.weight }));
   const colourants = new Map(file.shelf.colourants.map((c) => [c.id, c]));
-  const held = heldParts({ formula, weighings, colourantOf: (id) => colourants.get(id), pot: pot?.held });
+  const held = heldParts({
+    formula,
+    weighings,
+    colourantOf: (id) => colourants.get(id),
+    splitMix: splitMix?.held
+  });
   const added = state.mishaps.filter((m) => m.kind === 'rewetted' && m.of === mixId && !m.over);
   return held.map((p) => ({
     ...p,

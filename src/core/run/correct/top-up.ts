@@ -1,6 +1,7 @@
 import { weighOutCup, type WeighedCup } from '../../batch';
 import type { Problem } from '../../problem';
-import type { Plan, Shelf } from '../../document';
+import type { Plan } from '../../document';
+import type { Shelf } from '../../shelf';
 import { resolve } from '../../plan/resolve';
 import { vesselLoss } from '../../plan/weighing/weighed';
 import { roomIn } from '../../plan/room';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { AnyEvent, effective, finishOf, MOST_GRAMS, MOST_WORDS } from './events';
+import { AnyEvent, eventsInForce, finishOf, MOST_GRAMS, MOST_WORDS } from './events';
 
 const note = (id: string, at: number) => ({ id, at, type: 'note' as const, text: 'x' });
 const reads = (event: unknown) => AnyEvent.safeParse(event).success;
@@ -42,7 +42,7 @@ describe('events', () => {
     const shuffled = fc.shuffledSubarray([...events, ...events], { minLength: 14, maxLength: 14 });
     fc.assert(
       fc.property(shuffled, (order) => {
-        expect(effective(order).map((e) => e.id)).toEqual(['note-0003', 'note-0002', 'end-00002']);
+        expect(eventsInForce(order).map((e) => e.id)).toEqual(['note-0003', 'note-0002', 'end-00002']);
         expect(finishOf(order)).toBe(8);
       })
     );

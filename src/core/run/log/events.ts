@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Initials } from '../../ways';
+import { Initials } from '../../preferences';
 import { Task } from '../tasks/task';
 
 /** The first and the last moment an event may claim, ms since 1970: none before this trade had clocks, none past 2100. */
@@ -147,7 +147,7 @@ export const isKnown = (event: AnyEvent): event is RunEvent => KINDS.has(event.t
  * undone and the undoings themselves (an undoing cannot be undone: do the thing again). The same set gives the same
  * list, however and in whatever order it arrived.
  */
-export function effective<E extends { id: string; at: number; type: string }>(events: readonly E[]): E[] {
+export function eventsInForce<E extends { id: string; at: number; type: string }>(events: readonly E[]): E[] {
   const once = new Map<string, E>();
   for (const e of events) if (!once.has(e.id)) once.set(e.id, e);
   const undone = new Set<string>();
@@ -159,4 +159,4 @@ export function effective<E extends { id: string; at: number; type: string }>(ev
 
 /** When a run was finished, by its events; undefined while it goes on. */
 export const finishOf = (events: readonly AnyEvent[]): number | undefined =>
-  effective(events).findLast((e) => e.type === 'finished')?.at;
+  eventsInForce(events).findLast((e) => e.type === 'finished')?.at;

@@ -1,5 +1,5 @@
 import { foldCup } from './fold-cup';
-import { effective, isKnown, type AnyEvent, type RunEvent } from './events';
+import { eventsInForce, isKnown, type AnyEvent, type RunEvent } from './events';
 import { freshFolding, groupOf, type Folding } from './changes';
 import { mishap, restart } from './fold-mishaps';
 import { onTask } from './fold-task';
@@ -16,7 +16,7 @@ export function foldRun(tasks: readonly Task[], events: readonly AnyEvent[], div
   const f = freshFolding(tasks);
   const names: Names = { cups: new Set(), groups: new Set() };
   addNames(names, tasks);
-  const happened = effective(events);
+  const happened = eventsInForce(events);
   for (const event of happened) {
     const stray = strayOf(event, f, names);
     if (stray !== undefined) f.strays.push({ event, sentence: stray });

@@ -1,23 +1,23 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import { samphire } from '../../../../demo/plans';
-import { eventsFromSheet, type SheetLine } from './from-sheet';
+import { eventsFromSheet, type FilledLine } from './from-sheet';
 import { foldRun } from './fold';
 import { freeze } from '../freeze';
 import { inOf } from './state';
 
 const { tasks } = freeze(samphire, cards);
 const begun = Date.UTC(2026, 2, 3, 9, 0);
-const read = (lines: SheetLine[]) =>
+const read = (lines: FilledLine[]) =>
   eventsFromSheet(tasks, lines, { startedAt: begun, idOf: (i) => `sheet-line-${i}` });
-const at = (lines: SheetLine[]) => {
+const at = (lines: FilledLine[]) => {
   const found = read(lines);
   return found.ok ? found.value.map((e) => (e.at - begun) / 60_000) : [];
 };
 
 describe('a run written down on its sheet', () => {
   it('comes to the same state as one that was conducted', () => {
-    const lines = tasks.flatMap((t): SheetLine[] =>
+    const lines = tasks.flatMap((t): FilledLine[] =>
       t.kind === 'weigh' ? [{ task: t.id, grams: t.grams + 0.4 }] : []
     );
     const found = read(lines);

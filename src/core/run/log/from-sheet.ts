@@ -3,7 +3,7 @@ import type { RunEvent } from './events';
 import type { Task } from '../tasks/task';
 
 /** One line of a run sheet as it was filled in by hand: what was read, g, when, minutes after the first line; or left out. */
-export interface SheetLine {
+export interface FilledLine {
   task: string;
   grams?: number | undefined;
   minutes?: number | undefined;
@@ -22,7 +22,7 @@ const APART = 1000;
  */
 export function eventsFromSheet(
   tasks: readonly Task[],
-  lines: readonly SheetLine[],
+  lines: readonly FilledLine[],
   at: { startedAt: number; idOf: (line: number) => string }
 ): Result<RunEvent[]> {
   const told = tasks.map((task) => lines.find((l) => l.task === task.id));

@@ -47,13 +47,13 @@ function cups({ cups, common }: Computed): Check {
     const vessel = c.mixes[0]?.vessel?.name;
     return `${c.letter} ${c.name}${vessel ? `, ${vessel}` : ''}`;
   });
-  const pots = common.length
+  const splitMixes = common.length
     ? [`a pot for the mix${common[0]!.vessel ? `, ${common[0]!.vessel.name}` : ''}`]
     : [];
   return {
     id: 'cups',
     words: `Cups are lettered ${own.map((c) => c.letter).join(', ')}`,
-    more: [...vessels, ...pots]
+    more: [...vessels, ...splitMixes]
   };
 }
 

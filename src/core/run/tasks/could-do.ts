@@ -119,7 +119,7 @@ function serves(
   pour: Extract<Task, { kind: 'pour' }>
 ) {
   if (pour.mixId === weigh.mixId) return true;
-  const pot = computed.common.find((m) => m.mixId === weigh.mixId);
+  const splitMix = computed.common.find((m) => m.mixId === weigh.mixId);
   const cup = computed.cups.find((c) => c.cupId === pour.cupId);
-  return pot !== undefined && cup?.mixOf === pot.of;
+  return splitMix !== undefined && cup?.mixOf === splitMix.of;
 }

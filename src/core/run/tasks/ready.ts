@@ -3,7 +3,7 @@ import type { TaskState } from '../log/state';
 import type { Task } from './task';
 
 /** What must be out of the way before each task, by task id. */
-export type Order = ReadonlyMap<string, readonly string[]>;
+export type TaskOrder = ReadonlyMap<string, readonly string[]>;
 
 /** What came last while a list of tasks is read, by what it was done to. */
 interface Last {
@@ -20,7 +20,7 @@ interface Last {
  * mix, everything in a cavity for what was done there before. What is not bound so may be done in another order than
  * planned. The same list of tasks gives the same order.
  */
-export function orderOf(tasks: readonly Task[]): Order {
+export function orderOf(tasks: readonly Task[]): TaskOrder {
   const known = orders.get(tasks);
   if (known) return known;
   const last: Last = { ofMix: new Map(), ofCup: new Map(), ofGroup: new Map() };
@@ -33,7 +33,7 @@ export function orderOf(tasks: readonly Task[]): Order {
   return order;
 }
 
-const orders = new WeakMap<readonly Task[], Order>();
+const orders = new WeakMap<readonly Task[], TaskOrder>();
 
 function before(task: Task, last: Last): (string | undefined)[] {
   const groups = groupsOf(task).map((id) => last.ofGroup.get(id));
@@ -82,5 +82,5 @@ export function groupsOf(task: Task): readonly string[] {
 }
 
 /** Whether everything that a task waits for is done or left out. */
-export const isReady = (id: string, order: Order, byId: ReadonlyMap<string, TaskState>): boolean =>
+export const isReady = (id: string, order: TaskOrder, byId: ReadonlyMap<string, TaskState>): boolean =>
   (order.get(id) ?? []).every((before) => byId.get(before)?.status !== 'open');

@@ -67,7 +67,7 @@ export const Task = z.discriminatedUnion('kind', [
     cupId: id,
     mixId: id,
     groupId: id,
-    strandId: id.optional(),
+    cavitySetId: id.optional(),
     count: number,
     gramsEach: number,
     mlEach: number,

@@ -92,8 +92,8 @@ interface Made {
 }
 
 function madeOf(computed: Computed, mixId: string): Made | undefined {
-  const pot = computed.common.find((m) => m.mixId === mixId);
-  if (pot) return pot;
+  const splitMix = computed.common.find((m) => m.mixId === mixId);
+  if (splitMix) return splitMix;
   for (const cup of computed.cups) {
     const mix = cup.mixes.find((m) => m.mixId === mixId);
     if (!mix) continue;
@@ -177,7 +177,7 @@ function fillTask(computed: Computed, { mixId, cupId }: Item<'fill'>): Task[] {
 }
 
 function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] {
-  const group = computed.groups.find((g) => g.strandId === item.strandId);
+  const group = computed.groups.find((g) => g.cavitySetId === item.cavitySetId);
   const own = group?.layers.filter((l) => l.pourId === item.pourId) ?? [];
   const words = computed.lines.find((l) => l.stepId === item.stepId);
   if (!group || !own.length) return [];
@@ -190,7 +190,7 @@ function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] 
       cupId: item.cupId,
       mixId: item.mixId,
       groupId: group.groupId,
-      strandId: group.strandId,
+      cavitySetId: group.cavitySetId,
       count: item.count,
       gramsEach: own.reduce((s, l) => s + l.grams, 0) / group.count,
       mlEach: own.reduce((s, l) => s + l.each, 0),

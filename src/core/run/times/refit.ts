@@ -34,16 +34,16 @@ export interface Mixed {
 }
 
 export function mixedIn({ file, computed }: FrozenRun, state: RunState, mixId: string): Mixed | undefined {
-  const pot = computed.common.find((m) => m.mixId === mixId);
+  const splitMix = computed.common.find((m) => m.mixId === mixId);
   const cup = computed.cups.find((c) => c.mixes.some((m) => m.mixId === mixId));
-  const own = pot ?? cup?.mixes.find((m) => m.mixId === mixId);
-  const base = file.shelf.bases.find((b) => b.id === (pot?.baseId ?? cup?.baseId));
+  const own = splitMix ?? cup?.mixes.find((m) => m.mixId === mixId);
+  const base = file.shelf.bases.find((b) => b.id === (splitMix?.baseId ?? cup?.baseId));
   if (!own || !base) return undefined;
   // A portion lives by the clock of the pot it came from.
   const from = cup && computed.common.find((m) => m.of === cup.mixOf && 'turn' in own && m.turn === own.turn);
   const of = from ?? own;
   const scale = state.cups.get(of.mixId)?.scale ?? 1;
-  const mix = file.plan.mixes.find((m) => m.id === (pot?.of ?? cup?.mixOf));
+  const mix = file.plan.mixes.find((m) => m.id === (splitMix?.of ?? cup?.mixOf));
   // A pot runs by what is in all of it; a cup of it by its own colour too.
   const paces = cup ? cup.paces : mix && mixPaces(mix, base);
   const behaviour = paced(behaviourOf(base, mix?.joinedAt), together(paces ?? []));
@@ -70,7 +70,11 @@ export function roomOf(frozen: FrozenRun, state: RunState, zero: number): Room {
  * How a cup runs against its estimate, as a factor on its times (1: as estimated; under 1: ahead), from what a probe or the
  * hand last told of it. A state that is told inside its own stretch of the estimate changes nothing.
  */
-export function paceOf(frozen: FrozenRun, state: RunState, mixId: string): { factor: number; why?: string } {
+export function paceSoFar(
+  frozen: FrozenRun,
+  state: RunState,
+  mixId: string
+): { factor: number; why?: string } {
   const mixed = mixedIn(frozen, state, mixId);
   const cup = state.cups.get(mixId);
   if (!mixed || cup?.zero === undefined) return { factor: 1 };
@@ -151,7 +155,7 @@ export function pourUntilNow(frozen: FrozenRun, state: RunState, mixId: string):
   const planned = window.to - window.zero;
   const mixed = mixedIn(frozen, state, mixId);
   if (!mixed) return { planned, now: planned, why: '' };
-  const { factor, why } = paceOf(frozen, state, mixId);
+  const { factor, why } = paceSoFar(frozen, state, mixId);
   const scale = state.cups.get(mixId)?.scale ?? 1;
   const at = (grams: number, room: Room) => mixed.behaviour.pourUntil(grams, room);
   const zero = state.cups.get(mixId)?.zero ?? firstZero(state);
@@ -202,7 +206,7 @@ export function refitGate(
   const wait = frozen.computed.score.gates.find((g) => g.gateId === gateId);
   const layer = lastLayer(frozen, state, gate.groupId);
   if (wait?.reckoned !== 'estimate' || !layer || !gate.all) return { gate };
-  const { factor, why } = paceOf(frozen, state, layer.mixId);
+  const { factor, why } = paceSoFar(frozen, state, layer.mixId);
   const reached = (name: string, room: Room) => layer.behaviour.layerReaches(name, layer.mm, room);
   const times = (name: string): number => {
     const model = reached(name, plannedRoom(frozen, state, layer.at));

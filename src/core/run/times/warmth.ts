@@ -1,7 +1,7 @@
 import { celsiusAt, type Room } from '../../cure';
 import { behaviourOf, type Base } from '../../material';
 import type { FrozenRun } from '../frozen';
-import { lastLayer, mixedIn, paceOf, roomOf } from './refit';
+import { lastLayer, mixedIn, paceSoFar, roomOf } from './refit';
 import type { RunState } from '../log/state';
 
 const MINUTE = 60_000;
@@ -20,7 +20,7 @@ export function warmthOf(frozen: FrozenRun, state: RunState, of: string, at: num
   const cup = mixedIn(frozen, state, mixId?.mixId ?? of);
   const zero = state.cups.get(mixId?.mixId ?? of)?.zero;
   if (cup && zero !== undefined && zero <= at) {
-    const { factor } = paceOf(frozen, state, mixId?.mixId ?? of);
+    const { factor } = paceSoFar(frozen, state, mixId?.mixId ?? of);
     const body = { cup: Math.max(1, cup.grams) };
     return inCourse(cup.base, body, {
       room: roomOf(frozen, state, zero),

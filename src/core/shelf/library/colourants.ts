@@ -1,7 +1,7 @@
 import type { Colourant } from '../../material';
 
 /** Generic colourants: colours and strengths are starting values, plausible for pigments of that name. */
-export const colourants: Colourant[] = [
+export const startingColourants: Colourant[] = [
   {
     id: 'white-paste',
     name: 'titanium white paste',

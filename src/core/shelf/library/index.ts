@@ -1,14 +1,14 @@
 import type { Shelf } from '../cards';
-import { bases } from './bases';
-import { colourants } from './colourants';
+import { startingBases } from './bases';
+import { startingColourants } from './colourants';
 
 /**
  * The starting library: generic cards to begin with. Figures are typical starting values of the trade;
  * the data sheet in the maker's own box always wins.
  */
 export const startingLibrary: Omit<Shelf, 'moulds'> = {
-  bases,
-  colourants,
+  bases: startingBases,
+  colourants: startingColourants,
   scales: [
     { id: 'fine', name: 'fine scale', division: 0.01, repeatability: 0.01, capacity: 300 },
     { id: 'middle', name: 'middle scale', division: 0.1, repeatability: 0.1, capacity: 2000 },

@@ -5,7 +5,7 @@ import { Scale } from '$core/dosing';
 import { applyEdit } from '$core/document/apply-edit';
 import { Base, Colourant } from '$core/material';
 import { Mould } from '$core/mould';
-import type { Shelf } from '$core/document';
+import type { Shelf } from '$core/shelf';
 import type { Edit } from '$core/problem';
 import { Lot, Vessel } from '$core/shelf';
 import type { CardKind } from '$lib/cards';
@@ -15,7 +15,7 @@ import {
   findRow,
   writeDocument,
   type BasedOn,
-  type Row,
+  type DocumentRow,
   type Written
 } from './documents';
 import type { Db, Store } from './connection';
@@ -41,7 +41,7 @@ const remembered = new Map<string, { text: string; name: string; read: Read<unkn
 const MOST_REMEMBERED = 5000;
 
 /** Reads a stored card. The same text gives the same (never changed) card without being checked again. */
-function read<K extends CardKind>(kind: K, row: Row): Read<CardOf<K>> {
+function read<K extends CardKind>(kind: K, row: DocumentRow): Read<CardOf<K>> {
   const key = `${kind}/${row.id}`;
   const before = remembered.get(key);
   if (before?.text === row.text && before.name === row.name) return before.read as Read<CardOf<K>>;

@@ -10,7 +10,7 @@ export type DocumentKind = keyof typeof DOCUMENTS;
 export const isDocumentKind = (kind: string): kind is DocumentKind => Object.hasOwn(DOCUMENTS, kind);
 
 /** One stored document, as text. */
-export interface Row {
+export interface DocumentRow {
   id: string;
   name: string;
   text: string;
@@ -25,7 +25,7 @@ export type BasedOn = number | 'new' | 'any';
 
 /** What came of a write: the new revision, or what stands in its way and is there now. */
 export type Written =
-  { ok: true; revision: number } | { ok: false; why: 'taken' | 'changed' | 'deleted'; current?: Row };
+  { ok: true; revision: number } | { ok: false; why: 'taken' | 'changed' | 'deleted'; current?: DocumentRow };
 
 // Plans and cards differ in one column's name only; one view of them keeps the queries single.
 const tableOf = (kind: DocumentKind) => DOCUMENTS[kind] as typeof moulds;
@@ -46,11 +46,11 @@ const shape = (kind: DocumentKind) => {
 };
 
 /** All documents of a kind as they are stored. */
-export const allRows = (db: Db, kind: DocumentKind): Promise<Row[]> =>
+export const allRows = (db: Db, kind: DocumentKind): Promise<DocumentRow[]> =>
   db.select(shape(kind)).from(tableOf(kind));
 
 /** One document as it is stored, or undefined. */
-export async function findRow(db: Db, kind: DocumentKind, id: string): Promise<Row | undefined> {
+export async function findRow(db: Db, kind: DocumentKind, id: string): Promise<DocumentRow | undefined> {
   const table = tableOf(kind);
   const [row] = await db.select(shape(kind)).from(table).where(eq(table.id, id));
   return row;
@@ -110,7 +110,7 @@ async function lastRevision(tx: Db, kind: DocumentKind, id: string): Promise<num
 async function clashOf(
   tx: Db,
   kind: DocumentKind,
-  here: Row | undefined,
+  here: DocumentRow | undefined,
   { id, basedOn }: { id: string; basedOn: BasedOn }
 ): Promise<Written | undefined> {
   if (basedOn === 'new') return here ? { ok: false, why: 'taken', current: here } : undefined;

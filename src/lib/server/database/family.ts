@@ -4,7 +4,7 @@ import type { Db } from './connection';
 import { findPlan } from './plans';
 import { readRuns, type Run } from './runs';
 import { plans, runs } from './schema';
-import { gradesByRun } from './tellings';
+import { gradesByRun } from './run-summaries';
 
 /** A pour of a family, and how its pieces came out; a plan that was only copied on has no day. */
 export interface Kin {

@@ -69,7 +69,7 @@ export {
   measuredByRun,
   runsNow,
   untoldRuns
-} from './tellings';
+} from './run-summaries';
 export { inspectedCounts, RECORD_PAGE, recordPage, type RecordAsked } from './record-list';
 export { findAll, type Hit } from './find';
 export { copiesOf, copyBeforeRestore, copyOfToday } from './backup';

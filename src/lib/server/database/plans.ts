@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Plan, type PlanFile } from '$core/plan';
-import { type Shelf } from '$core/document';
+import { type Shelf } from '$core/shelf';
 import { findCard, saveCard, SHELF_KINDS } from './cards';
 import {
   allRows,
@@ -8,7 +8,7 @@ import {
   findRow,
   writeDocument,
   type BasedOn,
-  type Row,
+  type DocumentRow,
   type Written
 } from './documents';
 import type { Db, Store } from './connection';
@@ -21,7 +21,7 @@ export interface StoredPlan {
   revision: number;
 }
 
-const read = (row: Row): Read<Plan> =>
+const read = (row: DocumentRow): Read<Plan> =>
   readStored({ kind: 'plans', id: row.id, name: row.name }, row.text, Plan);
 
 /** All plans, latest change first, and those that cannot be read. */

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Db } from './connection';
 import { remembered } from './remembered';
-import { piecesNow } from './tellings';
+import { piecesNow } from './run-summaries';
 import { runsHolding, wordsOf } from './words';
 
 /** What of the record is asked for. */

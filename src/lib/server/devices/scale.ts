@@ -7,7 +7,7 @@ import {
   type Reading,
   type StandInScale
 } from '$core/device';
-import { normal } from '$lib/normal';
+import { normalised } from '$lib/normal';
 
 /** A scale as the rest of the server sees it, whatever stands behind it. */
 export interface ScaleDevice {
@@ -28,8 +28,8 @@ function standInScale(division: number): ScaleDevice {
   const listeners = new Set<(reading: Reading) => void>();
   let timer: ReturnType<typeof setInterval> | undefined;
   const tick = () => {
-    scale = advance(scale, TICK_MS / 1000, normal());
-    const reading = readScale(scale, normal());
+    scale = advance(scale, TICK_MS / 1000, normalised());
+    const reading = readScale(scale, normalised());
     for (const each of listeners) each(reading);
   };
   return {

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { AMOUNT_FORMS, formatAmount, parseAmount, type Amount } from '$core/document';
   import { acts } from '$core/pour';
-  import { said, volume } from '$lib/ways.svelte';
+  import { said, volume } from '../../preferences.svelte';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';

@@ -5,7 +5,7 @@
   import { fail, ok } from '$core/problem';
   import { parseCount } from '$core/quantity';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
   import Choice from '../Choice.svelte';
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';

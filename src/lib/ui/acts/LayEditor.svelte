@@ -2,7 +2,7 @@
 <script lang="ts">
   import { AMOUNT_FORMS, formatAmount, parseAmount } from '$core/document';
   import { lay } from '$core/pour';
-  import { length, said, volume } from '$lib/ways.svelte';
+  import { length, said, volume } from '../../preferences.svelte';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';

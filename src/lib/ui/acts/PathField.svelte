@@ -5,14 +5,14 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { ComputedGroup } from '$core/plan';
-  import { copiesOf, MOST_POINTS, type Path, type Place } from '$core/pour';
+  import { pathCopies, MOST_POINTS, type Path, type Place } from '$core/pour';
   import { fail, ok } from '$core/problem';
   import { parseCount } from '$core/quantity';
-  import { length } from '$lib/ways.svelte';
+  import { length } from '../../preferences.svelte';
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
   import Tick from '../Tick.svelte';
-  import { extentOf, outlineOf } from '../outline';
+  import { extentOf, footprintOutline } from '../outline';
 
   let {
     label,
@@ -41,7 +41,7 @@
   const extent = $derived(extentOf(group));
   const scale = $derived((SIZE - 24) / 2 / Math.max(extent.width, extent.length));
   const px = (p: Place) => [p.x * extent.width * scale, -p.y * extent.length * scale] as const;
-  const copies = $derived(copiesOf(path, extent.length / extent.width));
+  const copies = $derived(pathCopies(path, extent.length / extent.width));
   let chosen = $state(Infinity);
   const at = $derived(Math.min(chosen, path.points.length - 1));
 
@@ -100,7 +100,7 @@
   onclick={click}
   data-testid="place-pad"
 >
-  <path d={outlineOf(group, scale)} fill="var(--sunk)" stroke="var(--ink-2)" stroke-width="1.5" />
+  <path d={footprintOutline(group, scale)} fill="var(--sunk)" stroke="var(--ink-2)" stroke-width="1.5" />
   {@render beneath?.(scale, extent)}
   {#each copies as copy, c (c)}
     {@const points = copy.map((p) => px(p).join(' '))}

@@ -8,7 +8,7 @@
   import { newId } from '$lib/id';
   import { send } from '$lib/send';
   import { inHours, moment } from '$lib/when';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
   import PieceThumb from '../PieceThumb.svelte';
   import QuantityField from '../QuantityField.svelte';
 

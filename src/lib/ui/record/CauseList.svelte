@@ -1,9 +1,9 @@
 <!-- What the log points to for every fault that was found: the fact, how strongly, and the change to try. -->
 <script lang="ts">
-  import type { Found } from '$core/inspect';
+  import type { CausesFound } from '$core/inspect';
   import type { Plan } from '$core/plan';
   import { send } from '$lib/send';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
 
   let {
     causes,
@@ -11,7 +11,7 @@
     planId,
     groups
   }: {
-    causes: readonly { groupId: string; found: Found[] }[];
+    causes: readonly { groupId: string; found: CausesFound[] }[];
     runId: string;
     planId: string | null;
     groups: Plan['groups'];

@@ -14,9 +14,9 @@
     type Piece
   } from '$core/inspect';
   import type { Computed, ComputedGroup, Plan } from '$core/plan';
-  import type { Shelf } from '$core/document';
+  import type { Shelf } from '$core/shelf';
   import { duration, holdsFor } from '$core/quantity';
-  import { mass } from '$lib/ways.svelte';
+  import { mass } from '../../preferences.svelte';
   import { maker } from '$lib/hands.svelte';
   import { newId } from '$lib/id';
   import Choice from '../Choice.svelte';

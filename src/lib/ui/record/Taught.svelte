@@ -1,10 +1,10 @@
 <!-- What the record teaches plans, each figure with how many cases tell it; switched off, plans go by their own again. -->
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import type { Learned } from '$core/ways';
+  import type { Learned } from '$core/preferences';
   import type { Problem } from '$core/problem';
   import { send } from '$lib/send';
-  import { ways } from '$lib/ways.svelte';
+  import { preferences } from '$lib/preferences.svelte';
   import ProblemNote from '../ProblemNote.svelte';
   import Tick from '../Tick.svelte';
 
@@ -22,8 +22,8 @@
   ];
 
   async function use(kind: Learned, on: boolean) {
-    const others = ways().unlearned.filter((k) => k !== kind);
-    const kept = await send('PUT', '/settings', { ...ways(), unlearned: on ? others : [...others, kind] });
+    const others = preferences().unlearned.filter((k) => k !== kind);
+    const kept = await send('PUT', '/settings', { ...preferences(), unlearned: on ? others : [...others, kind] });
     problems = kept.ok ? [] : kept.problems;
     if (kept.ok) await invalidateAll();
   }
@@ -37,7 +37,7 @@
   {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
   <div class="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-3">
     {#each KINDS as { kind, title, words } (kind)}
-      {@const on = !ways().unlearned.includes(kind)}
+      {@const on = !preferences().unlearned.includes(kind)}
       <div>
         <h3 class="text-[1.15rem]">{title}</h3>
         <p class="text-[0.9rem] text-ink-2">{words}</p>

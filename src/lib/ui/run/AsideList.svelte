@@ -1,10 +1,10 @@
 <!-- Events that the server will not keep as they are: each with its reason, to be mended or let go by hand. -->
 <script lang="ts">
-  import type { SetAside, Telling } from '$lib/run-log.svelte';
-  import { said } from '$lib/ways.svelte';
+  import type { SetAside, PendingEvents } from '$lib/run-log.svelte';
+  import { said } from '../../preferences.svelte';
   import QuantityField from '../QuantityField.svelte';
 
-  let { log }: { log: Telling } = $props();
+  let { log }: { log: PendingEvents } = $props();
   let failed = $state('');
 
   const WORDS: Record<string, string> = {

@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { Computed } from '$core/plan';
   import { clock, duration } from '$core/quantity';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
   import type { Clock } from '$core/run';
   import CupIcon from '../CupIcon.svelte';
 

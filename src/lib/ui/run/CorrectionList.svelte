@@ -1,7 +1,7 @@
 <!-- What was put right or went otherwise, each with what it did. -->
 <script lang="ts">
   import type { Correction } from '$core/run';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
 
   let { corrections }: { corrections: readonly Correction[] } = $props();
 </script>

@@ -5,7 +5,7 @@
   import type { Answered } from '$core/rehearse';
   import { correctionsOf, withMeasured, type Debrief, type FrozenRun, type RunState } from '$core/run';
   import { send } from '$lib/send';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
   import CupMark from '../CupMark.svelte';
   import CorrectionList from './CorrectionList.svelte';
   import Table from '../Table.svelte';

@@ -3,8 +3,8 @@
   import Check from '@lucide/svelte/icons/check';
   import type { FrozenRun, GateOpening, GateTask, RunState } from '$core/run';
   import type { RunClock } from '$lib/run-clock.svelte';
-  import type { Telling } from '$lib/run-log.svelte';
-  import { said } from '$lib/ways.svelte';
+  import type { PendingEvents } from '$lib/run-log.svelte';
+  import { said } from '../../preferences.svelte';
   import ProbeReading from './ProbeReading.svelte';
 
   let {
@@ -20,7 +20,7 @@
     frozen: FrozenRun;
     run: RunState;
     clock: RunClock;
-    log: Telling;
+    log: PendingEvents;
   } = $props();
 
   /** The cup or the cavities that a condition's probe stands in. */

@@ -3,7 +3,7 @@
   import type { Computed } from '$core/plan';
   import { clock, weighing } from '$core/quantity';
   import type { CouldDo, RunState } from '$core/run';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
   import { taskWords } from '$lib/instruction';
 
   let {

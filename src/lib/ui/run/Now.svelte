@@ -7,7 +7,7 @@
     coloursOver,
     correctionsOf,
     waitsForLayer,
-    waysOut,
+    overshootOptions,
     worthAPhoto,
     type Clock,
     type FrozenRun,
@@ -17,7 +17,7 @@
   } from '$core/run';
   import type { Instruction } from '$lib/instruction';
   import type { RunClock } from '$lib/run-clock.svelte';
-  import type { Telling } from '$lib/run-log.svelte';
+  import type { PendingEvents } from '$lib/run-log.svelte';
   import type { BenchScale } from '$lib/scale.svelte';
   import { CUE_WORDS, cueOf } from '$lib/cue';
   import CoreDrawing from '../CoreDrawing.svelte';
@@ -29,7 +29,7 @@
   import StagePhoto from './StagePhoto.svelte';
   import Preflight from './Preflight.svelte';
   import GateConditions from './GateConditions.svelte';
-  import { said, volume } from '$lib/ways.svelte';
+  import { said, volume } from '../../preferences.svelte';
   import WeighBar from './WeighBar.svelte';
 
   let {
@@ -80,7 +80,7 @@
     problem: string;
     /** The time the run goes by. */
     runClock: RunClock;
-    log: Telling;
+    log: PendingEvents;
   } = $props();
 
   const computed = $derived(frozen.computed);
@@ -99,7 +99,7 @@
   const cup = $derived(computed.cups.find((c) => c.cupId === instruction?.cupId));
   const cupState = $derived(instruction?.mixId ? run.cups.get(instruction.mixId) : undefined);
   const group = $derived(computed.groups.find((x) => x.groupId === instruction?.groupId));
-  const ways = $derived(instruction?.mixId ? waysOut(frozen, run, instruction.mixId) : undefined);
+  const ways = $derived(instruction?.mixId ? overshootOptions(frozen, run, instruction.mixId) : undefined);
   /** Steps that change where things lie: those before the pieces leave their moulds. */
   const drawnSteps = $derived(
     new Set(

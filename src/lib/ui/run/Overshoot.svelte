@@ -1,14 +1,15 @@
 <!-- More of a part is in than planned: the three ways out, each with what it does. -->
 <script lang="ts">
-  import type { WaysOut } from '$core/run';
-  import type { Telling } from '$lib/run-log.svelte';
+  import type { OvershootOptions } from '$core/run';
+  import type { PendingEvents } from '$lib/run-log.svelte';
 
   let {
     ways,
     g,
     mixId,
     log
-  }: { ways: WaysOut | undefined; g: (grams: number) => string; mixId: string; log: Telling } = $props();
+  }: { ways: OvershootOptions | undefined; g: (grams: number) => string; mixId: string; log: PendingEvents } =
+    $props();
 </script>
 
 <strong>More went in than planned.</strong>

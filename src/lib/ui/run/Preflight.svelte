@@ -3,8 +3,8 @@
   import type { Lesson } from '$core/inspect';
   import Check from '@lucide/svelte/icons/check';
   import { checksNow, ROOM_CHECK, type FrozenRun, type RunState, type Task } from '$core/run';
-  import type { Telling } from '$lib/run-log.svelte';
-  import { said } from '$lib/ways.svelte';
+  import type { PendingEvents } from '$lib/run-log.svelte';
+  import { said } from '../../preferences.svelte';
   import QuantityField from '../QuantityField.svelte';
 
   let {
@@ -25,7 +25,7 @@
     pouring: readonly string[];
     /** What the shelf is short of, in words. */
     short: readonly string[];
-    log: Telling;
+    log: PendingEvents;
   } = $props();
 
   const checks = $derived(checksNow(task, pouring));

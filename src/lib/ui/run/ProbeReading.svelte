@@ -4,8 +4,8 @@
   import { warmthOf, type FrozenRun, type RunState } from '$core/run';
   import { LocalProbe } from '$lib/local-probe.svelte';
   import type { RunClock } from '$lib/run-clock.svelte';
-  import type { Telling } from '$lib/run-log.svelte';
-  import { temperature } from '$lib/ways.svelte';
+  import type { PendingEvents } from '$lib/run-log.svelte';
+  import { temperature } from '../../preferences.svelte';
   import QuantityField from '../QuantityField.svelte';
 
   let {
@@ -22,7 +22,7 @@
     frozen: FrozenRun;
     run: RunState;
     clock: RunClock;
-    log: Telling;
+    log: PendingEvents;
   } = $props();
 
   /** A reading this far from the last one told says something new, °C. */

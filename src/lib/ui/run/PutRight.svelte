@@ -14,8 +14,8 @@
   import { weighing } from '$core/quantity';
   import type { Instruction } from '$lib/instruction';
   import { taskWords } from '$lib/instruction';
-  import type { Telling, Told } from '$lib/run-log.svelte';
-  import { said } from '$lib/ways.svelte';
+  import type { PendingEvents, EventBody } from '$lib/run-log.svelte';
+  import { said } from '../../preferences.svelte';
   import Choice from '../Choice.svelte';
   import QuantityField from '../QuantityField.svelte';
 
@@ -31,7 +31,7 @@
     frozen: FrozenRun;
     run: RunState;
     instruction: Instruction | undefined;
-    log: Telling;
+    log: PendingEvents;
     onclose: () => void;
   } = $props();
 
@@ -151,7 +151,7 @@
     return task.countedIn?.each ?? task.division;
   }
 
-  function tell(...told: Told[]) {
+  function tell(...told: EventBody[]) {
     for (const t of told) {
       const refused = log.tell(t);
       if (refused) {
@@ -179,12 +179,12 @@
     });
   }
 
-  const skipsOf = (id: string): Told[] =>
+  const skipsOf = (id: string): EventBody[] =>
     run.tasks
       .filter((t) => t.task.kind === 'pour' && t.task.mixId === id && t.status === 'open')
       .map((t) => ({ type: 'skipped', task: t.task.id }));
 
-  const replanned = (why: string): Told[] =>
+  const replanned = (why: string): EventBody[] =>
     fewer ? [{ type: 'replanned', why, plan: { ...fewer.plan }, tasks: fewer.tasks }] : [];
 </script>
 

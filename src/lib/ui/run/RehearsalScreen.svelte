@@ -6,7 +6,7 @@
   import { LocalScale } from '$lib/local-scale.svelte';
   import { Rehearsal } from '$lib/rehearsal.svelte';
   import { RehearsalClock } from '$lib/run-clock.svelte';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
   import Tick from '../Tick.svelte';
   import Debrief from './Debrief.svelte';
   import RunScreen from './RunScreen.svelte';

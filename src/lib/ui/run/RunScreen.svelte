@@ -17,10 +17,10 @@
   import { isTyping } from '$lib/keys';
   import { instructionOf, typedGrams } from '$lib/instruction';
   import type { RunClock } from '$lib/run-clock.svelte';
-  import type { Telling } from '$lib/run-log.svelte';
+  import type { PendingEvents } from '$lib/run-log.svelte';
   import type { BenchScale } from '$lib/scale.svelte';
   import { beep, speak, ticks } from '$lib/sound';
-  import { temperature, ways } from '$lib/ways.svelte';
+  import { temperature, preferences } from '$lib/preferences.svelte';
   import Hands from '../Hands.svelte';
   import AskDialog from './AskDialog.svelte';
   import AsideList from './AsideList.svelte';
@@ -49,7 +49,7 @@
   }: {
     name: string;
     frozen: FrozenRun;
-    log: Telling;
+    log: PendingEvents;
     clock: RunClock;
     scale: BenchScale;
     lessons?: readonly Lesson[];
@@ -76,7 +76,7 @@
   const plan = $derived(frozen.file.plan);
   const now = $derived(clock.now);
 
-  let muted = $state(!ways().sound);
+  let muted = $state(!preferences().sound);
   let voice = $state(false);
   let flash = $state(false);
   let asking = $state<'note' | 'problem' | 'state' | 'help' | 'short' | 'right'>();

@@ -5,7 +5,7 @@
   import { Dialog } from 'bits-ui';
   import { topUpCup } from '$core/run';
   import { booksOf, planFromRun, type FrozenRun, type RunState } from '$core/run';
-  import type { Told } from '$lib/run-log.svelte';
+  import type { EventBody } from '$lib/run-log.svelte';
   import { holdsFor, weighing } from '$core/quantity';
   import ProblemNote from '../ProblemNote.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -20,7 +20,7 @@
     open: boolean;
     frozen: FrozenRun;
     run: RunState;
-    ontell: (told: Told) => unknown;
+    ontell: (told: EventBody) => unknown;
     onclose: () => void;
   } = $props();
   let cupId = $state<string>();

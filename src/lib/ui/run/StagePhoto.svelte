@@ -2,7 +2,7 @@
 <script lang="ts">
   import Camera from '@lucide/svelte/icons/camera';
   import type { RunState } from '$core/run';
-  import type { Telling } from '$lib/run-log.svelte';
+  import type { PendingEvents } from '$lib/run-log.svelte';
 
   let {
     stage,
@@ -12,7 +12,7 @@
     /** What the photo would be of. */
     stage: string;
     run: RunState;
-    log: Telling;
+    log: PendingEvents;
   } = $props();
 
   let input = $state<HTMLInputElement>();

@@ -15,7 +15,7 @@
   } from '$core/mould';
   import type { Problem } from '$core/problem';
   import { parseCount } from '$core/quantity';
-  import { said, volume } from '$lib/ways.svelte';
+  import { said, volume } from '../../preferences.svelte';
   import type { CardForm } from '$lib/card-form.svelte';
   import ParsedField from '../ParsedField.svelte';
   import ProblemNote from '../ProblemNote.svelte';

@@ -6,7 +6,7 @@
   import type { CardForm } from '$lib/card-form.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from './NumberField.svelte';
-  import { volume } from '$lib/ways.svelte';
+  import { volume } from '../../preferences.svelte';
   import Row from '../Row.svelte';
 
   let { form, kind, index }: { form: CardForm<Mould>; kind: CavityKind; index: number } = $props();

@@ -1,7 +1,7 @@
 <!-- Traces a cavity's outline over a photo: two taps and a known length give the scale, then corner after corner. -->
 <script lang="ts">
   import { polygonArea, tracedOutline, type Point } from '$core/mould';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
   import QuantityField from '../QuantityField.svelte';
 
   let { onoutline }: { onoutline: (outline: [number, number][]) => void } = $props();

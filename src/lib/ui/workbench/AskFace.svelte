@@ -1,6 +1,6 @@
 <!-- How much of the face each colour is to show: the pour that comes nearest is searched beside the page, and applied in one tap. -->
 <script lang="ts">
-  import { ZONES, type Face, type Wish, type Zone } from '$core/piece';
+  import { FACE_ZONES, type Face, type Wish, type FaceZone } from '$core/piece';
   import { type Computed, type ComputedGroup, type Plan } from '$core/plan';
   import type { PlanView } from '$lib/plan-view.svelte';
   import { FaceSearch } from '$lib/pattern-work.svelte';
@@ -40,7 +40,7 @@
   function start() {
     search.start(
       { plan, shelf: editor.shelf },
-      { groupId: group.strandId, face: $state.snapshot(face), wishes: $state.snapshot(wishes) }
+      { groupId: group.cavitySetId, face: $state.snapshot(face), wishes: $state.snapshot(wishes) }
     );
   }
   const cupOf = (id: string) => cups.find((c) => c.cupId === id);
@@ -81,8 +81,8 @@
         quiet
         label="Of which part"
         value={w.zone}
-        options={ZONES.map((z) => ({ value: z, label: z }))}
-        onchange={(zone) => change(i, { zone: zone as Zone })}
+        options={FACE_ZONES.map((z) => ({ value: z, label: z }))}
+        onchange={(zone) => change(i, { zone: zone as FaceZone })}
       />
       <button
         class="button bare min-h-9 underline"

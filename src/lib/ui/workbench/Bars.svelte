@@ -5,11 +5,11 @@
   import type { PlanView } from '$lib/plan-view.svelte';
   import { CutWork } from '$lib/pattern-work.svelte';
   import { paintOn, type ShownPicture } from '$lib/shown-picture';
-  import { mass } from '$lib/ways.svelte';
+  import { mass } from '../../preferences.svelte';
   import { onDestroy } from 'svelte';
   import Choice from '../Choice.svelte';
   import QuantityField from '../QuantityField.svelte';
-  import { extentOf, outlineOf } from '../outline';
+  import { extentOf, footprintOutline } from '../outline';
 
   let {
     plan,
@@ -45,7 +45,7 @@
     kerf: 0,
     ...(read ? (read.act as unknown as { how: (typeof HOW)[number]; kerf: number }) : {})
   });
-  const of = $derived({ plan, shelf: editor.shelf, strandId: group.strandId, seed });
+  const of = $derived({ plan, shelf: editor.shelf, cavitySetId: group.cavitySetId, seed });
   const into = $derived({ pieces: Math.max(1, cutInto), how: dividing.how, kerf: dividing.kerf });
   $effect(() => work.cut(of, into, { size: 150, most: MOST }));
 
@@ -135,7 +135,7 @@
         aria-label="Where bar {bar.name} lay"
       >
         <path
-          d={outlineOf(group, 1)}
+          d={footprintOutline(group, 1)}
           fill="var(--sunk)"
           stroke="var(--ink)"
           stroke-width={extent.width / 90}

@@ -16,7 +16,7 @@
   import QuantityField from '../QuantityField.svelte';
   import CupLooks from './CupLooks.svelte';
   import CupMore from './CupMore.svelte';
-  import { mass } from '$lib/ways.svelte';
+  import { mass } from '../../preferences.svelte';
   import LineMore from './LineMore.svelte';
 
   let { editor }: { editor: PlanView } = $props();

@@ -7,13 +7,13 @@
   import Hint from '../Hint.svelte';
   import { VISIONS, type Vision } from '$core/colour';
   import type { Computed, Plan } from '$core/plan';
-  import type { Face, Part, Showing, Told } from '$core/piece';
+  import type { Face, PicturePart, Showing, SpotHistory } from '$core/piece';
   import { InTurn } from '$lib/in-turn.svelte';
   import type { PlanView } from '$lib/plan-view.svelte';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import CoreDrawing from '../CoreDrawing.svelte';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
   import PiecePicture from '../PiecePicture.svelte';
   import AskFace from './AskFace.svelte';
   import Bars from './Bars.svelte';
@@ -29,10 +29,10 @@
   let face = $derived<'mould face' | 'open face' | 'cut'>(plan.showFace);
   let cut = $state({ heading: 0, off: 0 });
   let picture = $state.raw<ShownPicture>();
-  let told = $state.raw<Told>();
+  let told = $state.raw<SpotHistory>();
   let seed = $state<string>();
   let until = $state<string>();
-  let part = $state.raw<Part>();
+  let part = $state.raw<PicturePart>();
   let asking = $state(false);
   let asked = $state<{ x: number; y: number }>();
   const looked = $derived<Face>(face === 'cut' ? { kind: 'cut', ...cut } : { kind: face });
@@ -42,7 +42,9 @@
   // Asked once the picture stands: it tells of the same piece.
   $effect(() => {
     if (picture?.done && group)
-      untrack(() => mudWork.askMud({ plan, shelf: editor.shelf, strandId: group.strandId, seed, until }));
+      untrack(() =>
+        mudWork.askMud({ plan, shelf: editor.shelf, cavitySetId: group.cavitySetId, seed, until })
+      );
   });
   /** A white that may run out into skins: what the warning says it can cover. */
   const mayCover = $derived((cupId: string) => {
@@ -65,10 +67,10 @@
   const markOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const group = $derived(computed.groups[Math.min(chosen, computed.groups.length - 1)]);
   const core = new Later(() => ({ group, cups: computed.cups }));
-  const strandId = $derived(group?.strandId);
+  const cavitySetId = $derived(group?.cavitySetId);
   /** A bar is cut across, anything else from side to side. */
   $effect.pre(() => {
-    if (strandId === undefined) return;
+    if (cavitySetId === undefined) return;
     const { width, length } = untrack(() => extentOf(group));
     cut = { heading: width > 1.8 * length ? 90 : 0, off: 0 };
   });

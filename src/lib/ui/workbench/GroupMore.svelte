@@ -9,7 +9,7 @@
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
-  import { volume } from '$lib/ways.svelte';
+  import { volume } from '../../preferences.svelte';
   import Row from '../Row.svelte';
 
   let { editor, group }: { editor: PlanView; group: Group } = $props();

@@ -3,9 +3,9 @@
   import { Slider } from 'bits-ui';
   import type { Vision } from '$core/colour';
   import type { Computed, ComputedGroup, Plan } from '$core/plan';
-  import type { Face, Part } from '$core/piece';
+  import type { Face, PicturePart } from '$core/piece';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { length } from '$lib/ways.svelte';
+  import { length } from '../../preferences.svelte';
   import { onDestroy } from 'svelte';
   import { extentOf } from '../outline';
   import PiecePicture from '../PiecePicture.svelte';
@@ -35,7 +35,7 @@
     seed: string | undefined;
     /** The last step that is shown done; all of them when absent. */
     until: string | undefined;
-    part: Part | undefined;
+    part: PicturePart | undefined;
     /** Whether a face is asked for. */
     asking: boolean;
     /** The place that was asked about: a closer look goes there. */
@@ -84,7 +84,7 @@
     const query = new URLSearchParams({
       as,
       face: face.kind,
-      cavities: group.strandId,
+      cavities: group.cavitySetId,
       size: '1600',
       ...(seed ? { piece: seed } : {}),
       ...(until ? { until } : {}),
@@ -101,7 +101,7 @@
   const halfThumb = (track: number) => (10 / track) * 100;
   const ZOOM = 0.3;
   const inside = (v: number) => Math.min(1 - ZOOM, Math.max(0, v));
-  const closer = (): Part => ({
+  const closer = (): PicturePart => ({
     x: inside((asked?.x ?? 0.5) - ZOOM / 2),
     y: inside((asked?.y ?? 0.5) - ZOOM / 2),
     side: ZOOM

@@ -12,7 +12,7 @@
   import { amountOf } from '$core/pour';
   import { numberedWords, parseNumbered } from '$core/quantity';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
   import Choice from '../Choice.svelte';
   import ParsedField from '../ParsedField.svelte';
 

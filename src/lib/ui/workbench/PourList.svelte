@@ -20,7 +20,7 @@
   import { drawnFrom } from '$core/pour';
   import ActPicker from '../acts/ActPicker.svelte';
   import { parseCount } from '$core/quantity';
-  import { said, volume } from '$lib/ways.svelte';
+  import { said, volume } from '../../preferences.svelte';
   import { InTurn } from '$lib/in-turn.svelte';
   import type { PlanView } from '$lib/plan-view.svelte';
   import { editorOf } from '../acts';

@@ -13,7 +13,7 @@
   import Choice from '$lib/ui/Choice.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
 
   let { editor }: { editor: PlanView } = $props();
   const turn = new InTurn(1);

@@ -6,7 +6,7 @@
   import Choice from '../Choice.svelte';
   import More from '../More.svelte';
   import QuantityField from '../QuantityField.svelte';
-  import { volume } from '$lib/ways.svelte';
+  import { volume } from '../../preferences.svelte';
   import Row from '../Row.svelte';
   import Otherwise from './Otherwise.svelte';
 

@@ -6,7 +6,7 @@
   import { type Group } from '$core/document';
   import type { Technique } from '$core/pour';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../preferences.svelte';
   import OneOf from '../OneOf.svelte';
 
   let { editor, group }: { editor: PlanView; group: Group } = $props();

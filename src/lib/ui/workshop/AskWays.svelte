@@ -2,11 +2,11 @@
 <script lang="ts">
   import { goto, invalidate, invalidateAll } from '$app/navigation';
   import type { Problem } from '$core/problem';
-  import type { Ways } from '$core/ways';
+  import type { Preferences } from '$core/preferences';
   import { send } from '$lib/send';
   import ProblemNote from '../ProblemNote.svelte';
 
-  let { proposed }: { proposed: Ways } = $props();
+  let { proposed }: { proposed: Preferences } = $props();
   let problems = $state<Problem[]>([]);
 
   const units = $derived(

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { invalidate } from '$app/navigation';
   import type { Problem } from '$core/problem';
-  import { formatHour, parseHour, Ways } from '$core/ways';
+  import { formatHour, parseHour, Preferences } from '$core/preferences';
   import { problemsOf } from '$core/validate';
   import { send } from '$lib/send';
   import { weekdays } from '$lib/when';
@@ -11,7 +11,7 @@
   import Row from '../Row.svelte';
   import Tick from '../Tick.svelte';
 
-  let { ways }: { ways: Ways } = $props();
+  let { ways }: { ways: Preferences } = $props();
   let problems = $state<Problem[]>([]);
   const at = (path: string) => problems.find((p) => p.path.startsWith(path));
 
@@ -35,8 +35,8 @@
   ] as const;
 
   /** Keeps what was chosen, where it can be kept; says what is wrong with it otherwise. */
-  async function keep(change: Partial<Ways>) {
-    const read = Ways.safeParse({ ...ways, ...change });
+  async function keep(change: Partial<Preferences>) {
+    const read = Preferences.safeParse({ ...ways, ...change });
     problems = read.success ? [] : problemsOf(read.error);
     if (!read.success) return;
     const kept = await send('PUT', '/settings', read.data);

@@ -20,7 +20,7 @@
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import { letterOf } from '$lib/ui/colour/letter';
   import { suited } from '$lib/ui/colour/suited';
-  import { length } from '$lib/ways.svelte';
+  import { length } from '../../../lib/preferences.svelte';
   import Swatch from '$lib/ui/colour/Swatch.svelte';
 
   let { data } = $props();

@@ -1,7 +1,7 @@
 import { readPlans, wholeShelf } from '$lib/server/database';
-import { pastsOf } from '$lib/server/past';
+import { pastsOf } from '../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
-import { inThread } from '$lib/server/sums';
+import { inThread } from '../../../lib/server/workers';
 
 export const load = async () => {
   const { db } = await store();

@@ -12,7 +12,7 @@
   import CupMark from '$lib/ui/CupMark.svelte';
   import ImportPlan from '$lib/ui/ImportPlan.svelte';
   import PieceThumb from '$lib/ui/PieceThumb.svelte';
-  import { mass } from '$lib/ways.svelte';
+  import { mass } from '../../../lib/preferences.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
   let { data } = $props();

@@ -1,10 +1,10 @@
 <!-- Three lessons for every material, and a rehearsal of any plan. -->
 <script lang="ts">
   import { materials } from '$core/material';
-  import { lessons } from '$core/rehearse';
+  import { practiceLessons } from '$core/rehearse';
 
   let { data } = $props();
-  const all = lessons();
+  const all = practiceLessons();
   const kinds = [...new Set(all.map((l) => l.kind))];
 </script>
 

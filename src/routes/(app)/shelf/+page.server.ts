@@ -1,5 +1,5 @@
 import { brokenCards, wholeShelf } from '$lib/server/database';
-import { stock } from '$lib/server/past';
+import { stock } from '../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 
 export const load = async () => {

@@ -8,7 +8,7 @@
   import { HEADROOM } from '$core/shelf';
   import { send } from '$lib/send';
   import { day } from '$lib/when';
-  import { mass, money, said, volume } from '$lib/ways.svelte';
+  import { mass, money, said, volume } from '../../../lib/preferences.svelte';
   import CavityDrawing from '$lib/ui/shelf/CavityDrawing.svelte';
 
   let { data } = $props();

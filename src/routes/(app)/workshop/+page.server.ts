@@ -1,5 +1,5 @@
 import { contentsOf, copiesOf } from '$lib/server/database';
-import { isLoopback } from '$lib/server/door';
+import { isLoopback } from '../../../lib/server/access';
 import { store } from '$lib/server/store';
 
 export const load = async () => {

@@ -2,7 +2,7 @@ import { needsOf } from '$core/shelf';
 import { besideOf } from '$lib/server/beside';
 import { readEvents, wholeShelf } from '$lib/server/database';
 import { lessonsOf } from '$lib/server/lessons';
-import { stock } from '$lib/server/past';
+import { stock } from '../../../lib/server/learned-history';
 import { runOfPage } from '$lib/server/run-page';
 import { store } from '$lib/server/store';
 

@@ -26,7 +26,7 @@ export const colourOverItsLimit: Cause = {
     'ink faded or spread',
     'washed-out stain'
   ],
-  looks(c) {
+  evidence(c) {
     return strongest(
       mixesHere(c).flatMap((mixId) =>
         coloursIn(c, mixId).flatMap(({ name, percent, limit, reason, line, cupId }) =>

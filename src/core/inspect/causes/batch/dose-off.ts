@@ -9,7 +9,7 @@ const NOTICED = 0.08;
 export const doseOff: Cause = {
   id: 'dose-off',
   defects: ['too dark, too light or another hue', 'white took over', 'colours read as one'],
-  looks(c) {
+  evidence(c) {
     const here = new Set(mixesHere(c));
     return strongest(
       factsOf(c.frozen.computed, c.state).flatMap((f) => {

@@ -1,5 +1,5 @@
 import { strongest, type Cause } from '../cause';
-import { cupName, latePours, minutes } from '../case';
+import { cupName, latePours, minutesBetween } from '../case';
 
 /** After so long mica and white lie on the ground of a thin cup, minutes; usual practice, thick bases hold them longer. */
 const SETTLES = 12;
@@ -8,11 +8,11 @@ const SETTLES = 12;
 export const heavyColourStood: Cause = {
   id: 'heavy-colour-stood',
   defects: ['sunken glitter', 'unmixed streaks or specks', 'no cells'],
-  looks(c) {
+  evidence(c) {
     return strongest(
       latePours(c).flatMap(({ entry }) => {
         const stirred = c.state.cups.get(entry.task.mixId)?.coloured;
-        const stood = stirred === undefined ? 0 : minutes(stirred, entry.doneAt ?? stirred);
+        const stood = stirred === undefined ? 0 : minutesBetween(stirred, entry.doneAt ?? stirred);
         return stood > SETTLES
           ? [
               {

@@ -5,7 +5,7 @@ import { cupName, mixesHere } from '../case';
 export const notWeighed: Cause = {
   id: 'not-weighed',
   defects: ['tacky or soft', 'too dark, too light or another hue', 'unmixed streaks or specks'],
-  looks(c) {
+  evidence(c) {
     const here = new Set(mixesHere(c));
     const blind = c.state.tasks.filter(
       (t) => t.task.kind === 'weigh' && t.assumed !== undefined && here.has(t.task.mixId)

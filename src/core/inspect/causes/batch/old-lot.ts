@@ -4,7 +4,7 @@ import { strongest, type Cause } from '../cause';
 export const oldLot: Cause = {
   id: 'old-lot',
   defects: ['tacky or soft', 'yellowed', 'unmixed streaks or specks'],
-  looks(c) {
+  evidence(c) {
     return strongest(
       (c.beside.oldLots ?? []).map(({ name, days }) => ({
         fact: `${name} was ${days} ${days === 1 ? 'day' : 'days'} past its use-by`,

@@ -8,7 +8,7 @@ const USUAL = 0.03;
 export const quickFragrance: Cause = {
   id: 'quick-fragrance',
   defects: ['separated layers', 'unmixed streaks or specks'],
-  looks(c) {
+  evidence(c) {
     const [quick] = c.bases.flatMap((b) => materials.of(b).fragrance?.(b) ?? []);
     if (!quick) return undefined;
     return {

@@ -8,7 +8,7 @@ const MOST_OFF = 0.02;
 export const ratioOff: Cause = {
   id: 'ratio-off',
   defects: ['tacky or soft', 'snapped or chipped on demould', 'separated layers', 'sweat marks', 'ash bloom'],
-  looks(c) {
+  evidence(c) {
     return strongest(
       standings(c)
         .filter((s) => s.harms)

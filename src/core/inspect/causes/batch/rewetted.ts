@@ -11,7 +11,7 @@ export const rewetted: Cause = {
     'water marks',
     'separated layers'
   ],
-  looks(c) {
+  evidence(c) {
     const here = new Set(mixesHere(c));
     return strongest(
       c.state.mishaps

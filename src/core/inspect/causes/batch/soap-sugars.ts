@@ -10,7 +10,7 @@ const WARM = 24;
 export const soapSugars: Cause = {
   id: 'soap-sugars',
   defects: ['overheated', 'separated layers'],
-  looks(c) {
+  evidence(c) {
     const sugars = c.bases.flatMap((b) => materials.of(b).sugars?.(b) ?? []);
     const share = sugars.reduce((s, a) => s + a.share, 0);
     const { read, planned } = rooms(c);

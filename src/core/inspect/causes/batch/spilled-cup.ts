@@ -4,7 +4,7 @@ import type { Cause } from '../cause';
 export const spilledCup: Cause = {
   id: 'spilled-cup',
   defects: ['short fill or ledge'],
-  looks(c) {
+  evidence(c) {
     const lost = c.state.mishaps.filter((m) => m.kind === 'spilled' && !m.over);
     return lost.length
       ? {

@@ -8,7 +8,7 @@ const SHORT = 0.8;
 export const stirredShort: Cause = {
   id: 'stirred-short',
   defects: ['tacky or soft', 'unmixed streaks or specks', 'separated layers'],
-  looks(c) {
+  evidence(c) {
     return strongest(
       stirs(c)
         .filter((s) => s.took < s.planned * SHORT)

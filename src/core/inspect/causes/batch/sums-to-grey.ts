@@ -8,7 +8,7 @@ const GREY = 0.4;
 export const sumsToGrey: Cause = {
   id: 'sums-to-grey',
   defects: ['muddy blend'],
-  looks(c) {
+  evidence(c) {
     const cups = c.frozen.computed.groups
       .filter((g) => g.groupId === c.groupId)
       .flatMap((g) => g.layers.map((l) => ({ lab: l.look.lab, ml: l.each })));

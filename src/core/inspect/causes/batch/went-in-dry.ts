@@ -8,7 +8,7 @@ const MUCH = 1;
 export const wentInDry: Cause = {
   id: 'went-in-dry',
   defects: ['unmixed streaks or specks'],
-  looks(c) {
+  evidence(c) {
     // Concrete and gypsum take their pigment with the dry part, or the liquid, and are mixed hard.
     if (!like(c, 'wants wet colour')) return undefined;
     const { colourants } = c.frozen.file.shelf;

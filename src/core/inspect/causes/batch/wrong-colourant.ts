@@ -6,7 +6,7 @@ import { compatibilityOf } from '../../../material';
 export const wrongColourantForIt: Cause = {
   id: 'wrong-colourant-for-it',
   defects: ['tacky or soft', 'unmixed streaks or specks', 'bubbles on the mould face'],
-  looks(c) {
+  evidence(c) {
     return strongest(
       mixesHere(c).flatMap((mixId) => {
         const cup = c.frozen.computed.cups.find((x) => x.mixes.some((m) => m.mixId === mixId));

@@ -5,7 +5,7 @@ import { cupName, mixesHere } from '../case';
 export const wrongPot: Cause = {
   id: 'wrong-pot',
   defects: ['too dark, too light or another hue', 'colours read as one', 'unmixed streaks or specks'],
-  looks(c) {
+  evidence(c) {
     const here = new Set(mixesHere(c));
     return strongest(
       c.state.tasks.flatMap((t) =>

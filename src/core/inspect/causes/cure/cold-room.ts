@@ -8,7 +8,7 @@ const COLD = 3;
 export const coldRoom: Cause = {
   id: 'cold-room',
   defects: ['tacky or soft', 'sweat marks', 'separated layers', 'colours run together', 'ash bloom'],
-  looks(c) {
+  evidence(c) {
     const { read, planned } = rooms(c);
     if (read === undefined) return { note: 'the room’s temperature' };
     if (read > planned - COLD || like(c, 'sets by cooling')) return undefined;

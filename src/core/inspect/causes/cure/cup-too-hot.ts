@@ -6,7 +6,7 @@ import { behaviourOf, EXOTHERM_LIMIT } from '../../../material';
 export const cupTooHot: Cause = {
   id: 'cup-too-hot',
   defects: ['overheated', 'yellowed', 'bubbles on the open face'],
-  looks(c) {
+  evidence(c) {
     if (!like(c, 'heats itself')) return undefined;
     return strongest(
       booksHere(c).flatMap((b) => {

@@ -8,7 +8,7 @@ const words = duration;
 export const demouldedEarly: Cause = {
   id: 'demoulded-early',
   defects: ['snapped or chipped on demould', 'tacky or soft'],
-  looks(c) {
+  evidence(c) {
     const d = demouldOf(c);
     if (!d) return { note: 'when the piece left its mould' };
     if (d.after >= d.from * 0.98) return undefined;

@@ -14,7 +14,7 @@ const noteDemould = (plan: Plan, to: number): Plan => {
 export const demouldedLate: Cause = {
   id: 'demoulded-late',
   defects: ['snapped or chipped on demould', 'sweat marks', 'water marks'],
-  looks(c) {
+  evidence(c) {
     const d = demouldOf(c);
     if (!d) return { note: 'when the piece left its mould' };
     if (d.after <= d.to || !like(c, 'grips when late')) return undefined;

@@ -5,7 +5,7 @@ import type { Cause } from '../cause';
 export const tooHotPlastisol: Cause = {
   id: 'too-hot-plastisol',
   defects: ['overheated', 'yellowed'],
-  looks(c) {
+  evidence(c) {
     const base = c.bases.find((b) => materials.has(b.kind, 'counts its heats'));
     const heat = base && materials.of(base).heat?.(base);
     if (!heat) return undefined;

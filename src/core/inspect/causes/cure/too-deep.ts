@@ -2,10 +2,10 @@ import { strongest, type Cause } from '../cause';
 import { materials } from '../../../material';
 
 /** A layer deeper than its resin takes. */
-export const tooDeep: Cause = {
+export const layerTooDeepForIt: Cause = {
   id: 'too-deep',
   defects: ['overheated', 'yellowed'],
-  looks(c) {
+  evidence(c) {
     return strongest(
       c.frozen.computed.groups
         .filter((g) => g.groupId === c.groupId)

@@ -8,7 +8,7 @@ const FINE = 400;
 export const coarseGrit: Cause = {
   id: 'coarse-grit',
   defects: ['unclear edges or numbers', 'haze from a matte mould'],
-  looks(c) {
+  evidence(c) {
     return strongest(
       acted(c, 'sands').flatMap(({ step, entry }) => {
         const grits = (step.act as { grits?: readonly number[] }).grits ?? [];

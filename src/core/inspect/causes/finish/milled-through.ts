@@ -5,7 +5,7 @@ import { acted, layersHere } from '../case';
 export const milledThrough: Cause = {
   id: 'milled-through',
   defects: ['milled away or peeled out'],
-  looks(c) {
+  evidence(c) {
     // The mill takes the open face down, whichever face is shown.
     const all = layersHere(c);
     const top = all.at(-1);

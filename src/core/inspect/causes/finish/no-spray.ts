@@ -5,7 +5,7 @@ import { acted, like } from '../case';
 export const noSpray: Cause = {
   id: 'no-spray',
   defects: ['ash bloom'],
-  looks(c) {
+  evidence(c) {
     if (!like(c, 'ashes')) return undefined;
     const all = acted(c, 'shields');
     if (!all.length)

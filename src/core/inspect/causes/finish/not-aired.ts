@@ -5,7 +5,7 @@ import { acted, like } from '../case';
 export const notAired: Cause = {
   id: 'not-aired',
   defects: ['sweat marks', 'water marks'],
-  looks(c) {
+  evidence(c) {
     if (!like(c, 'dries in air')) return undefined;
     const all = acted(c, 'airs');
     const left = all.some((a) => a.entry.status === 'skipped');

@@ -5,7 +5,7 @@ import { acted } from '../case';
 export const notSealed: Cause = {
   id: 'not-sealed',
   defects: ['washed-out stain'],
-  looks(c) {
+  evidence(c) {
     const seals = acted(c, 'seals');
     if (!seals.length)
       return {

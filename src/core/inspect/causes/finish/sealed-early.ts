@@ -1,18 +1,18 @@
 import { strongest, waitAtLeast, type Cause } from '../cause';
-import { acted, minutes } from '../case';
+import { acted, minutesBetween } from '../case';
 import { duration } from '../../../quantity';
 
 /** Sealed before its days were over. */
 export const sealedEarly: Cause = {
   id: 'sealed-early',
   defects: ['sealed too early', 'washed-out stain'],
-  looks(c) {
+  evidence(c) {
     const out = c.state.groups.get(c.groupId)?.demoulded;
     const seals = acted(c, 'seals').filter((a) => a.entry.status === 'done');
     if (!seals.length || out === undefined) return { note: 'when it was demoulded and when it was sealed' };
     return strongest(
       seals.flatMap(({ step, entry }) => {
-        const after = minutes(out, entry.doneAt ?? out);
+        const after = minutesBetween(out, entry.doneAt ?? out);
         const asked = step.gates.flatMap((g) =>
           g.all.flatMap((x) => (x.kind === 'since' ? [{ gate: g.id, minutes: x.minutes }] : []))
         );

@@ -1,6 +1,6 @@
 import { applyEdit } from '../../../document/apply-edit';
 import { computePlan, type Plan } from '../../../plan';
-import { type Shelf } from '../../../document';
+import { type Shelf } from '../../../shelf';
 import { strongest, type Cause } from '../cause';
 
 /** ΔE00 under which touching colours read as one. */
@@ -16,7 +16,7 @@ function parted(plan: Plan, shelf: Shelf): Plan {
 export const lowContrast: Cause = {
   id: 'low-contrast',
   defects: ['colours read as one'],
-  looks(c) {
+  evidence(c) {
     return strongest(
       c.frozen.computed.pairs
         .filter((p) => p.contrast.deltaE < READS_AS_ONE)

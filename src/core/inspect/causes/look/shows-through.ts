@@ -8,7 +8,7 @@ const SHARE = 0.5;
 export const showsThrough: Cause = {
   id: 'shows-through',
   defects: ['colours read as one', 'too dark, too light or another hue'],
-  looks(c) {
+  evidence(c) {
     const layers = layersHere(c);
     return strongest(
       layers.flatMap(({ layer, level }) => {

@@ -8,7 +8,7 @@ const THIN = 6;
 export const thinSection: Cause = {
   id: 'thin-section',
   defects: ['snapped or chipped on demould'],
-  looks(c) {
+  evidence(c) {
     const group = c.frozen.computed.groups.find((g) => g.groupId === c.groupId);
     if (!group || !like(c, 'mineral') || group.depth >= THIN) return undefined;
     return {

@@ -1,6 +1,6 @@
 import { applyEdit } from '../../../document/apply-edit';
 import { computePlan, whitesIn, type Plan } from '../../../plan';
-import { type Shelf } from '../../../document';
+import { type Shelf } from '../../../shelf';
 import { strongest, type Cause } from '../cause';
 
 /** A white seen this many times its share of the pour stands out. */
@@ -10,7 +10,7 @@ const BEYOND = 1.25;
 export const whiteTooStrong: Cause = {
   id: 'white-too-strong',
   defects: ['white took over'],
-  looks(c) {
+  evidence(c) {
     const { computed } = c.frozen;
     return strongest(
       whitesIn(

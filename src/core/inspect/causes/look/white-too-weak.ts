@@ -1,4 +1,4 @@
-import { WHITE } from '../../../plan';
+import { WHITE_LIGHTNESS } from '../../../plan';
 import { strongest, type Cause } from '../cause';
 
 /** The share of a pour under which, and the thickness of hiding, mm, past which a white makes few cells; usual practice. */
@@ -9,10 +9,11 @@ const THIN = 3;
 export const whiteTooWeak: Cause = {
   id: 'white-too-weak',
   defects: ['no cells'],
-  looks(c) {
+  evidence(c) {
     return strongest(
       c.frozen.computed.cups.flatMap((cup) =>
-        cup.looks.own.lab.l >= WHITE && (cup.shareOfPour < LITTLE || cup.hides === null || cup.hides > THIN)
+        cup.looks.own.lab.l >= WHITE_LIGHTNESS &&
+        (cup.shareOfPour < LITTLE || cup.hides === null || cup.hides > THIN)
           ? [
               {
                 fact: `${cup.name} is ${(cup.shareOfPour * 100).toFixed(0)} % of the pour and hides ${cup.hides === null ? 'nothing' : `from ${cup.hides.toFixed(1)} mm`}`,

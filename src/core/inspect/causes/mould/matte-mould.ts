@@ -5,7 +5,7 @@ import { mouldHere } from '../case';
 export const matteMould: Cause = {
   id: 'matte-mould',
   defects: ['haze from a matte mould'],
-  looks(c) {
+  evidence(c) {
     const mould = mouldHere(c);
     return mould && mould.finish !== 'gloss'
       ? {

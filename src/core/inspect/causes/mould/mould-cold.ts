@@ -8,7 +8,7 @@ const COLD = 40;
 export const mouldColdPlastisol: Cause = {
   id: 'mould-cold-plastisol',
   defects: ['bubbles on the mould face', 'short fill or ledge'],
-  looks(c) {
+  evidence(c) {
     if (!like(c, 'injected hot')) return undefined;
     const read = c.state.probed.get(c.groupId)?.celsius;
     if (read === undefined) return { note: 'the mould’s temperature before the first shot' };

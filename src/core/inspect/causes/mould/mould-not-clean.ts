@@ -4,7 +4,7 @@ import type { Cause } from '../cause';
 export const mouldNotClean: Cause = {
   id: 'mould-not-clean',
   defects: ['dye left from an earlier piece', 'bubbles on the mould face', 'unmixed streaks or specks'],
-  looks(c) {
+  evidence(c) {
     const last = c.beside.lastColour;
     if (last?.dye)
       return {

@@ -5,7 +5,7 @@ import { mouldHere } from '../case';
 export const releaseNotLookedAt: Cause = {
   id: 'release-not-looked-at',
   defects: ['snapped or chipped on demould'],
-  looks(c) {
+  evidence(c) {
     const mould = mouldHere(c);
     const prepare = c.frozen.tasks.find((t) => t.kind === 'prepare');
     const asked = prepare?.kind === 'prepare' && prepare.checks?.some((k) => k.id === 'moulds');

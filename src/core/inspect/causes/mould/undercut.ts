@@ -8,7 +8,7 @@ const LEAST = 1;
 export const undercut: Cause = {
   id: 'undercut',
   defects: ['snapped or chipped on demould'],
-  looks(c) {
+  evidence(c) {
     const group = c.plan.groups.find((g) => g.id === c.groupId);
     const cavity = mouldHere(c)?.cavities.find((x) => x.id === group?.cavityId);
     return cavity?.draft !== undefined && cavity.draft < LEAST

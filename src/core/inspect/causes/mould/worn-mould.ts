@@ -5,7 +5,7 @@ import { mouldHere } from '../case';
 export const wornMould: Cause = {
   id: 'worn-mould',
   defects: ['haze from a matte mould', 'snapped or chipped on demould'],
-  looks(c) {
+  evidence(c) {
     const mould = mouldHere(c);
     if (!mould || (mould.condition ?? 'sound') === 'sound') return undefined;
     return {

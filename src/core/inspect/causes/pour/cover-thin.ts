@@ -8,7 +8,7 @@ const SHORT = 0.05;
 export const coverThin: Cause = {
   id: 'cover-thin',
   defects: ['embed cut or uncovered', 'short fill or ledge'],
-  looks(c) {
+  evidence(c) {
     const set = acted(c, 'embeds').at(-1)?.entry;
     const at = set ? c.state.tasks.findIndex((t) => t.task.id === set.task.id) : -1;
     if (at < 0) return undefined;

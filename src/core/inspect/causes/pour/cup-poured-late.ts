@@ -12,7 +12,7 @@ export const cupPouredLate: Cause = {
     'unmixed streaks or specks',
     'separated layers'
   ],
-  looks(c) {
+  evidence(c) {
     return strongest(
       latePours(c)
         .filter((p) => p.over > 0.05)

@@ -1,6 +1,6 @@
 import { duration } from '../../../quantity';
 import { noteAt, strongest, type Cause, type Pointed } from '../cause';
-import { acted, minutes, type Case } from '../case';
+import { acted, minutesBetween, type Case } from '../case';
 
 /** Less of the planned minutes than this counts as short. */
 const SHORT = 0.7;
@@ -11,7 +11,7 @@ function shortTaps(c: Case): Pointed[] {
   return acted(c, 'loosens').flatMap(({ step, entry: { task, doneAt } }) => {
     const before = doneAt === undefined ? undefined : done.findLast((at) => at < doneAt);
     if (task.kind !== 'do' || doneAt === undefined || before === undefined || !task.attended) return [];
-    const took = minutes(before, doneAt);
+    const took = minutesBetween(before, doneAt);
     if (took >= task.attended * SHORT) return [];
     const planned = duration(task.attended);
     return [
@@ -29,7 +29,7 @@ function shortTaps(c: Case): Pointed[] {
 export const fewTaps: Cause = {
   id: 'few-taps',
   defects: ['bubbles on the mould face', 'bubbles at an edge'],
-  looks(c) {
+  evidence(c) {
     const all = acted(c, 'loosens');
     const left = all.filter((a) => a.entry.status === 'skipped');
     if (!all.length) return { note: 'how long the mould was tapped, zone by zone' };

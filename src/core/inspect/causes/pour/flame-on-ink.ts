@@ -5,7 +5,7 @@ import { acted, cupName, tasksHere } from '../case';
 export const flameOnInk: Cause = {
   id: 'flame-on-ink',
   defects: ['ink faded or spread'],
-  looks(c) {
+  evidence(c) {
     const inked = tasksHere(c, 'pour').flatMap(({ task }) => {
       const pots = c.plan.cups.find((x) => x.id === task.cupId)?.recipe.map((r) => r.colourantId) ?? [];
       return c.frozen.file.shelf.colourants.some((p) => p.form === 'ink' && pots.includes(p.id))

@@ -8,7 +8,7 @@ const HEAVIER = 0.02;
 export const heavyOnLight: Cause = {
   id: 'heavy-on-light',
   defects: ['layer broke through', 'colours run together'],
-  looks(c) {
+  evidence(c) {
     const cups = c.frozen.computed.cups;
     const layers = layersHere(c);
     return strongest(

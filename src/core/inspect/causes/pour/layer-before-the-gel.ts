@@ -13,7 +13,7 @@ export const layerBeforeTheGel: Cause = {
     'floated or drowned embed',
     'layer broke through'
   ],
-  looks(c) {
+  evidence(c) {
     return strongest(
       waits(c)
         .filter((g) => g.early)

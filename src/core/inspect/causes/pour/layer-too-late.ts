@@ -8,7 +8,7 @@ const LATE = 3;
 export const layerTooLate: Cause = {
   id: 'layer-too-late',
   defects: ['separated layers'],
-  looks(c) {
+  evidence(c) {
     return strongest(
       waits(c).flatMap((g) => {
         const over = g.waited / Math.max(1, g.planned) - LATE;

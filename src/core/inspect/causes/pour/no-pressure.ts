@@ -5,7 +5,7 @@ import { acted } from '../case';
 export const noPressure: Cause = {
   id: 'no-pressure',
   defects: ['bubbles on the mould face', 'bubbles on the open face', 'bubbles at an edge'],
-  looks(c) {
+  evidence(c) {
     const left = acted(c, 'presses').filter((a) => a.entry.status === 'skipped');
     return left.length
       ? {

@@ -5,7 +5,7 @@ import { acted, like } from '../case';
 export const noTorch: Cause = {
   id: 'no-torch',
   defects: ['bubbles on the open face'],
-  looks(c) {
+  evidence(c) {
     const all = acted(c, 'clears');
     if (!like(c, 'may be flamed')) return undefined;
     if (!all.length)

@@ -4,7 +4,7 @@ import type { Cause } from '../cause';
 export const notLevel: Cause = {
   id: 'not-level',
   defects: ['off-centre', 'colours run together'],
-  looks(c) {
+  evidence(c) {
     const prepare = c.frozen.tasks.find((t) => t.kind === 'prepare');
     if (prepare?.kind !== 'prepare' || !prepare.checks) return { note: 'whether the mould stood level' };
     return c.state.ticked.has('level')

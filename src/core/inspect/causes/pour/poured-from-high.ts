@@ -5,7 +5,7 @@ import { acted, cupName } from '../case';
 export const pouredFromHigh: Cause = {
   id: 'poured-from-high',
   defects: ['bubbles on the mould face', 'layer broke through', 'floated or drowned embed'],
-  looks(c) {
+  evidence(c) {
     const done = acted(c, 'falls').filter(({ entry }) => entry.status === 'done');
     const steps = new Set(done.map(({ step }) => step.id));
     const [first] = done;

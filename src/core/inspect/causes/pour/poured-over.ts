@@ -8,7 +8,7 @@ const OVER = 0.02;
 export const pouredOver: Cause = {
   id: 'poured-over',
   defects: ['overfilled lip', 'too dark, too light or another hue'],
-  looks(c) {
+  evidence(c) {
     const took = filled(c);
     if (!took) return { note: 'what was poured into the cavities, in grams' };
     const over = took.poured / took.planned - 1;

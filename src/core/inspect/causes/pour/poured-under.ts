@@ -8,7 +8,7 @@ const SHORT = 0.02;
 export const pouredUnder: Cause = {
   id: 'poured-under',
   defects: ['short fill or ledge', 'sunk sprue or dent', 'too dark, too light or another hue'],
-  looks(c) {
+  evidence(c) {
     const took = filled(c);
     if (!took) return { note: 'what was poured into the cavities, in grams' };
     const short = 1 - took.poured / took.planned;

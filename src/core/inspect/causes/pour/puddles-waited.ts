@@ -1,5 +1,5 @@
 import { strongest, type Cause } from '../cause';
-import { acted, cupName, minutes, type Case } from '../case';
+import { acted, cupName, minutesBetween, type Case } from '../case';
 
 /** A wait between two puddles this much longer than planned lets the first thicken, minutes. A starting figure. */
 const LONGER = 3;
@@ -12,13 +12,13 @@ const plannedEnd = (c: Case, stepId: string): number =>
 export const puddlesWaited: Cause = {
   id: 'puddles-waited',
   defects: ['no cells'],
-  looks(c) {
+  evidence(c) {
     const puddles = acted(c, 'digs').filter(({ entry }) => entry.doneAt !== undefined);
     return strongest(
       puddles.slice(1).flatMap(({ step, entry }, i) => {
         const before = puddles[i]!;
         const planned = plannedEnd(c, step.id) - plannedEnd(c, before.step.id);
-        const waited = minutes(before.entry.doneAt!, entry.doneAt!);
+        const waited = minutesBetween(before.entry.doneAt!, entry.doneAt!);
         if (!(planned > 0) || waited - planned < LONGER || !('cupId' in entry.task)) return [];
         return [
           {

@@ -5,7 +5,7 @@ import { acted, like, tasksHere } from '../case';
 export const sprueNotTopped: Cause = {
   id: 'sprue-not-topped',
   defects: ['sunk sprue or dent', 'short fill or ledge'],
-  looks(c) {
+  evidence(c) {
     if (!like(c, 'draws in the sprue')) return undefined;
     // What is poured after the first layer tops it too.
     const tops = [...acted(c, 'tops').map((a) => a.entry), ...tasksHere(c, 'pour').slice(1)];

@@ -8,7 +8,7 @@ const SETS = 30;
 export const stoodPastProbe: Cause = {
   id: 'stood-past-probe',
   defects: ['separated layers', 'ash bloom', 'unmixed streaks or specks'],
-  looks(c) {
+  evidence(c) {
     if (!like(c, 'goes by trace')) return undefined;
     const read = [...c.state.probed.values()].map((p) => p.celsius);
     if (!read.length) return { note: 'the temperatures of oils and lye when they met' };

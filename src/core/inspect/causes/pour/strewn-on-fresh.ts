@@ -11,7 +11,7 @@ const gels = (c: Case): boolean =>
 export const strewnOnFresh: Cause = {
   id: 'strewn-on-fresh',
   defects: ['sunken glitter'],
-  looks(c) {
+  evidence(c) {
     return strongest(
       acted(c, 'strewn').flatMap(({ step, entry }) => {
         if (entry.status !== 'done' || step.gates.some((g) => g.all.some((x) => x.kind === 'state')))

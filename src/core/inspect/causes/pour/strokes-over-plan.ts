@@ -5,7 +5,7 @@ import { tasksHere } from '../case';
 export const strokesOverPlan: Cause = {
   id: 'strokes-over-plan',
   defects: ['muddy blend', 'blotted lines', 'colour dragged over an embed'],
-  looks(c) {
+  evidence(c) {
     const all = [...tasksHere(c, 'do'), ...tasksHere(c, 'pour')];
     const extra = all.reduce((s, t) => s + (t.extra ?? 0), 0);
     return extra

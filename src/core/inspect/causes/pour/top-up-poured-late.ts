@@ -4,7 +4,7 @@ import type { Cause } from '../cause';
 export const topUpPouredLate: Cause = {
   id: 'top-up-poured-late',
   defects: ['separated layers', 'short fill or ledge', 'colours run together'],
-  looks(c) {
+  evidence(c) {
     const tops = c.state.mishaps.filter((m) => m.kind === 'topped');
     return tops.length
       ? {

@@ -5,7 +5,7 @@ import { acted, tasksHere } from '../case';
 export const wipedBetween: Cause = {
   id: 'wiped-between',
   defects: ['separated layers'],
-  looks(c) {
+  evidence(c) {
     const pours = tasksHere(c, 'pour').flatMap((t) => t.doneAt ?? []);
     const [first, last] = [Math.min(...pours), Math.max(...pours)];
     const between = acted(c, 'alcohol').find(

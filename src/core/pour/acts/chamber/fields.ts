@@ -7,4 +7,4 @@ export const fields = {
   chamberId: intoChamber(),
   rounds: count('Rounds', 3, 40)
 };
-export type Chamber = ActOf<'chamber', typeof fields>;
+export type ChamberAct = ActOf<'chamber', typeof fields>;

@@ -2,9 +2,9 @@ import { formatAmount } from '../../../document';
 import { defineAct } from '../../define';
 import { grams } from '../../measured';
 import { flow } from './flow';
-import { fields, type Chamber } from './fields';
+import { fields, type ChamberAct } from './fields';
 
-export type { Chamber };
+export type { ChamberAct };
 
 export const chamber = defineAct({
   kind: 'chamber',

@@ -9,4 +9,4 @@ export const fields = {
   post: maybe(oneOf('Post', ['round', 'star', 'reed'], 'round')),
   across: maybe(quantity('Across', 'mm', 20, { min: 1, max: 500 }))
 };
-export type Column = ActOf<'column', typeof fields>;
+export type ColumnAct = ActOf<'column', typeof fields>;

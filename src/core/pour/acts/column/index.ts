@@ -3,10 +3,10 @@ import { defineAct } from '../../define';
 import { grams } from '../../measured';
 import { placeWords } from '../../place';
 import { flow } from './flow';
-import { fields, type Column } from './fields';
+import { fields, type ColumnAct } from './fields';
 import { postArea } from './post';
 
-export type { Column };
+export type { ColumnAct };
 
 export const column = defineAct({
   kind: 'column',

@@ -1,4 +1,4 @@
-import type { Column } from './fields';
+import type { ColumnAct } from './fields';
 
 /** Outlines of posts, as the radius over the angle. */
 const POSTS = {
@@ -12,15 +12,15 @@ const WIDE = 0.1;
 const STEPS = 360;
 
 /** The outline of an act's post in a cavity of so many mm²: its radius, mm, over the angle. */
-export function outlineOf(act: Column, area: number): (angle: number) => number {
+export function postOutline(act: ColumnAct, area: number): (angle: number) => number {
   const radius = act.across ? act.across / 2 : WIDE * Math.sqrt(area);
   const shape = POSTS[act.post ?? 'round'];
   return (a) => radius * shape(a);
 }
 
 /** What stands free of material while the post stands, mm²: ½ ∫ r² dφ. */
-export function postArea(act: Column, area: number): number {
-  const outline = outlineOf(act, area);
+export function postArea(act: ColumnAct, area: number): number {
+  const outline = postOutline(act, area);
   const turn = (2 * Math.PI) / STEPS;
   return Array.from({ length: STEPS }, (_, i) => (outline(i * turn) ** 2 * turn) / 2).reduce(
     (a, b) => a + b,

@@ -1,5 +1,5 @@
 import { distanceTo, within, type Casting, type Corner } from '../../../pattern';
-import { copiesOf, type Path } from '../../place';
+import { pathCopies, type Path } from '../../place';
 import type { Dust } from './fields';
 
 /** A film on the mould face, fading as it was brushed; what touched the mould first stays in front. */
@@ -22,7 +22,7 @@ const SOFT = 0.12;
 
 /** How much of a coat lies at a place that was brushed within an outline and its copies: none outside, all of it well inside. */
 function brushedIn({ section: { half } }: Casting, outline: Path): (x: number, y: number) => number {
-  const zones = copiesOf(outline, half.length / half.width).map((copy) =>
+  const zones = pathCopies(outline, half.length / half.width).map((copy) =>
     copy.map((p): Corner => [p.x * half.width, p.y * half.length])
   );
   const edge = SOFT * Math.min(half.width, half.length);

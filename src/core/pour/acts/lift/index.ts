@@ -1,5 +1,5 @@
 import { defineAct } from '../../define';
-import { levelled } from '../../stand';
+import { levelled } from '../../cavity-state';
 import { flow } from './flow';
 import { fields, type Lift } from './fields';
 

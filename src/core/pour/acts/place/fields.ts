@@ -8,4 +8,4 @@ export const fields = {
   at: place(),
   pressed: quantity('Pressed in by', 'mm', 0, { max: 300 })
 };
-export type Place = ActOf<'place', typeof fields>;
+export type PlaceAct = ActOf<'place', typeof fields>;

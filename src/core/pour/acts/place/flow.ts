@@ -1,19 +1,19 @@
 import { between, type Casting } from '../../../pattern';
 import { spotOf, type Poured } from '../../flowing';
-import type { Place } from './fields';
+import type { PlaceAct } from './fields';
 
 /**
  * Things set in keep their place while all else moves: bodies of their own size about the place, none in another. What has no card
  * is drawn as a ball.
  */
-export function flow(act: Place, casting: Casting, poured: Pick<Poured, 'object'>): void {
+export function flow(act: PlaceAct, casting: Casting, poured: Pick<Poured, 'object'>): void {
   const { section, chance, level } = casting;
   const scale = Math.sqrt(section.area);
   const ball = (SIZE * scale) / Math.sqrt(Math.max(1, act.pieces / 4));
   const { radius, tall } = poured.object(act.embedId) ?? { radius: ball, tall: ball };
   const middle = spotOf(casting, act.at);
   const set: { x: number; y: number }[] = [];
-  for (let tries = 0; set.length < act.pieces && tries < 200 * act.pieces; tries++) {
+  for (let fixes = 0; set.length < act.pieces && fixes < 200 * act.pieces; fixes++) {
     const spread = act.pieces === 1 ? 0 : scale * 0.55;
     const at = {
       x: middle.x + between(chance, -spread, spread),

@@ -1,9 +1,9 @@
 import { defineAct } from '../../define';
 import { placeWords } from '../../place';
 import { flow } from './flow';
-import { fields, type Place } from './fields';
+import { fields, type PlaceAct } from './fields';
 
-export type { Place };
+export type { PlaceAct };
 
 export const placeEmbed = defineAct({
   kind: 'place',

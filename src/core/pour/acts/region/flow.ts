@@ -1,5 +1,5 @@
 import { wobble, type Casting, type Corner } from '../../../pattern';
-import { copiesOf } from '../../place';
+import { pathCopies } from '../../place';
 import type { Poured } from '../../flowing';
 import type { Region } from './fields';
 
@@ -9,7 +9,7 @@ const BLURS = 0.14;
 /** Blurred: pushed into what is fluid, flush with it. Crisp: in the place of what was milled out. */
 export function flow(act: Region, casting: Casting, { mm3, content }: Poured): void {
   const { half } = casting.section;
-  const outlines = copiesOf(act.outline, half.length / half.width).map((copy) =>
+  const outlines = pathCopies(act.outline, half.length / half.width).map((copy) =>
     copy.map((p): Corner => [p.x * half.width, p.y * half.length])
   );
   const own = content(act.cupId);

@@ -1,4 +1,4 @@
-import { dirtyPour, swirl, wobble, type Casting } from '../../../pattern';
+import { dirtyPour, swirledThrough, wobble, type Casting } from '../../../pattern';
 import { waysOf, type Poured } from '../../flowing';
 import type { Swirl } from './fields';
 
@@ -9,7 +9,7 @@ export function flow(act: Swirl, casting: Casting, { mm3, content }: Poured): vo
   if (own.parts.length < 2) return casting.lay(own, mm3);
   casting.settle();
   for (const way of ways) {
-    if (way.length > 1) swirl(casting, own.parts, mm3 / ways.length, way);
+    if (way.length > 1) swirledThrough(casting, own.parts, mm3 / ways.length, way);
     else dirtyPour(casting, own.parts, mm3 / ways.length, way[0]!);
   }
   casting.stir(wobble(casting.section, act.from === 'high' ? 0.2 : 0.1, casting.chance));

@@ -8,7 +8,7 @@ export const cupSwirl = technique({
   suits: ['swirls fluid'],
   cups: ['into the jug', '…'],
   least: 2,
-  jug: (count) => ({ of: Array.from({ length: count }, (_, i) => i) }),
+  composite: (count) => ({ of: Array.from({ length: count }, (_, i) => i) }),
   learn: ['trace of each at the pour'],
   steps: ({ cups, cutInto }) => [
     { act: pour('swirl', cups[0]!, RIM), note: 'from low, without stirring' },

@@ -8,7 +8,7 @@ export const dirtyCup = technique({
   suits: ['runs thin', 'swirls fluid'],
   cups: ['stacked, the first at the bottom', '…'],
   least: 2,
-  jug: (count) => ({ of: Array.from({ length: count }, (_, i) => i) }),
+  composite: (count) => ({ of: Array.from({ length: count }, (_, i) => i) }),
   learn: ['how long the cup stood', 'from how high'],
   steps: ({ cups }) => [
     {

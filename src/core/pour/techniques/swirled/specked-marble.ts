@@ -11,7 +11,7 @@ export const speckedMarble = technique({
   suits: ['marbles thick'],
   cups: ['the body', 'the specks', '…'],
   least: 2,
-  jug: (count) => ({
+  composite: (count) => ({
     of: Array.from({ length: count }, (_, i) => i),
     shares: Array.from({ length: count }, (_, i) => (i ? SPECKS / (count - 1) : 1 - SPECKS)),
     mixing: 'marbled'

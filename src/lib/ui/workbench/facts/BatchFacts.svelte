@@ -4,7 +4,7 @@
   import Fold from '../../Fold.svelte';
   import type { Computed } from '$core/plan';
   import { duration, holdsFor } from '$core/quantity';
-  import { mass, said, volume } from '$lib/ways.svelte';
+  import { mass, said, volume } from '../../../preferences.svelte';
   import { HEADROOM } from '$core/shelf';
   import type { PlanView } from '$lib/plan-view.svelte';
   import CupMark from '../../CupMark.svelte';

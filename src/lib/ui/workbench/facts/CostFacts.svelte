@@ -1,6 +1,6 @@
 <!-- What a turn and a good piece cost, by the lots that are taken from. -->
 <script lang="ts">
-  import { money } from '$lib/ways.svelte';
+  import { money } from '../../../preferences.svelte';
   import type { PlanView } from '$lib/plan-view.svelte';
   import NumberField from '../../shelf/NumberField.svelte';
   import FactRow from './FactRow.svelte';

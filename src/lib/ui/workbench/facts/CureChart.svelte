@@ -5,7 +5,7 @@
   import { cureCourses, type Computed, type Plan } from '$core/plan';
   import { duration } from '$core/quantity';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { said, shownUnit, temperature } from '$lib/ways.svelte';
+  import { said, shownUnit, temperature } from '../../../preferences.svelte';
   import Choice from '../../Choice.svelte';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanView } = $props();

@@ -1,7 +1,7 @@
 <!-- What adding liquid to a stiffening mix leaves: shown before it is done. -->
 <script lang="ts">
   import Fold from '../../Fold.svelte';
-  import { rewet } from '$core/dosing';
+  import { thinned } from '$core/dosing';
   import { materials, type Base } from '$core/material';
   import type { Computed } from '$core/plan';
   import QuantityField from '../../QuantityField.svelte';
@@ -12,7 +12,7 @@
   // As really in it: the water of dispersions and let-downs counts.
   const grams = $derived((key: string) => mix?.held.find((p) => p.key === key)?.grams ?? 0);
   const now = $derived(base && materials.of(base).thinning?.(base, grams));
-  const after = $derived(now && now.solid > 0 ? rewet(now.liquid, now.solid, added) : undefined);
+  const after = $derived(now && now.solid > 0 ? thinned(now.liquid, now.solid, added) : undefined);
 </script>
 
 {#if now && after}

@@ -1,7 +1,7 @@
 <!-- What the order takes of each lot, and what stands on the shelf of it. -->
 <script lang="ts">
   import type { Computed } from '$core/plan';
-  import { mass } from '$lib/ways.svelte';
+  import { mass } from '../../../preferences.svelte';
   import Table from '../../Table.svelte';
 
   let { computed }: { computed: Computed } = $props();

@@ -2,9 +2,9 @@
 <script lang="ts">
   import { NIGHT } from '$core/cure';
   import { materials, USUAL_BLENDER } from '$core/material';
-  import { formatHour, parseHour } from '$core/ways';
+  import { formatHour, parseHour } from '$core/preferences';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { shownUnit, ways } from '$lib/ways.svelte';
+  import { shownUnit, preferences } from '$lib/preferences.svelte';
   import Fold from '../../Fold.svelte';
   import ParsedField from '../../ParsedField.svelte';
   import QuantityField from '../../QuantityField.svelte';
@@ -21,7 +21,7 @@
   /** What is said of one mix of a base holds for all of the plan’s. */
   const setMixes = (key: 'joinedAt' | 'blender' | 'pace', value: number | undefined) =>
     editor.edits(plan.mixes.map((m) => ({ path: ['mixes', m.id, key], value })));
-  const clockOf = (hour: number) => formatHour(hour * 60, ways().clock);
+  const clockOf = (hour: number) => formatHour(hour * 60, preferences().clock);
   const setNight = (value: typeof night) => editor.edit({ path: ['bench', 'night'], value });
 </script>
 
@@ -48,7 +48,7 @@
           <ParsedField
             label="First mix at"
             value={Math.round(night.hour * 60)}
-            format={(minutes) => formatHour(minutes, ways().clock)}
+            format={(minutes) => formatHour(minutes, preferences().clock)}
             parse={parseHour}
             onchange={(minutes) => setNight({ ...night, hour: (minutes % 1440) / 60 })}
           />

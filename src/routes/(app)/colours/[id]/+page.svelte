@@ -23,7 +23,7 @@
   import { startingLibrary } from '$core/shelf';
   import PhotoPick from '$lib/ui/colour/PhotoPick.svelte';
   import Swatch from '$lib/ui/colour/Swatch.svelte';
-  import { length } from '$lib/ways.svelte';
+  import { length } from '../../../../lib/preferences.svelte';
   import TargetField from '$lib/ui/colour/TargetField.svelte';
 
   let { data } = $props();

@@ -11,7 +11,7 @@
   import NewCard from '$lib/ui/colour/NewCard.svelte';
   import Swatch from '$lib/ui/colour/Swatch.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
-  import { length } from '$lib/ways.svelte';
+  import { length } from '../../../../lib/preferences.svelte';
   import { day } from '$lib/when';
 
   let { data } = $props();

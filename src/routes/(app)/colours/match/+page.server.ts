@@ -1,8 +1,8 @@
 import { figuresOf, type Plan } from '$core/plan';
-import { type Shelf } from '$core/document';
+import { type Shelf } from '$core/shelf';
 import { mixIdOf } from '$core/document';
 import { listCards, listPlans, wholeShelf } from '$lib/server/database';
-import { stock } from '$lib/server/past';
+import { stock } from '../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 
 /** Grams of base in each cup, in one mix of it. */

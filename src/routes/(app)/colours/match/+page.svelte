@@ -29,7 +29,7 @@
   import { suited } from '$lib/ui/colour/suited';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import { length, money } from '$lib/ways.svelte';
+  import { length, money } from '../../../../lib/preferences.svelte';
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { findPlan, wholeShelf } from '$lib/server/database';
 import { lessonsOf } from '$lib/server/lessons';
-import { pastOf } from '$lib/server/past';
+import { pastOf } from '../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 
 export const load = async ({ params }) => {

@@ -20,7 +20,7 @@
   import CupMark from '$lib/ui/CupMark.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import InspectPiece from '$lib/ui/record/InspectPiece.svelte';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../../../lib/preferences.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
   let { data } = $props();

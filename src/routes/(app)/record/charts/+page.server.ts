@@ -8,7 +8,7 @@ import {
   secondsByAct
 } from '$core/inspect';
 import { listCards, readPlans } from '$lib/server/database';
-import { pointsOf, taught } from '$lib/server/past';
+import { pointsOf, taught } from '../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 
 export const load = async () => {

@@ -1,7 +1,7 @@
 <!-- What the record shows in figures: rates with their intervals, so that nothing is claimed from three pieces. -->
 <script lang="ts">
   import type { Rate } from '$core/inspect';
-  import { shownUnit, ways } from '$lib/ways.svelte';
+  import { shownUnit, preferences } from '$lib/preferences.svelte';
   import { duration } from '$core/quantity';
   import DotChart from '$lib/ui/record/DotChart.svelte';
   import Taught from '$lib/ui/record/Taught.svelte';
@@ -79,7 +79,7 @@
       {#if data.cost.length}
         <RateChart
           label="Cost a good piece, by month"
-          unit={ways().currency ?? ''}
+          unit={preferences().currency ?? ''}
           tone="--ink-2"
           rows={data.cost}
         />

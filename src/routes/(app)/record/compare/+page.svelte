@@ -4,7 +4,7 @@
   import Choice from '$lib/ui/Choice.svelte';
   import PieceThumb from '$lib/ui/PieceThumb.svelte';
   import Table from '$lib/ui/Table.svelte';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../../../lib/preferences.svelte';
   import { day } from '$lib/when';
 
   let { data } = $props();

@@ -13,7 +13,7 @@
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
-  import { mass, said, volume } from '$lib/ways.svelte';
+  import { mass, said, volume } from '../../../../lib/preferences.svelte';
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();

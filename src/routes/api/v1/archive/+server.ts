@@ -1,10 +1,10 @@
 import { json } from '@sveltejs/kit';
 import { countsOf, restoreArchive } from '$lib/server/database';
 import { problem } from '$lib/server/body';
-import { forgetAll } from '$lib/server/past';
+import { forgetAll } from '../../../../lib/server/learned-history';
 import { refuse } from '$lib/server/respond';
 import { ADDRESS, store } from '$lib/server/store';
-import { inThread } from '$lib/server/sums';
+import { inThread } from '../../../../lib/server/workers';
 
 /** Everything in open formats: one ZIP of JSON Lines, photos and a manifest with checksums. */
 export const GET = async () => {

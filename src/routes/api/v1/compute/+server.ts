@@ -1,4 +1,4 @@
-import { inThread } from '$lib/server/sums';
+import { inThread } from '../../../../lib/server/workers';
 
 /** Computes a plan with its shelf and answers every figure; stores nothing. */
 export const POST = async ({ request }) => {

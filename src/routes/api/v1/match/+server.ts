@@ -3,7 +3,7 @@ import { wholeShelf } from '$lib/server/database';
 import { MatchRequest } from '$lib/server/match';
 import { readBody, refuse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
-import { inThread } from '$lib/server/sums';
+import { inThread } from '../../../../lib/server/workers';
 
 /** Finds recipes for a colour from the shelf. */
 export const POST = async ({ request }) => {

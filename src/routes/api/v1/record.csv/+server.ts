@@ -1,5 +1,5 @@
 import { ADDRESS } from '$lib/server/store';
-import { inThread } from '$lib/server/sums';
+import { inThread } from '../../../../lib/server/workers';
 
 /** The record, a row a piece, as CSV. */
 export const GET = async () =>

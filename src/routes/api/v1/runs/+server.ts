@@ -4,10 +4,10 @@ import { z } from 'zod';
 import { StoredId } from '$core/id';
 import { shelfOf } from '$core/document';
 import { findPlan, listRuns, startRun, wholeShelf } from '$lib/server/database';
-import { pastOf } from '$lib/server/past';
+import { pastOf } from '../../../../lib/server/learned-history';
 import { notHere, readBody, refuse, taken } from '$lib/server/respond';
 import { store } from '$lib/server/store';
-import { inThread } from '$lib/server/sums';
+import { inThread } from '../../../../lib/server/workers';
 
 export const GET = async () => json(await listRuns((await store()).db));
 

@@ -1,19 +1,19 @@
 import { json } from '@sveltejs/kit';
-import { USUAL_WAYS, Ways } from '$core/ways';
+import { USUAL_PREFERENCES, Preferences } from '$core/preferences';
 import { readBody } from '$lib/server/respond';
 import { store } from '$lib/server/store';
-import { keepWays, keptWays } from '$lib/server/ways';
+import { storePreferences, storedPreferences } from '../../../../lib/server/preferences';
 
 /** The workshop's own ways; until they are kept, the usual metric ones. */
 export const GET = async () => {
   const { db } = await store();
-  return json((await keptWays(db)) ?? USUAL_WAYS);
+  return json((await storedPreferences(db)) ?? USUAL_PREFERENCES);
 };
 
 /** Keeps the workshop's own ways. */
 export const PUT = async ({ request }) => {
-  const read = await readBody(request, Ways);
+  const read = await readBody(request, Preferences);
   if ('refused' in read) return read.refused;
-  await keepWays(await store(), read.value);
+  await storePreferences(await store(), read.value);
   return json(read.value);
 };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { COOKIE, signOut, signOutEverywhere } from '$lib/server/door';
+import { COOKIE, signOut, signOutEverywhere } from '../../../../lib/server/access';
 import { readBody } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { wholeShelf } from '$lib/server/database';
-import { stock } from '$lib/server/past';
+import { stock } from '../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 
 /** What is left of every lot, runs taken off. */

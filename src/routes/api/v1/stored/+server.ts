@@ -9,7 +9,7 @@ import {
   removeRun,
   storedText
 } from '$lib/server/database';
-import { forgetRun } from '$lib/server/past';
+import { forgetRun } from '../../../../lib/server/learned-history';
 import { answerWrite, notHere, readBody } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 

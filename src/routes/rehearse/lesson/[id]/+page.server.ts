@@ -1,9 +1,9 @@
 import { error } from '@sveltejs/kit';
-import { lessonPlan, lessons } from '$core/rehearse';
-import { inThread } from '$lib/server/sums';
+import { lessonPlan, practiceLessons } from '$core/rehearse';
+import { inThread } from '../../../../lib/server/workers';
 
 export const load = async ({ params }) => {
-  const lesson = lessons().find((l) => l.id === params.id);
+  const lesson = practiceLessons().find((l) => l.id === params.id);
   if (!lesson) error(404, { message: 'There is no such lesson.', mend: 'See the list of lessons.' });
   const frozen = await inThread('freeze', { ...lessonPlan(lesson), past: {} });
   return { frozen, lesson };

@@ -1,9 +1,9 @@
 import { error } from '@sveltejs/kit';
 import { shelfOf } from '$core/document';
 import { findPlan, wholeShelf } from '$lib/server/database';
-import { pastOf } from '$lib/server/past';
+import { pastOf } from '../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
-import { inThread } from '$lib/server/sums';
+import { inThread } from '../../../../lib/server/workers';
 
 /** A plan as it would be frozen if it were begun now; nothing is stored. */
 export const load = async ({ params }) => {

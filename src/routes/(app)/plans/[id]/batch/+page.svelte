@@ -6,7 +6,7 @@
   import { amountWords } from '$core/pour';
   import { displayOf, reading, weighing } from '$core/quantity';
   import CupMark from '$lib/ui/CupMark.svelte';
-  import { length, mass, money, said, volume } from '$lib/ways.svelte';
+  import { length, mass, money, said, volume } from '../../../../../lib/preferences.svelte';
   import { batchOf, batchRows, coloursOf, partOf } from '$lib/sheet-words';
   import PrintBar from '$lib/ui/PrintBar.svelte';
 

@@ -4,12 +4,12 @@
   import { figuresOf } from '$core/plan';
   import type { Problem } from '$core/problem';
   import { weighing } from '$core/quantity';
-  import { eventsFromSheet, tasksOf, type SheetLine } from '$core/run';
-  import { parseHour } from '$core/ways';
+  import { eventsFromSheet, tasksOf, type FilledLine } from '$core/run';
+  import { parseHour } from '$core/preferences';
   import { newId } from '$lib/id';
   import { taskWords, typedGrams } from '$lib/instruction';
   import { send } from '$lib/send';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../../../../lib/preferences.svelte';
   import { lastDayAt } from '$lib/when';
   import Tick from '$lib/ui/Tick.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
@@ -44,12 +44,12 @@
   });
 
   /** What was typed, line by line; a figure that cannot be read is said by its line. */
-  function typed(start: number): { lines: SheetLine[]; found: Problem[] } {
+  function typed(start: number): { lines: FilledLine[]; found: Problem[] } {
     const found: Problem[] = [];
     let days = 0;
     let last = start;
-    const lines = tasks.map((task, i): SheetLine => {
-      const line: SheetLine = { task: task.id, leftOut: leftOut[task.id] };
+    const lines = tasks.map((task, i): FilledLine => {
+      const line: FilledLine = { task: task.id, leftOut: leftOut[task.id] };
       const weight = read[task.id]?.trim();
       if (weight) {
         const grams = typedGrams(weight);

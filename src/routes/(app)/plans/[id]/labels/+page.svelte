@@ -2,7 +2,7 @@
 <script lang="ts">
   import { figuresOf } from '$core/plan';
   import { labelsOf } from '$lib/sheet-words';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../../../../lib/preferences.svelte';
   import { today } from '$lib/when';
   import CupIcon from '$lib/ui/CupIcon.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';

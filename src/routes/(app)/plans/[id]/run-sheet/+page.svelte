@@ -7,7 +7,7 @@
   import { aimOf } from '$lib/sheet-words';
   import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
-  import { said, temperature } from '$lib/ways.svelte';
+  import { said, temperature } from '../../../../../lib/preferences.svelte';
 
   let { data } = $props();
   const plan = $derived(data.plan);

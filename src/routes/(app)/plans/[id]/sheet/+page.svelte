@@ -8,7 +8,7 @@
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
-  import { said, temperature, volume } from '$lib/ways.svelte';
+  import { said, temperature, volume } from '../../../../../lib/preferences.svelte';
   import WeighTable from '$lib/ui/WeighTable.svelte';
 
   let { data } = $props();
@@ -131,7 +131,7 @@
     </div>
 
     <div>
-      {#each computed.groups as group (group.strandId)}
+      {#each computed.groups as group (group.cavitySetId)}
         <CoreDrawing {group} cups={computed.cups} showFace={plan.showFace} width={320} height={200} />
         <p class="text-[0.82rem] text-ink-2">
           {group.name}: {group.mouldName}, {volume(group.capacity)} each

@@ -3,7 +3,7 @@
   import { buyerSheet, USUAL_TOLERANCE } from '$core/inspect';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import PieceThumb from '$lib/ui/PieceThumb.svelte';
-  import { said } from '$lib/ways.svelte';
+  import { said } from '../../../../../lib/preferences.svelte';
   import { day } from '$lib/when';
 
   let { data } = $props();

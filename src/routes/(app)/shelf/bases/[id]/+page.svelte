@@ -10,7 +10,7 @@
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import Row from '$lib/ui/Row.svelte';
-  import { mass } from '$lib/ways.svelte';
+  import { mass } from '../../../../../lib/preferences.svelte';
   import { whose } from '$lib/ui/shelf/whose';
 
   let { data } = $props();

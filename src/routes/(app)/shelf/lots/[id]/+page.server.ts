@@ -3,7 +3,7 @@ import { error } from '@sveltejs/kit';
 import { formulaOf } from '$core/material';
 import type { Lot } from '$core/shelf';
 import { findCardRow, listRuns, wholeShelf } from '$lib/server/database';
-import { lotBooks } from '$lib/server/past';
+import { lotBooks } from '../../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 
 export const load = async ({ params }) => {

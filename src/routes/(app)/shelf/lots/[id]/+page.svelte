@@ -11,7 +11,7 @@
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import { mass, money } from '$lib/ways.svelte';
+  import { mass, money } from '../../../../../lib/preferences.svelte';
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();

@@ -2,7 +2,7 @@ import { newId } from '$lib/id';
 import { error } from '@sveltejs/kit';
 import type { Mould } from '$core/mould';
 import { findCardRow, listCards } from '$lib/server/database';
-import { mouldHistory } from '$lib/server/past';
+import { mouldHistory } from '../../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 
 const blank = (): Mould => ({

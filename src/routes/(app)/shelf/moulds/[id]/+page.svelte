@@ -8,7 +8,7 @@
   import CavityCard from '$lib/ui/shelf/CavityCard.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import Row from '$lib/ui/Row.svelte';
-  import { volume } from '$lib/ways.svelte';
+  import { volume } from '../../../../../lib/preferences.svelte';
   import { day } from '$lib/when';
 
   let { data } = $props();

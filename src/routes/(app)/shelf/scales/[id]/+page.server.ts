@@ -1,7 +1,7 @@
 import { newId } from '$lib/id';
 import { error } from '@sveltejs/kit';
 import { findCardRow } from '$lib/server/database';
-import { toolUses } from '$lib/server/past';
+import { toolUses } from '../../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 
 export const load = async ({ params }) => {

@@ -2,7 +2,7 @@ import { newId } from '$lib/id';
 import { error } from '@sveltejs/kit';
 import type { Vessel } from '$core/shelf';
 import { findCardRow } from '$lib/server/database';
-import { toolUses } from '$lib/server/past';
+import { toolUses } from '../../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 
 const blank = (): Vessel => ({ id: newId(), name: '', ml: 300, loss: 2 });

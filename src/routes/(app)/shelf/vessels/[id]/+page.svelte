@@ -3,7 +3,7 @@
   import { CardForm } from '$lib/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import { volume } from '$lib/ways.svelte';
+  import { volume } from '../../../../../lib/preferences.svelte';
   import Row from '$lib/ui/Row.svelte';
   import ToolState from '$lib/ui/shelf/ToolState.svelte';
 

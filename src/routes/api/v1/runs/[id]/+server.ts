@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { listLessons, piecesOf, readEvents, readRun, removeRun } from '$lib/server/database';
-import { forgetRun } from '$lib/server/past';
+import { forgetRun } from '../../../../../lib/server/learned-history';
 import { notHere, refuse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 

@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import { USUAL_TOLERANCE } from '$core/inspect';
 import { problemsOf } from '$core/validate';
-import { USUAL_WAYS } from '$core/ways';
+import { USUAL_PREFERENCES } from '$core/preferences';
 import { findRun } from '$lib/server/database';
-import { paperOf } from '$lib/server/paper';
+import { paperOf } from '../../../../../../lib/server/print';
 import { picturePng } from '$lib/server/picture';
 import { notHere, pdfResponse, refuse } from '$lib/server/respond';
 import { store } from '$lib/server/store';
-import { inThread } from '$lib/server/sums';
-import { keptWays } from '$lib/server/ways';
+import { inThread } from '../../../../../../lib/server/workers';
+import { storedPreferences } from '../../../../../../lib/server/preferences';
 
 /** What is agreed to differ: a colour by ΔE00, a weight in percent. */
 const Agreed = z.object({
@@ -28,8 +28,8 @@ export const GET = async ({ params, url }) => {
   const run = await findRun(db, params.id);
   if (!run) return notHere('run', params.id);
   const { plan, shelf } = run.frozen.file;
-  const [picture, kept] = await Promise.all([picturePng(plan, shelf), keptWays(db)]);
-  const ways = kept ?? USUAL_WAYS;
+  const [picture, kept] = await Promise.all([picturePng(plan, shelf), storedPreferences(db)]);
+  const ways = kept ?? USUAL_PREFERENCES;
   const pdf = await inThread('buyer', {
     size: paperOf(url.searchParams.get('paper'), ways.paper),
     of: {

@@ -2,7 +2,7 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { AnyEvent } from '$core/run';
 import { addEvents, eventsOf, runExists } from '$lib/server/database';
-import { forgetRun } from '$lib/server/past';
+import { forgetRun } from '../../../../../../lib/server/learned-history';
 import { notHere, readBody } from '$lib/server/respond';
 import { store } from '$lib/server/store';
 

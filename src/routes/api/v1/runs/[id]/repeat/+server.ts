@@ -2,7 +2,7 @@ import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { computePlan, type Plan } from '$core/plan';
-import { type Shelf } from '$core/document';
+import { type Shelf } from '$core/shelf';
 import { asFamily, planFromRun, scaledTo } from '$core/run';
 import { problem } from '$lib/server/body';
 import { eventsOf, importPlanFile, readRun, wholeShelf, type Db } from '$lib/server/database';

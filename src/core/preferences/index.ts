@@ -1,6 +1,6 @@
-export { Initials, Ways, type Learned } from './ways';
-export { USUAL_WAYS } from './usual';
-export { guessedWays } from './guess';
+export { Initials, Preferences, type Learned } from './preferences';
+export { USUAL_PREFERENCES } from './usual';
+export { guessedPreferences } from './guess';
 export { shownLength, shownMass, shownMoney, shownTemperature, shownUnit, shownVolume } from './shown';
 export { said } from './said';
 export { formatHour, parseHour } from './hour';

@@ -3,7 +3,7 @@ import { PORTION } from '$core/batch';
 import type { Computed } from '$core/plan';
 import { amountWords } from '$core/pour';
 import { displayOf, reading, weighing } from '$core/quantity';
-import { shownLength, shownMoney, shownVolume } from '$core/ways';
+import { shownLength, shownMoney, shownVolume } from '$core/preferences';
 import { batchRows, coloursOf, partOf, type BatchRow } from '$lib/sheet-words';
 import { markOf } from './drawn';
 import { RULED, written } from './pdf';

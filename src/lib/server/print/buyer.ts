@@ -1,7 +1,7 @@
 import type { Content } from 'pdfmake/interfaces';
 import { buyerSheet, type Tolerance } from '$core/inspect';
 import type { Computed, Plan } from '$core/plan';
-import { said, type Ways } from '$core/ways';
+import { said, type Preferences } from '$core/preferences';
 import { day } from '$lib/when';
 import { pdfOf, written, type PaperSize } from './pdf';
 
@@ -14,7 +14,7 @@ export interface ForBuyer {
   tolerance: Tolerance;
   /** The show face as PNG, where it could be drawn. */
   picture?: Uint8Array | undefined;
-  ways: Ways;
+  ways: Preferences;
 }
 
 /** The sheet for a buyer as PDF: what will match, what cannot, and how to keep it. */

@@ -18,7 +18,7 @@ let sums: typeof import('.');
 beforeAll(async () => {
   folder = mkdtempSync(join('node_modules', '.sums-'));
   await build({
-    configFile: 'vite.sums.config.ts',
+    configFile: 'vite.workers.config.ts',
     logLevel: 'error',
     build: { outDir: join(folder, 'build') }
   });

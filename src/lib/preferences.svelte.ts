@@ -1,20 +1,20 @@
 import { displayOf } from '$core/quantity';
-import * as core from '$core/ways';
-import { USUAL_WAYS, type Ways } from '$core/ways';
+import * as core from '$core/preferences';
+import { USUAL_PREFERENCES, type Preferences } from '$core/preferences';
 
 /**
  * The ways of the workshop this page shows. They are one workshop's, the same for everyone who looks, so that they may
  * stand beside the pages: set once by the outermost layout, read by everything that shows a figure.
  */
-let current = $state.raw<Ways>(USUAL_WAYS);
+let current = $state.raw<Preferences>(USUAL_PREFERENCES);
 
 /** Every screen follows from here on. */
-export function setWays(ways: Ways): void {
+export function setPreferences(ways: Preferences): void {
   current = ways;
 }
 
 /** The ways as they stand; read where something follows them. */
-export const ways = (): Ways => current;
+export const preferences = (): Preferences => current;
 
 /** The core’s figures and words, in the workshop’s own units. Internal units in. */
 export const mass = (grams: number, decimals?: number): string => core.shownMass(grams, current, decimals);
@@ -30,7 +30,8 @@ export const money = (amount: number): string => core.shownMoney(amount, current
 export const said = (sentence: string, division?: number): string =>
   core.said(sentence, division === undefined ? current : { ...current, weights: weightsOf(division) });
 
-const weightsOf = (division: number): Ways['weights'] => (displayOf(division).symbol === 'oz' ? 'oz' : 'g');
+const weightsOf = (division: number): Preferences['weights'] =>
+  displayOf(division).symbol === 'oz' ? 'oz' : 'g';
 
 /** The unit shown for one that things are kept in: `mm` → `in`. */
 export const shownUnit = (symbol: string): string => core.shownUnit(symbol, current);

@@ -1,6 +1,6 @@
 import { formatQuantity, unit } from '../quantity';
 import { shownUnit } from './shown';
-import type { Ways } from './ways';
+import type { Preferences } from './preferences';
 
 /**
  * A metric quantity in a sentence: a figure, a range of two, or lengths across one another (`120 × 100 mm`), then a space
@@ -15,7 +15,7 @@ const FIGURE = /−?\d+(?:\.\d+)?/g;
  * A sentence of the core in a workshop's own units: “a layer of 15 mm at 21 °C” → “a layer of 0.59 in at 70 °F”. The core
  * speaks metric only; this is the one place where its words are turned, so that every screen says them alike.
  */
-export function said(sentence: string, ways: Ways): string {
+export function said(sentence: string, ways: Preferences): string {
   const turn = (whole: string, figures: string, symbol: string) => {
     const shown = shownUnit(symbol, ways);
     if (shown === symbol) return whole;

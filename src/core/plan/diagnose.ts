@@ -1,10 +1,10 @@
-import type { Found } from '../problem';
+import type { Diagnostic } from '../problem';
 import type { Score } from '../schedule';
 import type { Need } from '../shelf/stock';
 import type { ComputedCup } from './computed';
 import { contrastProblems, type TouchingPair } from './looks/contrast';
 import { dominanceProblems } from './looks/dominance';
-import type { FilledStrand } from './fill';
+import type { FilledCavitySet } from './fill';
 import type { ComputedGroup } from './draw';
 import type { ResolvedPlan } from './resolve';
 import {
@@ -14,17 +14,17 @@ import {
   mixProblems,
   needProblems,
   pourProblems,
-  potProblems,
+  splitMixProblems,
   recipeProblems,
   residueProblems
 } from './rules';
-import type { WorkedCups } from './weighing/weighed';
+import type { AllMixes } from './weighing/weighed';
 
 /** Everything a plan came to, for its rules to look at. */
-export interface Judgement {
+export interface DiagnosedPlan {
   plan: ResolvedPlan;
-  filled: readonly FilledStrand[];
-  worked: WorkedCups;
+  filled: readonly FilledCavitySet[];
+  allMixes: AllMixes;
   cups: readonly ComputedCup[];
   groups: readonly ComputedGroup[];
   pairs: readonly TouchingPair[];
@@ -33,13 +33,22 @@ export interface Judgement {
 }
 
 /** All rules over a plan that has been worked out. */
-export function judge({ plan, filled, worked, cups, groups, pairs, needs, score }: Judgement): Found[] {
+export function diagnose({
+  plan,
+  filled,
+  allMixes,
+  cups,
+  groups,
+  pairs,
+  needs,
+  score
+}: DiagnosedPlan): Diagnostic[] {
   const colours = new Map(cups.map((c) => [c.cupId, c.colour]));
   return [
     ...plan.cups.flatMap((c) => recipeProblems(c, plan)),
-    ...worked.cups.flatMap((w) => cupProblems(w, plan)),
-    ...potProblems(worked, plan),
-    ...mixProblems(plan, worked, filled),
+    ...allMixes.cups.flatMap((w) => cupProblems(w, plan)),
+    ...splitMixProblems(allMixes, plan),
+    ...mixProblems(plan, allMixes, filled),
     ...filled.flatMap((f) => layerProblems(plan, f)),
     ...pourProblems(plan, filled, score, new Map(cups.map((c) => [c.cupId, c]))),
     ...(plan.scales.length ? contrastProblems(pairs, plan) : []),

@@ -3,7 +3,7 @@ import type { Computed } from '$core/plan';
 import { figuresOf } from '$core/plan';
 import { displayOf, readingBeside, weighing } from '$core/quantity';
 import { tasksOf } from '$core/run';
-import { said } from '$core/ways';
+import { said } from '$core/preferences';
 import { taskWords } from '$lib/instruction';
 import {
   aimOf,

@@ -1,7 +1,7 @@
 import type { Use } from '../shelf/stock';
 
 /** What the record knows that a plan may use: passed in, never looked up. */
-export interface Past {
+export interface LearnedHistory {
   /** The day it is planned, ms since 1970. */
   today?: number;
   /** The share that clings of each base, by its id, as the median of past cups. */

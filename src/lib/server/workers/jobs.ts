@@ -1,10 +1,11 @@
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
-import type { Bench, Job as DayJob } from '$core/days';
+import type { DayBench, Job as DayJob } from '$core/days';
 import { sql } from 'drizzle-orm';
 import { computePlan, figuresOf, PlanFile, type Computed, type Plan } from '$core/plan';
 import { shortageOf } from '$core/order';
-import { type Past, type Shelf } from '$core/document';
+import { type LearnedHistory } from '$core/document';
+import { type Shelf } from '$core/shelf';
 import { ordersOnDays, type OrderAsked } from '$core/days';
 import { pieceOf, svgOf, wholePicture, type Face } from '$core/piece';
 import { freeze } from '$core/run';
@@ -22,7 +23,7 @@ import {
 } from '../database';
 import * as schema from '../database/schema';
 import type { SheetKind } from '$lib/sheets';
-import { buyerPdf, sheetPdf, type ForBuyer, type PaperSize, type ToPrint } from '../paper';
+import { buyerPdf, sheetPdf, type ForBuyer, type PaperSize, type ToPrint } from '../print';
 import { matchFromShelf, type MatchRequest } from '../match';
 import type { z } from 'zod';
 
@@ -39,7 +40,7 @@ export interface PictureAsked {
 }
 
 /** A plan as its tile on the list shows it. */
-function tileOf(plan: Plan, past: Past, shelf: Shelf) {
+function tileOf(plan: Plan, past: LearnedHistory, shelf: Shelf) {
   const { cups, totals, problems, bases } = figuresOf(plan, shelf, past);
   return {
     id: plan.id,
@@ -103,11 +104,12 @@ export const jobs = {
     return answer(computePlan(plan, shelf, { today }), 200);
   },
   /** A plan as its run begins. */
-  freeze: ({ plan, shelf, past }: { plan: Plan; shelf: Shelf; past: Past }) => freeze(plan, shelf, past),
-  tiles: ({ plans, shelf }: { plans: readonly { plan: Plan; past: Past }[]; shelf: Shelf }) =>
+  freeze: ({ plan, shelf, past }: { plan: Plan; shelf: Shelf; past: LearnedHistory }) =>
+    freeze(plan, shelf, past),
+  tiles: ({ plans, shelf }: { plans: readonly { plan: Plan; past: LearnedHistory }[]; shelf: Shelf }) =>
     plans.map(({ plan, past }) => tileOf(plan, past, shelf)),
   /** What runs short over all open orders, and what each plan that could be poured next weighs. */
-  ahead: ({ plans, shelf }: { plans: readonly { plan: Plan; past: Past }[]; shelf: Shelf }) => {
+  ahead: ({ plans, shelf }: { plans: readonly { plan: Plan; past: LearnedHistory }[]; shelf: Shelf }) => {
     const worked = plans.map(({ plan, past }) => ({ plan, figures: figuresOf(plan, shelf, past) }));
     return {
       short: shortageOf(
@@ -128,7 +130,7 @@ export const jobs = {
   }: {
     orders: readonly OrderAsked[];
     shelf: Shelf;
-    there: Pick<Bench, 'hours' | 'hands'>;
+    there: Pick<DayBench, 'hours' | 'hands'>;
     curing: readonly DayJob[];
     /** Where it is told how far the work is, per mille: read while the thread is still at it. */
     done: SharedArrayBuffer;
@@ -142,7 +144,7 @@ export const jobs = {
   /** A picture of a piece: pixels, or a drawing in true size; nothing where the plan has no such cavities. */
   picture: ({ plan, shelf, query }: { plan: Plan; shelf: Shelf; query: PictureAsked }) => {
     const { face: kind, heading, off, cavities, piece: seed, until, size, as } = query;
-    const piece = pieceOf(plan, shelf, {}, { strandId: cavities, seed, until });
+    const piece = pieceOf(plan, shelf, {}, { cavitySetId: cavities, seed, until });
     if (!piece) return undefined;
     const face: Face = kind === 'cut' ? { kind, heading, off } : { kind };
     const nameOf = (id: string) => plan.cups.find((c) => c.id === id)?.name ?? id;
@@ -174,7 +176,7 @@ export type Jobs = typeof jobs;
 export type JobName = keyof Jobs;
 
 /** One job, as the pool hands it to a thread. */
-export interface Order<N extends JobName = JobName> {
+export interface OrderToPlace<N extends JobName = JobName> {
   job: N;
   input: Parameters<Jobs[N]>[0];
 }

@@ -1,5 +1,5 @@
-import { USUAL_WAYS } from './usual';
-import type { Ways } from './ways';
+import { USUAL_PREFERENCES } from './usual';
+import type { Preferences } from './preferences';
 
 /** Regions whose kitchens and hardware shops measure in ounces, inches and °F. */
 const CUSTOMARY = ['US', 'LR', 'MM'];
@@ -48,13 +48,13 @@ const CURRENCY = new Map<string, string>([
  * The ways of a region, from a browser's language tag such as `en-GB`; what it does not tell stays as usual.
  * A tag without a region (`en`) is read with the region most speakers of it live in.
  */
-export function guessedWays(tag: string): Ways {
+export function guessedPreferences(tag: string): Preferences {
   const region = regionOf(tag);
-  if (!region) return USUAL_WAYS;
+  if (!region) return USUAL_PREFERENCES;
   const customary = CUSTOMARY.includes(region);
   const currency = CURRENCY.get(region);
   return {
-    ...USUAL_WAYS,
+    ...USUAL_PREFERENCES,
     ...(customary ? ({ weights: 'oz', volumes: 'fl oz', lengths: 'in', temperatures: '°F' } as const) : {}),
     ...(currency ? { currency } : {}),
     paper: LETTER.includes(region) ? 'Letter' : 'A4',

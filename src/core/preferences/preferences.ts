@@ -15,7 +15,7 @@ export const Initials = z.string().trim().min(1, 'needs a letter').max(6, 'must 
  * How a workshop likes its figures said, and when it works. Documents and interfaces are metric whatever stands here:
  * these are ways of showing and of typing a bare number, nothing else. Scales keep their own unit and division.
  */
-export const Ways = z.object({
+export const Preferences = z.object({
   /** Grams and kilograms, or ounces and pounds. */
   weights: z.enum(['g', 'oz']),
   volumes: z.enum(['ml', 'fl oz', 'cup']),
@@ -48,4 +48,4 @@ export const Ways = z.object({
   /** Whether a run sounds when something is to be done. */
   sound: z.boolean()
 });
-export type Ways = z.infer<typeof Ways>;
+export type Preferences = z.infer<typeof Preferences>;

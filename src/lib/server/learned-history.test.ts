@@ -11,7 +11,7 @@ import { AnyEvent, type FrozenRun } from '$core/run';
 import type { Lot } from '$core/shelf';
 import { stockKey } from '$core/shelf/lot';
 import { addEvents, openStore, saveCard, savePiece, savePlan, startRun, type Store } from './database';
-import { USUAL_WAYS } from '$core/ways';
+import { USUAL_PREFERENCES } from '$core/preferences';
 import {
   forgetAll,
   forgetRun,
@@ -24,8 +24,8 @@ import {
   stock,
   taught,
   toolUses
-} from './past';
-import { keepWays } from './ways';
+} from './learned-history';
+import { storePreferences } from './preferences';
 
 const TODAY = Date.UTC(2026, 5, 1, 12);
 const runs = demoRuns(TODAY);
@@ -272,7 +272,7 @@ describe('what the record knows', () => {
     const before = await pastOf(store.db, tideline, TODAY);
     expect(before.rejects).toBeDefined();
     for (const kind of ['clings', 'hands', 'rejects'] as const) {
-      await keepWays(store, { ...USUAL_WAYS, unlearned: [kind] });
+      await storePreferences(store, { ...USUAL_PREFERENCES, unlearned: [kind] });
       const past = await pastOf(store.db, tideline, TODAY);
       expect(past[kind]).toBeUndefined();
       for (const other of (['clings', 'hands', 'rejects'] as const).filter((k) => k !== kind))

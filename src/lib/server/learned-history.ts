@@ -3,7 +3,8 @@ import { learnedCling, type CupLoss } from '$core/batch';
 import { grouped } from '$core/grouped';
 import type { Grade, RunPoint } from '$core/inspect';
 import { acts } from '$core/pour';
-import type { Past, Shelf } from '$core/document';
+import type { LearnedHistory } from '$core/document';
+import type { Shelf } from '$core/shelf';
 import type { Plan } from '$core/plan';
 import {
   factsOf,
@@ -19,15 +20,15 @@ import {
 import {
   entriesOf,
   mergedUses,
-  paceOf,
+  useRateOf,
   stockOf,
   type Entry,
   type Lot,
   type LotLeft,
-  type Pace,
+  type UseRate,
   type Use
 } from '$core/shelf';
-import { keptWays } from './ways';
+import { storedPreferences } from './preferences';
 import {
   eventsOf,
   forgetTelling,
@@ -271,12 +272,16 @@ function mouldUse(
 }
 
 /** What the record knows that a plan may use: what clings, what is rejected, the moulds' last colours, the stock. */
-export const pastOf = async (db: Db, plan: Plan, today: number): Promise<Past> =>
+export const pastOf = async (db: Db, plan: Plan, today: number): Promise<LearnedHistory> =>
   (await pastsOf(db, [plan], today))[0]!;
 
 /** What the record knows, for several plans at once: the record is read once. */
-export async function pastsOf(db: Db, plans: readonly Plan[], today: number): Promise<Past[]> {
-  const [lots, grades, ways] = await Promise.all([listCards(db, 'lots'), gradesByPlan(db), keptWays(db)]);
+export async function pastsOf(db: Db, plans: readonly Plan[], today: number): Promise<LearnedHistory[]> {
+  const [lots, grades, ways] = await Promise.all([
+    listCards(db, 'lots'),
+    gradesByPlan(db),
+    storedPreferences(db)
+  ]);
   const off = new Set(ways?.unlearned);
   const { clings, hands, ...rest } = await commonPast(db, lots);
   const common = {
@@ -312,17 +317,17 @@ export async function taught(db: Db): Promise<Taught> {
 }
 
 /** What the record knows whatever is planned, and of which record and lots. */
-let common: { of: string; past: Omit<Past, 'today'> } | undefined;
+let common: { of: string; past: Omit<LearnedHistory, 'today'> } | undefined;
 
 /** What the record knows whatever is planned: worked out once for the same runs and lots. */
-async function commonPast(db: Db, lots: readonly Lot[]): Promise<Omit<Past, 'today'>> {
+async function commonPast(db: Db, lots: readonly Lot[]): Promise<Omit<LearnedHistory, 'today'>> {
   const { finished, open } = await tellingsApart(db);
   const of = `${version} ${JSON.stringify(open)} ${JSON.stringify(lots)}`;
   if (common?.of !== of) common = { of, past: pastFrom(latestFirst([...open, ...finished]), lots) };
   return common.past;
 }
 
-function pastFrom(all: readonly Told[], lots: readonly Lot[]): Omit<Past, 'today'> {
+function pastFrom(all: readonly Told[], lots: readonly Lot[]): Omit<LearnedHistory, 'today'> {
   const clings = clingsOf(all);
   const hands = learnedHands(all.flatMap((t) => t.hands));
   const lastColours = new Map<string, { colour: string; name: string; dye: boolean }>();
@@ -341,7 +346,7 @@ function pastFrom(all: readonly Told[], lots: readonly Lot[]): Omit<Past, 'today
 }
 
 /** What clings of each base, as far as the record tells: whichever base a plan is changed to, its own is at hand. */
-function clingsOf(all: readonly Told[]): NonNullable<Past['clings']> {
+function clingsOf(all: readonly Told[]): NonNullable<LearnedHistory['clings']> {
   const byBase = grouped(
     all.flatMap((t) => t.losses),
     (loss) => [loss.baseId]
@@ -382,7 +387,7 @@ export async function stock(db: Db, shelf: Shelf, today: number): Promise<LotLef
 /** A lot with what is left of it, every movement of it, and how fast it goes. */
 export interface LotBook extends LotLeft {
   entries: Entry[];
-  pace?: Pace | undefined;
+  pace?: UseRate | undefined;
 }
 
 /** The books of every lot. */
@@ -392,7 +397,7 @@ export async function lotBooks(db: Db, shelf: Shelf, today: number): Promise<Lot
   return stockOf(shelf.lots, uses, today).map((own) => ({
     ...own,
     entries: entries.filter((e) => e.lotId === own.lot.id).sort((a, b) => b.at - a.at),
-    pace: paceOf(own, entries, today)
+    pace: useRateOf(own, entries, today)
   }));
 }
 

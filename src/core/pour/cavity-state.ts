@@ -1,7 +1,7 @@
 import type { Cavity, Chamber, Zone } from '../mould';
 
 /** One colour as it lies in each cavity of a group. Levels in mm from the mould face, volumes in ml a cavity. */
-export interface Layer {
+export interface CavityLayer {
   stepId: string;
   cupId: string;
   from: number;
@@ -21,7 +21,7 @@ export interface Filled {
 }
 
 /** One cavity while it is filled: what an act finds, and what it leaves. Never changed in place. */
-export interface Stand {
+export interface CavityState {
   /** The cavities' name, for sentences. */
   name: string;
   cavity: Cavity;
@@ -30,15 +30,15 @@ export interface Stand {
   whole: Filled;
   /** What stands in each chamber while a divider stands; empty before and after. */
   inChambers: ReadonlyMap<string, Filled>;
-  layers: readonly Layer[];
+  layers: readonly CavityLayer[];
 }
 
 /** An empty cavity. */
-export function emptyStand(
+export function emptyCavity(
   name: string,
   cavity: Cavity,
   fittings: { chambers?: readonly Chamber[] | undefined; zones?: readonly Zone[] | undefined }
-): Stand {
+): CavityState {
   return {
     name,
     cavity,
@@ -51,29 +51,29 @@ export function emptyStand(
 }
 
 /** What stands in one chamber: its own fill, or its share of what stood in the whole cavity. */
-export const inChamber = (stand: Stand, chamber: Chamber): Filled =>
+export const inChamber = (stand: CavityState, chamber: Chamber): Filled =>
   stand.inChambers.get(chamber.id) ?? { level: stand.whole.level, ml: stand.whole.ml * chamber.share };
 
 /** How far the chambers' levels lie apart, mm; 0 without a divider. */
-export function spreadOf(stand: Stand): number {
+export function spreadOf(stand: CavityState): number {
   if (!stand.inChambers.size) return 0;
   const levels = stand.chambers.map((c) => inChamber(stand, c).level);
   return Math.max(...levels) - Math.min(...levels);
 }
 
 /** ml in the whole cavity, chambers counted. */
-export const filledMl = (stand: Stand): number =>
+export const filledMl = (stand: CavityState): number =>
   stand.inChambers.size ? stand.chambers.reduce((s, c) => s + inChamber(stand, c).ml, 0) : stand.whole.ml;
 
 /** The divider comes out: what stood in the chambers levels. */
-export function levelled(stand: Stand): Stand {
+export function levelled(stand: CavityState): CavityState {
   if (!stand.inChambers.size) return stand;
   const ml = filledMl(stand);
   return { ...stand, whole: { ml, level: stand.cavity.levelAt(ml) }, inChambers: new Map() };
 }
 
 /** What goes where: by which step, from which cup, into which chamber. */
-export interface Place {
+export interface PouredAt {
   stepId: string;
   cupId: string;
   chamber?: Chamber | undefined;
@@ -83,12 +83,12 @@ export interface Place {
  * The cavity with so many ml more of a cup lying level on what is there. The volume is taken as given: an act
  * decides how much fits.
  */
-export function pouredOn(stand: Stand, ml: number, { chamber, ...ids }: Place): Stand {
+export function pouredOn(stand: CavityState, ml: number, { chamber, ...ids }: PouredAt): CavityState {
   const from = chamber ? inChamber(stand, chamber) : stand.whole;
   const share = chamber?.share ?? 1;
   const toMl = from.ml + ml;
   const level = stand.cavity.levelAt(Math.min(toMl / share, stand.cavity.capacity));
-  const layer: Layer = {
+  const layer: CavityLayer = {
     ...ids,
     from: from.level,
     to: level,
@@ -102,7 +102,7 @@ export function pouredOn(stand: Stand, ml: number, { chamber, ...ids }: Place): 
   return { ...stand, layers, inChambers: new Map(stand.inChambers).set(chamber.id, { level, ml: toMl }) };
 }
 
-function placeOf(chamber: Chamber, chambers: readonly Chamber[]): NonNullable<Layer['chamber']> {
+function placeOf(chamber: Chamber, chambers: readonly Chamber[]): NonNullable<CavityLayer['chamber']> {
   const before = chambers.slice(0, chambers.indexOf(chamber)).reduce((s, c) => s + c.share, 0);
   return { id: chamber.id, name: chamber.name, from: before, to: before + chamber.share };
 }

@@ -1,23 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  formatHour,
-  guessedWays,
-  parseHour,
-  said,
-  shownLength,
-  shownMass,
-  shownMoney,
-  shownTemperature,
-  shownUnit,
-  shownVolume,
-  USUAL_WAYS,
-  Ways
-} from '.';
+import { formatHour, parseHour } from './hour';
+import { guessedPreferences } from './guess';
+import { said } from './said';
+import { shownLength, shownMass, shownMoney, shownTemperature, shownUnit, shownVolume } from './shown';
+import { USUAL_PREFERENCES } from './usual';
+import { Preferences } from './preferences';
 
-const METRIC = USUAL_WAYS;
+const METRIC = USUAL_PREFERENCES;
 const CUSTOMARY = {
-  ...USUAL_WAYS,
+  ...USUAL_PREFERENCES,
   weights: 'oz',
   volumes: 'fl oz',
   lengths: 'in',
@@ -120,11 +112,11 @@ describe('a sentence', () => {
 describe('what a browser’s language suggests', () => {
   it('is a whole set of ways, for any tag', () => {
     for (const tag of ['en-US', 'de', 'ar-EG', 'ja-JP', 'en-GB', 'xx', '', 'not a tag'])
-      expect(Ways.safeParse(guessedWays(tag)).success).toBe(true);
+      expect(Preferences.safeParse(guessedPreferences(tag)).success).toBe(true);
   });
 
   it('follows the region, or the one that most speakers live in', () => {
-    expect(guessedWays('en-US')).toMatchObject({
+    expect(guessedPreferences('en-US')).toMatchObject({
       weights: 'oz',
       lengths: 'in',
       temperatures: '°F',
@@ -133,17 +125,17 @@ describe('what a browser’s language suggests', () => {
       clock: '12 h',
       weekStarts: 0
     });
-    expect(guessedWays('en-GB')).toMatchObject({
+    expect(guessedPreferences('en-GB')).toMatchObject({
       weights: 'g',
       currency: 'GBP',
       paper: 'A4',
       clock: '24 h',
       weekStarts: 1
     });
-    expect(guessedWays('de')).toMatchObject({ currency: 'EUR', paper: 'A4' });
-    expect(guessedWays('en-CA')).toMatchObject({ weights: 'g', paper: 'Letter', currency: 'CAD' });
-    expect(guessedWays('ar-EG').weekStarts).toBe(6);
-    expect(guessedWays('not a tag')).toEqual(USUAL_WAYS);
+    expect(guessedPreferences('de')).toMatchObject({ currency: 'EUR', paper: 'A4' });
+    expect(guessedPreferences('en-CA')).toMatchObject({ weights: 'g', paper: 'Letter', currency: 'CAD' });
+    expect(guessedPreferences('ar-EG').weekStarts).toBe(6);
+    expect(guessedPreferences('not a tag')).toEqual(USUAL_PREFERENCES);
   });
 });
 
@@ -155,7 +147,7 @@ describe('the ways of a workshop', () => {
     [{ currency: 'pounds' }, 'a currency that is no code'],
     [{ weekStarts: 7 }, 'a day that is none']
   ])('refuse %o: %s', (change: object, _: string) => {
-    expect(Ways.safeParse({ ...USUAL_WAYS, ...change }).success).toBe(false);
+    expect(Preferences.safeParse({ ...USUAL_PREFERENCES, ...change }).success).toBe(false);
   });
 });
 

@@ -2,7 +2,7 @@ import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { Piscina } from 'piscina';
 import { Fault } from '../database';
-import type { JobName, Jobs, Order } from './jobs';
+import type { JobName, Jobs, OrderToPlace } from './jobs';
 
 /** How long each kind of work may take, waiting included, seconds: many times what the largest accepted takes. */
 const SECONDS: Record<JobName, number> = {
@@ -23,7 +23,7 @@ const SECONDS: Record<JobName, number> = {
 /** So many may wait; the next is told to come back. */
 const QUEUE = 64;
 
-const BUILT = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'build/sums.js');
+const BUILT = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'build/workers.js');
 
 type Outcome<N extends JobName> = Awaited<ReturnType<Jobs[N]>>;
 
@@ -54,7 +54,7 @@ export async function inThread<N extends JobName>(
   // While developing there is no built file for a thread to run.
   if (import.meta.env.DEV) return runHere({ job, input });
   const signal = AbortSignal.timeout(seconds * 1000);
-  const order: Order<N> = { job, input };
+  const order: OrderToPlace<N> = { job, input };
   try {
     return (await threads().run(order, { signal })) as Outcome<N>;
   } catch (error) {
@@ -70,7 +70,7 @@ export async function inThread<N extends JobName>(
   }
 }
 
-async function runHere<N extends JobName>(order: Order<N>): Promise<Outcome<N>> {
+async function runHere<N extends JobName>(order: OrderToPlace<N>): Promise<Outcome<N>> {
   const { default: run } = await import('./thread');
   return (await run(order)) as Outcome<N>;
 }

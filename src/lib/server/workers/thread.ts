@@ -1,6 +1,6 @@
 import { readlinkSync } from 'node:fs';
 import { setPriority } from 'node:os';
-import { jobs, type Order } from './jobs';
+import { jobs, type OrderToPlace } from './jobs';
 
 /** How far: some two fifths of what a page gets, so that a sum is not starved where others keep the machine busy. */
 const GIVES_WAY = 4;
@@ -17,4 +17,4 @@ function giveWay(): void {
 giveWay();
 
 /** What a thread of the pool does with an order. */
-export default ({ job, input }: Order): unknown => (jobs[job] as (input: unknown) => unknown)(input);
+export default ({ job, input }: OrderToPlace): unknown => (jobs[job] as (input: unknown) => unknown)(input);

@@ -1,7 +1,8 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import type { Computed, Plan } from '$core/plan';
-import type { Past, Shelf } from '$core/document';
-import { shownTemperature, type Ways } from '$core/ways';
+import type { LearnedHistory } from '$core/document';
+import type { Shelf } from '$core/shelf';
+import { shownTemperature, type Preferences } from '$core/preferences';
 import { batchOf } from '$lib/sheet-words';
 import { RULED, written } from './pdf';
 
@@ -9,8 +10,8 @@ import { RULED, written } from './pdf';
 export interface ToPrint {
   plan: Plan;
   shelf: Shelf;
-  past: Past;
-  ways: Ways;
+  past: LearnedHistory;
+  ways: Preferences;
 }
 
 /** What every part of a sheet needs. */

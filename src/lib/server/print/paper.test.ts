@@ -6,14 +6,14 @@ import { figuresOf } from '$core/plan';
 import { buyerSheet } from '$core/inspect';
 import { reading, readingBeside } from '$core/quantity';
 import { tasksOf } from '$core/run';
-import { USUAL_WAYS } from '$core/ways';
+import { USUAL_PREFERENCES } from '$core/preferences';
 import { SHEETS } from '$lib/sheets';
 import type { ToPrint } from './sheet';
 import { sheetContent } from './sheets';
 import { buyerContent } from './buyer';
 import { buyerPdf, sheetPdf } from '.';
 
-const of = (plan: ToPrint['plan'], ways = USUAL_WAYS): ToPrint => ({
+const of = (plan: ToPrint['plan'], ways = USUAL_PREFERENCES): ToPrint => ({
   plan,
   shelf: { ...cards, lots: [] },
   past: { today: 1_790_000_000_000 },
@@ -78,7 +78,7 @@ describe.each(demoPlans.map((p) => [p.name, p] as const))('the sheets of %s', (_
       plan,
       computed: figuresOf(plan, cards),
       tolerance: { deltaE: 1.5, weight: 0.07 },
-      ways: USUAL_WAYS
+      ways: USUAL_PREFERENCES
     };
     const words = wordsOf(buyerContent(sheet));
     for (const line of buyerSheet(plan, sheet.computed, sheet.tolerance).care) expect(words).toContain(line);
@@ -108,7 +108,7 @@ it('a sheet is on Letter where that is asked for', async () => {
 });
 
 it('a sheet speaks the workshop’s own units, and has no sign that its faces lack', () => {
-  const ways = { ...USUAL_WAYS, temperatures: '°F' as const };
+  const ways = { ...USUAL_PREFERENCES, temperatures: '°F' as const };
   const words = demoPlans.flatMap((plan) =>
     SHEETS.flatMap((kind) => wordsOf(sheetContent(kind, of(plan, ways))))
   );

@@ -1,8 +1,8 @@
 import { formatQuantity, unit } from '../quantity';
-import type { Ways } from './ways';
+import type { Preferences } from './preferences';
 
 /** The unit in which a workshop is shown what is kept in a metric one: `mm` → `in`. Others stay as they are. */
-export function shownUnit(symbol: string, ways: Ways): string {
+export function shownUnit(symbol: string, ways: Preferences): string {
   switch (symbol) {
     case 'g':
       return ways.weights;
@@ -28,7 +28,7 @@ const IN_POUNDS = 16;
  * A weight where nothing is weighed by it, g ≥ 0: `4.2 g`, `579 g`, `5.44 kg`; `0.15 oz`, `12.3 oz`, `1 lb 4.4 oz`. With
  * decimals it stays in grams, to so many of them, where grams are shown.
  */
-export function shownMass(grams: number, ways: Ways, decimals?: number): string {
+export function shownMass(grams: number, ways: Preferences, decimals?: number): string {
   if (ways.weights === 'g') {
     if (decimals !== undefined) return `${grams.toFixed(decimals)} g`;
     if (Math.round(grams) >= 1000) return `${(grams / 1000).toFixed(2)} kg`;
@@ -48,7 +48,7 @@ function inPounds(ounces: number): string {
 }
 
 /** A volume with the digits that a bench can use, ml ≥ 0: `4.21 ml`, `640.3 ml`, `1182 ml`; `0.142 fl oz`, `21.65 fl oz`. */
-export function shownVolume(ml: number, ways: Ways): string {
+export function shownVolume(ml: number, ways: Preferences): string {
   const symbol = shownUnit('ml', ways);
   const shown = ml / unit(symbol).factor;
   if (symbol === 'ml') return formatQuantity(ml, 'ml', volumeDecimals(ml));
@@ -61,16 +61,16 @@ function volumeDecimals(ml: number): number {
 }
 
 /** A length, mm: `4.0 mm`, `0.16 in`. Decimals are those of millimetres; an inch carries one more and a half. */
-export function shownLength(mm: number, ways: Ways, decimals = 1): string {
+export function shownLength(mm: number, ways: Preferences, decimals = 1): string {
   return ways.lengths === 'mm' ? formatQuantity(mm, 'mm', decimals) : formatQuantity(mm, 'in', decimals + 1);
 }
 
 /** A temperature, °C: `21 °C`, `70 °F`. */
-export const shownTemperature = (celsius: number, ways: Ways, decimals = 0): string =>
+export const shownTemperature = (celsius: number, ways: Preferences, decimals = 0): string =>
   formatQuantity(celsius, ways.temperatures, decimals);
 
 /** An amount of money: `12.30 EUR`; without a currency the bare figure. */
-export function shownMoney(amount: number, ways: Ways): string {
+export function shownMoney(amount: number, ways: Preferences): string {
   const figure = amount.toFixed(2);
   return ways.currency ? `${figure} ${ways.currency}` : figure;
 }

@@ -4,12 +4,12 @@ import { rectangle, type Section } from './shapes/section';
 import type { Spot } from './spot';
 import { between, chanceFrom, type Chance } from './seeded';
 import { along, lengthOf, tumbling, wobble } from './strokes';
-import type { Part } from './veins';
+import type { VeinPart } from './veins';
 
 type Point = readonly [number, number];
 
 /** How a cup of several colours is poured out: along a way, in one place, or along a bar that is cut across. */
-export type Pouring = { along: readonly Point[] } | { at: Point };
+export type StreamPour = { along: readonly Point[] } | { at: Point };
 
 /** Where colours are poured into a jug, one after another: corner, centre, opposite corner, and on. */
 const INTO_JUG: readonly Point[] = [
@@ -22,7 +22,7 @@ const INTO_JUG: readonly Point[] = [
 ];
 
 /** A jug as a cavity of its own, one by one by one: from its lip to its back, from side to side, and deep. */
-function jugOf(parts: readonly Part[], chance: Chance, seed: string): Engine {
+function jugOf(parts: readonly VeinPart[], chance: Chance, seed: string): Engine {
   const jug = new Casting(rectangle(0.5, 0.5), seed);
   parts.forEach((part, i) => {
     jug.begin(`${i}`);
@@ -52,7 +52,12 @@ const FIRST = 0.14;
  * A jug poured along a way: its content leaves from the lip backward, so the stream is a sequence of it; each drop carries
  * a slice, what stood left in the jug on its left.
  */
-export function swirl(casting: Casting, parts: readonly Part[], mm3: number, way: readonly Point[]): void {
+export function swirledThrough(
+  casting: Casting,
+  parts: readonly VeinPart[],
+  mm3: number,
+  way: readonly Point[]
+): void {
   const long = lengthwise(casting);
   const { low, high } = { low: casting.level, high: casting.level + mm3 / casting.section.area };
   const seed = `${between(casting.chance, 0, 1e9)}`;
@@ -131,7 +136,7 @@ const ROUNDS = 3;
 const DROPS_A_BAND = 4;
 
 /** Colours stacked in one cup and turned out in one place: what lay first runs outward, ring after ring. */
-export function dirtyPour(casting: Casting, parts: readonly Part[], mm3: number, at: Point): void {
+export function dirtyPour(casting: Casting, parts: readonly VeinPart[], mm3: number, at: Point): void {
   const { chance, section } = casting;
   const weights = parts.map(() => Array.from({ length: ROUNDS }, (_, r) => roundOf(r, chance)));
   const bands = Array.from({ length: ROUNDS }, (_, r) =>

@@ -1,6 +1,6 @@
 import { applyEdit } from '../../document/apply-edit';
-import type { Found, Mend, Problem } from '../../problem';
-import { poursOf, type Plan } from '../../document';
+import type { Diagnostic, Fix, Problem } from '../../problem';
+import { pourCount, type Plan } from '../../document';
 import { Plan as Readable } from '../read';
 
 /** Mends tried, and pours worked out to try them, in all: as many as pass between two keystrokes. */
@@ -17,26 +17,26 @@ const named = (p: Problem): string => `${p.code} ${p.path}`;
  *
  * @param judge works a plan out and says its problems
  */
-export function proved(
+export function provenFixes(
   plan: Plan,
-  found: readonly Found[],
+  found: readonly Diagnostic[],
   judge: (plan: Plan) => readonly Problem[]
 ): Problem[] {
-  let left = Math.min(MOST_TRIED, Math.floor(MOST_POURS_TRIED / Math.max(1, poursOf(plan))));
+  let left = Math.min(MOST_TRIED, Math.floor(MOST_POURS_TRIED / Math.max(1, pourCount(plan))));
   const before = new Set(found.map(named));
-  const mends = (problem: Found, { edit }: Mend): boolean => {
+  const mends = (problem: Diagnostic, { edit }: Fix): boolean => {
     if (left-- <= 0) return false;
     const read = Readable.safeParse(applyEdit(plan, edit));
     if (!read.success) return false;
     const after = judge(read.data).map(named);
     return !after.includes(named(problem)) && after.every((p) => before.has(p));
   };
-  return found.map(({ tries = [], ...problem }) => {
-    const mend = tries.find((t) => mends({ ...problem, tries }, t));
+  return found.map(({ fixes = [], ...problem }) => {
+    const mend = fixes.find((t) => mends({ ...problem, fixes }, t));
     return mend ? { ...problem, mend: mend.words, edit: mend.edit } : problem;
   });
 }
 
 /** Problems with their general words alone: nothing is proved, so nothing is offered. */
-export const unproved = (found: readonly Found[]): Problem[] =>
-  found.map(({ tries: _, ...problem }) => problem);
+export const withoutFixes = (found: readonly Diagnostic[]): Problem[] =>
+  found.map(({ fixes: _, ...problem }) => problem);

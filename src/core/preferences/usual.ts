@@ -1,7 +1,7 @@
-import type { Ways } from './ways';
+import type { Preferences } from './preferences';
 
 /** Where nothing was said and nothing can be guessed. */
-export const USUAL_WAYS: Ways = {
+export const USUAL_PREFERENCES: Preferences = {
   weights: 'g',
   volumes: 'ml',
   lengths: 'mm',

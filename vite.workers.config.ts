@@ -9,9 +9,9 @@ export default defineConfig({
   resolve: { alias: { $core: resolve('src/core'), $lib: resolve('src/lib'), $demo: resolve('demo') } },
   publicDir: false,
   build: {
-    ssr: 'src/lib/server/sums/thread.ts',
+    ssr: 'src/lib/server/workers/thread.ts',
     outDir: 'build',
     emptyOutDir: false,
-    rollupOptions: { output: { entryFileNames: 'sums.js', chunkFileNames: 'sums-[name].js' } }
+    rollupOptions: { output: { entryFileNames: 'workers.js', chunkFileNames: 'workers-[name].js' } }
   }
 });
