@@ -1,5 +1,6 @@
 import { countWords } from '$core/dosing';
-import type { Computed, PlanFile } from '$core/plan';
+import type { PlanFile } from '$core/plan';
+import type { RunFigures } from '$core/run';
 import { fail, ok, type Result } from '$core/problem';
 import { duration, parseQuantity } from '$core/quantity';
 import { MOST_GRAMS, type RunState, type Task, type WeighTask } from '$core/run';
@@ -49,7 +50,7 @@ const STIRS = {
 } as const;
 
 /** The words of every kind of task, before it is anyone's turn. */
-const WORDS: { [K in Kind]: (task: TaskOf<K>, c: Computed) => Words } = {
+const WORDS: { [K in Kind]: (task: TaskOf<K>, c: RunFigures) => Words } = {
   prepare: () => ({ act: 'Make ready', rest: 'the mould, the cups, your gloves' }),
   weigh: weighWords,
   stir: (task, c) => ({ act: 'Stir', rest: `${vesselWords(task, c)} · ${duration(task.minutes)}` }),
@@ -69,12 +70,12 @@ const WORDS: { [K in Kind]: (task: TaskOf<K>, c: Computed) => Words } = {
   demould: (task, c) => ({ act: 'Demould', rest: groupOf(c, task)?.name ?? '' })
 };
 
-const cupOf = (c: Computed, id: string) => c.cups.find((x) => x.cupId === id);
-const groupOf = (c: Computed, task: { groupId: string; cavitySetId?: string | undefined }) =>
+const cupOf = (c: RunFigures, id: string) => c.cups.find((x) => x.cupId === id);
+const groupOf = (c: RunFigures, task: { groupId: string; cavitySetId?: string | undefined }) =>
   c.groups.find((g) => g.cavitySetId === task.cavitySetId) ??
   c.groups.find((g) => g.groupId === task.groupId);
 
-function weighWords(task: WeighTask, c: Computed): Words {
+function weighWords(task: WeighTask, c: RunFigures): Words {
   const into = task.vessel ? `the ${task.vessel} jug` : vesselWords(task, c);
   if (task.takeOut) return { act: 'Take out', rest: `uncoloured base, from ${into}` };
   if (task.creeps) return { act: 'Add', rest: `more ${task.name} to ${into}, by eye` };
@@ -82,11 +83,11 @@ function weighWords(task: WeighTask, c: Computed): Words {
 }
 
 /** Words for a task, before it is anyone's turn. */
-export const taskWords = (task: Task, computed: Computed): Words =>
-  (WORDS[task.kind] as (task: Task, c: Computed) => Words)(task, computed);
+export const taskWords = (task: Task, computed: RunFigures): Words =>
+  (WORDS[task.kind] as (task: Task, c: RunFigures) => Words)(task, computed);
 
 /** What is being filled: a pot, a cup, or one of several mixes of it. */
-function vesselWords(task: { cupId: string; mixId: string }, c: Computed): string {
+function vesselWords(task: { cupId: string; mixId: string }, c: RunFigures): string {
   if (isSplitMix(task.cupId)) return 'the mixing pot';
   if (isJar(task.cupId)) return jarWords(c, task.cupId);
   const cup = cupOf(c, task.cupId);
@@ -95,7 +96,7 @@ function vesselWords(task: { cupId: string; mixId: string }, c: Computed): strin
 }
 
 /** A let-down's jar, by what is in it. */
-function jarWords(c: Computed, cupId: string): string {
+function jarWords(c: RunFigures, cupId: string): string {
   const letDown = c.letDowns[jarPlace(cupId)];
   return letDown ? `the jar of 1 : ${letDown.parts} ${letDown.name}` : 'a jar';
 }
@@ -120,7 +121,7 @@ const SAID: { [K in Exclude<Kind, 'weigh'>]: (task: TaskOf<K>) => { confirm: str
 /** The instruction of the moment: a top-up before anything else, then the first open task; none at the end. */
 export function instructionOf(
   run: RunState,
-  computed: Computed,
+  computed: RunFigures,
   snapshot: PlanFile
 ): Instruction | undefined {
   const task = run.topUp?.task ?? run.now?.task;

@@ -1,5 +1,6 @@
 import { materials } from '../material';
-import type { Computed, Plan } from '../plan';
+import type { Plan } from '../plan';
+import type { RunFigures } from '../run';
 import { acts } from '../pour';
 
 /** What a buyer is promised of a repeat, and what not: sentences in plain words. */
@@ -22,7 +23,7 @@ export const USUAL_TOLERANCE: Tolerance = { deltaE: 3, weight: 0.05 };
  * A sheet for the buyer of a repeat: what will match and what cannot, from the plan's own acts, bases and finish. A figure stands in
  * it only where the plan gives it.
  */
-export function buyerSheet(plan: Plan, computed: Computed, tolerance: Tolerance): BuyerSheet {
+export function buyerSheet(plan: Plan, computed: RunFigures, tolerance: Tolerance): BuyerSheet {
   const definitions = plan.steps.flatMap((s) => (s.muted ? [] : (acts.find(s.act.kind) ?? [])));
   const shaping = definitions.filter((d) => d.group === 'pour in' || d.group === 'move');
   const marbled = plan.cups.some((c) => c.mixing === 'marbled' || c.mixing === 'speckled');

@@ -124,7 +124,7 @@ function spilled({ frozen, state, task }: At, random: number): Pick<Struck, 'eve
   const cup = frozen.computed.cups.find((c) => c.cupId === book?.cupId);
   return grams > 0
     ? {
-        events: [{ type: 'spilled', cupId: mixId, grams }],
+        events: [{ type: 'spilled', mixId: mixId, grams }],
         says: `${grams} g of ${cup ? `cup ${cup.letter}` : 'the mix'} are on the bench. What can still be made? (S tops up, R pours fewer.)`
       }
     : { events: [], says: 'A cup nearly fell. Stand them where no sleeve reaches.' };

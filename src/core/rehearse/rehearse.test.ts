@@ -111,7 +111,7 @@ describe('the answers to mishaps', () => {
   const play = (mend: (events: RunEvent[]) => RunEvent[]) => {
     const until = frozen.tasks.findIndex((t) => t.id === 'stir:mudflat') + 1;
     const first = frozen.tasks.slice(0, until).map((t, i) => done(t, i * 1000));
-    const spilled = event({ type: 'spilled', cupId: 'mudflat', grams: 12 }, 50_000);
+    const spilled = event({ type: 'spilled', mixId: 'mudflat', grams: 12 }, 50_000);
     const mended = mend([...first, spilled]);
     const rest = frozen.tasks.slice(until).map((t, i) => done(t, 100_000 + i * 1000));
     return answersTo([{ kind: 'spilled cup', task: 'stir:mudflat' }], frozen, fold([...mended, ...rest]))[0]!;
@@ -126,7 +126,7 @@ describe('the answers to mishaps', () => {
       { key: 'A', grams: 8 },
       { key: 'B', grams: 4 }
     ];
-    expect(play((e) => [...e, event({ type: 'topped', cupId: 'mudflat', lines }, 60_000)])).toMatchObject({
+    expect(play((e) => [...e, event({ type: 'topped', mixId: 'mudflat', lines }, 60_000)])).toMatchObject({
       well: true
     });
   });

@@ -7,7 +7,7 @@ import { mixed, pourAlone } from '../plan/plans.testing';
 import { clocksOf } from './times/clocks';
 import { factsOf } from './amounts/actuals';
 import { foldRun } from './log/fold';
-import { freeze } from '.';
+import { freeze } from './snapshot/freeze';
 import { lossesOf, tookOf, usesOf } from './amounts/used';
 import { planFromRun } from './after/repeat';
 import { tasksOf } from './tasks/tasks-of';

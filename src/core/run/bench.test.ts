@@ -11,7 +11,8 @@ import { couldDo } from './tasks/could-do';
 import { demouldFromNow, pourUntilNow, refitGate } from './times/refit';
 import { fewerCavities } from './correct/fewer-cavities';
 import { foldRun } from './log/fold';
-import { freeze, type FrozenRun } from '.';
+import { freeze } from './snapshot/freeze';
+import { type FrozenRun } from './snapshot/frozen';
 import { inOf, type RunState } from './log/state';
 import { isReady, orderOf } from './tasks/ready';
 import { checksNow, openChecks } from './tasks/checks';
@@ -226,9 +227,9 @@ describe('the books of a run', () => {
             for (const m of planned.filter((p) => p.after === i)) {
               const pour = frozen.tasks.find((x) => x.kind === 'pour' && x.cupId === m.cup)!;
               const told = {
-                rewetted: { type: 'rewetted', cupId: m.cup, part: 'A', grams: m.grams },
-                spilled: { type: 'spilled', cupId: m.cup, grams: m.grams },
-                topped: { type: 'topped', cupId: m.cup, lines: [{ key: 'A', grams: m.grams }] },
+                rewetted: { type: 'rewetted', mixId: m.cup, part: 'A', grams: m.grams },
+                spilled: { type: 'spilled', mixId: m.cup, grams: m.grams },
+                topped: { type: 'topped', mixId: m.cup, lines: [{ key: 'A', grams: m.grams }] },
                 misplaced: {
                   type: 'misplaced',
                   task: pour.id,
@@ -268,11 +269,11 @@ describe('the books of a run', () => {
     const before = booksOf(knobs, fold(knobs, events)).get('mudflat')!;
     expect(before.short).toBe(0);
     const grams = before.left - before.wanted / 2;
-    const spilled = event({ type: 'spilled', cupId: 'mudflat', grams }, 1e6);
+    const spilled = event({ type: 'spilled', mixId: 'mudflat', grams }, 1e6);
     const book = booksOf(knobs, fold(knobs, [...events, spilled])).get('mudflat')!;
     expect(book.left).toBeCloseTo(before.wanted / 2, 9);
     expect(book.short).toBeCloseTo(before.wanted / 2, 9);
-    const topped = event({ type: 'topped', cupId: 'mudflat', lines: [{ key: 'A', grams: book.short }] }, 2e6);
+    const topped = event({ type: 'topped', mixId: 'mudflat', lines: [{ key: 'A', grams: book.short }] }, 2e6);
     expect(booksOf(knobs, fold(knobs, [...events, spilled, topped])).get('mudflat')!.short).toBe(0);
   });
 
@@ -280,7 +281,7 @@ describe('the books of a run', () => {
     const events = upTo(knobs, 'stir:heron');
     const { wanted, left } = booksOf(knobs, fold(knobs, events)).get('heron')!;
     const each = wanted / 6;
-    const gone = event({ type: 'spilled', cupId: 'heron', grams: left - each * 3.4 }, 1e6);
+    const gone = event({ type: 'spilled', mixId: 'heron', grams: left - each * 3.4 }, 1e6);
     const state = fold(knobs, [...events, gone]);
     expect(stillFrom(knobs, state, 'heron').pours).toMatchObject([{ planned: 6, can: 3 }]);
     const fewer = fewerCavities(knobs, state, 'heron')!;
@@ -321,7 +322,7 @@ describe('the books of a run', () => {
     const { left } = booksOf(frozen, fold(frozen, events)).get('heron')!;
     const [first] = tasks.flatMap((t) => (t.kind === 'pour' && t.mixId === 'heron' ? [t] : []));
     expect(fewerCavities(frozen, fold(frozen, events), 'heron')).toBeUndefined();
-    const gone = event({ type: 'spilled', cupId: 'heron', grams: left - first!.gramsEach * 3.5 }, 1e6);
+    const gone = event({ type: 'spilled', mixId: 'heron', grams: left - first!.gramsEach * 3.5 }, 1e6);
     const fewer = fewerCavities(frozen, fold(frozen, [...events, gone]), 'heron')!;
     expect(fewer.groups).toEqual([{ groupId: 'knobs', cavities: 5, given: 1 }]);
     const counts = fewer.tasks.flatMap((t) => (t.kind === 'pour' ? [[t.cupId, t.count]] : []));
@@ -337,7 +338,7 @@ describe('the books of a run', () => {
     const events = upTo(knobs, 'stir:heron');
     const short = (cup: string, part: number, list: RunEvent[], at: number): RunEvent[] => {
       const { left, wanted } = booksOf(knobs, fold(knobs, list)).get(cup)!;
-      const spilled = [...list, event({ type: 'spilled', cupId: cup, grams: left - wanted * part }, at)];
+      const spilled = [...list, event({ type: 'spilled', mixId: cup, grams: left - wanted * part }, at)];
       const { plan, tasks } = fewerCavities(knobs, fold(knobs, spilled), cup)!;
       return [...spilled, event({ type: 'replanned', why: 'spilled', plan, tasks }, at + 1)];
     };
@@ -355,7 +356,7 @@ describe('the books of a run', () => {
 
   it('a lost cup gives up all that needs it, or is begun again and is wasted', () => {
     const events = upTo(knobs, 'stir:heron');
-    const lost = event({ type: 'lost', cupId: 'heron' }, 1e6);
+    const lost = event({ type: 'lost', mixId: 'heron' }, 1e6);
     const state = fold(knobs, [...events, lost]);
     expect(booksOf(knobs, state).get('heron')!.left).toBe(0);
     const { tasks } = fewerCavities(knobs, state, 'heron')!;
@@ -366,7 +367,7 @@ describe('the books of a run', () => {
     ]);
     expect(after.tasks.filter((t) => t.task.kind === 'pour' && t.status === 'open')).toEqual([]);
     expect(after.tasks.filter((t) => t.task.kind === 'demould' && t.status === 'open')).toHaveLength(1);
-    const again = fold(knobs, [...events, lost, event({ type: 'restarted', cupId: 'heron' }, 2e6)]);
+    const again = fold(knobs, [...events, lost, event({ type: 'restarted', mixId: 'heron' }, 2e6)]);
     expect(again.lost.has('heron')).toBe(false);
     expect(again.now?.task.id).toBe('weigh:heron:A');
     const weighed = (s: RunState) => usesOf(s).reduce((sum, u) => sum + u.grams, 0);
@@ -383,7 +384,7 @@ describe('what was put right is told with what it did', () => {
     const asked = standingOf(hooks, state, 'samphire', { part: 'liquid', grams: 20 })!;
     const wet = fold(hooks, [
       ...events,
-      event({ type: 'rewetted', cupId: 'samphire', part: 'liquid', grams: 20 }, 1e6)
+      event({ type: 'rewetted', mixId: 'samphire', part: 'liquid', grams: 20 }, 1e6)
     ]);
     expect(standingOf(hooks, wet, 'samphire')).toEqual(asked);
     const cup = hooks.computed.cups[0]!.mixes[0]!;
@@ -429,14 +430,14 @@ describe('what was put right is told with what it did', () => {
   });
 
   it.each([
-    [{ type: 'spilled', cupId: 'mudflat', grams: 2 }, /2\.00 g spilled from cup A/],
+    [{ type: 'spilled', mixId: 'mudflat', grams: 2 }, /2\.00 g spilled from cup A/],
     [{ type: 'withdrew', groupId: 'knobs', grams: 3 }, /3\.00 g taken out of knobs/],
     [{ type: 'gestured', task: 'pour:lay-mudflat', times: 2 }, /a gesture 2 more than planned/],
     [
       { type: 'misplaced', task: 'pour:lay-mudflat', groupId: 'knobs', grams: 1 },
       /of cup A poured into knobs .* by mistake/
     ],
-    [{ type: 'lost', cupId: 'mudflat' }, /cup A was lost/],
+    [{ type: 'lost', mixId: 'mudflat' }, /cup A was lost/],
     [{ type: 'skipped', task: 'gate:gate-heron' }, /left out: the wait until gelled/],
     [{ type: 'weighed', task: 'weigh:mudflat:A', grams: 30 }, /resin A in cup A: 30\.0 g for/]
   ])('%j, and undoing it tells nothing', (told, words) => {

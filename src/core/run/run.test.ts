@@ -7,7 +7,7 @@ import { clocksOf } from './times/clocks';
 import { eventsInForce, RunEvent } from './log/events';
 import { factsOf } from './amounts/actuals';
 import { foldRun } from './log/fold';
-import { freeze } from '.';
+import { freeze } from './snapshot/freeze';
 import { gateOpening } from './tasks/gate';
 import { planFromRun } from './after/repeat';
 import { tasksOf } from './tasks/tasks-of';
@@ -78,7 +78,7 @@ describe('folding', () => {
     expect(target('B')).toBeCloseTo(planned('B') * 1.1, 9);
     expect(target('mudflat-brown')).toBeCloseTo(planned('mudflat-brown') * 1.1, 9);
     expect(after.topUp).toBeUndefined();
-    const kept = fold([over, event({ type: 'accepted', cupId: 'mudflat' })]);
+    const kept = fold([over, event({ type: 'accepted', mixId: 'mudflat' })]);
     expect(kept.tasks.find((t) => t.task.id === 'weigh:mudflat:B')!.target).toBe(planned('B'));
   });
 

@@ -1,5 +1,5 @@
 import type { RunEvent } from './log/events';
-import type { FrozenRun } from './frozen';
+import type { FrozenRun } from './snapshot/frozen';
 import type { Task } from './tasks/task';
 
 /** Short ways to write a run in a test. */

@@ -3,7 +3,8 @@
   marks where a gate lets the layer below gel, a heavy line the show face.
 -->
 <script lang="ts">
-  import type { ComputedCup, ComputedGroup, Plan } from '$core/plan';
+  import type { Plan } from '$core/plan';
+  import type { FigureCup, FigureGroup } from '$core/run';
   import CupPattern from './CupPattern.svelte';
   import { seenBy, type Vision } from '$core/colour';
   import { inkOn } from './ink';
@@ -18,8 +19,8 @@
     height: most = 230,
     vision = 'everyone'
   }: {
-    group: ComputedGroup;
-    cups: readonly ComputedCup[];
+    group: FigureGroup;
+    cups: readonly FigureCup[];
     showFace: Plan['showFace'];
     width?: number;
     height?: number;
@@ -54,7 +55,7 @@
   const x = $derived((mm: number) => middle + mm * scale);
   const y = $derived((z: number) => base - z * scale);
   const cupOf = (id: string) => cups.find((c) => c.cupId === id);
-  const colours = $derived((cup: ComputedCup) => seenBy(cup.colour, vision));
+  const colours = $derived((cup: FigureCup) => seenBy(cup.colour, vision));
   const unit = $derived(shownUnit('mm'));
   const mm = (z: number) => (unit === 'mm' ? z.toFixed(1) : (z / 25.4).toFixed(2));
   const short = (ml: number) =>

@@ -4,7 +4,8 @@
 -->
 <script lang="ts">
   import type { Vision } from '$core/colour';
-  import type { ComputedCup, ComputedGroup, Plan } from '$core/plan';
+  import type { Plan } from '$core/plan';
+  import type { FigureCup, FigureGroup } from '$core/run';
   import type { Face, PicturePart, Showing, SpotHistory } from '$core/piece';
   import type { Shelf } from '$core/shelf';
   import { PatternWork } from '$lib/pattern-work.svelte';
@@ -34,8 +35,8 @@
   }: {
     plan: Plan;
     shelf: Shelf;
-    group: ComputedGroup;
-    cups: readonly ComputedCup[];
+    group: FigureGroup;
+    cups: readonly FigureCup[];
     face: Face;
     seed?: string | undefined;
     /** The last step that is done in it; all of them when absent. */

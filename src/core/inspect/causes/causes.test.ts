@@ -212,7 +212,7 @@ const PLANTED: Planted[] = [
     cause: 'ratio-off',
     defect: 'tacky or soft',
     plan: tideline,
-    fault: (e, f) => add({ type: 'accepted', cupId: 'heron' })(times(/^weigh:heron:B/, 1.12)(e, f), f)
+    fault: (e, f) => add({ type: 'accepted', mixId: 'heron' })(times(/^weigh:heron:B/, 1.12)(e, f), f)
   },
   { cause: 'colour-over-its-limit', defect: 'tacky or soft', plan: tideline, bad: recipe(tideline, 5) },
   {
@@ -297,7 +297,7 @@ const PLANTED: Planted[] = [
     cause: 'rewetted',
     defect: 'sweat marks',
     plan: samphire,
-    fault: add({ type: 'rewetted', cupId: 'samphire', part: 'liquid', grams: 15 }, /stir/)
+    fault: add({ type: 'rewetted', mixId: 'samphire', part: 'liquid', grams: 15 }, /stir/)
   },
   {
     cause: 'dose-off',
@@ -324,13 +324,13 @@ const PLANTED: Planted[] = [
     cause: 'top-up-poured-late',
     defect: 'separated layers',
     plan: tideline,
-    fault: add({ type: 'topped', cupId: 'heron', lines: [{ key: 'A', grams: 4 }] }, /stir:heron/)
+    fault: add({ type: 'topped', mixId: 'heron', lines: [{ key: 'A', grams: 4 }] }, /stir:heron/)
   },
   {
     cause: 'spilled-cup',
     defect: 'short fill or ledge',
     plan: tideline,
-    fault: add({ type: 'spilled', cupId: 'heron', grams: 4 }, /stir:heron/)
+    fault: add({ type: 'spilled', mixId: 'heron', grams: 4 }, /stir:heron/)
   },
   { cause: 'too-deep', defect: 'overheated', plan: tideline, shelf: deep },
   {

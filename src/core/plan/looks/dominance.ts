@@ -2,6 +2,7 @@ import { isWhite } from '../../colour';
 import type { Diagnostic, Fix } from '../../problem';
 import type { ComputedCup } from '../computed';
 import type { ComputedGroup, ComputedLayer } from '../draw';
+import type { PouredLayer } from '../fill';
 import type { ResolvedPlan } from '../resolve';
 import { wetRuns, WHITE_LIGHTNESS } from './swirl';
 
@@ -20,8 +21,15 @@ export interface WhiteShare {
   pour: number;
 }
 
+/** What is asked of a cup and of cavities, planned now or kept by a run. */
+type SwirlCup = Pick<ComputedCup, 'cupId' | 'hides' | 'looks' | 'name'>;
+type SwirlLayer = PouredLayer & Pick<ComputedLayer, 'gated' | 'shows'>;
+interface SwirlGroup {
+  layers: readonly SwirlLayer[];
+}
+
 /** Whites of some cavities, each with its share of the face and of the pour of every swirl it is in. */
-export const whitesIn = (cups: readonly ComputedCup[], groups: readonly ComputedGroup[]): WhiteShare[] =>
+export const whitesIn = (cups: readonly SwirlCup[], groups: readonly SwirlGroup[]): WhiteShare[] =>
   cups
     .filter((cup) => cup.hides !== null && cup.looks.own.lab.l >= WHITE_LIGHTNESS)
     .flatMap((cup) => groups.flatMap((g) => inSwirls(cup, g)))
@@ -29,8 +37,7 @@ export const whitesIn = (cups: readonly ComputedCup[], groups: readonly Computed
 
 /** A white in a swirl, with the shares of the swirl's face and volume that are its. */
 interface White {
-  cup: ComputedCup;
-  group: ComputedGroup;
+  cup: SwirlCup;
   face: number;
   pour: number;
 }
@@ -55,17 +62,15 @@ export function dominanceProblems(
 }
 
 /** What a cup is of each swirl of a group that it is in. */
-function inSwirls(cup: ComputedCup, group: ComputedGroup): White[] {
+function inSwirls(cup: SwirlCup, group: SwirlGroup): White[] {
   return wetRuns(group.layers, (l) => l.gated).flatMap((run): White[] => {
     const own = run.filter((l) => l.cupId === cup.cupId);
-    const sum = (layers: readonly ComputedLayer[], of: (l: ComputedLayer) => number) =>
+    const sum = (layers: readonly SwirlLayer[], of: (l: SwirlLayer) => number) =>
       layers.reduce((s, l) => s + of(l), 0);
     const face = sum(run, (l) => l.shows.mouldFace);
     const ml = sum(run, (l) => l.each);
     if (!own.length || own.length === run.length || face <= 0 || ml <= 0) return [];
-    return [
-      { cup, group, face: sum(own, (l) => l.shows.mouldFace) / face, pour: sum(own, (l) => l.each) / ml }
-    ];
+    return [{ cup, face: sum(own, (l) => l.shows.mouldFace) / face, pour: sum(own, (l) => l.each) / ml }];
   });
 }
 
@@ -82,7 +87,7 @@ function takesOver(plan: ResolvedPlan, { cup, face, pour }: White): Diagnostic {
 }
 
 /** Less of each line of the cup that is white. */
-function lessWhite({ cupOf, colourants }: ResolvedPlan, { cupId }: ComputedCup): Fix[] {
+function lessWhite({ cupOf, colourants }: ResolvedPlan, { cupId }: SwirlCup): Fix[] {
   const lines = cupOf.get(cupId)!.cup.recipe.flatMap((line) => {
     const colourant = colourants.get(line.colourantId);
     return colourant && isWhite(colourant) ? [line] : [];

@@ -1,7 +1,7 @@
 import type { Plan } from '../../document';
 import { WEIGHING_MINUTES } from '../../schedule';
 import { aimedAt } from '../amounts/targets';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import { waitsForLayer } from '../tasks/gate';
 import { pourUntilNow } from '../times/refit';
 import type { RunState, TaskState } from '../log/state';

@@ -5,8 +5,8 @@ import type { Plan } from '../../plan';
 import { dryAt } from '../tasks/gate';
 import { dueOf } from './due';
 import { foldRun } from '../log/fold';
-import { freeze } from '../freeze';
-import { type FrozenRun } from '../frozen';
+import { freeze } from '../snapshot/freeze';
+import { type FrozenRun } from '../snapshot/frozen';
 import { type RunEvent } from '../log/events';
 import { done, event, upTo as untilTask } from '../run.testing';
 

@@ -1,6 +1,6 @@
 import { materials } from '../../material';
 import { acts } from '../../pour';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import { gateIdOf, gateOpening, statesIn, type Moment } from '../tasks/gate';
 import { groupsOf, isReady, orderOf } from '../tasks/ready';
 import { demouldFromNow, refitGate } from '../times/refit';

@@ -1,4 +1,4 @@
-import type { Computed } from '../../plan/computed';
+import type { RunFigures } from '../snapshot/figures';
 import type { Gate, Plan, Step } from '../../document';
 import { withAmount } from '../../pour';
 import { factsOf, type Fact } from '../amounts/actuals';
@@ -20,7 +20,7 @@ interface Differing {
  */
 export function planFromRun(
   plan: Plan,
-  computed: Computed,
+  computed: RunFigures,
   state: RunState,
   as: { id: string; name: string }
 ): Plan {
@@ -39,7 +39,7 @@ export function planFromRun(
   };
 }
 
-function differing(computed: Computed, state: RunState): Differing {
+function differing(computed: RunFigures, state: RunState): Differing {
   const facts = new Map(factsOf(computed, state).map((f) => [f.id, f]));
   const differs = (actual: number, planned: number) => actual > 0 && Math.abs(actual / planned - 1) > SAME;
   return {

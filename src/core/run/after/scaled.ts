@@ -1,4 +1,4 @@
-import type { Computed } from '../../plan/computed';
+import type { RunFigures } from '../snapshot/figures';
 import type { Plan } from '../../document';
 import { withAmount } from '../../pour';
 
@@ -14,7 +14,7 @@ export interface OtherMould {
  * A plan for another mould: every cavity is one of the other's, and every amount the same share of it. Shares, “to the rim” and the
  * like stay as they are; millilitres, millimetres and levels become the share they were. Embeds and zones stay with the old mould.
  */
-export function scaledTo(plan: Plan, computed: Computed, to: OtherMould): Plan {
+export function scaledTo(plan: Plan, computed: RunFigures, to: OtherMould): Plan {
   const shareOf = (stepId: string): number | undefined => {
     const found = computed.groups.flatMap((g) =>
       g.layers.filter((l) => l.stepId === stepId).map((l) => ({ ml: l.each, of: g.capacity }))

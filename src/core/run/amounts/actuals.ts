@@ -1,6 +1,6 @@
 import type { Weighing } from '../../batch';
-import type { Computed } from '../../plan/computed';
-import type { CupMix } from '../../plan/weighing/weighed';
+import type { RunFigures } from '../snapshot/figures';
+import type { FigureMix } from '../snapshot/figures';
 import { jarId } from '../../schedule';
 import type { GateTask } from '../tasks/task';
 import { inOf, type RunState, type TaskState } from '../log/state';
@@ -25,7 +25,7 @@ const fact = (id: string, what: string, unit: Fact['unit'], figures: [number, nu
 });
 
 /** Every measured fact of a run: weights, percentages that came of them, pours and waits. */
-export function factsOf(computed: Computed, state: RunState): Fact[] {
+export function factsOf(computed: RunFigures, state: RunState): Fact[] {
   const cups = computed.cups.flatMap((cup) =>
     cup.mixes.flatMap((mix) =>
       mixFacts(mix, `${cup.name}${cup.mixes.length > 1 ? `, mix ${mix.turn}` : ''}`, state)
@@ -53,7 +53,7 @@ export function factsOf(computed: Computed, state: RunState): Fact[] {
   return [...jars, ...cups, ...splitMixes, ...state.tasks.flatMap((t) => taskFacts(t, computed, state))];
 }
 
-function mixFacts(mix: CupMix, name: string, state: RunState): Fact[] {
+function mixFacts(mix: FigureMix, name: string, state: RunState): Fact[] {
   return mix.weighings.flatMap((w) => {
     const what = `${name}: ${w.name}`;
     const grams = fact(`weigh:${mix.mixId}:${w.key}`, what, 'g', [
@@ -67,7 +67,11 @@ function mixFacts(mix: CupMix, name: string, state: RunState): Fact[] {
 }
 
 /** What a pour took and how long a wait was. */
-function taskFacts({ task, status, actual, doneAt }: TaskState, computed: Computed, state: RunState): Fact[] {
+function taskFacts(
+  { task, status, actual, doneAt }: TaskState,
+  computed: RunFigures,
+  state: RunState
+): Fact[] {
   const group = 'groupId' in task ? computed.groups.find((g) => g.groupId === task.groupId) : undefined;
   const since = (zero: number | undefined) =>
     doneAt !== undefined && zero !== undefined ? (doneAt - zero) / MINUTE : undefined;
@@ -125,7 +129,7 @@ export function inMix(state: RunState, mixId: string, key: string): number | und
 }
 
 /** The percentage a colourant really came to: planned × (its actual over planned) ÷ (the parts' actual over planned). */
-function actualPercent(mix: CupMix, state: RunState, own: Weighing): number | undefined {
+function actualPercent(mix: FigureMix, state: RunState, own: Weighing): number | undefined {
   const grams = weighedOf(state, mix.mixId, own.key);
   if (grams === undefined) return undefined;
   const parts = mix.weighings.filter((w) => w.kind === 'part');

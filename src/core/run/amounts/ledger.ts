@@ -1,4 +1,4 @@
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import { inOf, type Mishap, type RunState } from '../log/state';
 
 /** Where the grams of one mix are. */

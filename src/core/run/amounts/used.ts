@@ -1,5 +1,5 @@
 import type { CupLoss } from '../../batch';
-import type { Computed } from '../../plan/computed';
+import type { RunFigures } from '../snapshot/figures';
 import type { Use } from '../../shelf/stock';
 import { weighedOf } from './actuals';
 import { inOf, type RunState } from '../log/state';
@@ -40,7 +40,7 @@ function addedUses(state: RunState): Use[] {
 }
 
 /** What one cavity of each group really took, ml, as the mean of what was weighed into it; groups weighed whole only. */
-export function tookOf(computed: Computed, state: RunState): { groupId: string; ml: number }[] {
+export function tookOf(computed: RunFigures, state: RunState): { groupId: string; ml: number }[] {
   return computed.groups.flatMap((group) => {
     const pours = state.tasks.filter(
       ({ task }) => task.kind === 'pour' && (task.cavitySetId ?? task.groupId) === group.cavitySetId
@@ -55,7 +55,7 @@ export function tookOf(computed: Computed, state: RunState): { groupId: string; 
 }
 
 /** What each cup lost, where it was weighed empty at the end: mixed, poured and left as they really were, g. */
-export function lossesOf(computed: Computed, state: RunState): CupLoss[] {
+export function lossesOf(computed: RunFigures, state: RunState): CupLoss[] {
   return computed.cups.flatMap((cup) => {
     const left = state.left.get(cup.cupId);
     const pours = state.tasks.filter((t) => t.task.kind === 'pour' && t.task.cupId === cup.cupId);

@@ -5,7 +5,7 @@ import { limitOf } from '../../material';
 import { pourAlone } from '../../plan/plans.testing';
 import { coloursOver } from './colour-over';
 import { foldRun } from '../log/fold';
-import { freeze } from '../freeze';
+import { freeze } from '../snapshot/freeze';
 import { type RunEvent } from '../log/events';
 
 const tideline = pourAlone(demo.tideline);

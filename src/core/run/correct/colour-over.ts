@@ -1,5 +1,5 @@
 import { limitOf } from '../../material';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import type { RunState } from '../log/state';
 
 /** Less than this share over is what any scale does. */

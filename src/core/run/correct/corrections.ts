@@ -1,6 +1,6 @@
 import { aimedAt } from '../amounts/targets';
 import { stillFrom } from '../amounts/ledger';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import { pourUntilNow } from '../times/refit';
 import { inOf, type RunState } from '../log/state';
 import { standingOf } from './overshoot-options';

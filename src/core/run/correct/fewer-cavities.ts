@@ -1,5 +1,5 @@
 import { stillFrom } from '../amounts/ledger';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import { groupsOf } from '../tasks/ready';
 import type { RunState } from '../log/state';
 import type { Task } from '../tasks/task';

@@ -6,10 +6,10 @@ import type { Plan } from '../../plan';
 import type { Shelf } from '../../shelf';
 import { atBench, inCup, mixed, withBase } from '../../plan/plans.testing';
 import { foldRun } from '../log/fold';
-import { freeze } from '../freeze';
+import { freeze } from '../snapshot/freeze';
 import { usesOf } from '../amounts/used';
 import { overshootOptions } from './overshoot-options';
-import { type FrozenRun } from '../frozen';
+import { type FrozenRun } from '../snapshot/frozen';
 import { type RunEvent } from '../log/events';
 
 let serial = 0;
@@ -175,7 +175,7 @@ describe('a cup that is begun again', () => {
     const first = weighed('mudflat', { A: a * 1.4 });
     const before = fold(run, first);
     expect(before.tasks.find((t) => t.task.id === 'weigh:mudflat:B')!.target).toBeGreaterThan(0);
-    const again = event({ type: 'restarted', cupId: 'mudflat' }, 5000);
+    const again = event({ type: 'restarted', mixId: 'mudflat' }, 5000);
     const state = fold(run, [...first, again]);
     expect(state.now?.task.id).toBe('prepare');
     const entry = state.tasks.find((t) => t.task.id === 'weigh:mudflat:A')!;
@@ -192,7 +192,7 @@ describe('a cup that is begun again', () => {
 
   it('leaves the other cups alone, and undoing it brings the weight back', () => {
     const events = [...weighed('heron', { A: 9 }), ...weighed('mudflat', { A: a })];
-    const again = event({ type: 'restarted', cupId: 'mudflat' }, 5000);
+    const again = event({ type: 'restarted', mixId: 'mudflat' }, 5000);
     const state = fold(run, [...events, again]);
     expect(state.tasks.find((t) => t.task.id === 'weigh:heron:A')).toMatchObject({
       status: 'done',

@@ -1,10 +1,10 @@
 import { heldParts, offFormula, type HeldPart, type Weighing } from '../../batch';
 import { correctMix } from '../../dosing';
 import { formulaOf, materials, type Base, type Formula, type Outcome } from '../../material';
-import type { CommonMix, CupMix } from '../../plan/weighing/weighed';
+import type { FigureCommonMix, FigureMix } from '../snapshot/figures';
 import { HEADROOM } from '../../shelf/vessel';
 import { inMix } from '../amounts/actuals';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import type { RunState } from '../log/state';
 
 /** What a maker may do when more of a part went in than was planned, each with what it does. */
@@ -19,9 +19,9 @@ export interface OvershootOptions {
 
 /** A mix of a run with the material it is made of. */
 interface Made {
-  mix: CupMix | CommonMix;
+  mix: FigureMix | FigureCommonMix;
   /** The pot that a portion comes from. */
-  splitMix: CommonMix | undefined;
+  splitMix: FigureCommonMix | undefined;
   density: number;
   base: Base;
   formula: Formula;

@@ -4,7 +4,7 @@ import { tideline } from '../../../../demo/plans';
 import { computePlan } from '../../plan';
 import { done, event } from '../run.testing';
 import { foldRun } from '../log/fold';
-import { freeze } from '../freeze';
+import { freeze } from '../snapshot/freeze';
 import { planNow } from './plan-now';
 import { type RunEvent } from '../log/events';
 

@@ -1,5 +1,5 @@
 import { PlanDocument, type Plan } from '../../document';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import type { RunState, TaskState } from '../log/state';
 
 /**

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Initials } from '../../preferences';
+import { tasksAsNow } from '../snapshot/1to2';
 import { Task } from '../tasks/task';
 
 /** The first and the last moment an event may claim, ms since 1970: none before this trade had clocks, none past 2100. */
@@ -54,10 +55,10 @@ export const RunEvent = z.discriminatedUnion('type', [
   z.object({ ...base, type: z.literal('probed'), of: named, celsius: z.number().min(-40).max(400) }),
   /** A condition of a gate was looked at and found so: the gate's task, and which of its conditions. */
   z.object({ ...base, type: z.literal('checked'), task, condition: z.number().int().min(0).max(20) }),
-  /** The cup stays as it is, off its ratio; nothing more is scaled or topped up for it. */
-  z.object({ ...base, type: z.literal('accepted'), cupId: named }),
-  /** The cup is begun again: what was in it is lost. */
-  z.object({ ...base, type: z.literal('restarted'), cupId: named }),
+  /** The mix stays as it is, off its ratio; nothing more is scaled or topped up for it. */
+  z.object({ ...base, type: z.literal('accepted'), mixId: named }),
+  /** The mix is begun again: what was in it is lost. */
+  z.object({ ...base, type: z.literal('restarted'), mixId: named }),
   /** What is left over in a cup once everything is poured, weighed. */
   z.object({ ...base, type: z.literal('left'), cupId: named, grams }),
   /** A check before the first drop was found so: its id among the first task's. */
@@ -67,16 +68,16 @@ export const RunEvent = z.discriminatedUnion('type', [
   /** This task is taken next, before those that stand first. */
   z.object({ ...base, type: z.literal('chosen'), task }),
   /** Liquid stirred into a mix that had thickened, g: which part of its formula that is. */
-  z.object({ ...base, type: z.literal('rewetted'), cupId: named, part: named, grams }),
+  z.object({ ...base, type: z.literal('rewetted'), mixId: named, part: named, grams }),
   /** Spilled out of a mix, g. */
-  z.object({ ...base, type: z.literal('spilled'), cupId: named, grams }),
+  z.object({ ...base, type: z.literal('spilled'), mixId: named, grams }),
   /** A mix cannot be used any more: what is in it is lost until it is begun again. */
-  z.object({ ...base, type: z.literal('lost'), cupId: named }),
-  /** More mixed to the recipe of a cup for what it is short of: each line with its grams. */
+  z.object({ ...base, type: z.literal('lost'), mixId: named }),
+  /** More mixed to the recipe of a mix for what it is short of: each line with its grams. */
   z.object({
     ...base,
     type: z.literal('topped'),
-    cupId: named,
+    mixId: named,
     lines: z
       .array(z.object({ key: named, grams }))
       .min(1)
@@ -128,8 +129,22 @@ export const OtherEvent = z
   .refine((e) => JSON.stringify(e).length <= MOST_LETTERS, 'is too long to keep');
 export type OtherEvent = z.infer<typeof OtherEvent>;
 
+/** Kinds of event that name a mix, and called it a cup until they were told apart. */
+const OF_A_MIX = new Set(['accepted', 'restarted', 'rewetted', 'spilled', 'lost', 'topped']);
+
+/** An event as it is written now: what older programs wrote as a cup's is a mix's; the tasks of a changed plan in today's words. */
+function asNow(raw: unknown): unknown {
+  if (typeof raw !== 'object' || raw === null || !('type' in raw)) return raw;
+  if (OF_A_MIX.has(String(raw.type)) && 'cupId' in raw && !('mixId' in raw)) {
+    const { cupId: mixId, ...rest } = raw;
+    return { ...rest, mixId };
+  }
+  return raw.type === 'replanned' && 'tasks' in raw ? { ...raw, tasks: tasksAsNow(raw.tasks) } : raw;
+}
+
 /** Any event: one this program knows, or one of a newer program. */
-export const AnyEvent = z.unknown().transform((raw, ctx): RunEvent | OtherEvent => {
+export const AnyEvent = z.unknown().transform((given, ctx): RunEvent | OtherEvent => {
+  const raw = asNow(given);
   const type = typeof raw === 'object' && raw !== null && 'type' in raw ? String(raw.type) : '';
   const known = KINDS.has(type) || type === '';
   const read = known ? RunEvent.safeParse(raw) : OtherEvent.safeParse(raw);

@@ -26,18 +26,18 @@ export function mishap(f: Folding, event: OfCup): void {
   const { id, at } = event;
   switch (event.type) {
     case 'rewetted':
-      f.mishaps.push({ id, at, kind: 'rewetted', of: event.cupId, grams: event.grams, part: event.part });
+      f.mishaps.push({ id, at, kind: 'rewetted', of: event.mixId, grams: event.grams, part: event.part });
       break;
     case 'spilled':
-      f.mishaps.push({ id, at, kind: 'spilled', of: event.cupId, grams: event.grams });
+      f.mishaps.push({ id, at, kind: 'spilled', of: event.mixId, grams: event.grams });
       break;
     case 'lost':
-      f.lost.add(event.cupId);
-      f.mishaps.push({ id, at, kind: 'lost', of: event.cupId, grams: 0 });
+      f.lost.add(event.mixId);
+      f.mishaps.push({ id, at, kind: 'lost', of: event.mixId, grams: 0 });
       break;
     case 'topped': {
       const grams = event.lines.reduce((s, l) => s + l.grams, 0);
-      f.mishaps.push({ id, at, kind: 'topped', of: event.cupId, grams, lines: event.lines });
+      f.mishaps.push({ id, at, kind: 'topped', of: event.mixId, grams, lines: event.lines });
       break;
     }
     case 'withdrew':

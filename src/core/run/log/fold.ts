@@ -69,7 +69,8 @@ function strayOf(event: AnyEvent, f: Folding, named: Names): string | undefined 
   if (!isKnown(event))
     return `A newer version of Kirapen wrote this (“${event.type}”); this one cannot show it.`;
   if ('task' in event && !f.byId.has(event.task)) return `This run has no task “${event.task}”.`;
-  if ('cupId' in event && !named.cups.has(event.cupId)) return `This run has no cup “${event.cupId}”.`;
+  const cup = 'cupId' in event ? event.cupId : 'mixId' in event ? event.mixId : undefined;
+  if (cup !== undefined && !named.cups.has(cup)) return `This run has no cup “${cup}”.`;
   if ('groupId' in event && !named.groups.has(event.groupId))
     return `This run has no cavities “${event.groupId}”.`;
   if (event.type === 'probed' && !named.cups.has(event.of) && !named.groups.has(event.of))
@@ -83,8 +84,8 @@ const HAPPENS: { [K in Exclude<RunEvent, { task: string }>['type']]?: (f: Foldin
   reported: (f, e) => (groupOf(f, e.groupId).reported = { state: e.state, at: e.at }),
   felt: (f, e) => f.felt.set(e.cupId, { state: e.state, at: e.at }),
   probed: (f, e) => f.probed.set(e.of, { celsius: e.celsius, at: e.at }),
-  accepted: (f, e) => f.accepted.add(e.cupId),
-  restarted: (f, e) => restart(f, e.cupId),
+  accepted: (f, e) => f.accepted.add(e.mixId),
+  restarted: (f, e) => restart(f, e.mixId),
   rewetted: mishap,
   spilled: mishap,
   lost: mishap,

@@ -3,7 +3,7 @@ import { cards } from '../../../../demo/cards';
 import { samphire } from '../../../../demo/plans';
 import { eventsFromSheet, type FilledLine } from './from-sheet';
 import { foldRun } from './fold';
-import { freeze } from '../freeze';
+import { freeze } from '../snapshot/freeze';
 import { inOf } from './state';
 
 const { tasks } = freeze(samphire, cards);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import { tideline } from '../../../../demo/plans';
 import { shelfOf } from '../../document';
-import { freeze } from '../freeze';
+import { freeze } from '../snapshot/freeze';
 import { handsOf } from './who';
 import { type AnyEvent } from './events';
 

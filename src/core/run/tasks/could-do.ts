@@ -1,5 +1,5 @@
 import { WEIGHING_MINUTES } from '../../schedule';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import { gateOpening, statesIn, type Moment } from './gate';
 import { isReady, orderOf } from './ready';
 import { demouldFromNow, pourUntilNow, refitGate } from '../times/refit';

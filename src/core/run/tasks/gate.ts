@@ -1,5 +1,5 @@
 import type { Condition, Zero } from '../../document';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import type { RunState } from '../log/state';
 import type { GateTask } from './task';
 

@@ -1,4 +1,4 @@
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import { demouldFromNow, pourUntilNow, refitGate, type Moved } from './refit';
 import type { RunState } from '../log/state';
 

@@ -1,6 +1,6 @@
 import { median } from '../../quantity';
 import { debriefOf } from '../after/debrief';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import type { RunState } from '../log/state';
 
 /** Pours of a kind that must have been timed before the record says how long one takes. */

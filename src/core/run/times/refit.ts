@@ -2,7 +2,7 @@ import { celsiusAt, paced, roomFrom, together, withDay, type Behaviour, type Roo
 import { behaviourOf } from '../../material';
 import { mixPaces, roomIn } from '../../plan';
 import type { Base } from '../../material';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import { gateIdOf } from '../tasks/gate';
 import type { RunState } from '../log/state';
 import type { GateTask, Task } from '../tasks/task';

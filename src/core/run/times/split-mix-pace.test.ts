@@ -4,7 +4,7 @@ import { saltings } from '../../../../demo/plans';
 import type { Shelf } from '../../shelf';
 import { event, upTo } from '../run.testing';
 import { foldRun } from '../log/fold';
-import { freeze } from '../freeze';
+import { freeze } from '../snapshot/freeze';
 import { paceSoFar } from './refit';
 
 const floral: Shelf = {

@@ -4,7 +4,7 @@ import { saltings, tideline } from '../../../../demo/plans';
 import { cureOf } from '../../cure';
 import { done, event as eventAt } from '../run.testing';
 import { foldRun } from '../log/fold';
-import { freeze } from '../freeze';
+import { freeze } from '../snapshot/freeze';
 import { warmthOf } from './warmth';
 import { worthAPhoto } from '../after/worth-a-photo';
 import { type RunEvent } from '../log/events';

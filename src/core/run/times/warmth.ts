@@ -1,6 +1,6 @@
 import { celsiusAt, type Room } from '../../cure';
 import { behaviourOf, type Base } from '../../material';
-import type { FrozenRun } from '../frozen';
+import type { FrozenRun } from '../snapshot/frozen';
 import { lastLayer, mixedIn, paceSoFar, roomOf } from './refit';
 import type { RunState } from '../log/state';
 

@@ -1,7 +1,7 @@
 import { asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { PlanFile } from '$core/plan';
-import { AnyEvent, finishOf, freeze, FrozenRun } from '$core/run';
+import { AnyEvent, finishOf, freeze, FrozenParts, type FrozenRun } from '$core/run';
 import { announce } from '../changes';
 import type { Db, Store } from './connection';
 import { events, runs } from './schema';
@@ -50,7 +50,7 @@ export async function startRun(
   });
 }
 
-const Parts = z.object({ snapshot: PlanFile, frozen: FrozenRun.omit({ file: true }) });
+const Parts = z.object({ snapshot: PlanFile, frozen: FrozenParts });
 
 const parts = (snapshot: string, frozen: string | null) =>
   `{"snapshot":${snapshot},"frozen":${frozen ?? 'null'}}`;

@@ -1,6 +1,7 @@
 import type { Content } from 'pdfmake/interfaces';
 import { buyerSheet, type Tolerance } from '$core/inspect';
-import type { Computed, Plan } from '$core/plan';
+import type { Plan } from '$core/plan';
+import type { RunFigures } from '$core/run';
 import { said, type Preferences } from '$core/preferences';
 import { day } from '$lib/when';
 import { pdfOf, written, type PaperSize } from './pdf';
@@ -10,7 +11,7 @@ export interface ForBuyer {
   name: string;
   startedAt: number;
   plan: Plan;
-  computed: Computed;
+  computed: RunFigures;
   tolerance: Tolerance;
   /** The show face as PNG, where it could be drawn. */
   picture?: Uint8Array | undefined;

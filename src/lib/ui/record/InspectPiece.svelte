@@ -13,7 +13,8 @@
     type Destination,
     type Piece
   } from '$core/inspect';
-  import type { Computed, ComputedGroup, Plan } from '$core/plan';
+  import type { Plan } from '$core/plan';
+  import type { FigureCup, FigureGroup } from '$core/run';
   import type { Shelf } from '$core/shelf';
   import { duration, holdsFor } from '$core/quantity';
   import { mass } from '../../preferences.svelte';
@@ -45,8 +46,8 @@
     plan: Plan;
     shelf: Shelf;
     /** The cavities it came from, as drawn. */
-    group: ComputedGroup | undefined;
-    cups: Computed['cups'];
+    group: FigureGroup | undefined;
+    cups: FigureCup[];
     /** Where it comes from, by the log. */
     trace: PieceTrace | undefined;
     onsave: (piece: Piece, next: boolean) => Promise<void>;
@@ -126,7 +127,7 @@
     const others = (current.measured ?? []).filter((m) => m.cupId !== cupId);
     void onsave({ ...current, measured: [...others, { cupId, colour, as }] }, false);
   }
-  const plannedOf = (cup: Computed['cups'][number], as: 'as poured' | 'as finished') =>
+  const plannedOf = (cup: FigureCup, as: 'as poured' | 'as finished') =>
     (as === 'as poured' ? cup.looks.cup : cup.looks.own).lab;
 
   async function addPhoto(event: Event & { currentTarget: HTMLInputElement }) {

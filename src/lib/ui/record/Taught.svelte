@@ -23,7 +23,10 @@
 
   async function use(kind: Learned, on: boolean) {
     const others = preferences().unlearned.filter((k) => k !== kind);
-    const kept = await send('PUT', '/settings', { ...preferences(), unlearned: on ? others : [...others, kind] });
+    const kept = await send('PUT', '/settings', {
+      ...preferences(),
+      unlearned: on ? others : [...others, kind]
+    });
     problems = kept.ok ? [] : kept.problems;
     if (kept.ok) await invalidateAll();
   }

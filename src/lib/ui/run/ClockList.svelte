@@ -1,12 +1,12 @@
 <!-- Each window draining: cups to pour, the gate waited for, demoulding's two edges. -->
 <script lang="ts">
-  import type { Computed } from '$core/plan';
+  import type { RunFigures } from '$core/run';
   import { clock, duration } from '$core/quantity';
   import { said } from '../../preferences.svelte';
   import type { Clock } from '$core/run';
   import CupIcon from '../CupIcon.svelte';
 
-  let { clocks, computed, now }: { clocks: readonly Clock[]; computed: Computed; now: number } = $props();
+  let { clocks, computed, now }: { clocks: readonly Clock[]; computed: RunFigures; now: number } = $props();
   const WORDS = { pour: 'to pour', gate: 'until the gate', demould: 'until demould', late: 'late after' };
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const nameOf = (c: Clock) =>

@@ -1,6 +1,6 @@
 <!-- What comes after the instruction in hand, and what could be done meanwhile. -->
 <script lang="ts">
-  import type { Computed } from '$core/plan';
+  import type { RunFigures } from '$core/run';
   import { clock, weighing } from '$core/quantity';
   import type { CouldDo, RunState } from '$core/run';
   import { said } from '../../preferences.svelte';
@@ -15,7 +15,7 @@
     ontake
   }: {
     run: RunState;
-    computed: Computed;
+    computed: RunFigures;
     /** Tasks that may be done besides the one in hand, most pressing first. */
     could: readonly CouldDo[];
     now: number;

@@ -290,7 +290,7 @@
           )} short. Undo to add more.
           <button
             class="ml-1 font-bold underline"
-            onclick={() => instruction.mixId && log.tell({ type: 'accepted', cupId: instruction.mixId })}
+            onclick={() => instruction.mixId && log.tell({ type: 'accepted', mixId: instruction.mixId })}
           >
             Keep the plan’s weights instead
           </button>

@@ -28,7 +28,7 @@
       </p>
     </li>
     <li>
-      <button class="button min-h-[56px] w-full" onclick={() => log.tell({ type: 'accepted', cupId: mixId })}>
+      <button class="button min-h-[56px] w-full" onclick={() => log.tell({ type: 'accepted', mixId: mixId })}>
         Keep the plan’s weights
       </button>
       <p class="mt-1">
@@ -39,7 +39,7 @@
     <li>
       <button
         class="button min-h-[56px] w-full"
-        onclick={() => log.tell({ type: 'restarted', cupId: mixId })}
+        onclick={() => log.tell({ type: 'restarted', mixId: mixId })}
       >
         Start this cup over
       </button>

@@ -275,7 +275,7 @@
                 </p>
               {/if}
               {@render go('Stirred in', () =>
-                tell({ type: 'rewetted', cupId: mix.value, part: thinner.part, grams })
+                tell({ type: 'rewetted', mixId: mix.value, part: thinner.part, grams })
               )}
             {:else}<p>
                 Nothing thins this material: a cup that thickens is poured at once or mixed again.
@@ -290,12 +290,12 @@
                 ? `; that is short by ${fewer.groups.map((x) => x.given).reduce((s, n) => s + n, 0)} cavities`
                 : '; that is enough for what it still pours'}.
             </p>
-            {@render go('Log it; S tops it up', () => tell({ type: 'spilled', cupId: mix.value, grams }))}
+            {@render go('Log it; S tops it up', () => tell({ type: 'spilled', mixId: mix.value, grams }))}
             {#if fewer}{@render go(
                 `Log it, and pour ${fewer.groups.map((x) => x.cavities).join(' + ')} cavities whole`,
                 () =>
                   tell(
-                    { type: 'spilled', cupId: mix.value, grams },
+                    { type: 'spilled', mixId: mix.value, grams },
                     ...replanned(`${weighing(grams)} spilled from ${nameOf(mix.value)}`)
                   ),
                 ''
@@ -308,19 +308,19 @@
                 : 'Nothing more was to be poured from it.'}
             </p>
             {@render go('Mix it again', () =>
-              tell({ type: 'lost', cupId: mix.value }, { type: 'restarted', cupId: mix.value })
+              tell({ type: 'lost', mixId: mix.value }, { type: 'restarted', mixId: mix.value })
             )}
             {#if still?.pours.length}
               {@render go(
                 'Go on without it: leave its pours out',
-                () => tell({ type: 'lost', cupId: mix.value }, ...skipsOf(mix.value)),
+                () => tell({ type: 'lost', mixId: mix.value }, ...skipsOf(mix.value)),
                 ''
               )}
             {/if}
             {#if fewer}
               {@render go(
                 `Give up what needs it: ${fewer.groups.map((x) => `${x.given} cavities`).join(', ')}`,
-                () => tell({ type: 'lost', cupId: mix.value }, ...replanned(`${nameOf(mix.value)} was lost`)),
+                () => tell({ type: 'lost', mixId: mix.value }, ...replanned(`${nameOf(mix.value)} was lost`)),
                 ''
               )}
             {/if}

@@ -46,7 +46,7 @@
     if (!cup || !extra) return;
     ontell({
       type: 'topped',
-      cupId: cup.cupId,
+      mixId: cup.cupId,
       lines: extra.weighings.map((w) => ({ key: w.key, grams: w.weight }))
     });
     typed = undefined;
