@@ -20,6 +20,19 @@ describe('the core’s purity, by the linter', () => {
   });
 });
 
+describe('which material it is', () => {
+  const eslint = new ESLint();
+  const asks = "export const is = (k: string): boolean => k === 'soap' || ['resin'].includes(k);";
+  it.each([
+    ['src/core/plan/proof.ts', 2],
+    ['src/lib/proof.ts', 2],
+    ['src/core/material/kinds/resin/proof.ts', 0]
+  ])('%s may ask %i times', async (filePath, times) => {
+    const [report] = await eslint.lintText(asks, { filePath });
+    expect(report!.messages.filter((m) => m.ruleId === 'no-restricted-syntax')).toHaveLength(times);
+  });
+});
+
 describe('who may import whom', () => {
   const planted: string[] = [];
   const plant = (path: string, code: string) => {
@@ -39,12 +52,29 @@ describe('who may import whom', () => {
       'src/lib/proof-of-rule.ts',
       "import { store } from '$lib/server/store';\nexport const s = store;\n"
     );
+    plant(
+      'src/core/material/proof-of-rule.ts',
+      "import { computePlan } from '../plan';\nexport const c = computePlan;\n"
+    );
+    plant(
+      'src/core/document/migrate/proof-of-rule.ts',
+      "import { Id } from '../../id';\nexport const i = Id;\n"
+    );
     plant('src/lib/proof-of-demo.ts', "import { cards } from '$demo/cards';\nexport const c = cards;\n");
-    const said = spawnSync('npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs'], {
-      encoding: 'utf8'
-    });
+    // What the planted files import is looked at, and no further.
+    const said = spawnSync(
+      'npx',
+      ['depcruise', ...planted, '--config', '.dependency-cruiser.cjs', '--max-depth', '1'],
+      { encoding: 'utf8' }
+    );
     expect(said.status).not.toBe(0);
-    for (const rule of ['core-stands-alone', 'interface-not-server', 'demo-only-by-its-loader'])
+    for (const rule of [
+      'core-stands-alone',
+      'interface-not-server',
+      'demo-only-by-its-loader',
+      'material-imports-nothing-above-it',
+      'migrations-are-frozen'
+    ])
       expect(said.stdout).toContain(rule);
-  }, 60_000);
+  });
 });

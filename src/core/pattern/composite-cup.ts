@@ -1,4 +1,5 @@
-import { Casting, type Content, type Falling } from './casting';
+import { Casting } from './casting/casting';
+import type { Content, Falling } from './casting/content';
 import type { Engine } from './engine';
 import { rectangle, type Section } from './shapes/section';
 import type { Spot } from './spot';

@@ -1,4 +1,5 @@
-export { Casting, type Content } from './casting';
+export { Casting } from './casting/casting';
+export type { Content } from './casting/content';
 export { Engine } from './engine';
 export { dirtyPour, swirledThrough } from './composite-cup';
 export { disc, type Section } from './shapes/section';

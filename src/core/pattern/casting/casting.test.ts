@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { signedArea, within } from './shapes/outline-parts';
-import { Casting, type Content } from './casting';
-import { dirtyPour, swirledThrough } from './composite-cup';
-import { counted, FOOTPRINTS, spotIn } from './pattern.testing';
-import { chanceFrom } from './seeded';
-import { EMPTY } from './spot';
-import { stroke, tumbling, wobble } from './strokes';
+import { signedArea, within } from '../shapes/outline-parts';
+import { Casting } from './casting';
+import type { Content } from './content';
+import { dirtyPour, swirledThrough } from '../composite-cup';
+import { counted, FOOTPRINTS, spotIn } from '../pattern.testing';
+import { chanceFrom } from '../seeded';
+import { EMPTY } from '../spot';
+import { stroke, tumbling, wobble } from '../strokes';
 
 const plain = (matter: number): Content => ({ matter, parts: [] });
 /** mm³ that a share of a mould 10 mm deep is. */
