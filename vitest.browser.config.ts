@@ -5,8 +5,11 @@ export default defineConfig({
   resolve: { alias: { $core: resolve('src/core'), $demo: resolve('demo') } },
   test: {
     include: ['tests/**/*.test.ts'],
-    fileParallelism: false,
-    testTimeout: 120_000,
-    hookTimeout: 120_000
+    // Each file has a server, a database and a browser of its own.
+    maxWorkers: 2,
+    // A busy machine may be slow; nothing here is about time.
+    testTimeout: 600_000,
+    hookTimeout: 600_000,
+    expect: { poll: { timeout: 60_000 } }
   }
 });

@@ -1,18 +1,24 @@
 // npm test: everything, on a machine with Node and nothing else. Ends with a plain line of counts.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { CHECKS } from './lib/checks.js';
 import { build, fail, install, must, ROOT } from './lib/shell.js';
 
+const began = Date.now();
 install();
-chromium();
-must('The checks', 'node', ['scripts/check.js']);
+must('SvelteKit’s own types', 'npx', ['svelte-kit', 'sync']);
+await Promise.all([chromium(), ...CHECKS.map(lane)]);
+said('checks');
 
 const folder = mkdtempSync(join(tmpdir(), 'kirapen-test-'));
-const unit = vitest('unit', []);
+const unit = await vitest('unit', []);
+said('unit tests');
 build();
-const browser = vitest('browser', ['--config', 'vitest.browser.config.ts']);
+said('build');
+const browser = await vitest('browser', ['--config', 'vitest.browser.config.ts']);
+said('browser tests');
 rmSync(folder, { recursive: true });
 
 const passed = unit.passed + browser.passed;
@@ -20,33 +26,51 @@ const failed = unit.failed + browser.failed;
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed || !passed ? 1 : 0);
 
+/** How long it has taken so far. */
+function said(what) {
+  const seconds = Math.round((Date.now() - began) / 1000);
+  console.log(`… ${what} done, ${Math.floor(seconds / 60)} min ${seconds % 60} s`);
+}
+
+/** Runs a command beside others; its output is shown when it ends, so that two do not mix. */
+function run(command, args, options = {}) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: ROOT, ...options });
+    let text = '';
+    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (part) => (text += part));
+    child.on('close', (code) => {
+      process.stdout.write(text);
+      done(code ?? 1);
+    });
+  });
+}
+
+/** One lane of checks, one after another. */
+async function lane(checks) {
+  for (const [what, command, args] of checks)
+    if ((await run(command, args)) !== 0) fail(`${what} failed. The lines above say why.`);
+}
+
 /** Runs one set of tests; a run that broke before it could count is a failure too. */
-function vitest(name, args) {
+async function vitest(name, args) {
   const report = join(folder, `${name}.json`);
-  const done = spawnSync(
-    'npx',
-    ['vitest', 'run', ...args, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
-    { cwd: ROOT, stdio: 'inherit' }
-  );
+  const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
+  const code = await run('npx', ['vitest', 'run', ...args, ...reporters], { stdio: 'inherit' });
   if (!existsSync(report)) return { passed: 0, failed: 1 };
   const counted = JSON.parse(readFileSync(report, 'utf8'));
-  const failures = counted.numFailedTests + (done.status !== 0 && counted.numFailedTests === 0 ? 1 : 0);
+  const failures = counted.numFailedTests + (code !== 0 && counted.numFailedTests === 0 ? 1 : 0);
   return { passed: counted.numPassedTests, failed: failures };
 }
 
 /** Gets Debian's Chromium when it is missing, or says plainly why it cannot. */
-function chromium() {
+async function chromium() {
   if (existsSync('/usr/bin/chromium') || process.env.CHROMIUM) return;
   console.log('Chromium is missing; getting Debian’s through apt…');
   if (process.getuid?.() !== 0)
     fail('The browser tests need Chromium, and only root may install it. Run: sudo apt-get install chromium');
-  const apt = (args) =>
-    spawnSync('apt-get', args, {
-      stdio: 'inherit',
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
-    });
-  apt(['update', '-qq']);
-  if (apt(['install', '-y', '-qq', '--no-install-recommends', 'chromium']).status !== 0)
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  await run('apt-get', ['update', '-qq'], { env });
+  if ((await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env })) !== 0)
     fail(
       'apt could not install chromium. Install it by hand, or name another with CHROMIUM=/path/to/chromium.'
     );

@@ -1,3 +1,4 @@
+import { times } from '$core/soak.testing';
 import { statSync } from 'node:fs';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
@@ -6,7 +7,7 @@ import { tideline } from '../demo/orders/tideline-knobs';
 import { dice } from './dice';
 import { Workshop } from './workshop';
 
-const TIMES = 60;
+const TIMES = times(12, 60);
 const RUN = 'tideline-third';
 const roll = dice(507);
 

@@ -1,10 +1,11 @@
+import { times } from '$core/soak.testing';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cards } from '../demo/cards';
 import { tideline } from '../demo/orders/tideline-knobs';
 import { dice } from './dice';
 import { Workshop } from './workshop';
 
-const DOCUMENTS = 5000;
+const DOCUMENTS = times(600, 5000);
 const roll = dice(4711);
 
 let workshop: Workshop;

@@ -1,9 +1,10 @@
+import { times } from '$core/soak.testing';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { tideline } from '../demo/orders/tideline-knobs';
 import { dice } from './dice';
 import { Workshop } from './workshop';
 
-const KILLS = 60;
+const KILLS = times(12, 60);
 const RUN = 'tideline-third';
 const roll = dice(20_261);
 

@@ -98,10 +98,11 @@ export class Workshop {
     execFileSync('prlimit', ['--pid', String(this.#server!.pid), `--fsize=${bytes}:`]);
   }
 
-  /** A page at a path, 1280 × 800, that fails the test on any script error. */
-  async page(path: string): Promise<Bench> {
+  /** A page at a path, 1280 × 800, in a theme where one is named; it fails the test on any script error. */
+  async page(path: string, theme?: 'light' | 'dark'): Promise<Bench> {
     const page = await this.#browser!.newPage();
     await page.setViewport({ width: 1280, height: 800 });
+    if (theme) await page.evaluateOnNewDocument((t) => localStorage.setItem('kirapen.theme', t), theme);
     const bench = new Bench(page, this.address);
     await bench.go(path);
     return bench;

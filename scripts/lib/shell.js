@@ -67,7 +67,7 @@ export function build() {
   whenChanged('build/.kirapen-built', inputs, 'build/handler.js', () => {
     console.log('Building…');
     must('The build', 'npx', ['vite', 'build', '--logLevel', 'warn']);
-    must('The build of its sums', 'npx', [
+    must('The build of its workers', 'npx', [
       'vite',
       'build',
       '--config',

@@ -1,3 +1,4 @@
+import { times } from '../soak.testing';
 import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -55,7 +56,7 @@ describe('upsampling', () => {
         }
         worst = Math.max(worst, deltaE(labOf(r), labOfHex(hex)));
       }),
-      { numRuns: 1000 }
+      { numRuns: times(150, 1000) }
     );
     expect(worst).toBeLessThan(0.5);
   });
@@ -126,7 +127,7 @@ describe('the pigment model', () => {
             }
         }
       ),
-      { numRuns: 300 }
+      { numRuns: times(60, 300) }
     );
   });
 
@@ -140,7 +141,7 @@ describe('the pigment model', () => {
         for (const g of [0.02, 0.85])
           filmReflectance(optics, 1e6, flat(g)).forEach((v, i) => expect(v).toBeCloseTo(deep[i]!, 5));
       }),
-      { numRuns: 200 }
+      { numRuns: times(60, 200) }
     );
   });
 

@@ -1,3 +1,4 @@
+import { times } from '../soak.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -69,7 +70,7 @@ describe('a network of windows', () => {
           expect(solved.latest.get(m)).toBeCloseTo(Math.max(...tried.map((t) => t.get(m)!)), 9);
         }
       }),
-      { numRuns: 300 }
+      { numRuns: times(100, 300) }
     );
   });
 

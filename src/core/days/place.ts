@@ -162,11 +162,11 @@ class DayPlanner {
   job(job: Job): void {
     let at = job.notBefore;
     let failed: Pick<Unplaced, 'taskId' | 'why'> = { taskId: job.tasks[0]?.id ?? '', why: 'hours' };
-    for (let fixes = 0; fixes < MOST_TRIES; fixes++) {
+    for (let tries = 0; tries < MOST_TRIES; tries++) {
       const tried = this.#try(job, at);
       if ('tasks' in tried) return this.#keep(job, tried.tasks);
       // A window that was never kept tells more than a calendar that has run out.
-      if (fixes === 0 || tried.why !== 'hours') failed = tried;
+      if (tries === 0 || tried.why !== 'hours') failed = tried;
       if (tried.next === undefined) break;
       at = tried.next;
     }

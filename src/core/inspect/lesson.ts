@@ -20,7 +20,7 @@ export interface KeptLesson extends Lesson {
 }
 
 /** Most lessons that are said at once: more is not read with wet gloves. */
-const MOST = 6;
+const MOST_LESSONS = 6;
 
 /**
  * Lessons that apply to a plan, the nearest first: of its own runs, then about its moulds, colourants, acts and bases, then of
@@ -31,7 +31,7 @@ export function lessonsFor(plan: Plan, kept: readonly KeptLesson[]): Lesson[] {
     .map((lesson) => ({ lesson, near: nearness(plan, lesson) }))
     .filter(({ near }) => near > 0)
     .sort((a, b) => b.near - a.near)
-    .slice(0, MOST)
+    .slice(0, MOST_LESSONS)
     .map(({ lesson: { text, about } }) => ({ text, ...(about ? { about } : {}) }));
 }
 

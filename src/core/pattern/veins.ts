@@ -55,7 +55,7 @@ export function veined(
 
 function scatteredIn({ width, length, low, high, contains }: VeinRoom, chance: Chance): Spot[] {
   const spots: Spot[] = [];
-  for (let fixes = 0; spots.length < POINTS && fixes < 20 * POINTS; fixes++) {
+  for (let tries = 0; spots.length < POINTS && tries < 20 * POINTS; tries++) {
     const [x, y] = [between(chance, -width, width), between(chance, -length, length)];
     if (contains(x, y)) spots.push({ x, y, z: between(chance, low, high) });
   }

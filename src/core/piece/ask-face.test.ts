@@ -48,7 +48,7 @@ describe('asking for a face', () => {
     const { answer } = searched(tideline, {
       face: { kind: 'mould face' },
       wishes: [wish],
-      fixes: 25
+      tries: 25
     });
     expect(answer.wishes[0]!.after).toBeLessThan(1);
     expect(answer.wishes[0]!.after).toBeGreaterThanOrEqual(answer.wishes[0]!.before);
@@ -74,7 +74,7 @@ describe('asking for a face', () => {
     const { answer } = searched(shared, {
       face: open,
       wishes: [{ cupId: 'black', zone: 'all of it', share: 0.3 }],
-      fixes: 12
+      tries: 12
     });
     expect(answer.plan.steps[1]).toEqual(shared.steps[1]);
   }, 60_000);
@@ -86,7 +86,7 @@ describe('asking for a face', () => {
         { cupId: 'foam', zone: 'the edge', share: 0.9 },
         { cupId: 'foam', zone: 'the middle', share: 0 }
       ],
-      fixes: 4
+      tries: 4
     });
     expect(answer.wishes[1]!.before).toBe(0);
     expect(answer.wishes[0]!.before).toBeGreaterThan(0.5);

@@ -22,7 +22,7 @@ export interface AskedFace {
   face: Face;
   wishes: readonly Wish[];
   /** Pours that are tried. */
-  fixes?: number;
+  tries?: number;
 }
 
 /** How far a search is: pours tried, of how many, and how far the best one is from what is wanted, in all. */
@@ -49,22 +49,22 @@ const GRID = 30;
  * cavity still fills it; no step is added or left out.
  */
 export function* askingFace(plan: Plan, shelf: Shelf, asked: AskedFace): Generator<Searching, FaceAnswer> {
-  const { fixes = TRIES, wishes } = asked;
+  const { tries = TRIES, wishes } = asked;
   const chance = chanceFrom(1721);
   const start = opened(plan, shelf, asked.groupId);
   const before = shownIn(plan, shelf, asked);
   let best = { pours: start, shown: before, off: offOf(before, wishes) };
   let here = best;
-  for (let tried = 1; tried <= fixes && best.off > CLOSE_ENOUGH; tried++) {
+  for (let tried = 1; tried <= tries && best.off > CLOSE_ENOUGH; tried++) {
     const pours = varied(here.pours, chance);
     const shown = shownIn(closed(plan, pours), shelf, asked);
     const off = offOf(shown, wishes);
     // Early on a step that is a little worse is taken too, so as not to stay on the first hill.
     const worse = off - here.off;
-    if (worse < 0 || chance() < Math.exp(-worse / (0.02 * (1 - tried / fixes) + 1e-9)))
+    if (worse < 0 || chance() < Math.exp(-worse / (0.02 * (1 - tried / tries) + 1e-9)))
       here = { pours, shown, off };
     if (off < best.off) best = here = { pours, shown, off };
-    yield { tried, of: fixes, off: best.off };
+    yield { tried, of: tries, off: best.off };
   }
   const changed = best.pours !== start;
   return {

@@ -221,7 +221,7 @@ export function muddiness({ traced: { engine, prism } }: DrawnPiece): number {
   const at = (x: number, y: number, z: number) => engine.matterAt({ x, y, z });
   const counts = new Map<number, number>();
   let [near, differ] = [0, 0];
-  for (let fixes = 0; near < PAIRS && fixes < 8 * PAIRS; fixes++) {
+  for (let tries = 0; near < PAIRS && tries < 8 * PAIRS; tries++) {
     const x = (2 * chance() - 1) * section.half.width;
     const y = (2 * chance() - 1) * section.half.length;
     const z = chance() * engine.level;

@@ -1,3 +1,4 @@
+import { times } from '../soak.testing';
 import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -50,7 +51,7 @@ describe('mass balance, by sums of its own', () => {
           expect(weighed(c)).toBeGreaterThan(drawn(c) * (1 + losses.cling) - (lines * c.division) / 2 - 1e-9);
           expect(parts.reduce((s, p) => s + p.grams, 0)).toBeCloseTo(weighed(c), 6);
         }),
-        { numRuns: 12 }
+        { numRuns: times(4, 12) }
       );
     }
   );
@@ -107,7 +108,7 @@ describe('chips in a cup, by a sum of their own', () => {
             parts.forEach((p, i) => expect(Math.abs(grams[i]! - p.share * body)).toBeLessThan(2 * near));
           }
         ),
-        { numRuns: 25 }
+        { numRuns: times(10, 25) }
       );
     }
   );
@@ -137,7 +138,7 @@ describe('a reserve taken out before the colour', () => {
         expect(grams(after, first!.recipe[0]!.id)).toBeCloseTo(grams(before, first!.recipe[0]!.id), 9);
         expect(after.cups[0]!.balance.reserved).toBeCloseTo(reserve, 1);
       }),
-      { numRuns: 20 }
+      { numRuns: times(8, 20) }
     );
   });
 });

@@ -1,3 +1,4 @@
+import { times } from '../soak.testing';
 import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -92,7 +93,7 @@ describe('any batch of any material', () => {
           expect(mix.balance.poured).toBeCloseTo(shared, 6);
         }
       }),
-      { numRuns: 150 }
+      { numRuns: times(40, 150) }
     );
   });
 
@@ -110,7 +111,7 @@ describe('any batch of any material', () => {
           expect(Math.abs(wc / base.waterCement - 1)).toBeLessThanOrEqual(2.1 * mix.ratioError + 1e-6);
         }
       }),
-      { numRuns: 120 }
+      { numRuns: times(40, 120) }
     );
   });
 });

@@ -306,5 +306,3 @@ function basesOf({ mixes }: ResolvedPlan): ComputedBase[] {
       });
   return [...found.values()];
 }
-
-/** What each step is called, everywhere. */

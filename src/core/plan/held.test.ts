@@ -1,3 +1,4 @@
+import { times } from '../soak.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -212,7 +213,7 @@ describe('what is left', () => {
           if (w.key !== 'naoh' && w.exact > 0) expect(w.weight, w.name).toBeGreaterThan(0);
         }
       }),
-      { numRuns: 120 }
+      { numRuns: times(40, 120) }
     );
   });
 });

@@ -1,3 +1,4 @@
+import { times } from '../soak.testing';
 import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -275,7 +276,7 @@ describe('every material, any mixture', () => {
           );
         }
       ),
-      { numRuns: 200 }
+      { numRuns: times(40, 200) }
     );
   });
 });

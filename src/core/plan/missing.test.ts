@@ -1,3 +1,4 @@
+import { times } from '../soak.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
@@ -81,7 +82,7 @@ describe('a plan that names what is not there', () => {
           expect(JSON.stringify(c)).not.toMatch(/NaN/);
         }
       ),
-      { numRuns: 200 }
+      { numRuns: times(50, 200) }
     );
   });
 });

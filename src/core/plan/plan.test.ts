@@ -1,3 +1,4 @@
+import { times } from '../soak.testing';
 import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -189,7 +190,7 @@ describe('mass balance, whatever the plan', () => {
             .reduce((s, p) => s + p.grams, 0)
         ).toBeCloseTo(totals.balance.mixed, 7);
       }),
-      { numRuns: 150 }
+      { numRuns: times(30, 150) }
     );
   });
 });

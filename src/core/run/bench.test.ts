@@ -1,3 +1,4 @@
+import { times } from '../soak.testing';
 import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -136,7 +137,7 @@ describe('what may be done now', () => {
           straight.tasks.map((t) => [t.task.id, t.actual])
         );
       }),
-      { numRuns: 15 }
+      { numRuns: times(6, 15) }
     );
   });
 
@@ -259,7 +260,7 @@ describe('the books of a run', () => {
           expect(cupsLeft + jars).toBeCloseTo(ledger(frozen, events), 6);
           for (const b of books) expect(b.left).toBeGreaterThanOrEqual(0);
         }),
-        { numRuns: 40 }
+        { numRuns: times(15, 40) }
       );
     }
   );

@@ -31,11 +31,11 @@ export function fillWaits(sequence: readonly SequenceItem[], timing: Indexed): O
   let best: Ordered = { sequence: [...sequence], score: scoreOf(sequence, timing) };
   if (timing.cavitySets.length < 2) return best;
   const most = Math.min(MOST_TRIES, Math.floor(MOST_PLAYED / Math.max(1, sequence.length)));
-  let fixes = 0;
-  for (let at = 0; at < best.sequence.length && fixes < most; at++) {
+  let tries = 0;
+  for (let at = 0; at < best.sequence.length && tries < most; at++) {
     if (!waitsAt(best, at)) continue;
     for (const stepId of othersAfter(best.sequence, at, timing)) {
-      if (++fixes > most) break;
+      if (++tries > most) break;
       const better = sooner(best, broughtForward(best.sequence, at, stepId, timing), timing);
       if (!better) continue;
       best = better;

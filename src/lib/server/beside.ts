@@ -3,7 +3,7 @@ import { foldedRun } from '$lib/run';
 import { eventsOf, openRuns, readRuns, type Db } from './database';
 
 /** Runs beside one that are named. */
-const MOST = 6;
+const MOST_RUNS = 6;
 /** How long ago a run may have begun and still be said to be running beside another, ms. */
 const TODAY = 24 * 3600_000;
 
@@ -18,7 +18,7 @@ export interface Beside {
 
 /** What goes on beside a run, those that have the hands first. */
 export async function besideOf(db: Db, runId: string, now: number): Promise<Beside[]> {
-  const rows = (await openRuns(db, MOST + 1)).filter((r) => r.id !== runId && now - r.startedAt < TODAY);
+  const rows = (await openRuns(db, MOST_RUNS + 1)).filter((r) => r.id !== runId && now - r.startedAt < TODAY);
   const { good } = await readRuns(
     db,
     rows.map((r) => r.id)
@@ -37,5 +37,5 @@ export async function besideOf(db: Db, runId: string, now: number): Promise<Besi
       };
     })
   );
-  return found.sort((a, b) => Number(b.pouring) - Number(a.pouring)).slice(0, MOST);
+  return found.sort((a, b) => Number(b.pouring) - Number(a.pouring)).slice(0, MOST_RUNS);
 }

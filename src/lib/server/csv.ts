@@ -3,7 +3,7 @@ import type { Piece } from '$core/inspect';
 import { FORMULA } from '$core/shelf';
 import type { Run, RunRow } from './database';
 
-/** The columns of the record's CSV, in order; documented in docs/formats/record-csv.md. */
+/** The columns of the record's CSV, in order; documented in docs/formats/README.md. */
 const RECORD_COLUMNS = [
   'run_id',
   'run',

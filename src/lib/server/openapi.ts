@@ -37,7 +37,8 @@ const SCHEMAS = {
   RunEvent,
   Piece,
   MatchRequest,
-  Preferences
+  // The name by which it is documented.
+  Ways: Preferences
 };
 const cards = (path: string, name: string) => ({
   [`/api/v1/${path}`]: {

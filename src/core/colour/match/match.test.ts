@@ -1,3 +1,4 @@
+import { someOf, times } from '../../soak.testing';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import { demoTrialCards } from '../../../../demo/trial-cards';
@@ -40,7 +41,8 @@ function randomRecipe(order: MatchOrder, next: () => number) {
 }
 
 describe('matching', () => {
-  it('finds 90 random recipes again: at least 95 % within ΔE00 1, all within 3, inside every limit', () => {
+  it('finds random recipes again: at least 95 % within ΔE00 1, all within 3, inside every limit', () => {
+    const many = times(12, 90);
     const next = dice(20261125);
     const orders = [
       'clear-quick',
@@ -51,7 +53,7 @@ describe('matching', () => {
       'clear-slow'
     ].map(orderFor);
     const errors: number[] = [];
-    for (let i = 0; i < 90; i++) {
+    for (let i = 0; i < many; i++) {
       const order = orders[i % orders.length]!;
       const target = deepColour({ base: order.base, doses: randomRecipe(order, next) }).lab;
       const answers = matchColour({ ...order, target });
@@ -65,9 +67,9 @@ describe('matching', () => {
       }
       errors.push(Math.min(...answers.map((a) => a.deltaE)));
     }
-    expect(errors.filter((e) => e < 1).length).toBeGreaterThanOrEqual(86);
+    expect(errors.filter((e) => e < 1).length).toBeGreaterThanOrEqual(Math.floor(0.955 * many));
     expect(Math.max(...errors)).toBeLessThan(3);
-  }, 300_000);
+  });
 
   it('puts the fewest colourants first among equals', () => {
     const order = orderFor('clear-quick');
@@ -157,7 +159,7 @@ describe('matching', () => {
     if (!formula.ok) throw new Error('no formula');
     const scale = { division: 0.1, repeatability: 0.1 };
     for (const batch of [20, 60, 400])
-      for (const target of wanted) {
+      for (const target of someOf(wanted, 3, batch)) {
         const order: MatchOrder = {
           ...orderFor('clear-quick'),
           ...candidatesFor(base, formula.value, cards.colourants, { weighing: { batch, scale } }),

@@ -1,3 +1,4 @@
+import { times } from '../../soak.testing';
 import { evenly } from '../../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -56,7 +57,7 @@ describe('a tint that is entered', () => {
           expect(deltaE(deep, labOfHex(card.colour))).toBeLessThan(0.5);
         }
       ),
-      { numRuns: 200 }
+      { numRuns: times(40, 200) }
     );
   });
 

@@ -43,8 +43,8 @@ export function tintReflectance(
 
 /** Scattering of one percent that is thinkable of a pigment, 1/mm. */
 const LEAST = 1e-3;
-const MOST = 400;
-const inside = (s: number) => Math.min(MOST, Math.max(LEAST, s));
+const MOST_STRENGTH = 400;
+const inside = (s: number) => Math.min(MOST_STRENGTH, Math.max(LEAST, s));
 
 /** Tints nearer than this need no second way, ΔE00. */
 const NEAR = 0.3;
@@ -75,7 +75,7 @@ function bandByBand(masstone: Spectrum, { colour, percent, white = USUAL_WHITE }
   return masstone.map((r, i) => {
     const m = ksOf(r);
     const q = ksOf(mixed[i]!);
-    if (m - q <= 1e-9) return MOST;
+    if (m - q <= 1e-9) return MOST_STRENGTH;
     return inside(((1 - p) * (q * w.s[i]! - w.k[i]!)) / (p * (m - q)));
   });
 }

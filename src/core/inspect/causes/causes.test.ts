@@ -1,3 +1,4 @@
+import { times as tries } from '../../soak.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
@@ -600,7 +601,7 @@ describe('causes', () => {
       fc.property(fc.integer({ min: 20, max: 90 }), fc.integer({ min: 1, max: 15 }), (by, more) => {
         expect(strength(by + more)).toBeGreaterThan(strength(by));
       }),
-      { numRuns: 10 }
+      { numRuns: tries(4, 10) }
     );
   });
 });

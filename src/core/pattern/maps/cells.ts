@@ -23,7 +23,7 @@ export interface Sinking {
 }
 
 /** Most cells that are drawn: a wide shallow tray keeps its cells as large as that asks. */
-const MOST = 320;
+const MOST_CELLS = 320;
 
 /**
  * A heavy colour that lay on a lighter one sinks through it and stands as lace between cells of what was below. Every cell
@@ -121,7 +121,7 @@ function scattered(section: Section, { middle, rim }: Sinking, chance: Chance): 
   const { width, length } = section.half;
   const deepest = Math.min(width, length);
   const sites: Site[] = [];
-  for (let fixes = 0; fixes < 9000 && sites.length < MOST; fixes++) {
+  for (let tries = 0; tries < 9000 && sites.length < MOST_CELLS; tries++) {
     const [x, y] = [between(chance, -width, width), between(chance, -length, length)];
     const wall = section.wall(x, y);
     if (wall < rim * 0.2) continue;

@@ -6,7 +6,7 @@ import type { ResolvedPlan } from '../resolve';
 /** A cavity that holds this much more or less takes the same pour, a share. */
 const ALIKE = 0.1;
 /** Moulds that are offered at most. */
-const MOST = 3;
+const MOST_MOULDS = 3;
 
 /** Pouring some cavities in other moulds of the shelf that hold about as much, the nearest first. */
 export function otherMoulds({ moulds }: Pick<ResolvedPlan, 'moulds'>, group: Group): Fix[] {
@@ -24,7 +24,7 @@ export function otherMoulds({ moulds }: Pick<ResolvedPlan, 'moulds'>, group: Gro
     )
     .filter(({ off }) => off <= ALIKE)
     .sort((a, b) => a.off - b.off)
-    .slice(0, MOST)
+    .slice(0, MOST_MOULDS)
     .map(({ mould, kind }) => ({
       words: `Pour it in the ${mould.name}`,
       edit: { path: ['groups', group.id], value: { ...group, mouldId: mould.id, cavityId: kind.id } }

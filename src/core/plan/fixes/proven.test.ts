@@ -1,3 +1,4 @@
+import { times } from '../../soak.testing';
 import { evenly } from '../../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -69,7 +70,7 @@ describe('every mend that is offered', () => {
         };
         for (const code of mendsHold(whole)) offered.set(code, (offered.get(code) ?? 0) + 1);
       }),
-      { numRuns: 30 }
+      { numRuns: times(6, 30) }
     );
     // Not silence: mends of many kinds are found.
     expect(offered.size).toBeGreaterThanOrEqual(3);

@@ -9,7 +9,7 @@ import type { ResolvedMix, ResolvedPlan } from '../resolve';
 import { roomIn } from '../room';
 
 /** More turns than this are not a plan any more. */
-const MOST = 60;
+const MOST_MIXES = 60;
 
 /** What decides in how many turns a mix is made. */
 export interface MixCountCase {
@@ -53,7 +53,7 @@ interface Reason {
  */
 export function mixCountFor(c: MixCountCase): MixCount {
   const cavities = c.pours.reduce((s, p) => s + p.count, 0);
-  const most = Math.max(1, Math.min(MOST, cavities));
+  const most = Math.max(1, Math.min(MOST_MIXES, cavities));
   const needed = [
     ...vesselReason(c),
     ...heatReason(c, most),

@@ -5,7 +5,7 @@ import { acts } from '../../pour';
 type Variation = NonNullable<Group['variations']>[number];
 
 /** Members of a family that differ from one another: more of them look alike again. */
-const MOST = 6;
+const MOST_MEMBERS = 6;
 /** Steps done otherwise that a group may have. */
 const MOST_VARIATIONS = 24;
 
@@ -58,7 +58,7 @@ function withMembers(plan: Plan, groupId: string, pours: readonly Poured[], cups
   const group = plan.groups.find((g) => g.id === groupId)!;
   const kept = group.variations ?? [];
   const room = Math.floor((MOST_VARIATIONS - kept.length) / pours.length);
-  const members = Math.min(cups.length, MOST, group.count, 1 + room);
+  const members = Math.min(cups.length, MOST_MEMBERS, group.count, 1 + room);
   let next = plan;
   const added: Variation[] = [];
   for (let on = 1; on < members; on++) {

@@ -9,8 +9,8 @@ import type { GateTask, Task } from '../tasks/task';
 
 const MINUTE = 60_000;
 /** Readings further from the model than this are doubted, not followed: a probe in the air, a state mistapped. */
-const LEAST = 0.2;
-const MOST = 5;
+const FASTEST = 0.2;
+const SLOWEST = 5;
 /** A reading this near the room's own temperature, °C, tells nothing of the cure. */
 const WARM = 2;
 /** Less than this share of a change is not worth saying. */
@@ -106,9 +106,9 @@ export function paceSoFar(
 }
 
 const minutesIn = (ms: number) => `${Math.round(ms / MINUTE)} min`;
-const doubted = (factor: number) => (factor < LEAST || factor > MOST ? undefined : factor);
+const doubted = (factor: number) => (factor < FASTEST || factor > SLOWEST ? undefined : factor);
 /** What the hand tells overrides the estimate, within the same bounds. */
-const bounded = (factor: number) => Math.min(MOST, Math.max(LEAST, factor));
+const bounded = (factor: number) => Math.min(SLOWEST, Math.max(FASTEST, factor));
 
 function paceByProbe(
   { behaviour, grams }: Mixed,

@@ -1,5 +1,5 @@
 /** Wrong passphrases that one address, and all addresses together, may try within the time. */
-const MOST = { address: 5, all: 40 };
+const MOST_TRIES = { address: 5, all: 40 };
 const WITHIN_MS = 15 * 60_000;
 
 /** Counts wrong tries, so that nobody can guess at leisure. Time is passed in. */
@@ -12,7 +12,7 @@ export class Tries {
     const own = this.#wrong.filter((w) => w.address === address);
     const until = (list: readonly { at: number }[], most: number) =>
       list.length < most ? 0 : list[list.length - most]!.at + WITHIN_MS - now;
-    return Math.max(until(own, MOST.address), until(this.#wrong, MOST.all));
+    return Math.max(until(own, MOST_TRIES.address), until(this.#wrong, MOST_TRIES.all));
   }
 
   wrong(address: string, now: number): void {

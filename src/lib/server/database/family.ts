@@ -27,7 +27,7 @@ export interface Family {
 }
 
 /** Most that is told of one generation, and generations back. */
-const MOST = 12;
+const MOST_RUNS = 12;
 
 /** The family of a run: by what its plan was made from, and which plans were made from it. */
 export async function familyOf(db: Db, run: Run): Promise<Family> {
@@ -38,7 +38,7 @@ export async function familyOf(db: Db, run: Run): Promise<Family> {
     .where(
       sql`json_valid(${plans.document}) AND json_extract(${plans.document}, '$.madeFrom.run') = ${run.id}`
     )
-    .limit(MOST);
+    .limit(MOST_RUNS);
   const pours = await poursOf(db, [plan.id, ...made.map((p) => p.id)]);
   return {
     from: await ancestors(db, plan),
@@ -58,7 +58,7 @@ async function poursOf(db: Db, planIds: readonly string[]): Promise<Map<string, 
   const found = new Map<string, Kin[]>();
   for (const { planId, ...row } of rows) {
     const own = found.get(planId!) ?? [];
-    if (own.length < MOST)
+    if (own.length < MOST_RUNS)
       found.set(planId!, [...own, { kind: 'run', ...row, ...cameOut(grades.get(row.id)) }]);
   }
   return found;
@@ -71,7 +71,7 @@ async function ancestors(db: Db, plan: Plan): Promise<Kin[]> {
   const found: Kin[] = [];
   const grades = await gradesByRun(db);
   let from = plan.madeFrom;
-  while (from && found.length < MOST) {
+  while (from && found.length < MOST_RUNS) {
     const before: { kin: Kin; plan: Plan } | undefined = await oneBefore(db, from, grades);
     // What is gone ends the line; and nothing is its own ancestor.
     if (!before || found.some((k) => k.id === before.kin.id)) break;

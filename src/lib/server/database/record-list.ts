@@ -56,14 +56,14 @@ export async function recordPage(db: Db, asked: RecordAsked): Promise<{ rows: Re
 /** What a run froze for its line of the list: once it is begun it never changes, and it is large to look into. */
 type FrozenFacts = Pick<RecordRow, 'base' | 'cast'>;
 const known = new Map<string, FrozenFacts>();
-const MOST = 30_000;
+const MOST_KEPT = 30_000;
 
 async function frozenFacts(
   db: Db,
   rows: readonly { id: string; bytes: number }[]
 ): Promise<Map<string, FrozenFacts>> {
   const keyOf = (r: { id: string; bytes: number }) => `${r.id}/${r.bytes}`;
-  if (known.size > MOST) known.clear();
+  if (known.size > MOST_KEPT) known.clear();
   const unknown = rows.filter((r) => !known.has(keyOf(r)));
   if (unknown.length) {
     const ids = sql.join(

@@ -13,7 +13,7 @@ export function flow(act: PlaceAct, casting: Casting, poured: Pick<Poured, 'obje
   const { radius, tall } = poured.object(act.embedId) ?? { radius: ball, tall: ball };
   const middle = spotOf(casting, act.at);
   const set: { x: number; y: number }[] = [];
-  for (let fixes = 0; set.length < act.pieces && fixes < 200 * act.pieces; fixes++) {
+  for (let tries = 0; set.length < act.pieces && tries < 200 * act.pieces; tries++) {
     const spread = act.pieces === 1 ? 0 : scale * 0.55;
     const at = {
       x: middle.x + between(chance, -spread, spread),

@@ -8,7 +8,7 @@ type Point = readonly [number, number];
 const LOOSE = { piped: 0.05, drizzled: 0.2, 'drawn thin': 0.06 } as const;
 /** Drops along a line stand so many of its widths apart: closer is slow, farther shows as beads. */
 const APART = 0.32;
-const MOST = 260;
+const MOST_BEADS = 260;
 
 /** Lines of a width: a closed one round its own middle, an open one as drops close along it; on bare ground it stands on its own side. */
 export function flow(act: Ribbon, casting: Casting, { mm3, content }: Poured): void {
@@ -23,7 +23,7 @@ export function flow(act: Ribbon, casting: Casting, { mm3, content }: Poured): v
     const blooms =
       act.how === 'drawn thin' ? { blooms: noiseFrom(Math.floor(between(casting.chance, 0, 1e6))) } : {};
     if (!closed || !casting.ring(matter, own, { ...closed, width: act.width, ...blooms }))
-      line(casting, { matter, mm3: own, way, width: act.width, most: MOST / ways.length });
+      line(casting, { matter, mm3: own, way, width: act.width, most: MOST_BEADS / ways.length });
   }
   casting.stir(wobble(casting.section, LOOSE[act.how], casting.chance));
 }

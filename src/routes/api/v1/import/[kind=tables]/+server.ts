@@ -16,7 +16,7 @@ const Sent = z.object({
 });
 
 /** Most problems that are told at once. */
-const MOST = 50;
+const MOST_PROBLEMS = 50;
 
 /** Reads a table into cards; with `keep` stores all of them, or none where one row is wrong. */
 export const POST = async ({ params, request }) => {
@@ -30,7 +30,7 @@ export const POST = async ({ params, request }) => {
   if (!read.ok) return refuse([read.problem]);
   if (!keep) return json(read.value);
   const problems = read.value.rows.flatMap((r) => r.problems);
-  if (problems.length) return refuse(problems.slice(0, MOST));
+  if (problems.length) return refuse(problems.slice(0, MOST_PROBLEMS));
   await opened.write(async () => {
     for (const { card } of read.value.rows)
       await saveCard(opened, kind, card as never, { basedOn: 'new', now: Date.now() });

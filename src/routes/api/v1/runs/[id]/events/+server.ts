@@ -13,12 +13,12 @@ export const GET = async ({ params }) => {
 };
 
 /** Most events taken at once; a device sends what waits in portions. */
-const MOST = 500;
+const MOST_EVENTS = 500;
 
 const Sent = z.unknown().transform((sent, ctx): AnyEvent[] => {
   const many = Array.isArray(sent);
-  if (many && sent.length > MOST) {
-    ctx.addIssue({ code: 'custom', message: `must be at most ${MOST} events at once` });
+  if (many && sent.length > MOST_EVENTS) {
+    ctx.addIssue({ code: 'custom', message: `must be at most ${MOST_EVENTS} events at once` });
     return z.NEVER;
   }
   return (many ? sent : [sent]).flatMap((raw: unknown, i) => {
