@@ -1,7 +1,7 @@
 /** The rooms of the core from the ground up: each may use those before it, none that stands after it. */
 const ROOMS = [
   'quantity',
-  'ways',
+  'preferences',
   'mould',
   'cure',
   'material',

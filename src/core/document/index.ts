@@ -5,7 +5,7 @@ export { Group, type Variation } from './group';
 export { Mix } from './mix';
 export type { LearnedHistory } from './learned-history';
 export { PlanDocument, pourCount, type Bench, type Plan, type Tracing } from './plan';
-export { Shelf } from '../shelf/cards';
+export type { Shelf } from '../shelf/cards';
 export { shelfOf } from './shelf';
 export { AnyAct, Step } from './step';
 export { splitAll, eachByItself, mixingOf, oneBase, withoutCup } from './mixing';
