@@ -4,7 +4,7 @@
  * last digit. Names of fields do not count, nor what a problem carries beside its words.
  */
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { cards } from '../demo/cards';
 import { plans } from '../demo/plans';
@@ -56,9 +56,7 @@ function* pictures(plan: Plan): Generator<string> {
   }
 }
 
-const fixtureFolder = ['src/core/document/migrate/fixtures', 'src/core/plan/migrate/fixtures'].find(
-  existsSync
-)!;
+const fixtureFolder = 'src/core/document/migrate/fixtures';
 const fixtures = readdirSync(fixtureFolder).map((name) => {
   const { file } = JSON.parse(readFileSync(`${fixtureFolder}/${name}`, 'utf8')) as { file: unknown };
   const { plan, shelf } = PlanFile.parse(file);
