@@ -120,7 +120,7 @@ describe('two devices, one run', () => {
     await workshop.start();
     const wanted = [0, 1, 2].flatMap((i) => [`first of ${i}`, `second of ${i}`]);
     await expect
-      .poll(async () => (await notes()).slice(before).sort(), { timeout: 60_000 })
+      .poll(async () => (await notes()).slice(before).sort(), { timeout: 180_000 })
       .toEqual(wanted.sort());
   });
 

@@ -134,7 +134,9 @@ export class Bench {
   constructor(page: Page, address: string) {
     this.page = page;
     this.#address = address;
-    page.setDefaultTimeout(45_000);
+    // A busy machine may be slow; nothing here is about time.
+    page.setDefaultTimeout(180_000);
+    page.setDefaultNavigationTimeout(180_000);
     page.on('pageerror', (error) => this.errors.push(error instanceof Error ? error.message : String(error)));
   }
 
