@@ -1,4 +1,5 @@
 import { redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import { metricWords } from '$core/quantity';
 import { Fault } from '$lib/server/database';
 import {
   COOKIE,
@@ -56,11 +57,20 @@ export const handle: Handle = async ({ event, resolve }) => {
     redirect(303, `/sign-in?then=${encodeURIComponent(url.pathname + url.search)}`);
   }
   const response = await resolve(event);
-  return url.pathname.startsWith('/api/') ? inWords(event, response) : response;
+  return url.pathname.startsWith('/api/') ? metric(faultInWords(event, response)) : response;
 };
 
 const signedIn = async (event: Parameters<Handle>[0]['event']): Promise<boolean> =>
   isSignedIn(await store(), event.cookies.get(COOKIE), Date.now());
+
+/** What the core says, in metric words: other programs read sentences, not messages. */
+async function metric(response: Response): Promise<Response> {
+  if (!response.headers.get('content-type')?.startsWith('application/json')) return response;
+  const text = metricWords(await response.text());
+  const headers = new Headers(response.headers);
+  headers.delete('content-length');
+  return new Response(text, { status: response.status, statusText: response.statusText, headers });
+}
 
 const STATUS: Record<Fault['code'], number> = {
   'disk-full': 507,
@@ -72,7 +82,7 @@ const STATUS: Record<Fault['code'], number> = {
 };
 
 /** A fault, as problems in words: the store's own, a body that was too large, or a fault of the program. */
-function inWords(event: Parameters<Handle>[0]['event'], response: Response): Response {
+function faultInWords(event: Parameters<Handle>[0]['event'], response: Response): Response {
   const { fault } = event.locals;
   if (fault) return refuse([problem(fault.code, fault.message, fault.mend)], STATUS[fault.code]);
   if (response.status === 413)

@@ -81,6 +81,7 @@ describe('every view', () => {
     expect(await faultsOn(bench, 'colours')).toEqual([]);
     const sideways = await bench.page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
     expect(sideways).toBeLessThanOrEqual(0);
+    expect(await bench.notInWords()).toEqual([]);
     expect(bench.errors).toEqual([]);
     await bench.page.close();
   });

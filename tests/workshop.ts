@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { metricWords } from '$core/quantity';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 
 const BROWSER = process.env.CHROMIUM ?? '/usr/bin/chromium';
@@ -252,7 +253,24 @@ export class Bench {
   }
 
   async text(selector: string): Promise<string> {
-    return this.page.$eval(selector, (e) => (e as HTMLElement).innerText).catch(() => '(not there)');
+    const text = await this.page
+      .$eval(selector, (e) => (e as HTMLElement).innerText)
+      .catch(() => '(not there)');
+    if (metricWords(text) !== text)
+      throw new Error(`${selector} shows a message that is not in words: ${text}`);
+    return text;
+  }
+
+  /** What of the page, its labels and its fields is shown as a message, not in words. */
+  async notInWords(): Promise<string[]> {
+    const all = await this.page.$$eval('body *:not(script):not(style)', (elements) =>
+      elements.flatMap((e) => [
+        ...[...e.attributes].map((a) => a.value),
+        ...[...e.childNodes].flatMap((n) => (n.nodeType === Node.TEXT_NODE ? (n.textContent ?? '') : [])),
+        e instanceof HTMLInputElement ? e.value : ''
+      ])
+    );
+    return all.filter((text) => metricWords(text) !== text);
   }
 }
 

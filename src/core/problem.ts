@@ -1,3 +1,4 @@
+import type { Message } from './quantity';
 import type { Level, ProblemCode } from './problem-codes';
 
 export type { Level, ProblemCode };
@@ -6,18 +7,43 @@ export type { Level, ProblemCode };
  * A problem is a value, not an exception: what is wrong, where, and how to mend it.
  * Only edges (routes, forms) turn problems into responses.
  */
-export interface Problem {
+export interface Problem extends About {
   /** One of the registry. */
   code: ProblemCode;
   level: Level;
-  /** What it is about, by ids from one root: `plan/steps/lay-heron/act/amount`, `shelf/moulds/…`. */
-  path: string;
   /** What is wrong, in plain words, with the figure. */
-  sentence: string;
+  sentence: Message;
   /** What to do about it, in plain words. */
-  mend: string;
+  mend: Message;
   /** The mend as an edit of the plan, when one tap can do it. */
   edit?: Edit;
+}
+
+/** What a problem is about. */
+export interface About {
+  /** By ids from one root: `plan/steps/lay-heron/act/amount`, `shelf/moulds/…`. */
+  path: string;
+  /** The parts of a plan that it is about, where it is about one. */
+  stepId?: string;
+  gateId?: string;
+  cupId?: string;
+  mixId?: string;
+  groupId?: string;
+}
+
+const PARTS = { steps: 'stepId', gates: 'gateId', cups: 'cupId', mixes: 'mixId', groups: 'groupId' } as const;
+
+/**
+ * Somewhere in a plan, by the keys and ids that lead there, as edits name it.
+ * @example inPlan('steps', 'lay-heron', 'act') // { path: 'plan/steps/lay-heron/act', stepId: 'lay-heron' }
+ */
+export function inPlan(...keys: readonly (string | number)[]): About {
+  const ids = keys.flatMap((key, i) =>
+    typeof key === 'string' && key in PARTS && keys[i + 1] !== undefined
+      ? [[PARTS[key as keyof typeof PARTS], String(keys[i + 1])]]
+      : []
+  );
+  return { path: ['plan', ...keys].join('/'), ...Object.fromEntries(ids) };
 }
 
 /** One change of a document: set the value at a path of keys, ids and places (`undefined` removes it). */
@@ -28,7 +54,7 @@ export interface Edit {
 
 /** A way out that one tap can take, in words and as an edit. */
 export interface Fix {
-  words: string;
+  words: Message;
   edit: Edit;
 }
 

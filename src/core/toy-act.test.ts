@@ -21,9 +21,9 @@ const drip: ActDefinition<Drip> = {
     ...(cup ? { from: cup(act.from) } : {}),
     ...(amount?.kind === 'volume' ? { ml: amount.ml } : {})
   }),
-  draws: (act) => [{ cupId: act.from, ml: act.ml }],
   apply: (act, stand, step) => ({
     stand: pouredOn(stand, act.ml, { stepId: step.stepId, cupId: act.from }),
+    draws: [{ cupId: act.from, ml: act.ml }],
     problems: []
   }),
   hands: (_, __, count) => ({ attended: 0.25 * count, unattended: 0 }),
@@ -45,8 +45,7 @@ const hum: ActDefinition<z.infer<typeof Hum>> = {
   schema: Hum,
   fresh: () => ({ kind: 'hum', minutes: 1 }),
   cups: () => [],
-  draws: () => [],
-  apply: (_, stand) => ({ stand, problems: [] }),
+  apply: (_, stand) => ({ stand, draws: [], problems: [] }),
   hands: (act) => ({ attended: act.minutes, unattended: 0 }),
   words: (act) => ({
     line: `hum ${act.minutes} min`,

@@ -1,16 +1,17 @@
 import { countWords } from '$core/dosing';
 import type { PlanFile } from '$core/plan';
 import type { RunFigures } from '$core/run';
+import { spokenFigure } from '$core/preferences';
 import { fail, ok, type Result } from '$core/problem';
-import { duration, parseQuantity } from '$core/quantity';
+import { displayOf, duration, figure, parseQuantity, reading, type Message } from '$core/quantity';
 import { MOST_GRAMS, type RunState, type Task, type WeighTask } from '$core/run';
 import { isJar, isSplitMix, jarPlace } from '$core/schedule';
 
 /** What to do now, in words and figures for the run's screen. */
 export type Instruction = {
   key: string;
-  title: string;
-  hint: string;
+  title: Message;
+  hint: Message;
   confirm: string;
   cupId?: string;
   mixId?: string;
@@ -40,7 +41,7 @@ interface OfKind<K extends Kind> {
   task: TaskOf<K>;
 }
 
-type Words = { act: string; rest: string };
+type Words = { act: string; rest: Message };
 
 /** How far a stir goes, as a hint. */
 const STIRS = {
@@ -185,6 +186,17 @@ function countedNow({ counted, countedIn }: WeighTask, target: number): string {
   return countWords({ unit, count: Math.max(1, Math.round(target / each)) });
 }
 
+/** An instruction as it is read out: what to do, and how much, a weight in the unit its scale shows. */
+export function spokenInstruction(instruction: Instruction): Message {
+  const { title } = instruction;
+  if (instruction.kind === 'weigh') {
+    const { division } = instruction.task;
+    return `${title}, ${spokenFigure(reading(instruction.target, division), displayOf(division).symbol)}`;
+  }
+  if (instruction.kind === 'pour') return `${title}, ${figure(instruction.task.gramsEach, 'g', 1)} each`;
+  return title;
+}
+
 /** Grams of a weight typed into a run; a bare number is in the unit that the scale shows. */
 export function typedGrams(text: string, unit = 'g'): Result<number> {
   const read = parseQuantity(text, { kind: 'mass', bare: unit });
@@ -201,7 +213,7 @@ export function typedGrams(text: string, unit = 'g'): Result<number> {
     return fail({
       code: 'too-big',
       path: '',
-      sentence: `${value.toFixed(0)} g is more than half a tonne.`,
+      sentence: `${figure(value, 'g', 0)} is more than half a tonne.`,
       mend: 'Check the figure and its unit.'
     });
   return ok(value);

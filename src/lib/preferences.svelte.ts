@@ -1,5 +1,6 @@
-import { displayOf } from '$core/quantity';
+import { displayOf, type Message } from '$core/quantity';
 import * as core from '$core/preferences';
+import type { Problem } from '$core/problem';
 import { USUAL_PREFERENCES, type Preferences } from '$core/preferences';
 
 /**
@@ -24,11 +25,22 @@ export const temperature = (celsius: number): string => core.shownTemperature(ce
 export const money = (amount: number): string => core.shownMoney(amount, current);
 
 /**
- * A sentence of the core in the workshop's own units. What is said of a plan speaks of weights as the plan's scale shows
+ * A message of the core in the workshop's own units. What is said of a plan speaks of weights as the plan's scale shows
  * them: with that scale's division, g.
  */
-export const said = (sentence: string, division?: number): string =>
-  core.said(sentence, division === undefined ? current : { ...current, weights: weightsOf(division) });
+export const inWords = (message: Message, division?: number): string =>
+  core.inWords(message, atScale(division));
+
+/** A message as the voice says it, its weights as a scale of this division shows them. */
+export const spoken = (message: Message, division?: number): string =>
+  core.spokenWords(message, atScale(division));
+
+/** A problem in one line: what is wrong, then the mend; nothing where there is none. */
+export const problemWords = (problem: Pick<Problem, 'sentence' | 'mend'> | undefined): string =>
+  problem ? inWords(`${problem.sentence} ${problem.mend}`) : '';
+
+const atScale = (division?: number): Preferences =>
+  division === undefined ? current : { ...current, weights: weightsOf(division) };
 
 const weightsOf = (division: number): Preferences['weights'] =>
   displayOf(division).symbol === 'oz' ? 'oz' : 'g';

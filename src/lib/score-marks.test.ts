@@ -1,3 +1,5 @@
+import { inPlan } from '$core/problem';
+import { metricWords } from '$core/quantity';
 import { describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
 import { plans, rockpool, tideline } from '$demo/plans';
@@ -26,7 +28,7 @@ describe('the marks of a score', () => {
     const { marks } = marksOf(rockpool);
     const pour = marks.find((m) => m.stepId === 'puddle-heron')!;
     expect(pour.when).toBe('16:00 to 18:24');
-    expect(pour.words).toMatch(/^puddle cup B heron, 24.2 ml.* · its cup lasts \d+ min longer$/);
+    expect(metricWords(pour.words)).toMatch(/^puddle cup B heron, 24.2 ml.* · its cup lasts \d+ min longer$/);
   });
 
   it('have what is wrong with their step, and nothing where nothing is', () => {
@@ -52,7 +54,7 @@ describe('the marks of a score', () => {
     const computed = figuresOf(rockpool, cards);
     const of = (level: 'note' | 'warn') =>
       scoreMarks(computed, [
-        { code: 'settles', level, path: 'plan/steps/lay-foam', sentence: 'It sinks.', mend: 'Stir.' }
+        { code: 'settles', level, ...inPlan('steps', 'lay-foam'), sentence: 'It sinks.', mend: 'Stir.' }
       ]).filter((m) => m.problems.length);
     expect(of('note')).toEqual([]);
     expect(of('warn').map((m) => m.stepId)).toEqual(['lay-foam']);

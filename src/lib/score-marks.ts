@@ -21,8 +21,8 @@ const at = (minutes: number): string => (minutes >= 60 ? duration(minutes) : clo
 
 /** Everything on the score in the order it comes, each with what is wrong with its step. */
 export function scoreMarks(computed: Computed, problems: readonly Problem[]): ScoreMark[] {
-  const wrong = (id: string | undefined) =>
-    id === undefined ? [] : problems.filter((p) => p.level !== 'note' && p.path.split('/').includes(id));
+  const wrong = (about: 'stepId' | 'gateId', id: string | undefined) =>
+    id === undefined ? [] : problems.filter((p) => p.level !== 'note' && p[about] === id);
   const { blocks, gates, demould } = computed.score;
   const marks: ScoreMark[] = [
     ...blocks.map((b) => ({
@@ -32,7 +32,7 @@ export function scoreMarks(computed: Computed, problems: readonly Problem[]): Sc
       when: `${at(b.from)} to ${at(b.to)}`,
       words: blockWords(b, computed),
       stepId: b.stepId,
-      problems: wrong(b.stepId)
+      problems: wrong('stepId', b.stepId)
     })),
     ...gates.map((g) => ({
       id: `gate:${g.gateId}~${g.turn}`,
@@ -41,7 +41,7 @@ export function scoreMarks(computed: Computed, problems: readonly Problem[]): Sc
       when: `${at(g.from)} to ${at(g.opens)}`,
       words: `wait for ${g.state}`,
       stepId: g.stepId,
-      problems: wrong(g.gateId)
+      problems: wrong('gateId', g.gateId)
     })),
     ...demould.map((d) => ({
       id: `demould:${d.groupId}`,

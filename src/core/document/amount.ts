@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../problem';
-import { formatQuantity, parseQuantity, plainFractions } from '../quantity';
+import { figure, parseQuantity, plainFractions, type Message } from '../quantity';
 
 const mm = z.number().positive('must be more than nothing').max(10_000, 'is more than ten metres');
 
@@ -24,19 +24,19 @@ export const Amount = z.discriminatedUnion('kind', [
 export type Amount = z.infer<typeof Amount>;
 
 /** Writes an amount as the maker types it: `4 mm`, `to 60 %`, `to the rim`. */
-export function formatAmount(amount: Amount): string {
-  const trim = (value: number, symbol: string) => formatQuantity(value, symbol, 2).replace(/\.?0+(?= )/, '');
+export function formatAmount(amount: Amount): Message {
+  const two = (value: number) => Number(value.toFixed(2));
   switch (amount.kind) {
     case 'deep':
-      return trim(amount.mm, 'mm');
+      return figure(two(amount.mm), 'mm');
     case 'volume':
-      return trim(amount.ml, 'ml');
+      return figure(two(amount.ml), 'ml');
     case 'share':
-      return trim(amount.of, '%');
+      return `${two(amount.of * 100)} %`;
     case 'to level':
-      return `to ${trim(amount.mm, 'mm')}`;
+      return `to ${figure(two(amount.mm), 'mm')}`;
     case 'to share':
-      return `to ${trim(amount.of, '%')}`;
+      return `to ${two(amount.of * 100)} %`;
     case 'rim':
       return 'to the rim';
     case 'dome':
@@ -46,9 +46,20 @@ export function formatAmount(amount: Amount): string {
   }
 }
 
+const FORMS = [
+  figure(4, 'mm'),
+  figure(3, 'ml'),
+  '20 %',
+  '1/3',
+  'half',
+  `to ${figure(11, 'mm')}`,
+  'to 60 %',
+  'to the rim',
+  'to a dome'
+];
 /** The forms an amount is typed in, for the field to say before anything is wrong. */
-export const AMOUNT_FORMS = '4 mm, 3 ml, 20 %, 1/3, half, to 11 mm, to 60 %, to the rim, to a dome';
-const MEND = `Type ${AMOUNT_FORMS.replace(/, (?=[^,]*$)/, ' or ')}.`;
+export const AMOUNT_FORMS: Message = FORMS.join(', ');
+const MEND: Message = `Type ${FORMS.slice(0, -1).join(', ')} or ${FORMS.at(-1)}.`;
 
 /** Shares as they are said; anything else with a stroke in it is read as a fraction. */
 const SAID_SHARES: readonly (readonly [RegExp, number])[] = [

@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../problem';
+import { figure } from '../quantity';
 
 /** A paste to make: dry pigment mulled into a carrier, to so much pigment by weight. */
 export interface PasteOrder {
@@ -35,7 +36,7 @@ export function pasteOf(order: PasteOrder): Result<Paste> {
       code: 'paste-nothing',
       path: 'make',
       sentence: 'Nothing is to be made.',
-      mend: 'Say how many grams of paste, for example 40 g.'
+      mend: `Say how many grams of paste, for example ${figure(40, 'g')}.`
     });
   if (!(order.fraction > 0 && order.fraction <= MOST_FRACTION))
     return fail({

@@ -3,6 +3,7 @@ import { cards } from '../../../demo/cards';
 import { nightHeron, rockpool, samphire, tideline } from '../../../demo/plans';
 import { computePlan, type Plan } from '../plan';
 import { buyerSheet, USUAL_TOLERANCE } from './buyer';
+import { metricWords } from '../quantity';
 
 const sheet = (plan: Plan, tolerance = USUAL_TOLERANCE) =>
   buyerSheet(plan, computePlan(plan, cards), tolerance);
@@ -11,7 +12,7 @@ describe('the sheet for a buyer', () => {
   it('promises what a mould and a scale can keep, with the figures agreed', () => {
     const { matches } = sheet(samphire, { deltaE: 2, weight: 0.03 });
     expect(matches.join(' ')).toMatch(/samphire\), each within a difference of 2 /);
-    expect(matches.join(' ')).toMatch(/hooks 1–5: 112 g, 3 % more or less/);
+    expect(metricWords(matches.join(' '))).toMatch(/hooks 1–5: 112 g, 3 % more or less/);
   });
 
   it('says of every act of chance that it never comes twice', () => {

@@ -2,6 +2,7 @@ import { materials } from '../material';
 import type { Plan } from '../plan';
 import type { RunFigures } from '../run';
 import { acts } from '../pour';
+import { figure } from '../quantity';
 
 /** What a buyer is promised of a repeat, and what not: sentences in plain words. */
 export interface BuyerSheet {
@@ -40,7 +41,7 @@ export function buyerSheet(plan: Plan, computed: RunFigures, tolerance: Toleranc
       `The colours (${colours.join(', ')}), each within a difference of ${tolerance.deltaE} (ΔE00): seen only side by side in daylight.`,
       ...grams.map(
         (g) =>
-          `The weight of ${g.name}: ${g.each.toFixed(0)} g, ${(tolerance.weight * 100).toFixed(0)} % more or less.`
+          `The weight of ${g.name}: ${figure(g.each, 'g', 0)}, ${(tolerance.weight * 100).toFixed(0)} % more or less.`
       ),
       ...(layered
         ? ['The order of the layers and where they meet, within a millimetre.']

@@ -1,3 +1,4 @@
+import { figure } from '../quantity';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { tideline } from '../../../demo/plans';
@@ -26,7 +27,7 @@ describe('two runs set side by side', () => {
     const room: RunEvent = { id: 'room-0001', at: 1, type: 'room', celsius: 17 };
     const found = differences(run(events()), run([...more, room]));
     expect(found).toEqual([
-      { what: 'room', a: '21 °C', b: '17 °C' },
+      { what: 'room', a: figure(21, '°C'), b: figure(17, '°C') },
       {
         what: 'mudflat: brown oxide paste',
         a: expect.stringMatching(/^2\.\d\d %$/),

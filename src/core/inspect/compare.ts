@@ -1,4 +1,4 @@
-import { duration } from '../quantity';
+import { duration, figure } from '../quantity';
 import { debriefOf, factsOf, type FrozenRun, type RunState } from '../run';
 
 /** One thing that was otherwise in two runs, as each had it; nothing where one had none. */
@@ -43,7 +43,7 @@ function factsIn({ frozen, state }: Compared): Facts {
   const say = (what: string, words: string, figure?: number) =>
     facts.set(what, { words, ...(figure === undefined ? {} : { figure }) });
   const room = state.room?.celsius ?? plan.bench.roomCelsius;
-  say('room', `${room} °C`, room);
+  say('room', figure(room, '°C'), room);
   say('base', computed.bases.map((x) => x.name).join(', '));
   say(
     'mould',
@@ -59,7 +59,7 @@ function factsIn({ frozen, state }: Compared): Facts {
     say(`wait ${i + 1}, until ${g.state}`, duration(g.waited), g.waited);
   for (const f of factsOf(computed, state))
     if (f.id.startsWith('demould:') && f.actual !== undefined) say(f.what, duration(f.actual), f.actual);
-  for (const m of state.mishaps) say(`${m.kind} (${m.of})`, `${m.grams.toFixed(1)} g`, m.grams);
+  for (const m of state.mishaps) say(`${m.kind} (${m.of})`, figure(m.grams, 'g', 1), m.grams);
   return facts;
 }
 

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Behaviour, Pace } from '../cure';
-import type { Level, ProblemCode, Result } from '../problem';
+import type { About, Level, Problem, Result } from '../problem';
 import type { CommonCard } from './card';
 import type { Form } from './colourant';
 import type { Compatibilities } from './compatibility';
@@ -35,18 +35,13 @@ export interface CraftFact {
 }
 
 /** What is wrong with figures of the craft, and whether splitting one batch instead would mend it. */
-export interface CraftProblem {
-  code: ProblemCode;
-  level: Level;
-  path: string;
-  sentence: string;
-  mend: string;
+export interface CraftProblem extends Problem {
   orSplit?: string;
 }
 
 /** What one cup, or a mix that is split, comes to. */
 export interface Joining {
-  path: string;
+  about: About;
   name: string;
   /** A mix that cups are split from, a cup split from it, or a cup of its own. */
   is: 'split mix' | 'portion' | 'own';

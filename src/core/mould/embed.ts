@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { Id } from '../id';
 import type { Problem } from '../problem';
 import type { Cavity } from './mould';
+import { figure } from '../quantity';
 
 const mm = z.number().nonnegative('cannot be below the mould face').max(5000, 'is more than five metres');
 
@@ -70,7 +71,7 @@ export function withEmbeds(cavity: Cavity, embeds: readonly Embed[], path: strin
         code: 'embed-too-big',
         level: 'stop',
         path: `${path}/${i}`,
-        sentence: `${embed.name} displaces ${own.toFixed(1)} ml where the cavity has ${room.toFixed(1)} ml of room.`,
+        sentence: `${embed.name} displaces ${figure(own, 'ml', 1)} where the cavity has ${figure(room, 'ml', 1)} of room.`,
         mend: 'Check its weight, density and height; a lighter density means a bigger body.'
       });
     } else if (to > cavity.depth + 1e-9) {
@@ -78,7 +79,7 @@ export function withEmbeds(cavity: Cavity, embeds: readonly Embed[], path: strin
         code: 'embed-stands-out',
         level: 'warn',
         path: `${path}/${i}`,
-        sentence: `${embed.name} stands ${(to - cavity.depth).toFixed(1)} mm out of the pour.`,
+        sentence: `${embed.name} stands ${figure(to - cavity.depth, 'mm', 1)} out of the pour.`,
         mend: 'Set it lower, or let it show on purpose.'
       });
     }
@@ -88,7 +89,7 @@ export function withEmbeds(cavity: Cavity, embeds: readonly Embed[], path: strin
     capacity,
     volumeAt,
     levelAt: (ml) => inverse(volumeAt, cavity.depth, ml),
-    working: `${cavity.working}; less ${takenAt(cavity.depth).toFixed(2)} ml displaced = ${capacity.toFixed(2)} ml`,
+    working: `${cavity.working}; less ${figure(takenAt(cavity.depth), 'ml', 2)} displaced = ${figure(capacity, 'ml', 2)}`,
     problems
   };
 }

@@ -1,5 +1,6 @@
 import { polygonArea, polygonWidth, isSimple } from './polygon';
 import type { Shape } from './shape';
+import { figure } from '../quantity';
 
 /** A cavity as a stack of horizontal slices: everything layers need to know of a shape. */
 export interface Geometry {
@@ -16,19 +17,21 @@ export interface Geometry {
 }
 
 const ML = 1000; // mm³ in a millilitre
-const n1 = (x: number) => String(Math.round(x * 100) / 100);
+const n1 = (x: number) => Math.round(x * 100) / 100;
+const mm = (...lengths: number[]) => figure(lengths.map(n1), 'mm');
+const ml = (volume: number) => figure(n1(volume), 'ml');
 
 /** Builds the geometry of a shape. Closed forms from solid geometry; lengths mm, volumes ml. */
 export function geometryOf(shape: Shape): Geometry {
   switch (shape.kind) {
     case 'hemisphere':
-      return sphericalCap(shape.radius, shape.radius, `⅔ π r³, r ${n1(shape.radius)} mm`);
+      return sphericalCap(shape.radius, shape.radius, `⅔ π r³, r ${mm(shape.radius)}`);
     case 'cap': {
       const sphere = (shape.rimRadius ** 2 + shape.depth ** 2) / (2 * shape.depth);
       return sphericalCap(
         sphere,
         shape.depth,
-        `π h (3a² + h²) / 6, a ${n1(shape.rimRadius)} mm, h ${n1(shape.depth)} mm`
+        `π h (3a² + h²) / 6, a ${mm(shape.rimRadius)}, h ${mm(shape.depth)}`
       );
     }
     case 'cylinder':
@@ -36,42 +39,42 @@ export function geometryOf(shape: Shape): Geometry {
         Math.PI * shape.radius ** 2,
         shape.radius,
         shape.depth,
-        `π r² h, r ${n1(shape.radius)} mm, h ${n1(shape.depth)} mm`
+        `π r² h, r ${mm(shape.radius)}, h ${mm(shape.depth)}`
       );
     case 'box':
       return straight(
         shape.length * shape.width,
         shape.length / 2,
         shape.depth,
-        `${n1(shape.length)} × ${n1(shape.width)} × ${n1(shape.depth)} mm`
+        mm(shape.length, shape.width, shape.depth)
       );
     case 'ring':
       return straight(
         Math.max(0, Math.PI * (shape.outerRadius ** 2 - shape.innerRadius ** 2)),
         shape.outerRadius,
         shape.depth,
-        `π (R² − r²) h, R ${n1(shape.outerRadius)}, r ${n1(shape.innerRadius)}, h ${n1(shape.depth)} mm`
+        `π (R² − r²) h, R ${mm(shape.outerRadius)}, r ${mm(shape.innerRadius)}, h ${mm(shape.depth)}`
       );
     case 'prism':
       return straight(
         polygonArea(shape.outline),
         polygonWidth(shape.outline) / 2,
         shape.depth,
-        `outline ${n1(polygonArea(shape.outline) / 100)} cm² × ${n1(shape.depth)} mm`
+        `outline ${n1(polygonArea(shape.outline) / 100)} cm² × ${mm(shape.depth)}`
       );
     case 'frustum':
       return tapered(
         { a: shape.baseRadius, b: shape.baseRadius, k: Math.PI },
         { a: shape.rimRadius, b: shape.rimRadius, k: Math.PI },
         shape.depth,
-        `π h (R² + Rr + r²) / 3, R ${n1(shape.rimRadius)}, r ${n1(shape.baseRadius)}, h ${n1(shape.depth)} mm`
+        `π h (R² + Rr + r²) / 3, R ${mm(shape.rimRadius)}, r ${mm(shape.baseRadius)}, h ${mm(shape.depth)}`
       );
     case 'taper':
       return tapered(
         { a: shape.baseLength / 2, b: shape.baseWidth / 2, k: 4 },
         { a: shape.rimLength / 2, b: shape.rimWidth / 2, k: 4 },
         shape.depth,
-        `between ${n1(shape.baseLength)} × ${n1(shape.baseWidth)} and ${n1(shape.rimLength)} × ${n1(shape.rimWidth)} mm over ${n1(shape.depth)} mm`
+        `between ${mm(shape.baseLength, shape.baseWidth)} and ${mm(shape.rimLength, shape.rimWidth)} over ${mm(shape.depth)}`
       );
     case 'table':
       return tabled(shape.rows, shape.width);
@@ -91,7 +94,8 @@ export function shapeFault(shape: Shape): string | undefined {
       return !before || (r.depth > before.depth && r.ml > before.ml);
     });
     if (!rising) return 'Depths and volumes in the table must both rise from row to row.';
-    if (shape.rows[0]?.depth !== 0 || shape.rows[0].ml !== 0) return 'The table must start at 0 mm, 0 ml.';
+    if (shape.rows[0]?.depth !== 0 || shape.rows[0].ml !== 0)
+      return `The table must start at ${mm(0)}, ${ml(0)}.`;
   }
   return undefined;
 }
@@ -128,7 +132,7 @@ function sphericalCap(sphere: number, depth: number, working: string): Geometry 
     volumeAt,
     areaAt: (h) => Math.PI * radius(h) ** 2,
     halfWidthAt: radius,
-    working: `${working} = ${n1(volumeAt(depth))} ml`
+    working: `${working} = ${ml(volumeAt(depth))}`
   };
 }
 
@@ -139,7 +143,7 @@ function straight(area: number, halfWidth: number, depth: number, working: strin
     volumeAt,
     areaAt: () => area,
     halfWidthAt: () => halfWidth,
-    working: `${working} = ${n1(volumeAt(depth))} ml`
+    working: `${working} = ${ml(volumeAt(depth))}`
   };
 }
 
@@ -167,7 +171,7 @@ function tapered(
     volumeAt,
     areaAt: (h) => base.k * a(h) * b(h),
     halfWidthAt: a,
-    working: `${working} = ${n1(volumeAt(depth))} ml`
+    working: `${working} = ${ml(volumeAt(depth))}`
   };
 }
 
@@ -196,6 +200,6 @@ function tabled(rows: { depth: number; ml: number }[], width?: number): Geometry
     volumeAt,
     areaAt,
     halfWidthAt: (h) => half * Math.sqrt(areaAt(h) / widest),
-    working: `table of ${rows.length} depths, straight between them = ${n1(volumeAt(depth))} ml`
+    working: `table of ${rows.length} depths, straight between them = ${ml(volumeAt(depth))}`
   };
 }

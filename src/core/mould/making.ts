@@ -1,5 +1,6 @@
 import { fail, ok, type Problem, type Result } from '../problem';
 import { waterDensity } from './water';
+import { figure } from '../quantity';
 
 /** The container and master that a rubber mould is made from; lengths mm, weights g, volumes ml. */
 export interface MouldJob {
@@ -49,7 +50,7 @@ export function rubberFor(job: MouldJob): Result<RubberNeed> {
     return fail({
       code: 'master-too-big',
       path: 'master',
-      sentence: `The master takes ${masterMl.toFixed(1)} ml of a container of ${containerMl.toFixed(1)} ml: nothing is left for rubber.`,
+      sentence: `The master takes ${figure(masterMl, 'ml', 1)} of a container of ${figure(containerMl, 'ml', 1)}: nothing is left for rubber.`,
       mend: 'Check the measurements: the container is filled to where the rubber will stand.'
     });
   const keysMl = job.keys ? (job.keys.count * (Math.PI * job.keys.diameter ** 3)) / 12 / 1000 : 0;
@@ -60,7 +61,7 @@ export function rubberFor(job: MouldJob): Result<RubberNeed> {
     masterMl,
     ml,
     pours,
-    working: `${containerMl.toFixed(1)} − ${masterMl.toFixed(1)} ml = ${ml.toFixed(1)} ml of rubber`
+    working: `${figure([containerMl, masterMl], 'ml', 1, ' − ')} = ${figure(ml, 'ml', 1)} of rubber`
   });
 }
 

@@ -5,6 +5,7 @@ import { Chamber, Dome, Jacket, raised, Zone } from './fittings';
 import { geometryOf, levelAt, shapeFault, type Geometry } from './geometry';
 import { Shape } from './shape';
 import { capacityFromWater } from './water';
+import { figure } from '../quantity';
 
 const grams = z.number().nonnegative().max(500_000);
 
@@ -130,7 +131,11 @@ function capacityOf(
 ): { capacity: number; working: string; problems: Problem[] } {
   const { capacity } = kind;
   if (capacity.from === 'pour')
-    return { capacity: capacity.ml, working: `a past pour took ${capacity.ml.toFixed(2)} ml`, problems: [] };
+    return {
+      capacity: capacity.ml,
+      working: `a past pour took ${figure(capacity.ml, 'ml', 2)}`,
+      problems: []
+    };
   const filled = capacity.from === 'water' ? capacityFromWater(capacity) : undefined;
   if (filled?.ok) return { capacity: filled.value.ml, working: filled.value.working, problems: [] };
   const problems = filled ? [{ ...filled.problem, path: `${path}/${filled.problem.path}` }] : [];
@@ -149,8 +154,8 @@ const impossible = (fault: string, path: string): Problem => ({
 function jacketWords({ jacket }: CavityKind, full: number): string {
   if (!jacket || (jacket.squeeze <= 0 && jacket.mm <= 0)) return '';
   const shares = jacket.squeeze > 0 ? ` × ${(1 - jacket.squeeze).toFixed(2)} pressed back by the jacket` : '';
-  const above = jacket.mm > 0 ? ` + ${jacket.mm} mm above the rim` : '';
-  return `;${shares}${above} = ${full.toFixed(2)} ml`;
+  const above = jacket.mm > 0 ? ` + ${figure(jacket.mm, 'mm')} above the rim` : '';
+  return `;${shares}${above} = ${figure(full, 'ml', 2)}`;
 }
 
 /** Chambers that are not the whole cavity, and zones that are not in it. */
@@ -172,7 +177,7 @@ function fittingProblems(kind: CavityKind, depth: number, path: string): Problem
       code: 'zone-outside',
       level: 'warn',
       path: `${path}/zones/${i}`,
-      sentence: `${zone.name} runs from ${zone.from} to ${zone.to} mm in a cavity ${depth.toFixed(1)} mm deep.`,
+      sentence: `${zone.name} runs from ${figure([zone.from, zone.to], 'mm', undefined, ' to ')} in a cavity ${figure(depth, 'mm', 1)} deep.`,
       mend: 'Give its lower height first, and keep both inside the cavity.'
     });
   });
@@ -187,7 +192,7 @@ function capacityDoubts(capacity: number, drawn: number, kind: CavityKind, path:
       code: 'capacity-absurd',
       level: 'warn',
       path: `${path}/capacity`,
-      sentence: `A cavity of ${(capacity / 1000).toFixed(1)} l is larger than any bench casts in one.`,
+      sentence: `A cavity of ${figure(capacity / 1000, 'l', 1)} is larger than any bench casts in one.`,
       mend: 'Check the units: lengths are millimetres, weights grams.'
     });
   }
@@ -203,7 +208,7 @@ function capacityDoubts(capacity: number, drawn: number, kind: CavityKind, path:
       code: 'capacity-disagrees',
       level: 'warn',
       path: `${path}/capacity`,
-      sentence: `Water says ${capacity.toFixed(1)} ml a cavity, the dimensions ${drawn.toFixed(1)} ml.${likely}`,
+      sentence: `Water says ${figure(capacity, 'ml', 1)} a cavity, the dimensions ${figure(drawn, 'ml', 1)}.${likely}`,
       mend: 'Check how many cavities the water stood in, then the dimensions.'
     });
   }

@@ -1,6 +1,7 @@
 import type { Problem } from '../problem';
 import { draftProblems, isStiff } from './draft';
 import type { CavityKind, Mould } from './mould';
+import { figure } from '../quantity';
 
 /**
  * What a mould's finish, draft, heat limit and preparation mean for a pour: a matte mould hazes a show face, a
@@ -16,11 +17,13 @@ export function mouldProblems(
   const problems: Problem[] = [];
   const say = (code: Problem['code'], level: Problem['level'], sentence: string, mend: string) =>
     problems.push({ code, level, path, sentence, mend });
-  if ((wanted.pourCelsius ?? -Infinity) > (mould.heatLimit ?? Infinity))
+  const { pourCelsius = -Infinity } = wanted;
+  const { heatLimit = Infinity } = mould;
+  if (pourCelsius > heatLimit)
     say(
       'mould-too-cool',
       'stop',
-      `${mould.name} takes ${mould.heatLimit} °C; this is poured at ${wanted.pourCelsius} °C.`,
+      `${mould.name} takes ${figure(heatLimit, '°C')}; this is poured at ${figure(pourCelsius, '°C')}.`,
       'Use a mould that takes the heat, or a cooler material.'
     );
   if (mould.finish === 'matte' && wanted.showFace === 'mould face' && wanted.clear)
@@ -74,7 +77,7 @@ const holeProblems = (mould: Mould, path: string): Problem[] =>
           code: 'pour-hole-narrow',
           level: 'note',
           path,
-          sentence: `${mould.name} is filled through a hole of ${mould.pourHole} mm.`,
+          sentence: `${mould.name} is filled through a hole of ${figure(mould.pourHole, 'mm')}.`,
           mend: 'Pour through a spout or a syringe that leaves room beside it for the air, and tip the mould to let it out.'
         }
       ];

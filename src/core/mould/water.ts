@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../problem';
+import { figure } from '../quantity';
 
 /**
  * Density of air-free water, g/ml, at 0–40 °C and one atmosphere.
@@ -32,7 +33,7 @@ export function capacityFromWater(fill: WaterFill): Result<{ ml: number; working
     return fail({
       code: 'water-fill-order',
       path: `${path}/fullGrams`,
-      sentence: `Full (${fill.fullGrams} g) is not heavier than empty (${fill.emptyGrams} g).`,
+      sentence: `Full (${figure(fill.fullGrams, 'g')}) is not heavier than empty (${figure(fill.emptyGrams, 'g')}).`,
       mend: 'Weigh the dry mould first, then the same mould filled to the rim.'
     });
   }
@@ -40,8 +41,8 @@ export function capacityFromWater(fill: WaterFill): Result<{ ml: number; working
     return fail({
       code: 'water-temperature',
       path: `${path}/waterCelsius`,
-      sentence: `Water at ${fill.waterCelsius} °C is outside the range the density is known for.`,
-      mend: 'Use water between 0 and 40 °C; tap water at room temperature is best.'
+      sentence: `Water at ${figure(fill.waterCelsius, '°C')} is outside the range the density is known for.`,
+      mend: `Use water between ${figure([0, 40], '°C', undefined, ' and ')}; tap water at room temperature is best.`
     });
   }
   if (!(Number.isInteger(fill.cavitiesFilled) && fill.cavitiesFilled >= 1)) {
@@ -58,6 +59,6 @@ export function capacityFromWater(fill: WaterFill): Result<{ ml: number; working
   const shared = fill.cavitiesFilled > 1 ? ` ÷ ${fill.cavitiesFilled} cavities` : '';
   return ok({
     ml,
-    working: `(${fill.fullGrams} − ${fill.emptyGrams}) g ÷ ${density.toFixed(5)} g/ml at ${fill.waterCelsius} °C${shared} = ${ml.toFixed(2)} ml`
+    working: `${figure([fill.fullGrams, fill.emptyGrams], 'g', undefined, ' − ')} ÷ ${density.toFixed(5)} g/ml at ${figure(fill.waterCelsius, '°C')}${shared} = ${figure(ml, 'ml', 2)}`
   });
 }

@@ -50,8 +50,8 @@ describe('every act', () => {
     expect(ACT_GROUPS).toContain(a.group);
     // What it draws is what comes to lie there, and only what pours draws.
     const stand = pouredOn(standIn(box), 100, { stepId: 'bed', cupId: 'heron' });
-    const drawn = a.draws(fresh, stand, at).reduce((s, d) => s + d.ml, 0);
-    const after = a.apply(fresh, stand, at).stand;
+    const { stand: after, draws } = a.apply(fresh, stand, at);
+    const drawn = draws.reduce((s, d) => s + d.ml, 0);
     if (a.group === 'pour in') {
       expect(drawn).toBeGreaterThan(0);
       expect(filledMl(after) - filledMl(stand)).toBeCloseTo(drawn, 9);
@@ -76,7 +76,7 @@ describe('every act', () => {
         (a, kind, share) => {
           const stand = standIn(kind);
           const act = a.changed(a.fresh('foam'), { amount: { kind: 'share', of: share } });
-          const drawn = a.draws(act, stand, at).reduce((s, d) => s + d.ml, 0);
+          const drawn = a.apply(act, stand, at).draws.reduce((s, d) => s + d.ml, 0);
           expect(drawn).toBeCloseTo(share * stand.cavity.capacity, 6);
         }
       )

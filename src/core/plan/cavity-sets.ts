@@ -1,5 +1,5 @@
 import type { CavityKind, Mould } from '../mould';
-import type { Problem } from '../problem';
+import { inPlan, type Problem } from '../problem';
 import { numberedWords } from '../quantity';
 import type { Group, Plan, Variation } from '../document';
 import { missing } from './rules/missing';
@@ -27,7 +27,11 @@ export function cavitySetsOf(
     const kind = mould?.cavities.find((c) => c.id === group.cavityId);
     if (!mould || !kind) {
       problems.push(
-        missing('mould', `groups/${group.id}/mouldId`, `The mould of “${group.name}” is not on the shelf.`)
+        missing(
+          'mould',
+          inPlan('groups', group.id, 'mouldId'),
+          `The mould of “${group.name}” is not on the shelf.`
+        )
       );
       return [];
     }
@@ -64,26 +68,22 @@ function variationProblems(plan: Plan, group: Group): Problem[] {
   const steps = new Set(plan.steps.map((s) => s.id));
   const cups = new Set(plan.cups.map((c) => c.id));
   return (group.variations ?? []).flatMap((v): Problem[] => {
-    const path = `groups/${group.id}/variations/${v.id}`;
+    const at = (key: string) => inPlan('groups', group.id, 'variations', v.id, key);
     const found: Problem[] = [];
     if (!steps.has(v.stepId))
       found.push(
-        missing(
-          'step',
-          `${path}/stepId`,
-          `A variation of ${group.name} names a step that is not in the plan.`
-        )
+        missing('step', at('stepId'), `A variation of ${group.name} names a step that is not in the plan.`)
       );
     if (!('skip' in v.change) && v.change.cupId !== undefined && !cups.has(v.change.cupId))
       found.push(
-        missing('cup', `${path}/change`, `A variation of ${group.name} names a cup that is not in the plan.`)
+        missing('cup', at('change'), `A variation of ${group.name} names a cup that is not in the plan.`)
       );
     const beyond = v.cavities.find((n) => n > group.count);
     if (beyond !== undefined)
       found.push({
         code: 'cavity-missing',
         level: 'warn',
-        path: `plan/${path}/cavities`,
+        ...at('cavities'),
         sentence: `A variation of ${group.name} is for cavity ${beyond}; there are ${group.count}.`,
         mend: 'Give it a cavity that is there, or cast more.'
       });

@@ -8,7 +8,7 @@ import {
   type CraftProblem,
   type Joining
 } from '../material';
-import type { Diagnostic } from '../problem';
+import { type About, inPlan, type Diagnostic } from '../problem';
 import type { FilledCavitySet } from './fill';
 import type { ResolvedMix, ResolvedPlan } from './resolve';
 import { gramsIn, type CommonMix, type CupMix, type AllMixes } from './weighing/weighed';
@@ -65,18 +65,18 @@ function joiningsOf(allMixes: AllMixes, { mix, formula }: ResolvedMix): Joining[
   const split = mix.feeds === 'split';
   const mixes = allMixes.common
     .filter((m) => m.of === mix.id && m.turn === 1)
-    .map((m) => joining(`plan/mixes/${mix.id}`, 'the mix', 'split mix', m));
+    .map((m) => joining(inPlan('mixes', mix.id), 'the mix', 'split mix', m));
   const cups = allMixes.cups.flatMap(({ cup, mixes }) => {
     const first = mixes.find((m) => m.balance.pouredMl > 0);
     if (!('mix' in cup.from) || cup.from.mix !== mix.id || !first) return [];
     if (split && !bringsParts(first, formula)) return [];
-    return [joining(`plan/cups/${cup.id}`, cup.name, split ? 'portion' : 'own', first)];
+    return [joining(inPlan('cups', cup.id), cup.name, split ? 'portion' : 'own', first)];
   });
   return [...mixes, ...cups];
 }
 
-const joining = (path: string, name: string, is: Joining['is'], m: CommonMix | CupMix): Joining => ({
-  path,
+const joining = (about: About, name: string, is: Joining['is'], m: CommonMix | CupMix): Joining => ({
+  about,
   name,
   is,
   weighed: (key) => m.weighings.find((w) => w.key === key && w.kind === 'part')?.weight ?? 0,

@@ -4,6 +4,7 @@ import type { Computed } from './computed';
 import { mixIdOf, type Plan } from '../document';
 import { type Shelf } from '../shelf';
 import { roomIn } from './room';
+import { figure } from '../quantity';
 
 /** How one body cures: what it is, its temperature over time, and when each of its states begins. */
 export interface CureCourse {
@@ -42,7 +43,7 @@ export function cureCourses(plan: Plan, computed: Computed, shelf: Shelf): CureC
     const inCup = course({ cup: grams }, roomFrom(room, met));
     return [
       courseOf(
-        `${cup.name} in its ${splitMix.length ? 'pot' : 'cup'}, ${grams.toFixed(0)} g`,
+        `${cup.name} in its ${splitMix.length ? 'pot' : 'cup'}, ${figure(grams, 'g', 0)}`,
         cup.cupId,
         'cup',
         {
@@ -52,7 +53,7 @@ export function cureCourses(plan: Plan, computed: Computed, shelf: Shelf): CureC
       ),
       ...(mm > 0.05
         ? [
-            courseOf(`${cup.name} in the piece, ${mm.toFixed(1)} mm`, cup.cupId, 'layer', {
+            courseOf(`${cup.name} in the piece, ${figure(mm, 'mm', 1)}`, cup.cupId, 'layer', {
               cure: course({ layer: mm }, roomFrom(room, laid)),
               factor
             })

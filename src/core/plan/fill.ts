@@ -86,7 +86,8 @@ const otherFace = ({ plan }: ResolvedPlan, { code }: Diagnostic): Fix[] =>
 /** One act in one cavity: what it draws, and what lies there afterwards. */
 function doAct(here: ResolvedAct, stand: CavityState, own: string, cavitySet: CavitySet) {
   const { definition, act, step } = here;
-  const drawn = definition.draws(act, stand, step).filter((d) => d.ml > 0);
+  const after = definition.apply(act, stand, step);
+  const drawn = after.draws.filter((d) => d.ml > 0);
   const pours = drawn.map((d, i): Pour => ({
     id: i ? `${own}+${d.cupId}` : own,
     stepId: step.stepId,
@@ -96,7 +97,6 @@ function doAct(here: ResolvedAct, stand: CavityState, own: string, cavitySet: Ca
     count: cavitySet.count,
     act: here
   }));
-  const after = definition.apply(act, stand, step);
   const layers = after.stand.layers.slice(stand.layers.length).map((layer) => ({
     ...layer,
     pourId: pours.find((p) => p.cupId === layer.cupId)?.id ?? own

@@ -1,3 +1,4 @@
+import { metricWords } from '../quantity';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { rockpool, saltings } from '../../../demo/plans';
@@ -6,7 +7,8 @@ import { computePlan, type Plan } from '.';
 
 const measured = (plan: Plan, stepId: string) =>
   computePlan(plan, cards).lines.find((l) => l.stepId === stepId)!.measures;
-const numbers = (text: string | undefined) => [...text!.matchAll(/[\d.]+/g)].map((m) => Number(m[0]));
+const numbers = (text: string | undefined) =>
+  [...metricWords(text!).matchAll(/[\d.]+/g)].map((m) => Number(m[0]));
 
 describe('what a step comes to', () => {
   it('is the same grams a round for each jug over a post, and what the post leaves', () => {

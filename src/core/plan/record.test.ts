@@ -6,6 +6,7 @@ import { applyEdit } from '../document/apply-edit';
 import { computePlan, type Computed, type Plan } from '.';
 import { type LearnedHistory } from '../document';
 import { withBase } from './plans.testing';
+import { metricWords } from '../quantity';
 
 const of = (plan: Plan, past: LearnedHistory = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
 const codes = (plan: Plan, past: LearnedHistory = {}) => of(plan, past).problems.map((p) => p.code);
@@ -85,7 +86,9 @@ describe('cost and stock', () => {
     const wanting = of(samphire, { today: now, uses: half }, shelf).problems.find(
       (p) => p.code === 'stock-short'
     )!;
-    expect(wanting.sentence).toContain(`${powder.inAll.toFixed(0)} g are needed for the whole order`);
+    expect(metricWords(wanting.sentence)).toContain(
+      `${powder.inAll.toFixed(0)} g are needed for the whole order`
+    );
     const late = of(samphire, { today: now + 400 * 86_400_000 }, shelf);
     expect(late.problems.map((p) => p.code)).toContain('stock-expired');
   });

@@ -5,7 +5,7 @@ import type { Scale } from '../dosing';
 import { formulaOf, type Base, type Colourant, type Formula } from '../material';
 import type { Mould } from '../mould';
 import { acts, type ActDefinition, type ActStep } from '../pour';
-import type { Diagnostic } from '../problem';
+import { inPlan, type Diagnostic } from '../problem';
 import type { Vessel } from '../shelf/vessel';
 import { problemsOf } from '../validate';
 import { mixIdOf, type Cup, type Mix, type LearnedHistory, type Plan, type Step } from '../document';
@@ -87,7 +87,7 @@ export function resolve(plan: Plan, shelf: Shelf, past: LearnedHistory = {}): Re
   if (!main || !holds(main)) {
     scales.length = 0;
     const why = main ? `${main.name} is broken.` : 'No scale is chosen, or it is gone from the shelf.';
-    problems.push(missing('scale', 'bench/scaleIds', why));
+    problems.push(missing('scale', inPlan('bench', 'scaleIds'), why));
   }
   const cups = cupsOf(plan, mixes, colourants, problems);
   const cupOf = new Map(cups.map((c) => [c.cup.id, c]));
@@ -137,7 +137,11 @@ function mixesOf(
     said.add(mix.baseId);
     if (!base)
       problems.push(
-        missing('base', `mixes/${mix.id}/baseId`, 'No base is chosen yet, or it is gone from the shelf.')
+        missing(
+          'base',
+          inPlan('mixes', mix.id, 'baseId'),
+          'No base is chosen yet, or it is gone from the shelf.'
+        )
       );
     else if (formula && !formula.ok) problems.push(formula.problem);
   }
@@ -160,7 +164,11 @@ function cupsOf(
     const mixId = mixIdOf(cup);
     if (mixId !== undefined && !known.has(mixId))
       problems.push(
-        missing('mix', `cups/${cup.id}/from`, `${cup.name} is made from a mix that is not in the plan.`)
+        missing(
+          'mix',
+          inPlan('cups', cup.id, 'from'),
+          `${cup.name} is made from a mix that is not in the plan.`
+        )
       );
     const parts = partsOf(cup, all, problems);
     const mix = mixes.get(mixId ?? firstMix(cup, all) ?? '');
@@ -196,12 +204,12 @@ function partsOf(
   problems: Diagnostic[]
 ): { cupId: string; share: number }[] {
   if ('mix' in cup.from) return [];
-  const path = `cups/${cup.id}/from`;
+  const about = inPlan('cups', cup.id, 'from');
   if (fillsFrom(cup.id, cup, all, 0)) {
     problems.push({
       code: 'cup-of-itself',
       level: 'stop',
-      path: `plan/${path}`,
+      ...about,
       sentence: `${cup.name} would be filled from itself.`,
       mend: 'Fill it from other cups.'
     });
@@ -209,7 +217,7 @@ function partsOf(
   }
   const there = cup.from.cups.filter((p) => {
     if (all.has(p.cupId)) return true;
-    problems.push(missing('cup', path, `${cup.name} is filled from a cup that is not in the plan.`));
+    problems.push(missing('cup', about, `${cup.name} is filled from a cup that is not in the plan.`));
     return false;
   });
   const sum = there.reduce((s, p) => s + p.share, 0);
@@ -242,16 +250,21 @@ function stepOf(
   cavitySets: readonly CavitySet[],
   { problems, past }: { problems: Diagnostic[]; past: LearnedHistory }
 ): ResolvedStep {
-  const path = `plan/steps/${step.id}`;
   const groups = new Set(plan.groups.map((g) => g.id));
   if (step.where.some((id) => !groups.has(id)))
     problems.push(
-      missing('group', `steps/${step.id}/where`, 'This step names cavities that are not in the plan.')
+      missing(
+        'group',
+        inPlan('steps', step.id, 'where'),
+        'This step names cavities that are not in the plan.'
+      )
     );
-  const own = readAct(step, path, { problems, past });
+  const own = readAct(step, { problems, past });
   const cups = new Set(plan.cups.map((c) => c.id));
   if (own?.definition.cups(own.act).some((id) => !cups.has(id)))
-    problems.push(missing('cup', `steps/${step.id}/act`, 'This step pours a cup that is not in the plan.'));
+    problems.push(
+      missing('cup', inPlan('steps', step.id, 'act'), 'This step pours a cup that is not in the plan.')
+    );
   const here = step.muted ? [] : cavitySets.filter((s) => step.where.includes(s.group.id));
   const varied = new Map(here.map((s) => [s.id, variedAct(own, s, cups)]));
   return { step, cavitySets: here, own, here: (cavitySetId) => varied.get(cavitySetId) };
@@ -260,15 +273,15 @@ function stepOf(
 /** Reads a step's act by its own definition; one that is unknown or ill formed is said and left out. */
 function readAct(
   step: Step,
-  path: string,
   { problems, past }: { problems: Diagnostic[]; past: LearnedHistory }
 ): ResolvedAct | undefined {
+  const about = inPlan('steps', step.id, 'act');
   const definition = acts.find(step.act.kind);
   if (!definition) {
     problems.push({
       code: 'act-unknown',
       level: 'stop',
-      path: `${path}/act`,
+      ...about,
       sentence: `This version knows no act “${step.act.kind}”.`,
       mend: 'Take the step out, or choose another act for it.'
     });
@@ -276,13 +289,13 @@ function readAct(
   }
   const read = definition.schema.safeParse(step.act);
   if (!read.success) {
-    problems.push(...problemsOf(read.error, `${path}/act`));
+    problems.push(...problemsOf(read.error, about.path).map((p) => ({ ...about, ...p })));
     return undefined;
   }
   // The maker's own minutes win; the record's median over what is usual.
   const learned = past.hands?.get(step.act.kind);
   const hands = step.hands ?? (learned ? { each: learned.each } : undefined);
-  const at: ActStep = { stepId: step.id, path: `${path}/act`, hands, note: step.note };
+  const at: ActStep = { stepId: step.id, hands, note: step.note };
   return { definition, act: read.data, step: at };
 }
 

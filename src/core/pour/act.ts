@@ -67,8 +67,6 @@ export interface Minutes {
 /** The step an act belongs to: its place in the plan, and the minutes the maker gave it. */
 export interface ActStep {
   stepId: string;
-  /** Path of the act from the plan's root, for problems: `plan/steps/<id>/act`. */
-  path: string;
   hands?: { each?: number | undefined; once?: number | undefined } | undefined;
   note?: string | undefined;
 }
@@ -94,9 +92,14 @@ export interface ActWords {
 }
 
 /** A cavity after an act, and what was wrong with doing it. */
-export interface Applied {
+export interface Changed {
   stand: CavityState;
   problems: Diagnostic[];
+}
+
+/** The same with what the act took from its cups for it, ml a cavity; nothing where it cannot be done there. */
+export interface Applied extends Changed {
+  draws: Draw[];
 }
 
 /** What is lost by doing an act too early, and too late; usual practice, the data sheet wins. */
@@ -126,9 +129,7 @@ export interface ActDefinition<A extends { kind: string }> {
   changed(act: A, change: { cup?: (id: string) => string; amount?: Amount }): A;
   /** The amount it lays, where it has one; absent for acts without. */
   amount?(act: A): Amount | undefined;
-  /** What it takes for each cavity, ml; nothing where it cannot be done on this stand. */
-  draws(act: A, stand: CavityState, step: ActStep): Draw[];
-  /** The cavity afterwards. */
+  /** The cavity afterwards, and what was drawn for it. */
   apply(act: A, stand: CavityState, step: ActStep): Applied;
   /** Minutes for so many cavities. */
   hands(act: A, step: ActStep, count: number): Minutes;

@@ -6,6 +6,7 @@ import type {
   ActStep,
   ActWords,
   Applied,
+  Changed,
   Edges,
   Minutes,
   Naming,
@@ -36,7 +37,7 @@ interface ActSpec<K extends string, F extends Fields> {
   measures?(act: ActOf<K, F>, of: Measured): string | undefined;
   words(act: ActOf<K, F>, names: Naming): ActWords;
   /** The cavity afterwards, where it is not what its cup and amount make of it. */
-  apply?(act: ActOf<K, F>, stand: CavityState, step: ActStep): Applied;
+  apply?(act: ActOf<K, F>, stand: CavityState, step: ActStep): Changed;
   edges?: Edges;
   varies?: string;
   lasts?(act: ActOf<K, F>): 'levels' | 'sets';
@@ -56,7 +57,7 @@ export function defineAct<const K extends string, F extends Fields>(
   const cups = Object.keys(fields).filter((key) => fields[key]!.asked.is === 'cup');
   const pours = fields.amount !== undefined && cups.length > 0;
   const value = (act: Act, key: string) => (act as Record<string, unknown>)[key];
-  const apply = spec.apply ?? (pours ? pour : leave);
+  const change = spec.apply ?? (pours ? pour : leave);
   // The types of a kind and of its fields meet here, where TypeScript cannot see that they are one.
   return {
     kind,
@@ -89,12 +90,12 @@ export function defineAct<const K extends string, F extends Fields>(
       ...(change.amount && fields.amount ? { amount: change.amount } : {})
     }),
     ...(fields.amount ? { amount: (act: Act) => value(act, 'amount') as Amount } : {}),
-    draws(act: Act, stand: CavityState, step: ActStep) {
-      if (!pours) return [];
-      const layers = apply(act, stand, step).stand.layers.slice(stand.layers.length);
-      return layers.map((l) => ({ cupId: l.cupId, ml: l.each }));
+    apply(act: Act, stand: CavityState, step: ActStep): Applied {
+      const after = change(act, stand, step);
+      // What pours draws what lies there now and did not before.
+      const laid = pours ? after.stand.layers.slice(stand.layers.length) : [];
+      return { ...after, draws: laid.map((l) => ({ cupId: l.cupId, ml: l.each })) };
     },
-    apply,
     hands: (act: Act, step: ActStep, cavities: number) => handsOf(spec, act, step, cavities),
     words: spec.words,
     ...(spec.measures ? { measures: spec.measures } : {}),
@@ -106,8 +107,8 @@ export function defineAct<const K extends string, F extends Fields>(
   } as unknown as ActDefinition<Act>;
 }
 
-const leave = (_: unknown, stand: CavityState): Applied => ({ stand, problems: [] });
-const pour = (act: unknown, stand: CavityState, step: ActStep): Applied =>
+const leave = (_: unknown, stand: CavityState): Changed => ({ stand, problems: [] });
+const pour = (act: unknown, stand: CavityState, step: ActStep): Changed =>
   poured(act as Pouring, stand, step);
 
 /** Minutes of an act: so many for each cavity and once, as often as it is done, with the time between. */

@@ -1,3 +1,4 @@
+import { figure } from '../quantity';
 /** What a pour comes to in one cavity, from which an act works out its own figures: lines, rounds, what a void takes. */
 export interface Measured {
   /** Into one cavity. */
@@ -11,4 +12,4 @@ export interface Measured {
 }
 
 /** Grams as a line of figures shows them: three digits that count. */
-export const grams = (g: number): string => `${g >= 100 ? g.toFixed(0) : g.toFixed(g >= 10 ? 1 : 2)} g`;
+export const grams = (g: number): string => figure(g, 'g', g >= 100 ? 0 : g >= 10 ? 1 : 2);

@@ -1,19 +1,20 @@
-import type { Diagnostic } from '../problem';
+import { inPlan, type Diagnostic } from '../problem';
 import type { ActStep, Pouring } from './act';
 import type { CavityState } from './cavity-state';
+import { figure } from '../quantity';
 
 export const unevenChambers = (mm: number, step: ActStep, stand: CavityState): Diagnostic => ({
   code: 'chambers-uneven',
   level: 'warn',
-  path: step.path,
-  sentence: `${stand.name}: the chambers stand ${mm.toFixed(1)} mm apart when the divider comes out, so one runs under the other.`,
+  ...inPlan('steps', step.stepId, 'act'),
+  sentence: `${stand.name}: the chambers stand ${figure(mm, 'mm', 1)} apart when the divider comes out, so one runs under the other.`,
   mend: 'Fill them to one level, in rounds.'
 });
 
 export const unknownChamber = (act: Pouring, step: ActStep, stand: CavityState): Diagnostic => ({
   code: 'chamber-unknown',
   level: 'stop',
-  path: `${step.path}/chamberId`,
+  ...inPlan('steps', step.stepId, 'act', 'chamberId'),
   sentence: `${stand.name} have no chamber “${act.chamberId}”.`,
   mend: 'Choose one of the mould’s chambers, or the whole cavity.'
 });
@@ -21,7 +22,7 @@ export const unknownChamber = (act: Pouring, step: ActStep, stand: CavityState):
 export const unknownZone = (act: Pouring, step: ActStep, stand: CavityState): Diagnostic => ({
   code: 'zone-unknown',
   level: 'stop',
-  path: `${step.path}/amount`,
+  ...inPlan('steps', step.stepId, 'act', 'amount'),
   sentence: `${stand.name} have no zone “${act.amount.kind === 'zone' ? act.amount.zoneId : ''}”.`,
   mend: 'Name a zone of the mould’s card, or give a depth.'
 });
@@ -29,7 +30,7 @@ export const unknownZone = (act: Pouring, step: ActStep, stand: CavityState): Di
 export const nothingToPour = (act: Pouring, step: ActStep, share: number): Diagnostic => ({
   code: 'level-passed',
   level: 'stop',
-  path: `${step.path}/amount`,
+  ...inPlan('steps', step.stepId, 'act', 'amount'),
   sentence: `The cavity already stands at ${(share * 100).toFixed(0)} % here, so this layer pours nothing.`,
   mend:
     act.amount.kind === 'rim'
@@ -45,8 +46,8 @@ export const overfull = (
 ): Diagnostic => ({
   code: 'overfull',
   level: 'stop',
-  path: `${step.path}/amount`,
-  sentence: `${stand.name} would overflow: ${room.over.toFixed(1)} ml more than the ${room.most.toFixed(1)} ml ${act.chamberId ? 'its chamber' : 'it'} holds.`,
+  ...inPlan('steps', step.stepId, 'act', 'amount'),
+  sentence: `${stand.name} would overflow: ${figure(room.over, 'ml', 1)} more than the ${figure(room.most, 'ml', 1)} ${act.chamberId ? 'its chamber' : 'it'} holds.`,
   mend: 'Pour less here, or less before it.',
   fixes: [
     {

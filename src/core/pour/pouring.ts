@@ -1,5 +1,5 @@
 import type { Amount } from '../document';
-import type { ActStep, Applied, Pouring } from './act';
+import type { ActStep, Changed, Pouring } from './act';
 import { nothingToPour, overfull, unevenChambers, unknownChamber, unknownZone } from './pouring-problems';
 import { inChamber, levelled, pouredOn, spreadOf, type Filled, type CavityState } from './cavity-state';
 
@@ -8,7 +8,7 @@ const EPSILON = 1e-9;
 const EVEN_MM = 2;
 
 /** A cavity after so much of a cup was poured into it: by how much its level rises, and whether there was room for it. */
-export function poured(act: Pouring, stand: CavityState, step: ActStep): Applied {
+export function poured(act: Pouring, stand: CavityState, step: ActStep): Changed {
   const chamber = stand.chambers.find((c) => c.id === act.chamberId);
   if (act.chamberId && !chamber) return { stand, problems: [unknownChamber(act, step, stand)] };
   const uneven = chamber ? 0 : spreadOf(stand);

@@ -1,14 +1,16 @@
-import type { ActStep, Applied, Pouring } from './act';
+import { inPlan } from '../problem';
+import type { ActStep, Changed, Pouring } from './act';
 import { nothingToPour } from './pouring-problems';
 import { poured } from './pouring';
 import { filledMl, levelled, type CavityState } from './cavity-state';
 import { withdrawn } from './withdrawn';
+import { figure } from '../quantity';
 
 /**
  * A cavity in which so much was milled out and the same filled in again: as full as before. The amount is a volume or a
  * share of the cavity; up to a level or the rim there is nothing to fill.
  */
-export function refilled(act: Pouring, stand: CavityState, step: ActStep): Applied {
+export function refilled(act: Pouring, stand: CavityState, step: ActStep): Changed {
   const ready = levelled(stand);
   const ml = askedMl(act, ready);
   if (ml === undefined)
@@ -41,8 +43,8 @@ const tooMuch = (step: ActStep, stand: CavityState, ml: number) => {
   return {
     code: 'mills-too-much' as const,
     level: 'stop' as const,
-    path: `${step.path}/amount`,
-    sentence: `${stand.name} hold ${there.toFixed(1)} ml here, so ${ml.toFixed(1)} ml cannot be milled out.`,
+    ...inPlan('steps', step.stepId, 'act', 'amount'),
+    sentence: `${stand.name} hold ${figure(there, 'ml', 1)} here, so ${figure(ml, 'ml', 1)} cannot be milled out.`,
     mend: there > 0 ? 'Mill out less.' : 'Pour the ground first, and let it cure.',
     fixes: there > 0.06 * stand.cavity.capacity ? smaller(step, 0.05) : []
   };

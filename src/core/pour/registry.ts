@@ -7,7 +7,6 @@ const NEEDED = [
   'fresh',
   'cups',
   'changed',
-  'draws',
   'apply',
   'hands',
   'words'

@@ -1,13 +1,16 @@
-import type { ActStep, Applied } from './act';
+import { inPlan } from '../problem';
+import type { ActStep, Changed } from './act';
 import { filledMl, levelled, type CavityState } from './cavity-state';
+import { figure } from '../quantity';
 
 /**
  * A cavity after so many ml were drawn out of it: everything that lies there sinks in proportion. What was poured stays
  * what the batch has to make.
  */
-export function withdrawn(stand: CavityState, ml: number, step: ActStep): Applied {
+export function withdrawn(stand: CavityState, ml: number, step: ActStep): Changed {
   const ready = levelled(stand);
   const there = filledMl(ready);
+  const less = Math.max(0.1, Number((there / 4).toPrecision(2)));
   if (ml > there + 1e-9)
     return {
       stand: ready,
@@ -15,18 +18,15 @@ export function withdrawn(stand: CavityState, ml: number, step: ActStep): Applie
         {
           code: 'withdraws-too-much',
           level: 'stop',
-          path: `${step.path}/ml`,
-          sentence: `${ready.name} hold ${there.toFixed(1)} ml here, so ${ml} ml cannot be drawn out.`,
+          ...inPlan('steps', step.stepId, 'act', 'ml'),
+          sentence: `${ready.name} hold ${figure(there, 'ml', 1)} here, so ${figure(ml, 'ml')} cannot be drawn out.`,
           mend: there > 0 ? 'Draw out less.' : 'Pour something in first.',
           ...(there > 0.1
             ? {
                 fixes: [
                   {
-                    words: `Draw out ${(there / 4).toPrecision(2)} ml`,
-                    edit: {
-                      path: ['steps', step.stepId, 'act', 'ml'],
-                      value: Math.max(0.1, Number((there / 4).toPrecision(2)))
-                    }
+                    words: `Draw out ${figure(less, 'ml')}`,
+                    edit: { path: ['steps', step.stepId, 'act', 'ml'], value: less }
                   }
                 ]
               }

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { formatHour, parseHour } from './hour';
 import { guessedPreferences } from './guess';
-import { said } from './said';
+import { figure, metricWords, partsOf } from '../quantity';
+import { inWords, spokenFigure, spokenWords } from './words';
 import { shownLength, shownMass, shownMoney, shownTemperature, shownUnit, shownVolume } from './shown';
 import { USUAL_PREFERENCES } from './usual';
 import { Preferences } from './preferences';
@@ -71,40 +72,66 @@ it('lengths, temperatures and prices follow each by itself', () => {
   expect(shownUnit('l', METRIC)).toBe('l');
 });
 
-describe('a sentence', () => {
+describe('a message', () => {
   it.each([
     [
-      'knobs would overflow: 2.4 ml more than the 10.3 ml it holds.',
-      '0.081 fl oz more than the 0.348 fl oz it'
+      `overflow: ${figure(2.4, 'ml', 1)} more than the ${figure(10.3, 'ml', 1)} it holds`,
+      'overflow: 2.4 ml more than the 10.3 ml it holds',
+      'overflow: 0.081 fl oz more than the 0.348 fl oz it holds'
     ],
-    ['lay heron, 15 mm', 'lay heron, 0.59 in'],
-    ['It peaks at 94 °C, past 41 °C.', 'It peaks at 201 °F, past 106 °F.'],
-    ['between 20–30 °C', 'between 68–86 °F'],
-    ['from 2 to 5 mm', 'from 0.08 to 0.20 in'],
-    ['5.4 kg in all', '11.9 lb in all'],
+    [`lay heron, ${figure(15, 'mm')}`, 'lay heron, 15 mm', 'lay heron, 0.59 in'],
+    [figure([94, 41], '°C', 0, ' to '), '94 to 41 °C', '201 to 106 °F'],
+    [figure(5.4, 'kg'), '5.4 kg', '11.9 lb'],
     [
-      'between 120 × 100 and 124 × 104 mm = 1182.31 ml',
-      'between 4.72 × 3.94 and 4.88 × 4.09 in = 39.9787 fl oz'
+      `between ${figure([120, 100.5], 'mm')} = ${figure(1182.314, 'ml', 2)}`,
+      'between 120 × 100.5 mm = 1182.31 ml',
+      'between 4.72 × 3.957 in = 39.9788 fl oz'
     ],
-    ['6 × 10.3 ml', '6 × 0.348 fl oz'],
-    ['kept at −5 °C', 'kept at 23 °F']
-  ])('“%s” is turned: %s', (metric, customary) => {
-    expect(said(metric, METRIC)).toBe(metric);
-    expect(said(metric, CUSTOMARY)).toContain(customary);
+    [`kept at ${figure(-5, '°C')}`, 'kept at -5 °C', 'kept at 23 °F'],
+    ['12 gates, 3 mm of no quantity', '12 gates, 3 mm of no quantity', '12 gates, 3 mm of no quantity'],
+    ['', '', '']
+  ])('is written in the units that are shown: %#', (message, metric, customary) => {
+    expect(metricWords(message)).toBe(metric);
+    expect(inWords(message, METRIC)).toBe(metric);
+    expect(inWords(message, CUSTOMARY)).toBe(customary);
   });
 
-  it('leaves what is no quantity, and what has a unit of its own', () => {
-    for (const words of ['1.08 g/ml of body', '12 gates, 3 mmany', '45 cm² of face', 'in 12 min at 5 %'])
-      expect(said(words, CUSTOMARY)).toBe(words);
+  it('is read out with the names of its units', () => {
+    const message = `Weigh ${figure(12.5, 'g')}, ${figure(1, 'mm')} deep, at ${figure(21, '°C')}`;
+    expect(spokenWords(message, METRIC)).toBe('Weigh 12.5 grams, 1 millimetre deep, at 21 degrees');
+    expect(spokenWords(message, CUSTOMARY)).toBe('Weigh 0.441 ounces, 0.04 inches deep, at 70 degrees');
+    expect(spokenFigure('1', 'oz')).toBe('1 ounce');
+    expect(spokenFigure('3', 'drops')).toBe('3 drops');
   });
 
-  it('keeps its figures: what is turned and read again is what it was, to its last digit', () => {
+  it('keeps its figures: what is shown in inches and read again is what it was, to its last digit', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 99_999 }), fc.integer({ min: 0, max: 3 }), (n, decimals) => {
-        const mm = (n / 10 ** decimals).toFixed(decimals);
-        const turned = Number(/^([\d.]+) in$/.exec(said(`${mm} mm`, CUSTOMARY))![1]);
-        expect(Math.abs(turned * 25.4 - Number(mm))).toBeLessThanOrEqual(10 ** -decimals * 0.5 + 1e-9);
+      fc.property(fc.integer({ min: 1, max: 99_999 }), fc.integer({ min: 0, max: 3 }), (n, digits) => {
+        const mm = n / 10 ** digits;
+        const shown = inWords(figure(mm, 'mm', digits), CUSTOMARY);
+        expect(Math.abs(parseFloat(shown) * 25.4 - mm)).toBeLessThanOrEqual(10 ** -digits * 0.5 + 1e-9);
       })
+    );
+  });
+
+  it('comes apart into its text and its quantities, whatever stands beside them', () => {
+    const text = fc.string().filter((s) => !/[\uE000-\uE002]/.test(s));
+    const unit = fc.constantFrom('g', 'ml', 'mm', '°C');
+    fc.assert(
+      fc.property(
+        text,
+        fc.array(fc.tuple(fc.double({ noNaN: true, noDefaultInfinity: true }), unit, text)),
+        (first, rest) => {
+          const message =
+            first + rest.map(([value, symbol, after]) => figure(value, symbol) + after).join('');
+          const parts = partsOf(message);
+          const texts = [first, ...rest.map(([, , after]) => after)].filter((t) => t !== '');
+          expect(parts.filter((p) => typeof p === 'string')).toEqual(texts);
+          expect(parts.flatMap((p) => (typeof p === 'string' ? [] : [[p.figures[0], p.unit]]))).toEqual(
+            rest.map(([value, symbol]) => [value === 0 ? 0 : value, symbol])
+          );
+        }
+      )
     );
   });
 });

@@ -6,3 +6,14 @@ export { UNITS, unit, type Kind, type Unit } from './units';
 export { plainFractions } from './number';
 export { numberedWords, parseNumbered } from './numbered';
 export { median } from './median';
+export {
+  decimalsIn,
+  metricQuantity,
+  metricWords,
+  partsOf,
+  figure,
+  written,
+  type Message,
+  type MessageQuantity,
+  type MessageUnit
+} from './message';

@@ -1,3 +1,4 @@
+import { figure, type Message } from './message';
 import { fail, ok, type ProblemCode, type Result } from '../problem';
 import { NUMBER_PATTERN, plainFractions, readNumber } from './number';
 import { UNITS, unit, type Kind, type Unit } from './units';
@@ -123,12 +124,12 @@ function unitFor(word: string, expect: Expectation): Result<Unit> {
   });
 }
 
-function example(expect: Expectation): string {
-  const samples: Record<Kind, string> = {
-    mass: '12.5 g',
+function example(expect: Expectation): Message {
+  const samples: Record<Kind, Message> = {
+    mass: figure(12.5, 'g'),
     volume: '1/3 cup',
-    length: '4 mm',
-    temperature: '21 °C',
+    length: figure(4, 'mm'),
+    temperature: figure(21, '°C'),
     time: '90 min',
     pressure: '3 bar',
     share: '2.5 %',

@@ -1,4 +1,5 @@
 import { booksOf, type FrozenRun, type RunEvent, type RunState, type Task } from '../run';
+import { figure } from '../quantity';
 
 /** What can go wrong in a rehearsal, by name, with what it is in words. */
 export const MISHAPS = [
@@ -85,7 +86,7 @@ export function strike(
       return {
         ...none,
         events: [{ type: 'room', celsius }],
-        says: `The heating failed in the night: the room is at ${celsius} °C. Every wait is longer now.`
+        says: `The heating failed in the night: the room is at ${figure(celsius, '°C')}. Every wait is longer now.`
       };
     }
     case 'wrong pot':
@@ -125,7 +126,7 @@ function spilled({ frozen, state, task }: At, random: number): Pick<Struck, 'eve
   return grams > 0
     ? {
         events: [{ type: 'spilled', mixId: mixId, grams }],
-        says: `${grams} g of ${cup ? `cup ${cup.letter}` : 'the mix'} are on the bench. What can still be made? (S tops up, R pours fewer.)`
+        says: `${figure(grams, 'g')} of ${cup ? `cup ${cup.letter}` : 'the mix'} are on the bench. What can still be made? (S tops up, R pours fewer.)`
       }
     : { events: [], says: 'A cup nearly fell. Stand them where no sleeve reaches.' };
 }
@@ -167,7 +168,7 @@ function answered(
       ? { well: true, says: 'what was missing was topped up or planned away' }
       : {
           well: false,
-          says: `${gone.toFixed(1)} g are missing that were told as poured or are still wanted`
+          says: `${figure(gone, 'g', 1)} are missing that were told as poured or are still wanted`
         };
   }
   return { well: true, says: 'see the windows and waits below' };

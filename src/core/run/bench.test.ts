@@ -25,6 +25,7 @@ import { usesOf } from './amounts/used';
 import { type GateTask, type Task } from './tasks/task';
 import { type RunEvent } from './log/events';
 import { done, event, upTo as untilTask } from './run.testing';
+import { metricWords } from '../quantity';
 
 const MINUTE = 60_000;
 const tideline = pourAlone(demo.tideline);
@@ -446,11 +447,8 @@ describe('what was put right is told with what it did', () => {
       (e) => !('task' in told && 'task' in e && told.task === e.task && told.type === 'weighed')
     );
     const own = event(told, 1e7);
-    expect(
-      correctionsOf(knobs, fold(knobs, [...events, own]))
-        .map((c) => c.what)
-        .join('\n')
-    ).toMatch(words);
+    const what = correctionsOf(knobs, fold(knobs, [...events, own])).map((c) => metricWords(c.what));
+    expect(what.join('\n')).toMatch(words);
     const undone = [...events, own, event({ type: 'undone', event: own.id }, 2e7)];
     expect(
       correctionsOf(knobs, fold(knobs, undone))
@@ -523,7 +521,7 @@ describe('times that move while a run goes on', () => {
     const gate = knobs.tasks.find((t) => t.id === 'gate:gate-heron') as GateTask;
     const cold = fold(knobs, [...poured, event({ type: 'room', celsius: 15 }, 1e6)]);
     expect(refitGate(knobs, cold, gate).gate.minutes).toBeGreaterThan(gate.minutes * 1.3);
-    expect(refitGate(knobs, cold, gate).moved!.why).toMatch(/room 15 °C, planned for 2\d °C/);
+    expect(metricWords(refitGate(knobs, cold, gate).moved!.why)).toMatch(/room 15 °C, planned for 2\d °C/);
     expect(refitGate(knobs, fold(knobs, poured), gate).gate).toBe(gate);
     const demould = knobs.tasks.find((t) => t.kind === 'demould') as Extract<Task, { kind: 'demould' }>;
     expect(demouldFromNow(knobs, cold, demould).now).toBeGreaterThan(demould.from);

@@ -6,6 +6,7 @@ import type { Playing, CavitySetTime } from './playing';
 import { earlyGate, gateLate, neverWarm, unknownState, type At } from './problems';
 import type { GateWait } from './score';
 import type { TimedStep } from './timing';
+import { whenWas } from './zero';
 
 /** When one condition is met: from which zero, after how many minutes, and whether that is the plan's figure. */
 interface Opening {
@@ -69,15 +70,14 @@ function judge(p: Playing, step: TimedStep, c: Condition, at: At): Judged {
   }
 }
 
-/** When a zero was, on the score; undefined where it has not come. */
-function zeroOf(p: Playing, zero: Zero): number | undefined {
-  if ('stepDone' in zero) return p.steps.get(zero.stepDone);
-  if ('cupColoured' in zero) return p.cups.get(zero.cupColoured)?.coloured;
-  if ('demoulded' in zero) return p.demoulded.get(zero.demoulded);
-  if ('mixMet' in zero)
-    return p.splitMixes.get(`~${zero.mixMet}`)?.zero ?? p.cups.get(zero.mixMet)?.window.zero;
-  return undefined;
-}
+/** When a zero was on the score, as far as it is played. */
+const zeroOf = (p: Playing, zero: Zero): number | undefined =>
+  whenWas(zero, {
+    met: (id) => p.splitMixes.get(id)?.zero ?? p.cups.get(id)?.window.zero,
+    coloured: (id) => p.cups.get(id)?.coloured,
+    done: (id) => p.steps.get(id),
+    demoulded: (id) => p.demoulded.get(id)
+  });
 
 type State = Extract<Condition, { kind: 'state' }>;
 

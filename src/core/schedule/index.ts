@@ -24,3 +24,4 @@ export {
   type Stagger,
   type Staggering
 } from './stagger';
+export { whenWas } from './zero';

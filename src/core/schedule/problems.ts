@@ -1,11 +1,12 @@
 import type { Behaviour } from '../cure';
-import type { Diagnostic } from '../problem';
+import { inPlan, type Diagnostic } from '../problem';
 import type { PourWindow } from './score';
+import { figure } from '../quantity';
 
 export const pastWindow = (name: string, window: PourWindow, now: number, stepId: string): Diagnostic => ({
   code: 'past-window',
   level: 'warn',
-  path: `plan/steps/${stepId}`,
+  ...inPlan('steps', stepId),
   sentence: `${name} levels by itself until ${Math.round(window.to - window.zero)} min after its parts meet; this pour ends at ${Math.round(now - window.zero)} min.`,
   mend: 'Pour fewer cavities from one cup, pour faster, or mix a second cup for the later layer.'
 });
@@ -13,7 +14,7 @@ export const pastWindow = (name: string, window: PourWindow, now: number, stepId
 export const demouldClash = (name: string, groupId: string, over: number): Diagnostic => ({
   code: 'demould-clash',
   level: 'warn',
-  path: `plan/groups/${groupId}`,
+  ...inPlan('groups', groupId),
   sentence: `The first of ${name} reach the end of their demould window ${Math.round(over)} min before the last are poured.`,
   mend: 'Demould them between two mixes, or pour fewer in one turn.'
 });
@@ -26,8 +27,8 @@ export const earlyGate = (
 ): Diagnostic => ({
   code: 'gate-early',
   level: 'warn',
-  path: pathOf([...at, 'minutes']),
-  sentence: `At ${room} °C the layer below is ${state} after about ${Math.round(estimate)} min; this gate opens after ${Math.round(minutes)}.`,
+  ...inPlan(...at, 'minutes'),
+  sentence: `At ${figure(room, '°C')} the layer below is ${state} after about ${Math.round(estimate)} min; this gate opens after ${Math.round(minutes)}.`,
   mend: 'Wait longer, or pour on the reported state.',
   fixes: [
     {
@@ -41,7 +42,7 @@ export const earlyGate = (
 export const gateLate = (at: At, late: number, after: string): Diagnostic => ({
   code: 'gate-late',
   level: 'warn',
-  path: pathOf(at),
+  ...inPlan(...at),
   sentence: `This step is due at the latest so long after ${after}; its gate opens ${Math.round(late)} min later than that.`,
   mend: 'Let it wait for less, or allow it to be later.'
 });
@@ -49,8 +50,8 @@ export const gateLate = (at: At, late: number, after: string): Diagnostic => ({
 export const neverWarm = (celsius: number, peak: number, at: At): Diagnostic => ({
   code: 'probe-never',
   level: 'warn',
-  path: pathOf([...at, 'celsius']),
-  sentence: `A cup of this size warms itself to ${peak.toFixed(0)} °C at most; this gate waits for ${celsius} °C.`,
+  ...inPlan(...at, 'celsius'),
+  sentence: `A cup of this size warms itself to ${figure(peak, '°C', 0)} at most; this gate waits for ${figure(celsius, '°C')}.`,
   mend: 'Wait for a lower temperature, or for a state.'
 });
 
@@ -60,7 +61,7 @@ export function unknownState(state: string, at: At, behaviour: Behaviour): Diagn
   return {
     code: 'state-unknown',
     level: 'warn',
-    path: pathOf([...at, 'state']),
+    ...inPlan(...at, 'state'),
     sentence: `This material is never “${state}”.`,
     mend: `It can be ${behaviour.states.map((s) => s.state).join(', ')}.`,
     fixes: [{ words: `Wait until it is ${known}`, edit: { path: [...at, 'state'], value: known } }]
@@ -69,4 +70,3 @@ export function unknownState(state: string, at: At, behaviour: Behaviour): Diagn
 
 /** Where a problem stands, from inside the plan, as edits name it; problems write it from the one root. */
 export type At = readonly (string | number)[];
-const pathOf = (at: At): string => ['plan', ...at].join('/');

@@ -1,5 +1,6 @@
 import { createEvents, type EventAttributes } from 'ics';
 import type { DaysAhead } from '$core/days';
+import { metricWords } from '$core/quantity';
 
 const MINUTE = 60_000;
 
@@ -12,7 +13,7 @@ export function calendarOf({ placed, orders, origin }: DaysAhead): string {
       const start = origin + Math.round(s.from) * MINUTE;
       return {
         uid: `${p.jobId}.${p.taskId}.${i + 1}@kirapen`.replace(/[^\w.@-]/g, '-'),
-        title: `${p.name}: ${names.get(p.orderId) ?? p.orderId}`,
+        title: `${metricWords(p.name)}: ${names.get(p.orderId) ?? p.orderId}`,
         start,
         startInputType: 'utc',
         startOutputType: 'utc',

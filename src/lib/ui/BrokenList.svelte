@@ -2,6 +2,7 @@
 <script lang="ts">
   import type { Problem } from '$core/problem';
   import { CALLED } from '$lib/broken';
+  import { inWords } from '../preferences.svelte';
 
   let { broken }: { broken: readonly { kind: string; id: string; name: string; problems: Problem[] }[] } =
     $props();
@@ -13,7 +14,7 @@
       <li class="flex flex-wrap items-baseline gap-x-3 border-l-4 border-cinnabar bg-cinnabar-soft px-4 py-2">
         <span class="min-w-0 flex-1">
           <strong class="break-words">{b.name || b.id}</strong>, a {CALLED[b.kind] ?? b.kind}, cannot be read:
-          {b.problems[0]?.sentence ?? 'its text is damaged.'}
+          {inWords(b.problems[0]?.sentence ?? 'its text is damaged.')}
         </span>
         <a class="font-semibold underline" href="/mend?{new URLSearchParams({ kind: b.kind, id: b.id })}"
           >Mend, export or delete it</a

@@ -5,6 +5,7 @@
   import { Dialog } from 'bits-ui';
   import type { Conflict } from '$core/document/merge';
   import type { SharedDocument } from '$lib/shared-document.svelte';
+  import { problemWords } from '../preferences.svelte';
 
   let {
     shared,
@@ -85,7 +86,7 @@
           >What you see here is still on this device.</Dialog.Description
         >
         {#each shared.refused as problem, i (i)}
-          <p class="mt-2 text-cinnabar" role="alert">{problem.sentence} {problem.mend}</p>
+          <p class="mt-2 text-cinnabar" role="alert">{problemWords(problem)}</p>
         {/each}
         <div class="mt-5 flex gap-3">
           <button class="button go flex-1" onclick={() => shared.keep()}>Keep it after all</button>

@@ -4,6 +4,7 @@
   import { goto } from '$app/navigation';
   import { send } from '$lib/send';
   import { day } from '$lib/when';
+  import { problemWords } from '../preferences.svelte';
 
   interface Hit {
     kind: string;
@@ -99,13 +100,13 @@
   async function begin(planId: string) {
     const begun = await send<{ id: string }>('POST', '/runs', { planId });
     if (begun.ok) await leave(`/run/${begun.value.id}`);
-    else problem = `${begun.problems[0]?.sentence} ${begun.problems[0]?.mend}`;
+    else problem = problemWords(begun.problems[0]);
   }
 
   async function repeat(runId: string) {
     const made = await send<{ id: string }>('POST', `/runs/${runId}/repeat`);
     if (made.ok) await leave(`/plans/${made.value.id}`);
-    else problem = `${made.problems[0]?.sentence} ${made.problems[0]?.mend}`;
+    else problem = problemWords(made.problems[0]);
   }
 
   const openHit = (hit: Hit) => leave(HREF[hit.kind]?.(hit.id) ?? '/');

@@ -1,6 +1,6 @@
 <!-- A field that reads what a maker types. Errors stand at the field; nothing typed is lost. -->
 <script lang="ts" generics="T">
-  import { said } from '../preferences.svelte';
+  import { inWords } from '../preferences.svelte';
   import type { Problem, Result } from '$core/problem';
 
   let {
@@ -82,7 +82,7 @@
   {#if forms && entered && !problem}
     <span
       class="absolute top-full left-0 z-20 mt-1 w-60 rounded-md border border-rule-strong bg-sheet p-2 text-[0.82rem] text-ink-2 shadow"
-      >{forms}</span
+      >{inWords(forms)}</span
     >
   {/if}
   {#if problem}
@@ -91,7 +91,7 @@
       role="alert"
       class="absolute top-full left-0 z-20 mt-1 w-60 rounded-md border border-cinnabar bg-cinnabar-soft p-2 text-[0.85rem] text-ink shadow"
     >
-      {said(problem.sentence)} <strong>{said(problem.mend)}</strong>
+      {inWords(problem.sentence)} <strong>{inWords(problem.mend)}</strong>
     </span>
   {/if}
 </span>

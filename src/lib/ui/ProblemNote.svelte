@@ -1,6 +1,6 @@
 <!-- A problem with its mend; one tap mends it where an edit can. -->
 <script lang="ts">
-  import { said } from '../preferences.svelte';
+  import { inWords } from '../preferences.svelte';
   import type { Edit, Problem } from '$core/problem';
 
   let {
@@ -23,12 +23,12 @@
 </script>
 
 <div class="border-l-[3px] px-3 py-2 text-[0.9rem] leading-snug {tone}" data-code={problem.code}>
-  {said(problem.sentence, division)}
+  {inWords(problem.sentence, division)}
   {#if problem.edit && onmend}
     <button class="ml-1 font-bold underline underline-offset-2" onclick={() => onmend?.(problem.edit!)}>
-      {said(problem.mend, division)}
+      {inWords(problem.mend, division)}
     </button>
   {:else}
-    <span class="font-semibold">{said(problem.mend, division)}</span>
+    <span class="font-semibold">{inWords(problem.mend, division)}</span>
   {/if}
 </div>

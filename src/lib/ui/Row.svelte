@@ -1,7 +1,7 @@
 <!-- A labelled field of a card, with its problem below it. -->
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { said } from '../preferences.svelte';
+  import { inWords } from '../preferences.svelte';
   import type { Problem } from '$core/problem';
 
   let {
@@ -26,7 +26,7 @@
   <div class="mt-0.5">{@render children()}</div>
   {#if problem}
     <p class="mt-1 text-[0.87rem] text-cinnabar" role="alert">
-      {said(problem.sentence)} <strong>{said(problem.mend)}</strong>
+      {inWords(problem.sentence)} <strong>{inWords(problem.mend)}</strong>
     </p>
   {:else if hint}
     <p class="mt-0.5 text-[0.85rem] text-ink-2">{hint}</p>

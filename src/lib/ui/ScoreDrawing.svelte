@@ -10,6 +10,7 @@
   import type { ScoreMark } from '$lib/score-marks';
   import CupPattern from './CupPattern.svelte';
   import { inkOn } from './ink';
+  import { inWords } from '../preferences.svelte';
 
   let {
     computed,
@@ -377,7 +378,7 @@
         text-anchor="end"
         dominant-baseline="central"
         font-size="11.5"
-        fill="var(--ink)">{g.state}</text
+        fill="var(--ink)">{inWords(g.state)}</text
       >{/if}
   {/each}
 

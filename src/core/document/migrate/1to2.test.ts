@@ -1,3 +1,4 @@
+import { metricWords } from '../../quantity';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
@@ -141,9 +142,11 @@ function asOpen({ mixId, cupId, zero, from, to, gels }: Computed['score']['windo
 const sorted = (problems: { code: string; sentence: string }[]) =>
   [...problems].sort((a, b) => `${a.code}${a.sentence}`.localeCompare(`${b.code}${b.sentence}`));
 
-/** Twelve digits: far finer than anything shown, coarse enough for a sum in another order. */
+/** In metric words, to twelve digits: far finer than anything shown, coarse enough for a sum in another order. */
 const plain = (x: unknown): unknown =>
-  JSON.parse(JSON.stringify(x, (_, v) => (typeof v === 'number' ? Number(v.toPrecision(12)) : v)));
+  JSON.parse(
+    metricWords(JSON.stringify(x, (_, v) => (typeof v === 'number' ? Number(v.toPrecision(12)) : v)))
+  );
 
 describe('plans of version 1', () => {
   it('has all ten orders and the awkward ones', () => {

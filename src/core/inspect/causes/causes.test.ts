@@ -1,3 +1,4 @@
+import { type Condition } from '../../document';
 import { times as tries } from '../../soak.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -46,7 +47,8 @@ function goodRun(frozen: FrozenRun): RunEvent[] {
   ];
   const done = frozen.tasks.map((t) => {
     // Days after demoulding are counted from there, airing and all.
-    if (t.kind === 'gate' && t.state.includes('after demoulding'))
+    const afterDemould = (c: Condition) => c.kind === 'since' && 'demoulded' in c.zero;
+    if (t.kind === 'gate' && t.all?.some((a) => afterDemould(a.condition)))
       at = Math.max(at, out + t.minutes * MINUTE);
     else at += lasts(t) * MINUTE;
     if (t.kind === 'demould') out = at;

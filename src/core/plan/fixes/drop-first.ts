@@ -25,8 +25,7 @@ interface Late {
 }
 
 function dropping(plan: ResolvedPlan, score: Score, { problem, blocks }: Late): Fix[] {
-  const stepId = problem.path.split('/').at(-1)!;
-  const pour = blocks.get(stepId)?.at(-1);
+  const pour = blocks.get(problem.stepId ?? '')?.at(-1);
   const window = score.windows.find((w) => w.mixId === pour?.mixId);
   if (!pour || !window) return [];
   const before = plan.steps.flatMap((step) => {

@@ -4,6 +4,7 @@ import type { Amount, Gate, Plan, Step } from '../../document';
 import type { FilledCavitySet, PouredLayer } from '../fill';
 import { freshId } from '../../edit/fresh-id';
 import type { ResolvedMix, ResolvedStep } from '../resolve';
+import { figure } from '../../quantity';
 
 /** Amounts that fill up to somewhere: poured in several layers, the last one still ends there. */
 const UP_TO: ReadonlySet<Amount['kind']> = new Set(['to level', 'to share', 'rim', 'dome', 'zone']);
@@ -72,8 +73,8 @@ export function notDeeper(plan: Plan, laid: Laid, most: number): Fix[] {
   if (!value) return [];
   const words =
     n === 2
-      ? `Pour ${most} mm, gate, then the rest`
-      : `Pour it in ${n} layers of at most ${most} mm, a gate before each`;
+      ? `Pour ${figure(most, 'mm')}, gate, then the rest`
+      : `Pour it in ${n} layers of at most ${figure(most, 'mm')}, a gate before each`;
   const anew = mixedAnew(value, laid.mix, n);
   return [
     { words, edit: { path: ['steps'], value: value.steps } },

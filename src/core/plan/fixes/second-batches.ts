@@ -7,8 +7,8 @@ import { cupsPouredBy, withSecondBatch, withSources } from '../../edit/second-ba
 /** A pour past its cup's window can be made from a second batch of the same recipe, mixed for it. */
 export const secondBatches = ({ plan, mixes }: ResolvedPlan, late: readonly Diagnostic[]): Diagnostic[] =>
   late.map((problem) => {
-    if (problem.code !== 'past-window') return problem;
-    const stepId = problem.path.split('/').at(-1)!;
+    const { code, stepId } = problem;
+    if (code !== 'past-window' || stepId === undefined) return problem;
     const second = withSecondBatch(plan, new Set([stepId]));
     const base = baseOfStep(plan, stepId);
     const least = second && enough(second, plan, mixes);

@@ -11,7 +11,7 @@ import {
   type Contrast
 } from '../../colour';
 import { compatibilityOf, limitOf, type Base, type Colourant } from '../../material';
-import type { Diagnostic, Fix } from '../../problem';
+import { inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { Cup } from '../../document';
 import { freshId } from '../../edit/fresh-id';
 import { tintOf, type Palette } from './looks';
@@ -100,7 +100,7 @@ export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedP
     return {
       code: same ? 'reads-as-one' : 'colours-close',
       level: same ? 'warn' : 'note',
-      path: `plan/cups/${one.cup.id}/recipe`,
+      ...inPlan('cups', one.cup.id, 'recipe'),
       sentence: `${one.cup.name} and ${other.cup.name} ${same ? 'will read as one' : 'are close'}: ΔE ${contrast.deltaE.toFixed(1)} where they touch${contrast.byLightness ? '' : ', much the same in lightness'}.`,
       mend: 'Choose colours further apart, in lightness first.',
       fixes: nth < MENDED ? leastChanges(one, other, plan).slice(0, MOST_TRIED) : []

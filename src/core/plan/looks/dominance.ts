@@ -1,10 +1,11 @@
 import { isWhite } from '../../colour';
-import type { Diagnostic, Fix } from '../../problem';
+import { inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { ComputedCup } from '../computed';
 import type { ComputedGroup, ComputedLayer } from '../draw';
 import type { PouredLayer } from '../fill';
 import type { ResolvedPlan } from '../resolve';
 import { wetRuns, WHITE_LIGHTNESS } from './swirl';
+import { figure } from '../../quantity';
 
 /** Share of its swirl's face from which white has taken over. */
 const TOO_MUCH = 0.5;
@@ -79,8 +80,8 @@ function takesOver(plan: ResolvedPlan, { cup, face, pour }: White): Diagnostic {
   return {
     code: 'white-takes-over',
     level: 'warn',
-    path: `plan/cups/${cup.cupId}`,
-    sentence: `${cup.name} will take over: ${percent(pour)} of what swirls together, but it hides at ${cup.hides!.toFixed(1)} mm, so it can cover ${percent(face)} of its face.`,
+    ...inPlan('cups', cup.cupId),
+    sentence: `${cup.name} will take over: ${percent(pour)} of what swirls together, but it hides at ${figure(cup.hides!, 'mm', 1)}, so it can cover ${percent(face)} of its face.`,
     mend: 'Pour less of it, or wait before it.',
     fixes: lessWhite(plan, cup)
   };

@@ -1,11 +1,11 @@
-import type { Fix } from '../../problem';
+import { type About, inPlan, type Fix } from '../../problem';
 import type { Cup } from '../../document';
 import type { ResolvedMix, ResolvedPlan } from '../resolve';
 import type { CommonMix, CupMix, AllMixes } from '../weighing/weighed';
 
 /** One vessel full of mixed material: a cup mixed on its own, a portion, or the pot that portions come from. */
 export interface Batch {
-  path: string;
+  about: About;
   name: string;
   mix: ResolvedMix;
   /** The cups that it is poured from. */
@@ -27,7 +27,7 @@ export function batchesOf(plan: ResolvedPlan, { cups, common }: AllMixes): Batch
     const portion = resolved.mix.mix.feeds === 'split';
     return [
       {
-        path: `plan/cups/${cup.id}`,
+        about: inPlan('cups', cup.id),
         name: cup.name,
         mix: resolved.mix,
         cups: [cup],
@@ -45,7 +45,7 @@ export function batchesOf(plan: ResolvedPlan, { cups, common }: AllMixes): Batch
       .map((c) => c.cup);
     return [
       {
-        path: `plan/mixes/${mix.mix.id}`,
+        about: inPlan('mixes', mix.mix.id),
         name: 'The mix',
         mix,
         cups: from,

@@ -5,7 +5,8 @@ import { inEqualLayers } from '../fixes/layering';
 import { eachByItself } from '../../document/mixing';
 import type { ResolvedPlan } from '../resolve';
 import { roomIn } from '../room';
-import { moreTurns, whole, type Batch } from './batches';
+import { moreTurns, type Batch } from './batches';
+import { figure } from '../../quantity';
 
 /** More mixed resin in one vessel than stays cool. */
 export function overheats(plan: ResolvedPlan, b: Batch, filled: readonly FilledCavitySet[]): Diagnostic[] {
@@ -19,8 +20,8 @@ export function overheats(plan: ResolvedPlan, b: Batch, filled: readonly FilledC
     {
       code: 'cup-overheats',
       level: 'warn',
-      path: b.path,
-      sentence: `${b.name}: ${whole(mixed)} g of ${b.mix.base.name} in one cup heats itself to about ${whole(peak)} °C; up to ${whole(safe)} g is safe.`,
+      ...b.about,
+      sentence: `${b.name}: ${figure(mixed, 'g', 0)} of ${b.mix.base.name} in one cup heats itself to about ${figure(peak, '°C', 0)}; up to ${figure(safe, 'g', 0)} is safe.`,
       mend: 'Mix less at once: in several mixes, or in layers with a gate between.',
       fixes: [
         ...moreTurns(b, Math.ceil((mixed * b.turns) / safe)),

@@ -1,8 +1,8 @@
 import type { WeighedCup, Weighing } from '../../batch';
-import { decimalsOf } from '../../quantity';
+import { decimalsOf, figure } from '../../quantity';
 import { proposedLetDowns, type Scale } from '../../dosing';
 import { materials, RATIO_TOLERANCE, type Base, type Formula } from '../../material';
-import type { Diagnostic, Fix } from '../../problem';
+import { type About, inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { Cup } from '../../document';
 import { splitAll } from '../../document/mixing';
 import type { ResolvedPlan } from '../resolve';
@@ -12,7 +12,7 @@ import { gramsIn, type CommonMix, type CupMix, type CupInMixes, type AllMixes } 
 /** A cup of a plan as its rules see it. */
 interface OfCup {
   cup: Cup;
-  path: string;
+  about: About;
   base: Base;
   formula: Formula;
   scales: readonly Scale[];
@@ -29,7 +29,7 @@ export function cupProblems(allMixes: CupInMixes, plan: ResolvedPlan): Diagnosti
   if (!mix || parts.length || !first || !scales.length || first.balance.pouredMl <= 0) return [];
   const of: OfCup = {
     cup: allMixes.cup,
-    path: `plan/cups/${allMixes.cup.id}`,
+    about: inPlan('cups', allMixes.cup.id),
     base: mix.base,
     formula: mix.formula,
     scales,
@@ -47,7 +47,7 @@ export const splitMixProblems = (allMixes: AllMixes, plan: ResolvedPlan): Diagno
     .flatMap((m) => commonProblems(m, plan.mixes.get(m.of)!.base, plan));
 
 /** Carriers in a cup split from a common mix: off the ratio further than its material bears. */
-function splitProblems({ cup, path, base }: OfCup, out: WeighedCup): Diagnostic[] {
+function splitProblems({ cup, base }: OfCup, out: WeighedCup): Diagnostic[] {
   return out.offRatio.flatMap((off): Diagnostic[] => {
     const ends = portionEnd(base, off);
     return ends === undefined
@@ -56,7 +56,7 @@ function splitProblems({ cup, path, base }: OfCup, out: WeighedCup): Diagnostic[
           {
             code: 'split-off-ratio',
             level: 'warn',
-            path: `${path}/recipe`,
+            ...inPlan('cups', cup.id, 'recipe'),
             sentence: `${cup.name}, split from the common mix, ${ends}.`,
             mend: 'Mix this cup on its own, or use a drier form.'
           }
@@ -74,7 +74,7 @@ function portionEnd(base: Base, off: WeighedCup['offRatio'][number]): string | u
 }
 
 /** Chips past what the body can fill between, and a reserve that colour has already met. */
-function bodyProblems({ cup, path, formula }: OfCup, out: WeighedCup): Diagnostic[] {
+function bodyProblems({ cup, formula }: OfCup, out: WeighedCup): Diagnostic[] {
   const problems: Diagnostic[] = [];
   const fillers = cup.fillers ?? [];
   const mass = fillers.reduce((s, f) => s + f.percent / 100, 0);
@@ -83,7 +83,7 @@ function bodyProblems({ cup, path, formula }: OfCup, out: WeighedCup): Diagnosti
     problems.push({
       code: 'chips-too-many',
       level: 'warn',
-      path: `${path}/fillers`,
+      ...inPlan('cups', cup.id, 'fillers'),
       sentence: `${cup.name} is ${(volume * 100).toFixed(0)} % chips by volume; past ${MOST_CHIPS * 100} % the body cannot fill between them.`,
       mend: 'Use fewer chips, or smaller ones among the large.'
     });
@@ -99,25 +99,25 @@ function commonProblems(mix: CommonMix, base: Base, plan: ResolvedPlan): Diagnos
   const largest = Math.max(...scales.map((s) => s.capacity));
   const problems: Diagnostic[] = [];
   if (mix.balance.mixed > largest)
-    problems.push(overloaded('The common mix', mix.balance.mixed, scales, `plan/mixes/${mix.of}`));
-  problems.push(...roundedProblems('The mix', `plan/mixes/${mix.of}`, mix.held, { base, plan }));
+    problems.push(overloaded('The common mix', mix.balance.mixed, scales, inPlan('mixes', mix.of)));
+  problems.push(...roundedProblems('The mix', inPlan('mixes', mix.of), mix.held, { base, plan }));
   return problems;
 }
 
-const overloaded = (name: string, mass: number, scales: readonly Scale[], path: string): Diagnostic => {
+const overloaded = (name: string, mass: number, scales: readonly Scale[], about: About): Diagnostic => {
   const largest = [...scales].sort((a, b) => b.capacity - a.capacity)[0]!;
   return {
     code: 'scale-overloaded',
     level: 'stop',
-    path,
-    sentence: `${name} weighs ${mass.toFixed(0)} g; ${largest.name} ends at ${largest.capacity} g.`,
+    ...about,
+    sentence: `${name} weighs ${figure(mass, 'g', 0)}; ${largest.name} ends at ${figure(largest.capacity, 'g')}.`,
     mend: 'Choose a larger scale for this plan.'
   };
 };
 
 /** Weighings the scales cannot do, mixes too small to be sensible, and cups the scales cannot hold. */
 function weighingProblems(of: OfCup, out: CupMix): Diagnostic[] {
-  const { cup, path, base, scales, split } = of;
+  const { cup, about, base, scales, split } = of;
   const problems = out.weighings
     .filter((w) => !w.weighable && w.kind !== 'reserve')
     .map((w) => notWeighable(of, w));
@@ -126,19 +126,19 @@ function weighingProblems(of: OfCup, out: CupMix): Diagnostic[] {
     problems.push({
       code: 'carrier-exceeds-part',
       level: 'stop',
-      path: `${path}/recipe`,
+      ...inPlan('cups', cup.id, 'recipe'),
       sentence: `${cup.name}: its colourants bring more ${drowned.name} than the whole cup holds.`,
       mend: 'Use a stronger let-down, or a drier form.'
     });
-  if (!split) problems.push(...roundedProblems(cup.name, path, out.held, { base, plan: of.plan }));
+  if (!split) problems.push(...roundedProblems(cup.name, about, out.held, { base, plan: of.plan }));
   const { mixed } = out.balance;
   if (mixed > Math.max(...scales.map((s) => s.capacity)))
-    problems.push(overloaded(cup.name, mixed, scales, path));
+    problems.push(overloaded(cup.name, mixed, scales, about));
   if (out.ratioError > RATIO_TOLERANCE)
     problems.push({
       code: 'ratio-off',
       level: 'warn',
-      path,
+      ...about,
       sentence: `${cup.name}: rounded to this scale, the ratio is ${(out.ratioError * 100).toFixed(1)} % off.`,
       mend: 'Use a finer scale, or mix a bigger cup.',
       fixes: finerScales(of.plan)
@@ -146,22 +146,22 @@ function weighingProblems(of: OfCup, out: CupMix): Diagnostic[] {
   return problems;
 }
 
-function notWeighable({ cup, path, scales, plan }: OfCup, w: Weighing): Diagnostic {
+function notWeighable({ cup, about, scales, plan }: OfCup, w: Weighing): Diagnostic {
   const line = cup.recipe.find((r) => r.id === w.key);
   const scale = scales.find((s) => s.id === w.scaleId) ?? scales[0]!;
   const wanted = line && !w.letDown && !w.counted ? proposedLetDowns(w.exact, scale) : [];
   const letDowns = wanted.map(({ parts, dose }) => ({
-    words: `Weigh ${dose.toFixed(decimalsOf(scale.division))} g of a 1 : ${parts} let-down`,
+    words: `Weigh ${figure(dose, 'g', decimalsOf(scale.division))} of a 1 : ${parts} let-down`,
     edit: { path: ['cups', cup.id, 'recipe', w.key, 'letDown'], value: parts }
   }));
   const spread = `± ${(w.spread * 100).toFixed(0)} %`;
   return {
     code: 'not-weighable',
     level: 'warn',
-    path: w.kind === 'colourant' ? `${path}/recipe/${w.key}` : path,
+    ...(w.kind === 'colourant' ? inPlan('cups', cup.id, 'recipe', w.key) : about),
     sentence: w.counted
       ? `${cup.name}: ${w.counted} of ${w.name} is a guess (${spread}).`
-      : `${cup.name}: ${Number(w.exact.toPrecision(2))} g ${w.name} is not weighable on this scale (${spread}).`,
+      : `${cup.name}: ${figure(Number(w.exact.toPrecision(2)), 'g')} ${w.name} is not weighable on this scale (${spread}).`,
     mend: 'Use a finer scale, or mix a bigger cup.',
     fixes: [...letDowns, ...finerScales(plan)]
   };
@@ -183,7 +183,7 @@ function finerScales({ plan, scales, allScales }: ResolvedPlan): Fix[] {
 /** What rounding has moved beyond what the material bears: a superfat off by more than a point, or none left. */
 function roundedProblems(
   name: string,
-  path: string,
+  about: About,
   held: WeighedCup['held'],
   { base, plan }: { base: Base; plan: ResolvedPlan }
 ): Diagnostic[] {
@@ -193,7 +193,7 @@ function roundedProblems(
     {
       code: 'superfat-moves',
       level: off.level,
-      path,
+      ...about,
       sentence: `${name}: rounded to this scale ${off.words}.`,
       mend: 'Use a finer scale, or make a bigger batch and split it.',
       fixes: [

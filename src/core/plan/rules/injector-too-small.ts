@@ -1,7 +1,8 @@
 import { shotsFor, type Base } from '../../material';
-import type { Diagnostic, Fix } from '../../problem';
+import { inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { FilledCavitySet } from '../fill';
 import type { ResolvedPlan } from '../resolve';
+import { figure } from '../../quantity';
 
 /** A piece that takes more than the injector gives at once. */
 export function injectorProblems(plan: ResolvedPlan, filled: readonly FilledCavitySet[]): Diagnostic[] {
@@ -15,8 +16,8 @@ export function injectorProblems(plan: ResolvedPlan, filled: readonly FilledCavi
       {
         code: 'injector-too-small',
         level: 'stop',
-        path: `plan/groups/${cavitySet.group.id}`,
-        sentence: `One shot of ${shots.each.toFixed(1)} ml is more than the injector gives (${(ml - dead).toFixed(0)} ml).`,
+        ...inPlan('groups', cavitySet.group.id),
+        sentence: `One shot of ${figure(shots.each, 'ml', 1)} is more than the injector gives (${figure(ml - dead, 'ml', 0)}).`,
         mend: 'Use a larger injector, or pour by hand.',
         fixes: otherBases(plan, base)
       }

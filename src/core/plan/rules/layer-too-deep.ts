@@ -1,7 +1,8 @@
 import { materials } from '../../material';
-import type { Diagnostic } from '../../problem';
+import { inPlan, type Diagnostic } from '../../problem';
 import type { Plan } from '../../document';
 import { notDeeper } from '../fixes/layering';
+import { figure } from '../../quantity';
 
 /** A layer that is deeper than its resin takes at once. */
 export function layerTooDeep(plan: Plan, laid: Parameters<typeof notDeeper>[1]): Diagnostic[] {
@@ -13,9 +14,9 @@ export function layerTooDeep(plan: Plan, laid: Parameters<typeof notDeeper>[1]):
     {
       code: 'layer-too-deep',
       level: 'warn',
-      path: `plan/steps/${laid.step.step.id}/act/amount`,
-      sentence: `This layer is ${depth.toFixed(1)} mm deep; ${base.name} takes ${limit} mm at once before it overheats.`,
-      mend: `Pour it in layers of at most ${limit} mm, each once the one below has gelled.`,
+      ...inPlan('steps', laid.step.step.id, 'act', 'amount'),
+      sentence: `This layer is ${figure(depth, 'mm', 1)} deep; ${base.name} takes ${figure(limit, 'mm')} at once before it overheats.`,
+      mend: `Pour it in layers of at most ${figure(limit, 'mm')}, each once the one below has gelled.`,
       fixes: notDeeper(plan, laid, limit)
     }
   ];

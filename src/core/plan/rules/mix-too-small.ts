@@ -2,6 +2,7 @@ import type { Diagnostic, Fix } from '../../problem';
 import type { ResolvedPlan } from '../resolve';
 import type { AllMixes } from '../weighing/weighed';
 import type { Batch } from './batches';
+import { figure } from '../../quantity';
 
 /** A joining of reactive parts that is too little to measure and stir; a portion's parts were joined in its pot. */
 export function tooSmall(plan: ResolvedPlan, b: Batch, allMixes: AllMixes): Diagnostic[] {
@@ -12,8 +13,8 @@ export function tooSmall(plan: ResolvedPlan, b: Batch, allMixes: AllMixes): Diag
     {
       code: 'mix-too-small',
       level: 'warn',
-      path: b.path,
-      sentence: `${b.name} is a mix of ${Number(mixed.toFixed(1))} g; under ${base.leastMix} g the ratio and the stirring suffer.`,
+      ...b.about,
+      sentence: `${b.name} is a mix of ${figure(Number(mixed.toFixed(1)), 'g')}; under ${figure(base.leastMix, 'g')} the ratio and the stirring suffer.`,
       mend: 'Cast more at once.',
       fixes: atLeast(b, allMixes)
     }
@@ -23,7 +24,7 @@ export function tooSmall(plan: ResolvedPlan, b: Batch, allMixes: AllMixes): Diag
 /** Enough asked of it, and what is left kept: of a pot, in the cup that takes the most of it. */
 function atLeast(b: Batch, { cups }: AllMixes): Fix[] {
   const { leastMix } = b.mix.base;
-  const words = `Mix ${leastMix} g and keep what is left`;
+  const words = `Mix ${figure(leastMix, 'g')} and keep what is left`;
   const own = cups.filter((w) => b.cups.includes(w.cup));
   const sizeOf = (w: (typeof own)[number]) => w.mixes.reduce((s, m) => s + m.balance.mixed, 0);
   const cup = own.reduce((x, y) => (sizeOf(y) > sizeOf(x) ? y : x), own[0]!);

@@ -1,4 +1,4 @@
-import type { Diagnostic } from '../../problem';
+import { inPlan, type Diagnostic } from '../../problem';
 import type { FilledCavitySet } from '../fill';
 import { lightness } from '../light-to-dark';
 import { otherMoulds } from '../fixes/other-mould';
@@ -21,7 +21,7 @@ export function residueProblems(
       {
         code: 'mould-residue',
         level: last.dye ? 'warn' : 'note',
-        path: `plan/groups/${cavitySet.group.id}/mouldId`,
+        ...inPlan('groups', cavitySet.group.id, 'mouldId'),
         sentence: `${cavitySet.name}: the mould last held ${last.name}, which is darker${last.dye ? ' and a dye' : ''}; a trace of it may show in this paler piece.`,
         mend: last.dye
           ? 'Cast one clear piece first, or keep a mould for dyes.'

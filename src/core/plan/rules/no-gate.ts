@@ -1,5 +1,5 @@
 import { layerState } from '../../material';
-import type { Diagnostic } from '../../problem';
+import { inPlan, type Diagnostic } from '../../problem';
 import type { Gate, Plan } from '../../document';
 import { freshId } from '../../edit/fresh-id';
 import type { ResolvedMix, ResolvedStep } from '../resolve';
@@ -11,7 +11,7 @@ export function onWet(plan: Plan, { step }: ResolvedStep, { base }: ResolvedMix)
   return {
     code: 'no-gate',
     level: 'warn',
-    path: `plan/steps/${step.id}`,
+    ...inPlan('steps', step.id),
     sentence: 'This layer goes onto one that is still wet: the two colours will run together.',
     mend: 'Wait between them, where they should stay apart.',
     fixes: [

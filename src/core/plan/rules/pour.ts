@@ -35,8 +35,8 @@ export function pourProblems(
 
 /** A pour that is put off for days is made from a second batch: its first has set by then. */
 function batched(plan: Plan, found: Diagnostic): Diagnostic {
-  if (found.code !== 'refilled-soft') return found;
-  const stepId = found.path.split('/').at(-1)!;
+  const { code, stepId } = found;
+  if (code !== 'refilled-soft' || stepId === undefined) return found;
   const fixes = (found.fixes ?? []).flatMap((t) => {
     const value = withSecondBatch(applyEdit(plan, t.edit), new Set([stepId]));
     return value

@@ -7,7 +7,7 @@ import {
   type Colourant,
   type Formula
 } from '../../material';
-import type { Diagnostic } from '../../problem';
+import { inPlan, type Diagnostic } from '../../problem';
 import type { Cup, RecipeLine } from '../../document';
 import type { ResolvedCup, ResolvedPlan } from '../resolve';
 import { missing } from './missing';
@@ -23,14 +23,10 @@ export function recipeProblems({ cup, mix }: ResolvedCup, { colourants }: Resolv
   return mix ? [...found, ...limitProblems(cup, colourants, mix.base.kind, mix.formula)] : found;
 }
 
-const at = (cup: Cup, line: RecipeLine, field: string) => `plan/cups/${cup.id}/recipe/${line.id}/${field}`;
+const at = (cup: Cup, line: RecipeLine, field: string) => inPlan('cups', cup.id, 'recipe', line.id, field);
 
 const gone = (cup: Cup, line: RecipeLine): Diagnostic =>
-  missing(
-    'colourant',
-    `cups/${cup.id}/recipe/${line.id}/colourantId`,
-    `A colourant of ${cup.name} is not on the shelf.`
-  );
+  missing('colourant', at(cup, line, 'colourantId'), `A colourant of ${cup.name} is not on the shelf.`);
 
 /** What a line counted in drops or spoons lacks to be counted. */
 function measureProblems(cup: Cup, line: RecipeLine, colourant: Colourant): Diagnostic[] {
@@ -41,7 +37,7 @@ function measureProblems(cup: Cup, line: RecipeLine, colourant: Colourant): Diag
     {
       code: 'measure-unknown',
       level: 'warn',
-      path: at(cup, line, 'by'),
+      ...at(cup, line, 'by'),
       sentence: `The card of ${colourant.name} does not know ${drops ? 'what a drop weighs' : 'what a spoonful weighs'}; it is weighed instead.`,
       mend: drops ? 'Weigh twenty drops once: Colours, Drops.' : 'Enter its loose weight on the card.'
     }
@@ -63,7 +59,7 @@ function limitProblems(
     problems.push({
       code: 'cup-over-limit',
       level: 'warn',
-      path: `plan/cups/${cup.id}/recipe`,
+      ...inPlan('cups', cup.id, 'recipe'),
       sentence: `${cup.name} holds ${percent(sum)} colourant in all; over ${percent(allowed.limit)} ${allowed.reason}.`,
       mend: 'Use a stronger colourant, or less of each.'
     });
@@ -105,7 +101,7 @@ function suitProblems(cup: Cup, { line, colourant }: Dosed, material: Base['kind
     {
       code: avoid ? 'colourant-unsuited' : 'colourant-care',
       level: avoid ? 'warn' : 'note',
-      path: at(cup, line, 'colourantId'),
+      ...at(cup, line, 'colourantId'),
       sentence: `${cup.name}: ${colourant.name} in ${material}: ${fits.reason}.`,
       mend: avoid ? 'Choose another colourant.' : 'Try it on a trial card first.'
     }
@@ -121,7 +117,7 @@ function overLimit(cup: Cup, { line, colourant, adds }: Dosed, material: Base['k
     {
       code: 'colourant-over-limit',
       level: 'warn',
-      path: at(cup, line, 'percent'),
+      ...at(cup, line, 'percent'),
       sentence: `${cup.name}: ${percent(adds)} of ${colourant.name} is over the ${from === 'card' ? 'card’s' : 'usual'} ${percent(limit)}: ${reason}.`,
       mend: 'Use less of it.',
       fixes: [

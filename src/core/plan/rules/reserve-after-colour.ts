@@ -1,5 +1,5 @@
 import type { Formula } from '../../material';
-import type { Diagnostic } from '../../problem';
+import { inPlan, type Diagnostic } from '../../problem';
 import type { Cup } from '../../document';
 
 /** Uncoloured base that is to be taken out of a cup whose colour goes in before there is any. */
@@ -9,7 +9,7 @@ export function reserveAfterColour(cup: Cup, { colourBefore }: Formula): Diagnos
     {
       code: 'reserve-after-colour',
       level: 'warn',
-      path: `plan/cups/${cup.id}/reserve`,
+      ...inPlan('cups', cup.id, 'reserve'),
       sentence: `${cup.name}: colour goes into the dry powder here, so what is taken out later is coloured.`,
       mend: 'Mix the uncoloured part as a cup of its own.',
       fixes: [

@@ -10,6 +10,7 @@ import { figuresOf, type Plan } from '..';
 import { type LearnedHistory } from '../../document';
 import { atBench, layer, mixed, withScales } from '../plans.testing';
 import { gramsIn } from '../weighing/weighed';
+import { metricWords } from '../../quantity';
 
 type Shelf = typeof cards;
 const found = (
@@ -181,7 +182,7 @@ describe('what a mix is made in', () => {
     expect(inVessel(once, 1.001)).toEqual([]);
     const [small] = inVessel(once, 0.99);
     expect(small!.path).toBe('plan/cups/heron');
-    expect(small!.sentence).toContain(`${(ml * 0.99).toFixed(0)} ml, a third left free`);
+    expect(metricWords(small!.sentence)).toContain(`${(ml * 0.99).toFixed(0)} ml, a third left free`);
     // Left to itself it is made in as many mixes as the vessel stirs.
     expect(inVessel(tideline, 0.99)).toEqual([]);
   });
@@ -202,7 +203,7 @@ describe('what a mix is made in', () => {
       found(tideline, 'mix-too-small', { shelf: least(grams) }).map((p) => p.path);
     expect(small(mixed0 + 0.004)).toEqual([]);
     expect(small(mixed0 + 0.006)).toEqual(['plan/cups/mudflat']);
-    expect(found(tideline, 'mix-too-small')[0]!.sentence).toContain(
+    expect(metricWords(found(tideline, 'mix-too-small')[0]!.sentence)).toContain(
       `a mix of ${mixed0.toFixed(1)} g; under 20 g`
     );
     const split = mixed(tideline, 'split');
@@ -220,8 +221,8 @@ describe('a dose too small for the scale', () => {
       found(percentOf(tideline, 'mudflat', 'mudflat-black', percent), 'not-weighable').find((p) =>
         p.path.endsWith('mudflat-black')
       )!.sentence;
-    expect(tiny(0.4)).toMatch(/0\.029 g carbon black paste .*\(± \d+ %\)/);
-    expect(tiny(0.01)).toMatch(/0\.00072 g .*\(± \d+ %\)/);
+    expect(metricWords(tiny(0.4))).toMatch(/0\.029 g carbon black paste .*\(± \d+ %\)/);
+    expect(metricWords(tiny(0.01))).toMatch(/0\.00072 g .*\(± \d+ %\)/);
   });
 });
 
@@ -319,7 +320,7 @@ describe('what is laid on what', () => {
     const deepest = Math.max(...figuresOf(tideline, cards).groups[0]!.layers.map((l) => l.to - l.from));
     expect(found(tideline, 'layer-too-deep', { shelf: depth(deepest + 0.001) })).toEqual([]);
     const [deep] = found(tideline, 'layer-too-deep', { shelf: depth(deepest - 0.001) });
-    expect(deep!.sentence).toContain(`${deepest.toFixed(1)} mm deep`);
+    expect(metricWords(deep!.sentence)).toContain(`${deepest.toFixed(1)} mm deep`);
     expect(found(sluice, 'layer-too-deep')).toEqual([]);
   });
 });
@@ -334,10 +335,10 @@ describe('what the shelf and the record say', () => {
     expect(late.every((p) => p.path === 'shelf/lots')).toBe(true);
     const short = found(samphire, 'stock-short', { shelf, past: { today } })[0]!;
     const need = figuresOf(samphire, shelf, { today }).needs.find((n) => n.short)!;
-    expect(short.sentence).toContain(
+    expect(metricWords(short.sentence)).toContain(
       `${need.inAll.toFixed(0)} g are needed for the whole order (${need.grams.toFixed(0)} g a turn)`
     );
-    expect(short.sentence).toContain(`${need.have!.toFixed(0)} g are on the shelf`);
+    expect(metricWords(short.sentence)).toContain(`${need.have!.toFixed(0)} g are on the shelf`);
   });
 
   it('a mould’s last colour is said before a paler piece: a dye as a warning, a pigment as a note', () => {

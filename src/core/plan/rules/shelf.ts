@@ -1,5 +1,6 @@
 import type { Problem } from '../../problem';
 import type { Need } from '../../shelf/stock';
+import { figure } from '../../quantity';
 
 /** What the shelf is short of, or what has passed its date. */
 export const needProblems = (needs: readonly Need[]): Problem[] =>
@@ -8,13 +9,13 @@ export const needProblems = (needs: readonly Need[]): Problem[] =>
     ...(n.expired === undefined ? [] : [pastUseBy(n)])
   ]);
 
-const digits = (grams: number) => grams.toFixed(grams < 10 ? 2 : 0);
+const grams = (g: number) => figure(g, 'g', g < 10 ? 2 : 0);
 
 const tooLittle = (n: Need): Problem => ({
   code: 'stock-short',
   level: 'warn',
   path: 'shelf/lots',
-  sentence: `${n.name}: ${digits(n.inAll)} g are needed${n.inAll > n.grams * (1 + 1e-9) ? ` for the whole order (${digits(n.grams)} g a turn)` : ''}, ${digits(n.have ?? 0)} g are on the shelf.`,
+  sentence: `${n.name}: ${grams(n.inAll)} are needed${n.inAll > n.grams * (1 + 1e-9) ? ` for the whole order (${grams(n.grams)} a turn)` : ''}, ${grams(n.have ?? 0)} are on the shelf.`,
   mend: n.key.startsWith('colourant:')
     ? 'Buy more, or make it from other pots: Colours, Match a colour.'
     : 'Buy more, or pour fewer cavities.'

@@ -1,4 +1,4 @@
-import type { Diagnostic } from '../../problem';
+import { inPlan, type Diagnostic } from '../../problem';
 import type { FilledCavitySet } from '../fill';
 
 /** A cavity that ends short of its rim. */
@@ -13,7 +13,7 @@ export function shortFill({ cavitySet, cavity, layers, filledMl }: FilledCavityS
     {
       code: 'short-fill',
       level: 'note',
-      path: `plan/groups/${cavitySet.group.id}`,
+      ...inPlan('groups', cavitySet.group.id),
       sentence: `${cavitySet.name} ends at ${((filledMl / cavity.capacity) * 100).toFixed(0)} % of the cavity.`,
       mend: 'Fill the last layer to the rim, if the piece should be whole.'
     }

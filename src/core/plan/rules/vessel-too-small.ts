@@ -1,7 +1,8 @@
 import type { Diagnostic, Fix } from '../../problem';
 import { HEADROOM, vesselFor, type Vessel } from '../../shelf/vessel';
 import type { ResolvedPlan } from '../resolve';
-import { moreTurns, whole, type Batch } from './batches';
+import { moreTurns, type Batch } from './batches';
+import { figure } from '../../quantity';
 
 /** A mix that no vessel at hand stirs, or more than the one that was chosen does. */
 export function vesselTooSmall(plan: ResolvedPlan, b: Batch): Diagnostic[] {
@@ -12,8 +13,8 @@ export function vesselTooSmall(plan: ResolvedPlan, b: Batch): Diagnostic[] {
     {
       code: 'vessel-too-small',
       level: 'warn',
-      path: b.path,
-      sentence: `${b.name} is ${whole(ml)} ml; ${largest.name} stirs ${whole(stirs(largest))} ml, a third left free.`,
+      ...b.about,
+      sentence: `${b.name} is ${figure(ml, 'ml', 0)}; ${largest.name} stirs ${figure(stirs(largest), 'ml', 0)}, a third left free.`,
       mend: 'Use a larger vessel, or mix less at once.',
       fixes: [...otherVessel(plan, b, ml), ...moreTurns(b, Math.ceil((ml * b.turns) / stirs(largest)))]
     }

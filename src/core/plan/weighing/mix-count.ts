@@ -7,6 +7,7 @@ import type { Pour } from '../fill';
 import { cardsSafeMass, tooHot } from './safe-mass';
 import type { ResolvedMix, ResolvedPlan } from '../resolve';
 import { roomIn } from '../room';
+import { figure } from '../../quantity';
 
 /** More turns than this are not a plan any more. */
 const MOST_MIXES = 60;
@@ -94,7 +95,7 @@ function vesselReason(c: MixCountCase): Reason[] {
   return [
     {
       n: Math.ceil(c.ml / largest - 1e-9),
-      why: `${c.ml.toFixed(0)} ml is more than the largest vessel stirs (${largest.toFixed(0)} ml)`
+      why: `${figure(c.ml, 'ml', 0)} is more than the largest vessel stirs (${figure(largest, 'ml', 0)})`
     }
   ];
 }
@@ -108,8 +109,8 @@ function heatReason(c: MixCountCase, most: number): Reason[] {
   const safe = cardsSafeMass(base);
   const why =
     safe !== undefined
-      ? `the card allows ${safe} g of mixed ${materials.of(base).spoken} in one cup`
-      : `${c.grams.toFixed(0)} g in one cup would pass ${EXOTHERM_LIMIT} °C by itself`;
+      ? `the card allows ${figure(safe, 'g')} of mixed ${materials.of(base).spoken} in one cup`
+      : `${figure(c.grams, 'g', 0)} in one cup would pass ${figure(EXOTHERM_LIMIT, '°C')} by itself`;
   return [{ n: Math.min(n, most), why }];
 }
 
@@ -120,7 +121,7 @@ function injectorReason(c: MixCountCase, cavities: number): Reason[] {
   return [
     {
       n: shots.fillings,
-      why: `the injector holds ${shots.perFilling} shots of ${shots.each.toFixed(1)} ml`
+      why: `the injector holds ${shots.perFilling} shots of ${figure(shots.each, 'ml', 1)}`
     }
   ];
 }

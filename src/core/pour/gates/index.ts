@@ -1,5 +1,5 @@
 import type { Condition, Zero } from '../../document';
-import { duration } from '../../quantity';
+import { duration, figure } from '../../quantity';
 
 /** Names of what a gate speaks of. */
 export interface GateNames {
@@ -15,7 +15,7 @@ export function conditionWords(c: Condition, names: GateNames): string {
     case 'since':
       return `${duration(c.minutes)} after ${zeroWords(c.zero, names)}`;
     case 'probe':
-      return 'cup' in c.of ? `${names.cup(c.of.cup)} at ${c.celsius} °C` : `${c.celsius} °C`;
+      return 'cup' in c.of ? `${names.cup(c.of.cup)} at ${figure(c.celsius, '°C')}` : figure(c.celsius, '°C');
     case 'clock':
       return `${c.at}`;
     case 'checked':

@@ -1,6 +1,6 @@
 import { eachByItself } from '../../document/mixing';
 import { duration } from '../../quantity';
-import { fieldOf, pathOf, type Done, type Rule } from './rule';
+import { fieldOf, aboutStep, type Done, type Rule } from './rule';
 
 /** Two cups can be carried along by one pair of hands, a third is set down. */
 const CARRIED = 2;
@@ -25,7 +25,7 @@ export const cupsOverHands: Rule = (s) => {
     {
       code: 'cups-over-hands',
       level: 'note',
-      path: pathOf(worst.d),
+      ...aboutStep(worst.d),
       sentence: `${worst.open.size} cups stand open at once, and ${name} is poured with ${duration(worst.left)} left of its time.`,
       mend: 'Mix the last ones later, or have a second pair of hands.',
       fixes:

@@ -1,4 +1,5 @@
-import { fieldOf, pathOf, waitsFor, type Rule } from './rule';
+import { fieldOf, aboutStep, waitsFor, type Rule } from './rule';
+import { figure } from '../../quantity';
 
 /** A tool drawn to the ground where a layer below has set already: it only moves what lies over that. */
 export const dragBelowGel: Rule = (s) =>
@@ -10,8 +11,8 @@ export const dragBelowGel: Rule = (s) =>
       {
         code: 'drag-below-gel',
         level: 'warn',
-        path: `${pathOf(d)}/act/depth`,
-        sentence: `The lowest ${set.level.toFixed(1)} mm have set by then: a ${String(fieldOf(d, 'tool'))} to the ground tears them or skids.`,
+        ...aboutStep(d, 'act', 'depth'),
+        sentence: `The lowest ${figure(set.level, 'mm', 1)} have set by then: a ${String(fieldOf(d, 'tool'))} to the ground tears them or skids.`,
         mend: 'Draw it through what is fluid only.',
         fixes: [
           {

@@ -1,4 +1,4 @@
-import { moved, pathOf, type Rule } from './rule';
+import { moved, aboutStep, type Rule } from './rule';
 
 /** Mica dusted onto a mould face that something was poured on already: what touches the mould first is what shows. */
 export const dustLate: Rule = ({ steps, plan }) =>
@@ -9,7 +9,7 @@ export const dustLate: Rule = ({ steps, plan }) =>
       {
         code: 'dust-late',
         level: 'warn',
-        path: pathOf(dust),
+        ...aboutStep(dust),
         sentence: 'It is dusted after something was poured: on the mould face it no longer shows.',
         mend: 'Dust the dry mould before anything is poured.',
         fixes: [

@@ -1,4 +1,4 @@
-import { pathOf, type Rule } from './rule';
+import { aboutStep, type Rule } from './rule';
 
 /** Mica lies in the grain of a matte mould and looks like dirt; it wants a glossy face. */
 export const dustOnMatte: Rule = ({ steps, finish }) =>
@@ -8,7 +8,7 @@ export const dustOnMatte: Rule = ({ steps, finish }) =>
           {
             code: 'dust-on-matte',
             level: 'warn',
-            path: pathOf(d),
+            ...aboutStep(d),
             sentence: 'The mould is matte: dusted mica lies in its grain and shines nowhere.',
             mend: 'Dust a glossy mould, or leave the dusting out.',
             fixes: [

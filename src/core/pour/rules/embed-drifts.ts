@@ -1,4 +1,4 @@
-import { type Done, fieldOf, gated, pathOf, waitsFor, type Rule } from './rule';
+import { type Done, fieldOf, gated, aboutStep, waitsFor, type Rule } from './rule';
 
 /** An embed set onto what is still fluid floats or sinks through it; it wants a state that holds it. */
 export const embedDrifts: Rule = (s) =>
@@ -19,7 +19,7 @@ export const embedDrifts: Rule = (s) =>
       {
         code: 'embed-drifts',
         level: 'warn',
-        path: pathOf(d),
+        ...aboutStep(d),
         sentence: `${embed.name} has ${embed.density} g/ml and the pour ${density.toFixed(2)} g/ml: while that is fluid it ${floats ? 'floats up' : 'sinks to the mould face'}.`,
         mend: `Wait until it ${s.carries === 'holds a line' ? 'holds a line' : `is at ${s.carries}`}, which carries it.`,
         fixes: [

@@ -1,4 +1,5 @@
-import { fieldOf, pathOf, type Rule } from './rule';
+import { fieldOf, aboutStep, type Rule } from './rule';
+import { figure } from '../../quantity';
 
 /** Least cover over an embed that is meant to lie inside, mm. */
 const COVER = 1;
@@ -16,14 +17,14 @@ export const embedUncovered: Rule = ({ steps, embeds, depth, name }) =>
       {
         code: 'embed-uncovered',
         level: 'warn',
-        path: `${pathOf(d)}/act`,
-        sentence: `${embed.name} is ${embed.height} mm high and ends ${(top - depth).toFixed(1)} mm ${top > depth ? 'over' : 'under'} the rim of ${name}: it is not covered.`,
+        ...aboutStep(d, 'act'),
+        sentence: `${embed.name} is ${figure(embed.height, 'mm')} high and ends ${figure(top - depth, 'mm', 1)} ${top > depth ? 'over' : 'under'} the rim of ${name}: it is not covered.`,
         mend: 'Press it deeper, place it earlier, or take a smaller one.',
         ...(deeper <= d.level
           ? {
               fixes: [
                 {
-                  words: `Press it in by ${deeper} mm`,
+                  words: `Press it in by ${figure(deeper, 'mm')}`,
                   edit: { path: ['steps', d.step.id, 'act', 'pressed'], value: deeper }
                 }
               ]

@@ -1,4 +1,4 @@
-import { fieldOf, gated, pathOf, type Rule } from './rule';
+import { fieldOf, gated, aboutStep, type Rule } from './rule';
 
 /** Minutes after which alcohol on a surface has flashed off in a room of 20 °C. Source: domain.md section 10, with room to spare. */
 const FLASHED_OFF = 15;
@@ -15,7 +15,7 @@ export const flameNearAlcohol: Rule = (s) =>
         {
           code: 'flame-near-alcohol',
           level: 'warn',
-          path: pathOf(flame),
+          ...aboutStep(flame),
           sentence: 'A flame over a cup with alcohol in it: it catches fire.',
           mend: 'Take the bubbles with a pick instead.',
           fixes: [{ words: 'Take the bubbles with a pick', edit: withPick(flame.step.id) }]
@@ -27,7 +27,7 @@ export const flameNearAlcohol: Rule = (s) =>
       {
         code: 'flame-near-alcohol',
         level: 'warn',
-        path: pathOf(flame),
+        ...aboutStep(flame),
         sentence: `A flame ${Math.round(since)} min after ${fieldOf<string>(wet, 'what') ?? 'alcohol'} was put on: it is still wet.`,
         mend: `Wait until it has flashed off: ${FLASHED_OFF} min at least.`,
         fixes: [

@@ -1,4 +1,4 @@
-import { pathOf, type Rule } from './rule';
+import { aboutStep, type Rule } from './rule';
 
 /** A flame on what is water-based, or on soap. */
 export const flameOnWet: Rule = ({ steps, material }) =>
@@ -8,7 +8,7 @@ export const flameOnWet: Rule = ({ steps, material }) =>
           {
             code: 'flame-on-wet',
             level: 'warn',
-            path: pathOf(d),
+            ...aboutStep(d),
             sentence: `A flame does nothing good to ${material.spoken}: it skins, scorches or spits.`,
             mend: 'Take the bubbles with a pick, or tap the mould.',
             fixes: [

@@ -1,4 +1,4 @@
-import { moved, pathOf, type Rule } from './rule';
+import { moved, aboutStep, type Rule } from './rule';
 
 /** Glued before it is sealed: the seal creeps under the joint, and the joint stands on dust. */
 export const glueBeforeSeal: Rule = ({ steps, plan }) =>
@@ -9,7 +9,7 @@ export const glueBeforeSeal: Rule = ({ steps, plan }) =>
       {
         code: 'glue-before-seal',
         level: 'warn',
-        path: pathOf(glue),
+        ...aboutStep(glue),
         sentence: 'It is glued before it is sealed: the seal does not reach under the joint.',
         mend: 'Seal first, then glue on a keyed face.',
         fixes: [{ words: 'Seal it first', edit: moved(plan, glue.step.id, seal.step.id, 'after') }]

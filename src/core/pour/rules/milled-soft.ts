@@ -1,5 +1,5 @@
 import { duration } from '../../quantity';
-import { gated, pathOf, type Rule } from './rule';
+import { gated, aboutStep, type Rule } from './rule';
 
 /** Milled or sanded hard before it is cured through: it peels and smears. */
 export const milledSoft: Rule = (s) => {
@@ -13,7 +13,7 @@ export const milledSoft: Rule = (s) => {
       {
         code: 'milled-soft',
         level: 'warn',
-        path: pathOf(mill),
+        ...aboutStep(mill),
         sentence: `It is milled ${duration(cured - mill.from)} before it is cured through: it peels and smears.`,
         mend: 'Let it cure through first.',
         ...(out

@@ -1,6 +1,7 @@
 import type { Amount } from '../../document';
 import { areaWithin, type Path } from '../place';
-import { fieldOf, pathOf, type Rule } from './rule';
+import { fieldOf, aboutStep, type Rule } from './rule';
+import { figure } from '../../quantity';
 
 /** How deep a region is milled where its depth is not asked for, mm: a usual inlay. */
 const USUAL = 2;
@@ -22,14 +23,14 @@ export const refilledDeep: Rule = (s) =>
       {
         code: 'refilled-deep',
         level: 'stop',
-        path: `${pathOf(region)}/act/amount`,
-        sentence: `${ml.toFixed(1)} ml within ${(mm2 / 100).toFixed(1)} cm² is ${mm.toFixed(1)} mm deep; the ground stands ${region.level.toFixed(1)} mm high.`,
+        ...aboutStep(region, 'act', 'amount'),
+        sentence: `${figure(ml, 'ml', 1)} within ${(mm2 / 100).toFixed(1)} cm² is ${figure(mm, 'mm', 1)} deep; the ground stands ${figure(region.level, 'mm', 1)} high.`,
         mend: 'Mill less deep, or trace a larger outline.',
         fixes:
           fits > 0
             ? [
                 {
-                  words: `Mill it ${less.toFixed(1)} mm deep: ${fits} ml`,
+                  words: `Mill it ${figure(less, 'mm', 1)} deep: ${figure(fits, 'ml')}`,
                   edit: {
                     path: ['steps', region.step.id, 'act', 'amount'],
                     value: { kind: 'volume', ml: fits }

@@ -1,5 +1,5 @@
 import { duration } from '../../quantity';
-import { gated, pathOf, type Done, type Rule } from './rule';
+import { gated, aboutStep, type Done, type Rule } from './rule';
 
 const pours = (d: Done) => d.definition.amount !== undefined;
 
@@ -19,7 +19,7 @@ export const refilledSoft: Rule = (s) => {
       {
         code: 'refilled-soft',
         level: 'warn',
-        path: pathOf(region),
+        ...aboutStep(region),
         sentence: `It is milled out ${duration(short)} before its ground is cured through: the edge tears and the colour peels.`,
         mend: 'Let the ground cure through first.',
         fixes: [

@@ -1,7 +1,7 @@
 import type { AnyMaterial } from '../../material';
 import type { Embed } from '../../mould';
 import type { Gate, Plan, Step } from '../../document';
-import type { Diagnostic, Fix } from '../../problem';
+import { type About, inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { AnyDefinition, Trait } from '../act';
 
 /** One step as it is done in the cavities that a rule looks at. */
@@ -65,7 +65,8 @@ export type Rule = (s: Sequence) => Diagnostic[];
 export const fieldOf = <T>(d: Done, key: string): T | undefined =>
   (d.act as Record<string, unknown>)[key] as T | undefined;
 
-export const pathOf = (d: Done): string => `plan/steps/${d.step.id}`;
+/** A step, or a field of its act, as what a problem is about. */
+export const aboutStep = (d: Done, ...keys: string[]): About => inPlan('steps', d.step.id, ...keys);
 
 /** The whole step at another place of the plan: before (or after) another step. */
 export function moved(plan: Plan, stepId: string, other: string, where: 'before' | 'after'): Fix['edit'] {

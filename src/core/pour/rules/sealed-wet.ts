@@ -1,5 +1,5 @@
 import { duration } from '../../quantity';
-import { gated, pathOf, type Rule } from './rule';
+import { gated, aboutStep, type Rule } from './rule';
 
 /** Sealed before it is dry: the water it holds hazes the coat or lifts it. */
 export const sealedWet: Rule = (s) => {
@@ -15,7 +15,7 @@ export const sealedWet: Rule = (s) => {
       {
         code: 'sealed-wet',
         level: 'warn',
-        path: pathOf(seal),
+        ...aboutStep(seal),
         sentence: `It is sealed ${duration(Math.max(0, waited))} out of its mould; it is dry after ${duration(least)} at the earliest, and a seal over water hazes or peels.`,
         mend: 'Let it dry first, with air on all sides; two weighings a day apart tell.',
         ...(out

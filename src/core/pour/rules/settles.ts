@@ -1,5 +1,5 @@
 import { duration } from '../../quantity';
-import { pathOf, type Rule } from './rule';
+import { aboutStep, type Rule } from './rule';
 
 /** Minutes after which heavy pigment has sunk in a thin cup. A starting figure. */
 const SETTLES = 12;
@@ -17,7 +17,7 @@ export const settles: Rule = (s) =>
           {
             code: 'settles',
             level: 'note',
-            path: pathOf(d),
+            ...aboutStep(d),
             sentence: `The cup stands ${duration(stood)} before it is poured, and ${heavy} sinks in it.`,
             mend: 'Stir it up again, slowly, just before.'
           }

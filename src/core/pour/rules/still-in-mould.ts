@@ -1,4 +1,4 @@
-import { moved, pathOf, type Rule } from './rule';
+import { moved, aboutStep, type Rule } from './rule';
 
 /** Something done to a piece that still lies in its mould. */
 export const stillInMould: Rule = ({ steps, plan }) =>
@@ -10,7 +10,7 @@ export const stillInMould: Rule = ({ steps, plan }) =>
       {
         code: 'still-in-mould',
         level: 'warn',
-        path: pathOf(d),
+        ...aboutStep(d),
         sentence: 'The piece is still in its mould then.',
         mend: 'Demould it first.',
         fixes: [{ words: 'Demould it first', edit: moved(plan, d.step.id, later.step.id, 'after') }]

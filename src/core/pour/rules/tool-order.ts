@@ -1,4 +1,4 @@
-import { fieldOf, pathOf, type Done, type Rule } from './rule';
+import { fieldOf, aboutStep, type Done, type Rule } from './rule';
 
 /** Cups coloured within so many minutes of each other are coloured with what lies at hand. */
 const ONE_SITTING = 15;
@@ -18,7 +18,7 @@ export const toolOrder: Rule = (s) => {
       {
         code: 'tool-order',
         level: 'note',
-        path: pathOf(x.d),
+        ...aboutStep(x.d),
         sentence: `The order of this pour takes the stick from ${s.cup(before.id).name} into the paler ${s.cup(x.id).name}.`,
         mend: 'Wash it in between, or take a clean one.'
       }

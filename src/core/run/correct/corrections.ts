@@ -4,6 +4,7 @@ import type { FrozenRun } from '../snapshot/frozen';
 import { pourUntilNow } from '../times/refit';
 import { inOf, type RunState } from '../log/state';
 import { standingOf } from './overshoot-options';
+import { type Message, figure } from '../../quantity';
 
 const MINUTE = 60_000;
 /** Less than this share off a target is what any hand does. */
@@ -11,14 +12,16 @@ const NOTICED = 0.03;
 
 /** Something that went otherwise than planned, or was put right, with what it did. */
 export interface Correction {
+  kind:
+    'swapped' | 'unread' | 'weight' | 'left out' | 'gesture' | 'late' | RunState['mishaps'][number]['kind'];
   at: number;
   /** The event it came from, where one said it; found from the figures otherwise. */
   id?: string;
-  what: string;
-  did: string;
+  what: Message;
+  did: Message;
 }
 
-const g = (grams: number) => `${grams < 10 ? grams.toFixed(2) : grams.toFixed(1)} g`;
+const g = (grams: number) => figure(grams, 'g', grams < 10 ? 2 : 1);
 
 /** Everything in a run that was put right or went otherwise, in the order it happened, each with what it did to its mix. */
 export function correctionsOf(frozen: FrozenRun, state: RunState): Correction[] {
@@ -49,12 +52,14 @@ function ofWeighing(frozen: FrozenRun, state: RunState, entry: Entry): Correctio
   const lines: Correction[] = [];
   if (instead)
     lines.push({
+      kind: 'swapped',
       at,
       what: `${instead.name} went into ${of} instead of ${task.name}`,
       did: `${g(inOf(entry) ?? 0)}; the colour is another`
     });
   if (assumed !== undefined)
     lines.push({
+      kind: 'unread',
       at,
       what: `${task.name} in ${of} was confirmed without a reading`,
       did: `reckoned as ${g(assumed)}`
@@ -78,6 +83,7 @@ function ofWeight(frozen: FrozenRun, state: RunState, entry: Entry): Correction[
     : (standingOf(frozen, state, task.mixId)?.words ?? '');
   return [
     {
+      kind: 'weight',
       at: entry.doneAt ?? 0,
       what: `${task.name} in ${of}: ${g(actual)} for ${g(aimed)}`,
       did: task.part ? ratio : colour
@@ -90,21 +96,29 @@ function ofStep(frozen: FrozenRun, { task, status, doneAt, extra }: Entry): Corr
   const at = doneAt ?? 0;
   const lines: Correction[] = [];
   if (status === 'skipped' && task.kind === 'gate')
-    lines.push({ at, what: `left out: the wait until ${task.state}`, did: 'what came after went on sooner' });
+    lines.push({
+      kind: 'left out',
+      at,
+      what: `left out: the wait until ${task.state}`,
+      did: 'what came after went on sooner'
+    });
   if (status === 'skipped' && task.kind === 'do')
     lines.push({
+      kind: 'left out',
       at,
       what: `left out: ${task.act} ${task.rest}`,
       did: 'the piece may look otherwise there'
     });
   if (status === 'skipped' && task.kind === 'pour')
     lines.push({
+      kind: 'left out',
       at,
       what: `left out: ${task.act ?? 'pour'} ${nameOf(frozen, task.cupId)}`,
       did: `${g(task.gramsEach * task.count)} were not poured`
     });
   if (extra)
     lines.push({
+      kind: 'gesture',
       at,
       what: `a gesture ${extra} more than planned`,
       did: 'colours run together a little more'
@@ -114,11 +128,12 @@ function ofStep(frozen: FrozenRun, { task, status, doneAt, extra }: Entry): Corr
 
 function told(frozen: FrozenRun, state: RunState): Correction[] {
   return state.mishaps.map((m): Correction => {
-    const { at, id } = m;
+    const { kind, at, id } = m;
     const of = nameOf(frozen, m.of);
     switch (m.kind) {
       case 'rewetted':
         return {
+          kind,
           at,
           id,
           what: `${g(m.grams)} of ${m.part} stirred into ${of}`,
@@ -128,6 +143,7 @@ function told(frozen: FrozenRun, state: RunState): Correction[] {
         const { pours } = stillFrom(frozen, state, m.of);
         const gone = pours.reduce((s, p) => s + p.planned - p.can, 0);
         return {
+          kind,
           at,
           id,
           what: `${g(m.grams)} spilled from ${of}`,
@@ -136,6 +152,7 @@ function told(frozen: FrozenRun, state: RunState): Correction[] {
       }
       case 'lost':
         return {
+          kind,
           at,
           id,
           what: `${of} was lost`,
@@ -143,15 +160,17 @@ function told(frozen: FrozenRun, state: RunState): Correction[] {
         };
       case 'topped':
         return {
+          kind,
           at,
           id,
           what: `${of} topped up with ${g(m.grams)} to its recipe`,
           did: 'ratio and percentages stay'
         };
       case 'withdrew':
-        return { at, id, what: `${g(m.grams)} taken out of ${of}`, did: 'what is left flows together' };
+        return { kind, at, id, what: `${g(m.grams)} taken out of ${of}`, did: 'what is left flows together' };
       case 'misplaced':
         return {
+          kind,
           at,
           id,
           what: `${g(m.grams)} of ${of} poured into ${nameOf(frozen, m.groupId ?? '')} by mistake`,
@@ -171,6 +190,7 @@ function late(frozen: FrozenRun, state: RunState): Correction[] {
     if (over <= 0.05) return [];
     return [
       {
+        kind: 'late',
         at: doneAt,
         what: `${nameOf(frozen, task.mixId)} was poured ${over.toFixed(1)} min past its window`,
         did: 'it may not have levelled'

@@ -6,6 +6,7 @@ import { HEADROOM } from '../../shelf/vessel';
 import { inMix } from '../amounts/actuals';
 import type { FrozenRun } from '../snapshot/frozen';
 import type { RunState } from '../log/state';
+import { figure } from '../../quantity';
 
 /** What a maker may do when more of a part went in than was planned, each with what it does. */
 export interface OvershootOptions {
@@ -75,8 +76,8 @@ function roomFor({ mix, density }: Made, total: number): { room?: string; holds:
   if (ml <= stirs) return { holds: true, room: `the ${vessel.name} still holds it` };
   const room =
     ml > vessel.ml
-      ? `${ml.toFixed(0)} ml is more than the ${vessel.name} holds`
-      : `${ml.toFixed(0)} ml leaves little room to stir in the ${vessel.name}`;
+      ? `${figure(ml, 'ml', 0)} is more than the ${vessel.name} holds`
+      : `${figure(ml, 'ml', 0)} leaves little room to stir in the ${vessel.name}`;
   return { holds: false, room };
 }
 

@@ -5,6 +5,7 @@ import type { Shelf } from '../../shelf';
 import { resolve } from '../../plan/resolve';
 import { vesselLoss } from '../../plan/weighing/weighed';
 import { roomIn } from '../../plan/room';
+import { figure } from '../../quantity';
 
 /** A top-up cup: the same recipe for what is missing, and how long it will pour. */
 export interface TopUpCup extends WeighedCup {
@@ -44,6 +45,6 @@ const tooSmall = (mixed: number, least: number): Problem => ({
   code: 'mix-too-small',
   level: 'warn',
   path: 'topUp',
-  sentence: `A top-up of ${mixed.toFixed(1)} g is under the ${least} g that mix well.`,
-  mend: `Mix ${least} g and keep what is left.`
+  sentence: `A top-up of ${figure(mixed, 'g', 1)} is under the ${figure(least, 'g')} that mix well.`,
+  mend: `Mix ${figure(least, 'g')} and keep what is left.`
 });

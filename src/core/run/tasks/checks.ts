@@ -2,6 +2,7 @@ import type { Computed } from '../../plan/computed';
 import type { Plan } from '../../document';
 import { materials } from '../../material';
 import type { Task } from './task';
+import { figure } from '../../quantity';
 
 type Check = NonNullable<Extract<Task, { kind: 'prepare' }>['checks']>[number];
 
@@ -84,7 +85,7 @@ function stands({ needs, letDowns }: Computed): Check {
     id: 'stock',
     words: 'Everything that is weighed stands here, enough of it',
     more: [
-      ...needs.map((n) => `${n.name}, ${n.grams.toFixed(n.grams < 1 ? 2 : n.grams < 10 ? 1 : 0)} g`),
+      ...needs.map((n) => `${n.name}, ${figure(n.grams, 'g', n.grams < 1 ? 2 : n.grams < 10 ? 1 : 0)}`),
       ...made
     ]
   };
@@ -93,7 +94,7 @@ function stands({ needs, letDowns }: Computed): Check {
 const room = (plan: Plan): Check => ({
   id: ROOM_CHECK,
   words: 'The room’s temperature is read',
-  more: [`planned for ${plan.bench.roomCelsius} °C; the windows follow what it really is`]
+  more: [`planned for ${figure(plan.bench.roomCelsius, '°C')}; the windows follow what it really is`]
 });
 
 /** Pours that one pair of hands keeps in sight at once. */

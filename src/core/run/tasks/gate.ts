@@ -1,4 +1,5 @@
 import type { Condition, Zero } from '../../document';
+import { whenWas } from '../../schedule';
 import type { FrozenRun } from '../snapshot/frozen';
 import type { RunState } from '../log/state';
 import type { GateTask } from './task';
@@ -146,14 +147,20 @@ export function dryAt(state: RunState, groupId: string): number | undefined {
   return last && before && Math.abs(last.grams / before.grams - 1) < SAME_WEIGHT ? last.at : undefined;
 }
 
-/** When a zero really was, ms; undefined where it has not come. */
-function zeroIn(state: RunState, zero: Zero): number | undefined {
-  if ('mixMet' in zero) return state.cups.get(`~${zero.mixMet}`)?.zero ?? state.cups.get(zero.mixMet)?.zero;
-  if ('cupColoured' in zero) return state.cups.get(zero.cupColoured)?.coloured;
-  if ('demoulded' in zero) return state.groups.get(zero.demoulded)?.demoulded;
+/** When a zero really was, ms. */
+const zeroIn = (state: RunState, zero: Zero): number | undefined =>
+  whenWas(zero, {
+    met: (id) => state.cups.get(id)?.zero,
+    coloured: (id) => state.cups.get(id)?.coloured,
+    done: (id) => lastDone(state, id),
+    demoulded: (id) => state.groups.get(id)?.demoulded
+  });
+
+/** When the last task of a step was done, ms. */
+function lastDone(state: RunState, stepId: string): number | undefined {
   const done = state.tasks.filter(
     ({ task, status }) =>
-      'stepId' in task && task.kind !== 'gate' && task.stepId === zero.stepDone && status === 'done'
+      'stepId' in task && task.kind !== 'gate' && task.stepId === stepId && status === 'done'
   );
   return done.length ? Math.max(...done.map((t) => t.doneAt ?? 0)) : undefined;
 }

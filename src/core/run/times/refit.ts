@@ -6,6 +6,7 @@ import type { FrozenRun } from '../snapshot/frozen';
 import { gateIdOf } from '../tasks/gate';
 import type { RunState } from '../log/state';
 import type { GateTask, Task } from '../tasks/task';
+import { figure } from '../../quantity';
 
 const MINUTE = 60_000;
 /** Readings further from the model than this are doubted, not followed: a probe in the air, a state mistapped. */
@@ -95,7 +96,7 @@ export function paceSoFar(
     if (probed && byProbe !== undefined && (!felt || byHand === undefined || probed.at >= felt.at))
       return {
         factor: byProbe,
-        why: `${Math.round(probed.celsius)} °C after ${minutesIn(probed.at - zero)}`
+        why: `${figure(Math.round(probed.celsius), '°C')} after ${minutesIn(probed.at - zero)}`
       };
     if (felt && byHand !== undefined)
       return { factor: byHand, why: `${felt.state} after ${minutesIn(felt.at - zero)}` };
@@ -136,7 +137,7 @@ function paceByState(
 function roomWords(frozen: FrozenRun, state: RunState): string | undefined {
   const { roomCelsius } = frozen.file.plan.bench;
   return state.room && Math.abs(state.room.celsius - roomCelsius) >= 0.5
-    ? `room ${state.room.celsius} °C, planned for ${roomCelsius} °C`
+    ? `room ${figure(state.room.celsius, '°C')}, planned for ${figure(roomCelsius, '°C')}`
     : undefined;
 }
 
@@ -161,7 +162,7 @@ export function pourUntilNow(frozen: FrozenRun, state: RunState, mixId: string):
   const zero = state.cups.get(mixId)?.zero ?? firstZero(state);
   const model = at(mixed.grams / scale, plannedRoom(frozen, state, zero));
   const change = model > 0 ? at(mixed.grams, roomOf(frozen, state, zero)) / model : 1;
-  const more = Math.abs(scale - 1) > NOTICED ? `${Math.round(mixed.grams)} g in it` : undefined;
+  const more = Math.abs(scale - 1) > NOTICED ? `${figure(Math.round(mixed.grams), 'g')} in it` : undefined;
   return moved(planned, planned * change * factor, [roomWords(frozen, state), more, why]);
 }
 

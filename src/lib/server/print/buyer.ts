@@ -2,7 +2,7 @@ import type { Content } from 'pdfmake/interfaces';
 import { buyerSheet, type Tolerance } from '$core/inspect';
 import type { Plan } from '$core/plan';
 import type { RunFigures } from '$core/run';
-import { said, type Preferences } from '$core/preferences';
+import { inWords, type Preferences } from '$core/preferences';
 import { day } from '$lib/when';
 import { pdfOf, written, type PaperSize } from './pdf';
 
@@ -29,7 +29,7 @@ export function buyerContent(of: ForBuyer): Content[] {
     lines.length
       ? [
           { text: title, style: 'part' },
-          { ul: lines.map((l) => written(said(l, { ...of.ways, weights: 'g' }))), fontSize: 11 }
+          { ul: lines.map((l) => written(inWords(l, { ...of.ways, weights: 'g' }))), fontSize: 11 }
         ]
       : [];
   return [

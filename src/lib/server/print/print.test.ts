@@ -1,3 +1,4 @@
+import { metricWords } from '$core/quantity';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
@@ -119,4 +120,6 @@ it('a sheet speaks the workshop’s own units, and has no sign that its faces la
   );
   expect(words.some((w) => /room \d+ °F/.test(w))).toBe(true);
   expect(words.filter((w) => /[⅛ΔδΣ≥≤→]/.test(w))).toEqual([]);
+  // Nothing is printed as a message: every quantity is in words.
+  expect(words.filter((w) => metricWords(w) !== w)).toEqual([]);
 });

@@ -3,7 +3,7 @@ import type { Computed } from '$core/plan';
 import { figuresOf } from '$core/plan';
 import { displayOf, readingBeside, weighing } from '$core/quantity';
 import { tasksOf } from '$core/run';
-import { said } from '$core/preferences';
+import { inWords } from '$core/preferences';
 import { taskWords } from '$lib/instruction';
 import {
   aimOf,
@@ -37,7 +37,7 @@ export function sheetContent(kind: SheetKind, of: ToPrint): Content[] {
   const sheet: Sheet = {
     ...of,
     computed,
-    words: (sentence) => written(said(sentence, { ...of.ways, weights })),
+    words: (sentence) => written(inWords(sentence, { ...of.ways, weights })),
     weighed: (grams) => weighing(grams, computed.division)
   };
   return { 'mix-sheet': mixSheet, 'run-sheet': runSheet, batch, labels }[kind](sheet);

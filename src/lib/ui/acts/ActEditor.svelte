@@ -2,7 +2,7 @@
 <script lang="ts">
   import { AMOUNT_FORMS, formatAmount, parseAmount, type Amount } from '$core/document';
   import { acts } from '$core/pour';
-  import { said, volume } from '../../preferences.svelte';
+  import { inWords, volume } from '../../preferences.svelte';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
@@ -53,10 +53,10 @@
       />
       <ParsedField
         quiet
-        width="{Math.max(5, said(formatAmount(amount)).length * 0.52)}rem"
+        width="{Math.max(5, inWords(formatAmount(amount)).length * 0.52)}rem"
         label="Amount of step {n}"
         value={amount}
-        format={(a) => said(formatAmount(a))}
+        format={(a) => inWords(formatAmount(a))}
         parse={parseAmount}
         forms={AMOUNT_FORMS}
         onchange={(to: Amount) => set(['act', 'amount'], to)}
@@ -66,11 +66,11 @@
   <p class={amount ? 'text-[0.82rem] text-ink-2' : 'text-[0.95rem]'}>
     {#if amount}
       {#if layers.length}<Figure value="{volume(layers.reduce((s, l) => s + l.each, 0))} each" />{:else}pours
-        nothing{/if}{rest ? ` · ${said(rest)}` : ''}{measures
-        ? ` · ${said(measures, computed.division)}`
+        nothing{/if}{rest ? ` · ${inWords(rest)}` : ''}{measures
+        ? ` · ${inWords(measures, computed.division)}`
         : ''}
     {:else}
-      {said(rest)}
+      {inWords(rest)}
     {/if}
     <More
       label="More about step {n}"
@@ -95,7 +95,7 @@
           unit="min"
           max={1440}
           value={step.hands?.each ??
-            known?.definition.hands(known.act, { stepId: '', path: '' }, 1).attended ??
+            known?.definition.hands(known.act, { stepId: '' }, 1).attended ??
             0}
           onchange={(v) => set(['hands', 'each'], v)}
         />

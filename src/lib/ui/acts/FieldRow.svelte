@@ -5,7 +5,7 @@
   import { fail, ok } from '$core/problem';
   import { parseCount } from '$core/quantity';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { said } from '../../preferences.svelte';
+  import { inWords } from '../../preferences.svelte';
   import Choice from '../Choice.svelte';
   import ParsedField from '../ParsedField.svelte';
   import QuantityField from '../QuantityField.svelte';
@@ -82,7 +82,7 @@
     <ParsedField
       {label}
       value={value as Amount}
-      format={(a) => said(formatAmount(a))}
+      format={(a) => inWords(formatAmount(a))}
       parse={parseAmount}
       forms={AMOUNT_FORMS}
       {onchange}

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { AMOUNT_FORMS, formatAmount, parseAmount } from '$core/document';
   import { lay } from '$core/pour';
-  import { length, said, volume } from '../../preferences.svelte';
+  import { length, inWords, volume } from '../../preferences.svelte';
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import Figure from '../Figure.svelte';
@@ -33,10 +33,10 @@
       />
       <ParsedField
         quiet
-        width="{Math.max(5, said(formatAmount(act.amount)).length * 0.52)}rem"
+        width="{Math.max(5, inWords(formatAmount(act.amount)).length * 0.52)}rem"
         label="Amount of step {n}"
         value={act.amount}
-        format={(a) => said(formatAmount(a))}
+        format={(a) => inWords(formatAmount(a))}
         parse={parseAmount}
         forms={AMOUNT_FORMS}
         onchange={(amount) => set('amount', amount)}

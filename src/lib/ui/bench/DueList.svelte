@@ -8,7 +8,7 @@
   import { newId } from '$lib/id';
   import { send } from '$lib/send';
   import { inHours, moment } from '$lib/when';
-  import { said } from '../../preferences.svelte';
+  import { inWords, problemWords } from '../../preferences.svelte';
   import PieceThumb from '../PieceThumb.svelte';
   import QuantityField from '../QuantityField.svelte';
 
@@ -27,7 +27,7 @@
     const at = Date.now();
     const events = told.map((e, i) => ({ ...e, id: newId(), at: at + i, by: maker() }));
     const stored = await send('POST', `/runs/${d.runId}/events`, events);
-    problem = stored.ok ? '' : `${stored.problems[0]?.sentence} ${stored.problems[0]?.mend}`;
+    problem = stored.ok ? '' : problemWords(stored.problems[0]);
     if (stored.ok) await invalidateAll();
   }
 
@@ -99,7 +99,7 @@
 {#snippet more(d: Shown)}
   <button
     class="button bare"
-    aria-label="Put off or leave out: {d.what}"
+    aria-label="Put off or leave out: {inWords(d.what)}"
     aria-expanded={putOff === keyOf(d)}
     onclick={() => (putOff = putOff === keyOf(d) ? undefined : keyOf(d))}>later…</button
   >
@@ -109,7 +109,7 @@
   <div
     class="flex w-full flex-wrap items-center justify-end gap-2 py-2 text-[0.92rem] text-ink-2"
     role="group"
-    aria-label="Put off or leave out: {d.what}"
+    aria-label="Put off or leave out: {inWords(d.what)}"
   >
     {#if d.late}<span>late: {d.late}</span>{/if}
     <button class="button" onclick={() => postpone(d, now + HOUR)}>in an hour</button>
@@ -140,7 +140,7 @@
           <div class="flex items-start gap-4">
             <PieceThumb of="runs/{d.runId}" width={72} />
             <div class="min-w-0 flex-1">
-              <a href="/run/{d.runId}" class="text-[1.2rem] font-bold hover:underline">{said(d.what)}</a>
+              <a href="/run/{d.runId}" class="text-[1.2rem] font-bold hover:underline">{inWords(d.what)}</a>
               <p class="text-ink-2">
                 {d.run}{state === 'late'
                   ? d.late
@@ -213,7 +213,7 @@
           >
           <PieceThumb of="runs/{d.runId}" width={40} />
           <a href="/run/{d.runId}" class="min-w-0 flex-1 hover:underline">
-            <strong class="block">{said(d.what)}</strong>
+            <strong class="block">{inWords(d.what)}</strong>
             <span class="text-[0.92rem] text-ink-2"
               >{d.run}{d.to === undefined ? '' : ` · until ${moment(d.to, now)}`}{!inHours(
                 Math.max(d.from, now),

@@ -3,7 +3,7 @@
   import type { CausesFound } from '$core/inspect';
   import type { Plan } from '$core/plan';
   import { send } from '$lib/send';
-  import { said } from '../../preferences.svelte';
+  import { inWords, problemWords } from '../../preferences.svelte';
 
   let {
     causes,
@@ -24,7 +24,7 @@
 
   async function take(groupId: string, defect: string, cause: string) {
     const done = await send<Plan>('POST', `/runs/${runId}/causes`, { groupId, defect, cause });
-    problem = done.ok ? '' : `${done.problems[0]?.sentence ?? ''} ${done.problems[0]?.mend ?? ''}`;
+    problem = done.ok ? '' : problemWords(done.problems[0]);
     if (done.ok) made = { ...made, [`${groupId}|${defect}|${cause}`]: true };
   }
 
@@ -59,8 +59,8 @@
                 {/each}
               </span>
               <span class="min-w-[14rem] flex-1">
-                <strong class="font-semibold first-letter:uppercase">{said(l.fact)}</strong>
-                <span class="block text-ink-2">Next time: {said(l.change)}.</span>
+                <strong class="font-semibold first-letter:uppercase">{inWords(l.fact)}</strong>
+                <span class="block text-ink-2">Next time: {inWords(l.change)}.</span>
               </span>
               {#if planId}
                 {#if made[key]}

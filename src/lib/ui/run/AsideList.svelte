@@ -1,7 +1,7 @@
 <!-- Events that the server will not keep as they are: each with its reason, to be mended or let go by hand. -->
 <script lang="ts">
   import type { SetAside, PendingEvents } from '$lib/run-log.svelte';
-  import { said } from '../../preferences.svelte';
+  import { inWords, problemWords } from '../../preferences.svelte';
   import QuantityField from '../QuantityField.svelte';
 
   let { log }: { log: PendingEvents } = $props();
@@ -24,7 +24,7 @@
 
   function mend(id: string, change: Record<string, unknown>) {
     const problem = log.mend(id, change);
-    failed = problem ? `${problem.sentence} ${problem.mend}` : '';
+    failed = problemWords(problem);
   }
 </script>
 
@@ -44,7 +44,7 @@
         {@const text = textOf(kept)}
         <li class="flex flex-wrap items-center gap-3">
           <span class="flex-1"
-            ><strong>{WORDS[kept.event.type] ?? kept.event.type}</strong>: {said(kept.sentence)}</span
+            ><strong>{WORDS[kept.event.type] ?? kept.event.type}</strong>: {inWords(kept.sentence)}</span
           >
           {#if grams !== undefined}
             <span class="w-36"

@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { RunFigures } from '$core/run';
   import { clock, duration } from '$core/quantity';
-  import { said } from '../../preferences.svelte';
+  import { inWords } from '../../preferences.svelte';
   import type { Clock } from '$core/run';
   import CupIcon from '../CupIcon.svelte';
 
@@ -47,7 +47,7 @@
         </div>
         {#if c.moved}<p class="mt-1 text-[0.9rem] leading-tight text-ochre">
             {duration(Math.abs(c.moved.now - c.moved.planned))}
-            {c.moved.now < c.moved.planned ? 'sooner' : 'later'}: {said(c.moved.why)}
+            {c.moved.now < c.moved.planned ? 'sooner' : 'later'}: {inWords(c.moved.why)}
           </p>{/if}
       </div>
       <strong

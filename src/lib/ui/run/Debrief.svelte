@@ -5,7 +5,7 @@
   import type { Answered } from '$core/rehearse';
   import { correctionsOf, withMeasured, type Debrief, type FrozenRun, type RunState } from '$core/run';
   import { send } from '$lib/send';
-  import { said } from '../../preferences.svelte';
+  import { inWords, problemWords } from '../../preferences.svelte';
   import CupMark from '../CupMark.svelte';
   import CorrectionList from './CorrectionList.svelte';
   import Table from '../Table.svelte';
@@ -48,7 +48,7 @@
         })
       : found;
     if (stored.ok) carried = { ...carried, [stepId]: true };
-    else problem = `${stored.problems[0]?.sentence ?? ''} ${stored.problems[0]?.mend ?? ''}`;
+    else problem = problemWords(stored.problems[0]);
   }
 </script>
 
@@ -69,7 +69,7 @@
       <ul class="ruled mt-1">
         {#each debrief.advice as a, i (i)}
           <li class="flex items-center gap-3 py-2.5">
-            <span class="flex-1 first-letter:uppercase">{said(a.sentence)}</span>
+            <span class="flex-1 first-letter:uppercase">{inWords(a.sentence)}</span>
             {#if a.stepId && a.each && planId}
               {#if carried[a.stepId]}
                 <span class="font-semibold text-verdigris">in the plan</span>
@@ -91,7 +91,7 @@
           {#each answers as a (a.kind)}
             <li class="flex gap-3 py-2.5">
               <strong class="w-32 shrink-0 {a.well ? '' : 'text-cinnabar'}">{a.kind}</strong>
-              <span>{said(a.says)}</span>
+              <span>{inWords(a.says)}</span>
             </li>
           {/each}
         </ul>
@@ -121,7 +121,7 @@
         {#each debrief.gates as g (g.taskId)}
           <li class="flex items-center gap-3 py-2.5">
             <span class="flex-1"
-              >waited {duration(g.waited)} until {said(g.state)}, estimated {duration(g.planned)}</span
+              >waited {duration(g.waited)} until {inWords(g.state)}, estimated {duration(g.planned)}</span
             >
             {#if g.early}<strong class="text-cinnabar">too early</strong>{/if}
           </li>
@@ -133,7 +133,7 @@
         testid="act-times"
         rows={debrief.acts}
         columns={[
-          { id: 'what', head: '', text: (a) => said(a.what), class: '!px-0' },
+          { id: 'what', head: '', text: (a) => inWords(a.what), class: '!px-0' },
           { id: 'planned', head: 'planned', num: true, text: (a) => `${a.planned.toFixed(0)} s` },
           {
             id: 'spent',

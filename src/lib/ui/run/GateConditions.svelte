@@ -4,7 +4,7 @@
   import type { FrozenRun, GateOpening, GateTask, RunState } from '$core/run';
   import type { RunClock } from '$lib/run-clock.svelte';
   import type { PendingEvents } from '$lib/run-log.svelte';
-  import { said } from '../../preferences.svelte';
+  import { inWords } from '../../preferences.svelte';
   import ProbeReading from './ProbeReading.svelte';
 
   let {
@@ -39,7 +39,7 @@
         : 'border-ochre'}"
     >
       {#if c.met}<Check size={24} class="text-verdigris" aria-label="met" />{/if}
-      <span class="flex-1">{said(c.words)}</span>
+      <span class="flex-1">{inWords(c.words)}</span>
       {#if c.look && !c.met}
         <button
           class="button min-h-[56px]"

@@ -3,7 +3,7 @@
   import type { RunFigures } from '$core/run';
   import { clock, weighing } from '$core/quantity';
   import type { CouldDo, RunState } from '$core/run';
-  import { said } from '../../preferences.svelte';
+  import { inWords } from '../../preferences.svelte';
   import { taskWords } from '$lib/instruction';
 
   let {
@@ -35,7 +35,7 @@
     {@const words = taskWords(entry.task, computed)}
     <li class={i > 1 ? 'text-ink-2' : ''}>
       <strong>{words.act}</strong>
-      {said(words.rest)}
+      {inWords(words.rest)}
       {#if entry.task.kind === 'weigh'}· {weighing(
           entry.target ?? entry.task.grams,
           entry.task.division
@@ -58,12 +58,12 @@
         >
           <span class="flex-1">
             <strong>{words.act}</strong>
-            {said(words.rest)}
+            {inWords(words.rest)}
             {#if c.notBefore !== undefined && c.notBefore > now}
               <span class="block text-[0.95rem] font-normal text-ochre"
                 >{Number.isFinite(c.notBefore)
                   ? `not for another ${clock((c.notBefore - now) / 1000)}`
-                  : 'not yet'}{c.why ? `: ${said(c.why)}` : ''}</span
+                  : 'not yet'}{c.why ? `: ${inWords(c.why)}` : ''}</span
               >
             {:else if c.due !== undefined}
               <span class="block text-[0.95rem] font-normal {c.due < now ? 'text-cinnabar' : 'text-ink-2'}"

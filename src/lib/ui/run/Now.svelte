@@ -29,7 +29,7 @@
   import StagePhoto from './StagePhoto.svelte';
   import Preflight from './Preflight.svelte';
   import GateConditions from './GateConditions.svelte';
-  import { said, volume } from '../../preferences.svelte';
+  import { inWords, volume } from '../../preferences.svelte';
   import WeighBar from './WeighBar.svelte';
 
   let {
@@ -115,9 +115,7 @@
       : []
   );
   /** What was put right; weighings that were not read are told in the record, not here. */
-  const corrections = $derived(
-    correctionsOf(frozen, run).filter((c) => !c.what.endsWith('without a reading'))
-  );
+  const corrections = $derived(correctionsOf(frozen, run).filter((c) => c.kind !== 'unread'));
   // Seconds since the last thing was done.
   const since = $derived((now - Math.max(0, ...run.tasks.map((t) => t.doneAt ?? 0))) / 1000);
   const onPan = $derived(useScale ? scale.reading : undefined);
@@ -173,10 +171,10 @@
   <p class="mt-2 text-[1.2rem] text-ink-2">Look at each piece while you remember the pour.</p>
 {:else}
   <h1 class="flex flex-wrap items-center gap-3 text-[2rem]" data-testid="now">
-    {instruction.title}
+    {inWords(instruction.title)}
     {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={38} />{/if}
   </h1>
-  <p class="mt-1 text-[1.2rem] text-ink-2">{said(instruction.hint)}</p>
+  <p class="mt-1 text-[1.2rem] text-ink-2">{inWords(instruction.hint)}</p>
   {#each here as lesson, i (i)}
     <p
       class="mt-2 border-l-4 border-verdigris bg-verdigris-soft px-4 py-2 text-[1.05rem]"
@@ -316,7 +314,9 @@
       </p>
     {:else if window}
       <p class="mt-1 text-[1.2rem] {window.due - now < 60_000 ? 'font-bold text-ochre' : 'text-ink-2'}">
-        {clock((window.due - now) / 1000)} left to pour it{window.moved ? ` (${window.moved.why})` : ''}
+        {clock((window.due - now) / 1000)} left to pour it{window.moved
+          ? ` (${inWords(window.moved.why)})`
+          : ''}
       </p>
     {/if}
     <p class="text-[1.1rem] text-ink-2">
@@ -373,14 +373,14 @@
     {:else if Number.isFinite(gate.opensAt)}
       {@render number(
         clock((gate.opensAt - now) / 1000),
-        `until ${instruction.task.state}${waitsForLayer(instruction.task) ? ', by the estimate' : ''}`
+        `until ${inWords(instruction.task.state)}${waitsForLayer(instruction.task) ? ', by the estimate' : ''}`
       )}
     {:else}
-      {@render number('Wait', `until ${instruction.task.state}`)}
+      {@render number('Wait', `until ${inWords(instruction.task.state)}`)}
     {/if}
     {#if moved && !gate.open}
       <p class="mt-2 text-[1.1rem] text-ochre" data-testid="moved">
-        {duration(moved.now)} instead of {duration(moved.planned)}: {said(moved.why)}.
+        {duration(moved.now)} instead of {duration(moved.planned)}: {inWords(moved.why)}.
       </p>
     {/if}
     {#if waitsForLayer(instruction.task) && gate.conditions.length === 1}
@@ -462,7 +462,7 @@
   <ul class="mt-6 space-y-1 text-[1rem] text-ink-2" data-testid="put-right-list">
     {#each corrections.slice(-3) as c (c.at + c.what)}
       <li>
-        <strong class="text-ink">{said(c.what)}</strong>{#if c.did}: {said(c.did)}{/if}
+        <strong class="text-ink">{inWords(c.what)}</strong>{#if c.did}: {inWords(c.did)}{/if}
       </li>
     {/each}
   </ul>
@@ -470,7 +470,7 @@
 
 {#if run.strays.length}
   <ul class="mt-6 space-y-1 text-[1rem] text-ochre" data-testid="strays">
-    {#each run.strays.slice(-3) as stray (stray.event.id)}<li>{stray.sentence}</li>{/each}
+    {#each run.strays.slice(-3) as stray (stray.event.id)}<li>{inWords(stray.sentence)}</li>{/each}
   </ul>
 {/if}
 

@@ -4,7 +4,7 @@
   import Check from '@lucide/svelte/icons/check';
   import { checksNow, ROOM_CHECK, type FrozenRun, type RunState, type Task } from '$core/run';
   import type { PendingEvents } from '$lib/run-log.svelte';
-  import { said } from '../../preferences.svelte';
+  import { inWords } from '../../preferences.svelte';
   import QuantityField from '../QuantityField.svelte';
 
   let {
@@ -70,7 +70,7 @@
             : 'border-rule-strong'}"
         role="checkbox"
         aria-checked={on}
-        aria-label={check.words}
+        aria-label={inWords(check.words)}
         data-own-keys
         onclick={() => tick(check.id)}
       >
@@ -78,10 +78,10 @@
       </button>
       <div class="min-w-0 flex-1">
         <p class="text-[1.25rem] {check.id === next ? 'font-bold' : on ? 'text-ink-2' : ''}">
-          {said(check.words)}
+          {inWords(check.words)}
         </p>
         {#if check.more?.length}
-          <p class="text-[1rem] leading-snug text-ink-2">{check.more.map((m) => said(m)).join(' · ')}</p>
+          <p class="text-[1rem] leading-snug text-ink-2">{check.more.map((m) => inWords(m)).join(' · ')}</p>
         {/if}
         {#if check.id === 'stock' && short.length}
           <p class="font-semibold text-cinnabar">The shelf is short: {short.join(', ')}.</p>

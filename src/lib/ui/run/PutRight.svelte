@@ -15,7 +15,7 @@
   import type { Instruction } from '$lib/instruction';
   import { taskWords } from '$lib/instruction';
   import type { PendingEvents, EventBody } from '$lib/run-log.svelte';
-  import { said } from '../../preferences.svelte';
+  import { inWords, problemWords } from '../../preferences.svelte';
   import Choice from '../Choice.svelte';
   import QuantityField from '../QuantityField.svelte';
 
@@ -71,7 +71,7 @@
     run.tasks
       .filter((t) => t.task.kind === 'weigh' && t.status === 'done')
       .toReversed()
-      .map((t) => ({ value: t.task.id, label: taskWords(t.task, computed).rest, entry: t }))
+      .map((t) => ({ value: t.task.id, label: inWords(taskWords(t.task, computed).rest), entry: t }))
   );
   const own = $derived(weighed.find((w) => w.value === taskId) ?? weighed[0]);
   const gestures = $derived(
@@ -80,14 +80,14 @@
       .toReversed()
       .map((t) => {
         const words = taskWords(t.task, computed);
-        return { value: t.task.id, label: `${words.act} ${words.rest}` };
+        return { value: t.task.id, label: inWords(`${words.act} ${words.rest}`) };
       })
   );
   const gesture = $derived(gestures.find((x) => x.value === taskId) ?? gestures[0]);
   const pours = $derived(
     run.tasks
       .filter((t) => t.task.kind === 'pour' && books.get(t.task.mixId)?.left)
-      .map((t) => ({ value: t.task.id, label: taskWords(t.task, computed).rest }))
+      .map((t) => ({ value: t.task.id, label: inWords(taskWords(t.task, computed).rest) }))
   );
   const pour = $derived(
     pours.find((p) => p.value === (taskId || (instruction?.kind === 'pour' ? instruction.task.id : ''))) ??
@@ -155,7 +155,7 @@
     for (const t of told) {
       const refused = log.tell(t);
       if (refused) {
-        problem = `${refused.sentence} ${refused.mend}`;
+        problem = problemWords(refused);
         return;
       }
     }
@@ -268,7 +268,7 @@
               </div>
               {#if standing?.after}
                 <p>
-                  It leaves {said(standing.after.words)},
+                  It leaves {inWords(standing.after.words)},
                   <strong class={standing.after.harms ? 'text-cinnabar' : ''}
                     >{(standing.after.off * 100).toFixed(1)} % off its card</strong
                   >{standing.before ? ` (now ${(standing.before.off * 100).toFixed(1)} %)` : ''}.
@@ -352,7 +352,7 @@
             {:else}<p>Nothing is weighed yet.</p>{/if}
           {:else if what === 'skipped'}
             {#if instruction && instruction.kind !== 'prepare'}
-              <p>{said(instruction.title)}</p>
+              <p>{inWords(instruction.title)}</p>
               {@render go('Leave it out', () => tell({ type: 'skipped', task: instruction.task.id }))}
             {:else}<p>There is nothing here to leave out.</p>{/if}
           {:else if what === 'gesture'}

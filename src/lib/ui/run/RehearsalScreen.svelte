@@ -6,7 +6,7 @@
   import { LocalScale } from '$lib/local-scale.svelte';
   import { Rehearsal } from '$lib/rehearsal.svelte';
   import { RehearsalClock } from '$lib/run-clock.svelte';
-  import { said } from '../../preferences.svelte';
+  import { inWords } from '../../preferences.svelte';
   import Tick from '../Tick.svelte';
   import Debrief from './Debrief.svelte';
   import RunScreen from './RunScreen.svelte';
@@ -79,7 +79,9 @@
     <p class="text-ink-2"><a class="underline" href={back}>← back</a></p>
     <h1 class="mt-2 text-[2rem]">{name}</h1>
     <p class="mt-1 text-[1.15rem] text-ink-2">
-      {aim ? said(aim) : 'A rehearsal on the screen: the same steps and clocks, with nothing on the bench.'}
+      {aim
+        ? inWords(aim)
+        : 'A rehearsal on the screen: the same steps and clocks, with nothing on the bench.'}
       Nothing of it touches the shelf, the record or what was learned.
     </p>
     {#if set}
@@ -141,7 +143,7 @@
           role="status"
           data-testid="struck"
         >
-          <strong>{said(rehearsal.struck.says)}</strong>
+          <strong>{inWords(rehearsal.struck.says)}</strong>
           <button
             class="button ml-auto min-h-[56px]"
             data-own-keys

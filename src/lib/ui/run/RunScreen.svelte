@@ -15,12 +15,12 @@
   } from '$core/run';
   import { CUE_NOTES, cueOf } from '$lib/cue';
   import { isTyping } from '$lib/keys';
-  import { instructionOf, typedGrams } from '$lib/instruction';
+  import { instructionOf, spokenInstruction, typedGrams } from '$lib/instruction';
   import type { RunClock } from '$lib/run-clock.svelte';
   import type { PendingEvents } from '$lib/run-log.svelte';
   import type { BenchScale } from '$lib/scale.svelte';
   import { beep, speak, ticks } from '$lib/sound';
-  import { temperature, preferences } from '$lib/preferences.svelte';
+  import { temperature, preferences, problemWords, spoken } from '$lib/preferences.svelte';
   import Hands from '../Hands.svelte';
   import AskDialog from './AskDialog.svelte';
   import AsideList from './AsideList.svelte';
@@ -175,17 +175,11 @@
   });
 
   // The number is said when the task in hand is another.
-  let spoken = '';
+  let lastSpoken = '';
   $effect(() => {
-    if (!voice || !instruction || instruction.key === spoken) return;
-    spoken = instruction.key;
-    const amount =
-      instruction.kind === 'weigh'
-        ? `, ${instruction.target} grams`
-        : instruction.kind === 'pour'
-          ? `, ${instruction.task.gramsEach.toFixed(1)} grams each`
-          : '';
-    speak(instruction.title + amount);
+    if (!voice || !instruction || instruction.key === lastSpoken) return;
+    lastSpoken = instruction.key;
+    speak(spoken(spokenInstruction(instruction), computed.division));
   });
 
   function toggleScale() {
@@ -282,7 +276,7 @@
   function readGrams(text: string): number | undefined {
     const division = instruction?.kind === 'weigh' ? instruction.task.division : computed.division;
     const read = typedGrams(text, displayOf(division).symbol);
-    if (!read.ok) entryProblem = `${read.problem.sentence} ${read.problem.mend}`;
+    if (!read.ok) entryProblem = problemWords(read.problem);
     return read.ok ? read.value : undefined;
   }
 
@@ -341,7 +335,7 @@
       asking === 'state'
         ? state && log.tell(state)
         : (asking === 'note' || asking === 'problem') && log.tell({ type: asking, text });
-    if (refused) entryProblem = `${refused.sentence} ${refused.mend}`;
+    if (refused) entryProblem = problemWords(refused);
     asking = undefined;
   }
   const BUTTONS = $derived([

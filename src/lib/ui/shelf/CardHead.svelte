@@ -4,6 +4,7 @@
   import type { CardForm } from '$lib/card-form.svelte';
   import PutCard from './PutCard.svelte';
   import ClashDialog from '../ClashDialog.svelte';
+  import { inWords } from '../../preferences.svelte';
 
   let { form, back, what, put }: { form: CardForm<T>; back: string; what: string; put: string } = $props();
 
@@ -37,7 +38,7 @@
       oninput={(e) => form.set(['name'], e.currentTarget.value)}
     />
     {#if form.at('name')}<p class="text-[0.9rem] text-cinnabar" role="alert">
-        {form.at('name')?.sentence}
+        {inWords(form.at('name')?.sentence ?? '')}
       </p>{/if}
   </div>
   {#if form.fresh}

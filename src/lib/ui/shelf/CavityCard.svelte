@@ -15,7 +15,7 @@
   } from '$core/mould';
   import type { Problem } from '$core/problem';
   import { parseCount } from '$core/quantity';
-  import { said, volume } from '../../preferences.svelte';
+  import { inWords, volume } from '../../preferences.svelte';
   import type { CardForm } from '$lib/card-form.svelte';
   import ParsedField from '../ParsedField.svelte';
   import ProblemNote from '../ProblemNote.svelte';
@@ -311,7 +311,7 @@
         <p class="mt-2 font-display text-[2.2rem] leading-tight font-medium" data-testid="capacity">
           {volume(cavity.capacity)} <span class="text-[1.2rem]">each</span>
         </p>
-        <p class="text-[0.9rem] text-ink-2" data-testid="working">{said(cavity.working)}</p>
+        <p class="text-[0.9rem] text-ink-2" data-testid="working">{inWords(cavity.working)}</p>
         {#if kind.count > 1}<p class="text-[0.9rem] text-ink-2">
             all {kind.count}: {volume(cavity.capacity * kind.count)}
           </p>{/if}

@@ -1,7 +1,7 @@
 <!-- Traces a cavity's outline over a photo: two taps and a known length give the scale, then corner after corner. -->
 <script lang="ts">
   import { polygonArea, tracedOutline, type Point } from '$core/mould';
-  import { said } from '../../preferences.svelte';
+  import { inWords } from '../../preferences.svelte';
   import QuantityField from '../QuantityField.svelte';
 
   let { onoutline }: { onoutline: (outline: [number, number][]) => void } = $props();
@@ -108,7 +108,10 @@
           Use the outline, {(polygonArea(traced.value) / 100).toFixed(1)} cm²
         </button>
       {:else if traced && corners.length >= 3}
-        <p class="text-cinnabar" role="alert">{said(traced.problem.sentence)} {said(traced.problem.mend)}</p>
+        <p class="text-cinnabar" role="alert">
+          {inWords(traced.problem.sentence)}
+          {inWords(traced.problem.mend)}
+        </p>
       {/if}
     </div>
   {/if}

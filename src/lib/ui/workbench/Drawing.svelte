@@ -13,7 +13,7 @@
   import Choice from '../Choice.svelte';
   import CupMark from '../CupMark.svelte';
   import CoreDrawing from '../CoreDrawing.svelte';
-  import { said } from '../../preferences.svelte';
+  import { inWords } from '../../preferences.svelte';
   import PiecePicture from '../PiecePicture.svelte';
   import AskFace from './AskFace.svelte';
   import Bars from './Bars.svelte';
@@ -48,7 +48,7 @@
   });
   /** A white that may run out into skins: what the warning says it can cover. */
   const mayCover = $derived((cupId: string) => {
-    const over = editor.problems.find((p) => p.code === 'white-takes-over' && p.path.includes(cupId));
+    const over = editor.problems.find((p) => p.code === 'white-takes-over' && p.cupId === cupId);
     return over && group?.layers.reduce((s, l) => s + (l.cupId === cupId ? l.shows.mouldFace : 0), 0);
   });
   const lineOf = (id: string) => computed.lines.find((l) => l.stepId === id)?.line ?? '';
@@ -284,7 +284,7 @@
       </ul>
     {/if}
     <p class="mt-1 text-center text-[0.8rem] text-ink-2">
-      {group.mouldName} · {said(group.working)} · a sketch of where colour goes, by the volumes of this plan
+      {group.mouldName} · {inWords(group.working)} · a sketch of where colour goes, by the volumes of this plan
     </p>
   {:else if !group}
     <p class="m-auto max-w-60 text-center text-ink-2">

@@ -12,7 +12,7 @@
   import { amountOf } from '$core/pour';
   import { numberedWords, parseNumbered } from '$core/quantity';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { said } from '../../preferences.svelte';
+  import { inWords } from '../../preferences.svelte';
   import Choice from '../Choice.svelte';
   import ParsedField from '../ParsedField.svelte';
 
@@ -94,7 +94,7 @@
           width="5.5rem"
           label="Amount of step {n} otherwise, {i + 1}"
           value={v.change.amount}
-          format={(a) => said(formatAmount(a))}
+          format={(a) => inWords(formatAmount(a))}
           parse={parseAmount}
           forms={AMOUNT_FORMS}
           onchange={(to: Amount) => change(group, v.id, { change: { amount: to } })}

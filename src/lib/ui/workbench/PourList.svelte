@@ -20,7 +20,7 @@
   import { drawnFrom } from '$core/pour';
   import ActPicker from '../acts/ActPicker.svelte';
   import { parseCount } from '$core/quantity';
-  import { said, volume } from '../../preferences.svelte';
+  import { inWords, volume } from '../../preferences.svelte';
   import { InTurn } from '$lib/in-turn.svelte';
   import type { PlanView } from '$lib/plan-view.svelte';
   import { editorOf } from '../acts';
@@ -275,7 +275,7 @@
         {#each astray as step (step.id)}
           <li class="flex min-h-11 items-center gap-2 py-1 text-[0.9rem]" data-step={step.id}>
             <span class="flex-1">
-              {said(computed.lines.find((l) => l.stepId === step.id)?.line ?? '')}
+              {inWords(computed.lines.find((l) => l.stepId === step.id)?.line ?? '')}
               {#if step.where.length}<span class="text-cinnabar">· its cavities are not in the plan</span
                 >{/if}
             </span>

@@ -13,7 +13,7 @@
   import Choice from '$lib/ui/Choice.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
-  import { said } from '../../preferences.svelte';
+  import { inWords } from '../../preferences.svelte';
 
   let { editor }: { editor: PlanView } = $props();
   const turn = new InTurn(1);
@@ -67,7 +67,7 @@
   <div class="flex items-center gap-3 text-[0.85rem] text-ink-2">
     <span class="label">Score</span>
     <span class="min-w-0 flex-1 truncate" data-testid="mark">
-      {#if chosen}<strong class="text-ink">{chosen.when}</strong> · {said(chosen.words)}
+      {#if chosen}<strong class="text-ink">{chosen.when}</strong> · {inWords(chosen.words)}
       {:else}hands done after {duration(
           computed.score.ends
         )}{#if computed.score.done > computed.score.ends + 1}, all of it after {duration(
@@ -87,7 +87,7 @@
         max={marks.length - 1}
         value={Math.max(0, at)}
         aria-label="Go through the score"
-        aria-valuetext={chosen ? `${chosen.when}: ${chosen.words}` : 'at the start'}
+        aria-valuetext={chosen ? `${chosen.when}: ${inWords(chosen.words)}` : 'at the start'}
         oninput={(e) => choose(marks[e.currentTarget.valueAsNumber]?.id)}
         onfocus={() => at < 0 && choose(marks[0]?.id)}
         onkeydown={(e) => e.key === 'Escape' && choose(undefined)}

@@ -6,7 +6,7 @@
   import { type Group } from '$core/document';
   import type { Technique } from '$core/pour';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { said } from '../../preferences.svelte';
+  import { inWords } from '../../preferences.svelte';
   import OneOf from '../OneOf.svelte';
 
   let { editor, group }: { editor: PlanView; group: Group } = $props();
@@ -73,8 +73,8 @@
         <ol class="ruled mt-3 min-h-0 overflow-y-auto text-[0.95rem]" data-testid="would">
           {#each would.fresh as line (line.stepId)}
             <li class="py-1.5">
-              {said(line.line)}{#if line.hint}<span class="block text-[0.85rem] text-ink-2 italic"
-                  >{said(line.hint)}</span
+              {inWords(line.line)}{#if line.hint}<span class="block text-[0.85rem] text-ink-2 italic"
+                  >{inWords(line.hint)}</span
                 >{/if}
             </li>
           {/each}

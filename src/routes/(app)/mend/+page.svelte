@@ -4,6 +4,7 @@
   import type { Problem } from '$core/problem';
   import { BACK } from '$lib/broken';
   import { send } from '$lib/send';
+  import { inWords } from '$lib/preferences.svelte';
 
   let { data } = $props();
   let text = $derived(pretty(data.text));
@@ -56,7 +57,7 @@
   <ul class="mt-3 space-y-2" data-testid="problems">
     {#each problems as p, i (i)}
       <li class="border-l-4 border-cinnabar bg-cinnabar-soft px-4 py-2">
-        {p.sentence} <strong>{p.mend}</strong>
+        {inWords(p.sentence)} <strong>{inWords(p.mend)}</strong>
         {#if p.path}<code class="block text-[0.82rem] text-ink-2">{p.path}</code>{/if}
       </li>
     {:else}

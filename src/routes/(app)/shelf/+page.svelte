@@ -8,7 +8,7 @@
   import { HEADROOM } from '$core/shelf';
   import { send } from '$lib/send';
   import { day } from '$lib/when';
-  import { mass, money, said, volume } from '../../../lib/preferences.svelte';
+  import { mass, money, inWords, volume } from '../../../lib/preferences.svelte';
   import CavityDrawing from '$lib/ui/shelf/CavityDrawing.svelte';
 
   let { data } = $props();
@@ -124,7 +124,7 @@
         {:else if formula.ok}
           {formula.value.parts.map((p) => (p.share * 100).toFixed(1)).join(' : ')}
         {:else}
-          <span class="text-cinnabar">{said(formula.problem.sentence)}</span>
+          <span class="text-cinnabar">{inWords(formula.problem.sentence)}</span>
         {/if}
       {/snippet}
     </Table>

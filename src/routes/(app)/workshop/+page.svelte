@@ -8,6 +8,7 @@
   import { send } from '$lib/send';
   import { moment } from '$lib/when';
   import WaysForm from '$lib/ui/workshop/WaysForm.svelte';
+  import { inWords } from '$lib/preferences.svelte';
 
   let { data } = $props();
 
@@ -115,7 +116,7 @@
     </div>
     {#each problems as p, i (i)}
       <p class="mt-3 border-l-4 border-cinnabar bg-cinnabar-soft px-4 py-3" role="alert">
-        {p.sentence} <strong>{p.mend}</strong>
+        {inWords(p.sentence)} <strong>{inWords(p.mend)}</strong>
       </p>
     {/each}
     {#if data.copies.length}

@@ -1,5 +1,6 @@
 import { strongest, type Cause } from '../cause';
 import { cupName, mixesHere } from '../case';
+import { figure } from '../../../quantity';
 
 /** Liquid stirred into a mix that had thickened. */
 export const rewetted: Cause = {
@@ -17,7 +18,7 @@ export const rewetted: Cause = {
       c.state.mishaps
         .filter((m) => m.kind === 'rewetted' && here.has(m.of) && !m.over)
         .map((m) => ({
-          fact: `${m.grams.toFixed(1)} g of ${m.part} were stirred into ${cupName(c, m.of)}`,
+          fact: `${figure(m.grams, 'g', 1)} of ${m.part} were stirred into ${cupName(c, m.of)}`,
           strength: m.grams / 20,
           change: 'mix less at a time, or cooler; plasticiser before water'
         }))

@@ -1,6 +1,7 @@
 import { materials } from '../../../material';
 import type { Cause } from '../cause';
 import { rooms } from '../case';
+import { figure } from '../../../quantity';
 
 /** From so much of the oils on it is felt, a share; and a room from which it is too much, °C. Usual practice of the trade. */
 const MUCH = 0.02;
@@ -18,7 +19,7 @@ export const soapSugars: Cause = {
     const strength = share / MUCH + Math.max(0, room - WARM) / 10 - 0.5;
     if (!share || strength <= 0) return undefined;
     return {
-      fact: `${(share * 100).toFixed(1)} % ${sugars.flatMap((a) => a.names).join(' and ')} in it, in a room of ${room} °C`,
+      fact: `${(share * 100).toFixed(1)} % ${sugars.flatMap((a) => a.names).join(' and ')} in it, in a room of ${figure(room, '°C')}`,
       strength,
       change: 'less sugar, cooler oils and lye, and leave the loaf unwrapped in a cool place'
     };

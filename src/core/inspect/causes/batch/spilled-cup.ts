@@ -1,4 +1,5 @@
 import type { Cause } from '../cause';
+import { figure } from '../../../quantity';
 
 /** A cup that had less than it was to pour. */
 export const spilledCup: Cause = {
@@ -8,7 +9,11 @@ export const spilledCup: Cause = {
     const lost = c.state.mishaps.filter((m) => m.kind === 'spilled' && !m.over);
     return lost.length
       ? {
-          fact: `${lost.reduce((s, m) => s + m.grams, 0).toFixed(1)} g were spilled`,
+          fact: `${figure(
+            lost.reduce((s, m) => s + m.grams, 0),
+            'g',
+            1
+          )} were spilled`,
           strength: 0.8,
           change: 'top up before the pour, or pour fewer cavities whole'
         }

@@ -1,5 +1,6 @@
 import type { Cause } from '../cause';
 import { like, rooms } from '../case';
+import { figure } from '../../../quantity';
 
 /** A room this much colder than planned is worth a word, °C. */
 const COLD = 3;
@@ -13,9 +14,9 @@ export const coldRoom: Cause = {
     if (read === undefined) return { note: 'the room’s temperature' };
     if (read > planned - COLD || like(c, 'sets by cooling')) return undefined;
     return {
-      fact: `the room was ${read} °C, planned for ${planned} °C`,
+      fact: `the room was ${figure(read, '°C')}, planned for ${figure(planned, '°C')}`,
       strength: (planned - read) / 10,
-      change: `warm the room to ${planned} °C, or plan for ${read} °C`,
+      change: `warm the room to ${figure(planned, '°C')}, or plan for ${figure(read, '°C')}`,
       apply: (plan) => ({ ...plan, bench: { ...plan.bench, roomCelsius: read } })
     };
   }

@@ -1,6 +1,7 @@
 import { strongest, type Cause } from '../cause';
 import { booksHere, cupName, like } from '../case';
 import { behaviourOf, EXOTHERM_LIMIT } from '../../../material';
+import { figure } from '../../../quantity';
 
 /** Too much mixed resin stood in one cup. */
 export const cupTooHot: Cause = {
@@ -16,7 +17,7 @@ export const cupTooHot: Cause = {
         return peak !== undefined && peak > EXOTHERM_LIMIT
           ? [
               {
-                fact: `${b.put.toFixed(0)} g stood in ${cupName(c, b.mixId)}: left there it reaches ${peak.toFixed(0)} °C`,
+                fact: `${figure(b.put, 'g', 0)} stood in ${cupName(c, b.mixId)}: left there it reaches ${figure(peak, '°C', 0)}`,
                 strength: peak / EXOTHERM_LIMIT - 1,
                 change: 'smaller cups, or pour at once'
               }

@@ -1,5 +1,6 @@
 import { materials } from '../../../material';
 import type { Cause } from '../cause';
+import { figure } from '../../../quantity';
 
 /** Plastisol past the limit of its card. */
 export const tooHotPlastisol: Cause = {
@@ -14,9 +15,9 @@ export const tooHotPlastisol: Cause = {
     const most = Math.max(...read);
     return most > heat.neverPast
       ? {
-          fact: `a probe read ${most.toFixed(0)} °C; past ${heat.neverPast} °C it scorches`,
+          fact: `a probe read ${figure(most, '°C', 0)}; past ${figure(heat.neverPast, '°C')} it scorches`,
           strength: most / heat.neverPast - 1,
-          change: `stop the heat at ${heat.to} °C`
+          change: `stop the heat at ${figure(heat.to, '°C')}`
         }
       : undefined;
   }

@@ -1,5 +1,6 @@
 import { strongest, type Cause } from '../cause';
 import { materials } from '../../../material';
+import { figure } from '../../../quantity';
 
 /** A layer deeper than its resin takes. */
 export const layerTooDeepForIt: Cause = {
@@ -18,9 +19,9 @@ export const layerTooDeepForIt: Cause = {
             return limit !== undefined && deep > limit
               ? [
                   {
-                    fact: `a layer of ${deep.toFixed(1)} mm; this resin takes ${limit} mm`,
+                    fact: `a layer of ${figure(deep, 'mm', 1)}; this resin takes ${figure(limit, 'mm')}`,
                     strength: deep / limit - 1,
-                    change: `layers of at most ${limit} mm, each on the gelled one below`
+                    change: `layers of at most ${figure(limit, 'mm')}, each on the gelled one below`
                   }
                 ]
               : [];

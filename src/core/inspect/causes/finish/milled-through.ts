@@ -1,5 +1,6 @@
 import { strongest, type Cause } from '../cause';
 import { acted, layersHere } from '../case';
+import { figure } from '../../../quantity';
 
 /** Milled deeper than the colour went: what showed is gone. */
 export const milledThrough: Cause = {
@@ -17,9 +18,9 @@ export const milledThrough: Cause = {
         if (depth < mm || entry.status !== 'done') return [];
         return [
           {
-            fact: `${depth} mm were milled off, and ${top.layer.letter} lay only ${mm.toFixed(1)} mm deep there`,
+            fact: `${figure(depth, 'mm')} were milled off, and ${top.layer.letter} lay only ${figure(mm, 'mm', 1)} deep there`,
             strength: depth / Math.max(0.1, mm) - 0.5,
-            change: `mill at most ${(mm / 2).toFixed(1)} mm off, or pour that colour deeper`,
+            change: `mill at most ${figure(mm / 2, 'mm', 1)} off, or pour that colour deeper`,
             apply: (plan) => ({
               ...plan,
               steps: plan.steps.map((s) =>

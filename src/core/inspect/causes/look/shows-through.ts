@@ -1,5 +1,6 @@
 import { strongest, type Cause } from '../cause';
 import { layersHere } from '../case';
+import { figure } from '../../../quantity';
 
 /** A film thinner than this share of what hides lets what lies behind it through. A starting figure. */
 const SHARE = 0.5;
@@ -17,7 +18,7 @@ export const showsThrough: Cause = {
         if (!cup || cup.hides === null || !level || layers.length < 2 || mm >= cup.hides * SHARE) return [];
         return [
           {
-            fact: `${cup.name} lies ${mm.toFixed(1)} mm thick and hides only from ${cup.hides.toFixed(1)} mm on`,
+            fact: `${cup.name} lies ${figure(mm, 'mm', 1)} thick and hides only from ${figure(cup.hides, 'mm', 1)} on`,
             strength: (cup.hides * SHARE) / Math.max(0.1, mm) - 0.8,
             change: 'an opaque body under it first, more white in it, or a thicker layer'
           }

@@ -1,5 +1,6 @@
 import type { Cause } from '../cause';
 import { like } from '../case';
+import { figure } from '../../../quantity';
 
 /** Gypsum and concrete thinner than this break under the thumb, mm; a starting figure, the card of the material wins. */
 const THIN = 6;
@@ -12,7 +13,7 @@ export const thinSection: Cause = {
     const group = c.frozen.computed.groups.find((g) => g.groupId === c.groupId);
     if (!group || !like(c, 'mineral') || group.depth >= THIN) return undefined;
     return {
-      fact: `the piece is ${group.depth.toFixed(1)} mm thick; under ${THIN} mm it breaks before it bends`,
+      fact: `the piece is ${figure(group.depth, 'mm', 1)} thick; under ${figure(THIN, 'mm')} it breaks before it bends`,
       strength: THIN / Math.max(1, group.depth) - 1,
       change: 'a thicker piece, a mesh or fibres in it, and the mould peeled off the piece'
     };

@@ -1,5 +1,6 @@
 import { WHITE_LIGHTNESS } from '../../../plan';
 import { strongest, type Cause } from '../cause';
+import { figure } from '../../../quantity';
 
 /** The share of a pour under which, and the thickness of hiding, mm, past which a white makes few cells; usual practice. */
 const LITTLE = 0.08;
@@ -16,7 +17,7 @@ export const whiteTooWeak: Cause = {
         (cup.shareOfPour < LITTLE || cup.hides === null || cup.hides > THIN)
           ? [
               {
-                fact: `${cup.name} is ${(cup.shareOfPour * 100).toFixed(0)} % of the pour and hides ${cup.hides === null ? 'nothing' : `from ${cup.hides.toFixed(1)} mm`}`,
+                fact: `${cup.name} is ${(cup.shareOfPour * 100).toFixed(0)} % of the pour and hides ${cup.hides === null ? 'nothing' : `from ${figure(cup.hides, 'mm', 1)}`}`,
                 strength: Math.max(
                   LITTLE / Math.max(0.001, cup.shareOfPour) - 1,
                   cup.hides === null ? 2 : cup.hides / THIN - 1

@@ -1,5 +1,6 @@
 import { like } from '../case';
 import type { Cause } from '../cause';
+import { figure } from '../../../quantity';
 
 /** Under this a mould chills what is shot hot at its wall before it has run together, °C; usual practice of the trade. */
 const COLD = 40;
@@ -14,7 +15,7 @@ export const mouldColdPlastisol: Cause = {
     if (read === undefined) return { note: 'the mould’s temperature before the first shot' };
     return read < COLD
       ? {
-          fact: `the mould read ${read.toFixed(0)} °C before the shot`,
+          fact: `the mould read ${figure(read, '°C', 0)} before the shot`,
           strength: (COLD - read) / COLD,
           change: 'warm the mould, and reject the first shot'
         }

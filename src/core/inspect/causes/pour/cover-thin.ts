@@ -1,5 +1,6 @@
 import type { Cause } from '../cause';
 import { acted, tasksHere } from '../case';
+import { figure } from '../../../quantity';
 
 /** Less by this share of the layer over an embed shows. */
 const SHORT = 0.05;
@@ -20,7 +21,7 @@ export const coverThin: Cause = {
     const short = planned > 0 ? 1 - poured / planned : 0;
     return short > SHORT
       ? {
-          fact: `${poured.toFixed(1)} g of ${planned.toFixed(1)} g went over the embed`,
+          fact: `${figure(poured, 'g', 1)} of ${figure(planned, 'g', 1)} went over the embed`,
           strength: short * 4,
           change: 'mix for what clings, and cover it to its whole height before the cup is empty'
         }

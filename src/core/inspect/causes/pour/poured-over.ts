@@ -1,5 +1,6 @@
 import type { Cause } from '../cause';
 import { filled } from '../case';
+import { figure } from '../../../quantity';
 
 /** More by this share stands over a rim. */
 const OVER = 0.02;
@@ -14,7 +15,7 @@ export const pouredOver: Cause = {
     const over = took.poured / took.planned - 1;
     return over > OVER
       ? {
-          fact: `${took.poured.toFixed(1)} g were poured for ${took.planned.toFixed(1)}`,
+          fact: `${figure(took.poured, 'g', 1)} were poured for ${figure(took.planned, 'g', 1)}`,
           strength: over * 10,
           change: 'stop at the rim; the rest goes to the spare cavities'
         }

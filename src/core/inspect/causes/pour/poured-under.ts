@@ -1,5 +1,6 @@
 import type { Cause } from '../cause';
 import { filled } from '../case';
+import { figure } from '../../../quantity';
 
 /** Less by this share shows. */
 const SHORT = 0.02;
@@ -14,7 +15,7 @@ export const pouredUnder: Cause = {
     const short = 1 - took.poured / took.planned;
     return short > SHORT
       ? {
-          fact: `${took.poured.toFixed(1)} g were poured of ${took.planned.toFixed(1)}`,
+          fact: `${figure(took.poured, 'g', 1)} were poured of ${figure(took.planned, 'g', 1)}`,
           strength: short * 10,
           change: 'mix for what clings and for the meniscus; top the sprue while it shrinks'
         }

@@ -1,5 +1,6 @@
 import type { Cause } from '../cause';
 import { like } from '../case';
+import { figure } from '../../../quantity';
 
 /** Under this hard fats begin to set again, °C; usual practice of the trade. */
 const SETS = 30;
@@ -15,9 +16,9 @@ export const stoodPastProbe: Cause = {
     const least = Math.min(...read);
     return least < SETS
       ? {
-          fact: `a probe read ${least.toFixed(0)} °C; under ${SETS} °C hard fats set again and look like trace`,
+          fact: `a probe read ${figure(least, '°C', 0)}; under ${figure(SETS, '°C')} hard fats set again and look like trace`,
           strength: (SETS - least) / 10,
-          change: 'oils and lye at 38 °C or above, and mix through'
+          change: `oils and lye at ${figure(38, '°C')} or above, and mix through`
         }
       : undefined;
   }

@@ -1,4 +1,5 @@
 import type { Cause } from '../cause';
+import { figure } from '../../../quantity';
 
 /** A top-up that met a cup already on its way. */
 export const topUpPouredLate: Cause = {
@@ -8,7 +9,11 @@ export const topUpPouredLate: Cause = {
     const tops = c.state.mishaps.filter((m) => m.kind === 'topped');
     return tops.length
       ? {
-          fact: `${tops.reduce((s, m) => s + m.grams, 0).toFixed(1)} g were topped up during the pour`,
+          fact: `${figure(
+            tops.reduce((s, m) => s + m.grams, 0),
+            'g',
+            1
+          )} were topped up during the pour`,
           strength: 0.5,
           change: 'mix for the meniscus and what clings, so that none is short'
         }

@@ -1,5 +1,6 @@
 import type { CraftCase, CraftFact, CraftProblem, Joining } from '../../definition';
 import { settingFat, superfatOf, type SoapCard } from './card';
+import { figure } from '../../../quantity';
 
 /** Lye, g, under which a slip of a bench scale moves the superfat by a point or so. */
 const LITTLE_LYE = 10;
@@ -18,7 +19,7 @@ function factOf(card: SoapCard, j: Joining): CraftFact {
     ? { label: `with its colour, ${j.name}`, value: superfat }
     : {
         label: `lye, ${j.name}`,
-        value: `${j.weighed('naoh')} g in ${j.weighed('water')} g water · ${superfat}`
+        value: `${figure(j.weighed('naoh'), 'g')} in ${figure(j.weighed('water'), 'g')} water · ${superfat}`
       };
 }
 
@@ -31,8 +32,8 @@ function fatsMaySet(card: SoapCard, { roomCelsius, castings }: CraftCase): Craft
       code: 'fats-may-set',
       level: 'note',
       path: 'plan/bench/roomCelsius',
-      sentence: `At ${roomCelsius} °C ${fat.name} (melts at ${fat.melts} °C) may set in a waiting cup and pass for trace.`,
-      mend: `Work oils and lye at about ${fat.melts + 5} °C; a cup that stiffens early is rewarmed gently to that, not blended.`
+      sentence: `At ${figure(roomCelsius, '°C')} ${fat.name} (melts at ${figure(fat.melts, '°C')}) may set in a waiting cup and pass for trace.`,
+      mend: `Work oils and lye at about ${figure(fat.melts + 5, '°C')}; a cup that stiffens early is rewarmed gently to that, not blended.`
     }
   ];
 }
@@ -45,7 +46,7 @@ function littleLye({ joinings, alone }: CraftCase): CraftProblem[] {
       code: 'soap-school',
       level: 'note',
       path: 'plan/mixes',
-      sentence: `Fresh small batches: the least lye here is ${Math.min(...small.map((j) => j.weighed('naoh')))} g, where a slip of the scale moves the superfat.`,
+      sentence: `Fresh small batches: the least lye here is ${figure(Math.min(...small.map((j) => j.weighed('naoh'))), 'g')}, where a slip of the scale moves the superfat.`,
       mend: 'Make a bigger batch, or use a finer scale.',
       orSplit: 'Split one batch inside its trace instead'
     }

@@ -1,6 +1,8 @@
+import { inPlan } from '../../../problem';
 import type { CraftCase, CraftFact, CraftProblem } from '../../definition';
 import { REHEAT_LIMIT, shotsFor } from '../../melted';
 import type { PlastisolCard } from './card';
+import { figure } from '../../../quantity';
 
 /** How often it was heated, and the shots of an injector. */
 export function plastisolCraft(
@@ -12,7 +14,7 @@ export function plastisolCraft(
   const facts = castings.flatMap((c) => shotFacts(card, c));
   facts.push({
     label: 'heated',
-    value: `${reheats} of ${limit} times · ${card.heatTo} °C, never past ${card.neverPast} °C`
+    value: `${reheats} of ${limit} times · ${figure(card.heatTo, '°C')}, never past ${figure(card.neverPast, '°C')}`
   });
   const problems: CraftProblem[] =
     reheats >= limit
@@ -20,7 +22,7 @@ export function plastisolCraft(
           {
             code: 'reheated-too-often',
             level: 'warn',
-            path: `plan/mixes/${mixes.find((m) => m.reheats === reheats)?.id ?? ''}/reheats`,
+            ...inPlan('mixes', mixes.find((m) => m.reheats === reheats)?.id ?? '', 'reheats'),
             sentence: `This plastisol has been heated ${reheats} times; its card allows ${limit}.`,
             mend: 'Start from fresh material; use this for pieces nobody sees.'
           }
@@ -38,8 +40,8 @@ function shotFacts({ injector }: PlastisolCard, c: CraftCase['castings'][number]
     {
       label: `shots, ${c.name}`,
       value: whole
-        ? `${shots.each.toFixed(1)} ml each · ${shots.perFilling} a filling · ${shots.fillings - 1} refills`
-        : `${shots.each.toFixed(1)} ml each`
+        ? `${figure(shots.each, 'ml', 1)} each · ${shots.perFilling} a filling · ${shots.fillings - 1} refills`
+        : `${figure(shots.each, 'ml', 1)} each`
     },
     ...(c.mouldMaterial === 'aluminium'
       ? [{ label: 'first shot', value: 'a cold metal mould takes it badly: remelt and shoot again' }]

@@ -2,6 +2,7 @@ import { defineAct } from '../../define';
 import { pathWords } from '../../place';
 import { flow } from './flow';
 import { fields, type Barrier } from './fields';
+import { figure } from '../../../quantity';
 
 export type { Barrier };
 
@@ -13,7 +14,7 @@ export const barrier = defineAct({
   usually: { each: 2 },
   flow,
   words: (act, { cavities }) => ({
-    line: `barrier of ${act.of} along ${pathWords(act.path)}, ${act.height} mm high`,
+    line: `barrier of ${act.of} along ${pathWords(act.path)}, ${figure(act.height, 'mm')} high`,
     act: 'Lay the barrier',
     rest: `of ${act.of} along ${pathWords(act.path)} of ${cavities}`,
     hint: 'from wall to wall, without a gap',

@@ -5,6 +5,7 @@ import { placeWords } from '../../place';
 import { flow } from './flow';
 import { fields, type ColumnAct } from './fields';
 import { postArea } from './post';
+import { figure } from '../../../quantity';
 
 export type { ColumnAct };
 
@@ -17,7 +18,7 @@ export const column = defineAct({
   usually: { each: 2 },
   flow,
   measures: (act, m) =>
-    `${act.rounds} rounds of ${grams(m.grams / act.rounds)}; the post leaves ${((postArea(act, m.area) * m.level) / 1000).toFixed(0)} ml to refill`,
+    `${act.rounds} rounds of ${grams(m.grams / act.rounds)}; the post leaves ${figure((postArea(act, m.area) * m.level) / 1000, 'ml', 0)} to refill`,
   varies: 'the outline of each ring of colour',
   words: (act, { cup, cavities }) => ({
     line: `column ${cup(act.cupId)}, ${formatAmount(act.amount)}, over the post at ${placeWords(act.at)} in ${act.rounds} rounds`,

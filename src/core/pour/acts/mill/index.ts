@@ -1,6 +1,7 @@
 import { defineAct } from '../../define';
 import { flow } from './flow';
 import { fields, type Mill } from './fields';
+import { figure } from '../../../quantity';
 
 export type { Mill };
 
@@ -14,9 +15,9 @@ export const mill = defineAct({
   flow,
   edges: { early: 'colour peels out' },
   words: (act, { cavities }) => ({
-    line: `mill ${act.depth} mm off`,
+    line: `mill ${figure(act.depth, 'mm')} off`,
     act: 'Mill',
-    rest: `${act.depth} mm off ${cavities}`,
+    rest: `${figure(act.depth, 'mm')} off ${cavities}`,
     hint: 'only what is fully cured; shallow passes',
     confirm: 'Milled'
   })

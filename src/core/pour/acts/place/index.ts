@@ -2,6 +2,7 @@ import { defineAct } from '../../define';
 import { placeWords } from '../../place';
 import { flow } from './flow';
 import { fields, type PlaceAct } from './fields';
+import { figure } from '../../../quantity';
 
 export type { PlaceAct };
 
@@ -14,7 +15,7 @@ export const placeEmbed = defineAct({
   usually: { each: 1 },
   flow,
   words: (act, { cavities, part }) => ({
-    line: `place ${act.pieces} ${act.what ?? (act.embedId ? part(act.embedId) : 'embed')}${act.pieces === 1 ? ` at ${placeWords(act.at)}` : ''}${act.pressed ? `, pressed in ${act.pressed} mm` : ''}`,
+    line: `place ${act.pieces} ${act.what ?? (act.embedId ? part(act.embedId) : 'embed')}${act.pieces === 1 ? ` at ${placeWords(act.at)}` : ''}${act.pressed ? `, pressed in ${figure(act.pressed, 'mm')}` : ''}`,
     act: 'Place',
     rest: `${act.pieces} ${act.what ?? (act.embedId ? part(act.embedId) : 'embed')} in ${cavities}`,
     hint: 'from the middle outward, face first, so that no air stays under it',

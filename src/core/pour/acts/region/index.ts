@@ -6,6 +6,7 @@ import { poured } from '../../pouring';
 import { refilled } from '../../refilled';
 import { flow } from './flow';
 import { fields, type Region } from './fields';
+import { figure } from '../../../quantity';
 
 export type { Region };
 
@@ -23,7 +24,7 @@ export const region = defineAct({
   measures: (act, m) => {
     const mm2 = areaWithin(act.outline, m.half);
     if (!(mm2 > 0)) return undefined;
-    const deep = `${((m.ml * 1000) / mm2).toFixed(1)} mm deep`;
+    const deep = `${figure((m.ml * 1000) / mm2, 'mm', 1)} deep`;
     return `${(mm2 / 100).toFixed(1)} cm² of outline, ${grams(m.grams)}, ${deep}`;
   },
   varies: 'how each edge of the picture blurs',
@@ -41,4 +42,4 @@ export const region = defineAct({
 
 /** An outline of many corners is no ring: it is what was traced. */
 const within = ({ outline }: Region) =>
-  (outline.round ?? 1) > 1 ? pathWords(outline).replace('rings', 'outlines') : 'its outline';
+  (outline.round ?? 1) > 1 ? `${outline.round} outlines round the middle` : 'its outline';

@@ -1,5 +1,6 @@
 import { defineAct } from '../../define';
 import { cup, quantity, type ActOf } from '../../fields';
+import { figure } from '../../../quantity';
 
 /** A cup is warmed again to what it pours at. */
 const fields = {
@@ -15,9 +16,9 @@ export const reheat = defineAct({
   also: ['warm', 'melt'],
   usually: { once: 3 },
   words: (act, { cup }) => ({
-    line: `reheat ${cup(act.cupId)} to ${act.celsius} °C`,
+    line: `reheat ${cup(act.cupId)} to ${figure(act.celsius, '°C')}`,
     act: 'Reheat',
-    rest: `${cup(act.cupId)} to ${act.celsius} °C`,
+    rest: `${cup(act.cupId)} to ${figure(act.celsius, '°C')}`,
     hint: 'gently, stirred; every reheat counts',
     confirm: 'Reheated'
   })

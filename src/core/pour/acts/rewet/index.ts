@@ -1,5 +1,6 @@
 import { defineAct } from '../../define';
 import { cup, quantity, type ActOf } from '../../fields';
+import { figure } from '../../../quantity';
 
 /** Liquid put in again because it stiffens: the ratio it leaves is shown. */
 const fields = {
@@ -16,9 +17,9 @@ export const rewet = defineAct({
   traits: ['water'],
   usually: { once: 1 },
   words: (act, { cup }) => ({
-    line: `rewet ${cup(act.cupId)} with ${act.grams} g`,
+    line: `rewet ${cup(act.cupId)} with ${figure(act.grams, 'g')}`,
     act: 'Rewet',
-    rest: `${cup(act.cupId)} with ${act.grams} g of its liquid`,
+    rest: `${cup(act.cupId)} with ${figure(act.grams, 'g')} of its liquid`,
     hint: 'by drops, stirred in; it leaves the ratio that the cup now shows',
     confirm: 'Rewetted'
   })

@@ -4,6 +4,7 @@ import { grams } from '../../measured';
 import { pathLength, pathWords } from '../../place';
 import { flow } from './flow';
 import { fields, type Ribbon } from './fields';
+import { figure } from '../../../quantity';
 
 export type { Ribbon };
 
@@ -22,13 +23,13 @@ export const ribbon = defineAct({
   measures: (act, m) => {
     const mm = pathLength(act.path, m.half);
     if (!(mm > 0)) return undefined;
-    return `${mm.toFixed(0)} mm of line, ${grams(m.grams)}, ${((m.ml * 1000) / mm / act.width).toFixed(1)} mm high`;
+    return `${figure(mm, 'mm', 0)} of line, ${grams(m.grams)}, ${figure((m.ml * 1000) / mm / act.width, 'mm', 1)} high`;
   },
   varies: 'the thickness of each drawn line',
   words: (act, { cup, cavities }) => ({
-    line: `ribbon ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${pathWords(act.path)}, ${act.width} mm wide, ${act.how}`,
+    line: `ribbon ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${pathWords(act.path)}, ${figure(act.width, 'mm')} wide, ${act.how}`,
     act: HOW[act.how],
-    rest: `${cup(act.cupId)} as ${pathWords(act.path)}, ${act.width} mm wide, in ${cavities}`,
+    rest: `${cup(act.cupId)} as ${pathWords(act.path)}, ${figure(act.width, 'mm')} wide, in ${cavities}`,
     hint: 'one even movement, the tip close to the surface',
     confirm: 'Drawn'
   })

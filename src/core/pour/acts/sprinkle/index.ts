@@ -1,5 +1,6 @@
 import { defineAct } from '../../define';
 import { quantity, words, type ActOf } from '../../fields';
+import { figure } from '../../../quantity';
 
 /** Strewn on the open face: glitter, salt, seeds, chips. */
 const fields = {
@@ -16,9 +17,9 @@ export const sprinkle = defineAct({
   also: ['strew', 'glitter', 'salt', 'seeds'],
   usually: { each: 0.3 },
   words: (act, { cavities }) => ({
-    line: `sprinkle ${act.grams} g ${act.what ?? ''}`.trim(),
+    line: `sprinkle ${figure(act.grams, 'g')} ${act.what ?? ''}`.trim(),
     act: 'Sprinkle',
-    rest: `${act.grams} g ${act.what ?? ''} over ${cavities}`,
+    rest: `${figure(act.grams, 'g')} ${act.what ?? ''} over ${cavities}`,
     hint: 'while the surface still takes it',
     confirm: 'Sprinkled'
   })

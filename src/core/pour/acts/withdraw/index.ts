@@ -3,6 +3,7 @@ import { placeWords } from '../../place';
 import { withdrawn } from '../../withdrawn';
 import { flow } from './flow';
 import { fields, type Withdraw } from './fields';
+import { figure } from '../../../quantity';
 
 export type { Withdraw };
 
@@ -15,9 +16,9 @@ export const withdraw = defineAct({
   apply: (act, stand, step) => withdrawn(stand, act.ml, step),
   flow,
   words: (act, { cavities }) => ({
-    line: `withdraw ${act.ml} ml at ${placeWords(act.at)}`,
+    line: `withdraw ${figure(act.ml, 'ml')} at ${placeWords(act.at)}`,
     act: 'Withdraw',
-    rest: `${act.ml} ml at ${placeWords(act.at)} of ${cavities}`,
+    rest: `${figure(act.ml, 'ml')} at ${placeWords(act.at)} of ${cavities}`,
     hint: 'slowly, the tip on the ground',
     confirm: 'Drawn out'
   })

@@ -4,7 +4,7 @@
   import Fold from '../../Fold.svelte';
   import type { Computed } from '$core/plan';
   import { duration, holdsFor } from '$core/quantity';
-  import { mass, said, volume } from '../../../preferences.svelte';
+  import { mass, inWords, volume } from '../../../preferences.svelte';
   import { HEADROOM } from '$core/shelf';
   import type { PlanView } from '$lib/plan-view.svelte';
   import CupMark from '../../CupMark.svelte';
@@ -119,7 +119,7 @@
   {#if mixes > 1}<FactRow
       label="Mixes"
       value={`${mixes}`}
-      note={why ? said(why, computed.division) : ''}
+      note={why ? inWords(why, computed.division) : ''}
     />{/if}
   {#if hand && hand.window > 0}
     <FactRow
@@ -150,7 +150,7 @@
   {/if}
   {#each computed.craft as fact, i (i)}<FactRow
       label={fact.label}
-      value={said(fact.value, computed.division)}
+      value={inWords(fact.value, computed.division)}
     />{/each}
   {#each computed.surplus.spares as s (s.id)}
     <FactRow

@@ -5,7 +5,7 @@
   import { cureCourses, type Computed, type Plan } from '$core/plan';
   import { duration } from '$core/quantity';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { said, shownUnit, temperature } from '../../../preferences.svelte';
+  import { inWords, shownUnit, temperature } from '../../../preferences.svelte';
   import Choice from '../../Choice.svelte';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanView } = $props();
@@ -61,7 +61,7 @@
 
   const datasets = () =>
     own.map((c) => ({
-      label: said(c.name),
+      label: inWords(c.name),
       data: c.points.filter((p) => p.minute <= until).map((p) => ({ x: p.minute, y: shown(p.celsius) })),
       borderColor: getComputedStyle(document.documentElement).getPropertyValue(
         c.of === 'cup' ? '--ink' : '--ochre'

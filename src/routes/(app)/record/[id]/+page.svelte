@@ -20,7 +20,7 @@
   import CupMark from '$lib/ui/CupMark.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import InspectPiece from '$lib/ui/record/InspectPiece.svelte';
-  import { said } from '../../../../lib/preferences.svelte';
+  import { inWords } from '../../../../lib/preferences.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
   let { data } = $props();
@@ -399,7 +399,7 @@
         <h2 class="mt-6 text-[1.35rem]">Against the clock</h2>
         <ul class="ruled mt-1">
           {#each data.advice as sentence, i (i)}
-            <li class="py-2 first-letter:uppercase">{said(sentence)}</li>
+            <li class="py-2 first-letter:uppercase">{inWords(sentence)}</li>
           {/each}
         </ul>
       {/if}
@@ -437,7 +437,7 @@
         <ul class="ruled mt-1" data-testid="strays">
           {#each data.strays as stray (stray.id)}
             <li class="py-2 text-ink-2">
-              {said(stray.sentence)} <span class="text-[0.85rem]">{moment(stray.at, stray.at)}</span>
+              {inWords(stray.sentence)} <span class="text-[0.85rem]">{moment(stray.at, stray.at)}</span>
             </li>
           {/each}
           {#if data.unreadable}

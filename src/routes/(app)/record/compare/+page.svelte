@@ -4,7 +4,7 @@
   import Choice from '$lib/ui/Choice.svelte';
   import PieceThumb from '$lib/ui/PieceThumb.svelte';
   import Table from '$lib/ui/Table.svelte';
-  import { said } from '../../../../lib/preferences.svelte';
+  import { inWords } from '../../../../lib/preferences.svelte';
   import { day } from '$lib/when';
 
   let { data } = $props();
@@ -60,9 +60,9 @@
       rows={data.differences}
       empty="Nothing that was logged differs."
       columns={[
-        { id: 'what', head: 'what differs', text: (d) => said(d.what), class: 'text-ink-2' },
-        { id: 'a', head: data.a.name, text: (d) => said(d.a) || '—', class: 'font-semibold' },
-        { id: 'b', head: data.b.name, text: (d) => said(d.b) || '—', class: 'font-semibold' }
+        { id: 'what', head: 'what differs', text: (d) => inWords(d.what), class: 'text-ink-2' },
+        { id: 'a', head: data.a.name, text: (d) => inWords(d.a) || '—', class: 'font-semibold' },
+        { id: 'b', head: data.b.name, text: (d) => inWords(d.b) || '—', class: 'font-semibold' }
       ]}
     />
   {:else}

@@ -7,6 +7,7 @@
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import Table from '$lib/ui/Table.svelte';
   import { send } from '$lib/send';
+  import { problemWords } from '$lib/preferences.svelte';
 
   let kind = $state<TableKind>('colourants');
   let text = $state('');
@@ -118,7 +119,7 @@
         {
           id: 'state',
           head: '',
-          text: (r) => r.problems.map((p) => `${p.sentence} ${p.mend}`).join(' ') || 'ready',
+          text: (r) => r.problems.map((p) => problemWords(p)).join(' ') || 'ready',
           class: (r) => (r.problems.length ? 'text-cinnabar' : 'text-verdigris')
         }
       ]}

@@ -13,7 +13,7 @@
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
-  import { mass, said, volume } from '../../../../lib/preferences.svelte';
+  import { mass, inWords, volume } from '../../../../lib/preferences.svelte';
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
@@ -218,7 +218,7 @@
         <p class="font-display text-[2.4rem] leading-none font-medium" data-testid="rubber">
           {mass(need.value.ml * rubber.density)}
         </p>
-        <p class="mt-1 text-[0.9rem] text-ink-2">{said(need.value.working)} × {rubber.density} g/ml</p>
+        <p class="mt-1 text-[0.9rem] text-ink-2">{inWords(need.value.working)} × {rubber.density} g/ml</p>
         <Table
           class="mt-2"
           rows={need.value.pours.map((ml, i, all) => ({

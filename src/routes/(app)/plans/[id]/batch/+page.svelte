@@ -6,7 +6,7 @@
   import { amountWords } from '$core/pour';
   import { displayOf, reading, weighing } from '$core/quantity';
   import CupMark from '$lib/ui/CupMark.svelte';
-  import { length, mass, money, said, volume } from '../../../../../lib/preferences.svelte';
+  import { length, mass, money, inWords, volume } from '../../../../../lib/preferences.svelte';
   import { batchOf, batchRows, coloursOf, partOf } from '$lib/sheet-words';
   import PrintBar from '$lib/ui/PrintBar.svelte';
 
@@ -61,7 +61,7 @@
       {
         id: 'asked',
         head: 'asked',
-        text: ({ layer }) => said(amountOf(layer.stepId)),
+        text: ({ layer }) => inWords(amountOf(layer.stepId)),
         class: 'text-ink-2'
       },
       { id: 'thick', head: 'thick', num: true, text: ({ layer }) => length(layer.to - layer.from) },
@@ -152,7 +152,7 @@
   <p class="mt-1 text-[0.82rem] text-ink-2">
     Percent {basis}.
     {#each computed.craft as fact, i (i)}
-      {fact.label}: {said(fact.value, computed.division)}.{/each}
+      {fact.label}: {inWords(fact.value, computed.division)}.{/each}
     {#each computed.surplus.spares as s (s.id)}
       Spare {s.name}: {volume(s.ml)} of {volume(s.of)}.{/each}
     {#if computed.surplus.leftovers.length}

@@ -9,7 +9,7 @@
   import { newId } from '$lib/id';
   import { taskWords, typedGrams } from '$lib/instruction';
   import { send } from '$lib/send';
-  import { said } from '../../../../../lib/preferences.svelte';
+  import { inWords } from '../../../../../lib/preferences.svelte';
   import { lastDayAt } from '$lib/when';
   import Tick from '$lib/ui/Tick.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
@@ -158,7 +158,7 @@
         {@const words = taskWords(task, computed)}
         <tr class="border-b border-rule {leftOut[task.id] ? 'text-ink-2 line-through' : ''}">
           <td class="num text-ink-2">{i + 1}</td>
-          <td class="py-1 pr-3"><strong>{words.act}</strong> {said(words.rest)}</td>
+          <td class="py-1 pr-3"><strong>{words.act}</strong> {inWords(words.rest)}</td>
           <td class="num pr-3 text-right whitespace-nowrap"
             >{task.kind === 'weigh'
               ? weighing(task.grams, task.division)

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { figuresOf } from '$core/plan';
   import { labelsOf } from '$lib/sheet-words';
-  import { said } from '../../../../../lib/preferences.svelte';
+  import { inWords } from '../../../../../lib/preferences.svelte';
   import { today } from '$lib/when';
   import CupIcon from '$lib/ui/CupIcon.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
@@ -31,7 +31,7 @@
           </p>
           {#each label.lines as line, i (i)}
             <p class={i === 1 ? 'font-semibold' : i > 1 ? 'text-ink-2' : ''}>
-              {said(line, computed.division)}
+              {inWords(line, computed.division)}
             </p>
           {/each}
         </div>

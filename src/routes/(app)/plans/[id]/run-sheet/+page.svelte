@@ -7,7 +7,7 @@
   import { aimOf } from '$lib/sheet-words';
   import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
-  import { said, temperature } from '../../../../../lib/preferences.svelte';
+  import { inWords, temperature } from '../../../../../lib/preferences.svelte';
 
   let { data } = $props();
   const plan = $derived(data.plan);
@@ -38,7 +38,7 @@
   <ul class="mt-3 columns-2 gap-8 text-[0.92rem] max-sm:columns-1">
     {#each checks as check (check.id)}
       <li class="break-inside-avoid py-1">
-        <span class="mr-2 inline-block size-3.5 border border-ink"></span>{said(check.words)}
+        <span class="mr-2 inline-block size-3.5 border border-ink"></span>{inWords(check.words)}
       </li>
     {/each}
   </ul>
@@ -62,7 +62,7 @@
         <tr class="break-inside-avoid border-b border-rule align-baseline">
           <td class="py-1.5"><span class="inline-block size-3.5 border border-ink"></span></td>
           <td class="num text-ink-2">{i + 1}</td>
-          <td class="pr-3"><strong>{words.act}</strong> {said(words.rest)}</td>
+          <td class="pr-3"><strong>{words.act}</strong> {inWords(words.rest)}</td>
           <td class="num pr-3 text-right font-semibold whitespace-nowrap">{aimOf(task, computed.division)}</td
           >
           <td class="text-ink-2">{task.kind === 'weigh' || task.kind === 'pour' ? '________ g' : ''}</td>

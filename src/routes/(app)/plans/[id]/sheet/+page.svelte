@@ -8,7 +8,7 @@
   import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
   import CupMark from '$lib/ui/CupMark.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
-  import { said, temperature, volume } from '../../../../../lib/preferences.svelte';
+  import { inWords, temperature, volume } from '../../../../../lib/preferences.svelte';
   import WeighTable from '$lib/ui/WeighTable.svelte';
 
   let { data } = $props();
@@ -144,8 +144,8 @@
           <li class="py-1.5">
             {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={20} />{/if}
             {#each line.parts as { text, strong }, i (i)}{#if strong}<strong
-                  >{said(text, computed.division)}</strong
-                >{:else}{said(text, computed.division)}{/if}{/each}
+                  >{inWords(text, computed.division)}</strong
+                >{:else}{inWords(text, computed.division)}{/if}{/each}
           </li>
         {/each}
       </ol>

@@ -3,7 +3,7 @@
   import { buyerSheet, USUAL_TOLERANCE } from '$core/inspect';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import PieceThumb from '$lib/ui/PieceThumb.svelte';
-  import { said } from '../../../../../lib/preferences.svelte';
+  import { inWords } from '../../../../../lib/preferences.svelte';
   import { day } from '$lib/when';
 
   let { data } = $props();
@@ -19,7 +19,7 @@
     <section class="mt-6 break-inside-avoid">
       <h2 class="text-[1.35rem]">{title}</h2>
       <ul class="mt-1 list-disc space-y-1 pl-5 text-[1.08rem]">
-        {#each lines as line, i (i)}<li>{said(line)}</li>{/each}
+        {#each lines as line, i (i)}<li>{inWords(line)}</li>{/each}
       </ul>
     </section>
   {/if}

@@ -1,0 +1,82 @@
+import { withoutMinusZero } from './format';
+
+/**
+ * What the core says is a message: text with typed quantities in it. A message is a string, so that it can be joined,
+ * sorted, sent and stored like any text; each quantity stands in it between marks that nobody can type by accident, and
+ * whoever shows the message writes the quantities in the reader's own units.
+ */
+export type Message = string;
+
+/** A quantity within a message: one figure, or several of one unit with what stands between them (`120 × 100 mm`). */
+export interface MessageQuantity {
+  figures: readonly number[];
+  /** A metric unit. */
+  unit: MessageUnit;
+  /** Decimals in that unit; as many as each figure has unless given. */
+  digits?: number;
+  between: string;
+}
+
+/** The units that the core keeps things in, and the larger ones it speaks in. */
+export type MessageUnit = 'g' | 'kg' | 'ml' | 'l' | 'mm' | 'cm' | '°C';
+
+/** Private-use characters of Unicode: no keyboard has them, no text means anything by them. */
+const [BEGIN, NEXT, END] = ['\uE000', '\uE001', '\uE002'];
+
+/** How many decimals a figure of a quantity is written with: those it was given, or its own. */
+export const decimalsIn = (value: number, digits?: number): number =>
+  digits ?? (String(Number(value.toFixed(6))).split('.')[1] ?? '').length;
+
+/**
+ * Marks a quantity for a message. Figures in `unit`; `digits` are decimals in that unit, as many as each figure has
+ * unless given.
+ * @example figure(4.25, 'mm', 1) // reads as 4.3 mm, or 0.17 in
+ */
+export function figure(
+  figures: number | readonly number[],
+  unit: MessageUnit,
+  digits?: number,
+  between = ' × '
+): Message {
+  const all = Array.isArray(figures) ? figures : [figures];
+  return [BEGIN, [all.join(' '), unit, digits ?? '', between].join(NEXT), END].join('');
+}
+
+/** A message in its parts: text, and quantities. */
+export function partsOf(message: Message): (string | MessageQuantity)[] {
+  const [text, ...marked] = message.split(BEGIN!);
+  return [text!, ...marked.flatMap(quantityFirst)].filter((part) => part !== '');
+}
+
+/** What follows a mark: the quantity, then the text up to the next one. */
+function quantityFirst(marked: string): (string | MessageQuantity)[] {
+  const [inside = '', ...text] = marked.split(END!);
+  const [figures = '', unit, digits, between = ' '] = inside.split(NEXT!);
+  return [
+    {
+      figures: figures.split(' ').map(Number),
+      unit: unit as MessageUnit,
+      ...(digits ? { digits: Number(digits) } : {}),
+      between
+    },
+    text.join('')
+  ];
+}
+
+/** A quantity as it is kept: `15.0 mm`. */
+export const metricQuantity = ({ figures, unit, digits, between }: MessageQuantity): string =>
+  `${figures.map((f) => withoutMinusZero(f.toFixed(decimalsIn(f, digits)))).join(between)} ${unit}`;
+
+/**
+ * A message in metric words: for other programs, for logs, and where nobody has chosen units.
+ * @example metricWords(`a layer of ${figure(15, 'mm')}`) // a layer of 15 mm
+ */
+export const metricWords = (message: Message): string => written(message, metricQuantity);
+
+/** A message as text, each quantity written by a function. */
+export const written = (message: Message, write: (quantity: MessageQuantity) => string): string =>
+  message.includes(BEGIN!)
+    ? partsOf(message)
+        .map((part) => (typeof part === 'string' ? part : write(part)))
+        .join('')
+    : message;
