@@ -45,5 +45,9 @@ const atScale = (division?: number): Preferences =>
 const weightsOf = (division: number): Preferences['weights'] =>
   displayOf(division).symbol === 'oz' ? 'oz' : 'g';
 
+/** A figure in the unit shown for one that it is kept in, for charts and drawings. */
+export const shownFigure = (value: number, symbol: string): number =>
+  core.shownFigure(value, symbol, current);
+
 /** The unit shown for one that things are kept in: `mm` → `in`. */
 export const shownUnit = (symbol: string): string => core.shownUnit(symbol, current);

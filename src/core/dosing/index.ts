@@ -13,7 +13,7 @@ export {
   type Dose,
   type LineBasis
 } from './recipe';
-export { LET_DOWN_SPARE, proposedLetDowns, WEAKEST_LET_DOWN } from './letdown';
+export { LET_DOWN_SPARE, proposedLetDowns, WEAKEST_LET_DOWN, type LetDownStep } from './letdown';
 export { correctMix, type MixWeighing, type MixCorrection } from './overshoot';
 export { calibrateDrop, countWords, dropsWeigh, EIGHTH_TSP, inDrops, inSpoons, type Counted } from './drops';
 export { creepSteps, type Creep } from './creep';

@@ -2,6 +2,7 @@ import { COLOUR_TOLERANCE, weighingSpread, type Scale } from './scale';
 
 /** Parts of carrier to one of colourant: the usual strengths. */
 const STEPS = [9, 19, 49, 99] as const;
+export type LetDownStep = (typeof STEPS)[number];
 /** The weakest of them. */
 export const WEAKEST_LET_DOWN = STEPS[3];
 /** A let-down is made for its uses and a fifth more: some stays in its pot. */

@@ -5,3 +5,4 @@ export { withNewCup } from './add-cup';
 export { freshId } from './fresh-id';
 export { sharedEqually, sharersOf } from './share-equally';
 export { insertStep, moveStep } from './insert-step';
+export { recipeOf } from './matched-recipe';

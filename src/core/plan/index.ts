@@ -8,3 +8,4 @@ export { whitesIn } from './looks/dominance';
 export { WHITE_LIGHTNESS } from './looks/swirl';
 export { mixPaces } from './paces';
 export { roomIn } from './room';
+export { recipeColour } from './looks/recipe-colour';

@@ -1,16 +1,6 @@
 import type { ActDefinition, AnyDefinition, KnownAct } from './act';
 
-const NEEDED = [
-  'kind',
-  'group',
-  'schema',
-  'fresh',
-  'cups',
-  'changed',
-  'apply',
-  'hands',
-  'words'
-] as const;
+const NEEDED = ['kind', 'group', 'schema', 'fresh', 'cups', 'changed', 'apply', 'hands', 'words'] as const;
 
 /** Acts by their kind. Refuses a definition that lacks something, and a kind that is taken. */
 export class ActRegistry {

@@ -21,6 +21,15 @@ export function shownUnit(symbol: string, ways: Preferences): string {
   }
 }
 
+/**
+ * A figure in the unit that a workshop is shown for one that it is kept in: 21 of `°C` → 69.8 where that is `°F`.
+ * @example shownFigure(25.4, 'mm', { ...USUAL_PREFERENCES, lengths: 'in' }) // 1
+ */
+export function shownFigure(value: number, symbol: string, ways: Preferences): number {
+  const [from, to] = [unit(symbol), unit(shownUnit(symbol, ways))];
+  return (value * from.factor + (from.offset ?? 0) - (to.offset ?? 0)) / to.factor;
+}
+
 /** How many ounces or more are said in pounds. */
 const IN_POUNDS = 16;
 

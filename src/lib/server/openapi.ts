@@ -9,6 +9,7 @@ import { SHEETS } from '$lib/sheets';
 import { MatchRequest } from './match';
 import { Lot, Vessel, TABLE_KINDS } from '$core/shelf';
 import { Preferences } from '$core/preferences';
+import { PASTE_CARRIERS } from '$core/shelf';
 import {
   answer,
   body,
@@ -122,6 +123,26 @@ export function openapi() {
           responses: { '200': { description: 'The picture.', content: { 'image/jpeg': {} } } }
         }
       },
+      '/api/v1/pastes': {
+        post: {
+          summary: 'Put a paste that was made on the shelf: its card and its lot',
+          ...body({
+            type: 'object',
+            required: ['pigmentId', 'carrier', 'make', 'fraction', 'division', 'shelfMonths'],
+            properties: {
+              pigmentId: { type: 'string' },
+              carrier: { enum: PASTE_CARRIERS.map((c) => c.carrier) },
+              make: { type: 'number', description: 'g' },
+              fraction: { type: 'number', description: 'pigment by weight, 0 to 1' },
+              division: { type: 'number', description: 'of the scale, g' },
+              shelfMonths: { type: 'integer', minimum: 1 },
+              pigmentCost: { type: 'number', description: 'a gram' },
+              carrierCost: { type: 'number', description: 'a gram' }
+            }
+          }),
+          responses: { ...answer('The card and the lot.', { type: 'object' }, '201'), ...refused }
+        }
+      },
       '/api/v1/match': {
         post: {
           summary: 'Find recipes for a colour from the shelf',
@@ -214,6 +235,14 @@ export function openapi() {
         delete: {
           summary: 'Delete a plan; its runs stay in the record',
           responses: answer('Gone.', undefined, '204')
+        }
+      },
+      '/api/v1/plans/{id}/cups/{cup}/recipe': {
+        parameters: [id, { name: 'cup', in: 'path', required: true, schema: { type: 'string' } }],
+        put: {
+          summary: 'Give a cup of a plan another recipe, whatever else has changed in the plan',
+          ...body({ type: 'array', items: { type: 'object' } }),
+          responses: { ...answer('The plan as stored.', ref('Plan')), ...refused, ...clashes }
         }
       },
       '/api/v1/plans/{id}/file': {

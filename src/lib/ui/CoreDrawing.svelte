@@ -8,7 +8,7 @@
   import CupPattern from './CupPattern.svelte';
   import { seenBy, type Vision } from '$core/colour';
   import { inkOn } from './ink';
-  import { shownUnit, volume } from '../preferences.svelte';
+  import { shownUnit, volume, length } from '../preferences.svelte';
   import { halfWidthAt, slicePath } from './section';
 
   let {
@@ -57,9 +57,8 @@
   const cupOf = (id: string) => cups.find((c) => c.cupId === id);
   const colours = $derived((cup: FigureCup) => seenBy(cup.colour, vision));
   const unit = $derived(shownUnit('mm'));
-  const mm = (z: number) => (unit === 'mm' ? z.toFixed(1) : (z / 25.4).toFixed(2));
-  const short = (ml: number) =>
-    shownUnit('ml') === 'ml' ? `${ml.toFixed(ml < 10 ? 2 : ml < 100 ? 1 : 0)} ml` : volume(ml);
+  // The unit stands once beside the scale.
+  const mm = (z: number) => length(z).slice(0, -unit.length - 1);
 
   // Labels beside the drawing keep a line's distance from each other, in order from the bottom up.
   const labels = $derived.by(() => {
@@ -235,7 +234,7 @@
       fill="var(--ink)">{layer.letter} {cupOf(layer.cupId)?.name}</text
     >
     {#if !namesOnly}<text x={width - RIGHT + 10} y={yy + 12.5} font-size="12" fill="var(--ink-2)"
-        >{short(layer.each)} · {mm(layer.to - layer.from)}</text
+        >{volume(layer.each)} · {mm(layer.to - layer.from)}</text
       >{/if}
   {/each}
 </svg>

@@ -6,6 +6,7 @@ import {
   toDivision,
   WEAKEST_LET_DOWN,
   weighingSpread,
+  type LetDownStep,
   type Scale
 } from '../../dosing';
 import {
@@ -38,7 +39,7 @@ const leastOf = (scale: WeighedOn): number =>
 /** One line of a recipe as it goes on the scale, g: itself, or a let-down of so many parts to one. */
 export interface LineWeighed {
   grams: number;
-  letDown?: number;
+  letDown?: LetDownStep;
   /** What of the colourant is delivered, g. */
   delivers: number;
 }

@@ -10,6 +10,7 @@
   import NumberField from '../shelf/NumberField.svelte';
   import Row from '../Row.svelte';
   import { whose } from '../shelf/whose';
+  import { temperature } from '../../preferences.svelte';
 
   let { form, card }: { form: CardForm<Base>; card: ResinCard } = $props();
   const read = $derived(bothReadings(card));
@@ -103,7 +104,7 @@
     },
     ...ROOMS.map((room) => ({
       id: String(room),
-      head: `${room} °C`,
+      head: temperature(room),
       num: true,
       text: (row: (typeof BODIES)[number]) => duration(cureOf(card.openMinutes, row.body, room).begins.gelled)
     }))

@@ -5,7 +5,7 @@
   import { cureCourses, type Computed, type Plan } from '$core/plan';
   import { duration } from '$core/quantity';
   import type { PlanView } from '$lib/plan-view.svelte';
-  import { inWords, shownUnit, temperature } from '../../../preferences.svelte';
+  import { inWords, shownUnit, temperature, shownFigure } from '../../../preferences.svelte';
   import Choice from '../../Choice.svelte';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanView } = $props();
@@ -23,7 +23,7 @@
       ? Math.max(inCup.peak.minute, inCup.states.find((s) => s.state === 'gelled')?.minute ?? 0) * 1.25
       : 60
   );
-  const shown = (celsius: number) => (shownUnit('°C') === '°F' ? celsius * 1.8 + 32 : celsius);
+  const shown = (celsius: number) => shownFigure(celsius, '°C');
 
   let canvas = $state<HTMLCanvasElement>();
   let chart: ChartType<'line'> | undefined;

@@ -3,18 +3,12 @@
   import Bar from '$lib/ui/Bar.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import Choice from '$lib/ui/Choice.svelte';
-  import {
-    asWeighed,
-    candidatesFor,
-    deepColour,
-    labOfHex,
-    type MatchAnswer,
-    type MatchOrder
-  } from '$core/colour';
-  import { concentrationsOf, ownPercents } from '$core/dosing';
+  import { asWeighed, candidatesFor, labOfHex, type MatchAnswer, type MatchOrder } from '$core/colour';
+  import { ownPercents } from '$core/dosing';
   import { goto } from '$app/navigation';
-  import { applyEdit } from '$core/document/apply-edit';
+  import { recipeOf } from '$core/edit';
   import { formulaOf } from '$core/material';
+  import { recipeColour } from '$core/plan';
   import type { Problem } from '$core/problem';
   import { newId } from '$lib/id';
   import { send } from '$lib/send';
@@ -119,21 +113,8 @@
   /** The answer as a cup's recipe, weighed as it is shown; then the plan is opened. */
   async function carry(answer: MatchAnswer, { plan, cup }: CupHere) {
     if (!order || !scale) return;
-    const percents = own(answer);
-    const weighed = asWeighed(answer, order, batch, scale);
-    const value = answer.lines.map((line, i) => ({
-      id: newId(),
-      colourantId: line.colourantId,
-      percent: Number(percents[i]!.toPrecision(3)),
-      of: 'supplied',
-      ...(weighed.grams[i]!.letDown ? { letDown: weighed.grams[i]!.letDown } : {})
-    }));
-    const found = await fetch(`/api/v1/plans/${plan.id}`);
-    const document = await found.json();
-    const changed = applyEdit(document, { path: ['cups', cup.id, 'recipe'], value });
-    const stored = await send('PUT', `/plans/${plan.id}`, changed, {
-      revision: Number(found.headers.get('etag')?.replaceAll('"', ''))
-    });
+    const recipe = recipeOf(asWeighed(answer, order, batch, scale), own(answer), newId);
+    const stored = await send('PUT', `/plans/${plan.id}/cups/${cup.id}/recipe`, recipe);
     carried = stored.ok ? [] : stored.problems;
     if (stored.ok) await goto(`/plans/${plan.id}`);
   }
@@ -147,17 +128,8 @@
     const plan = data.plans.find((p) => p.id === planId);
     const cup = plan?.cups.find((c) => c.id === cupId);
     const own = data.bases.find((b) => b.id === plan?.baseOf[cupId ?? '']);
-    const made = own ? formulaOf(own) : undefined;
-    if (!cup || !own || !made?.ok) return;
-    const doses = cup.recipe.flatMap((line) => {
-      const colourant = data.colourants.find((c) => c.id === line.colourantId);
-      return colourant ? [{ ...line, colourant }] : [];
-    });
-    const percents = concentrationsOf(made.value, doses);
-    target = deepColour({
-      base: { kind: own.kind, colour: own.colour, density: made.value.density },
-      doses: doses.map((d, i) => ({ colourant: d.colourant, percent: percents[i]! }))
-    }).hex;
+    if (!cup || !own) return;
+    target = recipeColour(cup, own, data.colourants)?.hex ?? target;
   }
 </script>
 

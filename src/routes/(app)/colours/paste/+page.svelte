@@ -1,13 +1,11 @@
 <script lang="ts">
   import Choice from '$lib/ui/Choice.svelte';
-  import { addMonths } from 'date-fns/addMonths';
   import { goto } from '$app/navigation';
   import { pasteOf } from '$core/dosing';
   import type { Colourant } from '$core/material';
   import type { Problem } from '$core/problem';
   import { weighing } from '$core/quantity';
-  import type { Lot } from '$core/shelf';
-  import { newId } from '$lib/id';
+  import { PASTE_CARRIERS, pigmentsToMull } from '$core/shelf';
   import { send } from '$lib/send';
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
@@ -17,16 +15,8 @@
   import Row from '$lib/ui/Row.svelte';
 
   let { data } = $props();
-  // Micas, pearls and glitter are flakes: mulling breaks what makes them shine.
-  const FLAKES = new Set<Colourant['form']>(['mica', 'interference pearl', 'glitter']);
-  const dry = $derived(data.shelf.colourants.filter((c) => c.pigmentFraction === 1 && !FLAKES.has(c.form)));
+  const dry = $derived(pigmentsToMull(data.shelf.colourants));
   const scales = $derived([...data.shelf.scales].sort((a, b) => a.division - b.division));
-  const CARRIERS: { carrier: Colourant['carrier']; words: string; form: Colourant['form'] }[] = [
-    { carrier: 'part A', words: 'resin part A', form: 'paste' },
-    { carrier: 'part B', words: 'hardener, part B', form: 'paste' },
-    { carrier: 'oil', words: 'castor oil', form: 'paste' },
-    { carrier: 'water', words: 'water or glycerine', form: 'dispersion' }
-  ];
   let pigmentId = $state('');
   let carrier = $state<Colourant['carrier']>('part B');
   let make = $state(40);
@@ -36,56 +26,26 @@
   let bought = $state<number | undefined>();
   let problems = $state<Problem[]>([]);
   const pigment = $derived(dry.find((c) => c.id === pigmentId) ?? dry[0]);
-  const chosen = $derived(CARRIERS.find((c) => c.carrier === carrier)!);
+  const chosen = $derived(PASTE_CARRIERS.find((c) => c.carrier === carrier)!);
   const division = $derived(scales[0]?.division ?? 0.01);
+  const order = $derived({
+    make,
+    fraction,
+    division,
+    ...(pigment && data.costs[pigment.id] !== undefined ? { pigmentCost: data.costs[pigment.id]! } : {}),
+    ...(carrierCost === undefined ? {} : { carrierCost })
+  });
   const paste = $derived(
-    pasteOf({
-      make,
-      fraction,
-      division,
-      ...(pigment && data.costs[pigment.id] !== undefined ? { pigmentCost: data.costs[pigment.id]! } : {}),
-      ...(carrierCost === undefined ? {} : { carrierCost }),
-      ...(bought === undefined ? {} : { bought: { cost: bought, fraction: 0.5 } })
-    })
-  );
-  const name = $derived(
-    pigment ? `${pigment.name.replace(/ powder$/, '')} paste in ${chosen.words}`.slice(0, 80) : ''
+    pasteOf({ ...order, ...(bought === undefined ? {} : { bought: { cost: bought, fraction: 0.5 } }) })
   );
 
-  /** Puts the paste on the shelf: a card that knows its carrier and fraction, and a lot with its date and cost. */
+  /** Puts the paste on the shelf, with its card and its lot. */
   async function keep() {
-    if (!paste.ok || !pigment) return;
-    const now = Date.now();
-    const card: Colourant = {
-      ...pigment,
-      id: newId(),
-      name,
-      form: chosen.form,
-      carrier,
-      pigmentFraction: Number(paste.value.fraction.toFixed(4)),
-      shelfMonths: months,
-      notes: `Made here: ${weighing(paste.value.pigment, division)} in ${weighing(paste.value.carrier, division)} ${chosen.words}.`
-    };
-    delete card.bulkDensity;
-    delete card.density;
-    const total = paste.value.pigment + paste.value.carrier;
-    const lot: Lot = {
-      id: newId(),
-      name,
-      of: { kind: 'colourant', colourantId: card.id },
-      grams: total,
-      price: Number(((paste.value.costGram ?? 0) * total).toFixed(2)),
-      tax: 0,
-      carriage: 0,
-      boughtAt: now,
-      openedAt: now,
-      useBy: addMonths(now, months).getTime(),
-      place: 'made here'
-    };
-    const stored = await send('PUT', `/colourants/${card.id}`, card, 'new');
-    const shelved = stored.ok ? await send('PUT', `/lots/${lot.id}`, lot, 'new') : stored;
-    if (shelved.ok) await goto(`/colours/${card.id}`);
-    else problems = shelved.problems;
+    if (!pigment) return;
+    const made = { pigmentId: pigment.id, carrier, shelfMonths: months, ...order };
+    const kept = await send<{ card: Colourant }>('POST', '/pastes', made);
+    if (kept.ok) await goto(`/colours/${kept.value.card.id}`);
+    else problems = kept.problems;
   }
 </script>
 
@@ -110,7 +70,7 @@
         <Choice
           label="Mulled into"
           value={carrier}
-          options={CARRIERS.map((c) => ({ value: c.carrier, label: c.words }))}
+          options={PASTE_CARRIERS.map((c) => ({ value: c.carrier, label: c.words }))}
           onchange={(v) => (carrier = v as typeof carrier)}
         />
       </Row>

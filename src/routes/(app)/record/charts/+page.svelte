@@ -1,14 +1,14 @@
 <!-- What the record shows in figures: rates with their intervals, so that nothing is claimed from three pieces. -->
 <script lang="ts">
   import type { Rate } from '$core/inspect';
-  import { shownUnit, preferences } from '$lib/preferences.svelte';
+  import { shownUnit, preferences, shownFigure } from '$lib/preferences.svelte';
   import { duration } from '$core/quantity';
   import DotChart from '$lib/ui/record/DotChart.svelte';
   import Taught from '$lib/ui/record/Taught.svelte';
   import RateChart from '$lib/ui/record/RateChart.svelte';
 
   let { data } = $props();
-  const degrees = (celsius: number) => (shownUnit('°C') === '°F' ? celsius * 1.8 + 32 : celsius);
+  const degrees = (celsius: number) => shownFigure(celsius, '°C');
   const rates = (all: readonly Rate[]) =>
     all.filter((r) => r.of > 0).map((r) => ({ ...r, value: r.count / r.of }));
 </script>
