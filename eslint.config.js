@@ -33,6 +33,17 @@ const NO_KIND = ASKED_FOR.map((where) => ({
   message:
     'Ask for a trait of the material (materials.has), or let its definition in core/material/kinds say it.'
 }));
+/** A function is seen at once, and its ways through can be held in the head. */
+const SHORT = {
+  'max-lines-per-function': ['error', { max: 60, skipComments: true, skipBlankLines: true }],
+  complexity: ['error', 15],
+  'max-params': ['error', 4]
+};
+/** What a part is given belongs together in a few things. */
+const FEW_PROPS = {
+  selector: "VariableDeclarator[init.callee.name='$props'] > ObjectPattern[properties.length>12]",
+  message: 'More than twelve props: pass what belongs together as one.'
+};
 const NO_CLOCK = {
   selector: "NewExpression[callee.name='Date'][arguments.length=0]",
   message: 'Time is passed in to the core.'
@@ -64,10 +75,7 @@ export default ts.config(
     files: ['src/core/**/*.ts'],
     ignores: ['src/core/**/*.test.ts', 'src/core/**/*.testing.ts'],
     rules: {
-      // A function is seen at once, and its ways through can be held in the head.
-      'max-lines-per-function': ['error', { max: 60, skipComments: true, skipBlankLines: true }],
-      complexity: ['error', 15],
-      'max-params': ['error', 4],
+      ...SHORT,
       'no-restricted-globals': ['error', ...CORE_MAY_NOT],
       'no-restricted-properties': [
         'error',
@@ -102,7 +110,12 @@ export default ts.config(
   {
     files: ['src/lib/**/*.{ts,svelte}', 'src/routes/**/*.{ts,svelte}'],
     ignores: ['**/*.test.ts'],
-    rules: { 'no-restricted-syntax': ['error', ...NO_KIND] }
+    rules: { ...SHORT, 'no-restricted-syntax': ['error', ...NO_KIND, FEW_PROPS] }
+  },
+  {
+    // A screen is read from top to bottom: what is longer has parts of its own.
+    files: ['src/lib/**/*.svelte', 'src/routes/**/*.svelte'],
+    rules: { 'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }] }
   },
   {
     files: ['src/core/material/kinds/**/*.ts'],
