@@ -3,7 +3,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { PROBLEMS } from '../src/core/problem-codes';
 import { openapi } from '../src/lib/server/openapi';
-import { planFileSchema } from '../src/lib/server/plan-schema';
+import { planFileSchema } from '../src/lib/server/openapi/plan-schema';
 
 const json = (document: object) => `${JSON.stringify(document, null, 2)}\n`;
 

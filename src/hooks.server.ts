@@ -11,8 +11,8 @@ import {
   takePassphrase
 } from './lib/server/access';
 import { log } from '$lib/server/log';
-import { problem } from '$lib/server/body';
-import { refuse } from '$lib/server/respond';
+import { problem } from './lib/server/http/body';
+import { refuse } from './lib/server/http/respond';
 import { endStreams } from '$lib/server/shutdown';
 import { closeStore, store } from '$lib/server/store';
 

@@ -2,7 +2,7 @@
   import { onMount, untrack } from 'svelte';
   import '../app.css';
   import { page } from '$app/state';
-  import { nowAlive } from '$lib/alive';
+  import { nowAlive } from '../lib/page/alive';
   import { keepTour, tourAt } from '$lib/tour';
   import { setPreferences } from '../lib/preferences.svelte';
   let { children, data } = $props();

@@ -1,5 +1,5 @@
 import { clocksOf, type Clock } from '$core/run';
-import { foldedRun } from '$lib/run';
+import { foldedRun } from '../run/folded-run';
 import { eventsOf, openRuns, readRuns, type Db } from './database';
 
 /** Runs beside one that are named. */

@@ -1,6 +1,6 @@
 import { caseOf, causesOf, changed, faultsOf, type Defect, type CausesFound } from '$core/inspect';
 import type { Plan } from '$core/plan';
-import { foldedRun } from '$lib/run';
+import { foldedRun } from '../run/folded-run';
 import {
   eventsOf,
   findPlan,

@@ -6,7 +6,7 @@ import { tideline } from '$demo/plans';
 import { cards } from '$demo/cards';
 import { dueOf, freeze, type RunEvent } from '$core/run';
 import { done, upTo } from '$core/run/run.testing';
-import { foldedRun } from '$lib/run';
+import { foldedRun } from '../run/folded-run';
 import { addEvents, openStore, readPlans, savePlan, startRun, type Store } from './database';
 import { daysAhead, placedSoFar } from './days';
 import { openOrders } from './orders';

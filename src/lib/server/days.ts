@@ -3,7 +3,7 @@ import type { DaysAhead } from '$core/days';
 import type { Plan } from '$core/plan';
 import { dueOf, groupsOf, type Task } from '$core/run';
 import { USUAL_PREFERENCES, type Preferences } from '$core/preferences';
-import { foldedRun } from '$lib/run';
+import { foldedRun } from '../run/folded-run';
 import { eventsOf, listRuns, readPlans, readRuns, wholeShelf, type Db, type Run } from './database';
 import { openOrders } from './orders';
 import { pastsOf } from './learned-history';

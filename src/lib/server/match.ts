@@ -4,7 +4,7 @@ import { formulaOf } from '$core/material';
 import type { Shelf } from '$core/shelf';
 import { Ref } from '$core/id';
 import type { Problem } from '$core/problem';
-import { problem } from './body';
+import { problem } from './http/body';
 
 const hex = z.string().regex(/^#[0-9a-f]{6}$/i, 'must be a colour such as #5b7d95');
 

@@ -1,7 +1,7 @@
 <!-- Things stored that cannot be read: each with a sentence where it stands; the list around it goes on. -->
 <script lang="ts">
   import type { Problem } from '$core/problem';
-  import { CALLED } from '$lib/broken';
+  import { CALLED } from '../store/broken';
   import { inWords } from '../preferences.svelte';
 
   let { broken }: { broken: readonly { kind: string; id: string; name: string; problems: Problem[] }[] } =

@@ -1,10 +1,10 @@
 <!-- Two benches, one document: the same field changed twice is asked, both shown; and a deletion elsewhere is said. -->
 <script lang="ts" generics="T extends { id: string }">
-  import OneOf from './OneOf.svelte';
+  import OneOf from './forms/OneOf.svelte';
   import { goto } from '$app/navigation';
   import { Dialog } from 'bits-ui';
   import type { Conflict } from '$core/document/merge';
-  import type { SharedDocument } from '$lib/shared-document.svelte';
+  import type { SharedDocument } from '../store/shared-document.svelte';
   import { problemWords } from '../preferences.svelte';
 
   let {

@@ -1,6 +1,6 @@
 <!-- A figure that is marked for a moment when it changes, so that cause and effect are seen. -->
 <script lang="ts">
-  import { flash } from './flash';
+  import { flash } from './forms/flash';
 
   let { value, class: extra = '' }: { value: string; class?: string } = $props();
   let element: HTMLElement | undefined = $state();

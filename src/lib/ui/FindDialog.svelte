@@ -2,7 +2,7 @@
 <script lang="ts">
   import { Command, Dialog } from 'bits-ui';
   import { goto } from '$app/navigation';
-  import { send } from '$lib/send';
+  import { send } from '../store/send';
   import { day } from '$lib/when';
   import { problemWords } from '../preferences.svelte';
 

@@ -1,8 +1,8 @@
 <!-- Whose hands this device is in; nothing where the workshop names nobody. -->
 <script lang="ts">
-  import { handOver, maker } from '$lib/hands.svelte';
+  import { handOver, maker } from '../run/hands.svelte';
   import { preferences } from '$lib/preferences.svelte';
-  import Choice from './Choice.svelte';
+  import Choice from './forms/Choice.svelte';
 </script>
 
 {#if preferences().makers.length}

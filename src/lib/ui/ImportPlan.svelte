@@ -3,7 +3,7 @@
   import { goto } from '$app/navigation';
   import type { Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
-  import { send } from '$lib/send';
+  import { send } from '../store/send';
   import ProblemNote from './ProblemNote.svelte';
 
   let { label = 'Import a file' }: { label?: string } = $props();

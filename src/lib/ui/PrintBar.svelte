@@ -1,6 +1,6 @@
 <!-- The bar above a printed page: back, paper, print. -->
 <script lang="ts">
-  import Choice from './Choice.svelte';
+  import Choice from './forms/Choice.svelte';
   import type { Snippet } from 'svelte';
   import { preferences } from '$lib/preferences.svelte';
 

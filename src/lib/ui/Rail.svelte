@@ -8,9 +8,9 @@
   import Hammer from '@lucide/svelte/icons/hammer';
   import House from '@lucide/svelte/icons/house';
   import Moon from '@lucide/svelte/icons/moon';
-  import Find from './Find.svelte';
-  import { isTyping } from '$lib/keys';
-  import { switchTheme } from '$lib/theme';
+  import Find from './forms/Find.svelte';
+  import { isTyping } from '../page/keys';
+  import { switchTheme } from '../page/theme';
 
   const places = [
     { href: '/', name: 'Bench', icon: Hammer },

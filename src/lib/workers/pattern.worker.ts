@@ -17,7 +17,7 @@ import {
   type Searching,
   type ShownBar
 } from '$core/piece';
-import { handedOver } from '../shown-picture';
+import { handedOver } from '../plan/shown-picture';
 
 /** What is asked of the pattern worker. Plans and shelves come as text, so that the same one is read once. */
 export type PatternTask = Wanted &

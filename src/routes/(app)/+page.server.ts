@@ -1,4 +1,4 @@
-import { foldedRun } from '$lib/run';
+import { foldedRun } from '../../lib/run/folded-run';
 import { openOrders } from '$lib/server/orders';
 import { dueOf } from '$core/run';
 import {

@@ -6,12 +6,12 @@
   import { goto, invalidateAll } from '$app/navigation';
   import type { Problem } from '$core/problem';
   import { mass } from '../../lib/preferences.svelte';
-  import { send } from '$lib/send';
+  import { send } from '../../lib/store/send';
   import { day, moment } from '$lib/when';
   import DueList from '$lib/ui/bench/DueList.svelte';
-  import CupMark from '$lib/ui/CupMark.svelte';
-  import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
-  import PieceThumb from '$lib/ui/PieceThumb.svelte';
+  import CupMark from '../../lib/ui/drawing/CupMark.svelte';
+  import CoreDrawing from '../../lib/ui/drawing/CoreDrawing.svelte';
+  import PieceThumb from '../../lib/ui/drawing/PieceThumb.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
   let { data } = $props();

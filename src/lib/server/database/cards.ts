@@ -8,7 +8,7 @@ import { Mould } from '$core/mould';
 import type { Shelf } from '$core/shelf';
 import type { Edit } from '$core/problem';
 import { Lot, Vessel } from '$core/shelf';
-import type { CardKind } from '$lib/cards';
+import type { CardKind } from '../../store/cards';
 import {
   allRows,
   deleteDocument,

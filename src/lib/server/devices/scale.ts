@@ -7,7 +7,7 @@ import {
   type Reading,
   type StandInScale
 } from '$core/device';
-import { normalised } from '$lib/normal';
+import { normalised } from '../../run/normal';
 
 /** A scale as the rest of the server sees it, whatever stands behind it. */
 export interface ScaleDevice {

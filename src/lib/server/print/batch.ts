@@ -4,7 +4,7 @@ import type { Computed } from '$core/plan';
 import { amountWords } from '$core/pour';
 import { displayOf, reading, weighing } from '$core/quantity';
 import { shownLength, shownMoney, shownVolume } from '$core/preferences';
-import { batchRows, coloursOf, partOf, type BatchRow } from '$lib/sheet-words';
+import { batchRows, coloursOf, partOf, type BatchRow } from '../../plan/sheet-words';
 import { markOf } from './drawn';
 import { RULED, written } from './pdf';
 import { headCells, heading, type Sheet } from './sheet';

@@ -1,9 +1,9 @@
 import type { ContentSvg } from 'pdfmake/interfaces';
 import { render } from 'svelte/server';
 import type { Computed, Plan } from '$core/plan';
-import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
-import CupMark from '$lib/ui/CupMark.svelte';
-import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
+import CoreDrawing from '../../ui/drawing/CoreDrawing.svelte';
+import CupMark from '../../ui/drawing/CupMark.svelte';
+import ScoreDrawing from '../../ui/drawing/ScoreDrawing.svelte';
 import { written } from './pdf';
 
 /** The inks of the light theme (`app.css`), by the names that drawings use; the sheet itself is white. */

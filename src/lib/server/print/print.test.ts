@@ -8,7 +8,7 @@ import { buyerSheet } from '$core/inspect';
 import { reading, readingBeside } from '$core/quantity';
 import { tasksOf } from '$core/run';
 import { USUAL_PREFERENCES } from '$core/preferences';
-import { SHEETS } from '$lib/sheets';
+import { SHEETS } from '../../plan/sheets';
 import type { ToPrint } from './sheet';
 import { sheetContent } from './sheets';
 import { buyerContent } from './buyer';

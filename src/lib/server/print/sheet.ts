@@ -3,7 +3,7 @@ import type { Computed, Plan } from '$core/plan';
 import type { LearnedHistory } from '$core/document';
 import type { Shelf } from '$core/shelf';
 import { shownTemperature, type Preferences } from '$core/preferences';
-import { batchOf } from '$lib/sheet-words';
+import { batchOf } from '../../plan/sheet-words';
 import { RULED, written } from './pdf';
 
 /** A plan with all that its sheets are made from. */

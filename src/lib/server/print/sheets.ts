@@ -4,7 +4,7 @@ import { figuresOf } from '$core/plan';
 import { displayOf, readingBeside, weighing } from '$core/quantity';
 import { tasksOf } from '$core/run';
 import { inWords } from '$core/preferences';
-import { taskWords } from '$lib/instruction';
+import { taskWords } from '../../run/instruction';
 import {
   aimOf,
   alike,
@@ -14,8 +14,8 @@ import {
   whichMix,
   type Label,
   type SheetLine
-} from '$lib/sheet-words';
-import type { SheetKind } from '$lib/sheets';
+} from '../../plan/sheet-words';
+import type { SheetKind } from '../../plan/sheets';
 import { today } from '$lib/when';
 import { batch } from './batch';
 import { coreOf, markOf, scoreDrawn } from './drawn';

@@ -9,8 +9,8 @@ import { type Shelf } from '$core/shelf';
 import { ordersOnDays, type OrderAsked } from '$core/days';
 import { pieceOf, svgOf, wholePicture, type Face } from '$core/piece';
 import { freeze } from '$core/run';
-import { parseBody } from '../body';
-import { recordCsv } from '../csv';
+import { parseBody } from '../http/body';
+import { recordCsv } from '../http/csv';
 import {
   allPieces,
   archiveOf,
@@ -22,7 +22,7 @@ import {
   type Db
 } from '../database';
 import * as schema from '../database/schema';
-import type { SheetKind } from '$lib/sheets';
+import type { SheetKind } from '../../plan/sheets';
 import { buyerPdf, sheetPdf, type ForBuyer, type PaperSize, type ToPrint } from '../print';
 import { matchFromShelf, type MatchRequest } from '../match';
 import type { z } from 'zod';

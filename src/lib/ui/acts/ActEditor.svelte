@@ -3,13 +3,13 @@
   import { AMOUNT_FORMS, formatAmount, parseAmount, type Amount } from '$core/document';
   import { acts } from '$core/pour';
   import { inWords, volume } from '../../preferences.svelte';
-  import Choice from '../Choice.svelte';
-  import CupMark from '../CupMark.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import CupMark from '../drawing/CupMark.svelte';
   import Figure from '../Figure.svelte';
   import More from '../More.svelte';
-  import ParsedField from '../ParsedField.svelte';
-  import QuantityField from '../QuantityField.svelte';
-  import Row from '../Row.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
+  import Row from '../forms/Row.svelte';
   import Otherwise from '../workbench/Otherwise.svelte';
   import FieldRow from './FieldRow.svelte';
   import type { ActEditorProps } from '.';

@@ -4,12 +4,12 @@
   import { CIRCLE, type Field, type Path, type Place } from '$core/pour';
   import { fail, ok } from '$core/problem';
   import { parseCount } from '$core/quantity';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
   import { inWords } from '../../preferences.svelte';
-  import Choice from '../Choice.svelte';
-  import ParsedField from '../ParsedField.svelte';
-  import QuantityField from '../QuantityField.svelte';
-  import Row from '../Row.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
+  import Row from '../forms/Row.svelte';
   import OutlineField from './OutlineField.svelte';
   import PathField from './PathField.svelte';
 

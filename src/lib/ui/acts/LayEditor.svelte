@@ -3,10 +3,10 @@
   import { AMOUNT_FORMS, formatAmount, parseAmount } from '$core/document';
   import { lay } from '$core/pour';
   import { length, inWords, volume } from '../../preferences.svelte';
-  import Choice from '../Choice.svelte';
-  import CupMark from '../CupMark.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import CupMark from '../drawing/CupMark.svelte';
   import Figure from '../Figure.svelte';
-  import ParsedField from '../ParsedField.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
   import StepMore from '../workbench/StepMore.svelte';
   import type { ActEditorProps } from '.';
 

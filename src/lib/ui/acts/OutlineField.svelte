@@ -3,10 +3,10 @@
   import type { ComputedGroup } from '$core/plan';
   import type { Tracing } from '$core/document';
   import type { Path } from '$core/pour';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
   import { fail, ok } from '$core/problem';
-  import ParsedField from '../ParsedField.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import PathField from './PathField.svelte';
 
   let {

@@ -9,10 +9,10 @@
   import { fail, ok } from '$core/problem';
   import { parseCount } from '$core/quantity';
   import { length } from '../../preferences.svelte';
-  import ParsedField from '../ParsedField.svelte';
-  import QuantityField from '../QuantityField.svelte';
-  import Tick from '../Tick.svelte';
-  import { extentOf, footprintOutline } from '../outline';
+  import ParsedField from '../forms/ParsedField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
+  import Tick from '../forms/Tick.svelte';
+  import { extentOf, footprintOutline } from '../drawing/outline';
 
   let {
     label,

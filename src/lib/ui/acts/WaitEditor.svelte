@@ -1,7 +1,7 @@
 <!-- A wait on one line: how long, or only for its gates. -->
 <script lang="ts">
   import { wait } from '$core/pour';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import type { ActEditorProps } from '.';
 
   let { editor, step, n }: ActEditorProps = $props();

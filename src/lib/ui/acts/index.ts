@@ -1,7 +1,7 @@
 import type { Component } from 'svelte';
 import type { Step } from '$core/document';
 import { acts, type Act } from '$core/pour';
-import type { PlanView } from '$lib/plan-view.svelte';
+import type { PlanView } from '../../plan/plan-view.svelte';
 import ActEditor from './ActEditor.svelte';
 import LayEditor from './LayEditor.svelte';
 import WaitEditor from './WaitEditor.svelte';

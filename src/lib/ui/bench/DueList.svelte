@@ -4,13 +4,13 @@
   import { invalidateAll } from '$app/navigation';
   import { clock } from '$core/quantity';
   import type { Due, RunEvent } from '$core/run';
-  import { maker } from '$lib/hands.svelte';
+  import { maker } from '../../run/hands.svelte';
   import { newId } from '$lib/id';
-  import { send } from '$lib/send';
+  import { send } from '../../store/send';
   import { inHours, moment } from '$lib/when';
   import { inWords, problemWords } from '../../preferences.svelte';
-  import PieceThumb from '../PieceThumb.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import PieceThumb from '../drawing/PieceThumb.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
 
   type Shown = Due & { run: string; runId: string; poured: number; dries: boolean };
   type Sent = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at' | 'by'> : never) : never;

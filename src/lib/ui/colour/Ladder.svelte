@@ -1,9 +1,9 @@
 <!-- A dose ladder: steps of one colourant over black and white. Measured cards where there are any, else the model's. -->
 <script lang="ts">
-  import Choice from '../Choice.svelte';
+  import Choice from '../forms/Choice.svelte';
   import { ladderOf, predictedLadder, readLadder, type TrialCard } from '$core/colour';
   import { formulaOf, limitOf, type Base, type Colourant } from '$core/material';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import Swatch from './Swatch.svelte';
 
   let { bases, colourants, cards }: { bases: Base[]; colourants: Colourant[]; cards: TrialCard[] } = $props();

@@ -1,15 +1,15 @@
 <!-- A trial card, recorded in under a minute: base, recipe, thickness, the colour as measured. -->
 <script lang="ts">
-  import Choice from '../Choice.svelte';
+  import Choice from '../forms/Choice.svelte';
   import { BACKINGS, TrialCard } from '$core/colour';
   import type { Base, Colourant } from '$core/material';
   import type { Problem } from '$core/problem';
   import { newId } from '$lib/id';
-  import { send } from '$lib/send';
-  import { submission } from '$lib/submission.svelte';
+  import { send } from '../../store/send';
+  import { submission } from '../../store/submission.svelte';
   import ProblemNote from '../ProblemNote.svelte';
-  import QuantityField from '../QuantityField.svelte';
-  import Row from '../Row.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
+  import Row from '../forms/Row.svelte';
   import PhotoPick from './PhotoPick.svelte';
   import TargetField from './TargetField.svelte';
 

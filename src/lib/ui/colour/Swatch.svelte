@@ -1,8 +1,8 @@
 <!-- A colour with its letter and hatch, so that it is never told apart by colour alone. -->
 <script lang="ts">
   import { HATCHES } from '$core/document';
-  import CupPattern from '../CupPattern.svelte';
-  import { inkOn } from '../ink';
+  import CupPattern from '../drawing/CupPattern.svelte';
+  import { inkOn } from '../drawing/ink';
 
   let {
     hex,

@@ -1,7 +1,7 @@
 <!-- A colour to type or to choose: #rrggbb, with the browser's own chooser beside it. -->
 <script lang="ts">
   import { fail, ok, type Result } from '$core/problem';
-  import ParsedField from '../ParsedField.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
 
   let { value, onchange, label }: { value: string; onchange: (hex: string) => void; label: string } =
     $props();

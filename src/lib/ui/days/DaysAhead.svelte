@@ -5,9 +5,9 @@
   import type { Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
   import { duration } from '$core/quantity';
-  import { send } from '$lib/send';
+  import { send } from '../../store/send';
   import { day, hour, moment } from '$lib/when';
-  import Choice from '../Choice.svelte';
+  import Choice from '../forms/Choice.svelte';
   import ProblemNote from '../ProblemNote.svelte';
   import DaysDrawing from './DaysDrawing.svelte';
 

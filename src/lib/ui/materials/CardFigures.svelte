@@ -1,9 +1,9 @@
 <!-- The figures of a material's card: those that its definition names, and what only this material has. -->
 <script lang="ts">
   import { materials, type Base } from '$core/material';
-  import type { CardForm } from '$lib/card-form.svelte';
-  import QuantityField from '../QuantityField.svelte';
-  import Row from '../Row.svelte';
+  import type { CardForm } from '../../store/card-form.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
+  import Row from '../forms/Row.svelte';
   import NumberField from '../shelf/NumberField.svelte';
   import { whose } from '../shelf/whose';
   import { PARTS } from '.';

@@ -1,11 +1,11 @@
 <!-- A bagged casting mix: the bag's own water, density and cement instead of single parts. -->
 <script lang="ts">
-  import Tick from '../Tick.svelte';
+  import Tick from '../forms/Tick.svelte';
   import type { Base, ConcreteCard } from '$core/material';
-  import type { CardForm } from '$lib/card-form.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import type { CardForm } from '../../store/card-form.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
-  import Row from '../Row.svelte';
+  import Row from '../forms/Row.svelte';
   import { whose } from '../shelf/whose';
 
   let { form, card }: { form: CardForm<Base>; card: ConcreteCard } = $props();

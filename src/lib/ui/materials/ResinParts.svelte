@@ -1,14 +1,14 @@
 <!-- A resin card's own figures: the ratio both ways, full cure, depth, and what the cure model expects. -->
 <script lang="ts">
   import Table from '../Table.svelte';
-  import Choice from '../Choice.svelte';
+  import Choice from '../forms/Choice.svelte';
   import { cureOf } from '$core/cure';
   import { bothReadings, type Base, type ResinCard } from '$core/material';
   import { duration } from '$core/quantity';
-  import type { CardForm } from '$lib/card-form.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import type { CardForm } from '../../store/card-form.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
-  import Row from '../Row.svelte';
+  import Row from '../forms/Row.svelte';
   import { whose } from '../shelf/whose';
   import { temperature } from '../../preferences.svelte';
 

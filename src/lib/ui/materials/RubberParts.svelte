@@ -1,9 +1,9 @@
 <!-- What only a mould rubber's card has: what it cures by. -->
 <script lang="ts">
-  import Choice from '../Choice.svelte';
+  import Choice from '../forms/Choice.svelte';
   import type { Base, RubberCard } from '$core/material';
-  import type { CardForm } from '$lib/card-form.svelte';
-  import Row from '../Row.svelte';
+  import type { CardForm } from '../../store/card-form.svelte';
+  import Row from '../forms/Row.svelte';
   import { whose } from '../shelf/whose';
 
   let { form, card }: { form: CardForm<Base>; card: RubberCard } = $props();

@@ -1,8 +1,8 @@
 <!-- What else goes in with the oils of a soap, as a share of them. -->
 <script lang="ts">
   import type { Base, SoapCard } from '$core/material';
-  import type { CardForm } from '$lib/card-form.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import type { CardForm } from '../../store/card-form.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
 
   let { form, card }: { form: CardForm<Base>; card: SoapCard } = $props();
   const additives = $derived(card.additives ?? []);

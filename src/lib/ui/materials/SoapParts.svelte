@@ -1,11 +1,11 @@
 <!-- What only a cold-process soap's card has: how its fragrance behaves, its oils, its additives. -->
 <script lang="ts">
-  import Choice from '../Choice.svelte';
+  import Choice from '../forms/Choice.svelte';
   import { SAP, type Base, type SoapCard } from '$core/material';
-  import type { CardForm } from '$lib/card-form.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import type { CardForm } from '../../store/card-form.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
-  import Row from '../Row.svelte';
+  import Row from '../forms/Row.svelte';
   import SoapAdditives from './SoapAdditives.svelte';
   import { whose } from '../shelf/whose';
 

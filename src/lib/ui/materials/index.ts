@@ -1,6 +1,6 @@
 import type { Component } from 'svelte';
 import type { Base } from '$core/material';
-import type { CardForm } from '$lib/card-form.svelte';
+import type { CardForm } from '../../store/card-form.svelte';
 import ConcreteParts from './ConcreteParts.svelte';
 import PlastisolParts from './PlastisolParts.svelte';
 import ResinParts from './ResinParts.svelte';

@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { CausesFound } from '$core/inspect';
   import type { Plan } from '$core/plan';
-  import { send } from '$lib/send';
+  import { send } from '../../store/send';
   import { inWords, problemWords } from '../../preferences.svelte';
 
   let {

@@ -18,14 +18,14 @@
   import type { Shelf } from '$core/shelf';
   import { duration, holdsFor } from '$core/quantity';
   import { mass } from '../../preferences.svelte';
-  import { maker } from '$lib/hands.svelte';
+  import { maker } from '../../run/hands.svelte';
   import { newId } from '$lib/id';
-  import Choice from '../Choice.svelte';
-  import CupMark from '../CupMark.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import CupMark from '../drawing/CupMark.svelte';
   import Fold from '../Fold.svelte';
   import Hands from '../Hands.svelte';
   import PhotoPick from '../colour/PhotoPick.svelte';
-  import PiecePicture from '../PiecePicture.svelte';
+  import PiecePicture from '../drawing/PiecePicture.svelte';
 
   let {
     groupId,

@@ -3,10 +3,10 @@
   import { invalidateAll } from '$app/navigation';
   import type { Learned } from '$core/preferences';
   import type { Problem } from '$core/problem';
-  import { send } from '$lib/send';
+  import { send } from '../../store/send';
   import { preferences } from '$lib/preferences.svelte';
   import ProblemNote from '../ProblemNote.svelte';
-  import Tick from '../Tick.svelte';
+  import Tick from '../forms/Tick.svelte';
 
   let {
     taught

@@ -1,8 +1,8 @@
 <!-- Events that the server will not keep as they are: each with its reason, to be mended or let go by hand. -->
 <script lang="ts">
-  import type { SetAside, PendingEvents } from '$lib/run-log.svelte';
+  import type { SetAside, PendingEvents } from '../../run/run-log.svelte';
   import { inWords, problemWords } from '../../preferences.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
 
   let { log }: { log: PendingEvents } = $props();
   let failed = $state('');

@@ -4,7 +4,7 @@
   import { clock, duration } from '$core/quantity';
   import { inWords } from '../../preferences.svelte';
   import type { Clock } from '$core/run';
-  import CupIcon from '../CupIcon.svelte';
+  import CupIcon from '../drawing/CupIcon.svelte';
 
   let { clocks, computed, now }: { clocks: readonly Clock[]; computed: RunFigures; now: number } = $props();
   const WORDS = { pour: 'to pour', gate: 'until the gate', demould: 'until demould', late: 'late after' };

@@ -4,9 +4,9 @@
   import { clock, duration } from '$core/quantity';
   import type { Answered } from '$core/rehearse';
   import { correctionsOf, withMeasured, type Debrief, type FrozenRun, type RunState } from '$core/run';
-  import { send } from '$lib/send';
+  import { send } from '../../store/send';
   import { inWords, problemWords } from '../../preferences.svelte';
-  import CupMark from '../CupMark.svelte';
+  import CupMark from '../drawing/CupMark.svelte';
   import CorrectionList from './CorrectionList.svelte';
   import Table from '../Table.svelte';
 

@@ -2,8 +2,8 @@
 <script lang="ts">
   import Check from '@lucide/svelte/icons/check';
   import type { FrozenRun, GateOpening, GateTask, RunState } from '$core/run';
-  import type { RunClock } from '$lib/run-clock.svelte';
-  import type { PendingEvents } from '$lib/run-log.svelte';
+  import type { RunClock } from '../../run/run-clock.svelte';
+  import type { PendingEvents } from '../../run/run-log.svelte';
   import { inWords } from '../../preferences.svelte';
   import ProbeReading from './ProbeReading.svelte';
 

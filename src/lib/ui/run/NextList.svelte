@@ -4,7 +4,7 @@
   import { clock, weighing } from '$core/quantity';
   import type { CouldDo, RunState } from '$core/run';
   import { inWords } from '../../preferences.svelte';
-  import { taskWords } from '$lib/instruction';
+  import { taskWords } from '../../run/instruction';
 
   let {
     run,

@@ -15,16 +15,16 @@
     type Moved,
     type RunState
   } from '$core/run';
-  import type { Instruction } from '$lib/instruction';
-  import type { RunClock } from '$lib/run-clock.svelte';
-  import type { PendingEvents } from '$lib/run-log.svelte';
-  import type { BenchScale } from '$lib/scale.svelte';
-  import { CUE_WORDS, cueOf } from '$lib/cue';
-  import CoreDrawing from '../CoreDrawing.svelte';
-  import { marksOf } from '../marks';
-  import { extentOf } from '../outline';
-  import PiecePicture from '../PiecePicture.svelte';
-  import CupMark from '../CupMark.svelte';
+  import type { Instruction } from '../../run/instruction';
+  import type { RunClock } from '../../run/run-clock.svelte';
+  import type { PendingEvents } from '../../run/run-log.svelte';
+  import type { BenchScale } from '../../run/scale.svelte';
+  import { CUE_WORDS, cueOf } from '../../run/cue';
+  import CoreDrawing from '../drawing/CoreDrawing.svelte';
+  import { marksOf } from '../drawing/marks';
+  import { extentOf } from '../drawing/outline';
+  import PiecePicture from '../drawing/PiecePicture.svelte';
+  import CupMark from '../drawing/CupMark.svelte';
   import Overshoot from './Overshoot.svelte';
   import StagePhoto from './StagePhoto.svelte';
   import Preflight from './Preflight.svelte';

@@ -1,7 +1,7 @@
 <!-- More of a part is in than planned: the three ways out, each with what it does. -->
 <script lang="ts">
   import type { OvershootOptions } from '$core/run';
-  import type { PendingEvents } from '$lib/run-log.svelte';
+  import type { PendingEvents } from '../../run/run-log.svelte';
 
   let {
     ways,

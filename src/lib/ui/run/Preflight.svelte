@@ -3,9 +3,9 @@
   import type { Lesson } from '$core/inspect';
   import Check from '@lucide/svelte/icons/check';
   import { checksNow, ROOM_CHECK, type FrozenRun, type RunState, type Task } from '$core/run';
-  import type { PendingEvents } from '$lib/run-log.svelte';
+  import type { PendingEvents } from '../../run/run-log.svelte';
   import { inWords } from '../../preferences.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
 
   let {
     task,

@@ -2,11 +2,11 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
   import { warmthOf, type FrozenRun, type RunState } from '$core/run';
-  import { LocalProbe } from '$lib/local-probe.svelte';
-  import type { RunClock } from '$lib/run-clock.svelte';
-  import type { PendingEvents } from '$lib/run-log.svelte';
+  import { LocalProbe } from '../../run/local-probe.svelte';
+  import type { RunClock } from '../../run/run-clock.svelte';
+  import type { PendingEvents } from '../../run/run-log.svelte';
   import { temperature } from '../../preferences.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
 
   let {
     of,

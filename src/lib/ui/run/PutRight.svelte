@@ -12,12 +12,12 @@
     type RunState
   } from '$core/run';
   import { weighing } from '$core/quantity';
-  import type { Instruction } from '$lib/instruction';
-  import { taskWords } from '$lib/instruction';
-  import type { PendingEvents, EventBody } from '$lib/run-log.svelte';
+  import type { Instruction } from '../../run/instruction';
+  import { taskWords } from '../../run/instruction';
+  import type { PendingEvents, EventBody } from '../../run/run-log.svelte';
   import { inWords, problemWords } from '../../preferences.svelte';
-  import Choice from '../Choice.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
 
   let {
     open,

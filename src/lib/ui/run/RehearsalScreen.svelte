@@ -3,11 +3,11 @@
   import { onDestroy } from 'svelte';
   import { answersTo, MISHAPS, planMishaps, type MishapKind } from '$core/rehearse';
   import { debriefOf, type FrozenRun } from '$core/run';
-  import { LocalScale } from '$lib/local-scale.svelte';
-  import { Rehearsal } from '$lib/rehearsal.svelte';
-  import { RehearsalClock } from '$lib/run-clock.svelte';
+  import { LocalScale } from '../../run/local-scale.svelte';
+  import { Rehearsal } from '../../run/rehearsal.svelte';
+  import { RehearsalClock } from '../../run/run-clock.svelte';
   import { inWords } from '../../preferences.svelte';
-  import Tick from '../Tick.svelte';
+  import Tick from '../forms/Tick.svelte';
   import Debrief from './Debrief.svelte';
   import RunScreen from './RunScreen.svelte';
 

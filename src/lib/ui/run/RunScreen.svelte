@@ -13,13 +13,13 @@
     refitGate,
     type FrozenRun
   } from '$core/run';
-  import { CUE_NOTES, cueOf } from '$lib/cue';
-  import { isTyping } from '$lib/keys';
-  import { instructionOf, spokenInstruction, typedGrams } from '$lib/instruction';
-  import type { RunClock } from '$lib/run-clock.svelte';
-  import type { PendingEvents } from '$lib/run-log.svelte';
-  import type { BenchScale } from '$lib/scale.svelte';
-  import { beep, speak, ticks } from '$lib/sound';
+  import { CUE_NOTES, cueOf } from '../../run/cue';
+  import { isTyping } from '../../page/keys';
+  import { instructionOf, spokenInstruction, typedGrams } from '../../run/instruction';
+  import type { RunClock } from '../../run/run-clock.svelte';
+  import type { PendingEvents } from '../../run/run-log.svelte';
+  import type { BenchScale } from '../../run/scale.svelte';
+  import { beep, speak, ticks } from '../../run/sound';
   import { temperature, preferences, problemWords, spoken } from '$lib/preferences.svelte';
   import Hands from '../Hands.svelte';
   import AskDialog from './AskDialog.svelte';

@@ -1,14 +1,14 @@
 <!-- Short of a cup: what to mix to the same recipe for the rest, and how long that cup pours. -->
 <script lang="ts">
   import Table from '../Table.svelte';
-  import Choice from '../Choice.svelte';
+  import Choice from '../forms/Choice.svelte';
   import { Dialog } from 'bits-ui';
   import { topUpCup } from '$core/run';
   import { booksOf, planFromRun, type FrozenRun, type RunState } from '$core/run';
-  import type { EventBody } from '$lib/run-log.svelte';
+  import type { EventBody } from '../../run/run-log.svelte';
   import { holdsFor, weighing } from '$core/quantity';
   import ProblemNote from '../ProblemNote.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
 
   let {
     open,

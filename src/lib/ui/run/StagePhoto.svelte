@@ -2,7 +2,7 @@
 <script lang="ts">
   import Camera from '@lucide/svelte/icons/camera';
   import type { RunState } from '$core/run';
-  import type { PendingEvents } from '$lib/run-log.svelte';
+  import type { PendingEvents } from '../../run/run-log.svelte';
 
   let {
     stage,

@@ -1,7 +1,7 @@
 <!-- How far a weighing has come, in the cup's colour and hatch; the notch is where to stop. -->
 <script lang="ts">
   import type { Cup } from '$core/document';
-  import CupPattern from '../CupPattern.svelte';
+  import CupPattern from '../drawing/CupPattern.svelte';
 
   let { colour, hatch, share }: { colour: string; hatch: Cup['hatch']; share: number } = $props();
   const uid = $props.id();

@@ -1,7 +1,7 @@
 <!-- The head of a card's page: its name, whether it is stored, and what can be done with it. -->
 <script lang="ts" generics="T extends { id: string; name: string }">
-  import { listenTo } from '$lib/changes';
-  import type { CardForm } from '$lib/card-form.svelte';
+  import { listenTo } from '../../store/changes';
+  import type { CardForm } from '../../store/card-form.svelte';
   import PutCard from './PutCard.svelte';
   import ClashDialog from '../ClashDialog.svelte';
   import { inWords } from '../../preferences.svelte';

@@ -1,7 +1,7 @@
 <!-- One kind of cavity: its shape, its capacity with the working shown, and level to volume both ways. -->
 <script lang="ts">
-  import OneOf from '../OneOf.svelte';
-  import Choice from '../Choice.svelte';
+  import OneOf from '../forms/OneOf.svelte';
+  import Choice from '../forms/Choice.svelte';
   import {
     capacityFromWater,
     cavityOf,
@@ -16,14 +16,14 @@
   import type { Problem } from '$core/problem';
   import { parseCount } from '$core/quantity';
   import { inWords, volume } from '../../preferences.svelte';
-  import type { CardForm } from '$lib/card-form.svelte';
-  import ParsedField from '../ParsedField.svelte';
+  import type { CardForm } from '../../store/card-form.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
   import ProblemNote from '../ProblemNote.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import CavityDrawing from './CavityDrawing.svelte';
   import CavityMore from './CavityMore.svelte';
   import TracePhoto from './TracePhoto.svelte';
-  import Row from '../Row.svelte';
+  import Row from '../forms/Row.svelte';
 
   let { form, kind, index }: { form: CardForm<Mould>; kind: CavityKind; index: number } = $props();
   const SHAPES: { kind: Shape['kind']; name: string; blank: Shape }[] = [

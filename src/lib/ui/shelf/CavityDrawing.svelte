@@ -1,7 +1,7 @@
 <!-- The empty section of a cavity, in true proportion; a level can be marked. -->
 <script lang="ts">
   import { geometryOf, type CavityKind } from '$core/mould';
-  import { halfWidthAt, slicePath } from '../section';
+  import { halfWidthAt, slicePath } from '../drawing/section';
 
   let { kind, level = 0 }: { kind: CavityKind; level?: number } = $props();
   const STEPS = 40;

@@ -1,13 +1,13 @@
 <!-- The fittings of a cavity: dome, jacket, draft, chambers and zones. Each shows what it does to the volume. -->
 <script lang="ts">
-  import Tick from '../Tick.svelte';
-  import Choice from '../Choice.svelte';
+  import Tick from '../forms/Tick.svelte';
+  import Choice from '../forms/Choice.svelte';
   import { cavityOf, mayShow, type CavityKind, type Mould } from '$core/mould';
-  import type { CardForm } from '$lib/card-form.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import type { CardForm } from '../../store/card-form.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import NumberField from './NumberField.svelte';
   import { volume } from '../../preferences.svelte';
-  import Row from '../Row.svelte';
+  import Row from '../forms/Row.svelte';
 
   let { form, kind, index }: { form: CardForm<Mould>; kind: CavityKind; index: number } = $props();
   const cavity = $derived(cavityOf(kind));

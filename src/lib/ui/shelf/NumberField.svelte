@@ -1,7 +1,7 @@
 <!-- A plain number without a unit: ratios, densities, months. -->
 <script lang="ts">
   import { fail, ok, type Result } from '$core/problem';
-  import ParsedField from '../ParsedField.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
 
   let {
     value,

@@ -1,7 +1,7 @@
 <!-- Puts a new card on the shelf, once it is right. -->
 <script lang="ts" generics="T extends { id: string; name: string }">
-  import type { CardForm } from '$lib/card-form.svelte';
-  import { submission } from '$lib/submission.svelte';
+  import type { CardForm } from '../../store/card-form.svelte';
+  import { submission } from '../../store/submission.svelte';
 
   let { form, then, id }: { form: CardForm<T>; then: string; id: string } = $props();
   // svelte-ignore state_referenced_locally

@@ -3,8 +3,8 @@
   import { counted } from '$core/quantity';
   import { TOOL_CONDITIONS } from '$core/dosing';
   import { day } from '$lib/when';
-  import Choice from '../Choice.svelte';
-  import Row from '../Row.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import Row from '../forms/Row.svelte';
 
   let {
     condition,

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { polygonArea, tracedOutline, type Point } from '$core/mould';
   import { inWords } from '../../preferences.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
 
   let { onoutline }: { onoutline: (outline: [number, number][]) => void } = $props();
   let picture = $state<{ url: string; width: number; height: number }>();

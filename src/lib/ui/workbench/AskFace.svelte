@@ -2,13 +2,13 @@
 <script lang="ts">
   import { FACE_ZONES, type Face, type Wish, type FaceZone } from '$core/piece';
   import { type Computed, type ComputedGroup, type Plan } from '$core/plan';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import { FaceSearch } from '$lib/pattern-work.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import { FaceSearch } from '../../plan/pattern-work.svelte';
   import { onDestroy } from 'svelte';
-  import Bar from '../Bar.svelte';
-  import Choice from '../Choice.svelte';
-  import CupMark from '../CupMark.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import Bar from '../drawing/Bar.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import CupMark from '../drawing/CupMark.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
 
   let {
     plan,

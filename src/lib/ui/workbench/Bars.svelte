@@ -2,14 +2,14 @@
 <script lang="ts">
   import type { Computed, ComputedGroup, Plan } from '$core/plan';
   import { acts } from '$core/pour';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import { CutWork } from '$lib/pattern-work.svelte';
-  import { paintOn, type ShownPicture } from '$lib/shown-picture';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import { CutWork } from '../../plan/pattern-work.svelte';
+  import { paintOn, type ShownPicture } from '../../plan/shown-picture';
   import { mass } from '../../preferences.svelte';
   import { onDestroy } from 'svelte';
-  import Choice from '../Choice.svelte';
-  import QuantityField from '../QuantityField.svelte';
-  import { extentOf, footprintOutline } from '../outline';
+  import Choice from '../forms/Choice.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
+  import { extentOf, footprintOutline } from '../drawing/outline';
 
   let {
     plan,

@@ -1,6 +1,6 @@
 <!-- A cup's colour where it will be seen: in the cup, in the piece, sealed, aged; and when it hides. -->
 <script lang="ts">
-  import Hint from '../Hint.svelte';
+  import Hint from '../forms/Hint.svelte';
   import { length } from '../../preferences.svelte';
   import type { Computed, ComputedCup } from '$core/plan';
 

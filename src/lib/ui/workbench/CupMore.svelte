@@ -3,13 +3,13 @@
   import { freshId } from '$core/edit';
   import { type Cup } from '$core/document';
   import { parseCount } from '$core/quantity';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import Choice from '../Choice.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import Choice from '../forms/Choice.svelte';
   import More from '../More.svelte';
-  import ParsedField from '../ParsedField.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
-  import Row from '../Row.svelte';
+  import Row from '../forms/Row.svelte';
 
   let { editor, cup }: { editor: PlanView; cup: Cup } = $props();
   const set = (path: (string | number)[], value: unknown) =>

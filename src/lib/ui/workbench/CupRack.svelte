@@ -8,12 +8,12 @@
   import { compatibilityOf } from '$core/material';
   import { drawnFrom } from '$core/pour';
   import { reading, weighing } from '$core/quantity';
-  import { InTurn } from '$lib/in-turn.svelte';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import Choice from '../Choice.svelte';
-  import CupIcon from '../CupIcon.svelte';
+  import { InTurn } from '../../page/in-turn.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import CupIcon from '../drawing/CupIcon.svelte';
   import Figure from '../Figure.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import CupLooks from './CupLooks.svelte';
   import CupMore from './CupMore.svelte';
   import { mass } from '../../preferences.svelte';

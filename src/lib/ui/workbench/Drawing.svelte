@@ -1,25 +1,25 @@
 <script lang="ts">
   import { Tabs } from 'bits-ui';
   import { onDestroy, untrack } from 'svelte';
-  import { Later } from '$lib/later.svelte';
-  import { PatternWork } from '$lib/pattern-work.svelte';
-  import type { ShownPicture } from '$lib/shown-picture';
-  import Hint from '../Hint.svelte';
+  import { Later } from '../../page/later.svelte';
+  import { PatternWork } from '../../plan/pattern-work.svelte';
+  import type { ShownPicture } from '../../plan/shown-picture';
+  import Hint from '../forms/Hint.svelte';
   import { VISIONS, type Vision } from '$core/colour';
   import type { Computed, Plan } from '$core/plan';
   import type { Face, PicturePart, Showing, SpotHistory } from '$core/piece';
-  import { InTurn } from '$lib/in-turn.svelte';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import Choice from '../Choice.svelte';
-  import CupMark from '../CupMark.svelte';
-  import CoreDrawing from '../CoreDrawing.svelte';
+  import { InTurn } from '../../page/in-turn.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import CupMark from '../drawing/CupMark.svelte';
+  import CoreDrawing from '../drawing/CoreDrawing.svelte';
   import { inWords } from '../../preferences.svelte';
-  import PiecePicture from '../PiecePicture.svelte';
+  import PiecePicture from '../drawing/PiecePicture.svelte';
   import AskFace from './AskFace.svelte';
   import Bars from './Bars.svelte';
   import Look from './Look.svelte';
-  import { marksOf } from '../marks';
-  import { extentOf } from '../outline';
+  import { marksOf } from '../drawing/marks';
+  import { extentOf } from '../drawing/outline';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanView } = $props();
   const turn = new InTurn(4);

@@ -3,9 +3,9 @@
   import X from '@lucide/svelte/icons/x';
   import type { Condition, Gate, Step } from '$core/document';
   import { conditionWords } from '$core/pour';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import Choice from '../Choice.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
 
   let {
     editor,

@@ -4,13 +4,13 @@
   import { freshId } from '$core/edit';
   import { type Group } from '$core/document';
   import { parseCount } from '$core/quantity';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
   import More from '../More.svelte';
-  import ParsedField from '../ParsedField.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
   import { volume } from '../../preferences.svelte';
-  import Row from '../Row.svelte';
+  import Row from '../forms/Row.svelte';
 
   let { editor, group }: { editor: PlanView; group: Group } = $props();
   const embeds = $derived(group.embeds ?? []);

@@ -1,12 +1,12 @@
 <!-- How one line of a recipe is meant and measured: form, basis, by what, and creeping up by eye. -->
 <script lang="ts">
   import type { Cup } from '$core/document';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import Choice from '../Choice.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import Choice from '../forms/Choice.svelte';
   import More from '../More.svelte';
-  import QuantityField from '../QuantityField.svelte';
-  import Row from '../Row.svelte';
-  import Tick from '../Tick.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
+  import Row from '../forms/Row.svelte';
+  import Tick from '../forms/Tick.svelte';
 
   let { editor, cup, index }: { editor: PlanView; cup: Cup; index: number } = $props();
   const line = $derived(cup.recipe[index]!);

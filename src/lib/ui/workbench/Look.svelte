@@ -4,11 +4,11 @@
   import type { Vision } from '$core/colour';
   import type { Computed, ComputedGroup, Plan } from '$core/plan';
   import type { Face, PicturePart } from '$core/piece';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
   import { length } from '../../preferences.svelte';
   import { onDestroy } from 'svelte';
-  import { extentOf } from '../outline';
-  import PiecePicture from '../PiecePicture.svelte';
+  import { extentOf } from '../drawing/outline';
+  import PiecePicture from '../drawing/PiecePicture.svelte';
 
   let {
     plan,

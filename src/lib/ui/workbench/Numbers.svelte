@@ -6,12 +6,12 @@
   import type { Problem } from '$core/problem';
   import { displayOf, reading, readingBeside, weighing } from '$core/quantity';
   import type { Lesson } from '$core/inspect';
-  import { InTurn } from '$lib/in-turn.svelte';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import CupMark from '../CupMark.svelte';
+  import { InTurn } from '../../page/in-turn.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import CupMark from '../drawing/CupMark.svelte';
   import Figure from '../Figure.svelte';
   import ProblemNote from '../ProblemNote.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import FactTabs from './facts/FactTabs.svelte';
 
   let {

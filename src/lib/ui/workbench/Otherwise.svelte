@@ -11,10 +11,10 @@
   import { freshId } from '$core/edit';
   import { amountOf } from '$core/pour';
   import { numberedWords, parseNumbered } from '$core/quantity';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
   import { inWords } from '../../preferences.svelte';
-  import Choice from '../Choice.svelte';
-  import ParsedField from '../ParsedField.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
 
   let { editor, step, n }: { editor: PlanView; step: Step; n: number } = $props();
   type Variation = NonNullable<Group['variations']>[number];

@@ -3,8 +3,8 @@
   import { goto } from '$app/navigation';
   import { DropdownMenu } from 'bits-ui';
   import type { Plan } from '$core/plan';
-  import { send } from '$lib/send';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import { send } from '../../store/send';
+  import type { PlanView } from '../../plan/plan-view.svelte';
 
   let { plan, editor }: { plan: Plan; editor: PlanView } = $props();
   const item =

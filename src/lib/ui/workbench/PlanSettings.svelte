@@ -3,14 +3,14 @@
   import { freshId } from '$core/edit';
   import { materials } from '$core/material';
   import { acts } from '$core/pour';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import Choice from '../Choice.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import Choice from '../forms/Choice.svelte';
   import More from '../More.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
-  import Row from '../Row.svelte';
+  import Row from '../forms/Row.svelte';
   import { weighing } from '$core/quantity';
-  import Tick from '../Tick.svelte';
+  import Tick from '../forms/Tick.svelte';
 
   let { editor }: { editor: PlanView } = $props();
   const plan = $derived(editor.plan);

@@ -21,12 +21,12 @@
   import ActPicker from '../acts/ActPicker.svelte';
   import { parseCount } from '$core/quantity';
   import { inWords, volume } from '../../preferences.svelte';
-  import { InTurn } from '$lib/in-turn.svelte';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import { InTurn } from '../../page/in-turn.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
   import { editorOf } from '../acts';
-  import Choice from '../Choice.svelte';
-  import ParsedField from '../ParsedField.svelte';
-  import { GRIP, sortable } from '../sortable';
+  import Choice from '../forms/Choice.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
+  import { GRIP, sortable } from '../forms/sortable';
   import TechniquePicker from './TechniquePicker.svelte';
   import GateLine from './GateLine.svelte';
   import GroupMore from './GroupMore.svelte';

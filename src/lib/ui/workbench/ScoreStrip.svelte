@@ -6,13 +6,13 @@
   import ZoomIn from '@lucide/svelte/icons/zoom-in';
   import ZoomOut from '@lucide/svelte/icons/zoom-out';
   import { duration } from '$core/quantity';
-  import { InTurn } from '$lib/in-turn.svelte';
-  import { Later } from '$lib/later.svelte';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import { scoreMarks } from '$lib/score-marks';
-  import Choice from '$lib/ui/Choice.svelte';
+  import { InTurn } from '../../page/in-turn.svelte';
+  import { Later } from '../../page/later.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import { scoreMarks } from '../../plan/score-marks';
+  import Choice from '../forms/Choice.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
-  import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
+  import ScoreDrawing from '../drawing/ScoreDrawing.svelte';
   import { inWords } from '../../preferences.svelte';
 
   let { editor }: { editor: PlanView } = $props();

@@ -2,12 +2,12 @@
 <script lang="ts">
   import type { Step } from '$core/document';
   import { lay } from '$core/pour';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import Choice from '../Choice.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import Choice from '../forms/Choice.svelte';
   import More from '../More.svelte';
-  import QuantityField from '../QuantityField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import { volume } from '../../preferences.svelte';
-  import Row from '../Row.svelte';
+  import Row from '../forms/Row.svelte';
   import Otherwise from './Otherwise.svelte';
 
   let { editor, step, n }: { editor: PlanView; step: Step; n: number } = $props();

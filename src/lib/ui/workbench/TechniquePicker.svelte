@@ -5,9 +5,9 @@
   import { computePlan } from '$core/plan';
   import { type Group } from '$core/document';
   import type { Technique } from '$core/pour';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import type { PlanView } from '../../plan/plan-view.svelte';
   import { inWords } from '../../preferences.svelte';
-  import OneOf from '../OneOf.svelte';
+  import OneOf from '../forms/OneOf.svelte';
 
   let { editor, group }: { editor: PlanView; group: Group } = $props();
   const plan = $derived(editor.plan);

@@ -6,12 +6,12 @@
   import Undo2 from '@lucide/svelte/icons/undo-2';
   import Redo2 from '@lucide/svelte/icons/redo-2';
   import { eachByItself, mixingOf, oneBase, splitAll } from '$core/document';
-  import { listenTo } from '$lib/changes';
-  import type { InTurn } from '$lib/in-turn.svelte';
-  import type { PlanEditor } from '$lib/plan-editor.svelte';
-  import { Later } from '$lib/later.svelte';
-  import { PlanView } from '$lib/plan-view.svelte';
-  import { send } from '$lib/send';
+  import { listenTo } from '../../store/changes';
+  import type { InTurn } from '../../page/in-turn.svelte';
+  import type { PlanEditor } from '../../plan/plan-editor.svelte';
+  import { Later } from '../../page/later.svelte';
+  import { PlanView } from '../../plan/plan-view.svelte';
+  import { send } from '../../store/send';
   import ScoreStrip from './ScoreStrip.svelte';
   import CupRack from './CupRack.svelte';
   import Drawing from './Drawing.svelte';
@@ -20,9 +20,9 @@
   import PlanMenu from './PlanMenu.svelte';
   import PlanSettings from './PlanSettings.svelte';
   import PourList from './PourList.svelte';
-  import Choice from '$lib/ui/Choice.svelte';
-  import ParsedField from '$lib/ui/ParsedField.svelte';
-  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
   import { counted, parseCount, weighing } from '$core/quantity';
 
   /** @prop turn which parts of the page have come: the head, its settings, the pour, the piece, the cups, the figures, the score */

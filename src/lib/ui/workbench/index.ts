@@ -1,2 +1,2 @@
-export { PlanEditor } from '$lib/plan-editor.svelte';
+export { PlanEditor } from '../../plan/plan-editor.svelte';
 export { default as Workbench } from './Workbench.svelte';

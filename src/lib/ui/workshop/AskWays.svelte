@@ -3,7 +3,7 @@
   import { goto, invalidate, invalidateAll } from '$app/navigation';
   import type { Problem } from '$core/problem';
   import type { Preferences } from '$core/preferences';
-  import { send } from '$lib/send';
+  import { send } from '../../store/send';
   import ProblemNote from '../ProblemNote.svelte';
 
   let { proposed }: { proposed: Preferences } = $props();

@@ -4,12 +4,12 @@
   import type { Problem } from '$core/problem';
   import { formatHour, parseHour, Preferences } from '$core/preferences';
   import { problemsOf } from '$core/validate';
-  import { send } from '$lib/send';
+  import { send } from '../../store/send';
   import { weekdays } from '$lib/when';
-  import Choice from '../Choice.svelte';
-  import ParsedField from '../ParsedField.svelte';
-  import Row from '../Row.svelte';
-  import Tick from '../Tick.svelte';
+  import Choice from '../forms/Choice.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
+  import Row from '../forms/Row.svelte';
+  import Tick from '../forms/Tick.svelte';
 
   let { ways }: { ways: Preferences } = $props();
   let problems = $state<Problem[]>([]);

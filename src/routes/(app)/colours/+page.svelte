@@ -1,8 +1,8 @@
 <script lang="ts">
   import { VERDICTS } from '$lib/ui/colour/verdicts';
   import Table from '$lib/ui/Table.svelte';
-  import Hint from '$lib/ui/Hint.svelte';
-  import Choice from '$lib/ui/Choice.svelte';
+  import Hint from '../../../lib/ui/forms/Hint.svelte';
+  import Choice from '../../../lib/ui/forms/Choice.svelte';
   import BrokenList from '$lib/ui/BrokenList.svelte';
   import {
     filmReflectance,

@@ -1,7 +1,7 @@
 <!-- The days; where placing many orders takes longer, the page stands at once and says so. -->
 <script lang="ts">
-  import { send } from '$lib/send';
-  import Bar from '$lib/ui/Bar.svelte';
+  import { send } from '../../../lib/store/send';
+  import Bar from '../../../lib/ui/drawing/Bar.svelte';
   import DaysAhead from '$lib/ui/days/DaysAhead.svelte';
 
   let { data } = $props();

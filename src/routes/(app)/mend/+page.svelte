@@ -2,8 +2,8 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import type { Problem } from '$core/problem';
-  import { BACK } from '$lib/broken';
-  import { send } from '$lib/send';
+  import { BACK } from '../../../lib/store/broken';
+  import { send } from '../../../lib/store/send';
   import { inWords } from '$lib/preferences.svelte';
 
   let { data } = $props();

@@ -7,11 +7,11 @@
   import { page } from '$app/state';
   import { newPlan } from '$core/edit';
   import { type Plan } from '$core/plan';
-  import { send } from '$lib/send';
+  import { send } from '../../../lib/store/send';
   import type { Problem } from '$core/problem';
-  import CupMark from '$lib/ui/CupMark.svelte';
+  import CupMark from '../../../lib/ui/drawing/CupMark.svelte';
   import ImportPlan from '$lib/ui/ImportPlan.svelte';
-  import PieceThumb from '$lib/ui/PieceThumb.svelte';
+  import PieceThumb from '../../../lib/ui/drawing/PieceThumb.svelte';
   import { mass } from '../../../lib/preferences.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import Choice from '$lib/ui/Choice.svelte';
+  import Choice from '../../../lib/ui/forms/Choice.svelte';
   import Table from '$lib/ui/Table.svelte';
   import BrokenList from '$lib/ui/BrokenList.svelte';
   import { day } from '$lib/when';

@@ -6,7 +6,7 @@
   import { cavityOf } from '$core/mould';
   import { duration, weighing } from '$core/quantity';
   import { HEADROOM } from '$core/shelf';
-  import { send } from '$lib/send';
+  import { send } from '../../../lib/store/send';
   import { day } from '$lib/when';
   import { mass, money, inWords, volume } from '../../../lib/preferences.svelte';
   import CavityDrawing from '$lib/ui/shelf/CavityDrawing.svelte';

@@ -1,11 +1,11 @@
 <!-- The workshop's own ways and keeping: units, hours, makers, backups, and who is signed in. -->
 <script lang="ts">
   import Table from '$lib/ui/Table.svelte';
-  import Bar from '$lib/ui/Bar.svelte';
+  import Bar from '../../../lib/ui/drawing/Bar.svelte';
   import { invalidateAll } from '$app/navigation';
   import { Dialog } from 'bits-ui';
   import type { Problem } from '$core/problem';
-  import { send } from '$lib/send';
+  import { send } from '../../../lib/store/send';
   import { moment } from '$lib/when';
   import WaysForm from '$lib/ui/workshop/WaysForm.svelte';
   import { inWords } from '$lib/preferences.svelte';

@@ -3,12 +3,12 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { foldRun } from '$core/run';
-  import { keepAwake } from '$lib/awake';
-  import { BenchClock } from '$lib/run-clock.svelte';
-  import { RunLog } from '$lib/run-log.svelte';
-  import { RunStream } from '$lib/run-stream.svelte';
-  import { scaleAtHand } from '$lib/scale.svelte';
-  import { canReadSerial, SerialScale } from '$lib/serial-scale.svelte';
+  import { keepAwake } from '../../../lib/run/awake';
+  import { BenchClock } from '../../../lib/run/run-clock.svelte';
+  import { RunLog } from '../../../lib/run/run-log.svelte';
+  import { RunStream } from '../../../lib/run/run-stream.svelte';
+  import { scaleAtHand } from '../../../lib/run/scale.svelte';
+  import { canReadSerial, SerialScale } from '../../../lib/run/serial-scale.svelte';
   import BesideList from '$lib/ui/run/BesideList.svelte';
   import RunScreen from '$lib/ui/run/RunScreen.svelte';
 

@@ -6,10 +6,10 @@
   import { duration, holdsFor } from '$core/quantity';
   import { mass, inWords, volume } from '../../../preferences.svelte';
   import { HEADROOM } from '$core/shelf';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import CupMark from '../../CupMark.svelte';
+  import type { PlanView } from '../../../plan/plan-view.svelte';
+  import CupMark from '../../drawing/CupMark.svelte';
   import Figure from '../../Figure.svelte';
-  import QuantityField from '../../QuantityField.svelte';
+  import QuantityField from '../../forms/QuantityField.svelte';
   import FactRow from './FactRow.svelte';
   import Rewet from './Rewet.svelte';
 

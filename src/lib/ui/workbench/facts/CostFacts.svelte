@@ -1,7 +1,7 @@
 <!-- What a turn and a good piece cost, by the lots that are taken from. -->
 <script lang="ts">
   import { money } from '../../../preferences.svelte';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import type { PlanView } from '../../../plan/plan-view.svelte';
   import NumberField from '../../shelf/NumberField.svelte';
   import FactRow from './FactRow.svelte';
 

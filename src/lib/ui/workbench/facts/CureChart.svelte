@@ -4,9 +4,9 @@
   import type { Chart as ChartType, Plugin } from 'chart.js';
   import { cureCourses, type Computed, type Plan } from '$core/plan';
   import { duration } from '$core/quantity';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import type { PlanView } from '../../../plan/plan-view.svelte';
   import { inWords, shownUnit, temperature, shownFigure } from '../../../preferences.svelte';
-  import Choice from '../../Choice.svelte';
+  import Choice from '../../forms/Choice.svelte';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanView } = $props();
 

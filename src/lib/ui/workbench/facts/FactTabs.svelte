@@ -1,7 +1,7 @@
 <!-- What the batch means beyond its grams, a tab each: the batch itself, its time, the shelf, the cost. -->
 <script lang="ts">
   import { Tabs } from 'bits-ui';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import type { PlanView } from '../../../plan/plan-view.svelte';
   import BatchFacts from './BatchFacts.svelte';
   import CostFacts from './CostFacts.svelte';
   import StockFacts from './StockFacts.svelte';

@@ -4,7 +4,7 @@
   import { thinned } from '$core/dosing';
   import { materials, type Base } from '$core/material';
   import type { Computed } from '$core/plan';
-  import QuantityField from '../../QuantityField.svelte';
+  import QuantityField from '../../forms/QuantityField.svelte';
 
   let { computed, base }: { computed: Computed; base: Base | undefined } = $props();
   let added = $state(10);

@@ -2,8 +2,8 @@
 <script lang="ts">
   import { materials } from '$core/material';
   import { duration, holdsFor } from '$core/quantity';
-  import type { PlanView } from '$lib/plan-view.svelte';
-  import CupMark from '../../CupMark.svelte';
+  import type { PlanView } from '../../../plan/plan-view.svelte';
+  import CupMark from '../../drawing/CupMark.svelte';
   import Figure from '../../Figure.svelte';
   import Fold from '../../Fold.svelte';
   import CureChart from './CureChart.svelte';

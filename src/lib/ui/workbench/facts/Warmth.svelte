@@ -3,14 +3,14 @@
   import { NIGHT } from '$core/cure';
   import { materials, USUAL_BLENDER } from '$core/material';
   import { formatHour, parseHour } from '$core/preferences';
-  import type { PlanView } from '$lib/plan-view.svelte';
+  import type { PlanView } from '../../../plan/plan-view.svelte';
   import { shownUnit, preferences } from '$lib/preferences.svelte';
   import Fold from '../../Fold.svelte';
-  import ParsedField from '../../ParsedField.svelte';
-  import QuantityField from '../../QuantityField.svelte';
+  import ParsedField from '../../forms/ParsedField.svelte';
+  import QuantityField from '../../forms/QuantityField.svelte';
   import NumberField from '../../shelf/NumberField.svelte';
-  import Row from '../../Row.svelte';
-  import Tick from '../../Tick.svelte';
+  import Row from '../../forms/Row.svelte';
+  import Tick from '../../forms/Tick.svelte';
 
   let { editor }: { editor: PlanView } = $props();
   const plan = $derived(editor.plan);

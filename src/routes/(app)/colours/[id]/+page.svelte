@@ -1,14 +1,14 @@
 <script lang="ts">
   import { VERDICTS } from '$lib/ui/colour/verdicts';
   import Table from '$lib/ui/Table.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
-  import Choice from '$lib/ui/Choice.svelte';
+  import Tick from '../../../../lib/ui/forms/Tick.svelte';
+  import Choice from '../../../../lib/ui/forms/Choice.svelte';
   import { Colourant, compatibilityOf, FORMS, limitOf, materials } from '$core/material';
-  import { CardForm } from '$lib/card-form.svelte';
+  import { CardForm } from '../../../../lib/store/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
-  import QuantityField from '$lib/ui/QuantityField.svelte';
-  import Row from '$lib/ui/Row.svelte';
+  import QuantityField from '../../../../lib/ui/forms/QuantityField.svelte';
+  import Row from '../../../../lib/ui/forms/Row.svelte';
   import {
     filmReflectance,
     flat,

@@ -4,7 +4,7 @@
   import { correctStrengths, lookOf, predictedCard, type BaseLook, type TrialCard } from '$core/colour';
   import { formulaOf } from '$core/material';
   import type { Problem } from '$core/problem';
-  import { send } from '$lib/send';
+  import { send } from '../../../../lib/store/send';
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import { letterOf } from '$lib/ui/colour/letter';
   import Ladder from '$lib/ui/colour/Ladder.svelte';

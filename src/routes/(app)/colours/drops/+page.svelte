@@ -1,15 +1,15 @@
 <script lang="ts">
-  import Choice from '$lib/ui/Choice.svelte';
+  import Choice from '../../../../lib/ui/forms/Choice.svelte';
   import { invalidateAll } from '$app/navigation';
   import { calibrateDrop, dropsWeigh } from '$core/dosing';
   import type { Problem } from '$core/problem';
   import { parseCount } from '$core/quantity';
-  import { send } from '$lib/send';
-  import ParsedField from '$lib/ui/ParsedField.svelte';
+  import { send } from '../../../../lib/store/send';
+  import ParsedField from '../../../../lib/ui/forms/ParsedField.svelte';
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
-  import QuantityField from '$lib/ui/QuantityField.svelte';
-  import Row from '$lib/ui/Row.svelte';
+  import QuantityField from '../../../../lib/ui/forms/QuantityField.svelte';
+  import Row from '../../../../lib/ui/forms/Row.svelte';
 
   let { data } = $props();
   const drippable = $derived(

@@ -1,8 +1,8 @@
 <script lang="ts">
   import Table from '$lib/ui/Table.svelte';
-  import Bar from '$lib/ui/Bar.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
-  import Choice from '$lib/ui/Choice.svelte';
+  import Bar from '../../../../lib/ui/drawing/Bar.svelte';
+  import Tick from '../../../../lib/ui/forms/Tick.svelte';
+  import Choice from '../../../../lib/ui/forms/Choice.svelte';
   import { asWeighed, candidatesFor, labOfHex, type MatchAnswer, type MatchOrder } from '$core/colour';
   import { ownPercents } from '$core/dosing';
   import { goto } from '$app/navigation';
@@ -11,10 +11,10 @@
   import { recipeColour } from '$core/plan';
   import type { Problem } from '$core/problem';
   import { newId } from '$lib/id';
-  import { send } from '$lib/send';
+  import { send } from '../../../../lib/store/send';
   import { weighing } from '$core/quantity';
   import { startingLibrary } from '$core/shelf';
-  import { ColourWork } from '$lib/colour-work.svelte';
+  import { ColourWork } from '../../../../lib/plan/colour-work.svelte';
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import { letterOf } from '$lib/ui/colour/letter';
   import PhotoPick from '$lib/ui/colour/PhotoPick.svelte';
@@ -22,9 +22,9 @@
   import TargetField from '$lib/ui/colour/TargetField.svelte';
   import { suited } from '$lib/ui/colour/suited';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
-  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import QuantityField from '../../../../lib/ui/forms/QuantityField.svelte';
   import { length, money } from '../../../../lib/preferences.svelte';
-  import Row from '$lib/ui/Row.svelte';
+  import Row from '../../../../lib/ui/forms/Row.svelte';
 
   let { data } = $props();
   // The colour a link brought along is where the page begins; after that it is the maker's.

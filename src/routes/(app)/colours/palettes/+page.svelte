@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Choice from '$lib/ui/Choice.svelte';
+  import Choice from '../../../../lib/ui/forms/Choice.svelte';
   import {
     asWeighed,
     candidatesFor,
@@ -15,9 +15,9 @@
   import { ownPercents } from '$core/dosing';
   import { formulaOf } from '$core/material';
   import { weighing } from '$core/quantity';
-  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import QuantityField from '../../../../lib/ui/forms/QuantityField.svelte';
   import type { Problem } from '$core/problem';
-  import { ColourWork } from '$lib/colour-work.svelte';
+  import { ColourWork } from '../../../../lib/plan/colour-work.svelte';
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import { letterOf } from '$lib/ui/colour/letter';
   import PhotoPick from '$lib/ui/colour/PhotoPick.svelte';

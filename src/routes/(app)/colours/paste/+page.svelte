@@ -1,18 +1,18 @@
 <script lang="ts">
-  import Choice from '$lib/ui/Choice.svelte';
+  import Choice from '../../../../lib/ui/forms/Choice.svelte';
   import { goto } from '$app/navigation';
   import { pasteOf } from '$core/dosing';
   import type { Colourant } from '$core/material';
   import type { Problem } from '$core/problem';
   import { weighing } from '$core/quantity';
   import { PASTE_CARRIERS, pigmentsToMull } from '$core/shelf';
-  import { send } from '$lib/send';
+  import { send } from '../../../../lib/store/send';
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
-  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import QuantityField from '../../../../lib/ui/forms/QuantityField.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import { money } from '../../../../lib/preferences.svelte';
-  import Row from '$lib/ui/Row.svelte';
+  import Row from '../../../../lib/ui/forms/Row.svelte';
 
   let { data } = $props();
   const dry = $derived(pigmentsToMull(data.shelf.colourants));

@@ -4,8 +4,8 @@
 -->
 <script lang="ts">
   import { browser } from '$app/environment';
-  import { isAlive } from '$lib/alive';
-  import { InTurn } from '$lib/in-turn.svelte';
+  import { isAlive } from '../../../../lib/page/alive';
+  import { InTurn } from '../../../../lib/page/in-turn.svelte';
 
   let { children } = $props();
   // Moving here within the application needs no first drawing without figures; a page that was just loaded does.

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Computed, Plan } from '$core/plan';
-  import { InTurn } from '$lib/in-turn.svelte';
+  import { InTurn } from '../../../../lib/page/in-turn.svelte';
 
   let { data } = $props();
   let bench = $state.raw<typeof import('$lib/ui/workbench')>();

@@ -9,7 +9,7 @@ import {
   type RunState
 } from '$core/run';
 import { causesIn } from '$lib/server/causes';
-import { foldedRun } from '$lib/run';
+import { foldedRun } from '../../../../lib/run/folded-run';
 import { familyOf, listCards, listLessons, piecesOf, readEvents } from '$lib/server/database';
 import { runOfPage } from '$lib/server/run-page';
 import { store } from '$lib/server/store';

@@ -1,5 +1,5 @@
 import { changesIn, differences, gradeOf } from '$core/inspect';
-import { foldedRun } from '$lib/run';
+import { foldedRun } from '../../../../lib/run/folded-run';
 import { eventsOf, findRun, listRuns, piecesOf, type Db } from '$lib/server/database';
 import { store } from '$lib/server/store';
 

@@ -1,8 +1,8 @@
 <!-- Two runs side by side: every logged fact that differs, and what came of each. -->
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import Choice from '$lib/ui/Choice.svelte';
-  import PieceThumb from '$lib/ui/PieceThumb.svelte';
+  import Choice from '../../../../lib/ui/forms/Choice.svelte';
+  import PieceThumb from '../../../../lib/ui/drawing/PieceThumb.svelte';
   import Table from '$lib/ui/Table.svelte';
   import { inWords } from '../../../../lib/preferences.svelte';
   import { day } from '$lib/when';

@@ -3,10 +3,10 @@
   import { goto } from '$app/navigation';
   import type { Problem } from '$core/problem';
   import { TABLE_FIELDS, TABLE_KINDS, type Mapping, type ReadTable, type TableKind } from '$core/shelf';
-  import Choice from '$lib/ui/Choice.svelte';
+  import Choice from '../../../../lib/ui/forms/Choice.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import Table from '$lib/ui/Table.svelte';
-  import { send } from '$lib/send';
+  import { send } from '../../../../lib/store/send';
   import { problemWords } from '$lib/preferences.svelte';
 
   let kind = $state<TableKind>('colourants');

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Table from '$lib/ui/Table.svelte';
-  import Tick from '$lib/ui/Tick.svelte';
-  import Choice from '$lib/ui/Choice.svelte';
+  import Tick from '../../../../lib/ui/forms/Tick.svelte';
+  import Choice from '../../../../lib/ui/forms/Choice.svelte';
   import { goto } from '$app/navigation';
   import { cautionsOf, rubbersOf } from '$core/material';
   import { keyProblems, rubberFor, type MouldJob } from '$core/mould';
@@ -9,12 +9,12 @@
   import type { Problem } from '$core/problem';
   import { duration } from '$core/quantity';
   import { newId } from '$lib/id';
-  import { send } from '$lib/send';
+  import { send } from '../../../../lib/store/send';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
-  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import QuantityField from '../../../../lib/ui/forms/QuantityField.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import { mass, inWords, volume } from '../../../../lib/preferences.svelte';
-  import Row from '$lib/ui/Row.svelte';
+  import Row from '../../../../lib/ui/forms/Row.svelte';
 
   let { data } = $props();
   const rubbers = $derived(rubbersOf(data.shelf.bases));

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
-import { CARD_WORDS, type CardKind } from '$lib/cards';
+import { CARD_WORDS, type CardKind } from '../../../../lib/store/cards';
 import { CARD_SCHEMAS, listCards, saveCard } from '$lib/server/database';
-import { answerWrite, readBody } from '$lib/server/respond';
+import { answerWrite, readBody } from '../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 export const GET = async ({ params }) => json(await listCards((await store()).db, params.kind as CardKind));

@@ -1,8 +1,8 @@
 import { json } from '@sveltejs/kit';
 import { countsOf, restoreArchive } from '$lib/server/database';
-import { problem } from '$lib/server/body';
+import { problem } from '../../../../lib/server/http/body';
 import { forgetAll } from '../../../../lib/server/learned-history';
-import { refuse } from '$lib/server/respond';
+import { refuse } from '../../../../lib/server/http/respond';
 import { ADDRESS, store } from '$lib/server/store';
 import { inThread } from '../../../../lib/server/workers';
 

@@ -1,5 +1,5 @@
-import { problem } from '$lib/server/body';
-import { refuse } from '$lib/server/respond';
+import { problem } from '../../../../lib/server/http/body';
+import { refuse } from '../../../../lib/server/http/respond';
 import { previewRestore, restore, wholeCopy } from '$lib/server/store';
 
 /** Everything as one file: a database that can be restored here, or opened by any SQLite. */

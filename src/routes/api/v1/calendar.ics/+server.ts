@@ -1,4 +1,4 @@
-import { calendarOf } from '$lib/server/calendar';
+import { calendarOf } from '../../../../lib/server/http/calendar';
 import { daysAhead } from '$lib/server/days';
 import { store } from '$lib/server/store';
 

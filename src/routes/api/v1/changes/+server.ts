@@ -1,6 +1,6 @@
 import { onChange } from '$lib/server/changes';
 import { findRow, isDocumentKind } from '$lib/server/database';
-import { eventStream } from '$lib/server/stream';
+import { eventStream } from '../../../../lib/server/http/stream';
 import { store } from '$lib/server/store';
 
 /**

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { wholeShelf } from '$lib/server/database';
 import { MatchRequest } from '$lib/server/match';
-import { readBody, refuse } from '$lib/server/respond';
+import { readBody, refuse } from '../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 import { inThread } from '../../../../lib/server/workers';
 

@@ -1,4 +1,4 @@
 import { json } from '@sveltejs/kit';
-import { openapi } from '$lib/server/openapi';
+import { openapi } from '../../../../lib/server/openapi';
 
 export const GET = () => json(openapi());

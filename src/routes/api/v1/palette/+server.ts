@@ -2,7 +2,7 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { readPalette, writePalette, writePaletteCsv } from '$core/colour';
 import { listCards } from '$lib/server/database';
-import { readBody, refuse } from '$lib/server/respond';
+import { readBody, refuse } from '../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 /** The colourants of the shelf as a palette: text, or CSV. */

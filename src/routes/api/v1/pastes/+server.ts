@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { PASTE_CARRIERS, shelvedPaste } from '$core/shelf';
 import { newId } from '$lib/id';
 import { findCard, saveCard } from '$lib/server/database';
-import { notHere, readBody, refuse } from '$lib/server/respond';
+import { notHere, readBody, refuse } from '../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 const cost = z.number().nonnegative('cannot be less than nothing').max(1_000_000).optional();

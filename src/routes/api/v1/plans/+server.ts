@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { Plan } from '$core/plan';
 import { listPlans, savePlan } from '$lib/server/database';
-import { answerWrite, readBody } from '$lib/server/respond';
+import { answerWrite, readBody } from '../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 export const GET = async () => {

@@ -5,7 +5,7 @@ import { StoredId } from '$core/id';
 import { shelfOf } from '$core/document';
 import { findPlan, listRuns, startRun, wholeShelf } from '$lib/server/database';
 import { pastOf } from '../../../../lib/server/learned-history';
-import { notHere, readBody, refuse, taken } from '$lib/server/respond';
+import { notHere, readBody, refuse, taken } from '../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 import { inThread } from '../../../../lib/server/workers';
 

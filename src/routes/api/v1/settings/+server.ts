@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { USUAL_PREFERENCES, Preferences } from '$core/preferences';
-import { readBody } from '$lib/server/respond';
+import { readBody } from '../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 import { storePreferences, storedPreferences } from '../../../../lib/server/preferences';
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { COOKIE, signOut, signOutEverywhere } from '../../../../lib/server/access';
-import { readBody } from '$lib/server/respond';
+import { readBody } from '../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 /** Signs this device out, or every device. */

@@ -10,7 +10,7 @@ import {
   storedText
 } from '$lib/server/database';
 import { forgetRun } from '../../../../lib/server/learned-history';
-import { answerWrite, notHere, readBody } from '$lib/server/respond';
+import { answerWrite, notHere, readBody } from '../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 const asked = (url: URL) => ({

@@ -5,9 +5,9 @@
   import { figuresOf } from '$core/plan';
   import { amountWords } from '$core/pour';
   import { displayOf, reading, weighing } from '$core/quantity';
-  import CupMark from '$lib/ui/CupMark.svelte';
+  import CupMark from '../../../../../lib/ui/drawing/CupMark.svelte';
   import { length, mass, money, inWords, volume } from '../../../../../lib/preferences.svelte';
-  import { batchOf, batchRows, coloursOf, partOf } from '$lib/sheet-words';
+  import { batchOf, batchRows, coloursOf, partOf } from '../../../../../lib/plan/sheet-words';
   import PrintBar from '$lib/ui/PrintBar.svelte';
 
   let { data } = $props();

@@ -7,11 +7,11 @@
   import { eventsFromSheet, tasksOf, type FilledLine } from '$core/run';
   import { parseHour } from '$core/preferences';
   import { newId } from '$lib/id';
-  import { taskWords, typedGrams } from '$lib/instruction';
-  import { send } from '$lib/send';
+  import { taskWords, typedGrams } from '../../../../../lib/run/instruction';
+  import { send } from '../../../../../lib/store/send';
   import { inWords } from '../../../../../lib/preferences.svelte';
   import { lastDayAt } from '$lib/when';
-  import Tick from '$lib/ui/Tick.svelte';
+  import Tick from '../../../../../lib/ui/forms/Tick.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
   let { data } = $props();

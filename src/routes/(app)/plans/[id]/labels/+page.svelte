@@ -1,11 +1,11 @@
 <!-- Labels for cups and jars: letter, hatch, recipe, date. Cut along the lines. -->
 <script lang="ts">
   import { figuresOf } from '$core/plan';
-  import { labelsOf } from '$lib/sheet-words';
+  import { labelsOf } from '../../../../../lib/plan/sheet-words';
   import { inWords } from '../../../../../lib/preferences.svelte';
   import { today } from '$lib/when';
-  import CupIcon from '$lib/ui/CupIcon.svelte';
-  import CupMark from '$lib/ui/CupMark.svelte';
+  import CupIcon from '../../../../../lib/ui/drawing/CupIcon.svelte';
+  import CupMark from '../../../../../lib/ui/drawing/CupMark.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
 
   let { data } = $props();

@@ -3,9 +3,9 @@
   import { counted } from '$core/quantity';
   import { figuresOf } from '$core/plan';
   import { tasksOf } from '$core/run';
-  import { taskWords } from '$lib/instruction';
-  import { aimOf } from '$lib/sheet-words';
-  import ScoreDrawing from '$lib/ui/ScoreDrawing.svelte';
+  import { taskWords } from '../../../../../lib/run/instruction';
+  import { aimOf } from '../../../../../lib/plan/sheet-words';
+  import ScoreDrawing from '../../../../../lib/ui/drawing/ScoreDrawing.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
   import { inWords, temperature } from '../../../../../lib/preferences.svelte';
 

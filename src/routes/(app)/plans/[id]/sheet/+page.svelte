@@ -3,10 +3,10 @@
   import { figuresOf, type Plan } from '$core/plan';
   import { weighing } from '$core/quantity';
   import { tasksOf } from '$core/run';
-  import { alike, cupsOrdered, pourLines, whichMix } from '$lib/sheet-words';
-  import Choice from '$lib/ui/Choice.svelte';
-  import CoreDrawing from '$lib/ui/CoreDrawing.svelte';
-  import CupMark from '$lib/ui/CupMark.svelte';
+  import { alike, cupsOrdered, pourLines, whichMix } from '../../../../../lib/plan/sheet-words';
+  import Choice from '../../../../../lib/ui/forms/Choice.svelte';
+  import CoreDrawing from '../../../../../lib/ui/drawing/CoreDrawing.svelte';
+  import CupMark from '../../../../../lib/ui/drawing/CupMark.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
   import { inWords, temperature, volume } from '../../../../../lib/preferences.svelte';
   import WeighTable from '$lib/ui/WeighTable.svelte';

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { buyerSheet, USUAL_TOLERANCE } from '$core/inspect';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
-  import PieceThumb from '$lib/ui/PieceThumb.svelte';
+  import PieceThumb from '../../../../../lib/ui/drawing/PieceThumb.svelte';
   import { inWords } from '../../../../../lib/preferences.svelte';
   import { day } from '$lib/when';
 

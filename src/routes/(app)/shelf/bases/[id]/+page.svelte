@@ -1,15 +1,15 @@
 <script lang="ts">
   import Table from '$lib/ui/Table.svelte';
-  import Choice from '$lib/ui/Choice.svelte';
+  import Choice from '../../../../../lib/ui/forms/Choice.svelte';
   import { goto } from '$app/navigation';
   import { Base, cautionsOf, formulaOf, materials } from '$core/material';
-  import { BaseForm } from '$lib/base-form.svelte';
+  import { BaseForm } from '../../../../../lib/store/base-form.svelte';
   import CardFigures from '$lib/ui/materials/CardFigures.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
-  import QuantityField from '$lib/ui/QuantityField.svelte';
-  import Row from '$lib/ui/Row.svelte';
+  import QuantityField from '../../../../../lib/ui/forms/QuantityField.svelte';
+  import Row from '../../../../../lib/ui/forms/Row.svelte';
   import { mass } from '../../../../../lib/preferences.svelte';
   import { whose } from '$lib/ui/shelf/whose';
 

@@ -4,15 +4,15 @@
   import { newId } from '$lib/id';
   import Table from '$lib/ui/Table.svelte';
   import { day } from '$lib/when';
-  import Choice from '$lib/ui/Choice.svelte';
+  import Choice from '../../../../../lib/ui/forms/Choice.svelte';
   import { addMonths } from 'date-fns/addMonths';
   import { landed, Lot } from '$core/shelf';
-  import { CardForm } from '$lib/card-form.svelte';
+  import { CardForm } from '../../../../../lib/store/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
-  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import QuantityField from '../../../../../lib/ui/forms/QuantityField.svelte';
   import { mass, money } from '../../../../../lib/preferences.svelte';
-  import Row from '$lib/ui/Row.svelte';
+  import Row from '../../../../../lib/ui/forms/Row.svelte';
 
   let { data } = $props();
   const form = $derived(new CardForm<Lot>('lots', Lot, data.card, data.revision));

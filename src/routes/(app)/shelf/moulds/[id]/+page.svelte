@@ -1,13 +1,13 @@
 <script lang="ts">
   import Table from '$lib/ui/Table.svelte';
-  import Choice from '$lib/ui/Choice.svelte';
+  import Choice from '../../../../../lib/ui/forms/Choice.svelte';
   import { cavityOf, CONDITIONS, Mould, nearItsEnd } from '$core/mould';
   import { counted } from '$core/quantity';
-  import { CardForm } from '$lib/card-form.svelte';
+  import { CardForm } from '../../../../../lib/store/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
   import CavityCard from '$lib/ui/shelf/CavityCard.svelte';
   import NumberField from '$lib/ui/shelf/NumberField.svelte';
-  import Row from '$lib/ui/Row.svelte';
+  import Row from '../../../../../lib/ui/forms/Row.svelte';
   import { volume } from '../../../../../lib/preferences.svelte';
   import { day } from '$lib/when';
 

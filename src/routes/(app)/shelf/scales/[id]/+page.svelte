@@ -1,10 +1,10 @@
 <script lang="ts">
   import { COLOUR_TOLERANCE, leastWeighing, PART_TOLERANCE, Scale } from '$core/dosing';
-  import { CardForm } from '$lib/card-form.svelte';
+  import { CardForm } from '../../../../../lib/store/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
-  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import QuantityField from '../../../../../lib/ui/forms/QuantityField.svelte';
   import { displayOf } from '$core/quantity';
-  import Row from '$lib/ui/Row.svelte';
+  import Row from '../../../../../lib/ui/forms/Row.svelte';
   import ToolState from '$lib/ui/shelf/ToolState.svelte';
 
   let { data } = $props();

@@ -1,10 +1,17 @@
 import { z } from 'zod';
 import { problemsOf } from '$core/validate';
-import { CARD_WORDS, type CardKind } from '$lib/cards';
-import { absent } from '$lib/server/absent';
+import { CARD_WORDS, type CardKind } from '../../../../../lib/store/cards';
+import { absent } from '../../../../../lib/server/http/absent';
 import { CARD_SCHEMAS, findCardRow, patchCard, removeCard, saveCard } from '$lib/server/database';
-import { problem } from '$lib/server/body';
-import { answerWrite, basedOn, document, notHere, readBody, refuse } from '$lib/server/respond';
+import { problem } from '../../../../../lib/server/http/body';
+import {
+  answerWrite,
+  basedOn,
+  document,
+  notHere,
+  readBody,
+  refuse
+} from '../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 export const GET = async ({ params }) => {

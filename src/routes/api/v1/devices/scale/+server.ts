@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { scaleOfBench } from '$lib/server/devices/scale';
-import { readBody } from '$lib/server/respond';
+import { readBody } from '../../../../../lib/server/http/respond';
 
 const Ask = z.discriminatedUnion('do', [
   z.object({ do: z.literal('tare'), bench: z.string().max(80), division: z.number().positive() }),

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { readTable, type TableKind } from '$core/shelf';
 import { newId } from '$lib/id';
 import { listCards, saveCard } from '$lib/server/database';
-import { readBody, refuse } from '$lib/server/respond';
+import { readBody, refuse } from '../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 const Sent = z.object({

@@ -1,5 +1,5 @@
 import { findPhoto } from '$lib/server/database';
-import { notHere } from '$lib/server/respond';
+import { notHere } from '../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 export const GET = async ({ params }) => {

@@ -1,8 +1,15 @@
 import { Plan } from '$core/plan';
-import { absent } from '$lib/server/absent';
+import { absent } from '../../../../../lib/server/http/absent';
 import { findPlan, removePlan, savePlan } from '$lib/server/database';
-import { problem } from '$lib/server/body';
-import { answerWrite, basedOn, document, notHere, readBody, refuse } from '$lib/server/respond';
+import { problem } from '../../../../../lib/server/http/body';
+import {
+  answerWrite,
+  basedOn,
+  document,
+  notHere,
+  readBody,
+  refuse
+} from '../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 export const GET = async ({ params }) => {

@@ -2,7 +2,7 @@ import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { PlanFile } from '$core/plan';
 import { importPlanFile } from '$lib/server/database';
-import { readBody } from '$lib/server/respond';
+import { readBody } from '../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 /** Stores a plan file; what is here already is never overwritten. Answers the plan as stored. */

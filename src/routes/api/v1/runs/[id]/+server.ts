@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { listLessons, piecesOf, readEvents, readRun, removeRun } from '$lib/server/database';
 import { forgetRun } from '../../../../../lib/server/learned-history';
-import { notHere, refuse } from '$lib/server/respond';
+import { notHere, refuse } from '../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 /** A run whole: what it froze, its events, its pieces and its lessons. */

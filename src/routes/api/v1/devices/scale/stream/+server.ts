@@ -1,6 +1,6 @@
 import { scaleOfBench } from '$lib/server/devices/scale';
-import { problem } from '$lib/server/body';
-import { refuse } from '$lib/server/respond';
+import { problem } from '../../../../../../lib/server/http/body';
+import { refuse } from '../../../../../../lib/server/http/respond';
 import { onStop } from '$lib/server/shutdown';
 
 /** Readings of the stand-in scale as server-sent events: `{"grams": 12.34, "stable": true}`, ten a second. */

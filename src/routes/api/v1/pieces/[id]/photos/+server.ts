@@ -1,5 +1,5 @@
 import { pieceExists, savePhoto } from '$lib/server/database';
-import { keepsPhotos } from '$lib/server/keep-photo';
+import { keepsPhotos } from '../../../../../../lib/server/http/keep-photo';
 
 /** Keeps a photo of a piece. */
 export const POST = keepsPhotos({

@@ -1,10 +1,10 @@
 import { shelfOf } from '$core/document';
 import { USUAL_PREFERENCES } from '$core/preferences';
-import type { SheetKind } from '$lib/sheets';
+import type { SheetKind } from '../../../../../../lib/plan/sheets';
 import { findPlan, wholeShelf } from '$lib/server/database';
 import { paperOf } from '../../../../../../lib/server/print';
 import { pastOf } from '../../../../../../lib/server/learned-history';
-import { notHere, pdfResponse } from '$lib/server/respond';
+import { notHere, pdfResponse } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 import { inThread } from '../../../../../../lib/server/workers';
 import { storedPreferences } from '../../../../../../lib/server/preferences';

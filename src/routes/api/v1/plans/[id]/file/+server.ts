@@ -1,7 +1,7 @@
 import { shelfOf } from '$core/document';
 import { type PlanFile } from '$core/plan';
 import { findPlan, wholeShelf } from '$lib/server/database';
-import { notHere } from '$lib/server/respond';
+import { notHere } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 /** The plan as a file, with every card it uses. */

@@ -1,7 +1,7 @@
 import { shelfOf } from '$core/document';
 import { findPlan, wholeShelf } from '$lib/server/database';
-import { pictureResponse } from '$lib/server/picture';
-import { notHere } from '$lib/server/respond';
+import { pictureResponse } from '../../../../../../lib/server/http/picture';
+import { notHere } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 /** A face or a cut of the piece that a plan comes to. */

@@ -3,8 +3,8 @@ import { z } from 'zod';
 import { DEFECTS } from '$core/inspect';
 import { causesIn, takeChange } from '$lib/server/causes';
 import { readRun } from '$lib/server/database';
-import { problem } from '$lib/server/body';
-import { notHere, readBody, refuse } from '$lib/server/respond';
+import { problem } from '../../../../../../lib/server/http/body';
+import { notHere, readBody, refuse } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 const Asked = z.object({ groupId: z.string().min(1).max(120), defect: z.enum(DEFECTS) });

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { AnyEvent } from '$core/run';
 import { addEvents, eventsOf, runExists } from '$lib/server/database';
 import { forgetRun } from '../../../../../../lib/server/learned-history';
-import { notHere, readBody } from '$lib/server/respond';
+import { notHere, readBody } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 export const GET = async ({ params }) => {

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { LessonAbout } from '$core/inspect';
 import { StoredId } from '$core/id';
 import { listLessons, runExists, saveLesson } from '$lib/server/database';
-import { notHere, readBody, taken } from '$lib/server/respond';
+import { notHere, readBody, taken } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 const Lesson = z.object({

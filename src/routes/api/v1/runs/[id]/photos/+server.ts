@@ -1,5 +1,5 @@
 import { findRun, saveRunPhoto } from '$lib/server/database';
-import { keepsPhotos } from '$lib/server/keep-photo';
+import { keepsPhotos } from '../../../../../../lib/server/http/keep-photo';
 
 /** Keeps a photo taken in a run. Its event is told by whoever took it. */
 export const POST = keepsPhotos({

@@ -1,6 +1,6 @@
 import { findRun } from '$lib/server/database';
-import { pictureResponse } from '$lib/server/picture';
-import { notHere } from '$lib/server/respond';
+import { pictureResponse } from '../../../../../../lib/server/http/picture';
+import { notHere } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 /** A face or a cut of the piece as the plan of a run had it when it began. */

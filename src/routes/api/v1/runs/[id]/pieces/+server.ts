@@ -2,8 +2,8 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { Piece } from '$core/inspect';
 import { findRun, piecesOf, runExists, savePiece } from '$lib/server/database';
-import { problem } from '$lib/server/body';
-import { notHere, readBody, refuse, taken } from '$lib/server/respond';
+import { problem } from '../../../../../../lib/server/http/body';
+import { notHere, readBody, refuse, taken } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 /** Ends a write that would take another piece's id: nothing of it is stored. */

@@ -4,10 +4,10 @@ import { z } from 'zod';
 import { computePlan, type Plan } from '$core/plan';
 import { type Shelf } from '$core/shelf';
 import { asFamily, planFromRun, scaledTo } from '$core/run';
-import { problem } from '$lib/server/body';
+import { problem } from '../../../../../../lib/server/http/body';
 import { eventsOf, importPlanFile, readRun, wholeShelf, type Db } from '$lib/server/database';
-import { notHere, readBody, refuse } from '$lib/server/respond';
-import { foldedRun } from '$lib/run';
+import { notHere, readBody, refuse } from '../../../../../../lib/server/http/respond';
+import { foldedRun } from '../../../../../../lib/run/folded-run';
 import { store } from '$lib/server/store';
 
 /** Another mould to repeat it in, or as a family; as it was poured, in the run's own, where nothing is sent. */

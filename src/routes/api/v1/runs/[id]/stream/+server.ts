@@ -1,9 +1,9 @@
 import { onChange } from '$lib/server/changes';
 import { eventsSince, runExists } from '$lib/server/database';
 import { devicesOf, enter } from '$lib/server/present';
-import { notHere } from '$lib/server/respond';
+import { notHere } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
-import { eventStream } from '$lib/server/stream';
+import { eventStream } from '../../../../../../lib/server/http/stream';
 
 /** A run as it goes on: events as they are stored (after the last one that was told), and which devices have it open. */
 export const GET = async ({ params, url, request }) => {

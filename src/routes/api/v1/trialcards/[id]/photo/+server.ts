@@ -1,8 +1,8 @@
 import { newId } from '$lib/id';
 import { findCard, findCardPhoto, patchCard, saveCardPhoto } from '$lib/server/database';
-import { document, notHere } from '$lib/server/respond';
+import { document, notHere } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
-import { sentPhoto } from '$lib/server/upload';
+import { sentPhoto } from '../../../../../../lib/server/http/upload';
 
 /** Keeps the photo of a trial card; the card names it from then on. */
 export const POST = async ({ params, request }) => {

@@ -3,7 +3,7 @@ import { Cup } from '$core/document';
 import { Plan } from '$core/plan';
 import { problemsOf } from '$core/validate';
 import { findPlan, savePlan } from '$lib/server/database';
-import { answerWrite, notHere, readBody, refuse } from '$lib/server/respond';
+import { answerWrite, notHere, readBody, refuse } from '../../../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 /** Another recipe for a cup of a plan; the rest of the plan stays as it is now. */

@@ -1,0 +1,218 @@
+<!--
+  A face or a cut of the piece as its pour will leave it, drawn beside the page: coarse at once, then finer. Letters stand on
+  their colours; a place of it can be asked what it is and how it came there.
+-->
+<script lang="ts">
+  import type { Vision } from '$core/colour';
+  import type { Plan } from '$core/plan';
+  import type { FigureCup, FigureGroup } from '$core/run';
+  import type { Face, PicturePart, Showing, SpotHistory } from '$core/piece';
+  import type { Shelf } from '$core/shelf';
+  import { PatternWork } from '../../plan/pattern-work.svelte';
+  import { paintOn, type ShownPicture } from '../../plan/shown-picture';
+  import { onDestroy } from 'svelte';
+  import { inkOn } from './ink';
+  import type { Mark } from './marks';
+  import { extentOf, footprintOutline } from './outline';
+
+  let {
+    plan,
+    shelf,
+    group,
+    cups,
+    face,
+    seed,
+    until,
+    part,
+    size = 512,
+    vision = 'everyone',
+    showing,
+    marks = [],
+    letters = true,
+    asked = $bindable(),
+    ondrawn,
+    ontold
+  }: {
+    plan: Plan;
+    shelf: Shelf;
+    group: FigureGroup;
+    cups: readonly FigureCup[];
+    face: Face;
+    seed?: string | undefined;
+    /** The last step that is done in it; all of them when absent. */
+    until?: string | undefined;
+    /** A part of it, drawn as large as the whole. */
+    part?: PicturePart | undefined;
+    /** Pixels of its longer side. */
+    size?: number;
+    vision?: Vision;
+    /** Dry when absent. */
+    showing?: Showing | undefined;
+    marks?: readonly Mark[];
+    letters?: boolean;
+    /** The place that is asked about, shares of the whole picture; moved by arrow keys or by a tap. */
+    asked?: { x: number; y: number } | undefined;
+    ondrawn?: (picture: ShownPicture) => void;
+    /** Makes places of it askable. */
+    ontold?: (told: SpotHistory | undefined) => void;
+  } = $props();
+
+  const work = new PatternWork();
+  onDestroy(() => work.end());
+  const look = $derived({
+    plan,
+    shelf,
+    cavitySetId: group.cavitySetId,
+    seed,
+    until,
+    face,
+    how: { size, vision, part, showing }
+  });
+  $effect(() => work.draw(look));
+  $effect(() => {
+    if (work.picture) ondrawn?.(work.picture);
+  });
+
+  let canvas = $state<HTMLCanvasElement>();
+  $effect(() => {
+    if (canvas && work.picture) paintOn(canvas, work.picture);
+  });
+
+  const extent = $derived(extentOf(group));
+  const mm = $derived(work.picture?.mm ?? { width: 2 * extent.width, height: 2 * extent.length });
+  const cupOf = (id: string) => cups.find((c) => c.cupId === id);
+  const mirrored = $derived(face.kind === 'mould face' ? -1 : 1);
+  const at = $derived(
+    (p: Mark['points'][number]) =>
+      `${(mm.width / 2 + mirrored * p.x * extent.width).toFixed(2)} ${(mm.height / 2 - p.y * extent.length).toFixed(2)}`
+  );
+  const thin = $derived(Math.max(mm.width, mm.height) / 260);
+  const shown = $derived(part ?? { x: 0, y: 0, side: 1 });
+
+  async function ask(x: number, y: number) {
+    asked = { x: Math.min(1, Math.max(0, x)), y: Math.min(1, Math.max(0, y)) };
+    ontold?.(await work.tell(look, asked.x, asked.y));
+  }
+  function tapped(event: MouseEvent) {
+    const box = (event.currentTarget as Element).getBoundingClientRect();
+    const [x, y] = [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height];
+    void ask(shown.x + x * shown.side, shown.y + y * shown.side);
+  }
+  const ARROWS: Record<string, [number, number]> = {
+    ArrowLeft: [-1, 0],
+    ArrowRight: [1, 0],
+    ArrowUp: [0, -1],
+    ArrowDown: [0, 1]
+  };
+  function moved(event: KeyboardEvent) {
+    const by = ARROWS[event.key];
+    if (!by) return;
+    event.preventDefault();
+    const from = asked ?? { x: 0.5, y: 0.5 };
+    const step = event.shiftKey ? 0.05 : 0.01;
+    void ask(from.x + by[0] * step, from.y + by[1] * step);
+  }
+  const name = $derived(face.kind === 'cut' ? `cut through ${group.name}` : `${face.kind} of ${group.name}`);
+  const outline = $derived(face.kind === 'cut' ? '' : footprintOutline(group, 1));
+</script>
+
+{#snippet overlay(picture: ShownPicture)}
+  <svg
+    viewBox="{shown.x * mm.width} {shown.y * mm.height} {mm.width * shown.side} {mm.height * shown.side}"
+    class="absolute inset-0 h-full w-full"
+    role="img"
+    aria-label={name}
+    data-drawn={picture.done ? 'whole' : 'coarse'}
+  >
+    {#if outline}
+      <path
+        d={outline}
+        transform="translate({mm.width / 2} {mm.height / 2}) scale({mirrored} -1)"
+        fill="none"
+        stroke="var(--ink)"
+        stroke-width={thin}
+      />
+    {/if}
+    {#if letters && !part}
+      {#each picture.labels as label (label.cupId)}
+        {@const cup = cupOf(label.cupId)}
+        {#if cup}
+          <text
+            x={label.x * mm.width}
+            y={label.y * mm.height}
+            text-anchor="middle"
+            dominant-baseline="central"
+            font-size={Math.max(mm.width, mm.height) * Math.min(0.06, Math.max(0.036, label.room))}
+            font-weight="750"
+            fill={inkOn(cup.colour)}
+            stroke={cup.colour}
+            stroke-width={4 * thin}
+            paint-order="stroke">{cup.letter}</text
+          >
+        {/if}
+      {/each}
+    {/if}
+    {#if marks.length}
+      <g fill="none" data-testid="marks">
+        {#each marks as mark, i (i)}
+          {@const d = `M${mark.points.map(at).join('L')}${mark.closed ? 'Z' : ''}`}
+          {#if mark.points.length > 1}
+            <path {d} stroke="var(--ground)" stroke-width={3 * thin} stroke-linejoin="round" />
+            <path
+              {d}
+              stroke="var(--ink)"
+              stroke-width={1.3 * thin}
+              stroke-linejoin="round"
+              stroke-dasharray="{4 * thin} {2.5 * thin}"
+            />
+          {:else}
+            {@const [x, y] = at(mark.points[0]!).split(' ')}
+            <circle cx={x} cy={y} r={7 * thin} stroke="var(--ground)" stroke-width={3 * thin} />
+            <circle
+              cx={x}
+              cy={y}
+              r={7 * thin}
+              stroke="var(--ink)"
+              stroke-width={1.3 * thin}
+              stroke-dasharray="{4 * thin} {2.5 * thin}"
+            />
+          {/if}
+        {/each}
+      </g>
+    {/if}
+    {#if asked && ontold}
+      {@const [x, y] = [asked.x * mm.width, asked.y * mm.height]}
+      {@const r = 5 * thin * shown.side}
+      <g stroke-width={1.2 * thin * shown.side} fill="none">
+        <circle cx={x} cy={y} {r} stroke="var(--ground)" stroke-width={3 * thin * shown.side} />
+        <circle cx={x} cy={y} {r} stroke="var(--ink)" />
+      </g>
+    {/if}
+  </svg>
+{/snippet}
+
+<div class="relative w-full" style="aspect-ratio:{mm.width}/{mm.height}">
+  {#if work.picture}
+    <canvas bind:this={canvas} class="absolute inset-0 h-full w-full" aria-hidden="true"></canvas>
+    {@render overlay(work.picture)}
+    {#if ontold}
+      <button
+        class="absolute inset-0 h-full w-full cursor-crosshair rounded-sm"
+        aria-label="What is here? Arrow keys move the place that is asked about."
+        onclick={tapped}
+        onkeydown={moved}
+      ></button>
+    {/if}
+  {:else if outline}
+    <!-- Until the first coarse picture comes, a moment later. -->
+    <svg viewBox="0 0 {mm.width} {mm.height}" class="absolute inset-0 h-full w-full" aria-hidden="true">
+      <path
+        d={outline}
+        transform="translate({mm.width / 2} {mm.height / 2}) scale({mirrored} -1)"
+        fill="var(--sunk)"
+        stroke="var(--rule-strong)"
+        stroke-width={thin}
+      />
+    </svg>
+  {/if}
+</div>

@@ -1,0 +1,439 @@
+<!--
+  The score: time runs right; one lane for hands, one a cup, one a group of cavities. A cup's window is a band
+  from too early to too late, gates are notches, a pour past its window is a cinnabar overlap. Long waits are
+  folded, so that minutes of work stay readable beside hours of curing.
+-->
+<script lang="ts">
+  import type { Computed } from '$core/plan';
+  import { duration, holdsFor } from '$core/quantity';
+  import { foldedAxis } from '$core/schedule';
+  import type { ScoreMark } from '../../plan/score-marks';
+  import CupPattern from './CupPattern.svelte';
+  import { inkOn } from './ink';
+  import { inWords } from '../../preferences.svelte';
+
+  let {
+    computed,
+    width = 1208,
+    zoom = 'pour',
+    scrolled = 0,
+    chosen = undefined,
+    onchoose = undefined
+  }: {
+    computed: Computed;
+    /** Wider than it is high, it shows seconds. */
+    width?: number;
+    /** How far of it has gone past the left edge: the names of the lanes stay in sight. */
+    scrolled?: number;
+    /** The mark that is looked at, and how another is chosen; not on paper. */
+    chosen?: ScoreMark | undefined;
+    onchoose?: ((blockId: string) => void) | undefined;
+    /** The minutes of the pour; the pour and what follows, with long waits folded; or the days, to scale. */
+    zoom?: 'pour' | 'all' | 'days';
+  } = $props();
+
+  const uid = $props.id();
+  const LANE = 26;
+  const HEAD = 24;
+  const NAMES = 112;
+  const END = $derived(zoom === 'days' ? 24 : 150);
+
+  const score = $derived(computed.score);
+  const cups = $derived(computed.cups.filter((c) => score.windows.some((w) => w.cupId === c.cupId)));
+  // One lane a group, however many ways its cavities are done.
+  const groups = $derived(
+    computed.groups.filter(
+      (g, i, all) => g.layers.length && all.findIndex((x) => x.groupId === g.groupId) === i
+    )
+  );
+  const height = $derived(HEAD + LANE * (1 + cups.length + groups.length) + 6);
+  const blocks = $derived(score.blocks.filter((b) => zoom !== 'pour' || b.from < score.ends - 1e-9));
+  // Room after the last pour to see how much of its window was left.
+  const poured = $derived(
+    Math.max(1, score.ends, ...score.windows.map((w) => Math.min(w.to, score.ends + 8)))
+  );
+  const axis = $derived.by(() => {
+    const until = zoom === 'pour' ? poured : Math.max(poured, score.done);
+    if (zoom === 'days') return foldedAxis([{ from: 0, to: until }], until, until);
+    const busy = blocks.filter((b) => !b.unattended).map((b) => ({ from: b.from, to: b.to }));
+    return foldedAxis(busy, until, 9);
+  });
+  const DAY = 1440;
+  const x = $derived(
+    (minute: number) => NAMES + (axis.at(minute) / Math.max(1e-9, axis.length)) * (width - NAMES - END)
+  );
+  const laneOfCup = $derived((id: string) => HEAD + LANE * (1 + cups.findIndex((c) => c.cupId === id)));
+  const laneOfGroup = $derived(
+    (id: string) => HEAD + LANE * (1 + cups.length + groups.findIndex((g) => g.groupId === id))
+  );
+  /** A mix waits in its cup’s lane, a step in its cavities’; what concerns neither waits with the hands. */
+  const laneOfGate = $derived(({ cupId, groupId }: { cupId?: string; groupId: string }) => {
+    if (cupId !== undefined) return laneOfCup(cupId);
+    return groups.some((g) => g.groupId === groupId) ? laneOfGroup(groupId) : HEAD;
+  });
+  const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
+
+  const STEPS = [
+    1 / 6,
+    1 / 2,
+    1,
+    2,
+    5,
+    10,
+    15,
+    30,
+    60,
+    120,
+    360,
+    720,
+    DAY,
+    2 * DAY,
+    7 * DAY,
+    14 * DAY,
+    28 * DAY,
+    91 * DAY
+  ];
+  // A tick every so many minutes inside each unfolded stretch, never closer than 46 px.
+  const ticks = $derived([
+    ...new Set(
+      axis.stretches
+        .filter((s) => !s.folded)
+        .flatMap((s) => {
+          const px = x(s.to) - x(s.from);
+          const step = STEPS.find((m) => (m / (s.to - s.from)) * px >= (s.to > DAY ? 74 : 46)) ?? 182 * DAY;
+          const first = Math.ceil(s.from / step) * step;
+          const count = Math.max(0, Math.floor((s.to - first) / step) + 1);
+          return Array.from({ length: count }, (_, i) => Math.round((first + i * step) * 60) / 60);
+        })
+    )
+  ]);
+  const hhmm = (m: number) => {
+    const seconds = Math.round((m % 1) * 60) % 60;
+    if (seconds) return `${seconds} s`;
+    if (m < 60) return `${Math.round(m)} min`;
+    const clock = `${Math.floor((m % DAY) / 60)}:${String(Math.round(m % 60)).padStart(2, '0')}`;
+    if (m < DAY) return clock;
+    return m % DAY === 0 ? `${m / DAY} d` : `${Math.floor(m / DAY)} d ${clock}`;
+  };
+  const isAfter = (b: { from: number }) => b.from >= score.ends - 1e-9;
+  /** The words of what is done after the pour, where they stand clear of one another: by block. */
+  const said = $derived.by(() => {
+    const words = new Map<string, { x: number; anchor: 'start' | 'middle'; text: string }>();
+    const right = new Map<string, number>();
+    for (const b of blocks.filter((k) => k.act === 'do' && isAfter(k))) {
+      const text = wordOf(b.stepId);
+      const long = text.length * 6.4;
+      const [from, wide] = [x(b.from), x(b.to) - x(b.from)];
+      const inside = wide > long + 8;
+      const at = inside ? from + wide / 2 : from + wide + 3;
+      const start = inside ? at - long / 2 : at;
+      const lane = b.groupId ?? '';
+      if (!text || (!inside && b.unattended) || start < (right.get(lane) ?? 0)) continue;
+      if (!inside && start + long > width - END) continue;
+      words.set(b.id, { x: at, anchor: inside ? 'middle' : 'start', text });
+      right.set(lane, start + long + 4);
+    }
+    return words;
+  });
+  /** What is done after the pour, in one word. */
+  const wordOf = (stepId: string | undefined) => computed.lines.find((l) => l.stepId === stepId)?.act ?? '';
+  // The next mix of the same cup: its own window takes over.
+  const nextOf = (w: { cupId: string; zero: number }) =>
+    score.windows.find((n) => n.cupId === w.cupId && n.zero > w.zero);
+  /** Whether a cup is poured where the words after its window would stand. */
+  const isPouredAt = (cupId: string, right: number) =>
+    blocks.some((b) => b.act === 'pour' && b.cupId === cupId && x(b.to) > right && x(b.from) < right + 118);
+  /** A click chooses; by key the marks are gone through beside the drawing. */
+  function clicked(svg: SVGSVGElement) {
+    const choose = (event: MouseEvent) => chooseAt(svg, event);
+    svg.addEventListener('click', choose);
+    return () => svg.removeEventListener('click', choose);
+  }
+
+  /** The block under the pointer, or the one nearest in time. */
+  function chooseAt(svg: SVGSVGElement, event: MouseEvent) {
+    const box = svg.getBoundingClientRect();
+    const at = ((event.clientX - box.left) / box.width) * width;
+    const lane = ((event.clientY - box.top) / box.height) * height;
+    const far = (b: (typeof blocks)[number]) =>
+      Math.max(0, x(b.from) - at, at - x(b.to)) + (isIn(b, lane) ? 0 : 0.5);
+    const nearest = blocks.reduce<(typeof blocks)[number] | undefined>(
+      (n, b) => (n && far(n) <= far(b) ? n : b),
+      undefined
+    );
+    if (nearest) onchoose?.(nearest.id);
+  }
+  const isIn = (b: (typeof blocks)[number], y: number) =>
+    [HEAD, laneOfCup(b.cupId), b.groupId ? laneOfGroup(b.groupId) : HEAD].some((l) => y >= l && y < l + LANE);
+
+  // The axis counts from the start; a window that outlasts its stretch ends where the stretch does.
+  const bandEnd = (w: { to: number; zero: number }) => {
+    const s = axis.stretches.find((k) => !k.folded && w.zero >= k.from && w.zero <= k.to);
+    return s
+      ? Math.min(w.to, s.to + (axis.stretches[axis.stretches.indexOf(s) + 1]?.to ?? s.to) - s.to)
+      : w.to;
+  };
+</script>
+
+<svg
+  viewBox="0 0 {width} {height}"
+  class="block w-full {onchoose ? 'cursor-pointer' : ''}"
+  {@attach clicked}
+  role="img"
+  aria-label="Score: the pour in time"
+  data-testid="score"
+>
+  <defs>
+    {#each computed.cups as cup (cup.cupId)}
+      <CupPattern id="{uid}-{cup.cupId}" colour={cup.colour} hatch={cup.hatch} />
+    {/each}
+  </defs>
+
+  {#each ticks as tick (tick)}
+    <path d="M{x(tick)} {HEAD - 4}V{height - 4}" stroke="var(--rule)" />
+    <text x={x(tick)} y={HEAD - 10} text-anchor="middle" font-size="11.5" fill="var(--ink-2)"
+      >{hhmm(tick)}</text
+    >
+  {/each}
+  {#each Array.from({ length: 1 + cups.length + groups.length }, (_, i) => i) as lane (lane)}
+    <path d="M0 {HEAD + LANE * (lane + 1)}H{width}" stroke="var(--rule)" />
+  {/each}
+
+  <!-- Folded waits. -->
+  {#each axis.stretches.filter((s) => s.folded) as s (s.from)}
+    {@const a = x(s.from)}
+    {@const b = x(s.to)}
+    <rect x={a} y={HEAD} width={b - a} height={height - HEAD - 6} fill="var(--sunk)" opacity="0.75" />
+    <path
+      d="M{a} {HEAD}{Array.from(
+        { length: 2 * (1 + cups.length + groups.length) },
+        (_, i) => `l${i % 2 ? -5 : 5} ${LANE / 2}`
+      ).join('')}"
+      fill="none"
+      stroke="var(--rule-strong)"
+    />
+    <path
+      d="M{b} {HEAD}{Array.from(
+        { length: 2 * (1 + cups.length + groups.length) },
+        (_, i) => `l${i % 2 ? 5 : -5} ${LANE / 2}`
+      ).join('')}"
+      fill="none"
+      stroke="var(--rule-strong)"
+    />
+    <text
+      x={(a + b) / 2}
+      y={HEAD + LANE / 2}
+      text-anchor="middle"
+      dominant-baseline="central"
+      font-size="12"
+      fill="var(--ink-2)">wait {duration(s.to - s.from)}</text
+    >
+  {/each}
+
+  <!-- Each cup's window, from stirred to no longer levelling. -->
+  {#each score.windows as w (w.mixId)}
+    {@const next = nextOf(w)}
+    {@const yy = laneOfCup(w.cupId)}
+    {@const from = x(w.from)}
+    {@const to = Math.max(x(next ? Math.min(bandEnd(w), next.zero - 0.2) : bandEnd(w)), from + 2)}
+    <rect x={from} y={yy + 4} width={to - from} height={LANE - 8} fill="var(--verdigris-soft)" />
+    <path
+      d="M{from} {yy + 3}V{yy + LANE - 3}M{to} {yy + 3}V{yy + LANE - 3}"
+      stroke="var(--verdigris)"
+      stroke-width="2"
+    />
+    <path
+      d="M{x(w.zero)} {yy + LANE / 2}H{from}"
+      stroke="var(--verdigris)"
+      stroke-width="1.5"
+      stroke-dasharray="2 3"
+    />
+    <circle cx={x(w.zero)} cy={yy + LANE / 2} r="3" fill="var(--verdigris)" />
+    {#if !next && !isPouredAt(w.cupId, to)}
+      <text x={to + 5} y={yy + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink-2)"
+        >{holdsFor(w.to - w.zero)} from mixing</text
+      >
+    {/if}
+  {/each}
+
+  {#if chosen && chosen.from <= (axis.stretches.at(-1)?.to ?? 0)}
+    {@const a = x(chosen.from)}
+    <rect
+      x={a - 2}
+      y={HEAD - 2}
+      width={Math.max(4, x(chosen.to) - a + 4)}
+      height={height - HEAD - 2}
+      rx="4"
+      fill="none"
+      data-chosen
+      stroke={chosen.problems.length ? 'var(--cinnabar)' : 'var(--ink)'}
+      stroke-width="2"
+    />
+  {/if}
+
+  {#each blocks as b (b.id)}
+    {@const cup = cupOf(b.cupId)}
+    {@const from = x(b.from)}
+    {@const wide = Math.max(2, x(b.to) - from)}
+    {#if !(b.unattended && isAfter(b))}
+      <rect
+        x={from}
+        y={HEAD + 4}
+        width={wide}
+        height={LANE - 8}
+        rx="3"
+        fill={b.unattended ? 'none' : 'var(--sunk)'}
+        stroke="var(--ink-2)"
+        stroke-width="1"
+        stroke-dasharray={b.unattended ? '3 3' : undefined}
+      />
+      {#if wide > 6.6 * (b.act === 'pour' ? 4 : b.label.length) + 6}
+        <text x={from + 5} y={HEAD + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink)"
+          >{b.act === 'pour' ? 'pour' : b.label}</text
+        >
+      {/if}
+    {/if}
+    {#if b.act === 'do' && b.groupId && isAfter(b)}
+      {@const gy = laneOfGroup(b.groupId)}
+      <rect
+        x={from}
+        y={gy + 4}
+        width={wide}
+        height={LANE - 8}
+        rx="3"
+        fill={b.unattended ? 'none' : 'var(--verdigris-soft)'}
+        stroke="var(--verdigris)"
+        stroke-dasharray={b.unattended ? '3 3' : undefined}
+      />
+      {@const words = said.get(b.id)}
+      {#if words}
+        <text
+          x={words.x}
+          y={gy + LANE / 2}
+          text-anchor={words.anchor}
+          dominant-baseline="central"
+          font-size="11.5"
+          fill="var(--ink)">{words.text}</text
+        >
+      {/if}
+    {/if}
+    {#if b.act === 'pour' && cup}
+      {@const yy = laneOfCup(b.cupId)}
+      <rect
+        x={from}
+        y={yy + 4}
+        width={wide}
+        height={LANE - 8}
+        rx="3"
+        fill="url(#{uid}-{b.cupId})"
+        stroke="var(--ink)"
+      />
+      {#if b.groupId}
+        {@const gy = laneOfGroup(b.groupId)}
+        <rect
+          x={from}
+          y={gy + 4}
+          width={wide}
+          height={LANE - 8}
+          rx="3"
+          fill="url(#{uid}-{b.cupId})"
+          stroke="var(--ink)"
+        />
+        <text
+          x={from + wide / 2}
+          y={gy + LANE / 2}
+          text-anchor="middle"
+          dominant-baseline="central"
+          font-size="12"
+          font-weight="750"
+          fill={inkOn(cup.colour)}
+          stroke={cup.colour}
+          stroke-width="3"
+          paint-order="stroke"
+          >{(b.label.length + 2) * 7 < wide ? cup.letter + ' ' + b.label : cup.letter}</text
+        >
+      {/if}
+      {@const late = score.windows.find((w) => w.mixId === b.mixId)?.to ?? Infinity}
+      {#if b.to > late + 1e-9}
+        <rect
+          x={x(Math.max(b.from, late))}
+          y={yy + 4}
+          width={x(b.to) - x(Math.max(b.from, late))}
+          height={LANE - 8}
+          fill="var(--cinnabar)"
+        />
+      {/if}
+    {/if}
+  {/each}
+
+  <!-- Gates: a notch where the wait ends, in the cavities' lane. -->
+  {#each score.gates.filter((g) => zoom !== 'pour' || g.from < score.ends - 1e-9) as g (`${g.gateId}~${g.turn}`)}
+    {@const yy = laneOfGate(g)}
+    {@const at = x(g.opens)}
+    <path d="M{at - 6} {yy + 2}H{at + 6}V{yy + 9}L{at} {yy + 16}L{at - 6} {yy + 9}Z" fill="var(--ochre)" />
+    <path d="M{at} {yy + 16}V{yy + LANE}" stroke="var(--ochre)" stroke-width="1.5" />
+    {#if zoom !== 'days' && g.from < score.ends - 1e-9}<text
+        x={at - 11}
+        y={yy + LANE / 2}
+        text-anchor="end"
+        dominant-baseline="central"
+        font-size="11.5"
+        fill="var(--ink)">{inWords(g.state)}</text
+      >{/if}
+  {/each}
+
+  <!-- After the hands are done: demoulding, with both edges. -->
+  {#each zoom === 'days' ? [] : score.demould as d (d.groupId)}
+    {@const yy = laneOfGroup(d.groupId)}
+    {@const a = width - END + 24}
+    <text x={a} y={HEAD - 10} font-size="11.5" fill="var(--ink-2)">demould, after the pour</text>
+    <rect x={a} y={yy + 4} width={END - 28} height={LANE - 8} fill="var(--verdigris-soft)" />
+    <path
+      d="M{a} {yy + 3}V{yy + LANE - 3}M{width - 4} {yy + 3}V{yy + LANE - 3}"
+      stroke="var(--verdigris)"
+      stroke-width="2"
+    />
+    <text
+      x={a + (END - 28) / 2}
+      y={yy + LANE / 2}
+      text-anchor="middle"
+      dominant-baseline="central"
+      font-size="12"
+      font-weight="650"
+      fill="var(--ink)">{duration(d.from - d.lastPour)} – {duration(d.to - d.lastPour)}</text
+    >
+  {/each}
+
+  <g transform="translate({scrolled})">
+    {#if scrolled}<rect width={NAMES - 8} {height} fill="var(--sheet)" opacity="0.92" />{/if}
+    <text
+      x="0"
+      y={HEAD + LANE / 2}
+      dominant-baseline="central"
+      font-size="13"
+      font-weight="700"
+      fill="var(--ink)">hands</text
+    >
+    {#each cups as cup (cup.cupId)}
+      <text
+        x="0"
+        y={laneOfCup(cup.cupId) + LANE / 2}
+        dominant-baseline="central"
+        font-size="13"
+        fill="var(--ink)"
+      >
+        <tspan font-weight="700">{cup.letter}</tspan><tspan dx="8" fill="var(--ink-2)">{cup.name}</tspan>
+      </text>
+    {/each}
+    {#each groups as group (group.groupId)}
+      <text
+        x="0"
+        y={laneOfGroup(group.groupId) + LANE / 2}
+        dominant-baseline="central"
+        font-size="13"
+        font-weight="700"
+        fill="var(--ink)">{group.name}</text
+      >
+    {/each}
+  </g>
+</svg>
