@@ -8,11 +8,14 @@ import {
   readPlans,
   readRuns,
   recentPieces,
-  wholeShelf
+  wholeShelf,
+  type Db,
+  type Run
 } from '$lib/server/database';
 import { offersOf, planOfOffer } from '$core/propose';
 import { newId } from '$lib/id';
-import { toReorder } from '$core/shelf';
+import type { Plan } from '$core/plan';
+import { toReorder, type LotLeft, type Shelf } from '$core/shelf';
 import { pastsOf, stock } from '../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 import { inThread } from '../../lib/server/workers';
@@ -22,6 +25,37 @@ import { storedPreferences, proposedPreferences } from '../../lib/server/prefere
 const LOOK_BACK = 30;
 
 const startOfDay = (ms: number): number => new Date(ms).setHours(0, 0, 0, 0);
+
+/** A run that goes on: how far it is, what is due of it, and what it is drawn by. */
+async function goingOn(db: Db, { id, name, startedAt, frozen }: Run) {
+  const state = foldedRun(frozen, await eventsOf(db, id));
+  const now = state.now?.task;
+  const { groups, cups } = frozen.computed;
+  return {
+    id,
+    name,
+    startedAt,
+    done: state.tasks.filter((t) => t.status !== 'open').length,
+    of: state.tasks.length,
+    due: dueOf(frozen, state, { now: Date.now(), dayStart: startOfDay(Date.now()) }).map((d) => ({
+      ...d,
+      poured: Math.max(0, ...d.groupIds.map((g) => state.groups.get(g)?.lastPour ?? 0)),
+      dries: (d.gate?.all ?? []).some(({ condition: c }) => c.kind === 'since' && 'demoulded' in c.zero)
+    })),
+    inHand: now?.kind !== 'demould' && now !== undefined,
+    group: groups[0],
+    cups
+  };
+}
+
+/** What is left and enough for a piece, each with the plan that pours it. */
+const offered = (left: readonly LotLeft[], shelf: Shelf, plans: readonly Plan[]) =>
+  offersOf(left, shelf, plans)
+    .slice(0, 3)
+    .flatMap((offer) => {
+      const plan = planOfOffer(offer, left, shelf, newId());
+      return plan ? [{ ...offer, plan }] : [];
+    });
 
 export const load = async ({ request }) => {
   const { db } = await store();
@@ -35,27 +69,7 @@ export const load = async ({ request }) => {
   const shown = [...new Set([...open.map((r) => r.id), ...pieces.map((p) => p.runId)])];
   const { good, broken } = await readRuns(db, shown);
   const going = await Promise.all(
-    good
-      .filter((run) => open.some((r) => r.id === run.id))
-      .map(async (run) => {
-        const state = foldedRun(run.frozen, await eventsOf(db, run.id));
-        const now = state.now?.task;
-        return {
-          id: run.id,
-          name: run.name,
-          startedAt: run.startedAt,
-          done: state.tasks.filter((t) => t.status !== 'open').length,
-          of: state.tasks.length,
-          due: dueOf(run.frozen, state, { now: Date.now(), dayStart: startOfDay(Date.now()) }).map((d) => ({
-            ...d,
-            poured: Math.max(0, ...d.groupIds.map((id) => state.groups.get(id)?.lastPour ?? 0)),
-            dries: (d.gate?.all ?? []).some(({ condition: c }) => c.kind === 'since' && 'demoulded' in c.zero)
-          })),
-          inHand: now?.kind !== 'demould' && now !== undefined,
-          group: run.frozen.computed.groups[0],
-          cups: run.frozen.computed.cups
-        };
-      })
+    good.filter((run) => open.some((r) => r.id === run.id)).map((run) => goingOn(db, run))
   );
   // The runs that the latest pieces came from, drawn as planned.
   const drawn = new Map(
@@ -82,17 +96,11 @@ export const load = async ({ request }) => {
     proposed: kept ? undefined : proposedPreferences(request),
     short,
     leftOut,
-    /** What is left and enough for a piece, each with the plan that pours it. */
-    offers: offersOf(
+    offers: offered(
       left,
       shelf,
       plans.good.map((p) => p.plan)
-    )
-      .slice(0, 3)
-      .flatMap((offer) => {
-        const plan = planOfOffer(offer, left, shelf, newId());
-        return plan ? [{ ...offer, plan }] : [];
-      }),
+    ),
     low: toReorder(left).filter((l) => !short.some((s) => s.key === l.key)),
     next: next.filter((n) => !n.stopped).slice(0, 4),
     lessons: lessons.map(({ id, runId, text }) => ({ id, runId, text })),

@@ -102,8 +102,7 @@ export async function patchCard<K extends CardKind>(
   store: Store,
   kind: K,
   id: string,
-  edits: readonly Edit[],
-  now: number
+  { edits, now }: { edits: readonly Edit[]; now: number }
 ): Promise<{ card: CardOf<K>; revision: number } | { refused: z.ZodError; document: unknown } | undefined> {
   return store.write(async (tx) => {
     const here = await findCard(tx, kind, id);

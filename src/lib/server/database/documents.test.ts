@@ -77,9 +77,15 @@ describe('a write', () => {
   it('of one field leaves what others changed', async () => {
     const base = { ...cards.bases[0]!, name: 'renamed by the other bench' };
     await saveCard(store, 'bases', base, { basedOn: 'new', now: 1 });
-    const done = await patchCard(store, 'bases', base.id, [{ path: ['stirMinutes'], value: 4 }], 2);
+    const done = await patchCard(store, 'bases', base.id, {
+      edits: [{ path: ['stirMinutes'], value: 4 }],
+      now: 2
+    });
     expect(done).toMatchObject({ card: { name: base.name, stirMinutes: 4 }, revision: 2 });
-    const refused = await patchCard(store, 'bases', base.id, [{ path: ['stirMinutes'], value: -1 }], 3);
+    const refused = await patchCard(store, 'bases', base.id, {
+      edits: [{ path: ['stirMinutes'], value: -1 }],
+      now: 3
+    });
     expect(refused).toHaveProperty('refused');
     expect(await findCard(store.db, 'bases', base.id)).toMatchObject({ stirMinutes: 4 });
   });
@@ -107,14 +113,15 @@ describe('a broken row', () => {
 
   it('is mended by hand, and may get another id', async () => {
     await breakRow('{');
-    expect(await mendDocument(store, 'plans', tideline.id, { ...tideline, id: 'whole' }, 2)).toMatchObject({
+    expect(
+      await mendDocument(store, { kind: 'plans', id: tideline.id }, { ...tideline, id: 'whole' }, 2)
+    ).toMatchObject({
       ok: false,
       why: 'taken'
     });
-    expect(await mendDocument(store, 'plans', tideline.id, { ...tideline, id: 'mended' }, 2)).toHaveProperty(
-      'ok',
-      true
-    );
+    expect(
+      await mendDocument(store, { kind: 'plans', id: tideline.id }, { ...tideline, id: 'mended' }, 2)
+    ).toHaveProperty('ok', true);
     const { good, broken } = await readPlans(store.db);
     expect(good.map((g) => g.plan.id).sort()).toEqual(['mended', 'whole']);
     expect(broken).toEqual([]);

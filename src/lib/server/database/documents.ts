@@ -149,8 +149,7 @@ export async function deleteDocument(
 /** Replaces the text of a stored document by hand: a broken one that is mended; its id may change with it. */
 export async function mendDocument(
   store: Store,
-  kind: DocumentKind,
-  was: string,
+  { kind, id: was }: { kind: DocumentKind; id: string },
   document: { id: string; name: string },
   now: number
 ): Promise<Written> {

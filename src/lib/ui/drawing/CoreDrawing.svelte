@@ -86,7 +86,7 @@
   });
   const mould = $derived(
     `M${x(-widest) - WALL} ${y(group.depth)}H${x(widest) + WALL}V${base + WALL}H${x(-widest) - WALL}Z ` +
-      slicePath(group.profile, 0, group.depth, x, y)
+      slicePath(group.profile, [0, group.depth], { x, y })
   );
 </script>
 
@@ -106,7 +106,7 @@
   </defs>
 
   <path d={mould} fill="var(--mould)" fill-rule="evenodd" />
-  <path d={slicePath(group.profile, 0, group.depth, x, y)} fill="var(--sheet)" />
+  <path d={slicePath(group.profile, [0, group.depth], { x, y })} fill="var(--sheet)" />
 
   {#each group.layers as layer (layer.stepId)}
     {@const cup = cupOf(layer.cupId)}
@@ -122,7 +122,7 @@
       </clipPath>
     {/if}
     <path
-      d={slicePath(group.profile, layer.from, layer.to, x, y)}
+      d={slicePath(group.profile, [layer.from, layer.to], { x, y })}
       fill="url(#{uid}-{layer.cupId})"
       clip-path={layer.chamber ? `url(#${uid}-${layer.stepId})` : undefined}
       data-layer={layer.letter}
@@ -162,7 +162,12 @@
     {/if}
   {/each}
 
-  <path d={slicePath(group.profile, 0, group.depth, x, y)} fill="none" stroke="var(--ink)" stroke-width="2" />
+  <path
+    d={slicePath(group.profile, [0, group.depth], { x, y })}
+    fill="none"
+    stroke="var(--ink)"
+    stroke-width="2"
+  />
 
   <!-- The rim, and the show face. -->
   <path

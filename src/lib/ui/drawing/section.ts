@@ -7,13 +7,17 @@ export function halfWidthAt(profile: readonly [number, number][], level: number)
   return z1 > z0 ? w0 + ((w1 - w0) * (level - z0)) / (z1 - z0) : w1;
 }
 
-/** Outline of the section between two levels as an SVG path; `x` and `y` place millimetres on the page. */
+/** Places millimetres of a section on the page: across, and up. */
+export interface OnPage {
+  x: (mm: number) => number;
+  y: (mm: number) => number;
+}
+
+/** Outline of the section between two levels, mm, as an SVG path. */
 export function slicePath(
   profile: readonly [number, number][],
-  from: number,
-  to: number,
-  x: (mm: number) => number,
-  y: (mm: number) => number
+  [from, to]: readonly [number, number],
+  { x, y }: OnPage
 ): string {
   const levels = [from, ...profile.map(([z]) => z).filter((z) => z > from && z < to), to];
   const side = levels.map((z) => [halfWidthAt(profile, z), z] as const);

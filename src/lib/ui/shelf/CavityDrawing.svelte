@@ -26,23 +26,21 @@
   <path
     d="M{x(-widest) - 12} {y(geometry.depth)}H{x(widest) + 12}V{y(0) + 12}H{x(-widest) - 12}Z {slicePath(
       profile,
-      0,
-      geometry.depth,
-      x,
-      y
+      [0, geometry.depth],
+      { x, y }
     )}"
     fill="var(--mould)"
     fill-rule="evenodd"
   />
   <path
-    d={slicePath(profile, 0, geometry.depth, x, y)}
+    d={slicePath(profile, [0, geometry.depth], { x, y })}
     fill="var(--sheet)"
     stroke="var(--ink)"
     stroke-width="2"
   />
   {#if level > 0}
     <path
-      d={slicePath(profile, 0, Math.min(level, geometry.depth), x, y)}
+      d={slicePath(profile, [0, Math.min(level, geometry.depth)], { x, y })}
       fill="var(--verdigris-soft)"
       stroke="var(--ink)"
     />

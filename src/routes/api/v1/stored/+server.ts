@@ -41,7 +41,7 @@ export const PUT = async ({ url, request }) => {
   const schema: z.ZodType<{ id: string; name: string }> = kind === 'plans' ? Plan : CARD_SCHEMAS[kind];
   const body = await readBody(request, schema);
   if ('refused' in body) return body.refused;
-  return answerWrite('one', body.value, await mendDocument(opened, kind, id, body.value, Date.now()));
+  return answerWrite('one', body.value, await mendDocument(opened, { kind, id }, body.value, Date.now()));
 };
 
 /** Deletes something stored, whatever its id looks like. */

@@ -54,7 +54,7 @@ export const PATCH = async ({ params, request }) => {
   const body = await readBody(request, Edits);
   if ('refused' in body) return body.refused;
   const edits = body.value.edits.map(({ path, value }) => ({ path, value }));
-  const done = await patchCard(await store(), kind, params.id, edits, Date.now());
+  const done = await patchCard(await store(), kind, params.id, { edits, now: Date.now() });
   if (!done) return notHere(CARD_WORDS[kind], params.id);
   if ('refused' in done) return refuse(problemsOf(done.refused, '', done.document));
   return document(done.card, done.revision);

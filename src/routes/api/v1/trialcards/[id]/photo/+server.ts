@@ -14,7 +14,10 @@ export const POST = async ({ params, request }) => {
   const id = newId();
   const named = await opened.write(async () => {
     await saveCardPhoto(opened, { id, cardId: card.id, bytes: sent.kept.bytes });
-    return patchCard(opened, 'trialcards', card.id, [{ path: ['photo'], value: id }], Date.now());
+    return patchCard(opened, 'trialcards', card.id, {
+      edits: [{ path: ['photo'], value: id }],
+      now: Date.now()
+    });
   });
   return named && 'card' in named
     ? document(named.card, named.revision, 201)
