@@ -1,4 +1,4 @@
-import type { Message } from './quantity';
+import type { Message } from './message';
 import type { Level, ProblemCode } from './problem-codes';
 
 export type { Level, ProblemCode };

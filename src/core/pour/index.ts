@@ -6,7 +6,7 @@ export { amountOf, amountWords, drawnFrom, withAmount } from './drawn';
 export { conditionWords } from './gates';
 export { CIRCLE, type FieldKind, type Field, type Fields } from './fields';
 export { pathCopies, MOST_POINTS, Path, pathLength, pathWords, Place, placeWords } from './place';
-export { ACT_GROUPS, actsNamed } from './named';
+export { ACT_GROUPS, actsNamed, shapesThePiece } from './named';
 export {
   materialsFor,
   conditionOf,

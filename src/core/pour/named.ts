@@ -22,3 +22,12 @@ export function actsNamed(typed: string): AnyDefinition[] {
     .sort((x, y) => x.rank - y.rank)
     .map((x) => x.a);
 }
+
+/** Families of acts that change where things lie in a piece; the others come before, between or after. */
+const SHAPING: ReadonlySet<ActGroup> = new Set(['pour in', 'move', 'put in']);
+
+/** Whether an act changes where things lie in a piece, while it is in its mould. */
+export function shapesThePiece({ kind }: { kind: string }): boolean {
+  const group = acts.find(kind)?.group;
+  return group !== undefined && SHAPING.has(group);
+}

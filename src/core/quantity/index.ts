@@ -8,7 +8,6 @@ export { numberedWords, parseNumbered } from './numbered';
 export { median } from './median';
 export {
   decimalsIn,
-  metricQuantity,
   metricWords,
   partsOf,
   figure,
@@ -16,4 +15,4 @@ export {
   type Message,
   type MessageQuantity,
   type MessageUnit
-} from './message';
+} from '../message';

@@ -1,4 +1,4 @@
-import { figure, type Message } from './message';
+import { figure, type Message } from '../message';
 import { fail, ok, type ProblemCode, type Result } from '../problem';
 import { NUMBER_PATTERN, plainFractions, readNumber } from './number';
 import { UNITS, unit, type Kind, type Unit } from './units';

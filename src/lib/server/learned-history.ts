@@ -2,7 +2,7 @@ import { materials } from '$core/material';
 import { learnedCling, type CupLoss } from '$core/batch';
 import { grouped } from '$core/grouped';
 import type { Grade, RunPoint } from '$core/inspect';
-import { acts } from '$core/pour';
+import { shapesThePiece } from '$core/pour';
 import type { LearnedHistory } from '$core/document';
 import type { Shelf } from '$core/shelf';
 import type { Plan } from '$core/plan';
@@ -191,9 +191,6 @@ function toolsOf({ frozen: { computed } }: Run, { tasks }: ReturnType<typeof fol
   ];
 }
 
-/** Acts that shape a piece: what charts tell runs apart by. */
-const SHAPES = new Set(['pour in', 'move', 'put in']);
-
 /** What a run gives to the record's charts. */
 function pointOf(run: Run, state: ReturnType<typeof foldRun>): Omit<RunPoint, 'grades'> {
   const { plan } = run.frozen.file;
@@ -203,7 +200,8 @@ function pointOf(run: Run, state: ReturnType<typeof foldRun>): Omit<RunPoint, 'g
   return {
     runId: run.id,
     at: run.startedAt,
-    kinds: [...kinds].filter((k) => SHAPES.has(acts.find(k)?.group ?? '')),
+    // What charts tell runs apart by.
+    kinds: [...kinds].filter((kind) => shapesThePiece({ kind })),
     hands: handTimesOf(run.frozen, state),
     gels: gelsOf(run, state),
     doses: dosesOf(run, state),

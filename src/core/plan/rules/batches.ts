@@ -79,4 +79,3 @@ export function moreTurns(b: Batch, n: number): Fix[] {
 }
 
 /** Grams, ml or degrees, without decimals. */
-export const whole = (x: number): string => x.toFixed(0);

@@ -1,5 +1,5 @@
 import { PASTE_CARRIERS, TABLE_KINDS } from '$core/shelf';
-import { answer, body, clashes, edits, id, ifMatch, list, one, picture, ref, refused } from './parts';
+import { answer, body, clashes, edits, id, ifMatch, list, ref, refused } from './parts';
 
 const cards = (path: string, name: string) => ({
   [`/api/v1/${path}`]: {

@@ -1,4 +1,4 @@
-import { answer, body, id, list, one, ref, refused, stream } from './parts';
+import { answer, body, list, ref, refused, stream } from './parts';
 
 /** The workshop: days, search, copies of everything, devices. */
 export const workshopPaths = {

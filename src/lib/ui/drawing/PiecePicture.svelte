@@ -16,38 +16,22 @@
   import { extentOf, footprintOutline } from './outline';
 
   let {
-    plan,
-    shelf,
-    group,
-    cups,
+    piece,
     face,
-    seed,
-    until,
-    part,
+    look = {},
     size = 512,
-    vision = 'everyone',
-    showing,
     marks = [],
     letters = true,
     asked = $bindable(),
     ondrawn,
     ontold
   }: {
-    plan: Plan;
-    shelf: Shelf;
-    group: FigureGroup;
-    cups: readonly FigureCup[];
+    /** What is drawn: a plan with its cards, and one group of its cavities as it was worked out. */
+    piece: { plan: Plan; shelf: Shelf; group: FigureGroup; cups: readonly FigureCup[] };
     face: Face;
-    seed?: string | undefined;
-    /** The last step that is done in it; all of them when absent. */
-    until?: string | undefined;
-    /** A part of it, drawn as large as the whole. */
-    part?: PicturePart | undefined;
+    look?: Seen;
     /** Pixels of its longer side. */
     size?: number;
-    vision?: Vision;
-    /** Dry when absent. */
-    showing?: Showing | undefined;
     marks?: readonly Mark[];
     letters?: boolean;
     /** The place that is asked about, shares of the whole picture; moved by arrow keys or by a tap. */
@@ -57,9 +41,24 @@
     ontold?: (told: SpotHistory | undefined) => void;
   } = $props();
 
+  /** How the piece is looked at. */
+  interface Seen {
+    seed?: string | undefined;
+    /** The last step that is done in it; all of them when absent. */
+    until?: string | undefined;
+    /** A part of it, drawn as large as the whole. */
+    part?: PicturePart | undefined;
+    vision?: Vision;
+    /** Dry when absent. */
+    showing?: Showing | undefined;
+  }
+
+  const { plan, shelf, group, cups } = $derived(piece);
+  const { seed, until, part, vision = 'everyone', showing } = $derived(look);
+
   const work = new PatternWork();
   onDestroy(() => work.end());
-  const look = $derived({
+  const wanted = $derived({
     plan,
     shelf,
     cavitySetId: group.cavitySetId,
@@ -68,7 +67,7 @@
     face,
     how: { size, vision, part, showing }
   });
-  $effect(() => work.draw(look));
+  $effect(() => work.draw(wanted));
   $effect(() => {
     if (work.picture) ondrawn?.(work.picture);
   });
@@ -91,7 +90,7 @@
 
   async function ask(x: number, y: number) {
     asked = { x: Math.min(1, Math.max(0, x)), y: Math.min(1, Math.max(0, y)) };
-    ontold?.(await work.tell(look, asked.x, asked.y));
+    ontold?.(await work.tell(wanted, asked.x, asked.y));
   }
   function tapped(event: MouseEvent) {
     const box = (event.currentTarget as Element).getBoundingClientRect();

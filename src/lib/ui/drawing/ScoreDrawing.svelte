@@ -5,11 +5,16 @@
 -->
 <script lang="ts">
   import type { Computed } from '$core/plan';
-  import { duration, holdsFor } from '$core/quantity';
+  import { holdsFor } from '$core/quantity';
   import { foldedAxis } from '$core/schedule';
   import type { ScoreMark } from '../../plan/score-marks';
   import CupPattern from './CupPattern.svelte';
   import { inkOn } from './ink';
+  import ScoreDemould from './ScoreDemould.svelte';
+  import ScoreFolds from './ScoreFolds.svelte';
+  import ScoreNames from './ScoreNames.svelte';
+  import { ticksOf, tickWords } from './score-ticks';
+  import { wordsBeside } from './score-words';
   import { inWords } from '../../preferences.svelte';
 
   let {
@@ -33,9 +38,7 @@
   } = $props();
 
   const uid = $props.id();
-  const LANE = 26;
-  const HEAD = 24;
-  const NAMES = 112;
+  const [LANE, HEAD, NAMES] = [26, 24, 112];
   const END = $derived(zoom === 'days' ? 24 : 150);
 
   const score = $derived(computed.score);
@@ -58,7 +61,6 @@
     const busy = blocks.filter((b) => !b.unattended).map((b) => ({ from: b.from, to: b.to }));
     return foldedAxis(busy, until, 9);
   });
-  const DAY = 1440;
   const x = $derived(
     (minute: number) => NAMES + (axis.at(minute) / Math.max(1e-9, axis.length)) * (width - NAMES - END)
   );
@@ -73,68 +75,16 @@
   });
   const cupOf = (id: string) => computed.cups.find((c) => c.cupId === id);
 
-  const STEPS = [
-    1 / 6,
-    1 / 2,
-    1,
-    2,
-    5,
-    10,
-    15,
-    30,
-    60,
-    120,
-    360,
-    720,
-    DAY,
-    2 * DAY,
-    7 * DAY,
-    14 * DAY,
-    28 * DAY,
-    91 * DAY
-  ];
-  // A tick every so many minutes inside each unfolded stretch, never closer than 46 px.
-  const ticks = $derived([
-    ...new Set(
-      axis.stretches
-        .filter((s) => !s.folded)
-        .flatMap((s) => {
-          const px = x(s.to) - x(s.from);
-          const step = STEPS.find((m) => (m / (s.to - s.from)) * px >= (s.to > DAY ? 74 : 46)) ?? 182 * DAY;
-          const first = Math.ceil(s.from / step) * step;
-          const count = Math.max(0, Math.floor((s.to - first) / step) + 1);
-          return Array.from({ length: count }, (_, i) => Math.round((first + i * step) * 60) / 60);
-        })
-    )
-  ]);
-  const hhmm = (m: number) => {
-    const seconds = Math.round((m % 1) * 60) % 60;
-    if (seconds) return `${seconds} s`;
-    if (m < 60) return `${Math.round(m)} min`;
-    const clock = `${Math.floor((m % DAY) / 60)}:${String(Math.round(m % 60)).padStart(2, '0')}`;
-    if (m < DAY) return clock;
-    return m % DAY === 0 ? `${m / DAY} d` : `${Math.floor(m / DAY)} d ${clock}`;
-  };
+  const ticks = $derived(ticksOf(axis.stretches, x));
   const isAfter = (b: { from: number }) => b.from >= score.ends - 1e-9;
-  /** The words of what is done after the pour, where they stand clear of one another: by block. */
-  const said = $derived.by(() => {
-    const words = new Map<string, { x: number; anchor: 'start' | 'middle'; text: string }>();
-    const right = new Map<string, number>();
-    for (const b of blocks.filter((k) => k.act === 'do' && isAfter(k))) {
-      const text = wordOf(b.stepId);
-      const long = text.length * 6.4;
-      const [from, wide] = [x(b.from), x(b.to) - x(b.from)];
-      const inside = wide > long + 8;
-      const at = inside ? from + wide / 2 : from + wide + 3;
-      const start = inside ? at - long / 2 : at;
-      const lane = b.groupId ?? '';
-      if (!text || (!inside && b.unattended) || start < (right.get(lane) ?? 0)) continue;
-      if (!inside && start + long > width - END) continue;
-      words.set(b.id, { x: at, anchor: inside ? 'middle' : 'start', text });
-      right.set(lane, start + long + 4);
-    }
-    return words;
-  });
+  /** The words of what is done after the pour: by block. */
+  const said = $derived(
+    wordsBeside(
+      blocks.filter((b) => b.act === 'do' && isAfter(b)).map((b) => ({ ...b, text: wordOf(b.stepId) })),
+      x,
+      width - END
+    )
+  );
   /** What is done after the pour, in one word. */
   const wordOf = (stepId: string | undefined) => computed.lines.find((l) => l.stepId === stepId)?.act ?? '';
   // The next mix of the same cup: its own window takes over.
@@ -192,43 +142,14 @@
   {#each ticks as tick (tick)}
     <path d="M{x(tick)} {HEAD - 4}V{height - 4}" stroke="var(--rule)" />
     <text x={x(tick)} y={HEAD - 10} text-anchor="middle" font-size="11.5" fill="var(--ink-2)"
-      >{hhmm(tick)}</text
+      >{tickWords(tick)}</text
     >
   {/each}
   {#each Array.from({ length: 1 + cups.length + groups.length }, (_, i) => i) as lane (lane)}
     <path d="M0 {HEAD + LANE * (lane + 1)}H{width}" stroke="var(--rule)" />
   {/each}
 
-  <!-- Folded waits. -->
-  {#each axis.stretches.filter((s) => s.folded) as s (s.from)}
-    {@const a = x(s.from)}
-    {@const b = x(s.to)}
-    <rect x={a} y={HEAD} width={b - a} height={height - HEAD - 6} fill="var(--sunk)" opacity="0.75" />
-    <path
-      d="M{a} {HEAD}{Array.from(
-        { length: 2 * (1 + cups.length + groups.length) },
-        (_, i) => `l${i % 2 ? -5 : 5} ${LANE / 2}`
-      ).join('')}"
-      fill="none"
-      stroke="var(--rule-strong)"
-    />
-    <path
-      d="M{b} {HEAD}{Array.from(
-        { length: 2 * (1 + cups.length + groups.length) },
-        (_, i) => `l${i % 2 ? 5 : -5} ${LANE / 2}`
-      ).join('')}"
-      fill="none"
-      stroke="var(--rule-strong)"
-    />
-    <text
-      x={(a + b) / 2}
-      y={HEAD + LANE / 2}
-      text-anchor="middle"
-      dominant-baseline="central"
-      font-size="12"
-      fill="var(--ink-2)">wait {duration(s.to - s.from)}</text
-    >
-  {/each}
+  <ScoreFolds {axis} {x} lanes={1 + cups.length + groups.length} head={HEAD} lane={LANE} {height} />
 
   <!-- Each cup's window, from stirred to no longer levelling. -->
   {#each score.windows as w (w.mixId)}
@@ -382,58 +303,26 @@
       >{/if}
   {/each}
 
-  <!-- After the hands are done: demoulding, with both edges. -->
-  {#each zoom === 'days' ? [] : score.demould as d (d.groupId)}
-    {@const yy = laneOfGroup(d.groupId)}
-    {@const a = width - END + 24}
-    <text x={a} y={HEAD - 10} font-size="11.5" fill="var(--ink-2)">demould, after the pour</text>
-    <rect x={a} y={yy + 4} width={END - 28} height={LANE - 8} fill="var(--verdigris-soft)" />
-    <path
-      d="M{a} {yy + 3}V{yy + LANE - 3}M{width - 4} {yy + 3}V{yy + LANE - 3}"
-      stroke="var(--verdigris)"
-      stroke-width="2"
+  {#if zoom !== 'days'}
+    <ScoreDemould
+      demould={score.demould}
+      {laneOfGroup}
+      head={HEAD}
+      lane={LANE}
+      left={width - END + 24}
+      {width}
     />
-    <text
-      x={a + (END - 28) / 2}
-      y={yy + LANE / 2}
-      text-anchor="middle"
-      dominant-baseline="central"
-      font-size="12"
-      font-weight="650"
-      fill="var(--ink)">{duration(d.from - d.lastPour)} – {duration(d.to - d.lastPour)}</text
-    >
-  {/each}
+  {/if}
 
-  <g transform="translate({scrolled})">
-    {#if scrolled}<rect width={NAMES - 8} {height} fill="var(--sheet)" opacity="0.92" />{/if}
-    <text
-      x="0"
-      y={HEAD + LANE / 2}
-      dominant-baseline="central"
-      font-size="13"
-      font-weight="700"
-      fill="var(--ink)">hands</text
-    >
-    {#each cups as cup (cup.cupId)}
-      <text
-        x="0"
-        y={laneOfCup(cup.cupId) + LANE / 2}
-        dominant-baseline="central"
-        font-size="13"
-        fill="var(--ink)"
-      >
-        <tspan font-weight="700">{cup.letter}</tspan><tspan dx="8" fill="var(--ink-2)">{cup.name}</tspan>
-      </text>
-    {/each}
-    {#each groups as group (group.groupId)}
-      <text
-        x="0"
-        y={laneOfGroup(group.groupId) + LANE / 2}
-        dominant-baseline="central"
-        font-size="13"
-        font-weight="700"
-        fill="var(--ink)">{group.name}</text
-      >
-    {/each}
-  </g>
+  <ScoreNames
+    {cups}
+    {groups}
+    {scrolled}
+    {laneOfCup}
+    {laneOfGroup}
+    head={HEAD}
+    lane={LANE}
+    width={NAMES - 8}
+    {height}
+  />
 </svg>

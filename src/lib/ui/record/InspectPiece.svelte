@@ -1,7 +1,6 @@
 <!-- One piece: a grade and defects for each face, placed on its picture, a note, photos, where it goes. Stored as it is tapped. -->
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import { deltaE, labOfHex } from '$core/colour';
   import {
     DEFECTS,
     DESTINATIONS,
@@ -16,15 +15,13 @@
   import type { Plan } from '$core/plan';
   import type { FigureCup, FigureGroup } from '$core/run';
   import type { Shelf } from '$core/shelf';
-  import { duration, holdsFor } from '$core/quantity';
-  import { mass } from '../../preferences.svelte';
+  import { problemWords } from '../../preferences.svelte';
   import { maker } from '../../run/hands.svelte';
   import { newId } from '$lib/id';
   import Choice from '../forms/Choice.svelte';
-  import CupMark from '../drawing/CupMark.svelte';
-  import Fold from '../Fold.svelte';
   import Hands from '../Hands.svelte';
-  import PhotoPick from '../colour/PhotoPick.svelte';
+  import MeasuredColours from './MeasuredColours.svelte';
+  import WhereFrom from './WhereFrom.svelte';
   import PiecePicture from '../drawing/PiecePicture.svelte';
 
   let {
@@ -57,8 +54,6 @@
   let photoProblem = $state('');
   let sending = $state(false);
   let face = $state<(typeof SEEN)[number]>('mould face');
-  /** The cup whose colour a photo tells; the first until one is chosen. */
-  let measuring = $state<string>();
   /** The defect that a tap on the picture places. */
   let placing = $state<Defect>();
 
@@ -122,14 +117,6 @@
     });
   }
 
-  const measuredOf = (cupId: string) => current.measured?.find((m) => m.cupId === cupId);
-  function measure(cupId: string, colour: string, as: 'as poured' | 'as finished') {
-    const others = (current.measured ?? []).filter((m) => m.cupId !== cupId);
-    void onsave({ ...current, measured: [...others, { cupId, colour, as }] }, false);
-  }
-  const plannedOf = (cup: FigureCup, as: 'as poured' | 'as finished') =>
-    (as === 'as poured' ? cup.looks.cup : cup.looks.own).lab;
-
   async function addPhoto(event: Event & { currentTarget: HTMLInputElement }) {
     const file = event.currentTarget.files?.[0];
     event.currentTarget.value = '';
@@ -144,7 +131,7 @@
       const response = await fetch(`/api/v1/pieces/${id}/photos`, { method: 'POST', body });
       if (!response.ok) {
         const problem = (await response.json()).problems?.[0];
-        photoProblem = `${problem?.sentence ?? 'The photo was not kept.'} ${problem?.mend ?? ''}`;
+        photoProblem = problemWords(problem) || 'The photo was not kept.';
       } else await invalidateAll();
     } catch {
       photoProblem = 'The server does not answer; choose the photo again in a moment.';
@@ -219,7 +206,12 @@
           aria-label={placing ? `Place ${placing} on the ${face}` : `The ${face} as planned`}
           onclick={place}
         >
-          <PiecePicture {plan} {shelf} {group} {cups} face={{ kind: face }} size={360} letters={false} />
+          <PiecePicture
+            piece={{ plan, shelf, group, cups }}
+            face={{ kind: face }}
+            size={360}
+            letters={false}
+          />
           {#each report?.marks ?? [] as m, i (i)}
             <span
               class="absolute size-5 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-cinnabar bg-ground/60"
@@ -288,84 +280,12 @@
           onchange={(v) => onsave({ ...current, destination: v as Destination }, false)}
         />
       </div>
-      {#if trace?.pours.length}
-        <Fold class="mt-3" words="Where it comes from" testid="trace">
-          <p class="mt-1">
-            Cavity {trace.cavity}{#if trace.bar}, bar {trace.bar.number} of {trace.bar.of}{/if}
-          </p>
-          <ul class="ruled mt-1">
-            {#each trace.pours as pour (pour.stepId + pour.cupId)}
-              {@const late = pour.age !== undefined && pour.until !== undefined && pour.age > pour.until}
-              <li class="flex items-center gap-2 py-1.5 text-ink">
-                {#each cups.filter((c) => c.cupId === pour.cupId) as cup (cup.cupId)}
-                  <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />
-                {/each}
-                <span class="min-w-0 flex-1">{pour.name}{pour.mix ? `, mix ${pour.mix}` : ''}</span>
-                {#if pour.age !== undefined}
-                  <span class={late ? 'font-semibold text-ochre' : ''}
-                    >{duration(pour.age)} old{#if pour.until !== undefined}
-                      <span class="text-ink-2">of {holdsFor(pour.until)}</span>{/if}</span
-                  >
-                {/if}
-                <span class="w-20 text-right text-ink-2">{mass(pour.grams)}</span>
-              </li>
-            {/each}
-          </ul>
-        </Fold>
-      {/if}
-      <Fold class="mt-3" words="Colours as measured">
-        <div class="mt-1 flex flex-wrap items-start gap-2">
-          <Choice
-            class="!w-44"
-            label="Which colour is measured"
-            value={measuring ?? cups[0]?.cupId ?? ''}
-            options={cups
-              .filter((c) => c.balance.pouredMl > 0)
-              .map((c) => ({ value: c.cupId, label: `${c.letter} ${c.name}` }))}
-            onchange={(v) => (measuring = v)}
-          />
-          <PhotoPick
-            label="From a photo, with a white in it"
-            onpick={(hex) => {
-              const cupId = measuring ?? cups[0]?.cupId;
-              const as = current.measured?.find((m) => m.cupId === cupId)?.as ?? 'as finished';
-              if (cupId !== undefined) measure(cupId, hex, as);
-            }}
-          />
-        </div>
-        <ul class="mt-2 space-y-1.5">
-          {#each cups.filter((c) => c.balance.pouredMl > 0) as cup (cup.cupId)}
-            {@const m = measuredOf(cup.cupId)}
-            <li class="flex flex-wrap items-center gap-2">
-              <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} />
-              <span class="w-28 truncate">{cup.name}</span>
-              <input
-                type="color"
-                class="h-11 w-14 rounded border border-rule-strong bg-sheet"
-                aria-label="Measured colour of cup {cup.letter}"
-                value={m?.colour ?? cup.colour}
-                onchange={(e) => measure(cup.cupId, e.currentTarget.value, m?.as ?? 'as finished')}
-              />
-              {#if m}
-                <Choice
-                  class="!w-40"
-                  label="Cup {cup.letter} was measured"
-                  value={m.as}
-                  options={[
-                    { value: 'as poured', label: 'as poured' },
-                    { value: 'as finished', label: 'as finished' }
-                  ]}
-                  onchange={(v) => measure(cup.cupId, m.colour, v as typeof m.as)}
-                />
-                <strong data-testid="delta-e"
-                  >ΔE {deltaE(labOfHex(m.colour), plannedOf(cup, m.as)).toFixed(1)}</strong
-                >
-                <span class="text-ink-2">from the plan</span>
-              {/if}
-            </li>
-          {/each}
-        </ul>
-      </Fold>
+      {#if trace?.pours.length}<WhereFrom {trace} {cups} />{/if}
+      <MeasuredColours
+        {cups}
+        measured={current.measured ?? []}
+        onmeasured={(measured) => onsave({ ...current, measured }, false)}
+      />
     </div>
   </div>
   {#if photoProblem}<p class="mt-2 text-cinnabar" role="alert">{photoProblem}</p>{/if}

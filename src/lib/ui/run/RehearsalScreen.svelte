@@ -5,6 +5,7 @@
   import { debriefOf, type FrozenRun } from '$core/run';
   import { LocalScale } from '../../run/local-scale.svelte';
   import { Rehearsal } from '../../run/rehearsal.svelte';
+  import type { RunGiven } from '$lib/run/run-desk.svelte';
   import { RehearsalClock } from '../../run/run-clock.svelte';
   import { inWords } from '../../preferences.svelte';
   import Tick from '../forms/Tick.svelte';
@@ -52,6 +53,23 @@
     over = false;
     stop = clock.run();
   }
+
+  /** A rehearsal as the run's screen is given it: nothing is short, nobody else pours. */
+  const givenOf = (log: Rehearsal): RunGiven => ({
+    get frozen() {
+      return frozen;
+    },
+    log,
+    clock,
+    get scale() {
+      return scale;
+    },
+    lessons: [],
+    short: [],
+    pouring: [],
+    conducting: true,
+    oncable: undefined
+  });
 
   const byChance = () => {
     const kinds = MISHAPS.map((m) => m.kind).toSorted(() => Math.random() - 0.5);
@@ -121,7 +139,7 @@
     onagain={() => (rehearsal = undefined)}
   />
 {:else}
-  <RunScreen {name} {frozen} log={rehearsal} {clock} {scale} {back} finish={end}>
+  <RunScreen {name} given={givenOf(rehearsal)} {back} finish={end}>
     {#snippet extras()}
       <span class="font-semibold whitespace-nowrap text-ochre" data-testid="rehearsal">a rehearsal</span>
       <span class="flex items-center gap-1" role="group" aria-label="How fast the clock runs">

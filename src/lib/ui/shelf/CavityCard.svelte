@@ -22,54 +22,11 @@
   import QuantityField from '../forms/QuantityField.svelte';
   import CavityDrawing from './CavityDrawing.svelte';
   import CavityMore from './CavityMore.svelte';
+  import { blankOf, SHAPES } from './shapes';
   import TracePhoto from './TracePhoto.svelte';
   import Row from '../forms/Row.svelte';
 
   let { form, kind, index }: { form: CardForm<Mould>; kind: CavityKind; index: number } = $props();
-  const SHAPES: { kind: Shape['kind']; name: string; blank: Shape }[] = [
-    { kind: 'hemisphere', name: 'hemisphere', blank: { kind: 'hemisphere', radius: 17 } },
-    { kind: 'cap', name: 'spherical cap', blank: { kind: 'cap', rimRadius: 30, depth: 10 } },
-    { kind: 'cylinder', name: 'cylinder', blank: { kind: 'cylinder', radius: 30, depth: 10 } },
-    {
-      kind: 'frustum',
-      name: 'frustum (round taper)',
-      blank: { kind: 'frustum', baseRadius: 28, rimRadius: 30, depth: 10 }
-    },
-    { kind: 'box', name: 'box', blank: { kind: 'box', length: 80, width: 50, depth: 25 } },
-    {
-      kind: 'taper',
-      name: 'rectangular taper',
-      blank: { kind: 'taper', baseLength: 80, baseWidth: 50, rimLength: 84, rimWidth: 54, depth: 25 }
-    },
-    { kind: 'ring', name: 'ring', blank: { kind: 'ring', innerRadius: 20, outerRadius: 35, depth: 8 } },
-    {
-      kind: 'prism',
-      name: 'prism over an outline',
-      blank: {
-        kind: 'prism',
-        outline: [
-          [0, 0],
-          [80, 0],
-          [80, 50],
-          [0, 50]
-        ],
-        depth: 20
-      }
-    },
-    {
-      kind: 'table',
-      name: 'table of depths',
-      blank: {
-        kind: 'table',
-        rows: [
-          { depth: 0, ml: 0 },
-          { depth: 10, ml: 20 },
-          { depth: 20, ml: 50 }
-        ]
-      }
-    }
-  ];
-  const blankOf = (of: Shape['kind']): Shape => SHAPES.find((s) => s.kind === of)!.blank;
   const shapeOf = ({ shape }: CavityKind): Shape =>
     Shape.safeParse(shape).success ? shape : blankOf(shape.kind);
   const whole = $derived(CavityKind.safeParse(kind).success);

@@ -164,17 +164,10 @@
     <div class="mt-2 flex flex-1 items-center justify-center gap-5">
       <div class="w-[380px] max-w-[calc(100%-138px)]">
         <PiecePicture
-          {plan}
-          shelf={editor.shelf}
-          {group}
-          cups={computed.cups}
+          piece={{ plan, shelf: editor.shelf, group, cups: computed.cups }}
           face={looked}
-          {seed}
-          {until}
-          {part}
+          look={{ seed, until, part, vision, showing }}
           bind:asked
-          {vision}
-          {showing}
           marks={face === 'cut' ? [] : marks}
           ondrawn={(drawn) => (picture = drawn)}
           ontold={(t) => (told = t)}
@@ -233,7 +226,6 @@
       {/if}
     </p>
     {#if turn.reached(3)}<Look
-        {plan}
         {computed}
         {editor}
         {group}

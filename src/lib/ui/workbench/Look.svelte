@@ -2,7 +2,7 @@
 <script lang="ts">
   import { Slider } from 'bits-ui';
   import type { Vision } from '$core/colour';
-  import type { Computed, ComputedGroup, Plan } from '$core/plan';
+  import type { Computed, ComputedGroup } from '$core/plan';
   import type { Face, PicturePart } from '$core/piece';
   import type { PlanView } from '../../plan/plan-view.svelte';
   import { length } from '../../preferences.svelte';
@@ -11,7 +11,6 @@
   import PiecePicture from '../drawing/PiecePicture.svelte';
 
   let {
-    plan,
     computed,
     editor,
     group,
@@ -25,7 +24,6 @@
     vision,
     mud
   }: {
-    plan: Plan;
     computed: Computed;
     editor: PlanView;
     group: ComputedGroup;
@@ -50,7 +48,7 @@
 
   /** Steps of the pour into these cavities, in order: what can be gone through. */
   const steps = $derived(
-    plan.steps.filter((s) => s.where.includes(group.groupId) && !s.muted).map((s) => s.id)
+    editor.plan.steps.filter((s) => s.where.includes(group.groupId) && !s.muted).map((s) => s.id)
   );
   const poured = $derived(new Set(group.layers.map((l) => l.stepId)));
   const last = $derived(steps.findLastIndex((id) => poured.has(id)));
@@ -90,7 +88,7 @@
       ...(until ? { until } : {}),
       ...(face.kind === 'cut' ? { heading: String(face.heading), off: String(face.off) } : {})
     });
-    return `/api/v1/plans/${plan.id}/picture?${query}`;
+    return `/api/v1/plans/${editor.plan.id}/picture?${query}`;
   });
   const CLEAN = 0.12;
   const MUDDY = 0.35;
@@ -202,14 +200,10 @@
         onclick={() => (seed = s === '1' ? undefined : s)}
       >
         <PiecePicture
-          {plan}
-          shelf={editor.shelf}
-          {group}
-          cups={computed.cups}
+          piece={{ plan: editor.plan, shelf: editor.shelf, group, cups: computed.cups }}
           {face}
-          seed={s}
+          look={{ seed: s, vision }}
           size={160}
-          {vision}
           letters={false}
         />
       </button>
@@ -223,7 +217,7 @@
     </span>
   {/if}
   <span>
-    keep as <a class="underline" href={fileOf('png')} download="{plan.id}.png">PNG</a>,
+    keep as <a class="underline" href={fileOf('png')} download="{editor.plan.id}.png">PNG</a>,
     <a class="underline" href={fileOf('svg')} download>SVG in true size</a>,
     <a class="underline" href={fileOf('template')} download>template for under the mould</a>
   </span>

@@ -5,6 +5,7 @@
   import { foldRun } from '$core/run';
   import { keepAwake } from '../../../lib/run/awake';
   import { BenchClock } from '../../../lib/run/run-clock.svelte';
+  import type { RunGiven } from '../../../lib/run/run-desk.svelte';
   import { RunLog } from '../../../lib/run/run-log.svelte';
   import { RunStream } from '../../../lib/run/run-stream.svelte';
   import { scaleAtHand } from '../../../lib/run/scale.svelte';
@@ -46,6 +47,35 @@
     if (alone && !finished && document.visibilityState === 'visible') takeOver();
   });
 
+  // Read anew whenever it is asked: any of it may change while the run goes on.
+  const given: RunGiven = {
+    get frozen() {
+      return frozen;
+    },
+    get log() {
+      return log;
+    },
+    clock,
+    get scale() {
+      return scale;
+    },
+    get lessons() {
+      return data.lessons;
+    },
+    get short() {
+      return data.short;
+    },
+    get pouring() {
+      return pouring;
+    },
+    get conducting() {
+      return conducting;
+    },
+    get oncable() {
+      return canReadSerial() ? () => scale.change(new SerialScale()) : undefined;
+    }
+  };
+
   function takeOver() {
     if (conductor !== stream.device) log.tell({ type: 'conducts', device: stream.device });
   }
@@ -56,19 +86,7 @@
   }
 </script>
 
-<RunScreen
-  name={data.run.name}
-  {frozen}
-  {log}
-  {clock}
-  {scale}
-  {conducting}
-  lessons={data.lessons}
-  short={data.short}
-  {pouring}
-  oncable={canReadSerial() ? () => scale.change(new SerialScale()) : undefined}
-  {finish}
->
+<RunScreen name={data.run.name} {given} {finish}>
   {#snippet banner()}
     {#if !conducting}
       <p

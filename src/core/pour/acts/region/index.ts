@@ -1,7 +1,7 @@
 import { formatAmount } from '../../../document';
 import { defineAct } from '../../define';
 import { grams } from '../../measured';
-import { areaWithin, pathWords } from '../../place';
+import { areaWithin } from '../../place';
 import { poured } from '../../pouring';
 import { refilled } from '../../refilled';
 import { flow } from './flow';

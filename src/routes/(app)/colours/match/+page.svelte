@@ -1,5 +1,4 @@
 <script lang="ts">
-  import Table from '$lib/ui/Table.svelte';
   import Bar from '../../../../lib/ui/drawing/Bar.svelte';
   import Tick from '../../../../lib/ui/forms/Tick.svelte';
   import Choice from '../../../../lib/ui/forms/Choice.svelte';
@@ -16,14 +15,12 @@
   import { startingLibrary } from '$core/shelf';
   import { ColourWork } from '../../../../lib/plan/colour-work.svelte';
   import ColourTabs from '$lib/ui/colour/ColourTabs.svelte';
-  import { letterOf } from '$lib/ui/colour/letter';
+  import MatchAnswerCard from '$lib/ui/colour/MatchAnswerCard.svelte';
   import PhotoPick from '$lib/ui/colour/PhotoPick.svelte';
-  import Swatch from '$lib/ui/colour/Swatch.svelte';
   import TargetField from '$lib/ui/colour/TargetField.svelte';
   import { suited } from '$lib/ui/colour/suited';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import QuantityField from '../../../../lib/ui/forms/QuantityField.svelte';
-  import { length, money } from '../../../../lib/preferences.svelte';
   import Row from '../../../../lib/ui/forms/Row.svelte';
 
   let { data } = $props();
@@ -111,7 +108,7 @@
   let carried = $state<Problem[]>([]);
 
   /** The answer as a cup's recipe, weighed as it is shown; then the plan is opened. */
-  async function carry(answer: MatchAnswer, { plan, cup }: CupHere) {
+  async function carry(answer: MatchAnswer, { plan, cup }: { plan: { id: string }; cup: { id: string } }) {
     if (!order || !scale) return;
     const recipe = recipeOf(asWeighed(answer, order, batch, scale), own(answer), newId);
     const stored = await send('PUT', `/plans/${plan.id}/cups/${cup.id}/recipe`, recipe);
@@ -253,95 +250,20 @@
         {/if}
         <ol class="space-y-3">
           {#each work.result as answer, n (n)}
-            {@const weighed = asWeighed(answer, order, batch, scale)}
-            {@const percents = own(answer)}
-            {@const price = cost(answer)}
-            <li class="sheet grid grid-cols-[104px_minmax(0,1fr)_auto] items-center gap-4 p-4">
-              <div class="grid grid-cols-2">
-                <Swatch hex={target} letter="?" label="wanted" height={72} />
-                <Swatch
-                  hex={answer.look.hex}
-                  letter={letterOf(n)}
-                  nth={n + 1}
-                  label="answer {n + 1}"
-                  height={72}
-                />
-              </div>
-              <Table
-                class="text-[0.92rem]"
-                rows={answer.lines.map((line, i) => ({
-                  id: line.colourantId,
-                  percent: percents[i]!,
-                  grams: weighed.grams[i]!.grams,
-                  letDown: weighed.grams[i]!.letDown
-                }))}
-                columns={[
-                  { id: 'colourant', class: '!py-1' },
-                  {
-                    id: 'percent',
-                    num: true,
-                    text: (l) => `${l.percent.toPrecision(3)} %`,
-                    class: '!py-1'
-                  },
-                  {
-                    id: 'grams',
-                    num: true,
-                    text: (l) => weighing(l.grams, scale.division),
-                    class: '!py-1 font-semibold'
-                  }
-                ]}
-              >
-                {#snippet cell({ id, letDown })}{nameOf(id)}{#if letDown}, 1 : {letDown} let-down{/if}{#if bought(id)}<span
-                      class="text-ochre"
-                    >
-                      to buy</span
-                    >{/if}{/snippet}
-              </Table>
-              <div class="w-36 text-right">
-                <p class="font-display text-[1.9rem] leading-none font-medium">{answer.deltaE.toFixed(1)}</p>
-                <p class="text-[0.82rem] text-ink-2">
-                  ΔE, {answer.deltaE < 1
-                    ? 'not to be told apart'
-                    : answer.deltaE < 3
-                      ? 'near'
-                      : answer.deltaE < 6
-                        ? 'to be seen beside it'
-                        : 'another colour'}
-                </p>
-                <p class="text-[0.82rem] {weighed.deltaE > answer.deltaE + 1 ? 'text-ochre' : 'text-ink-2'}">
-                  {weighed.deltaE.toFixed(1)} as weighed
-                </p>
-                <p class="text-[0.82rem] text-ink-2">
-                  {answer.hides === null
-                    ? 'never hides'
-                    : `hides at ${length(answer.hides, answer.hides < 10 ? 1 : 0)}`}
-                </p>
-                {#if price !== undefined}<p class="text-[0.82rem] text-ink-2">costs {money(price)}</p>{/if}
-              </div>
-              <div class="col-span-3 flex justify-end gap-2">
-                {#if into && !answer.lines.some((l) => bought(l.colourantId))}
-                  <button class="button go" onclick={() => carry(answer, into)}>
-                    Put into {into.cup.name} of {into.plan.name}
-                  </button>
-                {/if}
-                {#if !answer.lines.some((l) => bought(l.colourantId))}
-                  <Choice
-                    label="Put answer {n + 1} into a cup"
-                    value=""
-                    placeholder="Into a cup of a plan…"
-                    options={cupsHere.map(({ plan, cup }) => ({
-                      value: `${plan.id}|${cup.id}`,
-                      label: `${plan.name}: ${cup.name}`
-                    }))}
-                    onchange={(v) => {
-                      const found = cupsHere.find(({ plan, cup }) => `${plan.id}|${cup.id}` === v);
-                      if (found) void carry(answer, found);
-                    }}
-                    class="!w-auto"
-                  />
-                {/if}
-              </div>
-            </li>
+            <MatchAnswerCard
+              {answer}
+              nth={n}
+              {target}
+              weighed={asWeighed(answer, order, batch, scale)}
+              percents={own(answer)}
+              price={cost(answer)}
+              {scale}
+              {nameOf}
+              {bought}
+              {cupsHere}
+              {into}
+              oncarry={(cup) => carry(answer, cup)}
+            />
           {/each}
         </ol>
         <p class="mt-2 text-[0.85rem] text-ink-2">

@@ -1,47 +1,24 @@
 <script lang="ts">
   import FamilyList from '$lib/ui/record/FamilyList.svelte';
-  import Table from '$lib/ui/Table.svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import { gradeOf, GRADES, type Grade, type Piece } from '$core/inspect';
   import { isTyping } from '../../../../lib/page/keys';
   import { maker } from '../../../../lib/run/hands.svelte';
-  import CorrectionList from '$lib/ui/run/CorrectionList.svelte';
   import CauseList from '$lib/ui/record/CauseList.svelte';
   import type { Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
-  import { duration, weighing } from '$core/quantity';
-  import type { Fact } from '$core/run';
   import { newId } from '$lib/id';
   import { send } from '../../../../lib/store/send';
-  import { day, moment } from '$lib/when';
+  import AsPoured from '$lib/ui/record/AsPoured.svelte';
+  import LeftInCups from '$lib/ui/record/LeftInCups.svelte';
+  import Lessons from '$lib/ui/record/Lessons.svelte';
+  import { day } from '$lib/when';
   import Choice from '../../../../lib/ui/forms/Choice.svelte';
-  import CoreDrawing from '../../../../lib/ui/drawing/CoreDrawing.svelte';
-  import PieceThumb from '../../../../lib/ui/drawing/PieceThumb.svelte';
-  import CupMark from '../../../../lib/ui/drawing/CupMark.svelte';
-  import QuantityField from '../../../../lib/ui/forms/QuantityField.svelte';
   import InspectPiece from '$lib/ui/record/InspectPiece.svelte';
-  import { inWords } from '../../../../lib/preferences.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
 
   let { data } = $props();
   let problems = $state<Problem[]>([]);
-  let lesson = $state('');
-  /** What the lesson hangs on, as it is sent. */
-  let about = $state('');
-  const abouts = $derived([
-    { value: '', label: 'this plan' },
-    ...data.shelf.moulds.map((m) => ({ value: JSON.stringify({ kind: 'mould', id: m.id }), label: m.name })),
-    ...data.shelf.bases.map((b) => ({ value: JSON.stringify({ kind: 'base', id: b.id }), label: b.name })),
-    ...data.shelf.colourants.map((c) => ({
-      value: JSON.stringify({ kind: 'colourant', id: c.id }),
-      label: c.name
-    })),
-    ...[...new Set(data.plan.steps.map((s) => s.act.kind))].map((k) => ({
-      value: JSON.stringify({ kind: 'act', id: k }),
-      label: `the act: ${k}`
-    }))
-  ]);
-
   /** Pieces as they were just changed, by group and number, until the server has them: the next tap goes on from these. */
   let ahead = $state.raw<Record<string, (typeof data.pieces)[number]>>({});
   const slots = $derived(
@@ -72,16 +49,6 @@
   );
   const graded = $derived(data.pieces.length);
 
-  const shown = (f: Fact, x: number) =>
-    f.unit === 'min' ? duration(x) : f.unit === '%' ? `${x.toFixed(2)} %` : weighing(x);
-  const percentOf = (f: Fact) =>
-    data.facts.find((p) => p.id === f.id.replace('weigh:', 'percent:') && p.unit === '%');
-  /** How a figure that came out otherwise is written: from 0.5 % on it stands out, from 5 % on it is a warning. */
-  function apart(f: Fact): string {
-    const off = f.actual === undefined ? 0 : Math.abs(f.actual / f.planned - 1);
-    if (off > 0.05) return 'font-bold text-ochre';
-    return off > 0.005 ? 'font-semibold' : 'text-ink-2';
-  }
   const TONES: Record<string, string> = {
     good: 'border-verdigris text-verdigris',
     second: 'border-ochre text-ochre',
@@ -170,36 +137,6 @@
     else if (by) chosen = Math.max(0, Math.min(slots.length - 1, chosen + by));
     else return;
     event.preventDefault();
-  }
-
-  async function keepLesson(event: SubmitEvent) {
-    event.preventDefault();
-    if (!lesson.trim()) return;
-    const stored = await send('POST', `/runs/${data.run.id}/lessons`, {
-      text: lesson,
-      ...(about ? { about: JSON.parse(about) } : {})
-    });
-    problems = stored.ok ? [] : stored.problems;
-    if (!stored.ok) return;
-    lesson = '';
-    await invalidateAll();
-  }
-
-  let left = $state<Record<string, number>>({});
-  async function keepLeft() {
-    const at = Date.now();
-    const events = Object.entries(left).map(([cupId, grams], i) => ({
-      id: newId(),
-      at: at + i,
-      type: 'left',
-      cupId,
-      grams
-    }));
-    const stored = await send('POST', `/runs/${data.run.id}/events`, events);
-    problems = stored.ok ? [] : stored.problems;
-    if (!stored.ok) return;
-    left = {};
-    await invalidateAll();
   }
 
   const FAMILY = 'family';
@@ -304,160 +241,17 @@
         <CauseList causes={data.causes} runId={data.run.id} planId={data.planId} groups={data.plan.groups} />
       {/if}
 
-      <h2 class="mt-7 text-[1.35rem]">Left in the cups</h2>
-      <p class="text-[0.9rem] text-ink-2">
-        Weigh what is left, without the cup. Three cups that tell are enough for the next plan to know what
-        clings.
-      </p>
-      <ul class="mt-2 flex flex-wrap gap-3">
-        {#each data.computed.cups.filter((c) => c.balance.mixed > 0) as cup (cup.cupId)}
-          <li class="flex items-center gap-2">
-            <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} />
-            <span class="w-28">
-              <QuantityField
-                label="Left in cup {cup.letter}"
-                unit="g"
-                value={data.left.get(cup.cupId) ?? 0}
-                onchange={(v) => (left[cup.cupId] = v)}
-              />
-            </span>
-          </li>
-        {/each}
-        <li>
-          <button class="button" onclick={keepLeft} disabled={!Object.keys(left).length}
-            >Keep the weights</button
-          >
-        </li>
-      </ul>
+      <LeftInCups
+        runId={data.run.id}
+        cups={data.computed.cups}
+        known={data.left}
+        onproblems={(p) => (problems = p)}
+      />
 
-      <h2 class="mt-7 text-[1.35rem]">Lessons</h2>
-      <ul class="ruled mt-1">
-        {#each data.lessons as l (l.id)}<li class="py-2">
-            {l.text} <span class="text-[0.85rem] text-ink-2">{day(l.learnedAt)}</span>
-          </li>{/each}
-      </ul>
-      <form class="mt-2 flex gap-2" onsubmit={keepLesson}>
-        <input
-          class="field"
-          aria-label="Lesson"
-          placeholder="What would you do differently, or the same?"
-          bind:value={lesson}
-        />
-        <Choice
-          class="!w-56"
-          label="What it is about"
-          value={about}
-          options={abouts}
-          onchange={(v) => (about = v)}
-        />
-        <button class="button">Keep</button>
-      </form>
+      <Lessons {data} onproblems={(p) => (problems = p)} />
       <FamilyList family={data.family} />
     </section>
 
-    <section aria-label="Planned and actual">
-      <h2 class="text-[1.35rem]">Planned beside actual</h2>
-      <Table
-        class="mt-2 text-[0.9rem]"
-        rows={data.facts.filter((f) => f.unit !== '%').map((f) => ({ f, percent: percentOf(f) }))}
-        columns={[
-          {
-            id: 'what',
-            head: 'what',
-            headClass: '!px-0',
-            text: ({ f }) => f.what,
-            class: '!px-0 !py-1 text-ink-2'
-          },
-          { id: 'planned', head: 'planned', num: true, class: '!py-1 whitespace-nowrap' },
-          {
-            id: 'actual',
-            head: 'actual',
-            num: true,
-            headClass: '!pr-0',
-            class: ({ f }) => `!py-1 !pr-0 whitespace-nowrap ${apart(f)}`
-          }
-        ]}
-      >
-        {#snippet cell({ f, percent }, column)}
-          {#if column === 'planned'}
-            {shown(f, f.planned)}
-            {#if percent}<span class="block text-[0.8rem] text-ink-2">{shown(percent, percent.planned)}</span
-              >{/if}
-          {:else}
-            {f.actual === undefined ? '—' : shown(f, f.actual)}
-            {#if percent?.actual !== undefined}
-              <span class="block text-[0.8rem] font-normal text-ink-2">{shown(percent, percent.actual)}</span>
-            {/if}
-          {/if}
-        {/snippet}
-      </Table>
-      {#if data.corrections.length}
-        <h2 class="mt-6 text-[1.35rem]">Put right, or otherwise than planned</h2>
-        <CorrectionList corrections={data.corrections} />
-      {/if}
-      {#if data.advice.length}
-        <h2 class="mt-6 text-[1.35rem]">Against the clock</h2>
-        <ul class="ruled mt-1">
-          {#each data.advice as sentence, i (i)}
-            <li class="py-2 first-letter:uppercase">{inWords(sentence)}</li>
-          {/each}
-        </ul>
-      {/if}
-      {#if data.photos.length}
-        <h2 class="mt-6 text-[1.35rem]">Photos on the way</h2>
-        <ul class="mt-2 grid grid-cols-3 gap-2" data-testid="run-photos">
-          {#each data.photos as photo (photo.id)}
-            <li>
-              <a href="/api/v1/photos/{photo.id}"
-                ><img
-                  src="/api/v1/photos/{photo.id}"
-                  alt={photo.stage}
-                  loading="lazy"
-                  class="aspect-square w-full rounded-md border border-rule object-cover"
-                /></a
-              >
-              <span class="text-[0.85rem] text-ink-2">{photo.stage}, {moment(photo.at, photo.at)}</span>
-            </li>
-          {/each}
-        </ul>
-      {/if}
-      {#if data.notes.length}
-        <h2 class="mt-6 text-[1.35rem]">Said on the way</h2>
-        <ul class="ruled mt-1">
-          {#each data.notes as note (note.id)}
-            <li class="py-2">
-              {#if note.problem}<strong class="text-cinnabar">Problem:</strong>{/if}
-              {note.text} <span class="text-[0.85rem] text-ink-2">{moment(note.at, note.at)}</span>
-            </li>
-          {/each}
-        </ul>
-      {/if}
-      {#if data.strays.length || data.unreadable}
-        <h2 class="mt-6 text-[1.35rem]">Kept, and not understood</h2>
-        <ul class="ruled mt-1" data-testid="strays">
-          {#each data.strays as stray (stray.id)}
-            <li class="py-2 text-ink-2">
-              {inWords(stray.sentence)} <span class="text-[0.85rem]">{moment(stray.at, stray.at)}</span>
-            </li>
-          {/each}
-          {#if data.unreadable}
-            <li class="py-2 text-ink-2">{data.unreadable} stored so that they cannot be read any more.</li>
-          {/if}
-        </ul>
-      {/if}
-      {#if data.computed.groups[0]}
-        <figure class="mt-6">
-          <PieceThumb of="runs/{data.run.id}" face={data.plan.showFace} width={220} />
-          <figcaption class="text-center text-[0.85rem] text-ink-2">as its plan drew it</figcaption>
-        </figure>
-        <div class="mt-6">
-          <CoreDrawing
-            group={data.computed.groups[0]}
-            cups={data.computed.cups}
-            showFace={data.plan.showFace}
-          />
-        </div>
-      {/if}
-    </section>
+    <AsPoured {data} />
   </div>
 </div>

@@ -1,4 +1,4 @@
-import { withoutMinusZero } from './format';
+import { withoutMinusZero } from './quantity/format';
 
 /**
  * What the core says is a message: text with typed quantities in it. A message is a string, so that it can be joined,
@@ -64,7 +64,7 @@ function quantityFirst(marked: string): (string | MessageQuantity)[] {
 }
 
 /** A quantity as it is kept: `15.0 mm`. */
-export const metricQuantity = ({ figures, unit, digits, between }: MessageQuantity): string =>
+const metricQuantity = ({ figures, unit, digits, between }: MessageQuantity): string =>
   `${figures.map((f) => withoutMinusZero(f.toFixed(decimalsIn(f, digits)))).join(between)} ${unit}`;
 
 /**

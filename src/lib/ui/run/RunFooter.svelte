@@ -1,0 +1,47 @@
+<!-- The foot of a run: the one big confirm, and what else a hand may want, each with its key. -->
+<script lang="ts">
+  import type { RunDesk } from '$lib/run/run-desk.svelte';
+
+  let {
+    desk,
+    onconfirm,
+    onask
+  }: {
+    desk: RunDesk;
+    onconfirm: () => void;
+    onask: (what: 'note' | 'problem' | 'state' | 'short' | 'right') => void;
+  } = $props();
+
+  const conducting = $derived(desk.given.conducting);
+  const off = $derived(desk.blocked || !conducting);
+  const BUTTONS = $derived([
+    { key: 'T', name: 'How thick is it?', act: () => onask('state') },
+    { key: 'R', name: 'Put right', act: () => onask('right'), off: !conducting },
+    { key: 'S', name: 'Short', act: () => onask('short'), off: !conducting },
+    { key: 'P', name: 'Problem', act: () => onask('problem') },
+    { key: 'N', name: 'Note', act: () => onask('note') },
+    { key: 'U', name: 'Undo', act: desk.undo, off: !desk.run.undoable || !conducting }
+  ]);
+</script>
+
+<footer class="flex shrink-0 gap-3 border-t border-rule bg-sheet px-7 py-3.5">
+  <button
+    class="button go min-h-[76px] flex-[3] flex-col !gap-1 rounded-xl text-[1.6rem] {off ? 'opacity-50' : ''}"
+    onclick={onconfirm}
+    aria-disabled={off}
+    data-testid="confirm"
+  >
+    {desk.confirmWords}
+    <kbd class="rounded border border-current px-1.5 text-[0.8rem] font-semibold opacity-80">space</kbd>
+  </button>
+  {#each BUTTONS as b (b.key)}
+    <button
+      class="button min-h-[76px] flex-1 flex-col !gap-1 rounded-xl !px-2 text-[1.05rem] leading-tight"
+      onclick={b.act}
+      disabled={b.off}
+    >
+      {b.name}
+      <kbd class="rounded border border-current px-1.5 text-[0.8rem] font-semibold opacity-70">{b.key}</kbd>
+    </button>
+  {/each}
+</footer>

@@ -1,0 +1,58 @@
+<!-- A pour: how much into each cavity, how long it still levels, and what it should leave. -->
+<script lang="ts">
+  import { clock, displayOf, reading, weighing } from '$core/quantity';
+  import type { Instruction } from '$lib/run/instruction';
+  import type { RunDesk } from '$lib/run/run-desk.svelte';
+  import { inWords, volume } from '$lib/preferences.svelte';
+  import CoreDrawing from '../../drawing/CoreDrawing.svelte';
+  import BigNumber from './BigNumber.svelte';
+  import Leaves from './Leaves.svelte';
+  import { soFar } from './so-far';
+
+  let { desk, instruction }: { desk: RunDesk; instruction: Extract<Instruction, { kind: 'pour' }> } =
+    $props();
+
+  const { now } = $derived(desk);
+  const division = $derived(desk.computed.division);
+  // What this scale shows.
+  const unit = $derived(displayOf(division).symbol);
+  const g = $derived((x: number) => reading(x, division));
+  const weighed = $derived((x: number) => weighing(x, division));
+  const window = $derived(desk.clocks.find((c) => c.id === `pour:${instruction.task.mixId}`));
+  const partial = $derived(soFar(desk));
+</script>
+
+<BigNumber value={g(instruction.task.gramsEach)} words={`${unit} into each of ${instruction.task.count}`} />
+{#if window && window.due < now}
+  <p class="mt-1 text-[1.3rem] font-bold text-cinnabar" role="status" data-testid="too-late">
+    Too late by {clock((now - window.due) / 1000)}: it may not level any more. If it does not, R says what can
+    still be made.
+  </p>
+{:else if window}
+  <p class="mt-1 text-[1.2rem] {window.due - now < 60_000 ? 'font-bold text-ochre' : 'text-ink-2'}">
+    {clock((window.due - now) / 1000)} left to pour it{window.moved ? ` (${inWords(window.moved.why)})` : ''}
+  </p>
+{/if}
+<p class="text-[1.1rem] text-ink-2">
+  {volume(instruction.task.mlEach)} each, {weighed(instruction.task.gramsEach * instruction.task.count)} in all
+</p>
+<div class="mt-4 flex flex-wrap items-start gap-8">
+  <Leaves {desk} stepId={instruction.task.stepId} />
+  {#if partial}<div class="w-[340px]">
+      <CoreDrawing group={partial} cups={desk.computed.cups} showFace="mould face" height={200} />
+    </div>{/if}
+  <label class="block text-[1.05rem]">
+    poured in all, if it was another
+    <span class="mt-1 flex items-center gap-2">
+      <input
+        class="field !min-h-[64px] !w-40 text-[1.4rem]"
+        aria-label="{unit === 'g' ? 'Grams' : 'Ounces'} poured in all"
+        inputmode="decimal"
+        autocomplete="off"
+        placeholder={g(instruction.task.gramsEach * instruction.task.count)}
+        bind:value={desk.entry}
+      />
+      {unit}
+    </span>
+  </label>
+</div>
