@@ -23,14 +23,17 @@ export type MessageUnit = 'g' | 'kg' | 'ml' | 'l' | 'mm' | 'cm' | '°C';
 /** Private-use characters of Unicode: no keyboard has them, no text means anything by them. */
 const [BEGIN, NEXT, END] = ['\uE000', '\uE001', '\uE002'];
 
-/** How many decimals a figure of a quantity is written with: those it was given, or its own. */
+/**
+ * How many decimals a figure of a quantity is written with: those it was given, or its own.
+ * @example decimalsIn(4.25) // 2
+ */
 export const decimalsIn = (value: number, digits?: number): number =>
   digits ?? (String(Number(value.toFixed(6))).split('.')[1] ?? '').length;
 
 /**
  * Marks a quantity for a message. Figures in `unit`; `digits` are decimals in that unit, as many as each figure has
  * unless given.
- * @example figure(4.25, 'mm', 1) // reads as 4.3 mm, or 0.17 in
+ * @example metricWords(figure(4.25, 'mm', 1)) // '4.3 mm'
  */
 export function figure(
   figures: number | readonly number[],
@@ -42,7 +45,10 @@ export function figure(
   return [BEGIN, [all.join(' '), unit, digits ?? '', between].join(NEXT), END].join('');
 }
 
-/** A message in its parts: text, and quantities. */
+/**
+ * A message in its parts: text, and quantities.
+ * @example partsOf(`at ${figure(21, '°C')}`).length // 2
+ */
 export function partsOf(message: Message): (string | MessageQuantity)[] {
   const [text, ...marked] = message.split(BEGIN!);
   return [text!, ...marked.flatMap(quantityFirst)].filter((part) => part !== '');
@@ -69,11 +75,14 @@ const metricQuantity = ({ figures, unit, digits, between }: MessageQuantity): st
 
 /**
  * A message in metric words: for other programs, for logs, and where nobody has chosen units.
- * @example metricWords(`a layer of ${figure(15, 'mm')}`) // a layer of 15 mm
+ * @example metricWords(`a layer of ${figure(15, 'mm')}`) // 'a layer of 15 mm'
  */
 export const metricWords = (message: Message): string => written(message, metricQuantity);
 
-/** A message as text, each quantity written by a function. */
+/**
+ * A message as text, each quantity written by a function.
+ * @example written(figure(21, '°C'), (q) => `${q.figures[0]} degrees`) // '21 degrees'
+ */
 export const written = (message: Message, write: (quantity: MessageQuantity) => string): string =>
   message.includes(BEGIN!)
     ? partsOf(message)

@@ -43,7 +43,10 @@ function broughtBy(w: Weighing, formula: Formula, colourantOf: Joined['colourant
   return carriedBy(colourant, formula, { supplied, carried: w.weight - supplied });
 }
 
-/** Greatest relative deviation of any part's share from the formula's, of what is really there. */
+/**
+ * Greatest relative deviation of any part's share from the formula's, of what is really there.
+ * @example offFormula([], formula('clear-quick')) // 1
+ */
 export function offFormula(held: readonly HeldPart[], formula: Formula): number {
   const all = held.reduce((s, p) => s + p.grams, 0);
   const shares = formula.parts.reduce((s, p) => s + p.share, 0);

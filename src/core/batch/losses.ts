@@ -17,6 +17,7 @@ const ENOUGH = 3;
 /**
  * The share of what is poured that really clings, as the median over past cups, with the vessels' own loss taken
  * off: (mixed − poured − left − vessel) / poured. Undefined until three cups tell; never below nothing.
+ * @example learnedCling([]) // undefined
  */
 export function learnedCling(cups: readonly CupLoss[]): { cling: number; cups: number } | undefined {
   const shares = cups

@@ -17,7 +17,10 @@ export interface Surplus {
 /** Less than this is what rounding leaves, not a leftover, ml. */
 const SPILL = 0.05;
 
-/** Sends each cup's surplus, in the order of the cups, to the spare cavities in their order; the rest is leftover. */
+/**
+ * Sends each cup's surplus, in the order of the cups, to the spare cavities in their order; the rest is leftover.
+ * @example placeSurplus([{ letter: 'A', left: 12, density: 1.2 }], []).leftovers // [{'letter':'A','ml':10,'grams':12}]
+ */
 export function placeSurplus(
   cups: readonly { letter: string; left: number; density: number }[],
   spares: readonly Spare[]

@@ -4,7 +4,10 @@ export interface Allotment {
   count: number;
 }
 
-/** Sizes of n portions of a whole number, as equal as possible, the larger ones first. */
+/**
+ * Sizes of n portions of a whole number, as equal as possible, the larger ones first.
+ * @example portions(100, 3) // [34,33,33]
+ */
 export function portions(whole: number, n: number): number[] {
   const least = Math.floor(whole / n);
   return Array.from({ length: n }, (_, i) => least + (i < whole % n ? 1 : 0)).filter((c) => c > 0);
@@ -13,6 +16,7 @@ export function portions(whole: number, n: number): number[] {
 /**
  * Deals the pours of one cup out to n mixes: cavities in the order they are poured, in portions as equal as
  * possible, so that one mix is used up before the next is made.
+ * @example dealPours([{ pourId: 'a', count: 5 }], 2) // [[{'pourId':'a','count':3}],[{'pourId':'a','count':2}]]
  */
 export function dealPours(pours: readonly Allotment[], n: number): Allotment[][] {
   const all = pours.reduce((s, p) => s + p.count, 0);
@@ -36,6 +40,7 @@ export function dealPours(pours: readonly Allotment[], n: number): Allotment[][]
 /**
  * Deals cavities out to n turns of a common mix: each turn takes all its steps to the end for its own cavities.
  * `groups` in pouring order, each with its pours.
+ * @example dealCavities([{ count: 5, pourIds: ['a'] }], 2) // [[{'pourId':'a','count':3}],[{'pourId':'a','count':2}]]
  */
 export function dealCavities(
   groups: readonly { count: number; pourIds: readonly string[] }[],

@@ -5,6 +5,7 @@ const SURE = 0.9;
  * How many to cast so that N good ones come of it: the least n with P(Binomial(n, 1 − p) ≥ N) ≥ 0.9.
  * @param good how many are wanted, a whole number ≥ 1
  * @param reject probability that one is rejected, 0 ≤ p < 1
+ * @example castFor(22, 0.08) // 26
  */
 export function castFor(good: number, reject: number): number {
   if (reject <= 0) return good;
@@ -22,6 +23,9 @@ export function castFor(good: number, reject: number): number {
   return n;
 }
 
-/** An order in turns of the plan: n pieces, k in a turn, ⌈n/k⌉ turns. */
+/**
+ * An order in turns of the plan: n pieces, k in a turn, ⌈n/k⌉ turns.
+ * @example poursNeeded(26, 6) // 5
+ */
 export const poursNeeded = (cast: number, perTurn: number): number =>
   perTurn > 0 ? Math.ceil(cast / perTurn) : 0;

@@ -17,7 +17,10 @@ export interface Contrast {
   byLightness: boolean;
 }
 
-/** Judges two touching colours by CIEDE2000, and by lightness alone. */
+/**
+ * Judges two touching colours by CIEDE2000, and by lightness alone.
+ * @example contrastOf(labOfHex('#ffffff'), labOfHex('#000000')) // {'deltaE':100,'lightness':100,'verdict':'clear','byLightness':true}
+ */
 export function contrastOf(a: Lab, b: Lab): Contrast {
   const d = deltaE(a, b);
   const lightness = Math.abs(a.l - b.l);

@@ -53,6 +53,7 @@ const CLOSES = 0.6;
  * @param open the card's open time, minutes: of 100 g at 23 °C
  * @param joinedAt °C of the parts when they are joined; the room's when undefined. It counts in the cup: what is laid into a
  * mould soon has the room's.
+ * @example byCureModel(40, undefined).states.map((s) => s.state) // ['fresh','stringy','holds a line','paste','gelled','firm']
  */
 export function byCureModel(open: number, joinedAt: number | undefined): Behaviour {
   const cup = (grams: number, room: Room) => cureOf(open, { cup: Math.max(1, grams) }, room, joinedAt);
@@ -84,6 +85,7 @@ export type CardStates = readonly [HandState, HandState, HandState];
  * The behaviour of what follows its card's windows, scaled by temperature, but for what cools: that does so much the same in
  * any room. A report always overrides it.
  * @param joinedAt °C of the parts when they are joined; the room's when undefined
+ * @example byCardTimes({ openMinutes: 8, setMinutes: 25 }, [['stiff', 'open'], ['set', 'set']], undefined).states.length // 2
  */
 export function byCardTimes(
   { openMinutes, setMinutes }: CardTimes,

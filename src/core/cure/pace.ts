@@ -6,10 +6,16 @@ export interface Pace {
   why: string;
 }
 
-/** All of them together, as one factor on a cup's times, 1 where nothing speeds or slows it. */
+/**
+ * All of them together, as one factor on a cup's times, 1 where nothing speeds or slows it.
+ * @example together([{ factor: 1.5 }, { factor: 2 }]) // 3
+ */
 export const together = (paces: readonly Pace[]): number => paces.reduce((f, p) => f * p.factor, 1);
 
-/** The same material running ahead (under 1) or behind (over 1) by a factor on all of its times; its heat stays as reckoned. */
+/**
+ * The same material running ahead (under 1) or behind (over 1) by a factor on all of its times; its heat stays as reckoned.
+ * @example Math.round(paced(byCureModel(40, undefined), 2).cupReaches('gelled', 100, 23)) // 80
+ */
 export function paced(behaviour: Behaviour, factor: number): Behaviour {
   if (factor === 1) return behaviour;
   return {

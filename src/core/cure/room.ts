@@ -15,15 +15,24 @@ const HOURS = 24;
 const dark = (hour: number) => hour >= NIGHT.from || hour < NIGHT.to;
 const hourAt = (room: Nights, minutes: number) => (((room.hour + minutes / 60) % HOURS) + HOURS) % HOURS;
 
-/** °C in a room so many minutes after its zero. */
+/**
+ * °C in a room so many minutes after its zero.
+ * @example celsiusAt(21) // 21
+ */
 export const celsiusAt = (room: Room, minutes = 0): number =>
   typeof room === 'number' ? room : dark(hourAt(room, minutes)) ? room.night : room.day;
 
-/** The same room as felt by what begins so many minutes later. */
+/**
+ * The same room as felt by what begins so many minutes later.
+ * @example roomFrom(21, 60) // 21
+ */
 export const roomFrom = (room: Room, minutes: number): Room =>
   typeof room === 'number' ? room : { ...room, hour: hourAt(room, minutes) };
 
-/** The same nights with another temperature of the day, as it was read. */
+/**
+ * The same nights with another temperature of the day, as it was read.
+ * @example withDay(21, 25) // 25
+ */
 export const withDay = (room: Room, celsius: number): Room =>
   typeof room === 'number' ? celsius : { ...room, day: celsius };
 

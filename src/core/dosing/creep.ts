@@ -4,7 +4,10 @@ export interface Creep {
   step: number;
 }
 
-/** The additions of a creeping dose, g: the start, then steps up to the target (the last one shortened to meet it). */
+/**
+ * The additions of a creeping dose, g: the start, then steps up to the target (the last one shortened to meet it).
+ * @example creepSteps(2, { start: 0.5, step: 0.25 }) // [1,0.5,0.5]
+ */
 export function creepSteps(target: number, creep: Creep): number[] {
   const steps = [target * Math.min(1, creep.start)];
   let at = steps[0]!;

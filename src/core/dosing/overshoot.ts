@@ -19,6 +19,7 @@ export interface MixCorrection {
 /**
  * Recomputes a mix when a part came out at s × its target: every later target scales by s, and a part that
  * is already in below s × its target needs a top-up. The ratio is kept; the size of the batch gives way.
+ * @example correctMix([]).scale // 1
  */
 export function correctMix(weighings: readonly MixWeighing[]): MixCorrection {
   const inCup = weighings.filter((w) => w.actual !== undefined && w.target > 0);

@@ -29,7 +29,10 @@ export interface Paste {
 /** Above this dry pigments hardly wet out in a carrier by hand; typical of mulled pastes. */
 const MOST_FRACTION = 0.75;
 
-/** Pigment = φ × m, carrier the rest, both as the scale can weigh them. Refuses fractions no mulling reaches. */
+/**
+ * Pigment = φ × m, carrier the rest, both as the scale can weigh them. Refuses fractions no mulling reaches.
+ * @example pasteOf({ make: 40, fraction: 0.6, division: 0.01 }).value.pigment // 24
+ */
 export function pasteOf(order: PasteOrder): Result<Paste> {
   if (!(order.make > 0))
     return fail({

@@ -89,11 +89,17 @@ function perGramOf(formula: Formula, doses: readonly Dose[], rule: CarrierRule):
   });
 }
 
-/** Grams of each line as supplied to 100 g of uncoloured batch: what colour goes by, whatever the percentages are of. */
+/**
+ * Grams of each line as supplied to 100 g of uncoloured batch: what colour goes by, whatever the percentages are of.
+ * @example concentrationsOf(formula('clear-quick'), [{ colourant: colourant('blue-paste'), percent: 1, of: 'supplied' }]) // [1]
+ */
 export const concentrationsOf = (formula: Formula, doses: readonly Dose[]): number[] =>
   perGramOf(formula, doses, 'make room').map((d) => d.supplied * 100);
 
-/** Each line's percentage as supplied, restated on the material's own basis, so that limits can be compared. */
+/**
+ * Each line's percentage as supplied, restated on the material's own basis, so that limits can be compared.
+ * @example ownPercents(formula('clear-quick'), [{ colourant: colourant('blue-paste'), percent: 1, of: 'supplied' }]) // [1]
+ */
 export function ownPercents(formula: Formula, doses: readonly Dose[]): number[] {
   const perGram = perGramOf(formula, doses, 'make room');
   const of =
@@ -112,6 +118,7 @@ const counted = (d: PerGram) => d.brings.reduce((s, b) => s + b.grams, 0);
  * A dose asked as pigment is delivered as form: form = pigment / φ. A carrier that is a part of the recipe takes
  * part in it: where the cup is mixed on its own ('make room') the matching part is reduced by what the carrier
  * brings; in a cup split from a common mix ('on top') it cannot be, and `offRatio` says what that leaves.
+ * @example weighCup(formula('clear-quick'), [], 150).parts.map((p) => p.grams) // [105.56,44.444]
  */
 export function weighCup(
   formula: Formula,
@@ -149,6 +156,7 @@ export function weighCup(
  * Density of a coloured cup, g/ml: colourants whose card gives a density add their own volume (and, in a mix with
  * air, their share of it); the others are taken to be as dense as the base. `fillers` are shares by mass of the
  * whole cup (chips, inclusions) with their own density: 1/ρ = Σ f/ρ_f + (1 − Σ f)/ρ.
+ * @example colouredDensity(formula('clear-quick'), []) // 1.08
  */
 export function colouredDensity(
   formula: Formula,
@@ -177,7 +185,10 @@ export interface Carried {
   grams: number;
 }
 
-/** What a colourant brings of the recipe's own parts: its own carrier, and what it is let down in. */
+/**
+ * What a colourant brings of the recipe's own parts: its own carrier, and what it is let down in.
+ * @example carriedBy(colourant('blue-paste'), formula('clear-quick'), { supplied: 10, carried: 0 }).length // 1
+ */
 export function carriedBy(
   colourant: Colourant,
   formula: Formula,

@@ -5,6 +5,7 @@ import { steps } from './scale';
  * exact sum and, among the ways to do that, the ratio error is least.
  * `counted` is what each part already has from elsewhere (a colourant's carrier) and is part of the ratio.
  * Grams. Returns the rounded weights and the ratio error: the greatest relative deviation of a part's share.
+ * @example roundParts([66.67, 33.33], 0.1).weights // [66.7,33.3]
  */
 export function roundParts(
   exact: readonly number[],
@@ -28,7 +29,10 @@ export function roundParts(
   return best ?? { weights: exact.map(() => 0), ratioError: 1 };
 }
 
-/** Greatest relative deviation of any part's share from the intended share, both with what is counted. */
+/**
+ * Greatest relative deviation of any part's share from the intended share, both with what is counted.
+ * @example shareError([66.7, 33.3], [66.67, 33.33]) // 0.00090009
+ */
 export function shareError(
   weights: readonly number[],
   exact: readonly number[],

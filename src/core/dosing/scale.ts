@@ -23,17 +23,24 @@ export const PART_TOLERANCE = 0.02;
 /**
  * Relative standard spread of one weighing, √(d²/12 + r²)/w: a display step is uniform (d²/12),
  * repeatability adds. Grams > 0; infinite for nothing.
+ * @example weighingSpread({ division: 0.01, capacity: 200 }, 2) // 0.0052042
  */
 export function weighingSpread(scale: Scale, grams: number): number {
   const r = scale.repeatability ?? scale.division;
   return grams > 0 ? Math.sqrt(scale.division ** 2 / 12 + r ** 2) / grams : Infinity;
 }
 
-/** Smallest weighing, g, that this scale does within the tolerance. */
+/**
+ * Smallest weighing, g, that this scale does within the tolerance.
+ * @example leastWeighing({ division: 0.01, capacity: 200 }) // 0.20817
+ */
 export const leastWeighing = (scale: Scale, tolerance = COLOUR_TOLERANCE): number =>
   weighingSpread(scale, 1) / tolerance;
 
-/** Nearest multiple of the division, g. */
+/**
+ * Nearest multiple of the division, g.
+ * @example toDivision(12.34, 0.1) // 12.3
+ */
 export const toDivision = (grams: number, division: number): number => steps(grams, division) * division;
 
 /** How many divisions are nearest to a weight. */

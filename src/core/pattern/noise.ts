@@ -5,7 +5,10 @@ export type Noise = (x: number, y: number, z: number) => number;
 
 const SIZE = 256;
 
-/** Values at the corners of a lattice, taken from a shuffled table, blended with a curve that is smooth at the corners. */
+/**
+ * Values at the corners of a lattice, taken from a shuffled table, blended with a curve that is smooth at the corners.
+ * @example noiseFrom(1)(0.5, 0, 0) === noiseFrom(1)(0.5, 0, 0) // true
+ */
 export function noiseFrom(seed: number): Noise {
   const chance = chanceFrom(seed);
   const values = Float64Array.from({ length: SIZE }, () => chance() * 2 - 1);

@@ -8,7 +8,10 @@ export function seedOf(words: string): number {
   return h >>> 0;
 }
 
-/** Uniform numbers in [0, 1) from a seed: a 32-bit counter mixed by multiplications and shifts. */
+/**
+ * Uniform numbers in [0, 1) from a seed: a 32-bit counter mixed by multiplications and shifts.
+ * @example chanceFrom(1)() === chanceFrom(1)() // true
+ */
 export function chanceFrom(seed: number): Chance {
   let state = seed >>> 0;
   return () => {
@@ -20,7 +23,10 @@ export function chanceFrom(seed: number): Chance {
   };
 }
 
-/** A number between two. */
+/**
+ * A number between two.
+ * @example between(() => 0.5, 2, 4) // 3
+ */
 export const between = (chance: Chance, low: number, high: number): number => low + (high - low) * chance();
 
 /** A number around 0 with deviation 1, as sums of chance fall (Box and Muller's transform). */

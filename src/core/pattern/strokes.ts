@@ -49,10 +49,17 @@ export function stroke(section: Section, way: readonly Point[], tool: Tool): Vor
   return vortices;
 }
 
+/**
+ * How long a way is, in the unit of its points.
+ * @example lengthOf([[0, 0], [3, 4]]) // 5
+ */
 export const lengthOf = (way: readonly Point[]): number =>
   way.slice(1).reduce((s, b, i) => s + Math.hypot(b[0] - way[i]![0], b[1] - way[i]![1]), 0);
 
-/** The place and the heading so many mm along a way. */
+/**
+ * The place and the heading so many mm along a way.
+ * @example along([[0, 0], [10, 0]], 4).at // [4,0]
+ */
 export function along(way: readonly Point[], mm: number): { at: Point; heading: Point } {
   let left = mm;
   for (let i = 1; i < way.length; i++) {
@@ -68,7 +75,10 @@ export function along(way: readonly Point[], mm: number): { at: Point; heading: 
   return { at: way[0] ?? [0, 0], heading: [1, 0] };
 }
 
-/** A way through the same places without corners: each corner is cut off twice, as a hand does. */
+/**
+ * A way through the same places without corners: each corner is cut off twice, as a hand does.
+ * @example smoothWay([[0, 0], [10, 0]], false)[0] // [0,0]
+ */
 export function smoothWay(points: readonly Point[], closed: boolean): Point[] {
   let way = [...points];
   for (let pass = 0; pass < 3 && way.length > 2; pass++) {
@@ -97,7 +107,10 @@ const nearTogether = (vortices: readonly Vortex[], scale: number): Vortex[] => {
   return [...vortices].sort((a, b) => key(a) - key(b));
 };
 
-/** The unevenness that a hand, a fall and a fluid leave: seeded turnings of three sizes. `much` 1 is a free pour. */
+/**
+ * The unevenness that a hand, a fall and a fluid leave: seeded turnings of three sizes. `much` 1 is a free pour.
+ * @example wobble(disc(30), 1, () => 0.5).length // 60
+ */
 export function wobble(section: Section, much: number, chance: Chance): Vortex[] {
   const scale = Math.sqrt(section.area);
   // What hardly moves is not worth many turnings.

@@ -58,6 +58,8 @@ export interface ComputedCup {
 export interface StepLine {
   stepId: string;
   line: string;
+  /** What it says beyond a cup and an amount that stand in fields of their own. */
+  more?: string;
   act: string;
   rest: string;
   hint: string;

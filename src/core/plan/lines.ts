@@ -18,12 +18,13 @@ export function linesOf(
     const { own, cavitySets } = step;
     const cavities = [...new Set(cavitySets.map((s) => s.group.name))].join(' and ');
     const words = own?.definition.words(own.act, { cup: nameOf, part: partOf(plan, cavitySets), cavities });
-    const { line, act, rest, hint, confirm } = words ?? { ...UNREAD, line: `${step.step.act.kind}?` };
+    const { line, more, act, rest, hint, confirm } = words ?? { ...UNREAD, line: `${step.step.act.kind}?` };
     const bag = own && bagWords(own, step.step.id, bagged);
     const measures = [measuresOf(step, filled, groups), bag].filter(Boolean).join(' · ') || undefined;
     return {
       stepId: step.step.id,
       line,
+      ...(more === undefined ? {} : { more }),
       act,
       rest,
       hint: step.step.note ?? hint,

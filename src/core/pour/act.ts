@@ -1,3 +1,4 @@
+import { type Message } from '../quantity';
 import type { z } from 'zod';
 import type { Amount } from '../document';
 import type { Diagnostic } from '../problem';
@@ -83,7 +84,9 @@ export interface Naming {
 /** What is said of an act: once, used in the list, on the sheet and in the run. */
 export interface ActWords {
   /** One plain line: “lay heron, to 60 %”. */
-  line: string;
+  line: Message;
+  /** What the line says beyond its cup and its amount, where these stand in fields of their own. */
+  more?: Message;
   /** The verb and the rest of an instruction: “Pour”, “cup B heron into knobs 1–6”. */
   act: string;
   rest: string;

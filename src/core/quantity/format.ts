@@ -3,6 +3,7 @@ import { unit } from './units';
 /**
  * Writes an internal value in a unit with a fixed number of decimals, e.g. `12.50 g`.
  * For showing only: figures are never rounded on their way through the core, except where a scale rounds.
+ * @example formatQuantity(12.5, 'g') // '12.50 g'
  */
 export function formatQuantity(value: number, symbol: string, decimals = 2): string {
   const u = unit(symbol);
@@ -10,7 +11,10 @@ export function formatQuantity(value: number, symbol: string, decimals = 2): str
   return `${withoutMinusZero(shown.toFixed(decimals))} ${symbol}`;
 }
 
-/** Minutes as a maker says them: `40 s`, `12 min`, `2 h 05`, `3 d 4 h`. Minutes ≥ 0. */
+/**
+ * Minutes as a maker says them: `40 s`, `12 min`, `2 h 05`, `3 d 4 h`. Minutes ≥ 0.
+ * @example duration(125) // '2 h 05'
+ */
 export function duration(minutes: number): string {
   if (!Number.isFinite(minutes)) return '—';
   if (minutes < 1) return `${Math.round(minutes * 60)} s`;
@@ -24,11 +28,17 @@ export function duration(minutes: number): string {
   return hours % 24 ? `${Math.floor(hours / 24)} d ${hours % 24} h` : `${hours / 24} d`;
 }
 
-/** Whole minutes that a window surely holds, as a maker says them: never rounded up. */
+/**
+ * Whole minutes that a window surely holds, as a maker says them: never rounded up.
+ * @example holdsFor(7.9) // '7 min'
+ */
 export const holdsFor = (minutes: number): string =>
   duration(minutes < 1 ? minutes : Math.floor(minutes + 1e-9));
 
-/** Seconds as a clock that can go below zero: `4:12`, `1:02:09`, `−0:30`. */
+/**
+ * Seconds as a clock that can go below zero: `4:12`, `1:02:09`, `−0:30`.
+ * @example clock(252) // '4:12'
+ */
 export function clock(seconds: number): string {
   const sign = seconds < 0 ? '−' : '';
   const s = Math.floor(Math.abs(seconds));

@@ -19,7 +19,10 @@ const GLYPHS: Record<string, string> = {
 /** The text of one number: `12`, `1.5`, `1,5`, `1/3`, `2 1/2`; a sign may stand first. */
 export const NUMBER_PATTERN = String.raw`[-+−]?(?:\d+\s+\d+\/\d+|\d+\/\d+|\d+(?:[.,]\d+)?|[.,]\d+)`;
 
-/** Replaces fraction glyphs (`½`, `2½`) with plain fractions, so that one pattern reads all. */
+/**
+ * Replaces fraction glyphs (`½`, `2½`) with plain fractions, so that one pattern reads all.
+ * @example plainFractions('1½') // '1 1/2'
+ */
 export function plainFractions(text: string): string {
   return text.replace(/(\d*)\s*([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])/gu, (_, whole: string, glyph: string) =>
     whole ? `${whole} ${GLYPHS[glyph]}` : (GLYPHS[glyph] ?? '')

@@ -1,6 +1,9 @@
 import { fail, ok, type Result } from '../problem';
 
-/** Whole numbers as a maker says them: 1–4, 6. */
+/**
+ * Whole numbers as a maker says them: 1–4, 6.
+ * @example numberedWords([1, 2, 3, 5]) // '1–3, 5'
+ */
 export function numberedWords(numbers: readonly number[]): string {
   const said: [number, number][] = [];
   for (const n of numbers) {
@@ -11,7 +14,10 @@ export function numberedWords(numbers: readonly number[]): string {
   return said.map(([a, b]) => (a === b ? `${a}` : `${a}–${b}`)).join(', ');
 }
 
-/** Reads numbers and ranges from 1 to the most there are: `1-3, 5`; in order, each once. */
+/**
+ * Reads numbers and ranges from 1 to the most there are: `1-3, 5`; in order, each once.
+ * @example parseNumbered('1-3, 5', 6).value // [1,2,3,5]
+ */
 export function parseNumbered(text: string, most: number): Result<number[]> {
   const parts = text.split(/[,;\s]+/).filter(Boolean);
   const ranges = text

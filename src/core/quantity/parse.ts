@@ -38,6 +38,7 @@ const KIND_WORDS: Record<Kind, string> = {
  * Reads what a maker types: `1/3 cup`, `2 1/2 oz`, `101 F`, `½ tsp`, `3 lb 4 oz`, `12 drops`, `1,5 kg`.
  * A bare number takes `expect.bare`. A bare `oz` is a weight where a weight is expected, fluid where a
  * volume is, and otherwise asks which. `1,000` asks too: it is one thousand to some and one to others.
+ * @example parseQuantity('1/2 in').value.value // 12.7
  */
 export function parseQuantity(text: string, expect: Expectation = {}): Result<Quantity> {
   const said = plainFractions(text).replace(/\s+/g, ' ').trim();
@@ -138,7 +139,10 @@ function example(expect: Expectation): Message {
   return samples[expect.kind ?? 'mass'];
 }
 
-/** Reads a count: a whole number from 1 to `most`. */
+/**
+ * Reads a count: a whole number from 1 to `most`.
+ * @example parseCount('12', 400).value // 12
+ */
 export function parseCount(text: string, most: number): Result<number> {
   const said = text.trim();
   const count = Number(said);

@@ -59,7 +59,10 @@ export const UNITS: readonly Unit[] = [
   { symbol: 'drops', kind: 'count', words: ['drop', 'drops'], factor: 1 }
 ];
 
-/** Looks a unit up by its symbol. Throws on an unknown symbol: that is a mistake in the program. */
+/**
+ * Looks a unit up by its symbol. Throws on an unknown symbol: that is a mistake in the program.
+ * @example unit('in').factor // 25.4
+ */
 export function unit(symbol: string): Unit {
   const found = UNITS.find((u) => u.symbol === symbol);
   if (!found) throw new Error(`Unknown unit symbol ${symbol}`);

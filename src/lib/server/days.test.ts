@@ -11,7 +11,7 @@ import { addEvents, openStore, readPlans, savePlan, startRun, type Store } from 
 import { daysAhead, placedSoFar } from './days';
 import { openOrders } from './orders';
 import { largestPlan, planOf } from '../../../scripts/lib/plan-of';
-import { forgetAll } from './learned-history';
+import { taughtByRuns } from './learned-history';
 
 const MINUTE = 60_000;
 const BEGUN = new Date(2026, 5, 1, 9).getTime();
@@ -19,7 +19,7 @@ const BEGUN = new Date(2026, 5, 1, 9).getTime();
 let folder: string;
 let store: Store;
 beforeEach(async () => {
-  forgetAll();
+  taughtByRuns.clear();
   folder = mkdtempSync(join(tmpdir(), 'kirapen-days-'));
   store = await openStore(join(folder, 'test.db'), 'drizzle');
   await savePlan(store, tideline, { basedOn: 'new', now: 1 });

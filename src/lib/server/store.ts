@@ -13,7 +13,7 @@ import {
   type Contents,
   type Store
 } from './database';
-import { forgetAll, keepAllTellings } from './learned-history';
+import { taughtByRuns } from './learned-history';
 import { endThreads, inThread } from './workers';
 
 const MIGRATIONS = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'drizzle');
@@ -38,7 +38,7 @@ async function begin(): Promise<Store> {
   await freezeOldRuns(fresh);
   await dailyCopy(fresh);
   // A large record is told while the workshop is already open.
-  void keepAllTellings(fresh).catch(() => undefined);
+  void taughtByRuns.keepAll(fresh).catch(() => undefined);
   daily ??= setInterval(() => void store().then(dailyCopy), HOUR);
   daily.unref();
   return fresh;
@@ -101,7 +101,7 @@ export async function restore(bytes: Uint8Array): Promise<Contents> {
     await copyBeforeRestore(now, Date.now());
     await closeStore();
     putInPlace(path, file);
-    forgetAll();
+    taughtByRuns.clear();
     await store();
     return contents;
   });

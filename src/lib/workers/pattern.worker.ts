@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import {
   askingFace,
   barsShown,
@@ -53,16 +54,17 @@ const BREATH = 32;
 /** When each drawing was begun and last shown. */
 const times = new WeakMap<Steps, { begun: number; shown: number }>();
 
-const pieces = new Map<string, DrawnPiece | undefined>();
+/** Pieces as they were read; one that cannot be drawn is kept as that. */
+const pieces = new LRUCache<string, { piece: DrawnPiece | undefined }>({ max: KEPT });
 const drawings = new Map<string, Steps>();
 
 function pieceFor({ plan, shelf, cavitySetId, seed, until }: Wanted): DrawnPiece | undefined {
   const key = [plan, shelf, cavitySetId, seed, until].join('\n');
-  if (!pieces.has(key)) {
-    if (pieces.size >= KEPT) pieces.delete(pieces.keys().next().value!);
-    pieces.set(key, pieceOf(JSON.parse(plan), JSON.parse(shelf), {}, { cavitySetId, seed, until }));
-  }
-  return pieces.get(key);
+  const before = pieces.get(key);
+  if (before) return before.piece;
+  const piece = pieceOf(JSON.parse(plan), JSON.parse(shelf), {}, { cavitySetId, seed, until });
+  pieces.set(key, { piece });
+  return piece;
 }
 
 self.onmessage = ({ data }: MessageEvent<PatternTask>) => {

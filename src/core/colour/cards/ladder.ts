@@ -33,7 +33,10 @@ const luminance = (hex: string) => {
 const between = (one: LadderStep, other: LadderStep, over: 'white' | 'black') =>
   deltaE(labOfHex(one[over]), labOfHex(other[over]));
 
-/** Reads a ladder, its steps in any order. Contrast is the luminance over black by that over white. */
+/**
+ * Reads a ladder, its steps in any order. Contrast is the luminance over black by that over white.
+ * @example readLadder([]) // {'steps':[]}
+ */
 export function readLadder(steps: readonly LadderStep[]): LadderReading {
   const sorted = [...steps].sort((a, b) => a.percent - b.percent);
   const read = sorted.map((s, i) => {
@@ -56,7 +59,10 @@ export function readLadder(steps: readonly LadderStep[]): LadderReading {
   };
 }
 
-/** The ladder that the model expects of a colourant in a base, a film of so many mm. */
+/**
+ * The ladder that the model expects of a colourant in a base, a film of so many mm.
+ * @example predictedLadder(colourant('blue-paste'), PLAIN_BASE, 2, [1]) // [{'percent':1,'black':'#1f4a78','white':'#204a7c'}]
+ */
 export const predictedLadder = (
   colourant: Colourant,
   base: BaseLook,
@@ -75,6 +81,7 @@ const SAME_MM = 0.05;
 /**
  * Trial cards of one colourant in one base, so many mm thick, that were laid on both black and white, as a ladder.
  * Cards of another thickness hide otherwise, and stand in a ladder of their own.
+ * @example ladderOf([], { colourantId: 'blue-paste', baseId: 'clear-quick', mm: 2 }) // []
  */
 export function ladderOf(
   cards: readonly TrialCard[],

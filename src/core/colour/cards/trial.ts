@@ -111,6 +111,7 @@ interface Wall {
  * Least squares over all cards: one factor for the strength of each colourant that they use. Only what they tell is
  * corrected: where they tell no more than a ratio, one of the two is held; where they tell nothing, nothing. Cards
  * that do not fit are named and left out; two that cannot both be right are named, and neither is believed.
+ * @example correctStrengths([], [], []).factors // []
  */
 export function correctStrengths(
   cards: readonly TrialCard[],

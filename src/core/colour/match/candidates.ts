@@ -58,6 +58,7 @@ export function lineWeighed(grams: number, on: WeighedOn): LineWeighed {
 /**
  * Colourants that may be used in a base, each with the most of it, g to 100 g of base; unsuited ones are left out.
  * With a batch and a scale, also the least: what the scale can still weigh for that batch, as the weakest let-down.
+ * @example candidatesFor(base('clear-quick'), formula('clear-quick'), [colourant('blue-paste')]).candidates.length // 1
  */
 export function candidatesFor(
   base: Base,

@@ -284,7 +284,10 @@ function hidesAt(order: MatchOrder, f: Fit): number | null {
   return Number.isFinite(mm) ? mm : null;
 }
 
-/** Runs a match to its end. */
+/**
+ * Runs a match to its end.
+ * @example matchColour({ target: labOfHex('#1f4a78'), base: PLAIN_BASE, ...candidatesFor(base('clear-quick'), formula('clear-quick'), [colourant('blue-paste')]), colourants: 1, clear: false })[0].lines[0].colourantId // 'blue-paste'
+ */
 export function matchColour(order: MatchOrder): MatchAnswer[] {
   const steps = matching(order);
   for (;;) {
@@ -293,7 +296,10 @@ export function matchColour(order: MatchOrder): MatchAnswer[] {
   }
 }
 
-/** Predicts recipes of some of an order's candidates (by their places) fast: the same reckoning the search uses. */
+/**
+ * Predicts recipes of some of an order's candidates (by their places) fast: the same reckoning the search uses.
+ * @example predictorFor({ target: labOfHex('#5b7d95'), base: PLAIN_BASE, ...candidatesFor(base('clear-quick'), formula('clear-quick'), [colourant('blue-paste')]), colourants: 1, clear: false }, [0])([0]).l // 93.733
+ */
 export const predictorFor = (
   order: MatchOrder,
   chosen: readonly number[]

@@ -12,7 +12,10 @@ const channels = (hex: string) => [1, 3, 5].map((i) => parseInt(hex.slice(i, i +
 /** The first line that programs for pictures know the open palette text format by. */
 const HEADER = 'GIMP Palette';
 
-/** Writes a palette in the open palette text format: a header, then red, green, blue and name on each line. */
+/**
+ * Writes a palette in the open palette text format: a header, then red, green, blue and name on each line.
+ * @example writePalette('heron', [{ name: 'heron', hex: '#5b7d95' }]).includes('91 125 149') // true
+ */
 export const writePalette = (name: string, swatches: readonly Swatch[]): string =>
   [
     HEADER,
@@ -26,14 +29,20 @@ export const writePalette = (name: string, swatches: readonly Swatch[]): string 
     )
   ].join('\n') + '\n';
 
-/** Writes a palette as CSV: name and hex. */
+/**
+ * Writes a palette as CSV: name and hex.
+ * @example writePaletteCsv([{ name: 'heron', hex: '#5b7d95' }]) // 'name,hex\r\nheron,#5b7d95\r\n'
+ */
 export const writePaletteCsv = (swatches: readonly Swatch[]): string =>
   `${Papa.unparse(
     swatches.map(({ name, hex }) => ({ name, hex })),
     { newline: '\r\n', escapeFormulae: true }
   )}\r\n`;
 
-/** Reads a palette, of either kind. Every line that is no colour is named, and nothing is taken. */
+/**
+ * Reads a palette, of either kind. Every line that is no colour is named, and nothing is taken.
+ * @example readPalette('name,hex\nheron,#5b7d95').value // [{'hex':'#5b7d95','name':'heron'}]
+ */
 export function readPalette(text: string): Result<Swatch[]> {
   const body = text.replace(/^\uFEFF/, '');
   return body.trimStart().startsWith(HEADER) ? readText(body) : readCsv(body);

@@ -12,6 +12,7 @@ const INK_DRIES = 0.95;
 /**
  * A dry piece's colour in another state, by how its material's look moves.
  * @param ink where a dye carries the colour
+ * @example finished(labOfHex('#808080'), 'gypsum', 'wet').hex // '#707070'
  */
 export function finished(lab: Lab, kind: string, finish: Finish, ink = false): Look {
   const shift = (finish === 'dry' ? undefined : materials.of({ kind }).optics.shifts[finish]) ?? none;
@@ -23,6 +24,9 @@ export function finished(lab: Lab, kind: string, finish: Finish, ink = false): L
   });
 }
 
-/** Whether a recipe's colour is carried by a dye. */
+/**
+ * Whether a recipe's colour is carried by a dye.
+ * @example isInk([]) // false
+ */
 export const isInk = (doses: readonly { colourant: Colourant }[]): boolean =>
   doses.some((d) => d.colourant.form === 'ink');

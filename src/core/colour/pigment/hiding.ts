@@ -17,7 +17,10 @@ export function contrastRatio(optics: Optics, mm: number): number {
   return white > 0 ? Math.min(1, over / white) : 1;
 }
 
-/** Thickness, mm, from which a film hides 98 % of what is behind it; infinite where it never does. */
+/**
+ * Thickness, mm, from which a film hides 98 % of what is behind it; infinite where it never does.
+ * @example hidingThickness({ k: flat(1), s: flat(10) }) // 0.42725
+ */
 export function hidingThickness(optics: Optics, ratio = HIDES): number {
   if (contrastRatio(optics, THICK) < ratio) return Infinity;
   let low = 0;

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { materials, type Colourant } from '../../material';
 import { ksOf } from './kubelka-munk';
 import { flat, labOf, lookOf, xyzOf, type Look, type Spectrum } from '../spectrum/spectrum';
@@ -23,9 +24,12 @@ export interface BaseLook {
 /** A plain pale clear resin, to judge a colourant in before any base is chosen. */
 export const PLAIN_BASE: BaseLook = { kind: 'resin', colour: '#f1ede0', density: 1.1 };
 
-const bases = new Map<string, Optics>();
+const bases = new LRUCache<string, Optics>({ max: 500 });
 
-/** A base's own optics: its cured colour is its deep colour, K = S × K/S(R). */
+/**
+ * A base's own optics: its cured colour is its deep colour, K = S × K/S(R).
+ * @example opticsOfBase(PLAIN_BASE).s[0] // 0.004
+ */
 export function opticsOfBase(base: BaseLook): Optics {
   const key = `${base.kind}|${base.colour}`;
   const before = bases.get(key);
@@ -85,12 +89,13 @@ const PEARL = { scatter: 0.35, absorb: 1e-4 };
 /** A dye's absorption of one percent at strength 1 for each unit of K/S of its full-strength colour, 1/mm. */
 const DYE_ABSORB = 0.08;
 
-const colourants = new Map<string, Optics>();
+const colourants = new LRUCache<string, Optics>({ max: 2000 });
 
 /**
  * A colourant's curves for each percent as supplied. From masstone and tint where both are known, whatever its
  * strength: the tint measures that. From the masstone alone a starting value, scaled by its strength. Strength that is
  * corrected after a tint was entered scales what the tint said.
+ * @example opticsOfColourant(colourant('blue-paste')).k.length // 36
  */
 export function opticsOfColourant(colourant: Colourant): Optics {
   const key = JSON.stringify([
@@ -107,7 +112,6 @@ export function opticsOfColourant(colourant: Colourant): Optics {
     ? colourant.strength / (colourant.tint?.at ?? colourant.strength)
     : colourant.strength;
   const optics = { k: unit.k.map((v) => v * times), s: unit.s.map((v) => v * times) };
-  if (colourants.size > 2000) colourants.clear();
   colourants.set(key, optics);
   return optics;
 }
@@ -130,13 +134,17 @@ function unitOptics(c: Colourant): Optics & { measured?: true } {
   return { k: masstone.map((v) => s * ksOf(v)), s: flat(s) };
 }
 
-/** What p percent of a colourant in its card's white (the usual titanium white, where it names none) looks like, deep. */
+/**
+ * What p percent of a colourant in its card's white (the usual titanium white, where it names none) looks like, deep.
+ * @example tintLook(colourant('blue-paste')).hex // '#000000'
+ */
 export const tintLook = (colourant: Colourant, percent: number): Look =>
   lookOf(labOf(tintReflectance(opticsOfColourant(colourant), { percent, white: colourant.tint?.white })));
 
 /**
  * Tinting strength beside a reference: how much of the reference, percent for percent, darkens the same white as
  * much as one of this. 1 for the reference itself.
+ * @example tintingStrength(colourant('blue-paste'), colourant('blue-paste')) // 1
  */
 export function tintingStrength(colourant: Colourant, reference: Colourant): number {
   const absorbs = (c: Colourant) => opticsOfColourant(c).k.reduce((s, v) => s + v, 0);

@@ -10,7 +10,10 @@ export interface Tint {
   doses: readonly { colourant: Colourant; percent: number }[];
 }
 
-/** K and S of a cup, 1/mm: concentration-weighted sums of the base's and each colourant's. */
+/**
+ * K and S of a cup, 1/mm: concentration-weighted sums of the base's and each colourant's.
+ * @example mixtureOf({ base: PLAIN_BASE, doses: [] }).s[0] // 0.004
+ */
 export function mixtureOf(tint: Tint): Optics {
   const base = opticsOfBase(tint.base);
   const k = Float64Array.from(base.k);
@@ -28,17 +31,29 @@ export function mixtureOf(tint: Tint): Optics {
   return { k, s };
 }
 
-/** Reflectance of a cup too deep to see through. */
+/**
+ * Reflectance of a cup too deep to see through.
+ * @example deepReflectance({ k: flat(0), s: flat(1) })[0] // 1
+ */
 export const deepReflectance = ({ k, s }: Optics): Spectrum => k.map((v, i) => reflectanceDeep(v, s[i]!));
 
-/** Reflectance of a film so many mm thick over a backing. */
+/**
+ * Reflectance of a film so many mm thick over a backing.
+ * @example filmReflectance({ k: flat(0), s: flat(1) }, 1, flat(0))[0] // 0.5
+ */
 export const filmReflectance = ({ k, s }: Optics, mm: number, backing: Spectrum): Spectrum =>
   k.map((v, i) => reflectanceOver(v, s[i]!, mm, backing[i]!));
 
-/** The colour of a full cup. */
+/**
+ * The colour of a full cup.
+ * @example deepColour({ base: PLAIN_BASE, doses: [] }).hex // '#f1ede0'
+ */
 export const deepColour = (tint: Tint): Look => lookOf(labOf(deepReflectance(mixtureOf(tint))));
 
-/** Films as the eye meets them, nearest first, over a backing: what the nearest one looks like. */
+/**
+ * Films as the eye meets them, nearest first, over a backing: what the nearest one looks like.
+ * @example stackReflectance([], flat(0.8))[0] // 0.8
+ */
 export function stackReflectance(
   films: readonly { optics: Optics; mm: number }[],
   backing: Spectrum

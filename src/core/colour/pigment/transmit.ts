@@ -51,6 +51,9 @@ export function stackTransmittance(films: readonly { optics: Optics; mm: number 
   });
 }
 
-/** What films look like before a lamp: darker than the room's white where little comes through. */
+/**
+ * What films look like before a lamp: darker than the room's white where little comes through.
+ * @example litFromBehind([]).hex // '#ffffff'
+ */
 export const litFromBehind = (films: readonly { optics: Optics; mm: number }[]): Look =>
   lookOf(labOf(stackTransmittance(films).map((t) => Math.min(1, LAMP * t))));

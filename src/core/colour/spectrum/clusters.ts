@@ -15,6 +15,7 @@ const apart = (a: Lab, b: Lab) => (a.l - b.l) ** 2 + (a.a - b.a) ** 2 + (a.b - b
  * k-means in Lab. The first centre is the middle of the picture, each next the point furthest from those before it, so
  * the same picture gives the same palette.
  * @param pixels sRGB bytes, three or four a pixel (`stride`); transparent ones are passed over
+ * @example mainColours([255, 0, 0, 255, 0, 0], 3, 1).length // 1
  */
 export function mainColours(pixels: ArrayLike<number>, stride: 3 | 4, count: number): Cluster[] {
   const points: Lab[] = [];

@@ -30,7 +30,10 @@ export interface Look {
   onScreen: boolean;
 }
 
-/** The same value in every band. */
+/**
+ * The same value in every band.
+ * @example flat(0.8)[0] // 0.8
+ */
 export const flat = (value: number): Spectrum => new Float64Array(BANDS).fill(value);
 
 /** XYZ of a reflectance under D65, Y = 1 for a perfect reflector. */
@@ -58,13 +61,19 @@ export function labOfXyz([x, y, z]: readonly [number, number, number]): Lab {
   return { l: 116 * fy - 16, a: 500 * (fx - fy), b: 200 * (fy - fz) };
 }
 
-/** Lab of a reflectance. */
+/**
+ * Lab of a reflectance.
+ * @example labOf(flat(0.5)).l // 76.069
+ */
 export const labOf = (r: Spectrum): Lab => labOfXyz(xyzOf(r));
 
 /** Share of the screen's range within which a colour still counts as shown. */
 const SLACK = 0.004;
 
-/** A colour as the screen shows it: mapped into sRGB by lowering its chroma, and flagged, where it lies outside. */
+/**
+ * A colour as the screen shows it: mapped into sRGB by lowering its chroma, and flagged, where it lies outside.
+ * @example lookOf(labOfHex('#5b7d95')).hex // '#5b7d95'
+ */
 export function lookOf(lab: Lab): Look {
   const colour = { mode: 'lab65' as const, ...lab };
   const rgb = toRgb(colour);
@@ -72,7 +81,10 @@ export function lookOf(lab: Lab): Look {
   return { lab, onScreen: inside, hex: formatHex(inside ? rgb : clampChroma(colour, 'lch65', 'rgb')) };
 }
 
-/** Lab of an sRGB hex colour. */
+/**
+ * Lab of an sRGB hex colour.
+ * @example labOfHex('#ffffff').l // 100
+ */
 export function labOfHex(hex: string): Lab {
   const c = toLab65(hex);
   return c ? { l: c.l, a: c.a, b: c.b } : { l: 100, a: 0, b: 0 };

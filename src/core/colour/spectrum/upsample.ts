@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { LU, Matrix } from 'ml-matrix';
 import { converter } from 'culori/fn';
 import { BANDS, WEIGHTS, WHITE_POINT } from './bands';
@@ -8,7 +9,7 @@ const toXyz = converter('xyz65');
 const MARGIN = 1e-4;
 const ROUNDS = 60;
 
-const known = new Map<string, Spectrum>();
+const known = new LRUCache<string, Spectrum>({ max: 4000 });
 
 /** A smooth reflectance, 0 < R < 1, with the colour of an sRGB hex. Kept, since cards name few colours. */
 export function reflectanceOfHex(hex: string): Spectrum {
@@ -16,7 +17,6 @@ export function reflectanceOfHex(hex: string): Spectrum {
   if (before) return before;
   const c = toXyz(hex);
   const r = reflectanceOf(c ? [c.x, c.y, c.z] : [...WHITE_POINT]);
-  if (known.size > 4000) known.clear();
   known.set(hex, r);
   return r;
 }

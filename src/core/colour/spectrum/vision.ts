@@ -30,7 +30,10 @@ const filters = {
   'blue-weak': filterDeficiencyTrit(1)
 } as const;
 
-/** An sRGB hex as it is seen by a way of seeing; unchanged for everyone. Greys are of the same lightness L*. */
+/**
+ * An sRGB hex as it is seen by a way of seeing; unchanged for everyone. Greys are of the same lightness L*.
+ * @example seenBy('#ff0000', 'greys') // '#7f7f7f'
+ */
 export function seenBy(hex: string, vision: Vision): string {
   if (vision === 'everyone') return hex;
   if (vision === 'greys') return lookOf({ l: labOfHex(hex).l, a: 0, b: 0 }).hex;

@@ -17,14 +17,20 @@ const SLIVER = 1e-4;
 const turn = (a: Corner, b: Corner, c: Corner) =>
   (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
 
-/** Signed area of an outline, mm²: above zero where it goes round against the clock. */
+/**
+ * Signed area of an outline, mm²: above zero where it goes round against the clock.
+ * @example signedArea([[0, 0], [2, 0], [2, 1], [0, 1]]) // 2
+ */
 export const signedArea = (corners: readonly Corner[]): number =>
   corners.reduce((s, [x, y], i) => {
     const [nx, ny] = corners[(i + 1) % corners.length]!;
     return s + (x * ny - nx * y) / 2;
   }, 0);
 
-/** Whether a place lies within an outline, by how often a ray from it crosses. */
+/**
+ * Whether a place lies within an outline, by how often a ray from it crosses.
+ * @example within([[0, 0], [2, 0], [2, 1], [0, 1]], 1, 0.5) // true
+ */
 export const within = (corners: readonly Corner[], x: number, y: number): boolean =>
   corners.reduce((inside, a, i) => {
     const b = corners[(i + 1) % corners.length]!;

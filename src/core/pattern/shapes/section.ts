@@ -29,7 +29,10 @@ export interface Chart {
   from(x: number, y: number): Point;
 }
 
-/** A disc of a radius, mm. */
+/**
+ * A disc of a radius, mm.
+ * @example disc(30).half // {'width':30,'length':30}
+ */
 export function disc(radius: number): Section {
   const area = Math.PI * radius ** 2;
   const section: Section = {

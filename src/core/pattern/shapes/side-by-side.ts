@@ -62,7 +62,10 @@ function leastOf(distances: readonly number[], weights: readonly number[]): numb
   return best;
 }
 
-/** Distance from a way, mm; a single place is a way of one point. */
+/**
+ * Distance from a way, mm; a single place is a way of one point.
+ * @example distanceTo(0, 5, [[-10, 0], [10, 0]]) // 5
+ */
 export function distanceTo(x: number, y: number, way: readonly Point[]): number {
   let least = Infinity;
   way.forEach((a, i) => {

@@ -1,6 +1,9 @@
 type Point = readonly [number, number];
 
-/** A closed line as its distance from its own middle over the angle; undefined where a ray meets it more than once. */
+/**
+ * A closed line as its distance from its own middle over the angle; undefined where a ray meets it more than once.
+ * @example sightline([[0, 0], [2, 0], [2, 2], [0, 2]]).at // {'x':1,'y':1}
+ */
 export function sightline(
   points: readonly Point[]
 ): { at: { x: number; y: number }; radius: (angle: number) => number } | undefined {

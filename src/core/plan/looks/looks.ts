@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import {
   deepReflectance,
   finished,
@@ -84,7 +85,7 @@ interface Coloured {
   hides: number;
 }
 
-const known = new Map<string, Coloured>();
+const known = new LRUCache<string, Coloured>({ max: 400 });
 
 /** A pale cup, as its inside is seen through what is clear. */
 const CUP = flat(0.85);
@@ -132,7 +133,6 @@ function deeply(tint: Tint): Coloured {
     hides: hidingThickness(optics),
     looks: looksOf(labOf(deepReflectance(optics)), tint)
   };
-  if (known.size > 400) known.clear();
   known.set(key, made);
   return made;
 }

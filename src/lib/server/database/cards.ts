@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { TrialCard } from '$core/colour';
@@ -37,8 +38,7 @@ export const SHELF_KINDS = ['moulds', 'bases', 'colourants', 'scales', 'vessels'
 export type CardOf<K extends CardKind> = z.infer<(typeof CARD_SCHEMAS)[K]>;
 
 /** What was read last of each card, with the text it was read from: most pages read the same shelf again. */
-const remembered = new Map<string, { text: string; name: string; read: Read<unknown> }>();
-const MOST_REMEMBERED = 5000;
+const remembered = new LRUCache<string, { text: string; name: string; read: Read<unknown> }>({ max: 5000 });
 
 /** Reads a stored card. The same text gives the same (never changed) card without being checked again. */
 function read<K extends CardKind>(kind: K, row: DocumentRow): Read<CardOf<K>> {
@@ -46,7 +46,6 @@ function read<K extends CardKind>(kind: K, row: DocumentRow): Read<CardOf<K>> {
   const before = remembered.get(key);
   if (before?.text === row.text && before.name === row.name) return before.read as Read<CardOf<K>>;
   const fresh = readStored({ kind, id: row.id, name: row.name }, row.text, CARD_SCHEMAS[kind]);
-  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
   remembered.set(key, { text: row.text, name: row.name, read: fresh });
   return fresh as Read<CardOf<K>>;
 }

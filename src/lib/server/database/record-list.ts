@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { sql } from 'drizzle-orm';
 import type { Db } from './connection';
 import { remembered } from './remembered';
@@ -55,16 +56,19 @@ export async function recordPage(db: Db, asked: RecordAsked): Promise<{ rows: Re
 
 /** What a run froze for its line of the list: once it is begun it never changes, and it is large to look into. */
 type FrozenFacts = Pick<RecordRow, 'base' | 'cast'>;
-const known = new Map<string, FrozenFacts>();
-const MOST_KEPT = 30_000;
+const known = new LRUCache<string, FrozenFacts>({ max: 30_000 });
 
 async function frozenFacts(
   db: Db,
   rows: readonly { id: string; bytes: number }[]
 ): Promise<Map<string, FrozenFacts>> {
   const keyOf = (r: { id: string; bytes: number }) => `${r.id}/${r.bytes}`;
-  if (known.size > MOST_KEPT) known.clear();
-  const unknown = rows.filter((r) => !known.has(keyOf(r)));
+  const found = new Map<string, FrozenFacts>();
+  for (const r of rows) {
+    const facts = known.get(keyOf(r));
+    if (facts) found.set(r.id, facts);
+  }
+  const unknown = rows.filter((r) => !found.has(r.id));
   if (unknown.length) {
     const ids = sql.join(
       unknown.map((r) => sql`${r.id}`),
@@ -76,10 +80,12 @@ async function frozenFacts(
       FROM runs WHERE id IN (${ids})`);
     for (const r of unknown) {
       const own = read.find((x) => x.id === r.id);
-      known.set(keyOf(r), { base: own?.base ?? null, cast: Number(own?.cast ?? 0) });
+      const facts = { base: own?.base ?? null, cast: Number(own?.cast ?? 0) };
+      known.set(keyOf(r), facts);
+      found.set(r.id, facts);
     }
   }
-  return new Map(rows.map((r) => [r.id, known.get(keyOf(r))!]));
+  return found;
 }
 
 const ONLY = {

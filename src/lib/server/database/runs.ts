@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { PlanFile } from '$core/plan';
@@ -56,8 +57,7 @@ const parts = (snapshot: string, frozen: string | null) =>
   `{"snapshot":${snapshot},"frozen":${frozen ?? 'null'}}`;
 
 /** What a run froze, read; a finished parse is kept, since nothing of it ever changes. */
-const kept = new Map<string, { text: string; frozen: FrozenRun }>();
-const MOST_KEPT = 60;
+const kept = new LRUCache<string, { text: string; frozen: FrozenRun }>({ max: 60 });
 
 function frozenOf(row: RunRow & { snapshot: string; frozen: string | null }): Read<FrozenRun> {
   const before = kept.get(row.id);
@@ -69,7 +69,6 @@ function frozenOf(row: RunRow & { snapshot: string; frozen: string | null }): Re
   );
   if (!read.ok) return read;
   const frozen = { ...read.value.frozen, file: read.value.snapshot };
-  if (kept.size >= MOST_KEPT) kept.clear();
   if (row.frozen !== null) kept.set(row.id, { text: row.frozen, frozen });
   return { ok: true, value: frozen };
 }
@@ -231,9 +230,7 @@ export async function freezeOldRuns(store: Store): Promise<void> {
 }
 
 /** Runs that were read, by their size as stored: what froze once does not change, and is large to read for every list. */
-const readable = new Map<string, number>();
-/** So many are remembered; then the list begins anew. */
-const MOST_READABLE = 20_000;
+const readable = new LRUCache<string, number>({ max: 20_000 });
 
 /** Those of some runs that cannot be read, with the reason. A run that was read is not read again while its size is the same. */
 export async function brokenRuns(db: Db, ids: readonly string[]): Promise<Broken[]> {
@@ -248,7 +245,6 @@ export async function brokenRuns(db: Db, ids: readonly string[]): Promise<Broken
     db,
     ids.filter((id) => sizes.has(id) && readable.get(id) !== sizes.get(id))
   );
-  if (readable.size > MOST_READABLE) readable.clear();
   for (const { id } of good) readable.set(id, sizes.get(id)!);
   return broken;
 }

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import {
   advance,
   emptyPan,
@@ -49,16 +50,15 @@ function standInScale(division: number): ScaleDevice {
   };
 }
 
-const MOST_DEVICES = 50;
-const devices = new Map<string, ScaleDevice>();
+const devices = new LRUCache<string, ScaleDevice>({ max: 50 });
 
 /** The stand-in scale of one bench: each bench (by its own name) has one, with the display step first asked for. */
 export function scaleOfBench(bench: string, division: number): ScaleDevice {
   const key = `${bench}|${division}`;
   let device = devices.get(key);
   if (!device) {
-    if (devices.size >= MOST_DEVICES) devices.delete(devices.keys().next().value!);
-    devices.set(key, (device = standInScale(division)));
+    device = standInScale(division);
+    devices.set(key, device);
   }
   return device;
 }

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { z } from 'zod';
@@ -31,10 +32,9 @@ interface Made {
 }
 
 /** Pictures that are kept, or being made, by what they are of: asked for twice at once, one is made once. */
-const KEPT = 240;
 /** Larger ones are made for a file and not kept, pixels. */
 const SMALL = 400;
-const made = new Map<string, Promise<Made | undefined>>();
+const made = new LRUCache<string, Promise<Made | undefined>>({ max: 240 });
 
 /**
  * The picture of a piece as the address asks for it: PNG, or SVG in true size. Made in a thread, and kept for as long as
@@ -55,9 +55,7 @@ export async function pictureResponse(
     .update(`${key} ${JSON.stringify(query.data)}`)
     .digest('base64');
   const making = made.get(id) ?? make(plan, shelf, query.data);
-  made.delete(id);
   if (query.data.as === 'png' && query.data.size <= SMALL) made.set(id, making);
-  if (made.size > KEPT) made.delete(made.keys().next().value!);
   // What could not be made is tried again by the next who asks.
   const found = await making.catch((error: unknown) => {
     made.delete(id);

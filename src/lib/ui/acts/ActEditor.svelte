@@ -24,18 +24,13 @@
   const cup = $derived(computed.cups.find((c) => c.cupId === cupId));
   const amount = $derived(known?.definition.amount?.(known.act));
   const layers = $derived(computed.groups.flatMap((g) => g.layers.filter((l) => l.stepId === step.id)));
-  const line = $derived(computed.lines.find((l) => l.stepId === step.id)?.line ?? step.act.kind);
-  const measures = $derived(computed.lines.find((l) => l.stepId === step.id)?.measures);
+  const words = $derived(computed.lines.find((l) => l.stepId === step.id));
+  const measures = $derived(words?.measures);
   const group = $derived(editor.plan.groups.find((g) => step.where.includes(g.id)));
   const cups = $derived(editor.plan.cups.map((c) => ({ value: c.id, label: c.name })));
   const set = (path: string[], to: unknown) => editor.edit({ path: ['steps', step.id, ...path], value: to });
   // Once its cup and amount stand in fields of their own, the line says the rest.
-  const rest = $derived.by(() => {
-    if (!amount) return line;
-    const words = formatAmount(amount);
-    const at = line.indexOf(words);
-    return at < 0 ? line : line.slice(at + words.length).replace(/^,\s*/, '');
-  });
+  const rest = $derived(amount ? (words?.more ?? '') : (words?.line ?? step.act.kind));
 </script>
 
 {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} />{/if}

@@ -10,6 +10,7 @@
   import Choice from '../forms/Choice.svelte';
   import ProblemNote from '../ProblemNote.svelte';
   import DaysDrawing from './DaysDrawing.svelte';
+  import { inWords } from '../../preferences.svelte';
 
   let { days }: { days: DaysAhead } = $props();
   const MINUTE = 60_000;
@@ -139,7 +140,9 @@
                 <a class="min-w-0 flex-1 font-semibold hover:underline" href="/plans/{o.planId}">{o.name}</a>
                 <span class="text-right">
                   {#if stuck}
-                    <strong class="text-cinnabar">{stuck.name} finds no time: {WHY[stuck.why]}</strong>
+                    <strong class="text-cinnabar"
+                      >{inWords(stuck.name)} finds no time: {WHY[stuck.why]}</strong
+                    >
                   {:else if o.ends !== undefined}
                     <strong class={o.late ? 'text-cinnabar' : ''}>done {day(at(o.ends))}</strong>
                     {#if o.late}<span class="text-cinnabar">, {duration(o.late)} late</span>
@@ -186,7 +189,7 @@
             {#each rows as r, i (i)}
               <li class="flex gap-3 py-1">
                 <span class="w-16 shrink-0 text-right text-ink-2 tabular-nums">{hour(at(r.from))}</span>
-                <span><strong class="font-semibold">{r.name}</strong> · {r.order}{r.turn}</span>
+                <span><strong class="font-semibold">{inWords(r.name)}</strong> · {r.order}{r.turn}</span>
               </li>
             {/each}
           </ul>

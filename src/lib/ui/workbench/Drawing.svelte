@@ -51,7 +51,7 @@
     const over = editor.problems.find((p) => p.code === 'white-takes-over' && p.cupId === cupId);
     return over && group?.layers.reduce((s, l) => s + (l.cupId === cupId ? l.shows.mouldFace : 0), 0);
   });
-  const lineOf = (id: string) => computed.lines.find((l) => l.stepId === id)?.line ?? '';
+  const lineOf = (id: string) => inWords(computed.lines.find((l) => l.stepId === id)?.line ?? '');
   let vision = $state<Vision>('everyone');
   let showing = $state<Showing>();
   const FINISHES = [

@@ -6,6 +6,7 @@
   import type { PlanView } from '../../plan/plan-view.svelte';
   import Choice from '../forms/Choice.svelte';
   import QuantityField from '../forms/QuantityField.svelte';
+  import { inWords } from '../../preferences.svelte';
 
   let {
     editor,
@@ -25,7 +26,8 @@
   const wait = $derived(editor.computed.score.gates.find((g) => g.gateId === gate.id));
   const names = {
     cup: (id: string) => editor.plan.cups.find((c) => c.id === id)?.name ?? 'a cup that is gone',
-    step: (id: string) => editor.computed.lines.find((l) => l.stepId === id)?.line ?? 'a step that is gone'
+    step: (id: string) =>
+      inWords(editor.computed.lines.find((l) => l.stepId === id)?.line ?? 'a step that is gone')
   };
   const set = (i: number, key: string, value: unknown) =>
     editor.edit({ path: ['steps', step.id, 'gates', gate.id, 'all', i, key], value });
@@ -52,7 +54,7 @@
             onchange={(v) => set(i, 'state', v)}
           />
         {:else}
-          {conditionWords(c, names)}
+          {inWords(conditionWords(c, names))}
         {/if}
       </div>
       {#if isState(c) && gate.all.length === 1}

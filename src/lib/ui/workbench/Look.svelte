@@ -5,7 +5,7 @@
   import type { Computed, ComputedGroup } from '$core/plan';
   import type { Face, PicturePart } from '$core/piece';
   import type { PlanView } from '../../plan/plan-view.svelte';
-  import { length } from '../../preferences.svelte';
+  import { length, inWords } from '../../preferences.svelte';
   import { onDestroy } from 'svelte';
   import { extentOf } from '../drawing/outline';
   import PiecePicture from '../drawing/PiecePicture.svelte';
@@ -54,7 +54,7 @@
   const last = $derived(steps.findLastIndex((id) => poured.has(id)));
   const shown = $derived(steps.slice(0, Math.max(last + 2, 1)));
   const at = $derived(until === undefined ? shown.length : shown.indexOf(until) + 1);
-  const lineOf = (id: string) => computed.lines.find((l) => l.stepId === id)?.line ?? '';
+  const lineOf = (id: string) => inWords(computed.lines.find((l) => l.stepId === id)?.line ?? '');
   const goTo = (n: number) => (until = n >= shown.length ? undefined : shown[Math.max(0, n - 1)]);
 
   /** Milliseconds each step stays while the pour is played. */

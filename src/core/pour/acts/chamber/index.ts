@@ -17,6 +17,7 @@ export const chamber = defineAct({
   varies: 'the line where two colours meet',
   words: (act, { cup, cavities, part }) => ({
     line: `chamber ${part(act.chamberId ?? '')}: ${cup(act.cupId)}, ${formatAmount(act.amount)} in ${act.rounds} rounds`,
+    more: `in ${act.rounds} rounds`,
     act: 'Fill the chamber',
     rest: `${part(act.chamberId ?? '')} of ${cavities} with ${cup(act.cupId)}, in ${act.rounds} rounds`,
     hint: 'turn about with the others; no level more than a finger ahead',

@@ -16,6 +16,7 @@ export const coat = defineAct({
   flow,
   words: (act, { cup, cavities, part }) => ({
     line: `coat ${act.zone ? part(act.zone) : 'the detail'} with ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${duration(act.aside)} a side`,
+    more: `${duration(act.aside)} a side`,
     act: 'Coat',
     rest: `${act.zone ? part(act.zone) : 'the detail'} of ${cavities} with ${cup(act.cupId)}`,
     hint: `tilt it ${duration(act.aside)} to each side and let it run`,

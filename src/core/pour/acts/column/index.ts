@@ -22,6 +22,7 @@ export const column = defineAct({
   varies: 'the outline of each ring of colour',
   words: (act, { cup, cavities }) => ({
     line: `column ${cup(act.cupId)}, ${formatAmount(act.amount)}, over the post at ${placeWords(act.at)} in ${act.rounds} rounds`,
+    more: `over the post at ${placeWords(act.at)} in ${act.rounds} rounds`,
     act: 'Pour over the post',
     rest: `${cup(act.cupId)} in ${act.rounds} rounds, in ${cavities}`,
     hint: 'over its top, turn about with the other jugs, the same grams a round',

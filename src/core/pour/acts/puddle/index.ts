@@ -17,6 +17,7 @@ export const puddle = defineAct({
   varies: 'the outline of each ring of colour',
   words: (act, { cup, cavities }) => ({
     line: `puddle ${cup(act.cupId)}, ${formatAmount(act.amount)}, into ${placeWords(act.at)}, from ${act.from}`,
+    more: `into ${placeWords(act.at)}, from ${act.from}`,
     act: 'Puddle',
     rest: `${cup(act.cupId)} into ${placeWords(act.at)} of ${cavities}`,
     hint: act.from === 'low' ? 'from low, so that it spreads' : 'from high, so that it digs in',

@@ -30,6 +30,7 @@ export const region = defineAct({
   varies: 'how each edge of the picture blurs',
   words: (act, { cup, cavities }) => ({
     line: `region of ${cup(act.cupId)}, ${formatAmount(act.amount)}, within ${within(act)}, ${act.edges}${act.edges === 'crisp' ? ', milled out and refilled' : ''}`,
+    more: `within ${within(act)}, ${act.edges}${act.edges === 'crisp' ? ', milled out and refilled' : ''}`,
     act: act.edges === 'crisp' ? 'Mill out and refill' : 'Lay',
     rest: `${cup(act.cupId)} within ${within(act)} in ${cavities}`,
     hint:

@@ -28,6 +28,7 @@ export const ribbon = defineAct({
   varies: 'the thickness of each drawn line',
   words: (act, { cup, cavities }) => ({
     line: `ribbon ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${pathWords(act.path)}, ${figure(act.width, 'mm')} wide, ${act.how}`,
+    more: `${pathWords(act.path)}, ${figure(act.width, 'mm')} wide, ${act.how}`,
     act: HOW[act.how],
     rest: `${cup(act.cupId)} as ${pathWords(act.path)}, ${figure(act.width, 'mm')} wide, in ${cavities}`,
     hint: 'one even movement, the tip close to the surface',

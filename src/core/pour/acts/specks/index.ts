@@ -15,6 +15,7 @@ export const specks = defineAct({
   varies: 'where each speck lies',
   words: (act, { cup, cavities }) => ({
     line: `specks of ${cup(act.cupId)}, ${formatAmount(act.amount)} in ${act.drops} drops over ${act.over}`,
+    more: `in ${act.drops} drops over ${act.over}`,
     act: 'Spot',
     rest: `${act.drops} drops of ${cup(act.cupId)} over ${act.over}, in ${cavities}`,
     hint: 'from the tip of a pick; no two of one size',

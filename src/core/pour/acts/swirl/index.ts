@@ -16,6 +16,7 @@ export const swirl = defineAct({
   varies: 'how the swirl turns',
   words: (act, { cup, cavities }) => ({
     line: `swirl ${cup(act.cupId)}, ${formatAmount(act.amount)}, along ${pathWords(act.path)}, from ${act.from}`,
+    more: `along ${pathWords(act.path)}, from ${act.from}`,
     act: 'Pour the swirl',
     rest: `${cup(act.cupId)} along ${pathWords(act.path)} of ${cavities}`,
     hint: `from ${act.from}, in one go, without stirring`,

@@ -16,6 +16,7 @@ export const top = defineAct({
   traits: (act) => (act.how === 'piped' ? ['tops', 'bagged'] : ['tops']),
   words: (act, { cup, cavities }) => ({
     line: `top with ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${act.how}`,
+    more: `${act.how}`,
     act: 'Top',
     rest: `${cavities} with ${cup(act.cupId)}, ${act.how}`,
     hint: 'from the ends to the middle; embeds between the future cuts',

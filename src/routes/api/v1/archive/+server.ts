@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { countsOf, restoreArchive } from '$lib/server/database';
 import { problem } from '../../../../lib/server/http/body';
-import { forgetAll } from '../../../../lib/server/learned-history';
+import { taughtByRuns } from '../../../../lib/server/learned-history';
 import { refuse } from '../../../../lib/server/http/respond';
 import { ADDRESS, store } from '$lib/server/store';
 import { inThread } from '../../../../lib/server/workers';
@@ -28,7 +28,7 @@ export const POST = async ({ request, url }) => {
   if (!read.ok) return refuse([problem('not-readable', read.sentence, read.mend)]);
   if (!url.searchParams.has('preview')) {
     await restoreArchive(await store(), read.archive, Date.now());
-    forgetAll();
+    taughtByRuns.clear();
   }
   return json({ counts: countsOf(read.archive) });
 };

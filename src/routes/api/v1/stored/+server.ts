@@ -9,7 +9,7 @@ import {
   removeRun,
   storedText
 } from '$lib/server/database';
-import { forgetRun } from '../../../../lib/server/learned-history';
+import { taughtByRuns } from '../../../../lib/server/learned-history';
 import { answerWrite, notHere, readBody } from '../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
@@ -48,7 +48,7 @@ export const PUT = async ({ url, request }) => {
 export const DELETE = async ({ url }) => {
   const { kind, id } = asked(url);
   const opened = await store();
-  await forgetRun(opened, id);
+  await taughtByRuns.forget(opened, id);
   const gone =
     kind === 'runs'
       ? await removeRun(opened, id)

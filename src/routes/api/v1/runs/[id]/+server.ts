@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { listLessons, piecesOf, readEvents, readRun, removeRun } from '$lib/server/database';
-import { forgetRun } from '../../../../../lib/server/learned-history';
+import { taughtByRuns } from '../../../../../lib/server/learned-history';
 import { notHere, refuse } from '../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
@@ -24,6 +24,6 @@ export const GET = async ({ params }) => {
 export const DELETE = async ({ params }) => {
   const opened = await store();
   const gone = await removeRun(opened, params.id);
-  await forgetRun(opened, params.id);
+  await taughtByRuns.forget(opened, params.id);
   return gone ? new Response(null, { status: 204 }) : notHere('run', params.id);
 };

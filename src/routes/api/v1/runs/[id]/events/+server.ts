@@ -2,7 +2,7 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { AnyEvent } from '$core/run';
 import { addEvents, eventsOf, runExists } from '$lib/server/database';
-import { forgetRun } from '../../../../../../lib/server/learned-history';
+import { taughtByRuns } from '../../../../../../lib/server/learned-history';
 import { notHere, readBody } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
@@ -39,6 +39,6 @@ export const POST = async ({ params, request }) => {
   const opened = await store();
   if (!(await runExists(opened.db, params.id))) return notHere('run', params.id);
   await addEvents(opened, params.id, body.value);
-  await forgetRun(opened, params.id);
+  await taughtByRuns.forget(opened, params.id);
   return json({ stored: body.value.map((e) => e.id) }, { status: 201 });
 };

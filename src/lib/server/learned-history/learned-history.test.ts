@@ -10,12 +10,10 @@ import { demoRuns } from '$demo/runs';
 import { AnyEvent, type FrozenRun } from '$core/run';
 import type { Lot } from '$core/shelf';
 import { stockKey } from '$core/shelf/lot';
-import { addEvents, openStore, saveCard, savePiece, savePlan, startRun, type Store } from './database';
+import { addEvents, openStore, saveCard, savePiece, savePlan, startRun, type Store } from '../database';
 import { USUAL_PREFERENCES } from '$core/preferences';
 import {
-  forgetAll,
-  forgetRun,
-  keepAllTellings,
+  taughtByRuns,
   mouldHistory,
   oldLotsOf,
   pastOf,
@@ -24,8 +22,8 @@ import {
   stock,
   taught,
   toolUses
-} from './learned-history';
-import { storePreferences } from './preferences';
+} from './index';
+import { storePreferences } from '../preferences';
 
 const TODAY = Date.UTC(2026, 5, 1, 12);
 const runs = demoRuns(TODAY);
@@ -34,7 +32,7 @@ let folder: string;
 let store: Store;
 
 beforeEach(async () => {
-  forgetAll();
+  taughtByRuns.clear();
   folder = mkdtempSync(join(tmpdir(), 'kirapen-past-'));
   store = await openStore(join(folder, 'test.db'), 'drizzle');
   const plans = new Map(runs.map((r) => [r.frozen.file.plan.id, r.frozen.file.plan]));
@@ -213,25 +211,25 @@ describe('what the record knows', () => {
     await addEvents(store, run.id, [finish]);
     expect(await used()).toBe(one);
     await addEvents(store, run.id, run.events);
-    await forgetRun(store, run.id);
+    await taughtByRuns.forget(store, run.id);
     expect(await used()).toBeGreaterThan(one);
   });
 
   it('is kept once it is told, read again when the workshop opens, and told anew when something is added', async () => {
     await keep(runs);
     const before = await pastOf(store.db, tideline, TODAY);
-    await keepAllTellings(store);
+    await taughtByRuns.keepAll(store);
     const [{ n }] = (await store.db.all('SELECT count(*) AS n FROM tellings' as never)) as [{ n: number }];
     expect(n).toBe(runs.filter((r) => r.finishedAt).length);
-    forgetAll();
+    taughtByRuns.clear();
     expect(await pastOf(store.db, tideline, TODAY)).toEqual(before);
     // What is kept is what is used: nothing is folded again for it.
     await store.write((tx) =>
       tx.run("UPDATE tellings SET body = json_set(body, '$.uses', json('[]'))" as never)
     );
-    forgetAll();
+    taughtByRuns.clear();
     expect((await pastOf(store.db, tideline, TODAY)).uses!.length).toBeLessThan(before.uses!.length);
-    for (const run of runs) await forgetRun(store, run.id);
+    for (const run of runs) await taughtByRuns.forget(store, run.id);
     expect(await pastOf(store.db, tideline, TODAY)).toEqual(before);
   });
 
@@ -295,7 +293,7 @@ describe('what the record knows', () => {
     const alone = await pastOf(store.db, tideline, TODAY);
     await keep([other!]);
     await store.db.run(sql`UPDATE runs SET frozen = '{"version":1,"torn' WHERE id = ${other!.id}`);
-    forgetAll();
+    taughtByRuns.clear();
     const past = await pastOf(store.db, tideline, TODAY);
     expect(past.uses).toEqual(alone.uses);
     expect([...past.lastColours!]).toEqual([...alone.lastColours!]);
