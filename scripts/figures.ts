@@ -12,6 +12,7 @@ import { mixed, withBase } from '../src/core/plan/plans.testing';
 import { computePlan, Plan, PlanFile } from '../src/core/plan';
 import { pieceOf, wholePicture, type Face } from '../src/core/piece';
 import { TECHNIQUES } from '../src/core/pour';
+import { metricWords } from '../src/core/quantity';
 import { freeze } from '../src/core/run';
 import { planOf, type Ink } from './lib/own-ways';
 
@@ -23,7 +24,7 @@ const problemOf = (p: Record<string, unknown>) => [p.code, p.level, p.path, p.se
 /** Numbers, truths and sentences of a value, in order, whatever its fields are called. */
 function* read(value: unknown): Generator<string> {
   if (typeof value === 'number' || typeof value === 'boolean') yield String(value);
-  else if (typeof value === 'string') yield value;
+  else if (typeof value === 'string') yield metricWords(value);
   else if (value instanceof Map || value instanceof Set) for (const x of value) yield* read(x);
   else if (Array.isArray(value)) for (const x of value) yield* read(x);
   else if (value && typeof value === 'object') {

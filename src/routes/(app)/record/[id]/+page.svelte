@@ -78,10 +78,22 @@
     const stored = await mine;
     problems = stored.ok ? [] : stored.problems;
     if (stored.ok) await invalidateAll();
-    // What was tapped again meanwhile stays ahead.
-    ahead = Object.fromEntries(Object.entries(ahead).filter(([key, p]) => shown.get(key) !== p));
+    // What was tapped again meanwhile stays ahead, and so does what the page has not been told of yet.
+    ahead = Object.fromEntries(
+      Object.entries(ahead).filter(([key, p]) => shown.get(key) !== p || (stored.ok && !isTold(p)))
+    );
     return stored.ok;
   }
+
+  /** Whether the page has a piece from the server as it was stored. */
+  const isTold = ({ groupId, number, faces, note }: Piece) =>
+    data.pieces.some(
+      (d) =>
+        d.groupId === groupId &&
+        d.number === number &&
+        d.note === note &&
+        JSON.stringify(d.faces) === JSON.stringify(faces)
+    );
 
   const KEYS: Record<string, Grade> = { g: 'good', s: 'second', r: 'reject' };
 
