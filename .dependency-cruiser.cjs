@@ -41,7 +41,7 @@ module.exports = {
       comment: 'The core imports nothing but itself and small pure libraries.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.(test|testing)\\.ts$' },
-      to: { pathNot: ['^src/core/', '^node_modules/(zod|culori|papaparse|d3-contour|ml-[a-z-]+)/'] }
+      to: { pathNot: ['^src/core/', '^node_modules/(zod|culori|papaparse|d3-contour|lru-cache|ml-[a-z-]+)/'] }
     },
     {
       name: 'interface-not-server',

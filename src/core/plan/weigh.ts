@@ -20,7 +20,7 @@ import { mixCountFor } from './weighing/mix-count';
 import {
   mlOf,
   poursOfCup,
-  notWeighed,
+  leftUnmixed,
   bagLoss,
   vesselLoss,
   type CommonMix,
@@ -51,7 +51,7 @@ export function weigh(plan: ResolvedPlan, filled: readonly FilledCavitySet[], lo
     for (const w of made?.cups ?? cups.map((c) => oneCup(work, mix, c))) allMixes.set(w.cup.id, w);
   }
   const cups = plan.cups.map(
-    (c) => allMixes.get(c.cup.id) ?? (c.parts.length ? weighedComposite(work, c, allMixes) : notWeighed(c))
+    (c) => allMixes.get(c.cup.id) ?? (c.parts.length ? weighedComposite(work, c, allMixes) : leftUnmixed(c))
   );
   return { cups, common };
 }

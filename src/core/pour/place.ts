@@ -62,7 +62,7 @@ function turned({ x, y }: Place, by: number, aspect: number): Place {
 }
 
 /** How much a closed path encloses, mm², copies included, in a cavity of these half extents, mm. */
-export function areaWithin(path: Path, half: { width: number; length: number }): number {
+export function pathArea(path: Path, half: { width: number; length: number }): number {
   const corners = path.points.map((p): Corner => [p.x * half.width, p.y * half.length]);
   return Math.abs(signedArea(corners)) * (path.round ?? 1);
 }

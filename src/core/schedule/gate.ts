@@ -3,7 +3,7 @@ import type { Condition, Gate, Zero } from '../document';
 import { conditionWords, zeroWords } from '../pour/gates';
 import type { Diagnostic } from '../problem';
 import type { Playing, CavitySetTime } from './playing';
-import { earlyGate, gateLate, neverWarm, unknownState, type At } from './problems';
+import { earlyGate, gateLate, neverWarm, unknownState, type InsidePlan } from './problems';
 import type { GateWait } from './score';
 import type { TimedStep } from './timing';
 import { whenWas } from './zero';
@@ -52,7 +52,7 @@ const namesOf = (p: Playing) => ({
   step: (id: string) => p.timing.steps.find((s) => s.id === id)?.line ?? id
 });
 
-function judge(p: Playing, step: TimedStep, c: Condition, at: At): Judged {
+function judge(p: Playing, step: TimedStep, c: Condition, at: InsidePlan): Judged {
   switch (c.kind) {
     case 'state':
       return c.of === 'layer below' ? judgeLayer(p, step, c, at) : judgeCup(p, c, c.of.cup, at);
@@ -87,7 +87,7 @@ function below(p: Playing, step: TimedStep): CavitySetTime | undefined {
   return times.length ? times.reduce((a, b) => (b.at > a.at ? b : a)) : undefined;
 }
 
-function judgeLayer(p: Playing, step: TimedStep, c: State, at: At): Judged {
+function judgeLayer(p: Playing, step: TimedStep, c: State, at: InsidePlan): Judged {
   const last = below(p, step);
   if (!last) return NOTHING;
   const estimate = last.material.behaviour.layerReaches(
@@ -98,7 +98,7 @@ function judgeLayer(p: Playing, step: TimedStep, c: State, at: At): Judged {
   return judgeState(p, c, { zero: last.at, estimate, material: last.material, at });
 }
 
-function judgeCup(p: Playing, c: State, cupId: string, at: At): Judged {
+function judgeCup(p: Playing, c: State, cupId: string, at: InsidePlan): Judged {
   const cup = p.cups.get(cupId);
   if (!cup) return NOTHING;
   const estimate = cup.material.behaviour.cupReaches(
@@ -113,7 +113,7 @@ interface Reached {
   zero: number;
   estimate: number;
   material: CavitySetTime['material'];
-  at: At;
+  at: InsidePlan;
 }
 
 /** A gate's own minutes win over the estimate; those far under it are doubted. */
@@ -132,7 +132,12 @@ function judgeState(p: Playing, c: State, { zero, estimate, material, at }: Reac
   };
 }
 
-function judgeProbe(p: Playing, step: TimedStep, c: Extract<Condition, { kind: 'probe' }>, at: At): Judged {
+function judgeProbe(
+  p: Playing,
+  step: TimedStep,
+  c: Extract<Condition, { kind: 'probe' }>,
+  at: InsidePlan
+): Judged {
   const cup = 'cup' in c.of ? p.cups.get(c.of.cup) : undefined;
   const layer = 'cavity' in c.of ? below(p, step) : undefined;
   const material = cup?.material ?? layer?.material;

@@ -23,7 +23,7 @@ export const demouldClash = (name: string, groupId: string, over: number): Diagn
 export const earlyGate = (
   state: string,
   minutes: number,
-  { estimate, room, at }: { estimate: number; room: number; at: At }
+  { estimate, room, at }: { estimate: number; room: number; at: InsidePlan }
 ): Diagnostic => ({
   code: 'gate-early',
   level: 'warn',
@@ -39,7 +39,7 @@ export const earlyGate = (
 });
 
 /** A gate that opens only after the latest moment it may. */
-export const gateLate = (at: At, late: number, after: string): Diagnostic => ({
+export const gateLate = (at: InsidePlan, late: number, after: string): Diagnostic => ({
   code: 'gate-late',
   level: 'warn',
   ...inPlan(...at),
@@ -47,7 +47,7 @@ export const gateLate = (at: At, late: number, after: string): Diagnostic => ({
   mend: 'Let it wait for less, or allow it to be later.'
 });
 
-export const neverWarm = (celsius: number, peak: number, at: At): Diagnostic => ({
+export const neverWarm = (celsius: number, peak: number, at: InsidePlan): Diagnostic => ({
   code: 'probe-never',
   level: 'warn',
   ...inPlan(...at, 'celsius'),
@@ -55,7 +55,7 @@ export const neverWarm = (celsius: number, peak: number, at: At): Diagnostic => 
   mend: 'Wait for a lower temperature, or for a state.'
 });
 
-export function unknownState(state: string, at: At, behaviour: Behaviour): Diagnostic {
+export function unknownState(state: string, at: InsidePlan, behaviour: Behaviour): Diagnostic {
   const last = behaviour.states.at(-1)?.state ?? '';
   const known = behaviour.states.find((s) => s.state === 'gelled')?.state ?? last;
   return {
@@ -69,4 +69,4 @@ export function unknownState(state: string, at: At, behaviour: Behaviour): Diagn
 }
 
 /** Where a problem stands, from inside the plan, as edits name it; problems write it from the one root. */
-export type At = readonly (string | number)[];
+export type InsidePlan = readonly (string | number)[];

@@ -5,7 +5,7 @@ import type { RunDesk } from './run-desk.svelte';
 import type { EventBody } from './run-log.svelte';
 
 /** Everything that can go otherwise, as a maker would say it. */
-export const WHAT = [
+export const HAPPENINGS = [
   { id: 'extra', words: 'A drop too much', more: 'more of something that was in' },
   { id: 'rewet', words: 'It thickened', more: 'liquid stirred in' },
   { id: 'spilled', words: 'Spilled', more: 'some of a cup is gone' },
@@ -16,11 +16,11 @@ export const WHAT = [
   { id: 'misplaced', words: 'The wrong cavity', more: 'poured where it does not belong' },
   { id: 'withdrew', words: 'Taken out', more: 'drawn from the mould again' }
 ] as const;
-export type Mishap = (typeof WHAT)[number]['id'];
+export type WhatHappened = (typeof HAPPENINGS)[number]['id'];
 
 /** What is being told of something that went otherwise, and what it does to the run before it is logged. */
 export class PuttingRight {
-  what = $state<Mishap>();
+  what = $state<WhatHappened>();
   mixId = $state('');
   taskId = $state('');
   groupId = $state('');
@@ -143,7 +143,7 @@ export class PuttingRight {
   }
 
   /** What happened, chosen: with the amount that it most likely was. */
-  choose(id: Mishap): void {
+  choose(id: WhatHappened): void {
     this.what = id;
     this.taskId = '';
     this.mixId = '';

@@ -7,7 +7,7 @@ import {
   mlOf,
   NOTHING,
   poursOfCup,
-  notWeighed,
+  leftUnmixed,
   vesselLoss,
   type CupMix,
   type Losses,
@@ -69,7 +69,7 @@ export function weighedComposite(
 ): CupInMixes {
   const pours = poursOfCup(work, jug.cup.id);
   const [lead] = jug.parts.map((p) => others.get(p.cupId)).filter((w) => w !== undefined);
-  if (!pours.length || !lead || !work.plan.scales.length) return notWeighed(jug);
+  if (!pours.length || !lead || !work.plan.scales.length) return leftUnmixed(jug);
   const turns = (work.compositePours.get(jug.cup.id) ?? [pours]).filter((t) => t.length);
   const whole = mlOf(work, pours);
   return {

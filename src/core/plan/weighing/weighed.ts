@@ -111,7 +111,7 @@ export const NOTHING: CupBalance = {
 };
 
 /** A cup that cannot be worked out: its base, its mix or the scale is gone. */
-export const notWeighed = (resolved: ResolvedCup): CupInMixes => ({
+export const leftUnmixed = (resolved: ResolvedCup): CupInMixes => ({
   cup: resolved.cup,
   resolved,
   count: { n: 1, inHand: 0, castings: 0, window: 0, hands: { mixing: 0, colouring: 0, each: 0 } },

@@ -1,5 +1,5 @@
 import type { Amount } from '../../document';
-import { areaWithin, type Path } from '../place';
+import { pathArea, type Path } from '../place';
 import { fieldOf, aboutStep, type Rule } from './rule';
 import { figure } from '../../quantity';
 
@@ -12,7 +12,7 @@ const LEFT = 0.5;
 export const refilledDeep: Rule = (s) =>
   s.steps.flatMap((region) => {
     if (!region.traits.includes('refills')) return [];
-    const mm2 = areaWithin(fieldOf<Path>(region, 'outline')!, s.half);
+    const mm2 = pathArea(fieldOf<Path>(region, 'outline')!, s.half);
     const ml = mlOf(fieldOf<Amount>(region, 'amount')!, s.capacity);
     if (ml === undefined || !(mm2 > 0)) return [];
     const mm = (ml * 1000) / mm2;

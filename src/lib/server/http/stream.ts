@@ -1,7 +1,7 @@
 import { onStop } from '../shutdown';
 
 /** A message of an event stream. */
-export interface Message {
+export interface StreamMessage {
   event?: string;
   id?: number;
   data: unknown;
@@ -16,7 +16,7 @@ const ALIVE_MS = 20_000;
  */
 export function eventStream(
   signal: AbortSignal,
-  begin: (tell: (message: Message) => void) => () => void
+  begin: (tell: (message: StreamMessage) => void) => () => void
 ): Response {
   let finish: () => void = () => undefined;
   const stream = new ReadableStream<Uint8Array>({

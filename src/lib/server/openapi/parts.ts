@@ -13,7 +13,7 @@ export const answer = (description: string, schema?: object, status = '200') => 
 export const refused = answer('What is wrong, where, and how to mend it.', ref('Problems'), '422');
 export const id = { name: 'id', in: 'path', required: true, schema: { type: 'string' } };
 export const one = (schema: object) => ({ oneOf: [schema, { type: 'array', items: schema }] });
-export const list = (schema: object) => ({ type: 'array', items: schema });
+export const listOf = (schema: object) => ({ type: 'array', items: schema });
 
 export const ifMatch = {
   name: 'If-Match',
@@ -41,7 +41,9 @@ export const edits = {
     }
   }
 };
-export const stream = { '200': { description: 'Server-sent events.', content: { 'text/event-stream': {} } } };
+export const eventStream = {
+  '200': { description: 'Server-sent events.', content: { 'text/event-stream': {} } }
+};
 
 /** A picture by its face and size. */
 export const picture = (summary: string) => ({

@@ -1,5 +1,5 @@
 import { SHEETS } from '$lib/plan/sheets';
-import { answer, body, clashes, id, ifMatch, list, picture, ref, refused } from './parts';
+import { answer, body, clashes, id, ifMatch, listOf, picture, ref, refused } from './parts';
 
 /** Plans: stored, computed, drawn, and their sheets. */
 export const plansPaths = {
@@ -14,7 +14,7 @@ export const plansPaths = {
     }
   },
   '/api/v1/plans': {
-    get: { summary: 'All plans', responses: answer('Latest change first.', list(ref('Plan'))) },
+    get: { summary: 'All plans', responses: answer('Latest change first.', listOf(ref('Plan'))) },
     post: {
       summary: 'Store a plan',
       ...body(ref('Plan')),

@@ -1,5 +1,5 @@
 import { DEFECTS } from '$core/inspect';
-import { answer, body, id, list, one, picture, ref, refused, stream } from './parts';
+import { answer, body, id, listOf, one, picture, ref, refused, eventStream } from './parts';
 
 /** Runs, the pieces that come of them, and the record. */
 export const runsPaths = {
@@ -52,11 +52,11 @@ export const runsPaths = {
   },
   '/api/v1/runs/{id}/stream': {
     parameters: [id],
-    get: { summary: 'The events of a run as they are stored', responses: stream }
+    get: { summary: 'The events of a run as they are stored', responses: eventStream }
   },
   '/api/v1/runs/{id}/events': {
     parameters: [id],
-    get: { summary: 'What happened, in order', responses: answer('The events.', list(ref('RunEvent'))) },
+    get: { summary: 'What happened, in order', responses: answer('The events.', listOf(ref('RunEvent'))) },
     post: {
       summary: 'Store events; sending twice stores once',
       ...body(one(ref('RunEvent'))),
@@ -65,11 +65,11 @@ export const runsPaths = {
   },
   '/api/v1/runs/{id}/pieces': {
     parameters: [id],
-    get: { summary: 'The pieces as inspected', responses: answer('The pieces.', list(ref('Piece'))) },
+    get: { summary: 'The pieces as inspected', responses: answer('The pieces.', listOf(ref('Piece'))) },
     put: {
       summary: 'Store inspections',
       ...body(one(ref('Piece'))),
-      responses: { ...answer('All pieces of the run.', list(ref('Piece'))), ...refused }
+      responses: { ...answer('All pieces of the run.', listOf(ref('Piece'))), ...refused }
     }
   },
   '/api/v1/runs/{id}/lessons': {
@@ -136,7 +136,7 @@ export const runsPaths = {
         { name: 'defect', in: 'query', schema: { enum: [...DEFECTS] } },
         { name: 'group', in: 'query', schema: { type: 'string' } }
       ],
-      responses: { ...answer('By group.', list({ type: 'object' })), ...refused }
+      responses: { ...answer('By group.', listOf({ type: 'object' })), ...refused }
     },
     post: {
       summary: 'Make the change that a cause asks for in the run’s plan',

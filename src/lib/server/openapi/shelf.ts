@@ -1,9 +1,9 @@
 import { PASTE_CARRIERS, TABLE_KINDS } from '$core/shelf';
-import { answer, body, clashes, edits, id, ifMatch, list, ref, refused } from './parts';
+import { answer, body, clashes, edits, id, ifMatch, listOf, ref, refused } from './parts';
 
 const cards = (path: string, name: string) => ({
   [`/api/v1/${path}`]: {
-    get: { summary: `All ${path}`, responses: answer('The cards, by name.', list(ref(name))) },
+    get: { summary: `All ${path}`, responses: answer('The cards, by name.', listOf(ref(name))) },
     post: {
       summary: `Store one of the ${path}`,
       ...body(ref(name)),

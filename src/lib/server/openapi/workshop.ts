@@ -1,4 +1,4 @@
-import { answer, body, list, ref, refused, stream } from './parts';
+import { answer, body, listOf, ref, refused, eventStream } from './parts';
 
 /** The workshop: days, search, copies of everything, devices. */
 export const workshopPaths = {
@@ -39,7 +39,7 @@ export const workshopPaths = {
   '/api/v1/changes': {
     get: {
       summary: 'What is stored anywhere here: kind, id and revision, 0 for deleted',
-      responses: stream
+      responses: eventStream
     }
   },
   '/api/v1/stored': {
@@ -77,7 +77,7 @@ export const workshopPaths = {
     get: {
       summary: 'Plans, runs, cards, lessons and pieces that hold some words',
       parameters: [{ name: 'q', in: 'query', schema: { type: 'string', maxLength: 200 } }],
-      responses: answer('What was found, by kind.', list({ type: 'object' }))
+      responses: answer('What was found, by kind.', listOf({ type: 'object' }))
     }
   },
   '/api/v1/archive': {

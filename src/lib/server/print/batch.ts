@@ -6,7 +6,7 @@ import { displayOf, reading, weighing } from '$core/quantity';
 import { shownLength, shownMoney, shownVolume } from '$core/preferences';
 import { batchRows, coloursOf, partOf, type BatchRow } from '../../plan/sheet-words';
 import { markOf } from './drawn';
-import { RULED, written } from './pdf';
+import { RULED, printable } from './pdf';
 import { headCells, heading, type Sheet } from './sheet';
 
 type Cup = Computed['cups'][number];
@@ -87,7 +87,7 @@ function cups(sheet: Sheet): Content {
       ...(split
         ? [right(g(cup.weighings.find((w) => w.key === PORTION)?.weight ?? 0, sheet))]
         : parts.map((p) => right(partOf(cup, p.key)))),
-      { text: written(coloursOf(cup)) }
+      { text: printable(coloursOf(cup)) }
     ]);
   const all: TableCell[] = [
     { text: 'all', bold: true },

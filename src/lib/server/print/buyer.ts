@@ -4,7 +4,7 @@ import type { Plan } from '$core/plan';
 import type { RunFigures } from '$core/run';
 import { inWords, type Preferences } from '$core/preferences';
 import { day } from '$lib/when';
-import { pdfOf, written, type PaperSize } from './pdf';
+import { pdfOf, printable, type PaperSize } from './pdf';
 
 /** A run that a buyer wants repeated, and what is agreed. */
 export interface ForBuyer {
@@ -29,7 +29,7 @@ export function buyerContent(of: ForBuyer): Content[] {
     lines.length
       ? [
           { text: title, style: 'part' },
-          { ul: lines.map((l) => written(inWords(l, { ...of.ways, weights: 'g' }))), fontSize: 11 }
+          { ul: lines.map((l) => printable(inWords(l, { ...of.ways, weights: 'g' }))), fontSize: 11 }
         ]
       : [];
   return [
@@ -41,7 +41,7 @@ export function buyerContent(of: ForBuyer): Content[] {
           : []),
         {
           stack: [
-            { text: written(of.name), style: 'title' },
+            { text: printable(of.name), style: 'title' },
             { text: `as poured ${day(of.startedAt)} · what a repeat will be`, style: 'quiet' }
           ]
         }

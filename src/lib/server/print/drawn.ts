@@ -4,7 +4,7 @@ import type { Computed, Plan } from '$core/plan';
 import CoreDrawing from '../../ui/drawing/CoreDrawing.svelte';
 import CupMark from '../../ui/drawing/CupMark.svelte';
 import ScoreDrawing from '../../ui/drawing/ScoreDrawing.svelte';
-import { written } from './pdf';
+import { printable } from './pdf';
 
 /** The inks of the light theme (`app.css`), by the names that drawings use; the sheet itself is white. */
 const INKS: Record<string, string> = {
@@ -41,7 +41,7 @@ function haloed(letter: string): string {
  */
 function plainSvg(body: string): string {
   const svg = body.slice(body.indexOf('<svg'), body.lastIndexOf('</svg>') + 6).replace(/<!--.*?-->/gs, '');
-  return written(svg)
+  return printable(svg)
     .replace(/var\((--[\w-]+)\)/g, (_, name: string) => inkOf(name))
     .replace(/<text[^>]*paint-order[^>]*>[^<]*<\/text>/g, haloed)
     .replace(/ (?:class|role|aria-label|data-testid|paint-order)="[^"]*"/g, '');

@@ -30,7 +30,7 @@ const WRITTEN: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** A sentence in signs that the faces have. */
-export const written = (sentence: string): string =>
+export const printable = (sentence: string): string =>
   WRITTEN.reduce((s, [sign, words]) => s.replace(sign, words), sentence);
 
 const PAPERS = ['A4', 'Letter'] as const;
@@ -61,7 +61,7 @@ export async function pdfOf(
     footer: (page, pages) => ({
       margin: [36, 12, 36, 0],
       columns: [
-        { text: written(title), style: 'head' },
+        { text: printable(title), style: 'head' },
         { text: `${page} / ${pages}`, style: 'head', alignment: 'right' }
       ]
     }),

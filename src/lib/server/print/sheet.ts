@@ -4,7 +4,7 @@ import type { LearnedHistory } from '$core/document';
 import type { Shelf } from '$core/shelf';
 import { shownTemperature, type Preferences } from '$core/preferences';
 import { batchOf } from '../../plan/sheet-words';
-import { RULED, written } from './pdf';
+import { RULED, printable } from './pdf';
 
 /** A plan with all that its sheets are made from. */
 export interface ToPrint {
@@ -32,8 +32,8 @@ export function heading({ plan, computed, ways }: Sheet, what: string, room: str
         [
           {
             stack: [
-              { text: written(plan.name), style: 'title' },
-              { text: written(of), style: 'quiet' }
+              { text: printable(plan.name), style: 'title' },
+              { text: printable(of), style: 'quiet' }
             ]
           },
           { text: `${what}\n${room}`, alignment: 'right', style: 'quiet', margin: [0, 8, 0, 0] }

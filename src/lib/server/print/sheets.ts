@@ -19,7 +19,7 @@ import type { SheetKind } from '../../plan/sheets';
 import { today } from '$lib/when';
 import { batch } from './batch';
 import { coreOf, markOf, scoreDrawn } from './drawn';
-import { box, pdfOf, RULED, written, type PaperSize } from './pdf';
+import { box, pdfOf, RULED, printable, type PaperSize } from './pdf';
 import { headCells, heading, type Sheet, type ToPrint } from './sheet';
 
 /** A sheet of a plan as PDF. */
@@ -37,7 +37,7 @@ export function sheetContent(kind: SheetKind, of: ToPrint): Content[] {
   const sheet: Sheet = {
     ...of,
     computed,
-    words: (sentence) => written(inWords(sentence, { ...of.ways, weights })),
+    words: (sentence) => printable(inWords(sentence, { ...of.ways, weights })),
     weighed: (grams) => weighing(grams, computed.division)
   };
   return { 'mix-sheet': mixSheet, 'run-sheet': runSheet, batch, labels }[kind](sheet);
@@ -128,7 +128,7 @@ function weighTable(
     ].filter(Boolean);
     return [
       box(),
-      { text: [w.name, { text: more.length ? `  ${written(more.join(' · '))}` : '', style: 'quiet' }] },
+      { text: [w.name, { text: more.length ? `  ${printable(more.join(' · '))}` : '', style: 'quiet' }] },
       { text: `${w.kind === 'reserve' ? '−' : ''}${shown(w.weight, w.division)}`, alignment: 'right' },
       { text: shown(w.reading, w.division), alignment: 'right', bold: true },
       { text: '________', alignment: 'right', style: 'quiet' }
@@ -195,7 +195,7 @@ function runSheet(sheet: Sheet): Content[] {
         box(),
         { text: String(i + 1), style: 'quiet' },
         { text: [{ text: words(act), bold: true }, ` ${words(rest)}`] },
-        { text: written(aimOf(task, computed.division)), alignment: 'right', bold: true, noWrap: true },
+        { text: printable(aimOf(task, computed.division)), alignment: 'right', bold: true, noWrap: true },
         { text: task.kind === 'weigh' || task.kind === 'pour' ? '________ g' : '', style: 'quiet' },
         { text: '___ : ___', style: 'quiet' }
       ];

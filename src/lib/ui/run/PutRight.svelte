@@ -3,7 +3,7 @@
   import { Dialog } from 'bits-ui';
   import { inOf } from '$core/run';
   import { weighing } from '$core/quantity';
-  import { PuttingRight, WHAT } from '../../run/putting-right.svelte';
+  import { PuttingRight, HAPPENINGS } from '../../run/putting-right.svelte';
   import type { RunDesk } from '../../run/run-desk.svelte';
   import { inWords } from '../../preferences.svelte';
   import Choice from '../forms/Choice.svelte';
@@ -54,11 +54,11 @@
       class="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(680px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-xl border border-rule-strong bg-ground p-6 text-[1.1rem] shadow-xl"
     >
       <Dialog.Title class="font-display text-[1.6rem] font-semibold"
-        >{WHAT.find((w) => w.id === what)?.words ?? 'What happened?'}</Dialog.Title
+        >{HAPPENINGS.find((w) => w.id === what)?.words ?? 'What happened?'}</Dialog.Title
       >
       {#if !what}
         <ul class="mt-4 grid grid-cols-3 gap-2.5 max-sm:grid-cols-2">
-          {#each WHAT as w (w.id)}
+          {#each HAPPENINGS as w (w.id)}
             <li>
               <button
                 class="button min-h-[92px] w-full flex-col !items-start !gap-0.5 !px-3.5 text-left whitespace-normal"

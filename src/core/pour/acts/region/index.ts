@@ -1,7 +1,7 @@
 import { formatAmount } from '../../../document';
 import { defineAct } from '../../define';
 import { grams } from '../../measured';
-import { areaWithin } from '../../place';
+import { pathArea } from '../../place';
 import { poured } from '../../pouring';
 import { refilled } from '../../refilled';
 import { flow } from './flow';
@@ -22,7 +22,7 @@ export const region = defineAct({
   flow,
   edges: { early: 'colour peels out where it is milled too soon' },
   measures: (act, m) => {
-    const mm2 = areaWithin(act.outline, m.half);
+    const mm2 = pathArea(act.outline, m.half);
     if (!(mm2 > 0)) return undefined;
     const deep = `${figure((m.ml * 1000) / mm2, 'mm', 1)} deep`;
     return `${(mm2 / 100).toFixed(1)} cm² of outline, ${grams(m.grams)}, ${deep}`;

@@ -1,4 +1,4 @@
-import { areaWithin, type Path } from '../../place';
+import { pathArea, type Path } from '../../place';
 import { RIM, act, after, faceSide, patch, pour, technique, type Setting } from '../technique';
 
 /** How deep a region is milled, mm, and the most of the cavity's depth. */
@@ -8,7 +8,7 @@ const MOST_OF_CAVITY = 0.4;
 /** What fills an outline milled so deep, ml: the face taken as a square, or as long as it is wide and more. */
 function fills(outline: Path, of: Setting): number {
   const width = faceSide(of) / 2 / Math.sqrt(of.aspect);
-  const mm2 = areaWithin(outline, { width, length: width * of.aspect });
+  const mm2 = pathArea(outline, { width, length: width * of.aspect });
   return Number(((mm2 * Math.min(DEEP, MOST_OF_CAVITY * of.depth)) / 1000).toPrecision(3));
 }
 
