@@ -101,9 +101,12 @@ describe('inspection', () => {
     expect((await piece()).faces[0].marks[0].x).toBeCloseTo(0.5, 1);
     await bench.click('bubbles on the mould face: a fault');
     await bench.says('[data-testid="inspect"]', 'a feature');
-    expect(
-      (await get('/api/v1/runs/tideline-third/causes')).flatMap((c: { found: unknown[] }) => c.found)
-    ).toEqual([]);
+    // The screen shows it at once; the server is told a moment later.
+    await expect
+      .poll(async () =>
+        (await get('/api/v1/runs/tideline-third/causes')).flatMap((c: { found: unknown[] }) => c.found)
+      )
+      .toEqual([]);
   });
 });
 

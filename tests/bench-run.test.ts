@@ -136,6 +136,7 @@ describe('order F, the first mix of the specked marble', () => {
     await bench.says(NOW, 'Stir cup A');
     await bench.page.waitForSelector('[data-testid="stored"]');
     await conduct({ until: /^Demould/ });
+    await bench.page.waitForSelector('[data-testid="stored"]');
     const told = await eventsOf('hooks-f');
     expect(told.filter((e) => e.type === 'added')).toHaveLength(1);
     const weighed = told.filter((e) => e.type === 'weighed');
@@ -217,9 +218,9 @@ describe('the demo’s other pours', () => {
     await bench.says('[data-testid="number"]', 'Open');
     await conduct();
     await bench.says('main', 'The run is done.');
-    expect((await eventsOf('bars-c')).some((e) => e.type === 'felt' && e.state === 'medium trace')).toBe(
-      true
-    );
+    await expect
+      .poll(async () => (await eventsOf('bars-c')).find((e) => e.type === 'felt')?.state)
+      .toBe('medium trace');
   }, 180_000);
 
   it('a loaf takes its second batch another day', async () => {
@@ -255,8 +256,9 @@ describe('what went wrong', () => {
     expect(meanwhile).toContain('into cup B');
     await bench.page.locator('[data-testid="meanwhile"] button').click();
     await bench.says(NOW, 'into cup B');
-    const chosen = (await eventsOf('knobs-spilled')).filter((e) => e.type === 'chosen');
-    expect(chosen).toHaveLength(1);
+    await expect
+      .poll(async () => (await eventsOf('knobs-spilled')).filter((e) => e.type === 'chosen'))
+      .toHaveLength(1);
   });
 
   it('a colder room moves the clock of a cup, and says why', async () => {
