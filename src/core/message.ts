@@ -14,14 +14,15 @@ export interface MessageQuantity {
   unit: MessageUnit;
   /** Decimals in that unit; as many as each figure has unless given. */
   digits?: number;
-  between: string;
+  /** What stands after each figure: between two, and before the unit. */
+  between: readonly string[];
 }
 
 /** The units that the core keeps things in, and the larger ones it speaks in. */
 export type MessageUnit = 'g' | 'kg' | 'ml' | 'l' | 'mm' | 'cm' | '°C';
 
 /** Private-use characters of Unicode: no keyboard has them, no text means anything by them. */
-const [BEGIN, NEXT, END] = ['\uE000', '\uE001', '\uE002'];
+const [BEGIN, NEXT, END, GAP] = ['\uE000', '\uE001', '\uE002', '\uE003'];
 
 /**
  * How many decimals a figure of a quantity is written with: those it was given, or its own.
@@ -32,17 +33,19 @@ export const decimalsIn = (value: number, digits?: number): number =>
 
 /**
  * Marks a quantity for a message. Figures in `unit`; `digits` are decimals in that unit, as many as each figure has
- * unless given.
+ * unless given. `between` is what stands between them, one text for every gap where it differs; one more stands before the
+ * unit.
  * @example metricWords(figure(4.25, 'mm', 1)) // '4.3 mm'
  */
 export function figure(
   figures: number | readonly number[],
   unit: MessageUnit,
   digits?: number,
-  between = ' × '
+  between: string | readonly string[] = ' × '
 ): Message {
-  const all = Array.isArray(figures) ? figures : [figures];
-  return [BEGIN, [all.join(' '), unit, digits ?? '', between].join(NEXT), END].join('');
+  const all: readonly number[] = typeof figures === 'number' ? [figures] : (figures ?? []);
+  const gaps = typeof between === 'string' ? all.slice(1).map(() => between) : between;
+  return [BEGIN, [all.join(' '), unit, digits ?? '', gaps.join(GAP)].join(NEXT), END].join('');
 }
 
 /**
@@ -57,21 +60,30 @@ export function partsOf(message: Message): (string | MessageQuantity)[] {
 /** What follows a mark: the quantity, then the text up to the next one. */
 function quantityFirst(marked: string): (string | MessageQuantity)[] {
   const [inside = '', ...text] = marked.split(END!);
-  const [figures = '', unit, digits, between = ' '] = inside.split(NEXT!);
+  const [figures = '', unit, digits, between = ''] = inside.split(NEXT!);
   return [
     {
       figures: figures.split(' ').map(Number),
       unit: unit as MessageUnit,
       ...(digits ? { digits: Number(digits) } : {}),
-      between
+      between: between.split(GAP!)
     },
     text.join('')
   ];
 }
 
 /** A quantity as it is kept: `15.0 mm`. */
-const metricQuantity = ({ figures, unit, digits, between }: MessageQuantity): string =>
-  `${figures.map((f) => withoutMinusZero(f.toFixed(decimalsIn(f, digits)))).join(between)} ${unit}`;
+const metricQuantity = ({ figures, unit, digits, between }: MessageQuantity): string => {
+  const written = figures.map((f) => withoutMinusZero(f.toFixed(decimalsIn(f, digits))));
+  return `${joined(written, between)} ${unit}`;
+};
+
+/**
+ * Figures of a quantity, as they are written, with what stands between them and before the unit.
+ * @example joined(['120', '100'], [' × ']) // '120 × 100'
+ */
+export const joined = (figures: readonly string[], between: readonly string[]): string =>
+  figures.map((f, i) => f + (between[i] ?? '')).join('');
 
 /**
  * A message in metric words: for other programs, for logs, and where nobody has chosen units.

@@ -19,6 +19,9 @@ export interface Geometry {
 const ML = 1000; // mm³ in a millilitre
 const n1 = (x: number) => Math.round(x * 100) / 100;
 const mm = (...lengths: number[]) => figure(lengths.map(n1), 'mm');
+/** Lengths with what stands between them, one unit after the last. */
+const mmBetween = (lengths: readonly number[], between: readonly string[]) =>
+  figure(lengths.map(n1), 'mm', undefined, between);
 const ml = (volume: number) => figure(n1(volume), 'ml');
 
 /** Builds the geometry of a shape. Closed forms from solid geometry; lengths mm, volumes ml. */
@@ -53,7 +56,7 @@ export function geometryOf(shape: Shape): Geometry {
         Math.max(0, Math.PI * (shape.outerRadius ** 2 - shape.innerRadius ** 2)),
         shape.outerRadius,
         shape.depth,
-        `π (R² − r²) h, R ${mm(shape.outerRadius)}, r ${mm(shape.innerRadius)}, h ${mm(shape.depth)}`
+        `π (R² − r²) h, R ${mmBetween([shape.outerRadius, shape.innerRadius, shape.depth], [', r ', ', h '])}`
       );
     case 'prism':
       return straight(
@@ -67,14 +70,14 @@ export function geometryOf(shape: Shape): Geometry {
         { a: shape.baseRadius, b: shape.baseRadius, k: Math.PI },
         { a: shape.rimRadius, b: shape.rimRadius, k: Math.PI },
         shape.depth,
-        `π h (R² + Rr + r²) / 3, R ${mm(shape.rimRadius)}, r ${mm(shape.baseRadius)}, h ${mm(shape.depth)}`
+        `π h (R² + Rr + r²) / 3, R ${mmBetween([shape.rimRadius, shape.baseRadius, shape.depth], [', r ', ', h '])}`
       );
     case 'taper':
       return tapered(
         { a: shape.baseLength / 2, b: shape.baseWidth / 2, k: 4 },
         { a: shape.rimLength / 2, b: shape.rimWidth / 2, k: 4 },
         shape.depth,
-        `between ${mm(shape.baseLength, shape.baseWidth)} and ${mm(shape.rimLength, shape.rimWidth)} over ${mm(shape.depth)}`
+        `between ${mmBetween([shape.baseLength, shape.baseWidth, shape.rimLength, shape.rimWidth], [' × ', ' and ', ' × '])} over ${mm(shape.depth)}`
       );
     case 'table':
       return tabled(shape.rows, shape.width);

@@ -59,6 +59,6 @@ export function capacityFromWater(fill: WaterFill): Result<{ ml: number; working
   const shared = fill.cavitiesFilled > 1 ? ` ÷ ${fill.cavitiesFilled} cavities` : '';
   return ok({
     ml,
-    working: `(${figure([fill.fullGrams, fill.emptyGrams], 'g', undefined, ' − ')}) ÷ ${density.toFixed(5)} g/ml at ${figure(fill.waterCelsius, '°C')}${shared} = ${figure(ml, 'ml', 2)}`
+    working: `(${figure([fill.fullGrams, fill.emptyGrams], 'g', undefined, [' − ', ')'])} ÷ ${density.toFixed(5)} g/ml at ${figure(fill.waterCelsius, '°C')}${shared} = ${figure(ml, 'ml', 2)}`
   });
 }

@@ -87,6 +87,12 @@ describe('a message', () => {
       'between 120 × 100.5 mm = 1182.31 ml',
       'between 4.72 × 3.957 in = 39.9788 fl oz'
     ],
+    [`(${figure([222.7, 212.4], 'g', undefined, [' − ', ')'])}`, '(222.7 − 212.4) g', '(7.856 − 7.492) oz'],
+    [
+      `R ${figure([45, 20, 9], 'mm', undefined, [', r ', ', h '])}`,
+      'R 45, r 20, h 9 mm',
+      'R 1.77, r 0.79, h 0.35 in'
+    ],
     [`kept at ${figure(-5, '°C')}`, 'kept at -5 °C', 'kept at 23 °F'],
     ['12 gates, 3 mm of no quantity', '12 gates, 3 mm of no quantity', '12 gates, 3 mm of no quantity'],
     ['', '', '']

@@ -1,4 +1,12 @@
-import { decimalsIn, formatQuantity, unit, written, type Message, type MessageQuantity } from '../quantity';
+import {
+  decimalsIn,
+  formatQuantity,
+  joined,
+  unit,
+  written,
+  type Message,
+  type MessageQuantity
+} from '../quantity';
 import type { Preferences } from './preferences';
 import { shownUnit } from './shown';
 
@@ -54,7 +62,7 @@ function inUnits(quantity: MessageQuantity, preferences: Preferences): { figures
       symbol === quantity.unit ? digits : stepDigits(digits, quantity.unit, symbol)
     );
   });
-  return { figures: figures.join(quantity.between), symbol };
+  return { figures: joined(figures, quantity.between), symbol };
 }
 
 /** A figure of one unit in another, without the unit. */

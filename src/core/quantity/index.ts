@@ -11,6 +11,7 @@ export {
   metricWords,
   partsOf,
   figure,
+  joined,
   written,
   type Message,
   type MessageQuantity,
