@@ -2,10 +2,11 @@
 // another limit, a removed check) and says which of them no test of the core notices.
 // npm run break -- --sample [2]: so many lines of every folder of the core, other ones every week; fails under 90 % caught.
 // Work in a clone: it writes the broken line into the file, and puts the file back after each.
-import { execFileSync, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
+import { daysToNewestCommit } from './lib/commit.js';
 
 const CORE = 'src/core';
 /** Of a sample, the share that has to be caught. */
@@ -70,9 +71,8 @@ function random(state) {
   };
 }
 
-/** Weeks since 1970 at the newest commit: a sample is the same for everybody, and another one next week. */
-const week = () =>
-  Math.floor(Number(execFileSync('git', ['log', '-1', '--format=%ct'], { encoding: 'utf8' })) / (7 * 86_400));
+/** A sample is the same for everybody, and another one next week. */
+const week = () => Math.floor(daysToNewestCommit() / 7);
 
 /** So many places of a folder, by a seed. */
 function takenFrom(path, count, from) {

@@ -4,6 +4,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHECKS } from './lib/checks.js';
+import { daysToNewestCommit } from './lib/commit.js';
 import { build, fail, install, must, ROOT } from './lib/shell.js';
 
 const began = Date.now();
@@ -13,10 +14,11 @@ await Promise.all([chromium(), ...CHECKS.map(lane)]);
 said('checks');
 
 const folder = mkdtempSync(join(tmpdir(), 'kirapen-test-'));
-const unit = await vitest('unit', []);
-said('unit tests');
+// Beside each other: neither keeps two cores busy to its end.
+const units = vitest('unit', []);
 build();
-said('build');
+const unit = await units;
+said('build and unit tests');
 const browser = await vitest('browser', ['--config', 'vitest.browser.config.ts']);
 said('browser tests');
 rmSync(folder, { recursive: true });
@@ -55,7 +57,8 @@ async function lane(checks) {
 async function vitest(name, args) {
   const report = join(folder, `${name}.json`);
   const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
-  const code = await run('npx', ['vitest', 'run', ...args, ...reporters], { stdio: 'inherit' });
+  const env = { ...process.env, KIRAPEN_DAY: `${daysToNewestCommit()}` };
+  const code = await run('npx', ['vitest', 'run', ...args, ...reporters], { stdio: 'inherit', env });
   if (!existsSync(report)) return { passed: 0, failed: 1 };
   const counted = JSON.parse(readFileSync(report, 'utf8'));
   const failures = counted.numFailedTests + (code !== 0 && counted.numFailedTests === 0 ? 1 : 0);

@@ -8,7 +8,7 @@ import { Workshop, type Bench } from './workshop';
 let workshop: Workshop;
 let bench: Bench;
 beforeAll(async () => {
-  workshop = await Workshop.open({ demo: true });
+  workshop = await Workshop.open({ demo: true, pictures: true });
   bench = await workshop.page('/plans/rockpool-roundels');
   await bench.says('[aria-label="Pour"]', '+ layer');
 });
@@ -19,7 +19,7 @@ afterAll(async () => {
 const plan = async (id = 'rockpool-roundels') =>
   (await (await fetch(`${workshop.address}/api/v1/plans/${id}`)).json()) as Plan;
 const kinds = async (id?: string) => (await plan(id)).steps.map((s) => s.act.kind);
-const steps = (id?: string) => expect.poll(() => kinds(id), { timeout: 10_000 });
+const steps = (id?: string) => expect.poll(() => kinds(id));
 const BEFORE = ['lay', 'puddle', 'puddle', 'puddle', 'withdraw', 'demould', 'sand'];
 
 /** Adds an act as a maker does: a few letters, and Enter. */
@@ -83,7 +83,7 @@ describe('acts', () => {
       .toFile(picture);
     await add('region');
     const at = (await kinds()).length;
-    await expect.poll(async () => (await kinds()).includes('region'), { timeout: 10_000 }).toBe(true);
+    await expect.poll(async () => (await kinds()).includes('region')).toBe(true);
     const n = (await kinds()).indexOf('region') + 1;
     expect(n).toBeLessThan(at + 1);
     await bench.click(`More about step ${n}`);
@@ -180,10 +180,10 @@ describe('a technique', () => {
 
 describe('some cavities of a group', () => {
   it('are done otherwise without retyping: from another cup, with another amount, or not at all', async () => {
-    await bench.go('/plans/tideline-knobs');
+    await bench.walk('/plans/tideline-knobs');
     await bench.says('[aria-label="Pour"]', '+ layer');
     const variations = async () => (await plan('tideline-knobs')).groups[0]!.variations;
-    const others = expect.poll(variations, { timeout: 10_000 });
+    const others = expect.poll(variations);
     await bench.click('More about step 1');
     await bench.click('otherwise in some of knobs 1–6…');
     await others.toMatchObject([{ stepId: 'lay-mudflat', cavities: [6], change: { skip: true } }]);
@@ -210,7 +210,7 @@ describe('some cavities of a group', () => {
 
 describe('the score', () => {
   it('shows the pour, all of it, and the days', async () => {
-    await bench.go('/plans/sluice-bookends');
+    await bench.walk('/plans/sluice-bookends');
     const words = () => bench.page.$eval('[data-testid="score"]', (e) => e.textContent ?? '');
     await bench.says('[aria-label="Score"]', /all of it after 8 d/);
     expect(await words()).not.toContain('Seal');
@@ -223,7 +223,7 @@ describe('the score', () => {
   });
 
   it('is gone through by keys, mark by mark, down to seconds', async () => {
-    await bench.go('/plans/rockpool-roundels');
+    await bench.walk('/plans/rockpool-roundels');
     await bench.says('[data-testid="mark"]', /hands done after/);
     await bench.page.focus('[aria-label="Go through the score"]');
     expect(await bench.says('[data-testid="mark"]', '0:00 to 1:00')).toContain('weigh the mix');
@@ -261,7 +261,7 @@ describe('the score', () => {
       body: JSON.stringify(slow)
     });
     expect(made.status).toBe(201);
-    await bench.go('/plans/slow-roundels');
+    await bench.walk('/plans/slow-roundels');
     const score = '[aria-label="Score"]';
     await bench.says(score, /\d to mend here/);
     await bench.page.$$eval(`${score} button`, (all) =>
@@ -287,14 +287,14 @@ describe('the score', () => {
   });
 
   it('is told on the sheet from its own zeros: nothing dries after the pour that dries after demoulding', async () => {
-    await bench.go('/plans/sluice-bookends/sheet');
+    await bench.walk('/plans/sluice-bookends/sheet');
     const text = await bench.says('[data-testid="sheet"]', '7 d after demoulding');
     expect(text).not.toMatch(/after demoulding, about/);
     expect(text).toMatch(/stiffening, about \d+ min after\s+the pour/);
   });
 
   it('says an order as a row of mixes by one pair of hands', async () => {
-    await bench.go('/plans/samphire-hooks');
+    await bench.walk('/plans/samphire-hooks');
     await bench.says('[data-testid="row"]', /castings, 5 at once/);
     await bench.says('[data-testid="row"]', /6 mixes/);
   });

@@ -52,7 +52,7 @@ describe('what is due', () => {
 
 describe('a leftover', () => {
   it('that is enough for a piece is offered, and planned with one tap', async () => {
-    await bench.go('/');
+    await bench.walk('/');
     const offer = await bench.says('[data-testid="offers"]', /terrazzo[^]*samphire offcuts/);
     const [, pieces] = /(\d+) pieces? of terrazzo/.exec(offer)!;
     await bench.click('Plan it');
@@ -72,7 +72,7 @@ describe('inspection', () => {
     );
 
   it('of a tray goes by keys, one by one and together', async () => {
-    await bench.go('/record/tideline-third');
+    await bench.walk('/record/tideline-third');
     expect(await grades()).toEqual(Array(6).fill('open'));
     await bench.press('r');
     await expect.poll(grades).toEqual(['reject', ...Array(5).fill('open')]);
@@ -112,7 +112,7 @@ describe('inspection', () => {
 
 describe('causes', () => {
   it('are named with their fact, and one tap changes the plan', async () => {
-    await bench.go('/record/tideline-first');
+    await bench.walk('/record/tideline-first');
     const said = await bench.says('[data-testid="causes"]', 'colours run together');
     expect(said).toMatch(/waited 5\d min of 11\d min until gelled/i);
     const wait = async () =>
@@ -125,7 +125,7 @@ describe('causes', () => {
   });
 
   it('two runs side by side say what differed, and that several things did', async () => {
-    await bench.go('/record/compare?a=tideline-first&b=tideline-second');
+    await bench.walk('/record/compare?a=tideline-first&b=tideline-second');
     const rows = await bench.says('[data-testid="differences"]', 'wait 1, until gelled');
     expect(rows).toContain('demould knobs 1–6');
     await bench.says('main', 'things differed at once');
@@ -139,19 +139,19 @@ describe('the record', () => {
     );
 
   it('is searched by name, lesson and defect, and filtered', async () => {
-    await bench.go('/record');
+    await bench.walk('/record');
     const all = (await names()).length;
     expect(all).toBeGreaterThan(5);
     await bench.page.type('[aria-label="Find a run or a lesson"]', 'white took');
     await expect.poll(async () => (await names()).join()).toMatch(/^Rockpool roundels[^,]*$/);
-    await bench.go('/record');
+    await bench.walk('/record');
     await bench.choose('Only', 'with rejects');
     await expect.poll(async () => (await names()).length).toBeLessThan(all);
     expect((await names()).length).toBeGreaterThan(1);
   });
 
   it('shows rates with how many pieces tell them', async () => {
-    await bench.go('/record/charts');
+    await bench.walk('/record/charts');
     const chart = await bench.page.waitForSelector('[role="img"][aria-label^="Rejects by demoulding"]');
     expect(await chart!.evaluate((e) => e.getAttribute('aria-label'))).toMatch(/after its window \d+ % of 5/);
     await bench.page.waitForFunction(() =>
@@ -168,16 +168,16 @@ describe('the record', () => {
         body: JSON.stringify({ ...piece, measured })
       });
     expect((await put([{ cupId: 'heron', colour: '#5b6664', as: 'as finished' }])).status).toBeLessThan(300);
-    await bench.go('/record/charts');
+    await bench.walk('/record/charts');
     const dots = await bench.page.waitForSelector('[role="img"][aria-label^="Colour by its dose"]');
     expect(await dots!.evaluate((e) => e.getAttribute('aria-label'))).toMatch(/heron/);
     await put([]);
-    await bench.go('/record/charts');
+    await bench.walk('/record/charts');
     await bench.says('[data-testid="colour-by-dose"]', 'No colour was measured');
   });
 
   it('repeats as a family: a plan in which the colours change places from piece to piece', async () => {
-    await bench.go('/record/tideline-second');
+    await bench.walk('/record/tideline-second');
     await bench.choose('Repeat otherwise', 'as a family');
     await bench.page.waitForFunction(() => location.pathname.startsWith('/plans/'));
     const id = new URL(bench.page.url()).pathname.split('/').at(-1)!;
@@ -188,7 +188,7 @@ describe('the record', () => {
   });
 
   it('repeats in another mould, and tells a buyer what will match', async () => {
-    await bench.go('/record/tideline-second');
+    await bench.walk('/record/tideline-second');
     await bench.click('For the buyer', 'link');
     await bench.says('[data-testid="buyer"]', 'What will match');
     await bench.type('Weight within', '3');
@@ -201,22 +201,22 @@ describe('the record', () => {
     expect(plan.groups.map((g: { mouldId: string }) => g.mouldId)).toEqual(['roundel']);
     expect(plan.name).toContain('in Roundel');
     // The pour tells what was made from it.
-    await bench.go('/record/tideline-second');
+    await bench.walk('/record/tideline-second');
     await bench.says('[data-testid="family"]', /Made from this pour[^]*in Roundel/);
   });
 
   it('brings a lesson back where its act is planned', async () => {
-    await bench.go('/record/tideline-second');
+    await bench.walk('/record/tideline-second');
     await bench.page.type('[aria-label="Lesson"]', 'Drag with the blunt needle.');
     await bench.choose('What it is about', 'the act: drag');
     await bench.click('Keep');
     await bench.says('main', 'Drag with the blunt needle.');
-    await bench.go('/plans/tideline-knobs');
+    await bench.walk('/plans/tideline-knobs');
     await bench.says('[aria-label="Numbers"]', 'lessons from before');
     const lessons = () => bench.page.$eval('[data-testid="lessons"]', (e) => e.textContent ?? '');
     await bench.page.locator('::-p-text(from before)').click();
     await bench.says('[aria-label="Numbers"]', 'Drag with the blunt needle.');
-    await bench.go('/plans/samphire-hooks');
+    await bench.walk('/plans/samphire-hooks');
     await bench.says('[aria-label="Numbers"]', 'from before');
     expect(await lessons()).not.toContain('blunt needle');
   });
@@ -224,7 +224,7 @@ describe('the record', () => {
 
 describe('finding', () => {
   it('goes anywhere by a key and a few letters, and begins what it finds', async () => {
-    await bench.go('/shelf');
+    await bench.walk('/shelf');
     await bench.press('/');
     await bench.page.waitForSelector(
       '[aria-label="Find anything"][role="combobox"], input[aria-label="Find anything"]'
@@ -247,7 +247,7 @@ describe('finding', () => {
 
 describe('keeping', () => {
   it('everything goes into one archive and comes back from it', async () => {
-    await bench.go('/workshop');
+    await bench.walk('/workshop');
     const zip = Buffer.from(await (await fetch(`${workshop.address}/api/v1/archive`)).arrayBuffer());
     const file = join(workshop.folder, 'all.zip');
     writeFileSync(file, zip);
@@ -270,7 +270,7 @@ describe('keeping', () => {
   it('a lot tells every gram, its runs, and is counted anew', async () => {
     const lots = await get('/api/v1/lots');
     const lot = lots.find((l: { of: { kind: string; part?: string } }) => l.of.part === 'liquid') ?? lots[0];
-    await bench.go(`/shelf/lots/${lot.id}`);
+    await bench.walk(`/shelf/lots/${lot.id}`);
     await bench.says('[data-testid="entries"]', 'bought');
     await bench.type('There is really', '500 g');
     await bench.click('Count it anew');
@@ -286,7 +286,7 @@ describe('keeping', () => {
   });
 
   it('a table is read first, its faults said by line, and comes in whole or not at all', async () => {
-    await bench.go('/shelf/import');
+    await bench.walk('/shelf/import');
     await bench.page.type(
       '[aria-label="Or paste it here"]',
       'pot,kind,hex\nmarsh green,paste,#3f6b4a\nreed,paste,reddish\n'
@@ -301,7 +301,7 @@ describe('keeping', () => {
       body: JSON.stringify({ text: 'pot,kind,hex\na,paste,#3f6b4a\nb,paste,x\n', keep: true })
     });
     expect([kept.status, await names()]).toEqual([422, before]);
-    await bench.go('/shelf/import');
+    await bench.walk('/shelf/import');
     await bench.page.type('[aria-label="Or paste it here"]', 'pot;kind;shade\nmarsh green;paste;#3f6b4a\n');
     await bench.page.keyboard.press('Tab');
     await bench.says('[data-testid="import-rows"]', 'colour is missing');

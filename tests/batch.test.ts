@@ -82,14 +82,14 @@ describe('the workshop’s batches', () => {
   it.each(plans.map((p) => [p.name, p.id]))(
     '%s stands on one page, and its batch on one sheet',
     async (_, id) => {
-      await bench.go(`/plans/${id}`);
+      await bench.walk(`/plans/${id}`);
       await bench.says('[aria-label="Numbers"]', 'mixed');
       const size = await bench.page.evaluate(() => [
         document.documentElement.scrollWidth - innerWidth,
         document.documentElement.scrollHeight - innerHeight
       ]);
       expect(size).toEqual([0, 0]);
-      await bench.go(`/plans/${id}/batch`);
+      await bench.walk(`/plans/${id}/batch`);
       await bench.says('[data-testid="batch"]', 'g in all');
       expect(pagesOf(await bench.page.pdf({ preferCSSPageSize: true }))).toBe(1);
       expect(bench.errors).toEqual([]);
@@ -97,7 +97,7 @@ describe('the workshop’s batches', () => {
   );
 
   it('prints labels with letter, recipe and date', async () => {
-    await bench.go('/plans/rockpool-roundels/labels');
+    await bench.walk('/plans/rockpool-roundels/labels');
     const labels = await bench.says('[data-testid="labels"]', 'sea lavender');
     expect(labels).toMatch(/violet paste 0\.9 %/);
     expect(labels).toContain(String(new Date().getFullYear()));
@@ -105,7 +105,7 @@ describe('the workshop’s batches', () => {
   });
 
   it('changes with how it is mixed, what stands in it, and how it is dosed', async () => {
-    await bench.go('/plans/rockpool-roundels');
+    await bench.walk('/plans/rockpool-roundels');
     await bench.says('[data-testid="weighings"]', 'of the mix');
     await bench.choose('How the batch is mixed', 'each cup');
     await bench.page.waitForFunction(
@@ -137,17 +137,17 @@ describe('the workshop’s batches', () => {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ ...plan, id: 'several', name: 'Several mixes', mixes })
     });
-    await bench.go('/plans/several');
+    await bench.walk('/plans/several');
     const shown = await bench.says('[data-testid="weighings"]', /mix 1, 2[^]*mix 3, 4/);
     const row = /resin A\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)/.exec(shown)!;
     expect(Number(row[2])).toBeGreaterThan(Number(row[3]));
-    await bench.go('/plans/several/sheet');
+    await bench.walk('/plans/several/sheet');
     const sheet = await bench.says('main', /heron/);
     for (const grams of row.slice(1)) expect(sheet).toContain(grams);
   });
 
   it('runs split: the mix, then each cup’s share, then its colour; short of one, it says what to mix', async () => {
-    await bench.go('/plans/saltings-bars');
+    await bench.walk('/plans/saltings-bars');
     await bench.click('More about colourant 1 of cup B');
     await bench.page.locator('::-p-aria([name="Creep up by eye"][role="checkbox"])').click();
     await bench.says('[data-cup="B"]', 'creeping up from 50 %');
@@ -202,7 +202,7 @@ describe('the workshop’s batches', () => {
   });
 
   it('learns a cavity from what it really took, and keeps its history', async () => {
-    await bench.go('/shelf/moulds/coat-hooks');
+    await bench.walk('/shelf/moulds/coat-hooks');
     await bench.says('[data-testid="history"]', /samphire/);
     await bench.says('[data-testid="history"]', /64\.77 ml each/);
     await bench.click('use that');
@@ -215,7 +215,7 @@ describe('the workshop’s batches', () => {
   });
 
   it('asks what the water stood in, and shows both answers', async () => {
-    await bench.go('/shelf/moulds/dome-knobs');
+    await bench.walk('/shelf/moulds/dome-knobs');
     await bench.choose('Capacity known from', 'a water fill');
     await bench.type('Mould empty', '212.4 g');
     await bench.type('Filled with water', '274.0 g');
@@ -240,7 +240,7 @@ describe('the workshop’s batches', () => {
         .png()
         .toBuffer()
     );
-    await bench.go('/shelf/moulds/new');
+    await bench.walk('/shelf/moulds/new');
     await bench.choose('Shape', 'prism');
     const input = await bench.page.waitForSelector('[aria-label="Photo to trace over"]');
     await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(photo);
@@ -266,7 +266,7 @@ describe('the workshop’s batches', () => {
   });
 
   it('says which line of a table is not two numbers, and loses nothing', async () => {
-    await bench.go('/shelf/moulds/new');
+    await bench.walk('/shelf/moulds/new');
     await bench.choose('Shape', 'table of depths');
     await bench.type('Corners or depths', '0 0\nten 20\n20 50');
     await bench.says(main, 'Line 2');
@@ -276,7 +276,7 @@ describe('the workshop’s batches', () => {
   });
 
   it('makes a mould, a paste and a drop', async () => {
-    await bench.go('/shelf/make-mould');
+    await bench.walk('/shelf/make-mould');
     await bench.says('[data-testid="rubber"]', '369');
     await bench.page.locator('::-p-aria([name="two halves with keys"][role="checkbox"])').click();
     await bench.says('[aria-label="Rubber needed"]', 'second half');
@@ -284,7 +284,7 @@ describe('the workshop’s batches', () => {
     await bench.says('[aria-label="Pour"]', 'first half');
     await bench.says('[aria-label="Pour"]', 'press 4 keys');
 
-    await bench.go('/colours/paste');
+    await bench.walk('/colours/paste');
     await bench.choose('Dry pigment', 'titanium white powder');
     await bench.type('Make', '50 g');
     await bench.says('[data-testid="paste"]', '30.00');
@@ -296,7 +296,7 @@ describe('the workshop’s batches', () => {
     expect(pastes[0]).toMatchObject({ carrier: 'part B', pigmentFraction: 0.6, shelfMonths: 12 });
     expect((await get('/api/v1/lots')).some((l: { name: string }) => l.name === pastes[0].name)).toBe(true);
 
-    await bench.go('/colours/drops');
+    await bench.walk('/colours/drops');
     await bench.choose('Colourant', 'magenta alcohol ink');
     await bench.says('[data-testid="drop"]', '0.0420');
     await bench.click('Keep it on the card');
@@ -309,7 +309,7 @@ describe('the workshop’s batches', () => {
     const stock = await get('/api/v1/stock');
     const powder = stock.find((s: { lot: { id: string } }) => s.lot.id === 'gypsum-powder');
     expect(powder.left).toBeLessThan(powder.lot.grams);
-    await bench.go('/shelf/lots/new');
+    await bench.walk('/shelf/lots/new');
     await bench
       .choose('A lot of', 'gypsum powder')
       .catch(() => bench.choose('A lot of', 'powder, Jesmonite'));
@@ -321,7 +321,7 @@ describe('the workshop’s batches', () => {
   });
 
   it('learns what clings from what is left in three cups', async () => {
-    await bench.go('/record/tideline-first');
+    await bench.walk('/record/tideline-first');
     for (const cup of ['A', 'B', 'C']) await bench.type(`Left in cup ${cup}`, '0.4 g');
     await bench.click('Keep the weights');
     await bench.page.waitForFunction(() =>
@@ -329,7 +329,7 @@ describe('the workshop’s batches', () => {
         (b) => b.textContent?.trim() === 'Keep the weights' && b.disabled
       )
     );
-    await bench.go('/plans/tideline-knobs');
+    await bench.walk('/plans/tideline-knobs');
     await bench.click('Settings of the batch');
     await bench.says('body', /from \d past cups/);
   });

@@ -25,7 +25,7 @@ const eventsOf = async (id: string): Promise<Told[]> => get(`/api/v1/runs/${id}/
 const NOW = '[data-testid="now"]';
 
 beforeAll(async () => {
-  workshop = await Workshop.open({ demo: true });
+  workshop = await Workshop.open({ demo: true, offline: true });
   bench = await workshop.page('/');
   // The page's own clock, which a test sets ahead: nobody waits two days here.
   await bench.page.evaluateOnNewDocument(() => {
@@ -183,7 +183,7 @@ describe('the demo’s other pours', () => {
     await bench.says('[data-testid="number"]', 'Open');
     await conduct();
     await bench.says('main', 'The run is done.');
-  }, 120_000);
+  });
 
   it('the stand-in probe is read live, and told as it warms', async () => {
     await begin('rockpool-probe', 'roundels-live');
@@ -197,7 +197,7 @@ describe('the demo’s other pours', () => {
     await bench.says('[data-testid="number"]', 'Open');
     expect((await probed()).length).toBeGreaterThan(1);
     await bench.page.evaluate(() => ((window as { ahead?: number }).ahead = 0));
-  }, 120_000);
+  });
 
   it('a soap slab is poured by the trace that the hand reports', async () => {
     const plan = await get('/api/v1/plans/saltings-bars');
@@ -221,7 +221,7 @@ describe('the demo’s other pours', () => {
     await expect
       .poll(async () => (await eventsOf('bars-c')).find((e) => e.type === 'felt')?.state)
       .toBe('medium trace');
-  }, 180_000);
+  });
 
   it('a loaf takes its second batch another day', async () => {
     await begin('night-heron', 'loaf-d');
@@ -229,7 +229,7 @@ describe('the demo’s other pours', () => {
     await bench.says('main', 'The run is done.');
     await bench.press('Space');
     await bench.says('main h1', 'Night Heron');
-  }, 180_000);
+  });
 });
 
 describe('what went wrong', () => {
@@ -308,7 +308,7 @@ describe('a rehearsal', () => {
     for (const kind of ['overshoot', 'spilled cup', 'phone call']) expect(answers).toContain(kind);
     await bench.says('[data-testid="act-times"]', 'a weighing');
     expect(JSON.stringify([await get('/api/v1/runs'), await get('/api/v1/stock')])).toBe(before);
-  }, 60_000);
+  });
 
   it('of a plan puts a measured time into it with one tap', async () => {
     await bench.go('/rehearse/plan/samphire-hooks');
@@ -372,7 +372,7 @@ describe('beside the pour', () => {
     expect(photo.headers.get('content-type')).toBe('image/jpeg');
     await bench.go('/record/knobs-photo');
     await bench.says('[data-testid="run-photos"]', 'layer 1 as poured');
-  }, 120_000);
+  });
 
   it('two pours go on at once with their clocks; before a third another pair of hands is asked for', async () => {
     await begin('tideline-knobs', 'knobs-second');
@@ -389,5 +389,5 @@ describe('beside the pour', () => {
         (await eventsOf('hooks-third')).filter((e) => e.type === 'ticked').map((e) => e.check)
       )
       .toEqual(['another-pair']);
-  }, 120_000);
+  });
 });

@@ -60,7 +60,7 @@ describe('the shelf of colourants', () => {
   });
 
   it('takes a masstone and a tint, typed or picked from a photo with a white reference', async () => {
-    await bench.go('/colours/blue-paste');
+    await bench.walk('/colours/blue-paste');
     await bench.says('[data-testid="optics"]', /hides at/);
     await bench.click('Enter a tint');
     await bench.type('Percent of it in white', '5 %');
@@ -84,7 +84,7 @@ describe('the shelf of colourants', () => {
 
 describe('matching', () => {
   it('finds recipes in a worker, with grams for the batch, and shows how far it is', async () => {
-    await bench.go('/colours/match');
+    await bench.walk('/colours/match');
     await bench.choose('Base', 'Jesmonite, casting grade');
     await bench.type('Colour wanted', '7d9a5f');
     await bench.type('For a batch of', '250 g');
@@ -113,7 +113,7 @@ describe('matching', () => {
   });
 
   it('makes up for a pot that is out', async () => {
-    await bench.go('/colours/violet-paste');
+    await bench.walk('/colours/violet-paste');
     await bench.click('Out of it? Make it from others', 'link');
     await bench.says('main h1', 'Without violet paste');
     await bench.page.locator('::-p-text(Find recipes)').click();
@@ -141,7 +141,7 @@ describe('matching', () => {
 
 describe('trial cards', () => {
   it('are recorded in under a minute, with a photo', async () => {
-    await bench.go('/colours/cards');
+    await bench.walk('/colours/cards');
     await bench.says('[data-testid="outlier"]', 'wrong pot?');
     const count = (await get('/api/v1/trialcards')).length;
     await bench.click('New card');
@@ -194,7 +194,7 @@ describe('trial cards', () => {
 
 describe('palettes', () => {
   it('come from a photo and become recipes', async () => {
-    await bench.go('/colours/palettes');
+    await bench.walk('/colours/palettes');
     await bench.choose('How many colours', '3');
     await upload('Colours of a photo', await photo('marsh.png', '#6f7f58', '#b9a27a'));
     await bench.says('[data-testid="palette"]', /colour 1, 5\d %/);
@@ -226,7 +226,7 @@ describe('palettes', () => {
 
 describe('colour in a plan', () => {
   it('says that two darks read as one, and mends it with one tap', async () => {
-    await bench.go('/plans/night-heron');
+    await bench.walk('/plans/night-heron');
     await bench.says('[data-testid="contrast"]', 'reads as one');
     await bench.says('[aria-label="Numbers"]', /heron.*read as one|will read as one/);
     await bench.page.locator('::-p-text(activated charcoal instead of)').click();
@@ -238,7 +238,7 @@ describe('colour in a plan', () => {
   });
 
   it('shows each cup in the cup, in the piece and finished, and as others see it', async () => {
-    await bench.go('/plans/sluice-bookends');
+    await bench.walk('/plans/sluice-bookends');
     const looks = await bench.page.$$eval('[data-testid="looks-B"] [role="img"]', (all) =>
       all.map((e) => e.getAttribute('aria-label') ?? '')
     );
@@ -247,7 +247,7 @@ describe('colour in a plan', () => {
       expect.stringMatching(/mm in the piece, dry/),
       'sealed'
     ]);
-    await bench.go('/plans/samphire-hooks');
+    await bench.walk('/plans/samphire-hooks');
     const fill = () => bench.page.$eval('[data-testid="core"] pattern rect', (e) => e.getAttribute('fill'));
     const own = await fill();
     await bench.choose('Seen by', 'lightness alone');

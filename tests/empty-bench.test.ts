@@ -43,12 +43,12 @@ describe('an empty bench', () => {
     ).toBeCloseTo(0.79, 2);
     await bench.click('Put it on the shelf');
     await bench.says(main, '1 on the shelf');
-    await bench.go('/shelf');
+    await bench.walk('/shelf');
     await bench.says(main, '6 × 10.32 ml');
   });
 
   it('a shelf of generic cards', async () => {
-    await bench.go('/');
+    await bench.walk('/');
     await bench.click('Fill the shelf');
     await bench.says(main, 'See the shelf');
     expect((await get('/api/v1/bases')).length).toBeGreaterThan(0);
@@ -57,7 +57,7 @@ describe('an empty bench', () => {
   it('a plan file, which brings its cards along and comes out again the same', async () => {
     const path = join(workshop.folder, 'tideline.kirapen.json');
     writeFileSync(path, JSON.stringify(file));
-    await bench.go('/');
+    await bench.walk('/');
     const input = await bench.page.waitForSelector('[aria-label="Plan file to import"]');
     await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(path);
     await bench.says('[aria-label="Pour"]', 'heron');
@@ -70,7 +70,7 @@ describe('an empty bench', () => {
       path,
       JSON.stringify({ ...file, plan: { ...tideline, bench: { ...tideline.bench, roomCelsius: 400 } } })
     );
-    await bench.go('/plans');
+    await bench.walk('/plans');
     const input = await bench.page.waitForSelector('[aria-label="Plan file to import"]');
     await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(path);
     await bench.says(main, 'Room celsius is too hot to cast');
@@ -78,7 +78,7 @@ describe('an empty bench', () => {
   });
 
   it('brings a deleted plan back', async () => {
-    await bench.go(`/plans/${tideline.id}`);
+    await bench.walk(`/plans/${tideline.id}`);
     await bench.click('Export, copy or delete this plan');
     await bench.click('Delete the plan', 'menuitem');
     await bench.says(main, 'The plan is deleted.');

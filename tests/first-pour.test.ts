@@ -90,7 +90,7 @@ describe('the first pour, from a mould to the record', () => {
   });
 
   it('was saved without being asked', async () => {
-    await bench.go(`/plans/${planId}`);
+    await bench.walk(`/plans/${planId}`);
     await bench.says('[aria-label="Cups"]', 'at least 20 g');
     const stored = await get(`/api/v1/plans/${planId}`);
     expect(stored.name).toBe('Tideline knobs, second tray');
@@ -286,7 +286,7 @@ describe('the first pour, from a mould to the record', () => {
   });
 
   it('repeats from what was really poured', async () => {
-    await bench.go(`/record/${runId}`);
+    await bench.walk(`/record/${runId}`);
     await bench.click('Repeat as poured');
     await bench.says('[aria-label="Pour"]', /3\.70 ml each/);
     const id = new URL(bench.page.url()).pathname.split('/').at(-1)!;

@@ -4,7 +4,7 @@ import { tideline } from '../demo/orders/tideline-knobs';
 import { dice } from './dice';
 import { Workshop } from './workshop';
 
-const KILLS = times(12, 60);
+const KILLS = times(5, 60);
 const RUN = 'tideline-third';
 const roll = dice(20_261);
 

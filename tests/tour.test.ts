@@ -4,7 +4,7 @@ import { Workshop, type Bench } from './workshop';
 let workshop: Workshop;
 let bench: Bench;
 beforeAll(async () => {
-  workshop = await Workshop.open({ demo: true });
+  workshop = await Workshop.open({ demo: true, pictures: true });
   bench = await workshop.page('/guide/first-piece');
 });
 afterAll(async () => {

@@ -6,7 +6,7 @@ const RUN = 'tideline-third';
 
 let workshop: Workshop;
 beforeAll(async () => {
-  workshop = await Workshop.open({ demo: true });
+  workshop = await Workshop.open({ demo: true, offline: true });
 });
 afterAll(() => workshop.close());
 
@@ -95,7 +95,7 @@ describe('two devices, one run', () => {
       (await stored<{ type: string; device?: string }[]>(`/runs/${RUN}/events`)).findLast(
         (e) => e.type === 'conducts'
       )?.device;
-    await expect.poll(conductor, { timeout: 30_000 }).toBe(device);
+    await expect.poll(conductor).toBe(device);
     const b = await workshop.device(`/run/${RUN}`);
     await b.click('Take over');
     // A page that lies behind another is painted seldom, and looked at as seldom.

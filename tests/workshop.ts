@@ -1,5 +1,5 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -30,30 +30,57 @@ async function freePort(): Promise<number> {
   });
 }
 
+/** What a test needs of a workshop; what it does not need is not paid for. */
+interface Needs {
+  /** The demo workshop's shelf, plans and runs. */
+  demo: boolean;
+  /** Pieces are drawn. They take most of a core for as long as a page is open, so a test of words and figures goes without. */
+  pictures?: boolean;
+  /** Pages are kept for when the network is gone. */
+  offline?: boolean;
+}
+
+/** In a page: the worker that draws pieces never answers. */
+function drawNothing(): void {
+  window.Worker = new Proxy(Worker, {
+    construct(Real, [url, options]: [string | URL, WorkerOptions]) {
+      if (!String(url).includes('pattern.worker')) return new Real(url, options);
+      const idle = { postMessage: () => undefined, terminate: () => undefined };
+      return Object.assign(new EventTarget(), idle);
+    }
+  });
+}
+
+/** In a page: nothing is kept for when the network is gone. */
+function keepNothing(): void {
+  navigator.serviceWorker.register = () => new Promise(() => undefined);
+}
+
 /** The built application on its own database, and a browser beside it. */
 export class Workshop {
   readonly address: string;
   readonly folder = mkdtempSync(join(tmpdir(), 'kirapen-browser-'));
+  readonly database = join(this.folder, 'workshop.db');
   #server: ChildProcess | undefined;
   #browser: Browser | undefined;
   readonly #port: number;
-  readonly #demo: boolean;
+  readonly #needs: Needs;
 
-  private constructor(port: number, demo: boolean) {
+  private constructor(port: number, needs: Needs) {
     this.#port = port;
-    this.#demo = demo;
+    this.#needs = needs;
     this.address = `http://127.0.0.1:${port}`;
   }
 
   /** A server without a browser. */
-  static async serve(what: { demo: boolean }): Promise<Workshop> {
-    const workshop = new Workshop(await freePort(), what.demo);
+  static async serve(needs: Needs): Promise<Workshop> {
+    const workshop = new Workshop(await freePort(), needs);
     await workshop.start();
     return workshop;
   }
 
-  static async open(what: { demo: boolean }): Promise<Workshop> {
-    const workshop = await Workshop.serve(what);
+  static async open(needs: Needs): Promise<Workshop> {
+    const workshop = await Workshop.serve(needs);
     workshop.#browser = await puppeteer.launch({
       executablePath: BROWSER,
       headless: true,
@@ -65,13 +92,15 @@ export class Workshop {
 
   /** Starts the server and waits until it says where it is. */
   async start(): Promise<void> {
+    const demo = process.env.KIRAPEN_DEMO_DATABASE;
+    if (this.#needs.demo && demo && !existsSync(this.database)) copyFileSync(demo, this.database);
     const server = spawn('node', ['server.js'], {
       cwd: resolve('.'),
       env: {
         ...process.env,
         PORT: String(this.#port),
-        KIRAPEN_DB: join(this.folder, 'workshop.db'),
-        KIRAPEN_DEMO: this.#demo ? '1' : '0',
+        KIRAPEN_DB: this.database,
+        KIRAPEN_DEMO: this.#needs.demo ? '1' : '0',
         KIRAPEN_LOG: 'error'
       },
       stdio: ['ignore', 'pipe', 'inherit']
@@ -102,18 +131,20 @@ export class Workshop {
   /** A page at a path, 1280 × 800, in a theme where one is named; it fails the test on any script error. */
   async page(path: string, theme?: 'light' | 'dark'): Promise<Bench> {
     const page = await this.#browser!.newPage();
-    await page.setViewport({ width: 1280, height: 800 });
     if (theme) await page.evaluateOnNewDocument((t) => localStorage.setItem('kirapen.theme', t), theme);
-    const bench = new Bench(page, this.address);
-    await bench.go(path);
-    return bench;
+    return this.#at(page, path);
   }
 
   /** A page on a device of its own: nothing kept in one browser is seen by the other. */
   async device(path: string): Promise<Bench> {
     const context = await this.#browser!.createBrowserContext();
-    const page = await context.newPage();
+    return this.#at(await context.newPage(), path);
+  }
+
+  async #at(page: Page, path: string): Promise<Bench> {
     await page.setViewport({ width: 1280, height: 800 });
+    if (!this.#needs.pictures) await page.evaluateOnNewDocument(drawNothing);
+    if (!this.#needs.offline) await page.evaluateOnNewDocument(keepNothing);
     const bench = new Bench(page, this.address);
     await bench.go(path);
     return bench;
@@ -143,6 +174,20 @@ export class Bench {
 
   async go(path: string): Promise<void> {
     await this.page.goto(this.#address + path, { waitUntil: 'load' });
+    await this.alive();
+  }
+
+  /** Goes on to another path as by a tap on a link: nothing is fetched or begun anew that the page has. Where it stands there already it is read anew. */
+  async walk(path: string): Promise<void> {
+    if ((await this.page.evaluate(() => document.documentElement.dataset.at)) === path) return this.go(path);
+    await this.page.evaluate((path) => {
+      const link = Object.assign(document.createElement('a'), { href: path });
+      document.body.append(link);
+      link.click();
+      link.remove();
+    }, path);
+    await this.page.waitForFunction((path) => document.documentElement.dataset.at === path, {}, path);
+    await this.page.waitForFunction(() => !document.body.innerText.includes('The plan is being worked out'));
     await this.alive();
   }
 

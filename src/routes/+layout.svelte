@@ -1,8 +1,9 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import '../app.css';
+  import { afterNavigate } from '$app/navigation';
   import { page } from '$app/state';
-  import { nowAlive } from '../lib/page/alive';
+  import { nowAlive, nowAt } from '../lib/page/alive';
   import { keepTour, tourAt } from '$lib/tour';
   import { setPreferences } from '../lib/preferences.svelte';
   let { children, data } = $props();
@@ -10,6 +11,8 @@
   // Before anything is shown, and again whenever they change.
   untrack(() => setPreferences(data.ways));
   $effect.pre(() => setPreferences(data.ways));
+
+  afterNavigate(({ to }) => to && nowAt(to.url));
 
   onMount(() => {
     nowAlive();

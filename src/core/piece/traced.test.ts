@@ -46,7 +46,7 @@ const cases = TECHNIQUES.flatMap((t) =>
 );
 
 describe.each(cases.map((c, i) => [...c, i] as const))('the piece of %s in %s', (id, kind, i) => {
-  it.each(someOf(MOULDS, 4, i))('holds of each colour what was poured of it: %s', (mouldId) => {
+  it.each(someOf(MOULDS, 8, i))('holds of each colour what was poured of it: %s', (mouldId) => {
     const plan = tried(id, kind, mouldId);
     expect(plan.steps.length).toBeGreaterThan(0);
     const piece = pieceOf(plan, cards, {}, {})!;

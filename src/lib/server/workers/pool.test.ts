@@ -25,7 +25,7 @@ beforeAll(async () => {
   vi.stubEnv('DEV', false);
   vi.stubEnv('KIRAPEN_HOME', join(process.cwd(), folder));
   sums = await import('.');
-}, 60_000);
+});
 
 afterAll(async () => {
   await sums.endThreads();
