@@ -12,7 +12,7 @@ const orders = (times: number): OrderAsked[] =>
   Array.from({ length: times }, (_, t) =>
     plans.map((plan, i) => ({
       plan: { ...plan, id: `${plan.id}-${t}`, order: { good: 6, ...plan.order } },
-      past: {},
+      learned: {},
       notBefore: 0,
       due: (20 + 15 * t + i) * DAY
     }))

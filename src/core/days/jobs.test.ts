@@ -65,7 +65,7 @@ describe('an order on the days', () => {
 
   it('tells how far it is while orders are placed: never back, from nothing to nearly all', () => {
     const told: number[] = [];
-    const asked = [samphire, tideline].map((plan) => ({ plan, past: {}, notBefore: 0 }));
+    const asked = [samphire, tideline].map((plan) => ({ plan, learned: {}, notBefore: 0 }));
     ordersOnDays(asked, cards, { hours }, { told: (share) => told.push(share) });
     expect(told[0]).toBe(0);
     expect(told.length).toBeGreaterThan(asked.length);
@@ -108,7 +108,7 @@ it('the ten orders together find their days, and find them again when one slips 
 it('an order that is due says by when its last turn has to be begun, and is late when it is begun after that', () => {
   const due = 12 * DAY;
   const ask = (notBefore: number) =>
-    ordersOnDays([{ plan: samphire, past: {}, notBefore, due }], cards, { hours }).orders[0]!;
+    ordersOnDays([{ plan: samphire, learned: {}, notBefore, due }], cards, { hours }).orders[0]!;
   const first = ask(0);
   expect(first.late).toBeUndefined();
   expect(first.startBy).toBeLessThan(due);

@@ -43,7 +43,7 @@ export interface DaysAhead extends OrdersOnDays {
 /** An order with what is asked of its days. */
 export interface OrderAsked extends OrderWindow {
   plan: Plan;
-  past: LearnedHistory;
+  learned: LearnedHistory;
 }
 
 /** Share of the work that the figures of the plans are, before anything is placed; as it is felt with many orders. */
@@ -63,7 +63,7 @@ export function ordersOnDays(
 ): OrdersOnDays {
   const jobs = asked.map((o, i) => {
     told((i / asked.length) * FIGURES);
-    return jobsOf(o.plan, figuresOf(o.plan, shelf, o.past), o);
+    return jobsOf(o.plan, figuresOf(o.plan, shelf, o.learned), o);
   });
   const bench = { ...there, cavities: cavitiesOf(asked.map((o) => o.plan)) };
   const days = planDays([...curing, ...jobs.flat()], bench, (share) => told(FIGURES + (1 - FIGURES) * share));

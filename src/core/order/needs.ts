@@ -25,10 +25,11 @@ export interface Cost {
 }
 
 /** The order in turns; undefined without an order. A typed rate wins over the record's. */
-export function yieldOf(plan: Plan, pieces: number, past: LearnedHistory): OrderYield | undefined {
+export function yieldOf(plan: Plan, pieces: number, learned: LearnedHistory): OrderYield | undefined {
   if (!plan.order) return undefined;
   const typed = plan.order.rejects;
-  const record = past.rejects && past.rejects.of > 0 ? past.rejects.count / past.rejects.of : undefined;
+  const record =
+    learned.rejects && learned.rejects.of > 0 ? learned.rejects.count / learned.rejects.of : undefined;
   const rejects = Math.min(0.9, typed ?? record ?? 0);
   const cast = castFor(plan.order.good, rejects);
   const turns = poursNeeded(cast, pieces);
@@ -89,12 +90,12 @@ export const lotsOf = (cup: Cup): Map<string, string> =>
 /** Sets what a turn takes beside the stock, and says what it costs. */
 export function stockAndCost(
   plan: Plan,
-  stocked: { lots: readonly Lot[]; past: LearnedHistory },
+  stocked: { lots: readonly Lot[]; learned: LearnedHistory },
   taken: readonly { key: string; name: string; grams: number }[],
   made: { pieces: number; order: OrderYield | undefined }
 ): { needs: Need[]; cost?: Cost } {
   const { pieces, order } = made;
-  const stock = stockOf(stocked.lots, stocked.past.uses ?? [], stocked.past.today ?? 0);
+  const stock = stockOf(stocked.lots, stocked.learned.uses ?? [], stocked.learned.today ?? 0);
   const needs = needsOf(taken, stock, order?.turns ?? 1);
   // Tap water costs nothing worth keeping a lot for.
   const unknown = needs.filter((n) => n.cost === undefined && !/^water/.test(n.name)).map((n) => n.name);

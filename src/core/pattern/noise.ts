@@ -10,22 +10,34 @@ const SIZE = 256;
  * @example noiseFrom(1)(0.5, 0, 0) === noiseFrom(1)(0.5, 0, 0) // true
  */
 export function noiseFrom(seed: number): Noise {
+  const { values, order } = tablesFrom(seed);
+  const at = (place: number) => values[order[place]!]!;
+  // Written out, without a closure for each call: a picture asks for it at every one of its pixels.
+  return (x, y, z) => {
+    const [fx, fy, fz] = [Math.floor(x), Math.floor(y), Math.floor(z)];
+    const [u, v, w] = [eased(x - fx), eased(y - fy), eased(z - fz)];
+    const left = order[fx & 255]! + (fy & 255);
+    const right = order[(fx & 255) + 1]! + (fy & 255);
+    const k = fz & 255;
+    const [a, b, c, d] = [order[left]! + k, order[right]! + k, order[left + 1]! + k, order[right + 1]! + k];
+    return blend(
+      blend(blend(at(a), at(b), u), blend(at(c), at(d), u), v),
+      blend(blend(at(a + 1), at(b + 1), u), blend(at(c + 1), at(d + 1), u), v),
+      w
+    );
+  };
+}
+
+/** Values by chance, and the numbers below 256 shuffled: twice over and one more, so that two of them added need no wrapping. */
+function tablesFrom(seed: number): { values: Float64Array; order: Uint16Array } {
   const chance = chanceFrom(seed);
   const values = Float64Array.from({ length: SIZE }, () => chance() * 2 - 1);
-  const order = Uint8Array.from({ length: SIZE }, (_, i) => i);
+  const shuffled = Uint8Array.from({ length: SIZE }, (_, i) => i);
   for (let i = SIZE - 1; i > 0; i--) {
     const j = Math.floor(chance() * (i + 1));
-    [order[i], order[j]] = [order[j]!, order[i]!];
+    [shuffled[i], shuffled[j]] = [shuffled[j]!, shuffled[i]!];
   }
-  const at = (i: number, j: number, k: number) =>
-    values[order[(order[(order[i & 255]! + j) & 255]! + k) & 255]!]!;
-  return (x, y, z) => {
-    const [i, j, k] = [Math.floor(x), Math.floor(y), Math.floor(z)];
-    const [u, v, w] = [eased(x - i), eased(y - j), eased(z - k)];
-    const plane = (n: number) =>
-      blend(blend(at(i, j, n), at(i + 1, j, n), u), blend(at(i, j + 1, n), at(i + 1, j + 1, n), u), v);
-    return blend(plane(k), plane(k + 1), w);
-  };
+  return { values, order: Uint16Array.from({ length: 2 * SIZE + 1 }, (_, i) => shuffled[i & 255]!) };
 }
 
 const eased = (t: number) => t * t * t * (t * (6 * t - 15) + 10);

@@ -30,10 +30,10 @@ const USUAL_SEED = '1';
 export function pieceOf(
   document: Plan,
   shelf: Shelf,
-  past: LearnedHistory,
+  learned: LearnedHistory,
   asked: WhichPiece
 ): DrawnPiece | undefined {
-  const plan = resolve(document, shelf, past);
+  const plan = resolve(document, shelf, learned);
   const { filled } = fill(plan);
   const own =
     asked.cavitySetId === undefined ? filled[0] : filled.find((f) => f.cavitySet.id === asked.cavitySetId);

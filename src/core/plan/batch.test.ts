@@ -13,8 +13,9 @@ import { type LearnedHistory } from '../document';
 import { atBench, layer, mixed, withBase, withCups, withScales } from './plans.testing';
 import { gramsIn } from './weighing/weighed';
 
-const of = (plan: Plan, past: LearnedHistory = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
-const codes = (plan: Plan, past: LearnedHistory = {}) => of(plan, past).problems.map((p) => p.code);
+const of = (plan: Plan, learned: LearnedHistory = {}, shelf = cards): Computed =>
+  computePlan(plan, shelf, learned);
+const codes = (plan: Plan, learned: LearnedHistory = {}) => of(plan, learned).problems.map((p) => p.code);
 const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);
 
 describe('any batch of any material', () => {

@@ -6,7 +6,8 @@ import { computePlan, type Computed, type Plan } from '.';
 import { type Amount, type LearnedHistory } from '../document';
 import { layer } from './plans.testing';
 
-const of = (plan: Plan, past: LearnedHistory = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
+const of = (plan: Plan, learned: LearnedHistory = {}, shelf = cards): Computed =>
+  computePlan(plan, shelf, learned);
 const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);
 
 describe('chambers and zones in a pour', () => {

@@ -42,31 +42,31 @@ const LEVELS = { stop: 0, warn: 1, note: 2 } as const;
  * names, fill the cavities, weigh the cups, play the score, judge it all. Pure and fast enough for every keystroke.
  * Never throws on a well-formed document; what is wrong is said in `problems`.
  */
-export function computePlan(document: Plan, shelf: Shelf, past: LearnedHistory = {}): Computed {
-  const computed = workedOut(document, shelf, past);
-  const judged = (plan: Plan) => workedOut(plan, shelf, past).problems;
+export function computePlan(document: Plan, shelf: Shelf, learned: LearnedHistory = {}): Computed {
+  const computed = computeUnproven(document, shelf, learned);
+  const judged = (plan: Plan) => computeUnproven(plan, shelf, learned).problems;
   return { ...computed, problems: provenFixes(document, computed.problems, judged) };
 }
 
 /** The same figures and problems, without the search for mends: where nobody waits for advice. */
-export const figuresOf = (document: Plan, shelf: Shelf, past: LearnedHistory = {}): Computed =>
-  ended(figuresInTurn(document, shelf, past));
+export const figuresOf = (document: Plan, shelf: Shelf, learned: LearnedHistory = {}): Computed =>
+  ended(figuresInTurn(document, shelf, learned));
 
 /** `figuresOf` a little at each step, so that a page that opens can be let draw and answer between two. */
 export function* figuresInTurn(
   document: Plan,
   shelf: Shelf,
-  past: LearnedHistory = {}
+  learned: LearnedHistory = {}
 ): Generator<void, Computed> {
-  const computed = yield* working(document, shelf, past);
+  const computed = yield* unprovenInTurn(document, shelf, learned);
   return { ...computed, problems: withoutFixes(computed.problems) };
 }
 
-type Worked = Omit<Computed, 'problems'> & { problems: Diagnostic[] };
+type Unproven = Omit<Computed, 'problems'> & { problems: Diagnostic[] };
 
 /** All of it but the proof of what it advises. */
-const workedOut = (document: Plan, shelf: Shelf, past: LearnedHistory): Worked =>
-  ended(working(document, shelf, past));
+const computeUnproven = (document: Plan, shelf: Shelf, learned: LearnedHistory): Unproven =>
+  ended(unprovenInTurn(document, shelf, learned));
 
 /** What a piece of work comes to when it is done without a pause. */
 function ended<T>(work: Generator<void, T>): T {
@@ -76,9 +76,9 @@ function ended<T>(work: Generator<void, T>): T {
   }
 }
 
-function* working(document: Plan, shelf: Shelf, past: LearnedHistory): Generator<void, Worked> {
+function* unprovenInTurn(document: Plan, shelf: Shelf, learned: LearnedHistory): Generator<void, Unproven> {
   yield* litInTurn(document, shelf);
-  const plan = resolve(document, shelf, past);
+  const plan = resolve(document, shelf, learned);
   yield;
   yield* colouredInTurn(plan);
   const { filled, problems: pours } = fill(plan);
@@ -98,9 +98,9 @@ function* working(document: Plan, shelf: Shelf, past: LearnedHistory): Generator
   const stocked = stockedWeighings(allMixes);
   const letDowns = letDownsOf(plan, stocked);
   const totals = totalsOf(cups.map(totalled), allMixes.common, document.groups);
-  const yields = yieldOf(document, totals.pieces, past);
+  const yields = yieldOf(document, totals.pieces, learned);
   const taken = takenBy(stocked, letDowns);
-  const stock = stockAndCost(document, { lots: shelf.lots, past }, taken, {
+  const stock = stockAndCost(document, { lots: shelf.lots, learned }, taken, {
     pieces: totals.pieces,
     order: yields
   });
@@ -154,12 +154,12 @@ const FIRST: readonly Problem['code'][] = [
 const rankOf = (p: Problem) => (FIRST.includes(p.code) ? FIRST.indexOf(p.code) : FIRST.length);
 
 /** The maker's losses, the record's median for the base (the first of several), an injector's own, or the usual ones. */
-function lossesOf({ plan, past, mixes }: ResolvedPlan): Computed['losses'] {
+function lossesOf({ plan, learned, mixes }: ResolvedPlan): Computed['losses'] {
   const { cling, vessel, bag, typed } = plan.bench.losses;
   if (typed) return { cling, vessel, bag, from: 'typed' };
   const base = mixes.values().next().value?.base;
-  const learned = base && past.clings?.get(base.id);
-  if (learned) return { cling: learned.cling, vessel, bag, from: 'record', cups: learned.cups };
+  const known = base && learned.clings?.get(base.id);
+  if (known) return { cling: known.cling, vessel, bag, from: 'record', cups: known.cups };
   const poured = base && materials.of(base).losses?.(base);
   if (poured) return { ...poured, bag, from: 'injector' };
   return { cling, vessel, bag, from: 'usual' };

@@ -8,31 +8,38 @@ import { type LearnedHistory } from '../document';
 import { withBase } from './plans.testing';
 import { metricWords } from '../quantity';
 
-const of = (plan: Plan, past: LearnedHistory = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
-const codes = (plan: Plan, past: LearnedHistory = {}) => of(plan, past).problems.map((p) => p.code);
+const of = (plan: Plan, learned: LearnedHistory = {}, shelf = cards): Computed =>
+  computePlan(plan, shelf, learned);
+const codes = (plan: Plan, learned: LearnedHistory = {}) => of(plan, learned).problems.map((p) => p.code);
 const weight = (c: Computed, cup: number, key: string) =>
   c.cups[cup]!.weighings.find((w) => w.key === key)!.weight;
 
 describe('what the record teaches', () => {
   it('sets what clings, unless it is typed', () => {
-    const past: LearnedHistory = {
+    const learned: LearnedHistory = {
       clings: new Map([
         [tideline.mixes[0]!.baseId, { cling: 0.06, cups: 4 }],
         ['clear-slow', { cling: 0.09, cups: 3 }]
       ])
     };
-    expect(of(tideline, past).losses).toMatchObject({ cling: 0.06, from: 'record', cups: 4 });
+    expect(of(tideline, learned).losses).toMatchObject({ cling: 0.06, from: 'record', cups: 4 });
     // To the half division that rounding may take of it in each of three cups.
-    expect(of(tideline, past).totals.balance.clings).toBeCloseTo(2 * of(tideline).totals.balance.clings, 1);
+    expect(of(tideline, learned).totals.balance.clings).toBeCloseTo(
+      2 * of(tideline).totals.balance.clings,
+      1
+    );
     expect(
-      of(applyEdit(tideline, { path: ['bench', 'losses', 'typed'], value: true }), past).losses.cling
+      of(applyEdit(tideline, { path: ['bench', 'losses', 'typed'], value: true }), learned).losses.cling
     ).toBe(0.03);
   });
 
   it('follows the base when that is changed, and knows nothing of one it never saw', () => {
-    const past: LearnedHistory = { clings: new Map([['clear-slow', { cling: 0.09, cups: 3 }]]) };
-    expect(of(withBase(tideline, 'clear-slow'), past).losses).toMatchObject({ cling: 0.09, from: 'record' });
-    expect(of(tideline, past).losses).toMatchObject({ cling: 0.03, from: 'usual' });
+    const learned: LearnedHistory = { clings: new Map([['clear-slow', { cling: 0.09, cups: 3 }]]) };
+    expect(of(withBase(tideline, 'clear-slow'), learned).losses).toMatchObject({
+      cling: 0.09,
+      from: 'record'
+    });
+    expect(of(tideline, learned).losses).toMatchObject({ cling: 0.03, from: 'usual' });
   });
 
   it('sets the reject rate of an order that does not say its own', () => {
@@ -47,10 +54,10 @@ describe('what the record teaches', () => {
 
   it('warns of a dark dye in a mould before a paler piece', () => {
     const dark = { colour: '#101820', name: 'indigo', dye: true };
-    const past: LearnedHistory = { lastColours: new Map([['dome-knobs', dark]]) };
+    const learned: LearnedHistory = { lastColours: new Map([['dome-knobs', dark]]) };
     const pale = applyEdit(tideline, { path: ['steps', 0, 'act', 'cupId'], value: 'foam' });
-    expect(of(pale, past).problems.find((p) => p.code === 'mould-residue')?.level).toBe('warn');
-    expect(codes(tideline, past)).not.toContain('mould-residue');
+    expect(of(pale, learned).problems.find((p) => p.code === 'mould-residue')?.level).toBe('warn');
+    expect(codes(tideline, learned)).not.toContain('mould-residue');
   });
 });
 

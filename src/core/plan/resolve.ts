@@ -54,7 +54,7 @@ export interface ResolvedStep {
 /** A plan with every reference looked up once. What is missing is said in `problems`, and left out. */
 export interface ResolvedPlan {
   plan: Plan;
-  past: LearnedHistory;
+  learned: LearnedHistory;
   scales: Scale[];
   allScales: ReadonlyMap<string, Scale>;
   vessels: Vessel[];
@@ -74,7 +74,7 @@ export interface ResolvedPlan {
 const holds = ({ condition }: { condition?: string | undefined }): boolean => condition !== 'broken';
 
 /** Looks everything up that a plan names. Never throws; what is not there is a problem where it is named. */
-export function resolve(plan: Plan, shelf: Shelf, past: LearnedHistory = {}): ResolvedPlan {
+export function resolve(plan: Plan, shelf: Shelf, learned: LearnedHistory = {}): ResolvedPlan {
   const problems: Diagnostic[] = [];
   const colourants = byId(shelf.colourants);
   const allVessels = byId(shelf.vessels.filter(holds));
@@ -96,7 +96,7 @@ export function resolve(plan: Plan, shelf: Shelf, past: LearnedHistory = {}): Re
   const vessels = plan.bench.vesselIds.flatMap((id) => allVessels.get(id) ?? []).filter(holds);
   return {
     plan,
-    past,
+    learned,
     scales,
     allScales,
     // Smallest first wherever one is chosen; the order of the shelf breaks ties.
@@ -109,7 +109,7 @@ export function resolve(plan: Plan, shelf: Shelf, past: LearnedHistory = {}): Re
     cups,
     cupOf,
     cavitySets,
-    steps: plan.steps.map((step) => stepOf(step, plan, cavitySets, { problems, past })),
+    steps: plan.steps.map((step) => stepOf(step, plan, cavitySets, { problems, learned })),
     problems
   };
 }
@@ -248,7 +248,7 @@ function stepOf(
   step: Step,
   plan: Plan,
   cavitySets: readonly CavitySet[],
-  { problems, past }: { problems: Diagnostic[]; past: LearnedHistory }
+  { problems, learned }: { problems: Diagnostic[]; learned: LearnedHistory }
 ): ResolvedStep {
   const groups = new Set(plan.groups.map((g) => g.id));
   if (step.where.some((id) => !groups.has(id)))
@@ -259,7 +259,7 @@ function stepOf(
         'This step names cavities that are not in the plan.'
       )
     );
-  const own = readAct(step, { problems, past });
+  const own = readAct(step, { problems, learned });
   const cups = new Set(plan.cups.map((c) => c.id));
   if (own?.definition.cups(own.act).some((id) => !cups.has(id)))
     problems.push(
@@ -273,7 +273,7 @@ function stepOf(
 /** Reads a step's act by its own definition; one that is unknown or ill formed is said and left out. */
 function readAct(
   step: Step,
-  { problems, past }: { problems: Diagnostic[]; past: LearnedHistory }
+  { problems, learned }: { problems: Diagnostic[]; learned: LearnedHistory }
 ): ResolvedAct | undefined {
   const about = inPlan('steps', step.id, 'act');
   const definition = acts.find(step.act.kind);
@@ -293,8 +293,8 @@ function readAct(
     return undefined;
   }
   // The maker's own minutes win; the record's median over what is usual.
-  const learned = past.hands?.get(step.act.kind);
-  const hands = step.hands ?? (learned ? { each: learned.each } : undefined);
+  const usual = learned.hands?.get(step.act.kind);
+  const hands = step.hands ?? (usual ? { each: usual.each } : undefined);
   const at: ActStep = { stepId: step.id, hands, note: step.note };
   return { definition, act: read.data, step: at };
 }

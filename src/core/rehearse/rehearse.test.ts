@@ -201,8 +201,8 @@ describe('the hands’ own times', () => {
     const hands = learnedHands(told);
     expect(hands.get('lay')).toEqual({ each: 0.8, times: 3 });
     const free = { ...tideline, steps: tideline.steps.map(({ hands: _, ...s }) => s) };
-    const minutes = (plan: typeof tideline, past = {}) => {
-      const block = computePlan(plan, cards, past).score.blocks.find((b) => b.act === 'pour')!;
+    const minutes = (plan: typeof tideline, learned = {}) => {
+      const block = computePlan(plan, cards, learned).score.blocks.find((b) => b.act === 'pour')!;
       return block.to - block.from;
     };
     expect(minutes(free, { hands })).toBeCloseTo(6 * 0.8, 9);

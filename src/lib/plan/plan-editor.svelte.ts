@@ -26,7 +26,7 @@ interface Opened {
   plan: Plan;
   revision: number;
   shelf: Shelf;
-  past?: LearnedHistory;
+  learned?: LearnedHistory;
 }
 
 const readPlan = (raw: unknown): Plan | undefined => {
@@ -59,13 +59,13 @@ export class PlanEditor {
   #proved = $state.raw<{ plan: Plan; problems: Problem[] }>();
 
   /** @param first the figures of the plan as it is opened, where they are known already */
-  constructor({ plan, revision, shelf, past = {} }: Opened, first?: Computed) {
+  constructor({ plan, revision, shelf, learned = {} }: Opened, first?: Computed) {
     this.shared = new SharedDocument('plans', plan, revision, readPlan);
     this.shelf = shelf;
-    this.#known = past;
-    this.#prover = proverFor(shelf, past);
+    this.#known = learned;
+    this.#prover = proverFor(shelf, learned);
     this.computed = $derived(
-      first && this.shared.current === plan ? first : figuresOf(this.shared.current, this.shelf, past)
+      first && this.shared.current === plan ? first : figuresOf(this.shared.current, this.shelf, learned)
     );
     this.problems = $derived(this.mended(this.plan, this.computed.problems));
     this.#recall();

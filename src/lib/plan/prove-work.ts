@@ -8,9 +8,9 @@ import type { ProveTask } from '../workers/prove.worker';
 export type Prover = (plan: Plan) => Promise<Problem[] | undefined>;
 
 /** Proves beside the page, so that no keystroke waits for advice; where there are no workers, in place. */
-export function proverFor(shelf: Shelf, past: LearnedHistory): Prover {
+export function proverFor(shelf: Shelf, learned: LearnedHistory): Prover {
   if (typeof Worker === 'undefined')
-    return (plan) => Promise.resolve(computePlan(plan, shelf, past).problems);
+    return (plan) => Promise.resolve(computePlan(plan, shelf, learned).problems);
   let worker: Worker | undefined;
   let n = 0;
   let settle: ((problems: Problem[] | undefined) => void) | undefined;
@@ -22,7 +22,7 @@ export function proverFor(shelf: Shelf, past: LearnedHistory): Prover {
       settle?.(data.problems);
       settle = undefined;
     };
-    tell(made, { kind: 'shelf', shelf, past });
+    tell(made, { kind: 'shelf', shelf, learned });
     return made;
   };
   return (plan) => {

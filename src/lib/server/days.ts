@@ -6,7 +6,7 @@ import { USUAL_PREFERENCES, type Preferences } from '$core/preferences';
 import { foldedRun } from '../run/folded-run';
 import { eventsOf, listRuns, readPlans, readRuns, wholeShelf, type Db, type Run } from './database';
 import { openOrders } from './orders';
-import { pastsOf } from './learned-history';
+import { learnedOfEach } from './learned-history';
 import { inThread } from './workers';
 import { storedPreferences } from './preferences';
 
@@ -34,11 +34,11 @@ export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
     plans.good.map((p) => p.plan)
   );
   const ordered = open.filter((p) => p.order);
-  const pasts = await pastsOf(db, ordered, now);
+  const learnedEach = await learnedOfEach(db, ordered, now);
   const origin = new Date(now).setHours(0, 0, 0, 0);
   const asked = ordered.map((plan, i) => ({
     plan,
-    past: pasts[i]!,
+    learned: learnedEach[i]!,
     notBefore: Math.max((now - origin) / MINUTE, dayOf(plan.order?.notBefore, origin) ?? 0),
     due: endOf(plan.order?.due, origin)
   }));

@@ -4,16 +4,16 @@ import { type Shelf } from '$core/shelf';
 
 /** What the prover is told: once, what stands on the shelf and in the record; then plan after plan as text, each with a number. */
 export type ProveTask =
-  { kind: 'shelf'; shelf: Shelf; past: LearnedHistory } | { kind: 'plan'; plan: string; n: number };
+  { kind: 'shelf'; shelf: Shelf; learned: LearnedHistory } | { kind: 'plan'; plan: string; n: number };
 
 let shelf: Shelf | undefined;
-let past: LearnedHistory = {};
+let learned: LearnedHistory = {};
 
 self.onmessage = ({ data }: MessageEvent<ProveTask>) => {
   if (data.kind === 'shelf') {
-    ({ shelf, past } = data);
+    ({ shelf, learned } = data);
     return;
   }
   const plan = JSON.parse(data.plan) as Plan;
-  if (shelf) self.postMessage({ n: data.n, problems: computePlan(plan, shelf, past).problems });
+  if (shelf) self.postMessage({ n: data.n, problems: computePlan(plan, shelf, learned).problems });
 };

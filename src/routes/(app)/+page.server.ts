@@ -16,7 +16,7 @@ import { offersOf, planOfOffer } from '$core/propose';
 import { newId } from '$lib/id';
 import type { Plan } from '$core/plan';
 import { toReorder, type LotLeft, type Shelf } from '$core/shelf';
-import { pastsOf, stock } from '../../lib/server/learned-history';
+import { learnedOfEach, stock } from '../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 import { inThread } from '../../lib/server/workers';
 import { storedPreferences, proposedPreferences } from '../../lib/server/preferences';
@@ -84,9 +84,9 @@ export const load = async ({ request }) => {
     db,
     plans.good.map((p) => p.plan)
   );
-  const pasts = await pastsOf(db, remaining, Date.now());
+  const learnedEach = await learnedOfEach(db, remaining, Date.now());
   const { short, next } = await inThread('ahead', {
-    plans: remaining.map((plan, i) => ({ plan, past: pasts[i]! })),
+    plans: remaining.map((plan, i) => ({ plan, learned: learnedEach[i]! })),
     shelf
   });
   const lessons = await latestLessons(db, 3);

@@ -9,10 +9,10 @@ import { type Shelf } from '../../shelf';
 
 interface Told {
   shelf?: Shelf;
-  past?: LearnedHistory;
+  learned?: LearnedHistory;
 }
-const problemsOf = (plan: Plan, { shelf = cards, past = {} }: Told) =>
-  computePlan(plan, shelf, past).problems;
+const problemsOf = (plan: Plan, { shelf = cards, learned = {} }: Told) =>
+  computePlan(plan, shelf, learned).problems;
 const named = (plan: Plan, told: Told) => problemsOf(plan, told).map((p) => `${p.code} ${p.path}`);
 
 /** The problem is said with a mend; applied, it is gone without a new one. Gives the mended plan. */
@@ -36,20 +36,20 @@ const withMould = (like: string, over: Partial<Shelf['moulds'][number]>): Shelf 
 });
 
 describe('a mould that held a dark dye', () => {
-  const past: LearnedHistory = {
+  const learned: LearnedHistory = {
     lastColours: new Map([['roundel', { colour: '#111111', name: 'sluice black', dye: true }]])
   };
 
   it('is changed for another that holds as much, where the shelf has one', () => {
     const shelf = withMould('roundel', { id: 'roundel-2', name: 'Second roundel' });
-    const after = mended(rockpool, 'mould-residue', { shelf, past });
+    const after = mended(rockpool, 'mould-residue', { shelf, learned });
     expect(after.groups[0]!.mouldId).toBe('roundel-2');
     expect(says(rockpool, 'mould-residue', { shelf })).toBe(false);
   });
 
   it('stays where no other is as large, or it is torn, and nothing is offered', () => {
     const offered = (shelf: Shelf) =>
-      problemsOf(rockpool, { shelf, past }).find((p) => p.code === 'mould-residue')?.edit;
+      problemsOf(rockpool, { shelf, learned }).find((p) => p.code === 'mould-residue')?.edit;
     expect(offered(cards)).toBeUndefined();
     expect(offered(withMould('roundel', { id: 'roundel-2', condition: 'torn' }))).toBeUndefined();
     const [roundel] = cards.moulds.filter((m) => m.id === 'roundel');

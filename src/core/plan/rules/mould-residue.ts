@@ -14,7 +14,7 @@ export function residueProblems(
   colours: ReadonlyMap<string, string>
 ): Diagnostic[] {
   return filled.flatMap(({ cavitySet, layers }): Diagnostic[] => {
-    const last = plan.past.lastColours?.get(cavitySet.group.mouldId);
+    const last = plan.learned.lastColours?.get(cavitySet.group.mouldId);
     const next = layers[0] && colours.get(layers[0].cupId);
     if (!last || !next || lightness(next) - lightness(last.colour) < PALER) return [];
     return [

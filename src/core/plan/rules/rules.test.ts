@@ -16,8 +16,8 @@ type Shelf = typeof cards;
 const found = (
   plan: Plan,
   code: string,
-  { shelf = cards, past = {} }: { shelf?: Shelf; past?: LearnedHistory } = {}
-) => figuresOf(plan, shelf, past).problems.filter((p) => p.code === code);
+  { shelf = cards, learned = {} }: { shelf?: Shelf; learned?: LearnedHistory } = {}
+) => figuresOf(plan, shelf, learned).problems.filter((p) => p.code === code);
 const set = (plan: Plan, path: (string | number)[], value: unknown) => applyEdit(plan, { path, value });
 const percentOf = (plan: Plan, cup: string, line: string, percent: number) =>
   set(plan, ['cups', cup, 'recipe', line, 'percent'], percent);
@@ -329,11 +329,11 @@ describe('what the shelf and the record say', () => {
   const today = Date.UTC(2026, 10, 25);
   it('a lot past its date is said, one that is not is not', () => {
     const shelf = { ...cards, lots: demoLots(today) };
-    expect(found(samphire, 'stock-expired', { shelf, past: { today } })).toEqual([]);
-    const late = found(samphire, 'stock-expired', { shelf, past: { today: today + 500 * 86_400_000 } });
+    expect(found(samphire, 'stock-expired', { shelf, learned: { today } })).toEqual([]);
+    const late = found(samphire, 'stock-expired', { shelf, learned: { today: today + 500 * 86_400_000 } });
     expect(late.length).toBeGreaterThan(0);
     expect(late.every((p) => p.path === 'shelf/lots')).toBe(true);
-    const short = found(samphire, 'stock-short', { shelf, past: { today } })[0]!;
+    const short = found(samphire, 'stock-short', { shelf, learned: { today } })[0]!;
     const need = figuresOf(samphire, shelf, { today }).needs.find((n) => n.short)!;
     expect(metricWords(short.sentence)).toContain(
       `${need.inAll.toFixed(0)} g are needed for the whole order (${need.grams.toFixed(0)} g a turn)`
@@ -345,13 +345,13 @@ describe('what the shelf and the record say', () => {
     const last = (colour: string, dye: boolean): LearnedHistory => ({
       lastColours: new Map([['roundel', { colour, name: 'sluice black', dye }]])
     });
-    expect(found(rockpool, 'mould-residue', { past: last('#111111', true) })[0]).toMatchObject({
+    expect(found(rockpool, 'mould-residue', { learned: last('#111111', true) })[0]).toMatchObject({
       level: 'warn'
     });
-    expect(found(rockpool, 'mould-residue', { past: last('#111111', false) })[0]).toMatchObject({
+    expect(found(rockpool, 'mould-residue', { learned: last('#111111', false) })[0]).toMatchObject({
       level: 'note'
     });
-    expect(found(rockpool, 'mould-residue', { past: last('#eeeeee', true) })).toEqual([]);
+    expect(found(rockpool, 'mould-residue', { learned: last('#eeeeee', true) })).toEqual([]);
     expect(found(rockpool, 'mould-residue')).toEqual([]);
   });
 

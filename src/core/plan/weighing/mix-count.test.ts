@@ -10,8 +10,9 @@ import { type Plan } from '../read';
 import { atBench, layer, mixed, withBase } from '../plans.testing';
 import { metricWords } from '../../quantity';
 
-const of = (plan: Plan, past: LearnedHistory = {}, shelf = cards): Computed => computePlan(plan, shelf, past);
-const codes = (plan: Plan, past: LearnedHistory = {}) => of(plan, past).problems.map((p) => p.code);
+const of = (plan: Plan, learned: LearnedHistory = {}, shelf = cards): Computed =>
+  computePlan(plan, shelf, learned);
+const codes = (plan: Plan, learned: LearnedHistory = {}) => of(plan, learned).problems.map((p) => p.code);
 const sum = (xs: number[]) => xs.reduce((s, x) => s + x, 0);
 
 describe('one mix in hand', () => {

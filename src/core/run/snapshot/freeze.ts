@@ -15,9 +15,9 @@ const RULES = 6;
 export function freeze(
   plan: Plan,
   shelf: Shelf,
-  past: LearnedHistory = {}
+  learned: LearnedHistory = {}
 ): Omit<FrozenRun, 'computed'> & { computed: Computed } {
-  const computed = computePlan(plan, shelf, past);
+  const computed = computePlan(plan, shelf, learned);
   return {
     version: 2,
     rules: RULES,

@@ -61,14 +61,14 @@ export {
 } from './record';
 export { archiveOf, countsOf, readArchive, restoreArchive, type Archive } from './archive';
 export {
-  forgetTelling,
+  forgetSummary,
   gradesByPlan,
   gradesByRun,
-  keepTellings,
-  keptTellings,
+  keepSummaries,
+  keptSummaries,
   measuredByRun,
   runsNow,
-  untoldRuns
+  runsWithoutSummary
 } from './run-summaries';
 export { inspectedCounts, RECORD_PAGE, recordPage, type RecordAsked } from './record-list';
 export { findAll, type Hit } from './find';

@@ -3,41 +3,41 @@ import { readReport } from './record';
 import { remembered } from './remembered';
 import { eq, sql } from 'drizzle-orm';
 import type { Db, Store } from './connection';
-import { pieces, runs, tellings } from './schema';
+import { pieces, runs, runSummaries } from './schema';
 
-/** What finished runs told, as it was kept by these rules: texts by run id. */
-export async function keptTellings(db: Db, rules: number): Promise<Map<string, string>> {
+/** Summaries of finished runs, as they were kept by these rules: texts by run id. */
+export async function keptSummaries(db: Db, rules: number): Promise<Map<string, string>> {
   const rows = await db
-    .select({ id: tellings.runId, body: tellings.body })
-    .from(tellings)
-    .where(eq(tellings.rules, rules));
+    .select({ id: runSummaries.runId, body: runSummaries.body })
+    .from(runSummaries)
+    .where(eq(runSummaries.rules, rules));
   return new Map(rows.map((r) => [r.id, r.body]));
 }
 
-/** Keeps what some finished runs told. */
-export async function keepTellings(
+/** Keeps the summaries of some finished runs. */
+export async function keepSummaries(
   store: Store,
   rules: number,
-  told: readonly { runId: string; body: string }[]
+  summaries: readonly { runId: string; body: string }[]
 ): Promise<void> {
   await store.write(async (tx) => {
-    for (const { runId, body } of told)
+    for (const { runId, body } of summaries)
       await tx
-        .insert(tellings)
+        .insert(runSummaries)
         .values({ runId, rules, body })
-        .onConflictDoUpdate({ target: tellings.runId, set: { rules, body } });
+        .onConflictDoUpdate({ target: runSummaries.runId, set: { rules, body } });
   });
 }
 
-/** Forgets what a run told: something was added to it. */
-export const forgetTelling = (store: Store, runId: string): Promise<unknown> =>
-  store.write((tx) => tx.delete(tellings).where(eq(tellings.runId, runId)));
+/** Forgets the summary of a run: something was added to it. */
+export const forgetSummary = (store: Store, runId: string): Promise<unknown> =>
+  store.write((tx) => tx.delete(runSummaries).where(eq(runSummaries.runId, runId)));
 
-/** Finished runs of which nothing is kept by these rules. */
-export async function untoldRuns(db: Db, rules: number): Promise<string[]> {
+/** Finished runs that have no summary by these rules. */
+export async function runsWithoutSummary(db: Db, rules: number): Promise<string[]> {
   const rows = await db.all<{ id: string }>(sql`
     SELECT id FROM runs WHERE finished_at IS NOT NULL
-    AND id NOT IN (SELECT run_id FROM tellings WHERE rules = ${rules})`);
+    AND id NOT IN (SELECT run_id FROM run_summaries WHERE rules = ${rules})`);
   return rows.map((r) => r.id);
 }
 

@@ -152,12 +152,12 @@ export const lessons = sqliteTable(
   (t) => [index('lessons_run').on(t.runId)]
 );
 
-/** What a finished run told stock, moulds and charts, worked out once: it can always be worked out again. */
-export const tellings = sqliteTable('tellings', {
+/** What a finished run is to stock, moulds and charts, worked out once: it can always be worked out again. */
+export const runSummaries = sqliteTable('run_summaries', {
   runId: text('run_id')
     .primaryKey()
     .references(() => runs.id, { onDelete: 'cascade' }),
-  /** The version of the rules it was told by. */
+  /** The version of the rules it was worked out by. */
   rules: integer('rules').notNull(),
   body: text('body').notNull()
 });

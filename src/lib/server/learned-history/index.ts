@@ -1,4 +1,4 @@
 export { lotBooks, mouldHistory, oldLotsOf, pointsOf, toolUses, type LotBook } from './books';
 export { taughtByRuns } from './kept';
-export { pastOf, pastsOf, stock, taught, type Taught } from './past';
+export { learnedOf, learnedOfEach, stock, taught, type Taught } from './learned-of';
 export type { MouldUse } from './run-taught';

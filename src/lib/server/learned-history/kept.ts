@@ -2,13 +2,13 @@ import type { RunTaught } from './run-taught';
 import { TAUGHT_VERSION, taughtBy } from './run-taught';
 import {
   eventsOf,
-  forgetTelling,
-  keepTellings,
-  keptTellings,
+  forgetSummary,
+  keepSummaries,
+  keptSummaries,
   listRuns,
   readRuns,
   runsNow,
-  untoldRuns,
+  runsWithoutSummary,
   type Db,
   type Store
 } from '../database';
@@ -36,7 +36,7 @@ class TaughtByRuns {
   /** The same apart; the finished ones are the same list as long as none is added: its version says so. */
   async apart(db: Db): Promise<{ finished: readonly RunTaught[]; open: RunTaught[]; version: number }> {
     if (!this.#read) {
-      for (const [id, body] of await keptTellings(db, TAUGHT_VERSION)) this.#learn(id, JSON.parse(body));
+      for (const [id, body] of await keptSummaries(db, TAUGHT_VERSION)) this.#learn(id, JSON.parse(body));
       this.#read = true;
     }
     const { count, open } = await runsNow(db);
@@ -49,7 +49,7 @@ class TaughtByRuns {
 
   /** Works out and keeps what finished runs teach, where it is not kept yet: a large record is slow to learn from only once. */
   async keepAll(store: Store): Promise<void> {
-    const missing = await untoldRuns(store.db, TAUGHT_VERSION);
+    const missing = await runsWithoutSummary(store.db, TAUGHT_VERSION);
     for (let i = 0; i < missing.length; i += AT_ONCE) {
       const { good } = await readRuns(store.db, missing.slice(i, i + AT_ONCE));
       const bodies = [];
@@ -58,7 +58,7 @@ class TaughtByRuns {
         this.#learn(run.id, taught);
         bodies.push({ runId: run.id, body: JSON.stringify(taught) });
       }
-      await keepTellings(store, TAUGHT_VERSION, bodies);
+      await keepSummaries(store, TAUGHT_VERSION, bodies);
       await new Promise((next) => setImmediate(next));
     }
   }
@@ -66,7 +66,7 @@ class TaughtByRuns {
   /** Forgets what a run taught, when something is added to it after its finish. */
   async forget(store: Store, runId: string): Promise<void> {
     this.#version++;
-    if (this.#finished.delete(runId) || this.#read) await forgetTelling(store, runId);
+    if (this.#finished.delete(runId) || this.#read) await forgetSummary(store, runId);
   }
 
   /** Forgets everything: another database is in place. */

@@ -16,8 +16,8 @@ import {
   taughtByRuns,
   mouldHistory,
   oldLotsOf,
-  pastOf,
-  pastsOf,
+  learnedOf,
+  learnedOfEach,
   pointsOf,
   stock,
   taught,
@@ -33,7 +33,7 @@ let store: Store;
 
 beforeEach(async () => {
   taughtByRuns.clear();
-  folder = mkdtempSync(join(tmpdir(), 'kirapen-past-'));
+  folder = mkdtempSync(join(tmpdir(), 'kirapen-learned-'));
   store = await openStore(join(folder, 'test.db'), 'drizzle');
   const plans = new Map(runs.map((r) => [r.frozen.file.plan.id, r.frozen.file.plan]));
   for (const plan of plans.values()) await savePlan(store, plan, { basedOn: 'new', now: 1 });
@@ -137,7 +137,7 @@ describe('lots past their use-by', () => {
 
 describe('what the record knows', () => {
   it('of an empty record is nothing but the day', async () => {
-    expect(await pastOf(store.db, tideline, TODAY)).toEqual({
+    expect(await learnedOf(store.db, tideline, TODAY)).toEqual({
       today: TODAY,
       lastColours: new Map(),
       uses: []
@@ -147,17 +147,17 @@ describe('what the record knows', () => {
 
   it('is every gram that was weighed, whatever the plan', async () => {
     await keep(runs);
-    const past = await pastOf(store.db, tideline, TODAY);
-    const keys = new Set(past.uses!.map((u) => u.key));
+    const learned = await learnedOf(store.db, tideline, TODAY);
+    const keys = new Set(learned.uses!.map((u) => u.key));
     expect(keys.size).toBeGreaterThan(5);
     for (const key of keys) {
-      const used = past.uses!.filter((u) => u.key === key).reduce((s, u) => s + u.grams, 0);
+      const used = learned.uses!.filter((u) => u.key === key).reduce((s, u) => s + u.grams, 0);
       expect(used, key).toBeCloseTo(
         runs.reduce((s, r) => s + tookOf(r, key), 0),
         6
       );
     }
-    expect((await pastOf(store.db, samphire, TODAY)).uses).toEqual(past.uses);
+    expect((await learnedOf(store.db, samphire, TODAY)).uses).toEqual(learned.uses);
   });
 
   it('is the rejects of this plan’s own pieces', async () => {
@@ -165,12 +165,12 @@ describe('what the record knows', () => {
     const own = runs.filter((r) => r.frozen.file.plan.id === tideline.id).flatMap((r) => r.pieces);
     const rejected = own.filter((p) => p.faces.some((f) => f.grade === 'reject'));
     expect(own.length).toBeGreaterThan(6);
-    expect((await pastOf(store.db, tideline, TODAY)).rejects).toEqual({
+    expect((await learnedOf(store.db, tideline, TODAY)).rejects).toEqual({
       count: rejected.length,
       of: own.length
     });
     const never = { ...tideline, id: 'never-cast' };
-    expect((await pastOf(store.db, never, TODAY)).rejects).toBeUndefined();
+    expect((await learnedOf(store.db, never, TODAY)).rejects).toBeUndefined();
   });
 
   it('of what clings is learned from runs of the same base only', async () => {
@@ -180,7 +180,7 @@ describe('what the record knows', () => {
     const bases = new Set(weighed.flatMap((r) => r.frozen.computed.bases.map((b) => b.baseId)));
     // The same for every plan: whichever base it is changed to, its own figure is at hand.
     for (const plan of [tideline, samphire, rockpool]) {
-      const { clings } = await pastOf(store.db, plan, TODAY);
+      const { clings } = await learnedOf(store.db, plan, TODAY);
       expect([...clings!.keys()].every((id) => bases.has(id))).toBe(true);
       expect(clings!.size).toBeGreaterThan(0);
     }
@@ -194,7 +194,7 @@ describe('what the record knows', () => {
     const history = await mouldHistory(store.db, group!.mouldId);
     expect(history.map((h) => h.at)).toEqual(history.map((h) => h.at).sort((a, b) => b - a));
     expect(history).toHaveLength(own.length);
-    const last = (await pastOf(store.db, tideline, TODAY)).lastColours!.get(group!.mouldId)!;
+    const last = (await learnedOf(store.db, tideline, TODAY)).lastColours!.get(group!.mouldId)!;
     expect(last).toMatchObject({ name: history[0]!.colourName, colour: history[0]!.colour });
     expect(history[0]).toMatchObject({ cavityId: group!.cavityId, count: group!.count, dye: false });
   });
@@ -203,7 +203,7 @@ describe('what the record knows', () => {
     const run = runs.find((r) => r.frozen.file.plan.id === tideline.id && r.finishedAt)!;
     const finish = run.events.find((e) => e.type === 'finished')!;
     await startRun(store, { id: run.id, frozen: run.frozen, startedAt: run.startedAt });
-    const used = async () => (await pastOf(store.db, tideline, TODAY)).uses!.length;
+    const used = async () => (await learnedOf(store.db, tideline, TODAY)).uses!.length;
     expect(await used()).toBe(0);
     await addEvents(store, run.id, [run.events.find((e) => e.type === 'weighed')!]);
     const one = await used();
@@ -217,20 +217,22 @@ describe('what the record knows', () => {
 
   it('is kept once it is told, read again when the workshop opens, and told anew when something is added', async () => {
     await keep(runs);
-    const before = await pastOf(store.db, tideline, TODAY);
+    const before = await learnedOf(store.db, tideline, TODAY);
     await taughtByRuns.keepAll(store);
-    const [{ n }] = (await store.db.all('SELECT count(*) AS n FROM tellings' as never)) as [{ n: number }];
+    const [{ n }] = (await store.db.all('SELECT count(*) AS n FROM run_summaries' as never)) as [
+      { n: number }
+    ];
     expect(n).toBe(runs.filter((r) => r.finishedAt).length);
     taughtByRuns.clear();
-    expect(await pastOf(store.db, tideline, TODAY)).toEqual(before);
+    expect(await learnedOf(store.db, tideline, TODAY)).toEqual(before);
     // What is kept is what is used: nothing is folded again for it.
     await store.write((tx) =>
-      tx.run("UPDATE tellings SET body = json_set(body, '$.uses', json('[]'))" as never)
+      tx.run("UPDATE run_summaries SET body = json_set(body, '$.uses', json('[]'))" as never)
     );
     taughtByRuns.clear();
-    expect((await pastOf(store.db, tideline, TODAY)).uses!.length).toBeLessThan(before.uses!.length);
+    expect((await learnedOf(store.db, tideline, TODAY)).uses!.length).toBeLessThan(before.uses!.length);
     for (const run of runs) await taughtByRuns.forget(store, run.id);
-    expect(await pastOf(store.db, tideline, TODAY)).toEqual(before);
+    expect(await learnedOf(store.db, tideline, TODAY)).toEqual(before);
   });
 
   it('tells charts how far each cup was dosed, and the colours measured on its pieces', async () => {
@@ -267,14 +269,14 @@ describe('what the record knows', () => {
     await keep(runs);
     const all = await taught(store.db);
     expect(all.rejects.some((r) => r.of > 0)).toBe(true);
-    const before = await pastOf(store.db, tideline, TODAY);
+    const before = await learnedOf(store.db, tideline, TODAY);
     expect(before.rejects).toBeDefined();
     for (const kind of ['clings', 'hands', 'rejects'] as const) {
       await storePreferences(store, { ...USUAL_PREFERENCES, unlearned: [kind] });
-      const past = await pastOf(store.db, tideline, TODAY);
-      expect(past[kind]).toBeUndefined();
+      const learned = await learnedOf(store.db, tideline, TODAY);
+      expect(learned[kind]).toBeUndefined();
       for (const other of (['clings', 'hands', 'rejects'] as const).filter((k) => k !== kind))
-        expect(past[other]).toEqual(before[other]);
+        expect(learned[other]).toEqual(before[other]);
       expect(await taught(store.db)).toEqual(all);
     }
   });
@@ -282,32 +284,33 @@ describe('what the record knows', () => {
   it('is asked for several plans at once, each as if alone', async () => {
     await keep(runs);
     const plans = [tideline, rockpool, samphire];
-    const together = await pastsOf(store.db, plans, TODAY);
-    for (const [i, plan] of plans.entries()) expect(together[i]).toEqual(await pastOf(store.db, plan, TODAY));
-    expect(await pastsOf(store.db, [], TODAY)).toEqual([]);
+    const together = await learnedOfEach(store.db, plans, TODAY);
+    for (const [i, plan] of plans.entries())
+      expect(together[i]).toEqual(await learnedOf(store.db, plan, TODAY));
+    expect(await learnedOfEach(store.db, [], TODAY)).toEqual([]);
   });
 
   it('passes over a run that cannot be read: the others tell what they told', async () => {
     const [one, other] = runs;
     await keep([one!]);
-    const alone = await pastOf(store.db, tideline, TODAY);
+    const alone = await learnedOf(store.db, tideline, TODAY);
     await keep([other!]);
     await store.db.run(sql`UPDATE runs SET frozen = '{"version":1,"torn' WHERE id = ${other!.id}`);
     taughtByRuns.clear();
-    const past = await pastOf(store.db, tideline, TODAY);
-    expect(past.uses).toEqual(alone.uses);
-    expect([...past.lastColours!]).toEqual([...alone.lastColours!]);
-    expect(past.uses!.length).toBeGreaterThan(0);
+    const learned = await learnedOf(store.db, tideline, TODAY);
+    expect(learned.uses).toEqual(alone.uses);
+    expect([...learned.lastColours!]).toEqual([...alone.lastColours!]);
+    expect(learned.uses!.length).toBeGreaterThan(0);
   });
 
   it('passes over an event that names nothing', async () => {
     const [run] = runs;
     await startRun(store, { id: run!.id, frozen: run!.frozen, startedAt: run!.startedAt });
-    const { uses } = await pastOf(store.db, tideline, TODAY);
+    const { uses } = await learnedOf(store.db, tideline, TODAY);
     await addEvents(store, run!.id, [
       event({ id: 'nowhere-1', at: 1, type: 'weighed', task: 'gone', grams: 9 })
     ]);
-    expect((await pastOf(store.db, tideline, TODAY)).uses).toEqual(uses);
+    expect((await learnedOf(store.db, tideline, TODAY)).uses).toEqual(uses);
   });
 
   it('leaves of each lot what runs did not take', async () => {
@@ -315,7 +318,7 @@ describe('what the record knows', () => {
     const lots = demoLots(TODAY);
     const left = await stock(store.db, { ...cards, lots }, TODAY);
     expect(left.length).toBe(lots.length);
-    const { uses } = await pastOf(store.db, tideline, TODAY);
+    const { uses } = await learnedOf(store.db, tideline, TODAY);
     const bought = lots.reduce((s, l) => s + l.grams, 0);
     const remains = left.reduce((s, l) => s + l.left, 0);
     // Lots give no more than was weighed in all.

@@ -17,7 +17,7 @@ import { buyerPdf, sheetPdf } from '.';
 const of = (plan: ToPrint['plan'], ways = USUAL_PREFERENCES): ToPrint => ({
   plan,
   shelf: { ...cards, lots: [] },
-  past: { today: 1_790_000_000_000 },
+  learned: { today: 1_790_000_000_000 },
   ways
 });
 

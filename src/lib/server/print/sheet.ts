@@ -10,7 +10,7 @@ import { RULED, printable } from './pdf';
 export interface ToPrint {
   plan: Plan;
   shelf: Shelf;
-  past: LearnedHistory;
+  learned: LearnedHistory;
   ways: Preferences;
 }
 

@@ -32,7 +32,7 @@ export const sheetPdf = (kind: SheetKind, of: ToPrint, size: PaperSize): Promise
 
 /** What a sheet holds, before it is set on pages. */
 export function sheetContent(kind: SheetKind, of: ToPrint): Content[] {
-  const computed = figuresOf(of.plan, of.shelf, of.past);
+  const computed = figuresOf(of.plan, of.shelf, of.learned);
   const weights = displayOf(computed.division).symbol === 'oz' ? 'oz' : 'g';
   const sheet: Sheet = {
     ...of,
@@ -224,8 +224,8 @@ function runSheet(sheet: Sheet): Content[] {
 
 /** Three labels to a row, to cut along the lines. */
 function labels(sheet: Sheet): Content[] {
-  const { plan, computed, shelf, past } = sheet;
-  const all = labelsOf(plan, computed, shelf, today(past.today ?? 0));
+  const { plan, computed, shelf, learned } = sheet;
+  const all = labelsOf(plan, computed, shelf, today(learned.today ?? 0));
   const rows: TableCell[][] = [];
   for (let i = 0; i < all.length; i += 3)
     rows.push([0, 1, 2].map((k) => (all[i + k] ? labelCell(all[i + k]!, sheet) : '')));

@@ -40,8 +40,8 @@ export interface PictureAsked {
 }
 
 /** A plan as its tile on the list shows it. */
-function tileOf(plan: Plan, past: LearnedHistory, shelf: Shelf) {
-  const { cups, totals, problems, bases } = figuresOf(plan, shelf, past);
+function tileOf(plan: Plan, learned: LearnedHistory, shelf: Shelf) {
+  const { cups, totals, problems, bases } = figuresOf(plan, shelf, learned);
   return {
     id: plan.id,
     base: bases.map((b) => b.name).join(', ') || 'no base yet',
@@ -104,13 +104,13 @@ export const jobs = {
     return answer(computePlan(plan, shelf, { today }), 200);
   },
   /** A plan as its run begins. */
-  freeze: ({ plan, shelf, past }: { plan: Plan; shelf: Shelf; past: LearnedHistory }) =>
-    freeze(plan, shelf, past),
-  tiles: ({ plans, shelf }: { plans: readonly { plan: Plan; past: LearnedHistory }[]; shelf: Shelf }) =>
-    plans.map(({ plan, past }) => tileOf(plan, past, shelf)),
+  freeze: ({ plan, shelf, learned }: { plan: Plan; shelf: Shelf; learned: LearnedHistory }) =>
+    freeze(plan, shelf, learned),
+  tiles: ({ plans, shelf }: { plans: readonly { plan: Plan; learned: LearnedHistory }[]; shelf: Shelf }) =>
+    plans.map(({ plan, learned }) => tileOf(plan, learned, shelf)),
   /** What runs short over all open orders, and what each plan that could be poured next weighs. */
-  ahead: ({ plans, shelf }: { plans: readonly { plan: Plan; past: LearnedHistory }[]; shelf: Shelf }) => {
-    const worked = plans.map(({ plan, past }) => ({ plan, figures: figuresOf(plan, shelf, past) }));
+  ahead: ({ plans, shelf }: { plans: readonly { plan: Plan; learned: LearnedHistory }[]; shelf: Shelf }) => {
+    const worked = plans.map(({ plan, learned }) => ({ plan, figures: figuresOf(plan, shelf, learned) }));
     return {
       short: shortageOf(
         worked

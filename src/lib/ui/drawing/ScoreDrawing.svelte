@@ -125,6 +125,19 @@
   };
 </script>
 
+<!-- A pour, in a lane of its cup or of its cavities. -->
+{#snippet pour(cupId: string | undefined, from: number, lane: number, wide: number)}
+  <rect
+    x={from}
+    y={lane + 4}
+    width={wide}
+    height={LANE - 8}
+    rx="3"
+    fill="url(#{uid}-{cupId})"
+    stroke="var(--ink)"
+  />
+{/snippet}
+
 <svg
   viewBox="0 0 {width} {height}"
   class="block w-full {onchoose ? 'cursor-pointer' : ''}"
@@ -240,26 +253,10 @@
     {/if}
     {#if b.act === 'pour' && cup}
       {@const yy = laneOfCup(b.cupId)}
-      <rect
-        x={from}
-        y={yy + 4}
-        width={wide}
-        height={LANE - 8}
-        rx="3"
-        fill="url(#{uid}-{b.cupId})"
-        stroke="var(--ink)"
-      />
+      {@render pour(b.cupId, from, yy, wide)}
       {#if b.groupId}
         {@const gy = laneOfGroup(b.groupId)}
-        <rect
-          x={from}
-          y={gy + 4}
-          width={wide}
-          height={LANE - 8}
-          rx="3"
-          fill="url(#{uid}-{b.cupId})"
-          stroke="var(--ink)"
-        />
+        {@render pour(b.cupId, from, gy, wide)}
         <text
           x={from + wide / 2}
           y={gy + LANE / 2}

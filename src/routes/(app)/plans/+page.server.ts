@@ -1,5 +1,5 @@
 import { readPlans, wholeShelf } from '$lib/server/database';
-import { pastsOf } from '../../../lib/server/learned-history';
+import { learnedOfEach } from '../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 import { inThread } from '../../../lib/server/workers';
 
@@ -8,9 +8,9 @@ export const load = async () => {
   const [{ good, broken }, shelf] = await Promise.all([readPlans(db), wholeShelf(db)]);
   const plans = good.map(({ plan }) => plan);
   // With what the record teaches, as on the workbench: two figures for one plan must not disagree.
-  const pasts = await pastsOf(db, plans, Date.now());
+  const learnedEach = await learnedOfEach(db, plans, Date.now());
   const tiles = await inThread('tiles', {
-    plans: plans.map((plan, i) => ({ plan, past: pasts[i]! })),
+    plans: plans.map((plan, i) => ({ plan, learned: learnedEach[i]! })),
     shelf
   });
   return {

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { findPlan, wholeShelf } from '$lib/server/database';
 import { lessonsOf } from '$lib/server/lessons';
-import { pastOf } from '../../../../lib/server/learned-history';
+import { learnedOf } from '../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 
 export const load = async ({ params }) => {
@@ -10,10 +10,10 @@ export const load = async ({ params }) => {
   if (!found)
     error(404, { message: 'This plan is not here.', mend: 'It may have been deleted; see all plans.' });
   const { plan, revision } = found;
-  const [shelf, past, lessons] = await Promise.all([
+  const [shelf, learned, lessons] = await Promise.all([
     wholeShelf(db),
-    pastOf(db, plan, Date.now()),
+    learnedOf(db, plan, Date.now()),
     lessonsOf(db, plan)
   ]);
-  return { plan, revision, shelf, past, lessons };
+  return { plan, revision, shelf, learned, lessons };
 };

@@ -22,7 +22,7 @@
     const made = await import('$lib/ui/workbench');
     yield;
     const of = data.plan;
-    first = { of, computed: yield* figuresInTurn(of, data.shelf, data.past) };
+    first = { of, computed: yield* figuresInTurn(of, data.shelf, data.learned) };
     bench = made;
   });
 </script>

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { StoredId } from '$core/id';
 import { shelfOf } from '$core/document';
 import { findPlan, listRuns, startRun, wholeShelf } from '$lib/server/database';
-import { pastOf } from '../../../../lib/server/learned-history';
+import { learnedOf } from '../../../../lib/server/learned-history';
 import { notHere, readBody, refuse, taken } from '../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 import { inThread } from '../../../../lib/server/workers';
@@ -31,12 +31,12 @@ export const POST = async ({ request }) => {
   const found = await findPlan(opened.db, body.value.planId);
   if (!found) return notHere('plan', body.value.planId);
   const { plan } = found;
-  const { clings, hands } = await pastOf(opened.db, plan, Date.now());
+  const { clings, hands } = await learnedOf(opened.db, plan, Date.now());
   const shelf = shelfOf(plan, await wholeShelf(opened.db));
   const frozen = await inThread('freeze', {
     plan,
     shelf,
-    past: { ...(clings ? { clings } : {}), ...(hands ? { hands } : {}) }
+    learned: { ...(clings ? { clings } : {}), ...(hands ? { hands } : {}) }
   });
   const stops = frozen.computed.problems.filter((p) => p.level === 'stop');
   if (stops.length) return refuse(stops);

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { shelfOf } from '$core/document';
 import { findPlan, wholeShelf } from '$lib/server/database';
-import { pastOf } from '../../../../lib/server/learned-history';
+import { learnedOf } from '../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 import { inThread } from '../../../../lib/server/workers';
 
@@ -12,9 +12,9 @@ export const load = async ({ params }) => {
   if (!found) error(404, { message: 'This plan is not here.', mend: 'See the list of plans.' });
   const { plan } = found;
   const shelf = shelfOf(plan, await wholeShelf(db));
-  const { clings, hands } = await pastOf(db, plan, Date.now());
-  const past = { ...(clings ? { clings } : {}), ...(hands ? { hands } : {}) };
-  const frozen = await inThread('freeze', { plan, shelf, past });
+  const { clings, hands } = await learnedOf(db, plan, Date.now());
+  const learned = { ...(clings ? { clings } : {}), ...(hands ? { hands } : {}) };
+  const frozen = await inThread('freeze', { plan, shelf, learned });
   const stops = frozen.computed.problems.filter((p) => p.level === 'stop');
   if (stops.length)
     error(422, { message: stops[0]!.sentence, mend: stops[0]!.mend || 'Mend it in the plan first.' });

@@ -12,7 +12,7 @@
 
   let { data } = $props();
   const plan = $derived(data.plan);
-  const computed = $derived(figuresOf(plan, data.shelf, data.past));
+  const computed = $derived(figuresOf(plan, data.shelf, data.learned));
   const basis = $derived([...new Set(computed.bases.map((b) => b.basis))].join('; '));
   const unit = $derived(displayOf(computed.division).symbol);
   const g = (x: number) => reading(x, computed.division);

@@ -16,7 +16,7 @@
 
   let { data } = $props();
   const plan = $derived(data.plan);
-  const computed = $derived(figuresOf(plan, data.shelf, data.past));
+  const computed = $derived(figuresOf(plan, data.shelf, data.learned));
   const tasks = $derived(tasksOf(plan, computed).filter((t) => t.kind !== 'prepare'));
 
   let begun = $state('');

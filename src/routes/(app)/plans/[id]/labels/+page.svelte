@@ -10,8 +10,8 @@
 
   let { data } = $props();
   const plan = $derived(data.plan);
-  const computed = $derived(figuresOf(plan, data.shelf, data.past));
-  const labels = $derived(labelsOf(plan, computed, data.shelf, today(data.past.today ?? 0)));
+  const computed = $derived(figuresOf(plan, data.shelf, data.learned));
+  const labels = $derived(labelsOf(plan, computed, data.shelf, today(data.learned.today ?? 0)));
 </script>
 
 <svelte:head><title>Labels: {plan.name} · Kirapen</title></svelte:head>

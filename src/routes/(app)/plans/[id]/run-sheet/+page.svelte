@@ -11,7 +11,7 @@
 
   let { data } = $props();
   const plan = $derived(data.plan);
-  const computed = $derived(figuresOf(plan, data.shelf, data.past));
+  const computed = $derived(figuresOf(plan, data.shelf, data.learned));
   const tasks = $derived(tasksOf(plan, computed));
   const checks = $derived(tasks.flatMap((t) => (t.kind === 'prepare' ? (t.checks ?? []) : [])));
 </script>

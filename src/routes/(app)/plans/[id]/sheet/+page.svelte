@@ -18,7 +18,7 @@
   const READINGS = ['cumulative', 'tared'].map((r) => ({ value: r, label: r }));
 
   const plan = $derived({ ...data.plan, bench: { ...data.plan.bench, readings } });
-  const computed = $derived(figuresOf(plan, data.shelf, data.past));
+  const computed = $derived(figuresOf(plan, data.shelf, data.learned));
   const base = $derived(computed.bases.map((b) => b.name).join(', '));
   const basisOf = (id: string) => computed.bases.find((b) => b.baseId === id)?.basis ?? '';
   const tasks = $derived(tasksOf(plan, computed));

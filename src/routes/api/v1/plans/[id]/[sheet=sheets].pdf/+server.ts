@@ -3,7 +3,7 @@ import { USUAL_PREFERENCES } from '$core/preferences';
 import type { SheetKind } from '../../../../../../lib/plan/sheets';
 import { findPlan, wholeShelf } from '$lib/server/database';
 import { paperOf } from '../../../../../../lib/server/print';
-import { pastOf } from '../../../../../../lib/server/learned-history';
+import { learnedOf } from '../../../../../../lib/server/learned-history';
 import { notHere, pdfResponse } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 import { inThread } from '../../../../../../lib/server/workers';
@@ -16,13 +16,17 @@ export const GET = async ({ params, url }) => {
   if (!found) return notHere('plan', params.id);
   const { plan } = found;
   const kind = params.sheet as SheetKind;
-  const [shelf, past, kept] = await Promise.all([
+  const [shelf, learned, kept] = await Promise.all([
     wholeShelf(db),
-    pastOf(db, plan, Date.now()),
+    learnedOf(db, plan, Date.now()),
     storedPreferences(db)
   ]);
   const ways = kept ?? USUAL_PREFERENCES;
   const size = paperOf(url.searchParams.get('paper'), ways.paper);
-  const pdf = await inThread('sheet', { kind, size, of: { plan, shelf: shelfOf(plan, shelf), past, ways } });
+  const pdf = await inThread('sheet', {
+    kind,
+    size,
+    of: { plan, shelf: shelfOf(plan, shelf), learned, ways }
+  });
   return pdfResponse(pdf, `${plan.id}-${kind}`);
 };

@@ -11,18 +11,22 @@ import { latestFirst, taughtByRuns } from './kept';
 import type { RunTaught } from './run-taught';
 
 /** What the record knows that a plan may use: what clings, what is rejected, the moulds' last colours, the stock. */
-export const pastOf = async (db: Db, plan: Plan, today: number): Promise<LearnedHistory> =>
-  (await pastsOf(db, [plan], today))[0]!;
+export const learnedOf = async (db: Db, plan: Plan, today: number): Promise<LearnedHistory> =>
+  (await learnedOfEach(db, [plan], today))[0]!;
 
 /** What the record knows, for several plans at once: the record is read once. */
-export async function pastsOf(db: Db, plans: readonly Plan[], today: number): Promise<LearnedHistory[]> {
+export async function learnedOfEach(
+  db: Db,
+  plans: readonly Plan[],
+  today: number
+): Promise<LearnedHistory[]> {
   const [lots, grades, ways] = await Promise.all([
     listCards(db, 'lots'),
     gradesByPlan(db),
     storedPreferences(db)
   ]);
   const off = new Set(ways?.unlearned);
-  const { clings, hands, ...rest } = await commonPast(db, lots);
+  const { clings, hands, ...rest } = await learnedByAllOf(db, lots);
   const common = {
     today,
     ...rest,
@@ -56,18 +60,18 @@ export async function taught(db: Db): Promise<Taught> {
 }
 
 /** What the record knows whatever is planned, worked out once for the same runs and lots. */
-const commonPasts = new LRUCache<string, Omit<LearnedHistory, 'today'>>({ max: 1 });
+const learnedByAll = new LRUCache<string, Omit<LearnedHistory, 'today'>>({ max: 1 });
 
 /** What the record knows whatever is planned. */
-async function commonPast(db: Db, lots: readonly Lot[]): Promise<Omit<LearnedHistory, 'today'>> {
+async function learnedByAllOf(db: Db, lots: readonly Lot[]): Promise<Omit<LearnedHistory, 'today'>> {
   const { finished, open, version } = await taughtByRuns.apart(db);
   const of = `${version} ${JSON.stringify(open)} ${JSON.stringify(lots)}`;
-  const past = commonPasts.get(of) ?? pastFrom(latestFirst([...open, ...finished]), lots);
-  commonPasts.set(of, past);
-  return past;
+  const learned = learnedByAll.get(of) ?? learnedFrom(latestFirst([...open, ...finished]), lots);
+  learnedByAll.set(of, learned);
+  return learned;
 }
 
-function pastFrom(all: readonly RunTaught[], lots: readonly Lot[]): Omit<LearnedHistory, 'today'> {
+function learnedFrom(all: readonly RunTaught[], lots: readonly Lot[]): Omit<LearnedHistory, 'today'> {
   const clings = clingsOf(all);
   const hands = learnedHands(all.flatMap((t) => t.hands));
   const lastColours = new Map<string, { colour: string; name: string; dye: boolean }>();
@@ -93,14 +97,14 @@ function clingsOf(all: readonly RunTaught[]): NonNullable<LearnedHistory['clings
   );
   return new Map(
     [...byBase].flatMap(([baseId, losses]) => {
-      const learned = learnedCling(losses);
-      return learned ? [[baseId, learned] as const] : [];
+      const cling = learnedCling(losses);
+      return cling ? [[baseId, cling] as const] : [];
     })
   );
 }
 
 /** What is left of every lot, runs taken off. */
 export async function stock(db: Db, shelf: Shelf, today: number): Promise<LotLeft[]> {
-  const { uses = [] } = await commonPast(db, shelf.lots);
+  const { uses = [] } = await learnedByAllOf(db, shelf.lots);
   return stockOf(shelf.lots, uses, today);
 }

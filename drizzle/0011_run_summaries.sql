@@ -1,0 +1,1 @@
+ALTER TABLE `tellings` RENAME TO `run_summaries`;
