@@ -15,6 +15,7 @@ export default defineConfig({
   test: {
     // A busy machine may be slow; nothing here is about time.
     testTimeout: 600_000,
+    hookTimeout: 600_000,
     // Both cores: nothing here waits for anything but its own sums.
     maxWorkers: 2,
     projects: [

@@ -70,9 +70,10 @@ export interface Technique {
 }
 
 /** A technique as given: refuses what could not be filled in. Throws on a fault of the program, not of a plan. */
-export function technique(told: Technique): Technique {
-  if (!told.cups.length || told.least < 1) throw new Error(`The technique “${told.id}” has no cups.`);
-  return told;
+export function technique(definition: Technique): Technique {
+  if (!definition.cups.length || definition.least < 1)
+    throw new Error(`The technique “${definition.id}” has no cups.`);
+  return definition;
 }
 
 /** Materials that a technique is done in, in the order of lists. */
