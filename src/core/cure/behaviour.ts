@@ -1,4 +1,4 @@
-import { cureOf, RESIN_STATES, type Body, type Cure, type ResinState } from './resin';
+import { cureOf, RESIN_STATES, type Body, type CureCurve, type ResinState } from './resin';
 import { celsiusAt, doneAfter, type Room } from './room';
 
 /** A state a hand can tell, and how it tells. */
@@ -26,7 +26,7 @@ export interface Behaviour {
   /** When that layer may be handled. */
   layerFirm(mm: number, room: Room): number;
   /** The course of its cure by the model; nothing for what has windows alone. */
-  course?(body: Body, room: Room): Cure;
+  course?(body: Body, room: Room): CureCurve;
 }
 
 const TELLS: Record<string, string> = {
@@ -42,7 +42,7 @@ const TELLS: Record<string, string> = {
 const slower = (celsius: number) => 2 ** ((23 - celsius) / 10);
 
 /** When a resin's state begins; infinite for a word that is no state of it. */
-const begin = ({ begins }: Cure, state: string): number =>
+const begin = ({ begins }: CureCurve, state: string): number =>
   RESIN_STATES.some((s) => s.state === state) ? begins[state as ResinState] : Infinity;
 
 /** Share of the open time after which a card-timed material begins to close. */

@@ -1,4 +1,4 @@
-export { cureOf, rateFor, RESIN_STATES, type ResinState, type Body, type Cure } from './resin';
+export { cureOf, rateFor, RESIN_STATES, type ResinState, type Body, type CureCurve } from './resin';
 export { byCardTimes, byCureModel, type Behaviour, type CardStates, type HandState } from './behaviour';
 export { paced, together, type Pace } from './pace';
 export { celsiusAt, NIGHT, roomFrom, withDay, type Room } from './room';

@@ -40,7 +40,7 @@ export interface CureMoment {
 }
 
 /** When each state begins, minutes from the joining of the parts, and how hot the body gets. */
-export interface Cure {
+export interface CureCurve {
   begins: Record<ResinState, number>;
   peakCelsius: number;
   peakMinute: number;
@@ -60,7 +60,7 @@ function areaPerGram(body: Body): number {
 
 const HORIZON = 7 * 24 * 60;
 
-function integrate(k0: number, body: Body, around: Room, joinedAt = celsiusAt(around)): Cure {
+function integrate(k0: number, body: Body, around: Room, joinedAt = celsiusAt(around)): CureCurve {
   const roomAt = (minute: number) => celsiusAt(around, minute) + 273.15;
   const loss = (60 * COOLING * areaPerGram(body)) / CAPACITY;
   const rate = (alpha: number, kelvin: number) =>
@@ -129,7 +129,7 @@ export function rateFor(openMinutes: number): number {
   return rate;
 }
 
-const known = new LRUCache<string, Cure>({ max: 500 });
+const known = new LRUCache<string, CureCurve>({ max: 500 });
 
 /**
  * How a body of this resin cures at a room temperature.
@@ -139,7 +139,7 @@ const known = new LRUCache<string, Cure>({ max: 500 });
  * @param joinedAt °C of its parts when they are joined; the room's when undefined
  * @example Math.round(cureOf(40, { cup: 100 }, 23).begins.gelled) // 40
  */
-export function cureOf(openMinutes: number, body: Body, room: Room, joinedAt?: number): Cure {
+export function cureOf(openMinutes: number, body: Body, room: Room, joinedAt?: number): CureCurve {
   // By the body itself: a rounded one would answer with whichever of its neighbours was asked for first.
   const key = `${openMinutes}|${'cup' in body ? `c${body.cup}` : `l${body.layer}`}|${roomKey(room)}|${joinedAt ?? ''}`;
   const before = known.get(key);

@@ -1,4 +1,4 @@
-import { RESIN_STATES, roomFrom, together, type Cure } from '../cure';
+import { RESIN_STATES, roomFrom, together, type CureCurve } from '../cure';
 import { behaviourOf } from '../material';
 import type { Computed } from './computed';
 import { mixIdOf, type Plan } from '../document';
@@ -68,7 +68,7 @@ function courseOf(
   name: string,
   cupId: string,
   of: CureCourse['of'],
-  { cure, factor }: { cure: Cure; factor: number }
+  { cure, factor }: { cure: CureCurve; factor: number }
 ): CureCourse {
   const step = Math.max(1, Math.ceil(cure.course.length / MOST_POINTS));
   return {

@@ -8,7 +8,7 @@ import { tasksOf } from '../run';
 import { computePlan, Plan } from '.';
 import { shelfOf, type Cup } from '../document';
 import { type Shelf } from '../shelf';
-import { from1to2, Plan1 } from '../document/migrate';
+import { planFrom1to2, Plan1 } from '../document/migrate';
 import { layer } from './plans.testing';
 
 const of = (plan: Plan, shelf: Shelf = cards) => computePlan(plan, shelf);
@@ -142,7 +142,7 @@ describe('ids', () => {
         { id: 's', act: 'lay', cupId: '..', groupId: '__proto__', amount: { kind: 'rim' } }
       ]
     };
-    const plan = Plan.parse(from1to2(Plan1.parse(old)));
+    const plan = Plan.parse(planFrom1to2(Plan1.parse(old)));
     expect(new Set(plan.cups.map((c) => c.id)).size).toBe(4);
     expect(plan.cups[2]!.id).toBe('a-b');
     const [first, second] = plan.steps;
@@ -150,7 +150,7 @@ describe('ids', () => {
     expect(second!.act.cupId).toBe(plan.cups[1]!.id);
     expect(first!.where).toEqual([plan.groups[0]!.id]);
     expect(of(plan).groups[0]!.layers).toHaveLength(2);
-    expect(from1to2(Plan1.parse(old))).toEqual(from1to2(Plan1.parse(old)));
+    expect(planFrom1to2(Plan1.parse(old))).toEqual(planFrom1to2(Plan1.parse(old)));
   });
 });
 

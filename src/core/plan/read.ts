@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { acts } from '../pour';
-import { from1to2, Plan1 } from '../document/migrate';
+import { planFrom1to2, Plan1 } from '../document/migrate';
 import { PlanDocument } from '../document';
 import { Shelf } from '../shelf';
 
@@ -22,7 +22,7 @@ const Plan2 = PlanDocument.transform((plan, ctx) => {
 export const Plan = z.unknown().transform((raw, ctx): z.infer<typeof PlanDocument> => {
   const first = typeof raw === 'object' && raw !== null && 'version' in raw && raw.version === 1;
   const old = first ? Plan1.safeParse(raw) : undefined;
-  const read = old && !old.success ? old : Plan2.safeParse(old ? from1to2(old.data) : raw);
+  const read = old && !old.success ? old : Plan2.safeParse(old ? planFrom1to2(old.data) : raw);
   if (read.success) return read.data as z.infer<typeof PlanDocument>;
   for (const issue of read.error.issues) ctx.addIssue(issue as Parameters<typeof ctx.addIssue>[0]);
   return z.NEVER;

@@ -20,7 +20,7 @@ type Gate1 = Extract<Step1, { act: 'gate' }>;
  * waited for moves onto the step; ids that were not safe or came twice are renamed with all that names them.
  * Pure, and total on whatever version 1's schema accepts.
  */
-export function from1to2(plan: Plan1): Plan2 {
+export function planFrom1to2(plan: Plan1): Plan2 {
   const cups = renamed(plan.cups);
   const groups = renamed(plan.groups);
   const split = plan.mixing === 'split';

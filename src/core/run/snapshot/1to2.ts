@@ -16,7 +16,7 @@ const each = (list: unknown): unknown => (Array.isArray(list) ? list.map(renamed
 export const tasksAsNow = (tasks: unknown): unknown => each(tasks);
 
 /** A frozen run of version 1 as version 2; anything else as it is. Pure; what is ill formed is left for the schema to say. */
-export function from1to2(raw: unknown): unknown {
+export function snapshotFrom1to2(raw: unknown): unknown {
   if (!isLoose(raw) || raw.version !== 1) return raw;
   const { computed } = raw;
   return {

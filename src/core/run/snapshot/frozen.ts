@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { PlanFile } from '../../plan/read';
 import { Task } from '../tasks/task';
 import { RunFigures } from './figures';
-import { from1to2 } from './1to2';
+import { snapshotFrom1to2 } from './1to2';
 
 /** A run as it was begun, version 2: its plan, its tasks, its figures, and the version of the rules that made them. */
 const Frozen2 = z.object({
@@ -15,7 +15,7 @@ const Frozen2 = z.object({
 export type FrozenRun = z.output<typeof Frozen2>;
 
 /** A frozen run of any version that was ever written, as version 2. */
-export const FrozenRun = z.preprocess(from1to2, Frozen2);
+export const FrozenRun = z.preprocess(snapshotFrom1to2, Frozen2);
 
 /** The same without its plan file, which is stored beside it. */
-export const FrozenParts = z.preprocess(from1to2, Frozen2.omit({ file: true }));
+export const FrozenParts = z.preprocess(snapshotFrom1to2, Frozen2.omit({ file: true }));

@@ -41,7 +41,7 @@ export const edits = {
     }
   }
 };
-export const eventStream = {
+export const eventStreamAnswer = {
   '200': { description: 'Server-sent events.', content: { 'text/event-stream': {} } }
 };
 

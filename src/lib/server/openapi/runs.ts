@@ -1,5 +1,5 @@
 import { DEFECTS } from '$core/inspect';
-import { answer, body, id, listOf, one, picture, ref, refused, eventStream } from './parts';
+import { answer, body, id, listOf, one, picture, ref, refused, eventStreamAnswer } from './parts';
 
 /** Runs, the pieces that come of them, and the record. */
 export const runsPaths = {
@@ -52,7 +52,7 @@ export const runsPaths = {
   },
   '/api/v1/runs/{id}/stream': {
     parameters: [id],
-    get: { summary: 'The events of a run as they are stored', responses: eventStream }
+    get: { summary: 'The events of a run as they are stored', responses: eventStreamAnswer }
   },
   '/api/v1/runs/{id}/events': {
     parameters: [id],

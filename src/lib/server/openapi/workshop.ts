@@ -1,4 +1,4 @@
-import { answer, body, listOf, ref, refused, eventStream } from './parts';
+import { answer, body, listOf, ref, refused, eventStreamAnswer } from './parts';
 
 /** The workshop: days, search, copies of everything, devices. */
 export const workshopPaths = {
@@ -39,7 +39,7 @@ export const workshopPaths = {
   '/api/v1/changes': {
     get: {
       summary: 'What is stored anywhere here: kind, id and revision, 0 for deleted',
-      responses: eventStream
+      responses: eventStreamAnswer
     }
   },
   '/api/v1/stored': {
