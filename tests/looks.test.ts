@@ -75,9 +75,9 @@ const faultsOn = (bench: Bench, only: 'all' | 'colours') =>
 
 describe('every view', () => {
   it.each(someOf(VIEWS, 2))('%s is readable by everyone in both themes and fits the page', async (path) => {
+    await bench.page.evaluate(() => (document.documentElement.dataset.theme = 'light'));
     await bench.walk(path);
     await bench.page.waitForSelector('main, [data-testid="now"]');
-    await bench.page.evaluate(() => (document.documentElement.dataset.theme = 'light'));
     expect(await faultsOn(bench, 'all')).toEqual([]);
     // The other theme has the same parts in other colours.
     await bench.page.evaluate(() => (document.documentElement.dataset.theme = 'dark'));

@@ -43,7 +43,7 @@ export function figure(
   digits?: number,
   between: string | readonly string[] = ' × '
 ): Message {
-  const all: readonly number[] = typeof figures === 'number' ? [figures] : (figures ?? []);
+  const all: readonly number[] = typeof figures === 'number' ? [figures] : figures;
   const gaps = typeof between === 'string' ? all.slice(1).map(() => between) : between;
   return [BEGIN, [all.join(' '), unit, digits ?? '', gaps.join(GAP)].join(NEXT), END].join('');
 }

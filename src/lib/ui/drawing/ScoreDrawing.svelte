@@ -125,16 +125,22 @@
   };
 </script>
 
-<!-- A pour, in a lane of its cup or of its cavities. -->
-{#snippet pour(cupId: string | undefined, from: number, lane: number, wide: number)}
+<!-- What goes on from one minute to another, in a lane; dashed where nobody needs to be there. -->
+{#snippet bar(
+  from: number,
+  lane: number,
+  wide: number,
+  look: { fill: string; stroke: string; dashed?: boolean }
+)}
   <rect
     x={from}
     y={lane + 4}
     width={wide}
     height={LANE - 8}
     rx="3"
-    fill="url(#{uid}-{cupId})"
-    stroke="var(--ink)"
+    fill={look.fill}
+    stroke={look.stroke}
+    stroke-dasharray={look.dashed ? '3 3' : undefined}
   />
 {/snippet}
 
@@ -210,17 +216,11 @@
     {@const from = x(b.from)}
     {@const wide = Math.max(2, x(b.to) - from)}
     {#if !(b.unattended && isAfter(b))}
-      <rect
-        x={from}
-        y={HEAD + 4}
-        width={wide}
-        height={LANE - 8}
-        rx="3"
-        fill={b.unattended ? 'none' : 'var(--sunk)'}
-        stroke="var(--ink-2)"
-        stroke-width="1"
-        stroke-dasharray={b.unattended ? '3 3' : undefined}
-      />
+      {@render bar(from, HEAD, wide, {
+        fill: b.unattended ? 'none' : 'var(--sunk)',
+        stroke: 'var(--ink-2)',
+        dashed: b.unattended
+      })}
       {#if wide > 6.6 * (b.act === 'pour' ? 4 : b.label.length) + 6}
         <text x={from + 5} y={HEAD + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink)"
           >{b.act === 'pour' ? 'pour' : b.label}</text
@@ -229,16 +229,11 @@
     {/if}
     {#if b.act === 'do' && b.groupId && isAfter(b)}
       {@const gy = laneOfGroup(b.groupId)}
-      <rect
-        x={from}
-        y={gy + 4}
-        width={wide}
-        height={LANE - 8}
-        rx="3"
-        fill={b.unattended ? 'none' : 'var(--verdigris-soft)'}
-        stroke="var(--verdigris)"
-        stroke-dasharray={b.unattended ? '3 3' : undefined}
-      />
+      {@render bar(from, gy, wide, {
+        fill: b.unattended ? 'none' : 'var(--verdigris-soft)',
+        stroke: 'var(--verdigris)',
+        dashed: b.unattended
+      })}
       {@const words = said.get(b.id)}
       {#if words}
         <text
@@ -253,10 +248,11 @@
     {/if}
     {#if b.act === 'pour' && cup}
       {@const yy = laneOfCup(b.cupId)}
-      {@render pour(b.cupId, from, yy, wide)}
+      {@const poured = { fill: `url(#${uid}-${b.cupId})`, stroke: 'var(--ink)' }}
+      {@render bar(from, yy, wide, poured)}
       {#if b.groupId}
         {@const gy = laneOfGroup(b.groupId)}
-        {@render pour(b.cupId, from, gy, wide)}
+        {@render bar(from, gy, wide, poured)}
         <text
           x={from + wide / 2}
           y={gy + LANE / 2}
