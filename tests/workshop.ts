@@ -169,7 +169,7 @@ export class Bench {
     // A busy machine may be slow; nothing here is about time.
     page.setDefaultTimeout(180_000);
     page.setDefaultNavigationTimeout(180_000);
-    page.on('pageerror', (error) => this.errors.push(error instanceof Error ? error.message : String(error)));
+    page.on('pageerror', (error) => this.errors.push(error instanceof Error ? (error.stack ?? error.message) : String(error)));
   }
 
   async go(path: string): Promise<void> {
