@@ -37,10 +37,10 @@ export function demoLots(now: number): Lot[] {
     place: 'colour drawer'
   });
   return [
-    part('resin-a', 'resin A, quick, 2 kg', 'clear-quick', 'A', 2000, 46, 140, 12),
-    part('resin-b', 'hardener B, quick, 1 kg', 'clear-quick', 'B', 1000, 28, 140, 12),
-    part('slow-a', 'resin A, slow, 2 kg', 'clear-slow', 'A', 2000, 52, 100, 12),
-    part('slow-b', 'hardener B, slow, 0.5 kg', 'clear-slow', 'B', 500, 19, 100, 12),
+    part('resin-a', 'resin, quick, 2 kg', 'clear-quick', 'A', 2000, 46, 140, 12),
+    part('resin-b', 'hardener, quick, 1 kg', 'clear-quick', 'B', 1000, 28, 140, 12),
+    part('slow-a', 'resin, slow, 2 kg', 'clear-slow', 'A', 2000, 52, 100, 12),
+    part('slow-b', 'hardener, slow, 0.5 kg', 'clear-slow', 'B', 500, 19, 100, 12),
     part('gypsum-liquid', 'acrylic liquid, 5 kg', 'acrylic-gypsum', 'liquid', 5000, 44, 80, 12),
     part('gypsum-powder', 'gypsum powder, 12.5 kg', 'acrylic-gypsum', 'powder', 12_500, 32, 80, 6),
     part('cement', 'white cement, 25 kg', 'fine-concrete', 'cement', 25_000, 18, 60, 6),

@@ -82,7 +82,7 @@ const run = await (
 /** The piece is drawn, and what can be mended in one tap has been found. */
 const settled = async (page) => {
   await page.waitForSelector('[data-drawn="whole"]');
-  await page.waitForSelector('#to-mend button');
+  await page.waitForSelector('[data-testid="warnings"] [data-code] button');
 };
 await picture('workbench', '/plans/tideline-knobs', { before: settled });
 await picture('workbench-dark', '/plans/tideline-knobs', { theme: 'dark', before: settled });
@@ -98,14 +98,7 @@ await picture('run', `/run/${run.id}`, {
   theme: 'dark',
   async before(page) {
     await makeReady(page);
-    for (const words of [
-      'Weigh resin A',
-      'Weigh hardener B',
-      'Weigh brown',
-      'Weigh carbon',
-      'Stir',
-      'Pour'
-    ]) {
+    for (const words of ['Weigh resin', 'Weigh hardener', 'Weigh brown', 'Weigh carbon', 'Stir', 'Pour']) {
       await page.keyboard.press('Space');
       await page.waitForFunction(
         (w) => document.querySelector('[data-testid="now"]')?.textContent?.includes(w),
@@ -126,7 +119,16 @@ await picture('run-gate', `/run/${run.id}`, {
   }
 });
 await picture('bench', '/');
-await picture('plans', '/plans');
+await picture('begin', '/plans/new?mould=roundel', {
+  async before(page) {
+    await page.locator('[aria-label="Material"]').click();
+    await page.locator('[role="option"] ::-p-text(Clear casting resin, slow)').click();
+    await page.locator('[data-technique="puddle-stack"]').click();
+    await page.waitForFunction(
+      () => document.querySelectorAll('[data-technique] [data-drawn="whole"]').length >= 10
+    );
+  }
+});
 await picture('colours', '/colours');
 await picture('shelf', '/shelf');
 await picture('mould', '/shelf/moulds/dome-knobs');

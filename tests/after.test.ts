@@ -90,8 +90,8 @@ describe('inspection', () => {
 
   it('places a defect on the face, calls it a feature, says where the piece goes, and measures a colour', async () => {
     await bench.page.locator('[role="tab"]:first-child').click();
-    await bench.choose('Add a defect of the mould face', 'bubbles on the mould face');
-    await bench.click('Place bubbles on the mould face on the mould face');
+    await bench.choose('Add a defect of the mould side', 'bubbles on the mould face');
+    await bench.click('Place bubbles on the mould face on the mould side');
     await bench.choose('Where piece 1 goes', 'remelt');
     await bench.says('[data-testid="inspect"]', 'bubbles on the mould face');
     const piece = async () =>
@@ -178,7 +178,7 @@ describe('the record', () => {
 
   it('repeats as a family: a plan in which the colours change places from piece to piece', async () => {
     await bench.walk('/record/tideline-second');
-    await bench.choose('Repeat otherwise', 'as a family');
+    await bench.choose('Repeat with changes', 'as a family');
     await bench.page.waitForFunction(() => location.pathname.startsWith('/plans/'));
     const id = new URL(bench.page.url()).pathname.split('/').at(-1)!;
     const plan = await get(`/api/v1/plans/${id}`);
@@ -194,8 +194,8 @@ describe('the record', () => {
     await bench.type('Weight within', '3');
     await bench.says('[data-testid="buyer"]', '3 % more or less');
     await bench.click('← Record', 'link');
-    await bench.choose('Repeat otherwise', 'in Roundel');
-    await bench.says('[aria-label="Pour"]', 'Roundel, 90 × 9 mm');
+    await bench.choose('Repeat with changes', 'in Roundel');
+    await bench.says('[aria-label="Piece and core"]', 'Roundel, 90 × 9 mm');
     const id = new URL(bench.page.url()).pathname.split('/').at(-1)!;
     const plan = await get(`/api/v1/plans/${id}`);
     expect(plan.groups.map((g: { mouldId: string }) => g.mouldId)).toEqual(['roundel']);
@@ -212,12 +212,12 @@ describe('the record', () => {
     await bench.click('Keep');
     await bench.says('main', 'Drag with the blunt needle.');
     await bench.walk('/plans/tideline-knobs');
-    await bench.says('[aria-label="Numbers"]', 'lessons from before');
+    await bench.says('[aria-label="Numbers"]', 'lessons from earlier runs');
     const lessons = () => bench.page.$eval('[data-testid="lessons"]', (e) => e.textContent ?? '');
-    await bench.page.locator('::-p-text(from before)').click();
+    await bench.page.locator('::-p-text(from earlier runs)').click();
     await bench.says('[aria-label="Numbers"]', 'Drag with the blunt needle.');
     await bench.walk('/plans/samphire-hooks');
-    await bench.says('[aria-label="Numbers"]', 'from before');
+    await bench.says('[aria-label="Numbers"]', 'from earlier runs');
     expect(await lessons()).not.toContain('blunt needle');
   });
 });
@@ -274,8 +274,8 @@ describe('keeping', () => {
     const lot = lots.find((l: { of: { kind: string; part?: string } }) => l.of.part === 'liquid') ?? lots[0];
     await bench.walk(`/shelf/lots/${lot.id}`);
     await bench.says('[data-testid="entries"]', 'bought');
-    await bench.type('There is really', '500 g');
-    await bench.click('Count it anew');
+    await bench.type('Weighed now', '500 g');
+    await bench.click('Correct the stock');
     await bench.says('[data-testid="entries"]', 'counted anew');
     const left = async () =>
       (await get('/api/v1/stock')).find((s: { lot: { id: string } }) => s.lot.id === lot.id).left;

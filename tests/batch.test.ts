@@ -32,19 +32,21 @@ describe('a first batch from an empty bench', () => {
     await bench.type('Filled with water', '173.1');
     await bench.type('Water is at', '21 C');
     // How deep it is has to be said; the rest of the drawing follows the water.
-    await bench.click('Put it on the shelf');
+    await bench.click('Save');
     await bench.says('[aria-label="Cavity piece"]', /Depth.*(needs|missing|number)/i);
     await bench.type('Depth', '9 mm');
     await bench.says('[data-testid="capacity"]', '55.01 ml each');
     expect(await bench.text('[aria-label="Cavity piece"]')).not.toContain('Check how many cavities');
-    await bench.click('Put it on the shelf');
+    await bench.click('Save');
     await bench.says(main, '1 on the shelf');
-    await bench.click('Fill the shelf');
+    await bench.click('Add the starter set');
     await bench.says(main, 'See the shelf');
+    await bench.click('Choose a look', 'link');
     await bench.click('Empty plan');
-    await bench.says('[aria-label="Pour"]', '55.01 ml each');
-    await bench.choose('Base', 'Fine casting concrete');
+    await bench.says('[aria-label="Piece and core"]', '55.01 ml');
+    await bench.choose('Material', 'Fine casting concrete');
     await bench.type('How many cavities of piece', '11');
+    await bench.click('Batch', 'tab');
     await bench.says('[data-testid="facts"]', /water \/ cement/);
 
     const plan = (await get('/api/v1/plans'))[0];
@@ -64,6 +66,7 @@ describe('a first batch from an empty bench', () => {
     );
     expect(grams.water / grams.cement).toBeCloseTo(0.38, 2);
     expect(grams.sand / grams.cement).toBeCloseTo(1.5, 1);
+    await bench.click('Weigh', 'tab');
     await bench.says('[data-testid="weighings"]', grams.cement.toFixed(1));
     expect(bench.errors).toEqual([]);
   });
@@ -107,24 +110,25 @@ describe('the workshop’s batches', () => {
   it('changes with how it is mixed, what stands in it, and how it is dosed', async () => {
     await bench.walk('/plans/rockpool-roundels');
     await bench.says('[data-testid="weighings"]', 'of the mix');
-    await bench.choose('How the batch is mixed', 'each cup');
+    await bench.choose('How the cups are mixed', 'each mixed');
     await bench.page.waitForFunction(
       () => !document.querySelector('[data-testid="weighings"]')?.textContent?.includes('of the mix')
     );
-    await bench.click('What stands in roundels 1–6');
-    await bench.click('+ embed');
+    await bench.click('6 moulds');
+    await bench.click('+ Thing');
     await bench.type('embed: One weighs', '2.4 g');
-    await bench.says('[aria-label="Pour"]', /53\.01 ml each/);
-    await bench.page.keyboard.press('Escape');
-    await bench.click('More about colourant 1 of cup A');
+    await bench.says('[aria-label="Piece and core"]', /53\.01 ml/);
+    await bench.cups();
+    await bench.click('how, colourant 1 of cup A');
     await bench.choose('Percent of', 'the finished mix');
     await bench.says('[data-cup="A"]', 'of the finished mix');
     await bench.page.keyboard.press('Escape');
-    await bench.click('More about cup A');
+    await bench.click('mixes, cup, chips, cup A');
     await bench.type('Take out uncoloured first', '25 g');
-    await bench.says('[data-testid="balance"]', /taken out\s+25\.0/);
+    await bench.says('[data-testid="balance"]', /25\.0\s+taken out/);
     await bench.page.keyboard.press('Escape');
     await bench.type('How many good pieces are wanted', '22');
+    await bench.click('Batch', 'tab');
     await bench.type('Share rejected', '8 %');
     await bench.says('[data-testid="order"]', 'cast 26');
   });
@@ -139,7 +143,7 @@ describe('the workshop’s batches', () => {
     });
     await bench.walk('/plans/several');
     const shown = await bench.says('[data-testid="weighings"]', /mix 1, 2[^]*mix 3, 4/);
-    const row = /resin A\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)/.exec(shown)!;
+    const row = /\bresin\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)/.exec(shown)!;
     expect(Number(row[2])).toBeGreaterThan(Number(row[3]));
     await bench.walk('/plans/several/sheet');
     const sheet = await bench.says('main', /heron/);
@@ -148,9 +152,12 @@ describe('the workshop’s batches', () => {
 
   it('runs split: the mix, then each cup’s share, then its colour; short of one, it says what to mix', async () => {
     await bench.walk('/plans/saltings-bars');
-    await bench.click('More about colourant 1 of cup B');
-    await bench.page.locator('::-p-aria([name="Creep up by eye"][role="checkbox"])').click();
-    await bench.says('[data-cup="B"]', 'creeping up from 50 %');
+    await bench.cups();
+    await bench.click('how, colourant 1 of cup B');
+    await bench.page
+      .locator('::-p-aria([name="Add it by eye, a little at a time"][role="checkbox"])')
+      .click();
+    await bench.says('[data-cup="B"]', 'start with 50 %');
     await bench.page.keyboard.press('Escape');
     await bench.click('Start the run');
     await bench.makeReady();
@@ -170,19 +177,14 @@ describe('the workshop’s batches', () => {
     await bench.press('Space');
     await bench.says('[data-testid="now"]', 'Stir the mixing pot');
     await bench.press('Space');
-    await bench.says('[data-testid="now"]', 'mixed base into cup A');
+    await bench.says('[data-testid="now"]', 'mix into cup A');
     await bench.press('s');
     await bench.says('[role="dialog"]', 'its own clock');
     await bench.type('Missing', '60 ml');
     await bench.says('[data-testid="top-up"]', 'olive oil');
-    await bench.click('It is mixed and in');
+    await bench.click('Mixed and poured in');
     await bench.says(main, 'cup A topped up with');
-    for (const words of [
-      'mixed base into cup A',
-      'titanium white powder',
-      'Stir cup A',
-      'mixed base into cup B'
-    ]) {
+    for (const words of ['mix into cup A', 'titanium white powder', 'Stir cup A', 'mix into cup B']) {
       await bench.says('[data-testid="now"]', words);
       await bench.press('Space');
     }
@@ -223,12 +225,12 @@ describe('the workshop’s batches', () => {
     await bench.says('[aria-label="Cavity knob"]', /all 6 of them:\s+10\.2/);
     await bench.page.locator('::-p-text(all 6 of them)').click();
     await bench.says('[data-testid="capacity"]', /10\.28|10\.29/);
-    await bench.click('+ zone');
+    await bench.click('+ Detail');
     await bench.says('[aria-label="Cavity knob"]', /ml between its heights/);
-    await bench.choose('Chambers', '2 chambers');
+    await bench.choose('Dividers', 'into 2 chambers');
     await bench.type('Share of chamber 1', '70 %');
     await bench.says('[aria-label="Cavity knob"]', 'add up to 120.0 %');
-    await bench.click('+ another kind of cavity');
+    await bench.click('+ Another kind of cavity');
     await bench.says(main, 'take out piece 2');
   });
 
@@ -241,7 +243,7 @@ describe('the workshop’s batches', () => {
         .toBuffer()
     );
     await bench.walk('/shelf/moulds/new');
-    await bench.choose('Shape', 'prism');
+    await bench.choose('Shape', 'any outline');
     const input = await bench.page.waitForSelector('[aria-label="Photo to trace over"]');
     await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(photo);
     const svg = await bench.page.waitForSelector('[data-testid="trace"]');
@@ -267,7 +269,7 @@ describe('the workshop’s batches', () => {
 
   it('says which line of a table is not two numbers, and loses nothing', async () => {
     await bench.walk('/shelf/moulds/new');
-    await bench.choose('Shape', 'table of depths');
+    await bench.choose('Shape', 'measured depths');
     await bench.type('Corners or depths', '0 0\nten 20\n20 50');
     await bench.says(main, 'Line 2');
     expect(
@@ -288,8 +290,8 @@ describe('the workshop’s batches', () => {
     await bench.choose('Dry pigment', 'titanium white powder');
     await bench.type('Make', '50 g');
     await bench.says('[data-testid="paste"]', '30.00');
-    await bench.click('Put it on the shelf');
-    await bench.says(main, 'its colour at full strength');
+    await bench.click('Save');
+    await bench.says(main, 'Full-strength colour');
     const pastes = (await get('/api/v1/colourants')).filter((c: { name: string }) =>
       c.name.includes('white paste in')
     );
@@ -299,7 +301,7 @@ describe('the workshop’s batches', () => {
     await bench.walk('/colours/drops');
     await bench.choose('Colourant', 'magenta alcohol ink');
     await bench.says('[data-testid="drop"]', '0.0420');
-    await bench.click('Keep it on the card');
+    await bench.click('Save for this bottle');
     await bench.says('[role="status"]', 'knows its drop');
     expect((await get('/api/v1/colourants/magenta-ink')).drop.grams).toBeCloseTo(0.042, 9);
     expect(bench.errors).toEqual([]);
@@ -313,10 +315,10 @@ describe('the workshop’s batches', () => {
     await bench
       .choose('A lot of', 'gypsum powder')
       .catch(() => bench.choose('A lot of', 'powder, Jesmonite'));
-    await bench.type('Holds', '12.5 kg');
+    await bench.type('Full weight', '12.5 kg');
     await bench.type('Price', '30');
-    await bench.says(main, /0\.00/);
-    await bench.click('Put it on the shelf');
+    await bench.says(main, /2\.40/);
+    await bench.click('Save');
     await bench.says('[data-testid="lots"]', '12500 g');
   });
 
@@ -330,7 +332,7 @@ describe('the workshop’s batches', () => {
       )
     );
     await bench.walk('/plans/tideline-knobs');
-    await bench.click('Settings of the batch');
+    await bench.click('losses, spare, cups at hand');
     await bench.says('body', /from \d past cups/);
   });
 });

@@ -213,7 +213,7 @@ describe('the demo’s other pours', () => {
     await conduct({ until: /^Wait/ });
     await bench.press('t');
     // Of the cup, not of the layer: there is none yet.
-    await bench.page.locator('[role="dialog"] ::-p-text(cup A)').click();
+    await bench.page.locator('[role="dialog"] ::-p-text(A foam)').click();
     await bench.page.locator('[role="dialog"] ::-p-text(medium trace)').click();
     await bench.says('[data-testid="number"]', 'Open');
     await conduct();
@@ -235,13 +235,13 @@ describe('the demo’s other pours', () => {
 describe('what went wrong', () => {
   it('a spilled cup: what can still be made is poured, and Undo takes it back', async () => {
     await begin('tideline-knobs', 'knobs-spilled');
-    await conduct({ until: /^Pour cup A/ });
+    await conduct({ until: /^Pour A / });
     await bench.press('r');
     await bench.click('Spilled some of a cup is gone');
     const says = await bench.says('[data-testid="put-right"]', /are left of/);
     expect(says).toMatch(/short by \d cavities/);
     await bench.page.locator('[role="dialog"] ::-p-text(cavities whole)').click();
-    await bench.says(NOW, 'Pour cup A');
+    await bench.says(NOW, 'Pour A ');
     await bench.says('[data-testid="number"] + span', /into each of [1-5]/);
     await bench.says('[data-testid="put-right-list"]', 'spilled from cup A');
     await bench.press('u');
@@ -312,11 +312,11 @@ describe('a rehearsal', () => {
 
   it('of a plan puts a measured time into it with one tap', async () => {
     await bench.go('/rehearse/plan/samphire-hooks');
-    await bench.click('Begin, nothing goes wrong');
+    await bench.click('Begin without mishaps');
     await bench.makeReady();
     await bench.click('×60');
     for (let i = 0; i < 4; i++) await bench.press('Space');
-    await bench.says(NOW, 'Pour cup A');
+    await bench.says(NOW, 'Pour A ');
     await bench.click('+1 min');
     await bench.click('+1 min');
     await bench.press('Space');
@@ -332,10 +332,10 @@ describe('a rehearsal', () => {
 describe('on paper', () => {
   it('a run sheet has every line, and a filled one becomes a run', async () => {
     await bench.go('/plans/samphire-hooks/run-sheet');
-    await bench.says('[data-testid="run-sheet"]', 'Protective kit is on');
+    await bench.says('[data-testid="run-sheet"]', 'Gloves and goggles on');
     await bench.click('Enter a filled sheet', 'link');
     await bench.click('Keep this run');
-    await bench.says('[role="alert"], main', 'When it was begun is not told');
+    await bench.says('[role="alert"], main', 'When it was begun is missing');
     await bench.type('First line done at', '9:00');
     await bench.type('Line 1 reads', '153.4');
     await bench.type('Line 2 reads', '408.1');

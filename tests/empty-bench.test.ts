@@ -25,7 +25,7 @@ describe('an empty bench', () => {
     await bench.says(main, 'An empty bench.');
     await bench.click('Measure a mould', 'link');
     await bench.type('Name', 'Knob mould');
-    await bench.choose('Shape', 'hemisphere');
+    await bench.choose('Shape', 'half ball');
     await bench.type('How many cavities', '6');
     await bench.choose('Capacity known from', 'a water fill');
     await bench.type('Mould empty', '212.4 g');
@@ -41,7 +41,7 @@ describe('an empty bench', () => {
         await bench.page.$eval('[aria-label="Volume below it"]', (e) => (e as HTMLInputElement).value)
       )
     ).toBeCloseTo(0.79, 2);
-    await bench.click('Put it on the shelf');
+    await bench.click('Save');
     await bench.says(main, '1 on the shelf');
     await bench.walk('/shelf');
     await bench.says(main, '6 × 10.32 ml');
@@ -49,7 +49,7 @@ describe('an empty bench', () => {
 
   it('a shelf of generic cards', async () => {
     await bench.walk('/');
-    await bench.click('Fill the shelf');
+    await bench.click('Add the starter set');
     await bench.says(main, 'See the shelf');
     expect((await get('/api/v1/bases')).length).toBeGreaterThan(0);
   });

@@ -24,48 +24,52 @@ describe('the first pour, from a mould to the record', () => {
     await bench.says(main, 'Demould knobs 1–6');
     await bench.press('2');
     await bench.says('main h1', 'Plans');
-    await bench.click('New plan');
+    await bench.click('New plan', 'link');
+    await bench.click('Empty plan');
     await bench.says('[aria-label="Pour"]', 'Choose a mould');
-    await bench.choose('Add cavities', 'Dome knobs');
-    await bench.says('[aria-label="Pour"]', /10\.29 ml each/);
+    await bench.choose('Choose a mould', 'Dome knobs');
+    await bench.says('[aria-label="Piece and core"]', /10\.29 ml/);
     planId = new URL(bench.page.url()).pathname.split('/').at(-1)!;
     await bench.type('Name of the plan', 'Tideline knobs, second tray');
-    await bench.choose('Base', 'Clear casting resin, quick');
+    await bench.choose('Material', 'Clear casting resin, quick');
 
+    await bench.click('Cups 1', 'tab');
     await bench.type('Name of cup A', 'mudflat');
     await bench.choose('Add a colourant to cup A', 'brown oxide paste');
     await bench.type('Percent of colourant 1 in cup A', '3 %');
-    await bench.click('cup');
+    await bench.click('Cup');
     await bench.type('Name of cup B', 'heron');
     await bench.choose('Add a colourant to cup B', 'blue paste');
-    await bench.click('cup');
+    await bench.click('Cup');
     await bench.type('Name of cup C', 'foam');
     await bench.choose('Add a colourant to cup C', 'titanium white paste');
     await bench.type('Percent of colourant 1 in cup C', '2.4');
 
+    await bench.click('Pour', 'tab');
     await bench.type('Amount of step 1', '4 mm');
-    await bench.click('+ gate');
-    await bench.click('+ layer');
+    await bench.click('+ Wait');
+    await bench.click('+ Layer');
     await bench.type('Amount of step 3', 'to 60 %');
-    await bench.click('+ gate');
-    await bench.click('+ layer');
-    await bench.says('[aria-label="Pour"]', /0\.79 ml each · 4\.0 mm/);
+    await bench.click('+ Wait');
+    await bench.click('+ Layer');
+    await bench.says('[aria-label="Pour"]', /0\.79 ml each/);
     await bench.says('[aria-label="Pour"]', /5\.39 ml each/);
     await bench.says('[aria-label="Pour"]', /4\.12 ml each/);
 
     const core = await bench.page.$eval('[data-testid="core"]', (e) => e.getAttribute('aria-label'));
     expect(core).toContain('A mudflat from 0.0 to 4.0 mm');
     expect(core).toContain('C foam from 12.4 to 17.0 mm');
-    expect(await bench.text('[data-testid="balance"]')).toMatch(/poured\s+66\.68/);
+    expect(await bench.text('[data-testid="balance"]')).toMatch(/66\.68\s+in the mould/);
   });
 
   it('says what the scale cannot weigh, and mends a mix too small with one tap', async () => {
     await bench.says('[aria-label="Numbers"]', /0\.21 g|not weighable|under 20 g/);
     await bench.click('Mix 20 g and keep what is left');
-    await bench.says('[data-testid="balance"]', /left\s+13\.\d/);
+    await bench.says('[data-testid="balance"]', /13\.\d+\s+spare/);
   });
 
   it('takes a change back and does it again, by button and by key', async () => {
+    await bench.cups();
     await bench.says('[aria-label="Cups"]', 'at least 20 g');
     await bench.click('Undo');
     await bench.page.waitForFunction(() => !document.body.innerText.includes('at least 20 g'));
@@ -91,6 +95,7 @@ describe('the first pour, from a mould to the record', () => {
 
   it('was saved without being asked', async () => {
     await bench.walk(`/plans/${planId}`);
+    await bench.cups();
     await bench.says('[aria-label="Cups"]', 'at least 20 g');
     const stored = await get(`/api/v1/plans/${planId}`);
     expect(stored.name).toBe('Tideline knobs, second tray');
@@ -102,7 +107,7 @@ describe('the first pour, from a mould to the record', () => {
   it('has a mix sheet with cumulative or tared readings', async () => {
     await bench.click('Mix sheet', 'link');
     const cumulative = await bench.says('[data-testid="sheet"]', 'scale reads, g');
-    expect(cumulative).toContain('hardener B');
+    expect(cumulative).toContain('hardener');
     await bench.choose('Readings', 'tared');
     await bench.says('[data-testid="sheet"]', 'tared, g');
     const pages = await bench.page.pdf({ preferCSSPageSize: true });
@@ -117,21 +122,21 @@ describe('the first pour, from a mould to the record', () => {
     runId = new URL(bench.page.url()).pathname.split('/').at(-1)!;
     await bench.says(main, 'sensitiser');
     await bench.makeReady();
-    await bench.says('[data-testid="now"]', 'Weigh resin A into cup A');
+    await bench.says('[data-testid="now"]', 'Weigh resin into cup A');
     const aim = Number(await bench.text('[data-testid="number"]'));
     await bench.type('Grams on the scale', String((aim * 1.1).toFixed(2)));
     await bench.press('Space');
-    await bench.says('[data-testid="now"]', 'Weigh hardener B');
+    await bench.says('[data-testid="now"]', 'Weigh hardener');
     const ways = await bench.says('[data-testid="corrected"]', /1\.10\d/);
     // Each way out says what it does.
     expect(ways).toMatch(/g more; the ratio is kept/);
     expect(ways).toMatch(/\d\.\d % off, A : B 100 : \d+\.\d by weight/);
     expect(ways).toMatch(/\d g are lost/);
     await bench.click('Start this cup over');
-    await bench.says('[data-testid="now"]', 'Weigh resin A into cup A');
+    await bench.says('[data-testid="now"]', 'Weigh resin into cup A');
     await bench.type('Grams on the scale', String((aim * 1.1).toFixed(2)));
     await bench.press('Space');
-    await bench.says('[data-testid="now"]', 'Weigh hardener B');
+    await bench.says('[data-testid="now"]', 'Weigh hardener');
     const snapshot = (await get(`/api/v1/runs/${runId}`)).snapshot;
     const computed = await (
       await fetch(`${workshop.address}/api/v1/compute`, {
@@ -159,7 +164,7 @@ describe('the first pour, from a mould to the record', () => {
     await bench.click('use the scale');
     await bench.says('header', '● scale');
     await bench.click('Tare');
-    await bench.click('Pour with the stand-in hand');
+    await bench.click('Let the screen play the scale');
     await bench.says('[data-testid="number"]', /^0\.0\d$|^0\.[01]\d$/);
     await bench.page.waitForFunction(() => !document.body.innerText.includes('settling…'));
     await bench.press('Space');
@@ -175,7 +180,7 @@ describe('the first pour, from a mould to the record', () => {
 
   it('goes on where it was after the server is killed and the page reloaded', async () => {
     await bench.press('Space');
-    await bench.says('[data-testid="now"]', 'Pour cup A mudflat');
+    await bench.says('[data-testid="now"]', 'Pour A mudflat');
     await bench.page.waitForSelector('[data-testid="stored"]');
     await workshop.stop('SIGKILL');
     // What happens while the server is dead is kept on the device.
@@ -217,13 +222,13 @@ describe('the first pour, from a mould to the record', () => {
     await bench.page.keyboard.press('Enter');
     await bench.says(main, 'dust in cup B');
     for (const cup of ['B', 'C']) {
-      for (const put of ['resin A', 'hardener B', 'paste']) {
+      for (const put of ['resin', 'hardener', 'paste']) {
         await bench.says('[data-testid="now"]', new RegExp(`Weigh .*${put}.* into cup ${cup}`));
         await bench.press('Space');
       }
       await bench.says('[data-testid="now"]', `Stir cup ${cup}`);
       await bench.press('Space');
-      await bench.says('[data-testid="now"]', `Pour cup ${cup}`);
+      await bench.says('[data-testid="now"]', `Pour ${cup} `);
       if (cup === 'C') await bench.type('Grams poured in all', '24.00');
       await bench.press('Space');
       if (cup === 'B') {
@@ -249,7 +254,7 @@ describe('the first pour, from a mould to the record', () => {
     const face = '[data-face="mould face"]';
     await bench.page.locator(`${face} ::-p-text(second)`).click();
     await bench.says('[aria-label="Inspect"]', '1 of 6 looked at');
-    await bench.choose('Add a defect of the mould face', 'bubbles on the mould face');
+    await bench.choose('Add a defect of the mould side', 'bubbles on the mould face');
     await bench.says(face, 'bubbles on the mould face');
 
     const photo = join(workshop.folder, 'knob.jpg');
@@ -287,8 +292,8 @@ describe('the first pour, from a mould to the record', () => {
 
   it('repeats from what was really poured', async () => {
     await bench.walk(`/record/${runId}`);
-    await bench.click('Repeat as poured');
-    await bench.says('[aria-label="Pour"]', /3\.70 ml each/);
+    await bench.click('Repeat the same');
+    await bench.holds('Amount of step 5', '3.7 ml');
     const id = new URL(bench.page.url()).pathname.split('/').at(-1)!;
     const plan = await get(`/api/v1/plans/${id}`);
     expect(plan.steps[4].act.amount.kind).toBe('volume');

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { someOf } from '$core/soak.testing';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { notSaid } from './words';
 import { Workshop, type Bench } from './workshop';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -22,6 +23,7 @@ afterAll(async () => {
 const VIEWS = [
   '/',
   '/plans',
+  '/plans/new',
   '/plans/tideline-knobs',
   '/plans/tideline-knobs/sheet',
   '/plans/rockpool-roundels',
@@ -85,6 +87,7 @@ describe('every view', () => {
     const sideways = await bench.page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
     expect(sideways).toBeLessThanOrEqual(0);
     expect(await bench.notInWords()).toEqual([]);
+    expect(await notSaid(bench)).toEqual([]);
     expect(bench.errors).toEqual([]);
   });
 });
@@ -92,24 +95,25 @@ describe('every view', () => {
 describe('the list of plans', () => {
   it('says of each plan what its workbench says', async () => {
     await bench.walk('/plans');
-    const tiles = await bench.page.$$eval('a[href^="/plans/"]', (all) =>
+    const tiles = await bench.page.$$eval('li a[href^="/plans/"]', (all) =>
       all.map((a) => ({ href: a.getAttribute('href')!, text: (a as HTMLElement).innerText }))
     );
     expect(tiles.length).toBeGreaterThan(8);
     for (const { href, text } of tiles) {
       await bench.walk(href);
-      const rack = await bench.says('main', /mixed [\d.]+ g/);
-      const mixed = /mixed ([\d.]+) g/.exec(rack)![1]!;
-      const said = /([\d.]+) g to mix/.exec(text)![1]!;
+      const balance = await bench.says('[data-testid="balance"]', /[\d.]+ g mixed/);
+      const mixed = /([\d.]+) g mixed/.exec(balance)![1]!;
+      const [, figure, kg] = /([\d.]+) (k?)g to mix/.exec(text)!;
+      const times = kg ? 1000 : 1;
       // Each is rounded to its own last digit, and they may differ by no more than that.
       const half = (figure: string) => 0.5 * 10 ** -(figure.split('.')[1]?.length ?? 0);
-      expect(Math.abs(Number(said) - Number(mixed)), href).toBeLessThanOrEqual(
-        half(said) + half(mixed) + 1e-9
+      expect(Math.abs(Number(figure) * times - Number(mixed)), href).toBeLessThanOrEqual(
+        half(figure!) * times + half(mixed) + 1e-9
       );
-      const toMend = /(\d+) to mend/.exec(text)?.[1] ?? '0';
+      const toMend = /(\d+) (?:warning|problem)/.exec(text)?.[1] ?? '0';
       const mends = await bench.page.$eval(
         'header',
-        (e) => /(\d+) to mend/.exec((e as HTMLElement).innerText)?.[1] ?? '0'
+        (e) => /(\d+) (?:warning|problem)/.exec((e as HTMLElement).innerText)?.[1] ?? '0'
       );
       expect([href, toMend]).toEqual([href, mends]);
     }

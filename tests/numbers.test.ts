@@ -41,7 +41,7 @@ const NOT_A_FIGURE =
 
 const figures = (text: string): number[] => [...text.matchAll(/\d+(?:\.\d+)?/g)].map((m) => Number(m[0]));
 
-/** The balance line: poured · clings · left · taken out = mixed. */
+/** The balance line: in the mould + stuck to cups + spare + taken out = mixed. */
 function balanceOf(text: string): { parts: number[]; mixed: number; decimals: number } {
   const [before = '', after = ''] = text.split('=');
   const mixed = /\d+(?:\.(\d+))?/.exec(after)!;
@@ -68,7 +68,7 @@ async function checkWorkbench(plan: Plan, c: Computed): Promise<void> {
   // Grams in the table are those that the plan is computed to, and each column adds up to what is mixed.
   const rows = await rowsOf('[data-testid="weighings"]');
   const bodies = rows.filter((r) => r.length > 1);
-  const shown = bodies.filter((r) => !/^(mixed|ratio off)/.test(r[0]!));
+  const shown = bodies.filter((r) => !/^(mixed|ratio error)/.test(r[0]!));
   const sums = bodies.find((r) => r[0] === 'mixed')!;
   for (let column = 1; column < sums.length; column++) {
     const own = shown.map((r) => r[column] ?? '').filter(Boolean);

@@ -56,14 +56,14 @@ describe('the drawn piece', () => {
     const place = await bench.page.$('[aria-label^="What is here?"]');
     const box = (await place!.boundingBox())!;
     await bench.page.mouse.click(box.x + box.width / 2, box.y + 5);
-    await bench.says('[data-testid="told"]', 'A foam by “lay cup A foam');
+    await bench.says('[data-testid="told"]', 'A foam from “pour a layer of A foam');
     // What lies farther in was pushed about by what was poured after it.
     const told = new Set<string>();
     for (let i = 1; i < 9; i++) {
       await bench.page.mouse.click(box.x + (box.width * i) / 9, box.y + box.height * 0.42);
-      told.add(await bench.says('[data-testid="told"]', 'by “'));
+      told.add(await bench.says('[data-testid="told"]', 'from “'));
     }
-    expect([...told].join()).toMatch(/(heron|lavender) by “puddle .*moved by “/);
+    expect([...told].join()).toMatch(/(heron|lavender) from “puddle .*moved by “/);
     await place!.focus();
     await bench.page.keyboard.press('ArrowDown');
     await bench.says('[data-testid="told"]', 'foam');
@@ -74,11 +74,11 @@ describe('the drawn piece', () => {
     const thumb = await bench.page.$('[aria-label="Steps done in the picture"]');
     await thumb!.focus();
     await bench.page.keyboard.press('Home');
-    await bench.says('[data-testid="shown-until"]', 'lay cup A foam');
+    await bench.says('[data-testid="shown-until"]', 'pour a layer of A foam');
     await expect.poll(pixels).not.toBe(whole);
     await bench.page.keyboard.press('End');
     await expect.poll(pixels).toBe(whole);
-    await bench.click('What you may get');
+    await bench.click('Variations');
     await bench.page.waitForFunction(
       () => document.querySelectorAll('[data-testid="range"] [data-drawn="whole"]').length === 4,
       { timeout: 180_000 }
@@ -87,19 +87,19 @@ describe('the drawn piece', () => {
     await expect.poll(pixels).not.toBe(whole);
     await bench.click('Piece 1');
     await expect.poll(pixels).toBe(whole);
-    await bench.click('What you may get');
+    await bench.click('Variations');
   });
 
   it('is cut anywhere', async () => {
     await bench.click('Cut', 'tab');
     await drawn('[aria-label="cut through roundels 1–6"]');
     const before = await pixels();
-    const off = await bench.page.$('[aria-label="Beside the middle"]');
+    const off = await bench.page.$('[aria-label="Off the middle"]');
     await off!.focus();
     await bench.page.keyboard.press('PageUp');
     for (let i = 0; i < 12; i++) await bench.page.keyboard.press('ArrowRight');
     await expect.poll(pixels).not.toBe(before);
-    await bench.click('Mould face', 'tab');
+    await bench.click('Mould side', 'tab');
     await drawn();
   });
 
@@ -109,7 +109,7 @@ describe('the drawn piece', () => {
     await expectWhole();
     const stepsNow = async () => JSON.stringify((await plan('tideline-knobs')).steps);
     const before = await stepsNow();
-    await bench.click('Ask for a face');
+    await bench.click('Ask for a look');
     await bench.click('Ask for mudflat');
     await bench.type('How much mudflat shows', '30 %');
     await bench.click('Search the pour');

@@ -33,10 +33,10 @@ describe('the tour of the first piece', () => {
     await bench.says(TOUR, 'Ask the piece');
     await bench.page.locator('button[aria-label^="What is here?"]').click();
     await seenDone();
-    await bench.says(TOUR, 'Read the score');
+    await bench.says(TOUR, 'Read the timeline');
     await bench.click('Next');
     await bench.says(TOUR, 'Rehearse it');
-    await bench.click('Begin, nothing goes wrong');
+    await bench.click('Begin without mishaps');
     await seenDone();
     await bench.says(TOUR, 'Confirm with Space');
     await bench.makeReady();

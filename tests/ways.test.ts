@@ -29,10 +29,10 @@ describe('an empty bench', () => {
       const bench = await workshop.page('/');
       await bench.page.setExtraHTTPHeaders({ 'accept-language': 'en-US,en;q=0.8' });
       await bench.go('/');
-      await bench.says('[data-testid="ask-ways"]', 'oz, fl oz, in, °F');
+      await bench.says('[data-testid="ask-ways"]', 'ounces and inches');
       // Nothing is in ounces before someone has said so.
       expect(await (await fetch(`${workshop.address}/api/v1/settings`)).json()).toEqual(USUAL_PREFERENCES);
-      await bench.click('Keep these');
+      await bench.click('Ounces and inches');
       await bench.page.waitForFunction(() => !document.querySelector('[data-testid="ask-ways"]'));
       expect(await (await fetch(`${workshop.address}/api/v1/settings`)).json()).toMatchObject({
         weights: 'oz',
@@ -163,7 +163,7 @@ describe('a workshop’s own ways', () => {
   it('understand what is typed in another unit, and documents stay metric', async () => {
     await bench.walk('/plans/tideline-knobs');
     await bench.type('Amount of step 1', '5 mm');
-    await bench.says('[aria-label="Pour"]', /0\.20 in/);
+    await bench.holds('Amount of step 1', '0.20 in');
     await bench.type('Room temperature', '70');
     await expect
       .poll(async () => {
@@ -185,7 +185,7 @@ describe('a workshop’s own ways', () => {
       })
     ).json()) as { id: string };
     await bench.walk(`/run/${run.id}`);
-    await bench.choose('Whose hands', 'T.');
+    await bench.choose('Who is pouring', 'T.');
     await bench.press('Space');
     await bench.says('[data-testid="stored"]', 'stored');
     await expect

@@ -169,7 +169,9 @@ export class Bench {
     // A busy machine may be slow; nothing here is about time.
     page.setDefaultTimeout(180_000);
     page.setDefaultNavigationTimeout(180_000);
-    page.on('pageerror', (error) => this.errors.push(error instanceof Error ? (error.stack ?? error.message) : String(error)));
+    page.on('pageerror', (error) =>
+      this.errors.push(error instanceof Error ? (error.stack ?? error.message) : String(error))
+    );
   }
 
   async go(path: string): Promise<void> {
@@ -215,6 +217,7 @@ export class Bench {
 
   /** Waits until a labelled field holds a text. */
   async holds(label: string, text: string): Promise<void> {
+    await this.#column(label);
     await this.page
       .waitForFunction(
         (l, t) => document.querySelector<HTMLInputElement>(`[aria-label="${l}"]`)?.value === t,
@@ -226,6 +229,34 @@ export class Bench {
         const held = await (await this.#field(label)).evaluate((e) => (e as HTMLInputElement).value);
         throw new Error(`“${label}” never held “${text}”; it holds “${held}”`);
       });
+  }
+
+  /** Opens the cups of a plan, beside its pour. */
+  async cups(): Promise<void> {
+    await this.#column('of cup A');
+    await this.page.waitForSelector('[aria-label="Cups"]');
+  }
+
+  /** Opens the form of a step in the pour, by its number. */
+  async openStep(n: number): Promise<void> {
+    const row = `[data-open-step="${n}"]`;
+    const open = await this.page.waitForSelector(row);
+    if ((await open!.evaluate((e) => e.getAttribute('aria-expanded'))) !== 'true') await open!.click();
+    await this.page.waitForSelector(`${row}[aria-expanded="true"]`);
+  }
+
+  /** Types a day into a labelled date field, part by part: `2026-11-30`. */
+  async date(label: string, day: string): Promise<void> {
+    const [year, month, dayOfMonth] = day.split('-');
+    for (const [part, digits] of [
+      ['month', month],
+      ['day', dayOfMonth],
+      ['year', year]
+    ] as const) {
+      const segment = await this.page.waitForSelector(`[aria-label="${label}"] [data-segment="${part}"]`);
+      await segment!.click();
+      await this.page.keyboard.type(digits!);
+    }
   }
 
   /** Chooses an option of a labelled list by its text. */
@@ -248,7 +279,24 @@ export class Bench {
     throw new Error(`“${label}” does not offer “${option}”`);
   }
 
+  /** Fields of cups and of steps stand in two tabs of one column: the one that has the field is chosen. */
+  async #column(label: string): Promise<void> {
+    const name = /(^| )(of|in|to) cup [A-Z]$/.test(label)
+      ? 'Cups'
+      : / of step \d+$/.test(label)
+        ? 'Pour'
+        : '';
+    if (!name) return;
+    await this.page.evaluate((name) => {
+      const tab = [...document.querySelectorAll<HTMLElement>('[role="tab"]')].find((t) =>
+        t.innerText.startsWith(name)
+      );
+      if (tab?.getAttribute('aria-selected') === 'false') tab.click();
+    }, name);
+  }
+
   async #field(label: string) {
+    await this.#column(label);
     const field = await this.page.waitForSelector(`[aria-label="${label}"]`, { visible: true });
     if (!field) throw new Error(`no field “${label}”`);
     return field;

@@ -6,7 +6,7 @@ export const eel: Plan = {
   id: 'eel-cords',
   name: 'Eel pull cords',
   notes: 'Clear-green belly over a dark back. The first shot into the cold mould is remelted.',
-  showFace: 'mould face',
+  showFace: 'cut',
   mixes: [
     {
       id: 'mix-back',

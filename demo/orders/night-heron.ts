@@ -6,7 +6,7 @@ export const nightHeron: Plan = {
   id: 'night-heron',
   name: 'Night Heron loaf',
   notes: 'Ten bars. Heron and sluice black must stay apart in the cut; seed-shaped embeds; piped foam top.',
-  showFace: 'mould face',
+  showFace: 'cut',
   mixes: [
     {
       id: 'mix',

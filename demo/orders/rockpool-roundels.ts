@@ -112,7 +112,7 @@ export const rockpool: Plan = {
       where: ['roundels'],
       gates: [],
       hands: { each: 0.5 },
-      note: 'over the whole bed, until it levels'
+      note: 'over the whole bottom; let it level'
     },
     {
       id: 'puddle-heron',

@@ -19,7 +19,7 @@ const either = (levels: readonly Level[], when: string): Coded => ({ levels, whe
 export const PROBLEMS = {
   // A plan that names what is not there.
   'act-unknown': stop('a step has an act that this version does not know'),
-  'base-missing': stop('a mix names a base that is not on the shelf'),
+  'base-missing': stop('a mix names a material that is not on the shelf'),
   'cavity-missing': warn('a variation is for a cavity that the group does not have'),
   'chamber-unknown': stop('a layer goes into a chamber that the mould does not have'),
   'colourant-missing': stop('a recipe names a colourant that is not on the shelf'),
@@ -159,7 +159,7 @@ export const PROBLEMS = {
   'id-differs': stop('a document sent to the address of another'),
   'id-taken': stop('something with this id is there already'),
   'no-answer': stop('the server did not answer'),
-  'no-colourants': stop('no colourant on the shelf belongs in this base'),
+  'no-colourants': stop('no colourant on the shelf suits this material'),
   'not-found': stop('there is no such thing'),
   'not-json': stop('what was sent is not JSON'),
   'not-readable': stop('something stored cannot be read any more'),

@@ -12,6 +12,7 @@ const Drip = z.object({ kind: z.literal('drip'), from: z.string(), ml: z.number(
 type Drip = z.infer<typeof Drip>;
 const drip: ActDefinition<Drip> = {
   kind: 'drip',
+  name: 'drip',
   group: 'pour in',
   schema: Drip,
   fresh: (cupId) => ({ kind: 'drip', from: cupId, ml: 1 }),
@@ -28,7 +29,7 @@ const drip: ActDefinition<Drip> = {
   }),
   hands: (_, __, count) => ({ attended: 0.25 * count, unattended: 0 }),
   words: (act, { cup, cavities }) => ({
-    line: `drip ${act.ml} ml of ${cup(act.from)}`,
+    title: `drip ${act.ml} ml of ${cup(act.from)}`,
     act: 'Drip',
     rest: `${cup(act.from)} into ${cavities}`,
     hint: 'from a pin',
@@ -41,6 +42,7 @@ const Hum = z.object({ kind: z.literal('hum'), minutes: z.number() });
 const hum: ActDefinition<z.infer<typeof Hum>> = {
   ...(drip as unknown as ActDefinition<z.infer<typeof Hum>>),
   kind: 'hum',
+  name: 'hum',
   group: 'move',
   schema: Hum,
   fresh: () => ({ kind: 'hum', minutes: 1 }),
@@ -48,7 +50,7 @@ const hum: ActDefinition<z.infer<typeof Hum>> = {
   apply: (_, stand) => ({ stand, draws: [], problems: [] }),
   hands: (act) => ({ attended: act.minutes, unattended: 0 }),
   words: (act) => ({
-    line: `hum ${act.minutes} min`,
+    title: `hum ${act.minutes} min`,
     act: 'Hum',
     rest: 'a tune',
     hint: 'low',
@@ -122,7 +124,7 @@ describe('an act that only this file knows', () => {
 
   it('is listed in its own words', () => {
     expect(c.lines.find((l) => l.stepId === 'drip-1')).toMatchObject({
-      line: 'drip 0.5 ml of cup B heron',
+      line: 'drip 0.5 ml of B heron',
       act: 'Drip',
       confirm: 'Dripped'
     });

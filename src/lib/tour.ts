@@ -21,7 +21,7 @@ export const STOPS: readonly Stop[] = [
   {
     at: PLAN,
     title: 'Change one thing',
-    says: 'Type 5 mm over 4 mm in the first layer and press Enter. Every gram, the picture and the score follow.',
+    says: 'Type 5 mm over 4 mm in the first layer and press Enter. Every gram, the picture and the timeline follow.',
     ring: 'input[aria-label="Amount of step 1"]',
     done: (page) => field(page, 'Amount of step 1').startsWith('5')
   },
@@ -37,18 +37,18 @@ export const STOPS: readonly Stop[] = [
     title: 'Ask the piece',
     says: 'Tap any place of the picture. It says which step put that colour there, and what moved it since.',
     ring: 'button[aria-label^="What is here?"]',
-    done: (page) => words(page, '[data-testid="told"]').includes('by “')
+    done: (page) => words(page, '[data-testid="told"]').includes('from “')
   },
   {
     at: PLAN,
-    title: 'Read the score',
-    says: 'Time runs right: one lane for hands, one a cup, one for the cavities. A shaded band is how long a cup pours; red would be a clash.',
-    ring: 'section[aria-label="Score"]'
+    title: 'Read the timeline',
+    says: 'Time runs right: what your hands do, cup by cup, waits folded. The green band is how long the last cup stays pourable. It opens to one lane for each cup.',
+    ring: 'section[aria-label="Timeline"]'
   },
   {
     at: REHEARSAL,
     title: 'Rehearse it',
-    says: 'The run’s own screen, with nothing on the bench and a clock you can hurry. Begin with nothing going wrong.',
+    says: 'The run’s own screen, with nothing on the bench and a clock you can hurry. Begin without mishaps.',
     ring: 'button.go',
     done: (page) => page.querySelector('[data-testid="now"]') !== null
   },

@@ -155,7 +155,7 @@ function weighedOnce(order: CupOrder, more: number): WeighedCup {
   const { density, poured, clings, vessel, exact } = wanted;
   const scales: Scales = { own: cupScale(wanted.total + wanted.reserve, order.scales), all: order.scales };
   const parts = order.split
-    ? [weighing({ key: PORTION, name: 'mixed base', kind: 'part' }, exact.batch, PART_TOLERANCE, scales)]
+    ? [weighing({ key: PORTION, name: 'mix', kind: 'part' }, exact.batch, PART_TOLERANCE, scales)]
     : partWeighings(order.formula, wanted, scales);
   const weighings = inOrder(order, wanted, parts, scales);
   const { mixed, reserved } = readings(weighings, order.readings);
@@ -189,7 +189,7 @@ function inOrder(order: CupOrder, wanted: Wanted, parts: readonly Weighing[], sc
   const before = order.split ? -1 : weighings.findIndex((w) => w.key === order.formula.colourBefore);
   weighings.splice(before < 0 ? weighings.length : before, 0, ...colours);
   if (reserve > 0 && !order.split) {
-    const what = { key: 'reserve', name: 'uncoloured base, taken out', kind: 'reserve' } as const;
+    const what = { key: 'reserve', name: 'mix before colour, taken out', kind: 'reserve' } as const;
     const taken = weighing(what, reserve, PART_TOLERANCE, { own: scales.own, all: [scales.own] });
     weighings.splice(before < 0 ? parts.length : weighings.length, 0, taken);
   }

@@ -23,7 +23,7 @@ describe('an order on the days', () => {
   it('is its turns, each from the first weighing to the last day', () => {
     const all = jobs(samphire);
     expect(all).toHaveLength(computePlan(samphire, cards).order!.turns);
-    expect(all[0]!.tasks.map((t) => t.name)).toEqual(['weigh and pour', 'Demould', 'Air', 'Seal']);
+    expect(all[0]!.tasks.map((t) => t.name)).toEqual(['weigh and pour', 'Demould', 'Air-dry', 'Seal']);
     expect(all[0]!.moulds).toEqual([{ id: 'coat-hooks', cavities: 5 }]);
     expect(all[0]!.freedBy).toBe('demould-hooks');
   });

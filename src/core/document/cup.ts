@@ -24,7 +24,7 @@ export const LetDownParts = z.union([z.literal(9), z.literal(19), z.literal(49),
 const RecipeLine = z.object({
   id: Id,
   colourantId: Ref,
-  /** Percent of the material's basis (resin: of the uncoloured batch). */
+  /** Percent of the material's basis (resin: of the mix before colour). */
   percent: z.number().nonnegative('cannot be less than nothing').max(100, 'cannot be over 100 %'),
   of: z.enum(['supplied', 'pigment']).default('supplied'),
   /** What the percentage is of; the material's own convention when absent. */
@@ -84,3 +84,10 @@ export type RecipeLine = Cup['recipe'][number];
 /** The mix that a cup is made from, or undefined where it is made from other cups. */
 export const mixIdOf = (cup: Pick<Cup, 'from'>): string | undefined =>
   'mix' in cup.from ? cup.from.mix : undefined;
+
+/**
+ * A cup as it is spoken of: by its letter and its name, or by the name alone where that tells the letter.
+ * @example lettered({ letter: 'B', name: 'heron' }) // 'B heron'
+ */
+export const lettered = ({ letter, name }: Pick<Cup, 'letter' | 'name'>): string =>
+  name.split(' ').includes(letter) ? name : `${letter} ${name}`;

@@ -1,5 +1,5 @@
 export { Amount, AMOUNT_FORMS, formatAmount, parseAmount } from './amount';
-export { Cup, HATCHES, mixIdOf, type RecipeLine } from './cup';
+export { Cup, HATCHES, lettered, mixIdOf, type RecipeLine } from './cup';
 export { Condition, Gate, Zero, type Since } from './gate';
 export { Group, type Variation } from './group';
 export { Mix } from './mix';

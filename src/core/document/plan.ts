@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Cup, LetDownParts } from './cup';
 import { Group } from './group';
+import { SHOW_FACES } from '../mould';
 import { Id, onlyOnce, Ref } from '../id';
 import { Mix } from './mix';
 import { Step } from './step';
@@ -85,7 +86,8 @@ export const PlanDocument = z
     id: Id,
     name: z.string().min(1, 'needs a name').max(80),
     notes: z.string().max(4000).default(''),
-    showFace: z.enum(['mould face', 'open face']).default('mould face'),
+    /** The face a maker judges the piece by: as it lay on the mould, as it was poured, or where it is cut. */
+    showFace: z.enum(SHOW_FACES).default('mould face'),
     mixes: z.array(Mix).max(60),
     cups: z.array(Cup).max(26),
     groups: z.array(Group).max(60),

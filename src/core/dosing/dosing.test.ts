@@ -18,11 +18,11 @@ import {
 const fine: Scale = { id: 's', name: 'fine', division: 0.01, repeatability: 0.01, capacity: 300 };
 const oneToOne: Formula = {
   parts: [
-    { key: 'A', name: 'resin A', share: 0.5420561 },
-    { key: 'B', name: 'hardener B', share: 0.4579439 }
+    { key: 'A', name: 'resin', share: 0.5420561 },
+    { key: 'B', name: 'hardener', share: 0.4579439 }
   ],
   density: 1.07,
-  basis: { of: 'batch', words: 'of the uncoloured batch' },
+  basis: { of: 'batch', words: 'of the mix before colour' },
   clockPart: 'B',
   carriers: { 'part A': 'A', 'part B': 'B' },
   letDownIn: 'A'

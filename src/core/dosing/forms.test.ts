@@ -91,15 +91,15 @@ describe('a cup split from a common mix', () => {
   const resin: Formula = {
     ...formula('clear-quick'),
     parts: [
-      { key: 'A', name: 'resin A', share: 0.5420561 },
-      { key: 'B', name: 'hardener B', share: 0.4579439 }
+      { key: 'A', name: 'resin', share: 0.5420561 },
+      { key: 'B', name: 'hardener', share: 0.4579439 }
     ]
   };
   const white = paste({ carrier: 'part B', pigmentFraction: 0.6 });
 
   it('ends off its ratio by what the carrier brings', () => {
     const cup = weighCup(resin, [{ colourant: white, percent: 0.8, of: 'pigment' }], 60.8, 'on top');
-    expect(cup.offRatio).toEqual([{ key: 'B', name: 'hardener B', share: expect.closeTo(0.0116, 4) }]);
+    expect(cup.offRatio).toEqual([{ key: 'B', name: 'hardener', share: expect.closeTo(0.0116, 4) }]);
     expect(cup.batch + cup.colourants[0]!.grams).toBeCloseTo(60.8, 9);
     const own = weighCup(resin, [{ colourant: white, percent: 0.8, of: 'pigment' }], 60.8);
     expect(own.offRatio).toEqual([]);

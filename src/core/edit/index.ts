@@ -4,5 +4,6 @@ export { newPlan, actStep, layStep, waitStep } from './new-plan';
 export { withNewCup } from './add-cup';
 export { freshId } from './fresh-id';
 export { sharedEqually, sharersOf } from './share-equally';
-export { insertStep, moveStep } from './insert-step';
+export { copiedStep, insertStep, moveStep } from './insert-step';
 export { recipeOf } from './matched-recipe';
+export { coloursOf, planToMake, potsApart, roleOf, techniquesIn, type ToMake } from './plan-to-make';

@@ -1,5 +1,6 @@
 import { acts } from '../pour';
-import type { Step } from '../document';
+import type { Plan, Step } from '../document';
+import { freshId } from './fresh-id';
 
 /** Whether a step is done to a piece once it is poured. */
 export const isAfter = (step: Pick<Step, 'act'>): boolean => acts.find(step.act.kind)?.group === 'after';
@@ -27,4 +28,11 @@ export function moveStep(steps: readonly Step[], groupId: string, from: number, 
   if (!step) return [...steps];
   const order = own.toSpliced(from, 1).toSpliced(Math.max(0, to), 0, step);
   return steps.map((s) => (s.where.includes(groupId) ? order.shift()! : s));
+}
+
+/** The steps with a copy of one right after it: done once more, with gates of its own. */
+export function copiedStep(plan: Plan, step: Step): Step[] {
+  const gates = step.gates.map((g) => ({ ...g, id: freshId(plan, 'gate') }));
+  const again = { ...step, id: freshId(plan, step.act.kind), gates };
+  return plan.steps.toSpliced(plan.steps.indexOf(step) + 1, 0, again);
 }

@@ -15,7 +15,7 @@ describe('a new plan', () => {
     expect(cards.bases.some((b) => b.id === asked.mixes[0]!.baseId)).toBe(false);
     const missing = figuresOf(asked, cards).problems.find((p) => p.code === 'base-missing')!;
     expect(missing).toMatchObject({ level: 'stop', path: 'plan/mixes/mix-1/baseId' });
-    expect(missing.sentence).toContain('No base is chosen');
+    expect(missing.sentence).toContain('No material is chosen');
     const one: Shelf = { ...cards, bases: cards.bases.slice(2, 3) };
     expect(newPlan('p', 'New pour', one).mixes[0]!.baseId).toBe(cards.bases[2]!.id);
   });

@@ -20,7 +20,7 @@ describe('the sheet for a buyer', () => {
     expect(sheet(nightHeron).differs.join(' ')).toMatch(/how the swirl turns/);
     expect(sheet(samphire).differs.join(' ')).toMatch(/veins and specks/);
     const plain = { ...tideline, steps: tideline.steps.filter((s) => s.act.kind === 'lay') };
-    expect(sheet(plain).differs).toEqual(['A photo shows colours otherwise than daylight.']);
+    expect(sheet(plain).differs).toEqual(['Colours look different in photos.']);
     expect(sheet(plain).matches.join(' ')).toMatch(/order of the layers/);
     expect(sheet(tideline).matches.join(' ')).not.toMatch(/order of the layers/);
   });

@@ -57,7 +57,7 @@ export function buyerSheet(plan: Plan, computed: RunFigures, tolerance: Toleranc
         ...(computed.bases.some((b) => materials.has(b.kind, 'has pores'))
           ? ['Small pores and clouds belong to the material.']
           : []),
-        'A photo shows colours otherwise than daylight.'
+        'Colours look different in photos.'
       ])
     ],
     care: computed.bases.flatMap((b) => materials.find(b.kind)?.care ?? [])

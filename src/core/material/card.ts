@@ -18,7 +18,7 @@ export const commonCard = {
     .object({ from: z.number().positive().max(20_000), to: z.number().positive().max(20_000) })
     .refine((d) => d.from <= d.to, 'must end after it begins'),
   shelfMonths: z.number().positive().max(240),
-  /** Least sensible mix, g: under it the ratio and the stirring suffer. */
+  /** Smallest mix, g: under it the ratio and the stirring suffer. */
   leastMix: z.number().nonnegative().default(30),
   colour: z.string().regex(/^#[0-9a-f]{6}$/i),
   cautions: z.array(z.string().max(300)).max(40).default([]),

@@ -15,6 +15,6 @@ export const avoid = (reason: string): Compatibility => ({ verdict: 'avoid', rea
 
 export const onlySurface = care('only shows on the surface');
 export const ifHeatProof = care('only if it is heat-proof');
-export const inItsOwnBase = care('only in the base it was mixed with');
+export const inItsOwnBase = care('only in the material it was mixed with');
 /** A colourant that is made for something else. */
 export const madeFor = (what: string): Compatibility => avoid(`it is made for ${what} and will not mix in`);

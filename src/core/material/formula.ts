@@ -2,7 +2,7 @@
 export interface FormulaPart {
   key: string;
   name: string;
-  /** Share of the uncoloured batch by weight, 0..1; the shares of a formula sum to 1. */
+  /** Share of the mix before colour by weight, 0..1; the shares of a formula sum to 1. */
   share: number;
   /** A vessel of its own (the lye jug); readings run up in each vessel separately. */
   vessel?: string;
@@ -14,7 +14,7 @@ export interface FormulaPart {
 
 /** What a colourant's percentage is a percentage of; printed beside every figure. */
 export type Basis =
-  | { of: 'batch'; words: 'of the uncoloured batch' }
+  | { of: 'batch'; words: 'of the mix before colour' }
   | { of: 'finished'; words: 'of the finished mix' }
   | {
       of: 'parts';

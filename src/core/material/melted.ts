@@ -49,7 +49,7 @@ export function hardShare(blend: { soft: number; hard: number; wanted: number })
 export function meltedFormula(base: MeltedCard, name: string): Result<Composition> {
   const common = {
     density: base.density,
-    basis: { of: 'batch', words: 'of the uncoloured batch' } as const,
+    basis: { of: 'batch', words: 'of the mix before colour' } as const,
     carriers: {}
   };
   if (!base.blend) return ok({ ...common, parts: [{ key: 'base', name, share: 1 }], letDownIn: 'base' });

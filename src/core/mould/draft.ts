@@ -1,5 +1,6 @@
 import type { Problem } from '../problem';
 import type { CavityKind, Mould } from './mould';
+import type { ShowFace } from './show-face';
 
 const STIFF = ['aluminium', 'HDPE', 'lined timber'];
 /** Least lean at which a piece leaves a stiff mould without dragging, degrees. Typical of casting practice. */
@@ -26,7 +27,7 @@ export function mayShow(draft: number | undefined): string {
 export function draftProblems(
   mould: Mould,
   { name, draft }: CavityKind,
-  showFace: 'mould face' | 'open face',
+  showFace: ShowFace,
   path: string
 ): Problem[] {
   if (draft === undefined) return [];

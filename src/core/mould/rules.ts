@@ -1,3 +1,4 @@
+import type { ShowFace } from './show-face';
 import type { Problem } from '../problem';
 import { draftProblems, isStiff } from './draft';
 import type { CavityKind, Mould } from './mould';
@@ -11,7 +12,7 @@ import { figure } from '../quantity';
 export function mouldProblems(
   mould: Mould,
   kind: CavityKind,
-  wanted: { showFace: 'mould face' | 'open face'; clear: boolean; pourCelsius?: number },
+  wanted: { showFace: ShowFace; clear: boolean; pourCelsius?: number },
   path: string
 ): Problem[] {
   const problems: Problem[] = [];

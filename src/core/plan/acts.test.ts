@@ -38,7 +38,7 @@ describe('every act', () => {
     const fresh = a.fresh('foam');
     expect(a.schema.safeParse(fresh).success).toBe(true);
     const words = a.words(fresh, names);
-    for (const text of [words.line, words.act, words.confirm, words.hint]) {
+    for (const text of [a.name, words.title, words.act, words.confirm, words.hint]) {
       expect(text.trim()).toBe(text);
       expect(text).not.toMatch(/undefined|NaN|null|\[object| {2}/);
       expect(text.length).toBeGreaterThan(2);

@@ -58,8 +58,10 @@ export interface ComputedCup {
 export interface StepLine {
   stepId: string;
   line: string;
-  /** What it says beyond a cup and an amount that stand in fields of their own. */
-  more?: string;
+  /** What is done and with what, its cup by name alone: where its mark and amount stand beside. */
+  title: string;
+  /** Where and how. */
+  where?: string;
   act: string;
   rest: string;
   hint: string;

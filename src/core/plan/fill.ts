@@ -80,7 +80,7 @@ function fillCavitySet(
 /** What leaves its mould badly by the face that is to be seen may leave it well by the other. */
 const otherFace = ({ plan }: ResolvedPlan, { code }: Diagnostic): Fix[] =>
   code === 'draft-grips' && plan.showFace === 'mould face'
-    ? [{ words: 'Show the open face', edit: { path: ['showFace'], value: 'open face' } }]
+    ? [{ words: 'Show the poured side', edit: { path: ['showFace'], value: 'open face' } }]
     : [];
 
 /** One act in one cavity: what it draws, and what lies there afterwards. */

@@ -1,4 +1,6 @@
+import { lettered } from '../document';
 import { rimOf } from '../pattern/shapes/cavity-prism';
+import { stepWords } from '../pour';
 import type { StepLine } from './computed';
 import type { FilledCavitySet } from './fill';
 import type { ComputedGroup } from './draw';
@@ -17,14 +19,20 @@ export function linesOf(
   return plan.steps.map((step) => {
     const { own, cavitySets } = step;
     const cavities = [...new Set(cavitySets.map((s) => s.group.name))].join(' and ');
-    const words = own?.definition.words(own.act, { cup: nameOf, part: partOf(plan, cavitySets), cavities });
-    const { line, more, act, rest, hint, confirm } = words ?? { ...UNREAD, line: `${step.step.act.kind}?` };
+    const names = { cup: nameOf, part: partOf(plan, cavitySets), cavities };
+    const words = own ? stepWords(own, names) : { ...UNREAD, line: `${step.step.act.kind}?` };
+    const { line, act, rest, hint, confirm } = words;
+    // Beside a cup's own mark its name is enough.
+    const { title, where } = own
+      ? own.definition.words(own.act, { ...names, cup: (id) => plan.cupOf.get(id)?.cup.name ?? 'a cup' })
+      : { title: line, where: undefined };
     const bag = own && bagWords(own, step.step.id, bagged);
     const measures = [measuresOf(step, filled, groups), bag].filter(Boolean).join(' · ') || undefined;
     return {
       stepId: step.step.id,
       line,
-      ...(more === undefined ? {} : { more }),
+      title,
+      ...(where ? { where } : {}),
       act,
       rest,
       hint: step.step.note ?? hint,
@@ -68,5 +76,4 @@ const partOf = (plan: ResolvedPlan, cavitySets: readonly CavitySet[]) => (id: st
 };
 
 const UNREAD = { act: 'Do', rest: 'what this step says', hint: '', confirm: 'Done' };
-const nameOfCup = (cup: ResolvedCup | undefined): string =>
-  cup ? `cup ${cup.cup.letter} ${cup.cup.name}` : 'a cup';
+const nameOfCup = (cup: ResolvedCup | undefined): string => (cup ? lettered(cup.cup) : 'a cup');

@@ -161,7 +161,7 @@ describe('a let-down', () => {
     expect(partA(before) - partA(cup)).toBeCloseTo(9 * dose(before).exact, 6);
     expect(cup.batch).toBeCloseTo(before.batch, 9);
     expect(out.letDowns).toMatchObject([
-      { colourantId: 'black-paste', parts: 9, uses: 1, carrierName: 'resin A' }
+      { colourantId: 'black-paste', parts: 9, uses: 1, carrierName: 'resin' }
     ]);
     expect(out.letDowns[0]!.make).toBeGreaterThanOrEqual(dose(cup).exact * 1.2 - 1e-9);
   });

@@ -140,7 +140,7 @@ function mixesOf(
         missing(
           'base',
           inPlan('mixes', mix.id, 'baseId'),
-          'No base is chosen yet, or it is gone from the shelf.'
+          'No material is chosen yet, or it is gone from the shelf.'
         )
       );
     else if (formula && !formula.ok) problems.push(formula.problem);

@@ -7,6 +7,7 @@ import {
   type TimedPour,
   type TimedStep
 } from '../schedule';
+import { stepWords } from '../pour';
 import type { FilledCavitySet, Pour } from './fill';
 import type { ResolvedMix, ResolvedPlan, ResolvedStep } from './resolve';
 import type { CupInMixes, AllMixes } from './weighing/weighed';
@@ -64,11 +65,7 @@ function timedStep({ step, cavitySets, own }: ResolvedStep, plan: ResolvedPlan):
 
 const lineOf = (own: ResolvedStep['own'], { cupOf }: ResolvedPlan): string =>
   own
-    ? own.definition.words(own.act, {
-        cup: (id) => cupOf.get(id)?.cup.name ?? id,
-        part: (id) => id,
-        cavities: ''
-      }).line
+    ? stepWords(own, { cup: (id) => cupOf.get(id)?.cup.name ?? id, part: (id) => id, cavities: '' }).line
     : '';
 
 function timedPour(pour: Pour, { layers }: FilledCavitySet): TimedPour {

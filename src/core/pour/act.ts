@@ -83,10 +83,10 @@ export interface Naming {
 
 /** What is said of an act: once, used in the list, on the sheet and in the run. */
 export interface ActWords {
-  /** One plain line: “lay heron, to 60 %”. */
-  line: Message;
-  /** What the line says beyond its cup and its amount, where these stand in fields of their own. */
-  more?: Message;
+  /** What is done, and with what: “pour a layer of heron”. */
+  title: Message;
+  /** Where and how, beyond the amount: “in the middle, from low”. */
+  where?: Message;
   /** The verb and the rest of an instruction: “Pour”, “cup B heron into knobs 1–6”. */
   act: string;
   rest: string;
@@ -117,6 +117,8 @@ export interface Edges {
  */
 export interface ActDefinition<A extends { kind: string }> {
   kind: A['kind'];
+  /** How it is called on the screens: “pour a layer”. */
+  name: string;
   group: ActGroup;
   schema: z.ZodType<A>;
   /** What it asks for, by key: its form. Absent for an act that no form edits. */

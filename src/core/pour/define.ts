@@ -23,6 +23,8 @@ import type { CavityState } from './cavity-state';
 /** What one act tells of itself; the rest follows from its fields. */
 interface ActSpec<K extends string, F extends Fields> {
   kind: K;
+  /** How it is called on the screens. */
+  name: string;
   group: ActGroup;
   fields: F;
   /** Other words a maker may look for it by. */
@@ -61,6 +63,7 @@ export function defineAct<const K extends string, F extends Fields>(
   // The types of a kind and of its fields meet here, where TypeScript cannot see that they are one.
   return {
     kind,
+    name: spec.name,
     group: spec.group,
     fields,
     also: spec.also ?? [],

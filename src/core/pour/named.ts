@@ -10,10 +10,10 @@ export const ACT_GROUPS: readonly ActGroup[] = ['pour in', 'move', 'put in', 'wa
  */
 export function actsNamed(typed: string): AnyDefinition[] {
   const said = typed.trim().toLowerCase();
-  const rank = ({ kind, also }: AnyDefinition): number => {
-    if (kind.startsWith(said)) return 0;
+  const rank = ({ kind, name, also }: AnyDefinition): number => {
+    if (kind.startsWith(said) || name.startsWith(said)) return 0;
     if (also?.some((w) => w.startsWith(said))) return 1;
-    return [kind, ...(also ?? [])].some((w) => w.includes(said)) ? 2 : 3;
+    return [kind, name, ...(also ?? [])].some((w) => w.includes(said)) ? 2 : 3;
   };
   return acts
     .all()
@@ -25,6 +25,17 @@ export function actsNamed(typed: string): AnyDefinition[] {
 
 /** Families of acts that change where things lie in a piece; the others come before, between or after. */
 const SHAPING: ReadonlySet<ActGroup> = new Set(['pour in', 'move', 'put in']);
+
+/**
+ * Where in the steps of a group of cavities what comes after the pour begins: with the first after which nothing is poured,
+ * moved or put in any more; past the last step where nothing comes after.
+ */
+export function afterPourFrom(steps: readonly { act: { kind: string } }[]): number {
+  const isAfter = (kind: string) => ['after', 'wait'].includes(acts.find(kind)?.group ?? '');
+  const from = steps.findLastIndex((s) => !isAfter(s.act.kind)) + 1;
+  const first = steps.findIndex((s, i) => i >= from && acts.find(s.act.kind)?.group === 'after');
+  return first < 0 ? steps.length : first;
+}
 
 /** Whether an act changes where things lie in a piece, while it is in its mould. */
 export function shapesThePiece({ kind }: { kind: string }): boolean {

@@ -34,6 +34,12 @@ export function placeWords({ x, y }: Place): string {
   return `the ${[away, side || 'side'].filter(Boolean).join(' ')}`;
 }
 
+/** Where something is done: “in the middle”, “at the far left”. */
+export function atPlace(place: Place): string {
+  const words = placeWords(place);
+  return `${words === 'the middle' ? 'in' : 'at'} ${words}`;
+}
+
 const aside = (v: number, plus: string, minus: string) => (v > 0 ? plus : minus);
 
 /** A path in words: “a ring”, “6 lines round the middle”, “a line from the left to the right”. */
@@ -76,4 +82,11 @@ export function pathLength(path: Path, half: { width: number; length: number }):
     return s + Math.hypot(b[0] - a[0], b[1] - a[1]);
   }, 0);
   return own * (path.round ?? 1);
+}
+
+/** A path whose place nearest to another is moved there. */
+export function movedTo(path: Path, to: Place): Path {
+  const far = (p: Place) => Math.hypot(p.x - to.x, p.y - to.y);
+  const nearest = path.points.reduce((n, p, i) => (far(p) < far(path.points[n]!) ? i : n), 0);
+  return { ...path, points: path.points.with(nearest, to) };
 }

@@ -113,7 +113,7 @@ export function planOfOffer(
 
 /** What a plan of a remelt says of itself: nobody knows what colour comes along. */
 const REMELTED =
-  'Melted again with fresh base: its own colour comes along and is not drawn. Look at a cooled drop before any colour goes in.';
+  'Melted again with fresh soap: its own colour comes along and is not drawn. Look at a cooled drop before any colour goes in.';
 
 /** What leftovers are set in or melted into: a base of their own material; cured soap and rubber are neither. */
 const baseFor = (material: string, { bases }: Shelf): Base | undefined =>

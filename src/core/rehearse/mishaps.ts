@@ -6,7 +6,7 @@ export const MISHAPS = [
   { kind: 'overshoot', words: 'a weighing goes over' },
   { kind: 'fast gel', words: 'a cup sets faster than its card says' },
   { kind: 'spilled cup', words: 'a cup is knocked over' },
-  { kind: 'phone call', words: 'the telephone rings' },
+  { kind: 'phone call', words: 'you are called away' },
   { kind: 'cold room', words: 'the room is colder than planned' },
   { kind: 'wrong pot', words: 'a wrong pot is taken' }
 ] as const;

@@ -100,7 +100,7 @@ describe('a confirmation without a reading', () => {
     const taken = usesOf(state).map((u) => u.key);
     expect(taken).toEqual(['part:clear-quick:A', 'part:clear-quick:B']);
     expect(correctionsOf(knobs, state).map((c) => c.what)).toContainEqual(
-      expect.stringMatching(/hardener B in cup A was confirmed without a reading/)
+      expect.stringMatching(/hardener in cup A was confirmed without a reading/)
     );
   });
 });
@@ -441,7 +441,7 @@ describe('what was put right is told with what it did', () => {
     ],
     [{ type: 'lost', mixId: 'mudflat' }, /cup A was lost/],
     [{ type: 'skipped', task: 'gate:gate-heron' }, /left out: the wait until gelled/],
-    [{ type: 'weighed', task: 'weigh:mudflat:A', grams: 30 }, /resin A in cup A: 30\.0 g for/]
+    [{ type: 'weighed', task: 'weigh:mudflat:A', grams: 30 }, /resin in cup A: 30\.0 g for/]
   ])('%j, and undoing it tells nothing', (told, words) => {
     const events = upTo(knobs, 'pour:lay-mudflat').filter(
       (e) => !('task' in told && 'task' in e && told.task === e.task && told.type === 'weighed')

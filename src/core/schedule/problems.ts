@@ -7,7 +7,7 @@ export const pastWindow = (name: string, window: PourWindow, now: number, stepId
   code: 'past-window',
   level: 'warn',
   ...inPlan('steps', stepId),
-  sentence: `${name} levels by itself until ${Math.round(window.to - window.zero)} min after its parts meet; this pour ends at ${Math.round(now - window.zero)} min.`,
+  sentence: `${name} is pourable until ${Math.round(window.to - window.zero)} min after mixing; this pour ends at ${Math.round(now - window.zero)} min.`,
   mend: 'Pour fewer cavities from one cup, pour faster, or mix a second cup for the later layer.'
 });
 

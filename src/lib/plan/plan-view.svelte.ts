@@ -41,6 +41,9 @@ export class PlanView {
   get problem() {
     return this.editor.problem;
   }
+  /** The step whose form is open: its place can be set on the picture. */
+  opened = $state<string>();
+
   /** The step whose line is looked at: the picture shows where it is done. */
   get looking() {
     return this.editor.looking;

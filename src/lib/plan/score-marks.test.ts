@@ -28,7 +28,7 @@ describe('the marks of a score', () => {
     const { marks } = marksOf(rockpool);
     const pour = marks.find((m) => m.stepId === 'puddle-heron')!;
     expect(pour.when).toBe('16:00 to 18:24');
-    expect(metricWords(pour.words)).toMatch(/^puddle cup B heron, 24.2 ml.* · its cup lasts \d+ min longer$/);
+    expect(metricWords(pour.words)).toMatch(/^puddle B heron, 24.2 ml.* · its cup lasts \d+ min longer$/);
   });
 
   it('have what is wrong with their step, and nothing where nothing is', () => {
@@ -45,7 +45,7 @@ describe('the marks of a score', () => {
     expect(marked.map((m) => m.stepId)).toContain(slow.id);
     for (const m of marked) for (const p of m.problems) expect(wrong).toContain(p);
     const worst = marked.find((m) => m.stepId === slow.id)!;
-    expect(worst.problems.map((p) => p.sentence).join()).toMatch(/levels by itself until/);
+    expect(worst.problems.map((p) => p.sentence).join()).toMatch(/is pourable until/);
     expect(worst.words).toMatch(/past its window$/);
     expect(marksOf(rockpool).marks.filter((m) => m.problems.length)).toEqual([]);
   });

@@ -1,3 +1,4 @@
+import { lettered } from '$core/document';
 import type { Computed } from '$core/plan';
 import type { Problem } from '$core/problem';
 import { clock, duration } from '$core/quantity';
@@ -62,7 +63,7 @@ const nameOfGroup = ({ groups }: Computed, id: string): string =>
 function blockWords(block: Computed['score']['blocks'][number], computed: Computed): string {
   const cup = computed.cups.find((c) => c.cupId === block.cupId);
   const line = computed.lines.find((l) => l.stepId === block.stepId)?.line;
-  if (!line) return cup && block.act !== 'weigh' ? `${block.label} ${cup.letter} ${cup.name}` : block.label;
+  if (!line) return cup && block.act !== 'weigh' ? `${block.label} ${lettered(cup)}` : block.label;
   const window =
     block.act === 'pour' ? computed.score.windows.find((w) => w.mixId === block.mixId) : undefined;
   if (!window) return line;

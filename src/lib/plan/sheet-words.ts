@@ -1,7 +1,7 @@
 import type { Computed, Plan } from '$core/plan';
 import type { Shelf } from '$core/shelf';
 import { amountWords } from '$core/pour';
-import { counted, duration, reading, weighing } from '$core/quantity';
+import { counted, intoEach, duration, reading, weighing } from '$core/quantity';
 import { waitsForLayer, type Task } from '$core/run';
 
 /** What stands on a printed sheet, in words: the same on the page and in its PDF. */
@@ -64,9 +64,9 @@ export const coloursOf = (cup: Cup): string =>
 /** What stands over the batch table: how many pieces, of which base, for how many good ones. */
 export function batchOf(computed: Computed): string {
   const { totals, groups, order } = computed;
-  const base = computed.bases.map((b) => b.name).join(', ') || 'no base chosen';
+  const base = computed.bases.map((b) => b.name).join(', ') || 'no material chosen';
   const forGood = order
-    ? ` · for ${order.good} good cast ${order.cast}, ${counted(order.turns, 'turn')}`
+    ? ` · to get ${order.good} good, cast ${order.cast}, ${counted(order.turns, 'pour')}`
     : '';
   return `${counted(totals.pieces, 'piece')} in ${counted(groups.length, 'group')} · ${base}${forGood}`;
 }
@@ -84,6 +84,7 @@ export function whichMix(
 /** What is poured, done and waited for, in order; weights as the plan’s scale shows them. */
 export function pourLines(tasks: readonly Task[], plan: Plan, computed: Computed): SheetLine[] {
   const weighed = (x: number) => weighing(x, computed.division);
+  const groupName = (id: string) => computed.groups.find((g) => g.groupId === id)?.name ?? 'the mould';
   const nameOf = (id: string) => computed.cups.find((c) => c.cupId === id)?.name ?? '';
   return tasks.flatMap((task): SheetLine[] => {
     const { id } = task;
@@ -91,7 +92,7 @@ export function pourLines(tasks: readonly Task[], plan: Plan, computed: Computed
       case 'pour': {
         const asked = amountWords(plan.steps.find((s) => s.id === task.stepId));
         const how = [asked, task.how].filter(Boolean).join(' · ');
-        const text = ` into each of ${task.count}${how ? `: ${how}` : ''}`;
+        const text = ` ${intoEach(task.count, groupName(task.groupId))}${how ? `: ${how}` : ''}`;
         return [
           { id, cupId: task.cupId, parts: [{ text: weighed(task.gramsEach), strong: true }, { text }] }
         ];
@@ -176,7 +177,7 @@ export function labelsOf(plan: Plan, computed: Computed, shelf: Shelf, date: str
     );
   const jars = computed.letDowns.map((l) => ({
     id: `${l.colourantId}/${l.parts}`,
-    name: `let-down 1 : ${l.parts}`,
+    name: `1 : ${l.parts} in the mix`,
     lines: [
       l.name,
       `${weighing(l.colourant, l.division)} in ${weighing(l.carrier, l.division)} ${l.carrierName}`,

@@ -47,7 +47,7 @@ describe('the instruction of the moment', () => {
 
   it('says where the clock starts', () => {
     const first = kinds.indexOf('weigh');
-    expect(run(tideline, first + 1).says?.hint).toBe('the clock starts when the parts meet');
+    expect(run(tideline, first + 1).says?.hint).toBe('the clock starts when you pour it in');
     expect(run(tideline, first).says?.hint).not.toContain('clock');
   });
 
@@ -102,7 +102,7 @@ describe('a let-down in a run', () => {
     expect(jars.length).toBe(2);
     const { says } = run(letDown, 1);
     expect(says?.title).toBe(`Weigh ${jars[0]!.name} into the jar of 1 : 9 ${jars[0]!.name}`);
-    expect(says?.hint).toBe('a let-down is made before any clock runs');
+    expect(says?.hint).toBe('made before any clock runs');
     const carrier = run(letDown, 2).says;
     expect(carrier?.title).toContain(jars[0]!.carrierName);
     expect(carrier?.hint).toContain('rubbed smooth');
@@ -116,7 +116,7 @@ describe('a let-down in a run', () => {
 
   it('is followed by the cups, which weigh of it without a clock before their parts meet', () => {
     const after = run(letDown, 1 + 2 * jars.length);
-    expect(after.says?.title).toMatch(/^Weigh resin A into cup A/);
+    expect(after.says?.title).toMatch(/^Weigh resin into cup A/);
     expect([...after.state.cups.values()].every((c) => c.zero === undefined)).toBe(true);
   });
 });

@@ -1,3 +1,4 @@
+import { lettered } from '$core/document';
 import { countWords } from '$core/dosing';
 import type { PlanFile } from '$core/plan';
 import type { RunFigures } from '$core/run';
@@ -61,15 +62,26 @@ const WORDS: { [K in Kind]: (task: TaskOf<K>, c: RunFigures) => Words } = {
   }),
   pour: (task, c) => ({
     act: task.act ?? 'Pour',
-    rest: `cup ${cupOf(c, task.cupId)?.letter} ${cupOf(c, task.cupId)?.name} into ${groupOf(c, task)?.name}`
+    rest: `${lettered(cupOf(c, task.cupId)!)} into ${groupOf(c, task)?.name}`
   }),
   do: (task) => ({ act: task.act, rest: task.rest }),
   gate: (task, c) => ({
     act: 'Wait',
-    rest: groupOf(c, task) ? `until ${groupOf(c, task)!.name} are ${task.state}` : `until ${task.state}`
+    rest: `until ${layerReady(task, c) ?? task.state}`
   }),
   demould: (task, c) => ({ act: 'Demould', rest: groupOf(c, task)?.name ?? '' })
 };
+
+/** A state that the layer below comes to, of the cavities it lies in; a time or a cup's state says itself. */
+function layerReady(task: TaskOf<'gate'>, c: RunFigures): string | undefined {
+  const group = groupOf(c, task);
+  if (
+    !group ||
+    !task.all?.every(({ condition }) => condition.kind === 'state' && condition.of === 'layer below')
+  )
+    return undefined;
+  return `${group.name} ${group.count === 1 ? 'is' : 'are'} ${task.state}`;
+}
 
 const cupOf = (c: RunFigures, id: string) => c.cups.find((x) => x.cupId === id);
 const groupOf = (c: RunFigures, task: { groupId: string; cavitySetId?: string | undefined }) =>
@@ -78,7 +90,7 @@ const groupOf = (c: RunFigures, task: { groupId: string; cavitySetId?: string | 
 
 function weighWords(task: WeighTask, c: RunFigures): Words {
   const into = task.vessel ? `the ${task.vessel} jug` : vesselWords(task, c);
-  if (task.takeOut) return { act: 'Take out', rest: `uncoloured base, from ${into}` };
+  if (task.takeOut) return { act: 'Take out', rest: `mix before colour, from ${into}` };
   if (task.creeps) return { act: 'Add', rest: `more ${task.name} to ${into}, by eye` };
   return { act: task.counted ? 'Count' : 'Weigh', rest: `${task.name} into ${into}` };
 }
@@ -149,7 +161,7 @@ function weighing(run: RunState, task: WeighTask, snapshot: PlanFile) {
     .reduce((s, t) => s + (t.task.kind === 'weigh' && t.task.takeOut ? -1 : 1) * (t.actual ?? 0), 0);
   const target = run.topUp ? run.topUp.grams : (run.now?.target ?? task.grams);
   const { division } = task;
-  const done = task.takeOut ? 'It is out' : 'It is in';
+  const done = task.takeOut ? 'Done, taken out' : 'Done, weighed';
   return {
     ...(run.topUp ? { title: `Top up ${task.name} in the same cup` } : {}),
     kind: 'weigh' as const,
@@ -167,13 +179,13 @@ function weighHint(task: WeighTask, target: number, snapshot: PlanFile): string 
   if (isJar(task.cupId))
     return task.key === 'carrier'
       ? 'a little first, rubbed smooth, then the rest'
-      : 'a let-down is made before any clock runs';
+      : 'made before any clock runs';
   const scale = snapshot.shelf.scales.find((s) => s.id === task.scaleId);
   if (task.counted) return `${countedNow(task, target)}, counted slowly; type what they weigh if you know`;
   if (task.takeOut) return 'into a clean cup, before any colour goes in';
   if (task.creeps) return 'look at a trial smear first; E when it is enough';
-  if (task.boat) return `in a boat on the ${scale?.name ?? 'finer scale'}, then tip it in`;
-  if (task.startsClock) return 'the clock starts when the parts meet';
+  if (task.boat) return `in a small dish on the ${scale?.name ?? 'finer scale'}, then tip it in`;
+  if (task.startsClock) return 'the clock starts when you pour it in';
   return scale && scale.id !== snapshot.plan.bench.scaleIds[0]
     ? `on the ${scale.name}; slowly towards the end`
     : 'slowly towards the end';

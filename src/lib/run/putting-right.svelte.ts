@@ -1,3 +1,4 @@
+import { lettered } from '$core/document';
 import { booksOf, fewerCavities, standingOf, stillFrom, thinners } from '$core/run';
 import { inWords, problemWords } from '../preferences.svelte';
 import { taskWords } from './instruction';
@@ -12,9 +13,9 @@ export const HAPPENINGS = [
   { id: 'lost', words: 'A cup is lost', more: 'set, spoilt or fallen' },
   { id: 'swapped', words: 'The wrong pot', more: 'another colour went in' },
   { id: 'skipped', words: 'Leave this out', more: 'the step in hand is not done' },
-  { id: 'gesture', words: 'One stroke more', more: 'a gesture beyond the plan' },
+  { id: 'gesture', words: 'Extra stroke', more: 'one that was not planned' },
   { id: 'misplaced', words: 'The wrong cavity', more: 'poured where it does not belong' },
-  { id: 'withdrew', words: 'Taken out', more: 'drawn from the mould again' }
+  { id: 'withdrew', words: 'Removed from the mould', more: 'drawn out again' }
 ] as const;
 export type WhatHappened = (typeof HAPPENINGS)[number]['id'];
 
@@ -139,7 +140,7 @@ export class PuttingRight {
     const cup = this.desk.computed.cups.find((c) => c.mixes.some((m) => m.mixId === id));
     if (!cup) return 'the mixing pot';
     const nth = cup.mixes.length > 1 ? `, mix ${cup.mixes.findIndex((m) => m.mixId === id) + 1}` : '';
-    return `cup ${cup.letter} ${cup.name}${nth}`;
+    return `${lettered(cup)}${nth}`;
   }
 
   /** What happened, chosen: with the amount that it most likely was. */

@@ -1,3 +1,4 @@
+import { lettered } from '$core/document';
 import type { Lesson } from '$core/inspect';
 import { displayOf } from '$core/quantity';
 import {
@@ -124,7 +125,7 @@ export class RunDesk {
     const { instruction, unticked, toCount } = this;
     if (!instruction) return 'Finish and inspect';
     if (unticked.length)
-      return unticked.length === 1 ? 'Tick the last' : `Tick the next of ${unticked.length}`;
+      return unticked.length === 1 ? 'Check off the last' : `Check off the next of ${unticked.length}`;
     if (toCount && toCount.count < toCount.wanted) return toCount.unit === 'drops' ? 'One drop' : 'One spoon';
     return instruction.confirm;
   }
@@ -137,7 +138,7 @@ export class RunDesk {
       groupId === undefined ? [] : [{ id: groupId, name: group?.name ?? 'the mould', cup: false }];
     const cups = this.clocks.flatMap((c) => {
       const cup = c.kind === 'pour' ? this.computed.cups.find((x) => x.cupId === c.of) : undefined;
-      return cup ? [{ id: cup.cupId, name: `cup ${cup.letter} ${cup.name}`, cup: true }] : [];
+      return cup ? [{ id: cup.cupId, name: lettered(cup), cup: true }] : [];
     });
     return [...layers, ...cups.filter((c, i) => cups.findIndex((x) => x.id === c.id) === i)];
   });

@@ -30,7 +30,7 @@ export function matchFromShelf(request: z.infer<typeof MatchRequest>, shelf: She
   const base = shelf.bases.find((b) => b.id === request.baseId);
   if (!base)
     return refuse({
-      ...problem('base-missing', 'This base is not on the shelf.', 'Choose a base of the shelf.'),
+      ...problem('base-missing', 'This material is not on the shelf.', 'Choose one that is on the shelf.'),
       path: 'baseId'
     });
   const formula = formulaOf(base);
@@ -43,7 +43,7 @@ export function matchFromShelf(request: z.infer<typeof MatchRequest>, shelf: She
     return refuse({
       ...problem(
         'no-colourants',
-        'No colourant on the shelf belongs in this base.',
+        'No colourant on the shelf suits this material.',
         'Put one on the shelf that does.'
       ),
       path: 'baseId'

@@ -31,7 +31,7 @@
     ['/colours/cards', 'Trial cards', ''],
     ['/colours/paste', 'Make a paste', ''],
     ['/colours/drops', 'Weigh drops', ''],
-    ['/shelf', 'Shelf', 'moulds, bases, lots, tools'],
+    ['/shelf', 'Shelf', 'moulds, materials, stock, tools'],
     ['/shelf/make-mould', 'Make a mould', ''],
     ['/shelf/import', 'Import a table', 'colourants, vessels, scales, lots from CSV'],
     ['/record', 'Record', 'runs, pieces, lessons'],
@@ -88,7 +88,8 @@
         { words: 'Print', go: () => leave(`/plans/${id}/sheet`) }
       ];
     if (kind === 'run') return [{ words: 'Repeat', go: () => repeat(id) }];
-    if (kind === 'mould') return [{ words: 'Plan with it', go: () => leave(`/plans?mould=${id}`) }];
+    if (kind === 'mould')
+      return [{ words: 'New plan with this mould', go: () => leave(`/plans/new?mould=${id}`) }];
     return [];
   }
 

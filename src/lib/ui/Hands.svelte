@@ -3,13 +3,15 @@
   import { handOver, maker } from '../run/hands.svelte';
   import { preferences } from '$lib/preferences.svelte';
   import Choice from './forms/Choice.svelte';
+
+  let { asks = 'Who is pouring' }: { asks?: string } = $props();
 </script>
 
 {#if preferences().makers.length}
   <Choice
     quiet
-    label="Whose hands"
-    placeholder="whose hands?"
+    label={asks}
+    placeholder="{asks}?"
     value={maker() ?? ''}
     options={preferences().makers.map((m) => ({ value: m, label: m }))}
     onchange={handOver}

@@ -1,21 +1,23 @@
 <!-- A small panel behind a quiet button, for what is seldom changed. -->
 <script lang="ts">
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import { Popover } from 'bits-ui';
   import type { Snippet } from 'svelte';
 
   let {
-    label,
     title,
-    words = '…',
+    words,
+    of = '',
     width = '19rem',
     side = 'bottom',
     class: extra = '',
     children
   }: {
-    /** What the button is called for those who cannot see it. */
-    label: string;
     title: string;
-    words?: string;
+    /** What is inside it. */
+    words: string;
+    /** Whose it is, for those who cannot see where it stands. */
+    of?: string;
     width?: string;
     side?: 'bottom' | 'right';
     class?: string;
@@ -26,7 +28,12 @@
 <Popover.Root>
   <Popover.Trigger
     class="rounded px-1.5 text-ink-2 underline-offset-2 hover:bg-sheet hover:text-ink {extra}"
-    aria-label={label}>{words}</Popover.Trigger
+    aria-label={of ? `${words}, ${of}` : undefined}
+    >{words}<ChevronDown
+      size={14}
+      class="ml-0.5 inline-block text-ink-2"
+      aria-hidden="true"
+    /></Popover.Trigger
   >
   <Popover.Portal>
     <Popover.Content
@@ -34,6 +41,7 @@
       style="width:{width}"
       {side}
       sideOffset={6}
+      strategy="fixed"
       collisionPadding={12}
       align="start"
     >

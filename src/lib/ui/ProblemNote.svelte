@@ -25,7 +25,7 @@
 <div class="border-l-[3px] px-3 py-2 text-[0.9rem] leading-snug {tone}" data-code={problem.code}>
   {inWords(problem.sentence, division)}
   {#if problem.edit && onmend}
-    <button class="ml-1 font-bold underline underline-offset-2" onclick={() => onmend?.(problem.edit!)}>
+    <button class="text-left font-bold underline underline-offset-2" onclick={() => onmend?.(problem.edit!)}>
       {inWords(problem.mend, division)}
     </button>
   {:else}

@@ -103,7 +103,7 @@
       <tr class={worded(rowClass, row.original)}>
         {#each row.getAllCells() as { id, column } (id)}
           {@const own = columnOf.get(column.id)}
-          <td class="{own?.num ? 'num' : ''} {worded(own?.class, row.original)}"
+          <td data-column={column.id} class="{own?.num ? 'num' : ''} {worded(own?.class, row.original)}"
             >{#if own?.text}{own.text(row.original)}{:else}{@render drawn?.(row.original, column.id)}{/if}</td
           >
         {/each}

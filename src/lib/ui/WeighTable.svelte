@@ -53,7 +53,7 @@
       {#if w.percent}<span class="whitespace-nowrap text-ink-2">{w.percent} %</span>{/if}
       {#if w.counted}<strong>{w.counted}</strong>{/if}
       {#if w.scaleId !== mainId || w.boat}<span class="block text-[0.8rem] text-ink-2"
-          >on the {scaleOf(w.scaleId)}{w.boat ? ', in a boat' : ''}</span
+          >on the {scaleOf(w.scaleId)}{w.boat ? ', in a small dish' : ''}</span
         >{/if}
       {#if w.creep}<span class="block text-[0.8rem] text-ink-2"
           >by eye: start with {shown(w.weight * w.creep.start, w.division)}, then {shown(

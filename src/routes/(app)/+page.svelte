@@ -1,7 +1,6 @@
 <script lang="ts">
   import { counted } from '$core/quantity';
   import BrokenList from '$lib/ui/BrokenList.svelte';
-  import { newId } from '$lib/id';
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import type { Problem } from '$core/problem';
@@ -41,12 +40,6 @@
     else problems = added.problems;
   }
 
-  async function begin() {
-    // The core comes when a plan is begun: the bench opens without it.
-    const { newPlan } = await import('$core/edit');
-    await planIt(newPlan(newId(), 'New pour', data.shelf));
-  }
-
   async function planIt(plan: { id: string }) {
     const made = await send('POST', '/plans', plan);
     if (made.ok) await goto(`/plans/${plan.id}`);
@@ -56,15 +49,14 @@
 
 <svelte:head><title>Bench · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1100px] px-7 py-7">
+<div class="page">
   {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
   <BrokenList broken={data.broken} />
   {#if data.empty}
     <h1 class="text-[2.2rem]">An empty bench.</h1>
     <p class="mt-1 max-w-xl text-[1.1rem] text-ink-2">
-      Kirapen turns the piece you want into weighed cups, a timed pour and a record you can repeat. Three
-      steps to a first batch, in any order. <a class="underline" href="/guide">The guide</a> is a short page for
-      each stage.
+      Plan a pour: what to weigh, when to pour, and a note of it so that you can do it again. Three steps to a
+      first batch, in any order. <a class="underline" href="/guide">The guide</a> is a short page for each stage.
     </p>
     {#if data.proposed}{#await import('$lib/ui/workshop/AskWays.svelte') then { default: AskWays }}<AskWays
           proposed={data.proposed}
@@ -83,30 +75,27 @@
       <li class="sheet flex flex-col p-5">
         <h2 class="text-[1.3rem]">2 · The shelf</h2>
         <p class="mt-1 flex-1 text-ink-2">
-          Put generic bases of every material, colourants, scales and vessels on it. Every figure is a
-          starting value that your data sheet overrides.
+          Add a starter set of resins, soaps, concretes, pigments, cups and scales. Replace its figures with
+          those from your data sheets.
         </p>
         {#if data.shelf.bases.length}
           <a class="button mt-4" href="/shelf">See the shelf</a>
           <p class="mt-2 text-[0.9rem] text-verdigris">
-            {data.shelf.bases.length} bases, {data.shelf.colourants.length} colourants, {data.shelf.scales
+            {data.shelf.bases.length} materials, {data.shelf.colourants.length} colourants, {data.shelf.scales
               .length} scales
           </p>
         {:else}
-          <button class="button go mt-4" onclick={fill}>Fill the shelf</button>
+          <button class="button go mt-4" onclick={fill}>Add the starter set</button>
         {/if}
       </li>
       <li class="sheet flex flex-col p-5">
         <h2 class="text-[1.3rem]">3 · A plan</h2>
         <p class="mt-1 flex-1 text-ink-2">
-          Begin an empty plan with your mould in it, or import one: a plan file brings its mould, base and
-          colourants along.
+          Begin an empty plan with your mould in it, or import one: a plan file comes with its mould, material
+          and pigments.
         </p>
         <div class="mt-4 flex flex-wrap gap-2">
-          <button
-            class="button {data.shelf.moulds.length && data.shelf.bases.length ? 'go' : ''}"
-            onclick={begin}>Empty plan</button
-          >
+          <a class="button {data.shelf.bases.length ? 'go' : ''}" href="/plans/new">Choose a look</a>
           {#await import('$lib/ui/ImportPlan.svelte') then { default: ImportPlan }}<ImportPlan
               label="Import a plan"
             />{/await}
@@ -118,7 +107,7 @@
       <h1 class="flex-1 text-[1.9rem]">On the bench</h1>
       <a class="button bare" href="/guide">Guide</a>
       <a class="button" href="/days">Days</a>
-      <button class="button go" onclick={begin}>New plan</button>
+      <a class="button go" href="/plans/new">New plan</a>
     </header>
 
     {#each inHand as run (run.id)}
@@ -152,7 +141,7 @@
                   <span class="text-[0.9rem] text-ink-2">
                     {plan.good === undefined
                       ? counted(plan.pieces, 'piece')
-                      : `${plan.good} good still wanted, ${plan.turns} turn${plan.turns === 1 ? '' : 's'}`}
+                      : `${plan.good} more good pieces needed, ${counted(plan.turns ?? 1, 'pour')}`}
                     {#if plan.short.length}<span class="text-ochre"
                         >· short of {plan.short.slice(0, 4).join(', ')}{plan.short.length > 4
                           ? ` and ${plan.short.length - 4} more`
@@ -171,11 +160,11 @@
               </a>
             </li>
           {:else}
-            <li class="py-3 text-ink-2">Nothing is planned that is not poured.</li>
+            <li class="py-3 text-ink-2">Every plan is poured.</li>
           {/each}
         </ul>
 
-        <h2 class="mt-8 text-[1.35rem]">Runs short</h2>
+        <h2 class="mt-8 text-[1.35rem]">Not enough stock</h2>
         <ul class="ruled mt-2" data-testid="short">
           {#each data.short.slice(0, 5) as s (s.key)}
             <li class="flex items-baseline gap-3 py-2.5">
@@ -188,7 +177,7 @@
               <span class="text-right">
                 <strong class="text-ochre">{mass(s.needed - s.have)} short</strong>
                 <span class="block text-[0.9rem] text-ink-2"
-                  >{mass(s.needed)} needed, {mass(s.have)} there</span
+                  >{mass(s.needed)} needed, {mass(s.have)} in stock</span
                 >
               </span>
             </li>
@@ -197,11 +186,11 @@
             <li class="flex items-baseline gap-3 py-2.5">
               <span class="min-w-0 flex-1">
                 <strong>{l.name}</strong>
-                <span class="block text-[0.9rem] text-ink-2">to be bought again</span>
+                <span class="block text-[0.9rem] text-ink-2">time to buy more</span>
               </span>
               <span class="text-right">
                 <strong class="text-ochre">{mass(l.left)} left</strong>
-                <span class="block text-[0.9rem] text-ink-2">you want {mass(l.at)} at hand</span>
+                <span class="block text-[0.9rem] text-ink-2">buy more below {mass(l.at)}</span>
               </span>
             </li>
           {/each}
@@ -217,17 +206,17 @@
           {/if}
         </ul>
         {#if data.offers.length}
-          <h2 class="mt-8 text-[1.35rem]">Enough is left for</h2>
+          <h2 class="mt-8 text-[1.35rem]">You could make from leftovers</h2>
           <ul class="ruled mt-2" data-testid="offers">
             {#each data.offers as offer (offer.lotId)}
               <li class="flex items-center gap-3 py-2.5">
                 <span class="min-w-0 flex-1">
                   <strong
                     >{counted(offer.pieces, 'piece')}
-                    {offer.way === 'remelt' ? 'melted again' : 'of terrazzo'}, {offer.mouldName}</strong
+                    {offer.way === 'remelt' ? 'melted again' : 'of terrazzo'}: {offer.mouldName}</strong
                   >
                   <span class="block text-[0.9rem] text-ink-2"
-                    >{mass(offer.grams)} of the {mass(offer.left)} of {offer.name}</span
+                    >from {mass(offer.grams)} of {offer.name} ({mass(offer.left)} left)</span
                   >
                 </span>
                 <button class="button" onclick={() => planIt(offer.plan)}>Plan it</button>
@@ -276,7 +265,7 @@
           {/each}
         </ul>
         {#if data.lessons.length}
-          <h2 class="mt-6 text-[1.35rem]">Learned last</h2>
+          <h2 class="mt-6 text-[1.35rem]">Latest lessons</h2>
           <ul class="ruled mt-2" data-testid="lessons">
             {#each data.lessons as lesson (lesson.id)}
               <li class="py-2">
@@ -286,8 +275,8 @@
           </ul>
         {/if}
         {#if data.going[0]?.group}
-          <div class="mt-6">
-            <p class="label">In the mould: {data.going[0].name}</p>
+          <div class="mt-6 max-w-[400px]">
+            <p class="label">In the mould now: {data.going[0].name}</p>
             <CoreDrawing group={data.going[0].group} cups={data.going[0].cups} showFace="mould face" />
           </div>
         {/if}

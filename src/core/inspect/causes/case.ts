@@ -1,7 +1,7 @@
 import { materials, type Base, type MaterialTrait } from '../../material';
 import type { Mould } from '../../mould';
 import type { Plan } from '../../plan';
-import type { Step } from '../../document';
+import { lettered, type Step } from '../../document';
 import { acts, type Trait } from '../../pour';
 import {
   booksOf,
@@ -127,7 +127,7 @@ export const mixesHere = (c: Case): string[] => [...new Set(tasksHere(c, 'pour')
 /** How a cup is called. */
 export function cupName(c: Case, id: string): string {
   const cup = c.frozen.computed.cups.find((x) => x.cupId === id || x.mixes.some((m) => m.mixId === id));
-  return cup ? `cup ${cup.letter} ${cup.name}` : 'the mix';
+  return cup ? lettered(cup) : 'the mix';
 }
 
 /** How far each mix of these cavities is off its ratio, a share, with what that does. */

@@ -591,7 +591,7 @@ describe('causes', () => {
       ofTask(e, /^weigh:heron:B/) ? event({ type: 'done', task: 'weigh:heron:B' }, e.at) : e
     );
     const found = causesOf(caseOf(frozen, foldRun(frozen.tasks, events, 0.01), knobs1), 'tacky or soft');
-    expect(found.unlogged.join()).toMatch(/hardener B in cup B heron weighed/);
+    expect(found.unlogged.join()).toMatch(/hardener in B heron weighed/);
   });
 
   it('the further outside, the stronger', () => {

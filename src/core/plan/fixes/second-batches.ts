@@ -16,10 +16,15 @@ export const secondBatches = ({ plan, mixes }: ResolvedPlan, late: readonly Diag
       ...moreMixes(plan, stepId),
       ...(second ? [{ words: 'Mix a second batch for it, just before', edit: whole(second) }] : []),
       ...(least
-        ? [{ words: 'Mix a second batch for it, the least its base can be mixed in', edit: whole(least) }]
+        ? [{ words: 'Mix a second batch for it, the least that can be mixed', edit: whole(least) }]
         : []),
       ...(base
-        ? [{ words: 'Mix each cup by itself, when its turn comes', edit: whole(eachByItself(plan, base)) }]
+        ? [
+            {
+              words: 'Mix each cup on its own, just before it is poured',
+              edit: whole(eachByItself(plan, base))
+            }
+          ]
         : [])
     ];
     return { ...problem, fixes: [...(problem.fixes ?? []), ...fixes] };

@@ -101,7 +101,7 @@ export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedP
       code: same ? 'reads-as-one' : 'colours-close',
       level: same ? 'warn' : 'note',
       ...inPlan('cups', one.cup.id, 'recipe'),
-      sentence: `${one.cup.name} and ${other.cup.name} ${same ? 'will read as one' : 'are close'}: ΔE ${contrast.deltaE.toFixed(1)} where they touch${contrast.byLightness ? '' : ', much the same in lightness'}.`,
+      sentence: `${one.cup.name} and ${other.cup.name} ${same ? 'will look the same' : 'are hard to tell apart'} where they touch${contrast.byLightness ? '' : ': as light as each other'}.`,
       mend: 'Choose colours further apart, in lightness first.',
       fixes: nth < MENDED ? leastChanges(one, other, plan).slice(0, MOST_TRIED) : []
     };

@@ -81,7 +81,7 @@ function takesOver(plan: ResolvedPlan, { cup, face, pour }: White): Diagnostic {
     code: 'white-takes-over',
     level: 'warn',
     ...inPlan('cups', cup.cupId),
-    sentence: `${cup.name} will take over: ${percent(pour)} of what swirls together, but it hides at ${figure(cup.hides!, 'mm', 1)}, so it can cover ${percent(face)} of its face.`,
+    sentence: `The ${cup.name} is ${percent(pour)} of the swirl, but its white is strong enough (opaque from ${figure(cup.hides!, 'mm', 1)}) to cover ${percent(face)} of the face.`,
     mend: 'Pour less of it, or wait before it.',
     fixes: lessWhite(plan, cup)
   };

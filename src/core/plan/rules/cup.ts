@@ -57,7 +57,7 @@ function splitProblems({ cup, base }: OfCup, out: WeighedCup): Diagnostic[] {
             code: 'split-off-ratio',
             level: 'warn',
             ...inPlan('cups', cup.id, 'recipe'),
-            sentence: `${cup.name}, split from the common mix, ${ends}.`,
+            sentence: `${cup.name}, divided from one mix, ${ends}.`,
             mend: 'Mix this cup on its own, or use a drier form.'
           }
         ];
@@ -70,7 +70,7 @@ function portionEnd(base: Base, off: WeighedCup['offRatio'][number]): string | u
   if (portionOff) return portionOff(base, off.share)?.words;
   return off.share <= RATIO_TOLERANCE
     ? undefined
-    : `ends with ${(off.share * 100).toFixed(2)} % more ${off.name}, past ${RATIO_TOLERANCE * 100} %`;
+    : `ends ${(off.share * 100).toFixed(1)} % too rich in ${off.name}, past ${RATIO_TOLERANCE * 100} %`;
 }
 
 /** Chips past what the body can fill between, and a reserve that colour has already met. */
@@ -99,7 +99,7 @@ function commonProblems(mix: CommonMix, base: Base, plan: ResolvedPlan): Diagnos
   const largest = Math.max(...scales.map((s) => s.capacity));
   const problems: Diagnostic[] = [];
   if (mix.balance.mixed > largest)
-    problems.push(overloaded('The common mix', mix.balance.mixed, scales, inPlan('mixes', mix.of)));
+    problems.push(overloaded('The mix', mix.balance.mixed, scales, inPlan('mixes', mix.of)));
   problems.push(...roundedProblems('The mix', inPlan('mixes', mix.of), mix.held, { base, plan }));
   return problems;
 }

@@ -38,7 +38,7 @@ describe('carriers in a cup split from a common mix', () => {
     expect(below.said).toEqual([]);
     expect(above.share).toBeGreaterThan(0.02);
     expect(above.said[0]!.path).toBe('plan/cups/foam/recipe');
-    expect(above.said[0]!.sentence).toContain(`${(above.share * 100).toFixed(2)} % more`);
+    expect(above.said[0]!.sentence).toContain(`${(above.share * 100).toFixed(1)} % too rich`);
     const each = percentOf(tideline, 'foam', 'foam-white', 5);
     expect(found(each, 'split-off-ratio')).toEqual([]);
   });
@@ -261,7 +261,7 @@ describe('which cups are judged', () => {
     expect(found(letDown(0.5), 'carrier-exceeds-part')).toEqual([]);
     const [drowned] = found(letDown(1), 'carrier-exceeds-part');
     expect(drowned).toMatchObject({ level: 'stop', path: 'plan/cups/heron/recipe' });
-    expect(drowned!.sentence).toMatch(/heron: its colourants bring more resin A/);
+    expect(drowned!.sentence).toMatch(/heron: its colourants bring more resin/);
   });
 });
 
@@ -336,7 +336,7 @@ describe('what the shelf and the record say', () => {
     const short = found(samphire, 'stock-short', { shelf, learned: { today } })[0]!;
     const need = figuresOf(samphire, shelf, { today }).needs.find((n) => n.short)!;
     expect(metricWords(short.sentence)).toContain(
-      `${need.inAll.toFixed(0)} g are needed for the whole order (${need.grams.toFixed(0)} g a turn)`
+      `${need.inAll.toFixed(0)} g are needed for the whole order (${need.grams.toFixed(0)} g each pour)`
     );
     expect(metricWords(short.sentence)).toContain(`${need.have!.toFixed(0)} g are on the shelf`);
   });

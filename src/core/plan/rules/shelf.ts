@@ -15,7 +15,7 @@ const tooLittle = (n: Need): Problem => ({
   code: 'stock-short',
   level: 'warn',
   path: 'shelf/lots',
-  sentence: `${n.name}: ${grams(n.inAll)} are needed${n.inAll > n.grams * (1 + 1e-9) ? ` for the whole order (${grams(n.grams)} a turn)` : ''}, ${grams(n.have ?? 0)} are on the shelf.`,
+  sentence: `${n.name}: ${grams(n.inAll)} are needed${n.inAll > n.grams * (1 + 1e-9) ? ` for the whole order (${grams(n.grams)} each pour)` : ''}, ${grams(n.have ?? 0)} are on the shelf.`,
   mend: n.key.startsWith('colourant:')
     ? 'Buy more, or make it from other pots: Colours, Match a colour.'
     : 'Buy more, or pour fewer cavities.'

@@ -25,7 +25,7 @@ export function conditionWords(c: Condition, names: GateNames): string {
 
 /** The moment a time is counted from, in words. */
 export function zeroWords(zero: Zero, names: GateNames): string {
-  if ('mixMet' in zero) return 'the parts met';
+  if ('mixMet' in zero) return 'mixing began';
   if ('stepDone' in zero) return `“${names.step(zero.stepDone)}”`;
   if ('cupColoured' in zero) return `${names.cup(zero.cupColoured)} was coloured`;
   return 'demoulding';

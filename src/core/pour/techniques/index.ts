@@ -53,3 +53,4 @@ export const TECHNIQUES: readonly Technique[] = [
 ];
 
 export { conditionOf, materialsFor, type Draft, type Setting, type Technique } from './technique';
+export { LOOKS, type Look } from './looks';

@@ -2,6 +2,7 @@ import type { Amount, AnyAct, Condition } from '../../document';
 import { materials, type AnyMaterial, type MaterialTrait } from '../../material';
 import { acts } from '../acts';
 import type { Path, Place } from '../place';
+import type { Look } from './looks';
 
 /** A condition of a gate before it has ids: a zero may name an earlier step of the same technique by its key. */
 export type Until =
@@ -54,6 +55,9 @@ export interface Technique {
   name: string;
   /** What comes of it, in one line. */
   about: string;
+  look: Look;
+  /** What else makers call it. */
+  also: readonly string[];
   /** What has to hold of a material it is done in; nothing where any will do. */
   suits: readonly MaterialTrait[];
   /** What its cups are, in the order they are used; as many more as the plan has serve where the last is `…`. */

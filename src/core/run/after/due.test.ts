@@ -112,7 +112,7 @@ describe('what is done several times', () => {
 
 describe('two weighings a day apart', () => {
   const bookends = begun(sluice);
-  const aired = bookends.tasks.find((t) => t.kind === 'do' && t.act === 'Air')!;
+  const aired = bookends.tasks.find((t) => t.kind === 'do' && t.act === 'Air-dry')!;
   const events = upTo(bookends, aired.id, HOUR);
   const weighed = (grams: number, hours: number) =>
     event({ type: 'dried', groupId: 'bookends', grams }, hours * HOUR);

@@ -74,7 +74,7 @@ function tools(plan: Plan, computed: Computed): Check {
 
 const kit = ({ cautions }: Computed): Check => ({
   id: 'kit',
-  words: 'Protective kit is on, and these are known',
+  words: 'Gloves and goggles on; I have read:',
   more: cautions
 });
 
@@ -83,7 +83,7 @@ function stands({ needs, letDowns }: Computed): Check {
   const made = letDowns.map((l) => `made first: 1 : ${l.parts} let-down of ${l.name}`);
   return {
     id: 'stock',
-    words: 'Everything that is weighed stands here, enough of it',
+    words: 'All ingredients are here, enough of each',
     more: [
       ...needs.map((n) => `${n.name}, ${figure(n.grams, 'g', n.grams < 1 ? 2 : n.grams < 10 ? 1 : 0)}`),
       ...made
@@ -94,7 +94,7 @@ function stands({ needs, letDowns }: Computed): Check {
 const room = (plan: Plan): Check => ({
   id: ROOM_CHECK,
   words: 'The room’s temperature is read',
-  more: [`planned for ${figure(plan.bench.roomCelsius, '°C')}; the windows follow what it really is`]
+  more: [`planned for ${figure(plan.bench.roomCelsius, '°C')}; times adjust to the real temperature`]
 });
 
 /** Pours that one pair of hands keeps in sight at once. */

@@ -2,6 +2,7 @@ import { LRUCache } from 'lru-cache';
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { z } from 'zod';
+import { SHOW_FACES } from '$core/mould';
 import type { Plan } from '$core/plan';
 import type { Shelf } from '$core/shelf';
 import { problemsOf } from '$core/validate';
@@ -10,8 +11,8 @@ import { inThread } from '../workers';
 
 /** What may be asked of a picture, as the address gives it. */
 const Query = z.object({
-  face: z.enum(['mould face', 'open face', 'cut']).default('mould face'),
-  heading: z.coerce.number().min(-360).max(360).default(0),
+  face: z.enum(SHOW_FACES).default('mould face'),
+  heading: z.coerce.number().min(-360).max(360).optional(),
   off: z.coerce.number().min(-5000).max(5000).default(0),
   size: z.coerce
     .number()

@@ -136,7 +136,7 @@ const balanceCells = (b: Cup['balance'], sheet: Sheet): TableCell[] => [
 /** What the one mix is made of, where cups are split from it. */
 function common({ computed }: Sheet): Content[] {
   if (!computed.common.length) return [];
-  const turns = computed.common.length > 1 ? `, in ${computed.common.length} turns` : '';
+  const turns = computed.common.length > 1 ? `, mixed ${computed.common.length} times` : '';
   const parts = computed.totals.parts.map((p) => `${weighing(p.grams, computed.division)} ${p.name}`);
   return [{ text: `The mix${turns}: ${parts.join(', ')}.`, margin: [0, 10, 0, 0] }];
 }

@@ -48,7 +48,7 @@ export function buyerContent(of: ForBuyer): Content[] {
       ]
     },
     ...part('What will match', sheet.matches),
-    ...part('What cannot', sheet.differs),
+    ...part('What will vary', sheet.differs),
     ...part('How to keep it', sheet.care),
     { text: 'Agreed on ____ / ____ by ______________________', style: 'quiet', margin: [0, 24, 0, 0] }
   ];

@@ -123,7 +123,7 @@ function weighTable(
     const more = [
       w.percent ? `${w.percent} %` : '',
       w.counted ?? '',
-      other ? `on the ${scaleOf(w.scaleId)}${w.boat ? ', in a boat' : ''}` : '',
+      other ? `on the ${scaleOf(w.scaleId)}${w.boat ? ', in a small dish' : ''}` : '',
       w.weighable ? '' : 'not weighable on this scale'
     ].filter(Boolean);
     return [
@@ -201,7 +201,7 @@ function runSheet(sheet: Sheet): Content[] {
       ];
     });
   return [
-    heading(sheet, 'Run sheet', 'on ____ / ____ by ______\nroom ______ begun ____ : ____'),
+    heading(sheet, 'Run sheet', 'on ____ / ____ by ______\nroom ______ started ____ : ____'),
     {
       margin: [0, 8, 0, 4],
       columns: [{ stack: ticks(checks.slice(0, half)) }, { stack: ticks(checks.slice(half)) }]

@@ -7,6 +7,7 @@ import { shortageOf } from '$core/order';
 import { type LearnedHistory } from '$core/document';
 import { type Shelf } from '$core/shelf';
 import { ordersOnDays, type OrderAsked } from '$core/days';
+import { usualHeading, type ShowFace } from '$core/mould';
 import { pieceOf, svgOf, wholePicture, type Face } from '$core/piece';
 import { freeze } from '$core/run';
 import { parseBody } from '../http/body';
@@ -29,8 +30,9 @@ import type { z } from 'zod';
 
 /** Which picture of a plan's piece. */
 export interface PictureAsked {
-  face: 'mould face' | 'open face' | 'cut';
-  heading: number;
+  face: ShowFace;
+  /** Of a cut, degrees; the usual one of the piece when absent. */
+  heading?: number | undefined;
   off: number;
   size: number;
   cavities?: string | undefined;
@@ -44,7 +46,7 @@ function tileOf(plan: Plan, learned: LearnedHistory, shelf: Shelf) {
   const { cups, totals, problems, bases } = figuresOf(plan, shelf, learned);
   return {
     id: plan.id,
-    base: bases.map((b) => b.name).join(', ') || 'no base yet',
+    base: bases.map((b) => b.name).join(', ') || 'no material yet',
     cups,
     totals,
     toMend: problems.filter((p) => p.level !== 'note').length
@@ -146,7 +148,8 @@ export const jobs = {
     const { face: kind, heading, off, cavities, piece: seed, until, size, as } = query;
     const piece = pieceOf(plan, shelf, {}, { cavitySetId: cavities, seed, until });
     if (!piece) return undefined;
-    const face: Face = kind === 'cut' ? { kind, heading, off } : { kind };
+    const { half } = piece.traced.prism.shaped.section;
+    const face: Face = kind === 'cut' ? { kind, heading: heading ?? usualHeading(half), off } : { kind };
     const nameOf = (id: string) => plan.cups.find((c) => c.id === id)?.name ?? id;
     if (as !== 'png') return { svg: svgOf(piece, face, as === 'svg' ? 'picture' : 'template', nameOf) };
     const { rgba, width, height } = wholePicture(piece, face, { size });

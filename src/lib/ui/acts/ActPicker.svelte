@@ -8,6 +8,13 @@
   let open = $state(false);
   let picks = $state(0);
   const found = $derived(actsNamed(typed));
+  const FAMILY = {
+    'pour in': 'Pour in',
+    move: 'Move it',
+    'put in': 'Put in',
+    wait: 'Wait and clear',
+    after: 'After the pour'
+  };
   const families = $derived(
     ACT_GROUPS.map((group) => ({ group, acts: found.filter((a) => a.group === group) })).filter(
       (f) => f.acts.length
@@ -40,9 +47,9 @@
 {#key picks}
   <Combobox.Root type="single" value="" bind:open onValueChange={pick} inputValue={typed}>
     <Combobox.Input
-      class="field !min-h-9 !w-32 text-[0.9rem]"
+      class="field min-h-9 !w-20 !px-2.5 text-[0.9rem] placeholder:font-semibold placeholder:text-ink focus:!w-36"
       aria-label={label}
-      placeholder="+ act…"
+      placeholder="+ Step"
       oninput={(e) => {
         typed = e.currentTarget.value;
         arrowed = false;
@@ -52,20 +59,23 @@
     />
     <Combobox.Portal>
       <Combobox.Content
-        class="z-40 max-h-[60vh] w-64 overflow-y-auto rounded-lg border border-rule-strong bg-sheet p-1 shadow-lg"
+        class="z-40 max-h-[60vh] w-80 overflow-y-auto rounded-lg border border-rule-strong bg-sheet p-1 shadow-lg"
         sideOffset={4}
+        strategy="fixed"
         align="start"
       >
         {#each families as { group, acts } (group)}
           <Combobox.Group>
-            <Combobox.GroupHeading class="label px-3 pt-2 pb-1 font-sans">{group}</Combobox.GroupHeading>
+            <Combobox.GroupHeading class="label px-3 pt-2 pb-1 font-sans"
+              >{FAMILY[group]}</Combobox.GroupHeading
+            >
             {#each acts as act (act.kind)}
               <Combobox.Item
                 value={act.kind}
-                label={act.kind}
+                label={act.name}
                 class="flex min-h-9 cursor-pointer items-baseline gap-2 rounded-md px-3 py-1 outline-none data-[highlighted]:bg-sunk"
               >
-                <span class="font-medium">{act.kind}</span>
+                <span class="font-medium whitespace-nowrap">{act.name}</span>
                 <span class="truncate text-[0.8rem] text-ink-2"
                   >{(act.also ?? []).slice(0, 3).join(', ')}</span
                 >
@@ -73,7 +83,9 @@
             {/each}
           </Combobox.Group>
         {:else}
-          <p class="px-3 py-2 text-ink-2">No act is called so.</p>
+          <p class="px-3 py-2 text-ink-2">
+            No step is called that. Try a word for what the hands do: pour, drag, wait.
+          </p>
         {/each}
       </Combobox.Content>
     </Combobox.Portal>

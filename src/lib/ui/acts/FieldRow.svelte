@@ -136,12 +136,12 @@
       <OutlineField {editor} {label} group={drawn} path={value as Path} {onchange} />
       {#if field.usual === undefined}
         <button class="mt-1 text-[0.85rem] text-ink-2 underline" onclick={() => onchange(undefined)}
-          >leave it untraced</button
+          >Leave it untraced</button
         >
       {/if}
     {:else}
       <button class="text-[0.9rem] text-verdigris underline" onclick={() => onchange(CIRCLE)}
-        >trace it, to see it in the picture</button
+        >Trace it, to see it in the picture</button
       >
     {/if}
   {:else if options.length > 1 || asked.is === 'cup' || asked.is === 'choice'}

@@ -83,7 +83,7 @@
   };
 </script>
 
-<PathField {label} {group} path={shown} area size={300} onchange={changed}>
+<PathField {label} {group} path={shown} area size={252} onchange={changed}>
   {#snippet beneath(scale, extent)}
     {#if tracing && !gone}
       {@const width = 2 * extent.width * scale * tracing.wide}
@@ -106,10 +106,10 @@
 </PathField>
 <div class="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1 text-[0.85rem]">
   <button class="text-verdigris underline" onclick={() => (begun = { ...path, points: [] })}
-    >trace it anew</button
+    >Trace it again</button
   >
   <label class="cursor-pointer text-verdigris underline focus-within:outline-2">
-    {working ? 'the picture is on its way…' : tracing ? 'another picture…' : 'a picture to trace over…'}
+    {working ? 'The picture is on its way' : tracing ? 'Another picture' : 'A picture to trace over'}
     <input
       class="sr-only"
       type="file"

@@ -95,7 +95,7 @@
   viewBox="{-SIZE / 2} {-SIZE / 2} {SIZE} {SIZE}"
   width={SIZE}
   height={SIZE}
-  class="cursor-crosshair rounded-md border border-rule bg-sheet"
+  class="max-w-full cursor-crosshair rounded-md border border-rule bg-sheet"
   role="presentation"
   onclick={click}
   data-testid="place-pad"
@@ -158,7 +158,7 @@
       value={Math.round(p.y * extent.length * 10) / 10}
       onchange={(v) => change(at, { x: p.x, y: v / extent.length })}
     />
-    <span class="text-ink-2">away</span>
+    <span class="text-ink-2">away from you</span>
   </div>
 {/if}
 {#if !single}
@@ -177,7 +177,7 @@
       <Tick checked={path.closed ?? false} onchange={(closed) => onchange({ ...path, closed })}>closed</Tick>
     {/if}
     {#if path.points.length > (area ? 3 : 1)}
-      <button class="text-ink-2 underline" onclick={() => takeOut(at)}>take place {at + 1} out</button>
+      <button class="text-ink-2 underline" onclick={() => takeOut(at)}>Delete place {at + 1}</button>
     {/if}
   </div>
 {/if}

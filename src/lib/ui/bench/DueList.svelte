@@ -101,7 +101,7 @@
     class="button bare"
     aria-label="Put off or leave out: {inWords(d.what)}"
     aria-expanded={putOff === keyOf(d)}
-    onclick={() => (putOff = putOff === keyOf(d) ? undefined : keyOf(d))}>later…</button
+    onclick={() => (putOff = putOff === keyOf(d) ? undefined : keyOf(d))}>Remind me later</button
   >
 {/snippet}
 
@@ -111,17 +111,17 @@
     role="group"
     aria-label="Put off or leave out: {inWords(d.what)}"
   >
-    {#if d.late}<span>late: {d.late}</span>{/if}
+    {#if d.late}<span>If you wait too long, {d.late}.</span>{/if}
     <button class="button" onclick={() => postpone(d, now + HOUR)}>in an hour</button>
     <button class="button" onclick={() => postpone(d, tomorrow())}>tomorrow at 8</button>
-    <button class="button text-cinnabar" onclick={() => skip(d)}>leave it out</button>
+    <button class="button text-cinnabar" onclick={() => skip(d)}>Leave it out</button>
   </div>
 {/snippet}
 
 <div class="flex items-baseline gap-3">
   <h2 class="flex-1 text-[1.35rem]">Due</h2>
   {#if due.length && !telling}
-    <button class="button bare text-[0.9rem]" onclick={askToTell}>tell me when it is time</button>
+    <button class="button bare text-[0.9rem]" onclick={askToTell}>Notify me</button>
   {/if}
 </div>
 {#if problem}<p class="text-cinnabar" role="alert">{problem}</p>{/if}
@@ -148,10 +148,10 @@
                     : ''
                   : state === 'waits'
                     ? d.early
-                      ? ` · too early: ${d.early}`
+                      ? ` · before that, ${d.early}`
                       : ''
                     : d.late
-                      ? ` · late: ${d.late}`
+                      ? ` · later ${d.late}`
                       : ''}
               </p>
             </div>

@@ -51,7 +51,7 @@
     />
     hides in
     <Choice
-      label="Base of the ladder"
+      label="Material of the ladder"
       value={base.id}
       options={bases.map((b) => ({ value: b.id, label: b.name }))}
       onchange={(v) => (baseId = v)}
@@ -83,20 +83,8 @@
       </p>
       {#each row.read.steps as s, i (i)}
         <div class="w-24 text-center text-[0.82rem]">
-          <Swatch
-            hex={s.black}
-            letter={String(s.percent)}
-            nth={i}
-            label="{s.percent} % over black"
-            height={30}
-          />
-          <Swatch
-            hex={s.white}
-            letter={String(s.percent)}
-            nth={i}
-            label="{s.percent} % over white"
-            height={30}
-          />
+          <Swatch hex={s.black} letter={String(s.percent)} label="{s.percent} % over black" height={30} />
+          <Swatch hex={s.white} letter={String(s.percent)} label="{s.percent} % over white" height={30} />
           <span class={s.contrast >= 0.98 ? 'font-semibold text-verdigris' : 'text-ink-2'}
             >{(s.contrast * 100).toFixed(0)} % hidden</span
           >

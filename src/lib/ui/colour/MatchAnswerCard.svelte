@@ -54,7 +54,7 @@
 <li class="sheet grid grid-cols-[104px_minmax(0,1fr)_auto] items-center gap-4 p-4">
   <div class="grid grid-cols-2">
     <Swatch hex={target} letter="?" label="wanted" height={72} />
-    <Swatch hex={answer.look.hex} letter={letterOf(nth)} nth={nth + 1} label="answer {nth + 1}" height={72} />
+    <Swatch hex={answer.look.hex} letter={letterOf(nth)} label="answer {nth + 1}" height={72} />
   </div>
   <Table
     class="text-[0.92rem]"
@@ -80,7 +80,7 @@
       }
     ]}
   >
-    {#snippet cell({ id, letDown })}{nameOf(id)}{#if letDown}, 1 : {letDown} let-down{/if}{#if bought(id)}<span
+    {#snippet cell({ id, letDown })}{nameOf(id)}{#if letDown}, 1 : {letDown} in the mix{/if}{#if bought(id)}<span
           class="text-ochre"
         >
           to buy</span
@@ -90,18 +90,20 @@
     <p class="font-display text-[1.9rem] leading-none font-medium">{answer.deltaE.toFixed(1)}</p>
     <p class="text-[0.82rem] text-ink-2">
       ΔE, {answer.deltaE < 1
-        ? 'not to be told apart'
+        ? 'you will not see a difference'
         : answer.deltaE < 3
-          ? 'near'
+          ? 'close'
           : answer.deltaE < 6
-            ? 'to be seen beside it'
+            ? 'you see it side by side'
             : 'another colour'}
     </p>
     <p class="text-[0.82rem] {weighed.deltaE > answer.deltaE + 1 ? 'text-ochre' : 'text-ink-2'}">
-      {weighed.deltaE.toFixed(1)} as weighed
+      {weighed.deltaE.toFixed(1)} after rounding to your scale
     </p>
     <p class="text-[0.82rem] text-ink-2">
-      {answer.hides === null ? 'never hides' : `hides at ${length(answer.hides, answer.hides < 10 ? 1 : 0)}`}
+      {answer.hides === null
+        ? 'see-through'
+        : `opaque from ${length(answer.hides, answer.hides < 10 ? 1 : 0)}`}
     </p>
     {#if price !== undefined}<p class="text-[0.82rem] text-ink-2">costs {money(price)}</p>{/if}
   </div>

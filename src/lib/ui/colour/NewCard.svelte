@@ -80,9 +80,9 @@
         bind:value={$card.name}
       />
     </Row>
-    <Row label="Base">
+    <Row label="Material">
       <Choice
-        label="Base of the card"
+        label="Material of the card"
         value={$card.baseId}
         options={bases.map((b) => ({ value: b.id, label: b.name }))}
         onchange={(v) => ($card.baseId = v as typeof $card.baseId)}
@@ -110,7 +110,7 @@
     </div>
   </div>
   <div>
-    <span class="label">Recipe, g to 100 g of base</span>
+    <span class="label">Recipe, g to 100 g of the mix</span>
     {#each $card.lines as line, i (i)}
       <div class="mt-1 grid grid-cols-[1fr_5rem_1.6rem] items-center gap-2">
         <Choice

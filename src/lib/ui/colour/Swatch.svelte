@@ -1,44 +1,24 @@
-<!-- A colour with its letter and hatch, so that it is never told apart by colour alone. -->
+<!-- A colour as it is, its letter in the corner: nothing lies across what is compared. -->
 <script lang="ts">
-  import { HATCHES } from '$core/document';
-  import CupPattern from '../drawing/CupPattern.svelte';
   import { inkOn } from '../drawing/ink';
 
   let {
     hex,
-    letter,
-    nth = 0,
+    letter = '',
     label,
     height = 36
   }: {
     hex: string;
-    letter: string;
-    /** Which hatch: its place in the row of hatches. */
-    nth?: number;
+    /** Stands in the corner; none where one colour is shown alone. */
+    letter?: string;
     label: string;
     height?: number;
   } = $props();
-  const uid = $props.id();
 </script>
 
-<svg
-  class="block w-full rounded-sm border border-rule-strong"
-  {height}
+<span
+  class="flex w-full items-end rounded-sm border border-rule-strong px-1 pb-0.5 text-[0.8rem] leading-none font-bold"
+  style="background:{hex};color:{inkOn(hex)};height:{height}px"
   role="img"
-  aria-label="{letter}, {label}: {hex}"
+  aria-label="{letter ? `${letter}, ` : ''}{label}: {hex}"><span aria-hidden="true">{letter}</span></span
 >
-  <defs><CupPattern id={uid} colour={hex} hatch={HATCHES[nth % HATCHES.length]!} scale={0.9} /></defs>
-  <rect width="100%" height="100%" fill="url(#{uid})" />
-  <text
-    x="50%"
-    y="50%"
-    text-anchor="middle"
-    dominant-baseline="central"
-    font-size="13"
-    font-weight="750"
-    fill={inkOn(hex)}
-    stroke={hex}
-    stroke-width="4"
-    paint-order="stroke">{letter}</text
-  >
-</svg>

@@ -1,10 +1,11 @@
 <!-- Several orders together on the days: what is done when, what is late, and what a slip moves. -->
 <script lang="ts">
+  import DateField from '../forms/DateField.svelte';
   import { invalidateAll } from '$app/navigation';
   import type { DaysAhead } from '$core/days';
   import type { Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
-  import { duration } from '$core/quantity';
+  import { counted, duration } from '$core/quantity';
   import { send } from '../../store/send';
   import { day, hour, moment } from '$lib/when';
   import Choice from '../forms/Choice.svelte';
@@ -47,7 +48,7 @@
           from: s.from,
           name: p.name + again,
           order,
-          turn: (turn > 1 ? `, turn ${turn}` : '') + by
+          turn: (turn > 1 ? `, pour ${turn}` : '') + by
         };
         found.set(d, [...(found.get(d) ?? []), row]);
       }
@@ -71,7 +72,7 @@
 
 <svelte:head><title>Days · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1180px] px-7 py-6">
+<div class="page">
   <header class="flex flex-wrap items-center gap-3">
     <h1 class="flex-1 text-[1.9rem]">Days</h1>
     <Choice
@@ -86,12 +87,11 @@
       ]}
       onchange={(v) => (span = v)}
     />
-    <a class="button" href="/api/v1/calendar.ics" download="kirapen.ics">Calendar file</a>
+    <a class="button" href="/api/v1/calendar.ics" download="kirapen.ics">Add to my calendar</a>
   </header>
   <p class="mt-1 text-ink-2">
-    Every open order by {days.hands === 1 ? 'one pair' : `${days.hands} pairs`} of hands, in your hours, each mould
-    busy from its pour until it is empty. To see them in a calendar of yours, let it subscribe to
-    <code class="text-ink">/api/v1/calendar.ics</code> here.
+    When everything gets made: by {counted(days.hands, 'person', 'people')}, in your working hours, one mould
+    at a time.
   </p>
   {#if days.leftOut.length}
     <p class="mt-3 text-ochre" data-testid="left-out">
@@ -156,24 +156,26 @@
                 </span>
               </div>
               <div class="mt-1 flex flex-wrap items-center gap-2 text-[0.88rem] text-ink-2">
-                {asked?.good} good, {o.turns} turn{o.turns === 1 ? '' : 's'} ·
-                <label class="flex items-center gap-1.5"
+                {asked?.good} good, {counted(o.turns, 'pour')} ·
+                <span class="flex items-center gap-1.5"
                   >not before
-                  <input
-                    class="quiet"
-                    type="date"
+                  <DateField
+                    quiet
+                    optional
+                    label="Not before: {o.name}"
                     value={asked?.notBefore ?? ''}
-                    onchange={(e) => move(o.planId, { notBefore: e.currentTarget.value })}
-                  /></label
+                    onchange={(v) => move(o.planId, { notBefore: v })}
+                  /></span
                 >
-                <label class="flex items-center gap-1.5"
+                <span class="flex items-center gap-1.5"
                   >wanted by
-                  <input
-                    class="quiet"
-                    type="date"
+                  <DateField
+                    quiet
+                    optional
+                    label="Wanted by: {o.name}"
                     value={asked?.due ?? ''}
-                    onchange={(e) => move(o.planId, { due: e.currentTarget.value })}
-                  /></label
+                    onchange={(v) => move(o.planId, { due: v })}
+                  /></span
                 >
               </div>
             </li>

@@ -17,7 +17,8 @@
     showFace,
     width = 360,
     height: most = 230,
-    vision = 'everyone'
+    vision = 'everyone',
+    slim = false
   }: {
     group: FigureGroup;
     cups: readonly FigureCup[];
@@ -25,14 +26,16 @@
     width?: number;
     height?: number;
     vision?: Vision;
+    /** Under a picture that says the rest: no words below it. */
+    slim?: boolean;
   } = $props();
 
   const uid = $props.id();
-  const LEFT = 46;
+  const LEFT = $derived(slim ? 62 : 46);
   const RIGHT = 112;
-  const TOP = 20;
-  const BOTTOM = 34;
-  const WALL = 11;
+  const TOP = $derived(slim ? 8 : 20);
+  const BOTTOM = $derived(slim ? 5 : 34);
+  const WALL = $derived(slim ? 7 : 11);
 
   const widest = $derived(Math.max(...group.profile.map(([, w]) => w)));
   const scale = $derived(
@@ -40,7 +43,9 @@
   );
   const middle = $derived(LEFT + WALL + (width - LEFT - RIGHT - 2 * WALL) / 2);
   // A flat piece sits lower, so that the labels of its layers have room above and below it.
-  const gap = $derived(Math.max(12, Math.min(27, (most - TOP - 18) / Math.max(1, group.layers.length))));
+  const gap = $derived(
+    Math.max(13, Math.min(27, (most - TOP - (slim ? 6 : 18)) / Math.max(1, group.layers.length)))
+  );
   /** Many layers leave room for their names alone; what each takes stands in the pour. */
   const namesOnly = $derived(gap < 25);
   const needs = $derived(group.layers.length * gap);
@@ -84,6 +89,7 @@
       return free;
     });
   });
+  const top = $derived(Math.max(...ticks));
   const mould = $derived(
     `M${x(-widest) - WALL} ${y(group.depth)}H${x(widest) + WALL}V${base + WALL}H${x(-widest) - WALL}Z ` +
       slicePath(group.profile, [0, group.depth], { x, y })
@@ -127,7 +133,7 @@
       clip-path={layer.chamber ? `url(#${uid}-${layer.stepId})` : undefined}
       data-layer={layer.letter}
     />
-    {#if tall > 13}
+    {#if tall > 19.5}
       <text
         x={layer.chamber ? x(widest * (layer.chamber.from + layer.chamber.to - 1)) : middle}
         y={y((layer.from + layer.to) / 2)}
@@ -188,18 +194,17 @@
       transform="translate(0 2.5)"
       stroke-linecap="round"
     />
-    <text x={middle} y={base + WALL + 16} text-anchor="middle" font-size="12.5" fill="var(--ink-2)"
-      >show face</text
-    >
-  {:else}
+  {:else if showFace === 'open face'}
     <path
       d="M{x(-widest)} {y(group.depth) - 3}H{x(widest)}"
       stroke="var(--verdigris)"
       stroke-width="3.5"
       stroke-linecap="round"
     />
+  {/if}
+  {#if !slim && showFace !== 'cut'}
     <text x={middle} y={base + WALL + 16} text-anchor="middle" font-size="12.5" fill="var(--ink-2)"
-      >mould face</text
+      >{showFace === 'mould face' ? 'show face' : 'mould side'}</text
     >
   {/if}
 
@@ -213,13 +218,15 @@
       text-anchor="end"
       dominant-baseline="central"
       font-size="12.5"
-      fill="var(--ink)">{mm(tick)}</text
+      fill="var(--ink)">{mm(tick)}{slim && tick === top ? ` ${unit}` : ''}</text
     >
   {/each}
-  <text x={LEFT - 11} y={base + 16} text-anchor="end" font-size="11.5" fill="var(--ink-2)">{unit}</text>
-  <text x={x(widest) + WALL} y={y(group.depth) - 7} text-anchor="end" font-size="12.5" fill="var(--ink-2)"
-    >rim</text
-  >
+  {#if !slim}
+    <text x={LEFT - 11} y={base + 16} text-anchor="end" font-size="12.5" fill="var(--ink-2)">{unit}</text>
+    <text x={x(widest) + WALL} y={y(group.depth) - 7} text-anchor="end" font-size="12.5" fill="var(--ink-2)"
+      >rim</text
+    >
+  {/if}
 
   <!-- What each layer takes, on the right. -->
   {#each group.layers as layer, i (layer.stepId)}
@@ -234,11 +241,11 @@
     <text
       x={width - RIGHT + 10}
       y={namesOnly ? yy + 4 : yy - 1}
-      font-size={namesOnly ? 11.5 : 13}
+      font-size={namesOnly ? 12.5 : 13}
       font-weight="650"
       fill="var(--ink)">{layer.letter} {cupOf(layer.cupId)?.name}</text
     >
-    {#if !namesOnly}<text x={width - RIGHT + 10} y={yy + 12.5} font-size="12" fill="var(--ink-2)"
+    {#if !namesOnly}<text x={width - RIGHT + 10} y={yy + 12.5} font-size="12.5" fill="var(--ink-2)"
         >{volume(layer.each)} · {mm(layer.to - layer.from)}</text
       >{/if}
   {/each}

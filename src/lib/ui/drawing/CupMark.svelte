@@ -37,7 +37,7 @@
     y="12.5"
     text-anchor="middle"
     dominant-baseline="central"
-    font-size="15"
+    font-size="16"
     font-weight="750"
     fill={inkOn(colour)}
     stroke={colour}

@@ -7,6 +7,7 @@
   import type { Plan } from '$core/plan';
   import type { FigureCup, FigureGroup } from '$core/run';
   import type { Face, PicturePart, Showing, SpotHistory } from '$core/piece';
+  import type { Place } from '$core/pour';
   import type { Shelf } from '$core/shelf';
   import { PatternWork } from '../../plan/pattern-work.svelte';
   import { paintOn, type ShownPicture } from '../../plan/shown-picture';
@@ -22,9 +23,11 @@
     size = 512,
     marks = [],
     letters = true,
+    lies = false,
     asked = $bindable(),
     ondrawn,
-    ontold
+    ontold,
+    onplaced
   }: {
     /** What is drawn: a plan with its cards, and one group of its cavities as it was worked out. */
     piece: { plan: Plan; shelf: Shelf; group: FigureGroup; cups: readonly FigureCup[] };
@@ -34,11 +37,15 @@
     size?: number;
     marks?: readonly Mark[];
     letters?: boolean;
+    /** Whether what is much higher than wide is turned to lie. */
+    lies?: boolean;
     /** The place that is asked about, shares of the whole picture; moved by arrow keys or by a tap. */
     asked?: { x: number; y: number } | undefined;
     ondrawn?: (picture: ShownPicture) => void;
     /** Makes places of it askable. */
     ontold?: (told: SpotHistory | undefined) => void;
+    /** A tap sets a place instead, where something is to be placed. */
+    onplaced?: ((place: Place) => void) | undefined;
   } = $props();
 
   /** How the piece is looked at. */
@@ -94,8 +101,15 @@
   }
   function tapped(event: MouseEvent) {
     const box = (event.currentTarget as Element).getBoundingClientRect();
-    const [x, y] = [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height];
-    void ask(shown.x + x * shown.side, shown.y + y * shown.side);
+    const [u, v] = [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height];
+    const [x, y] = lying ? [v, 1 - u] : [u, v];
+    const [px, py] = [shown.x + x * shown.side, shown.y + y * shown.side];
+    if (!onplaced) return void ask(px, py);
+    const inside = (v: number) => Math.round(Math.max(-1, Math.min(1, v)) * 1000) / 1000;
+    onplaced({
+      x: inside((mirrored * (px - 0.5) * mm.width) / extent.width),
+      y: inside(((0.5 - py) * mm.height) / extent.length)
+    });
   }
   const ARROWS: Record<string, [number, number]> = {
     ArrowLeft: [-1, 0],
@@ -104,13 +118,22 @@
     ArrowDown: [0, 1]
   };
   function moved(event: KeyboardEvent) {
+    if (event.key === 'Enter' || event.key === ' ') {
+      event.preventDefault();
+      return void ask(asked?.x ?? 0.5, asked?.y ?? 0.5);
+    }
     const by = ARROWS[event.key];
     if (!by) return;
     event.preventDefault();
     const from = asked ?? { x: 0.5, y: 0.5 };
     const step = event.shiftKey ? 0.05 : 0.01;
-    void ask(from.x + by[0] * step, from.y + by[1] * step);
+    const [dx, dy] = lying ? [by[1], -by[0]] : by;
+    void ask(from.x + dx * step, from.y + dy * step);
   }
+  /** So many times as high as wide, it is drawn lying, its top to the right: larger. */
+  const TALL = 1.6;
+  const lying = $derived(lies && mm.height > TALL * mm.width);
+  const aspect = $derived(lying ? mm.height / mm.width : mm.width / mm.height);
   const name = $derived(face.kind === 'cut' ? `cut through ${group.name}` : `${face.kind} of ${group.name}`);
   const outline = $derived(face.kind === 'cut' ? '' : footprintOutline(group, 1));
 </script>
@@ -146,6 +169,7 @@
             fill={inkOn(cup.colour)}
             stroke={cup.colour}
             stroke-width={4 * thin}
+            transform={lying ? `rotate(-90 ${label.x * mm.width} ${label.y * mm.height})` : undefined}
             paint-order="stroke">{cup.letter}</text
           >
         {/if}
@@ -190,28 +214,38 @@
   </svg>
 {/snippet}
 
-<div class="relative w-full" style="aspect-ratio:{mm.width}/{mm.height}">
-  {#if work.picture}
-    <canvas bind:this={canvas} class="absolute inset-0 h-full w-full" aria-hidden="true"></canvas>
-    {@render overlay(work.picture)}
-    {#if ontold}
-      <button
-        class="absolute inset-0 h-full w-full cursor-crosshair rounded-sm"
-        aria-label="What is here? Arrow keys move the place that is asked about."
-        onclick={tapped}
-        onkeydown={moved}
-      ></button>
+<div
+  class="relative mx-auto"
+  style="aspect-ratio:{aspect};width:min(100%, calc(var(--piece-high, 100vh) * {aspect}))"
+>
+  <div
+    class="absolute {lying ? 'top-1/2 left-1/2' : 'inset-0'}"
+    style={lying
+      ? `width:${100 / aspect}%;height:${100 * aspect}%;transform:translate(-50%,-50%) rotate(90deg)`
+      : undefined}
+  >
+    {#if work.picture}
+      <canvas bind:this={canvas} class="absolute inset-0 h-full w-full" aria-hidden="true"></canvas>
+      {@render overlay(work.picture)}
+      {#if ontold}
+        <button
+          class="absolute inset-0 h-full w-full cursor-crosshair rounded-sm"
+          aria-label="What is here? Arrow keys move the spot, Enter asks about it."
+          onclick={tapped}
+          onkeydown={moved}
+        ></button>
+      {/if}
+    {:else if outline}
+      <!-- Until the first coarse picture comes, a moment later. -->
+      <svg viewBox="0 0 {mm.width} {mm.height}" class="absolute inset-0 h-full w-full" aria-hidden="true">
+        <path
+          d={outline}
+          transform="translate({mm.width / 2} {mm.height / 2}) scale({mirrored} -1)"
+          fill="var(--sunk)"
+          stroke="var(--rule-strong)"
+          stroke-width={thin}
+        />
+      </svg>
     {/if}
-  {:else if outline}
-    <!-- Until the first coarse picture comes, a moment later. -->
-    <svg viewBox="0 0 {mm.width} {mm.height}" class="absolute inset-0 h-full w-full" aria-hidden="true">
-      <path
-        d={outline}
-        transform="translate({mm.width / 2} {mm.height / 2}) scale({mirrored} -1)"
-        fill="var(--sunk)"
-        stroke="var(--rule-strong)"
-        stroke-width={thin}
-      />
-    </svg>
-  {/if}
+  </div>
 </div>

@@ -1,5 +1,7 @@
 <!-- A small picture of the piece that a plan or a run comes to, drawn by the server and kept there. -->
 <script lang="ts">
+  import type { ShowFace } from '$core/mould';
+
   let {
     of,
     at = 0,
@@ -16,7 +18,7 @@
     /** The last step that is done in it; all of them when absent. */
     until?: string | undefined;
     /** The plan's show face when absent. */
-    face?: 'mould face' | 'open face' | undefined;
+    face?: ShowFace | undefined;
     /** Pixels on the page. */
     width: number;
   } = $props();
@@ -37,7 +39,8 @@
   alt=""
   loading="lazy"
   decoding="async"
-  class="thumb mx-auto block max-h-full object-contain"
-  style="width:{width}px;min-height:{Math.round(width * 0.4)}px"
+  class="thumb mx-auto block max-w-full object-contain"
+  style="width:{width}px;height:{width}px"
   {width}
+  height={width}
 />

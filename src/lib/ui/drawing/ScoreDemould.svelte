@@ -26,7 +26,7 @@
 
 {#each demould as d (d.groupId)}
   {@const yy = laneOfGroup(d.groupId)}
-  <text x={left} y={head - 10} font-size="11.5" fill="var(--ink-2)">demould, after the pour</text>
+  <text x={left} y={head - 10} font-size="12.5" fill="var(--ink-2)">demould after</text>
   <rect x={left} y={yy + 4} width={wide} height={lane - 8} fill="var(--verdigris-soft)" />
   <path
     d="M{left} {yy + 3}V{yy + lane - 3}M{width - 4} {yy + 3}V{yy + lane - 3}"
@@ -38,7 +38,7 @@
     y={yy + lane / 2}
     text-anchor="middle"
     dominant-baseline="central"
-    font-size="12"
+    font-size="12.5"
     font-weight="650"
     fill="var(--ink)">{duration(d.from - d.lastPour)} – {duration(d.to - d.lastPour)}</text
   >

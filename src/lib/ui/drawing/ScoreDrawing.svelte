@@ -149,7 +149,7 @@
   class="block w-full {onchoose ? 'cursor-pointer' : ''}"
   {@attach clicked}
   role="img"
-  aria-label="Score: the pour in time"
+  aria-label="Timeline of the pour"
   data-testid="score"
 >
   <defs>
@@ -160,7 +160,7 @@
 
   {#each ticks as tick (tick)}
     <path d="M{x(tick)} {HEAD - 4}V{height - 4}" stroke="var(--rule)" />
-    <text x={x(tick)} y={HEAD - 10} text-anchor="middle" font-size="11.5" fill="var(--ink-2)"
+    <text x={x(tick)} y={HEAD - 10} text-anchor="middle" font-size="12.5" fill="var(--ink-2)"
       >{tickWords(tick)}</text
     >
   {/each}
@@ -190,7 +190,7 @@
     />
     <circle cx={x(w.zero)} cy={yy + LANE / 2} r="3" fill="var(--verdigris)" />
     {#if !next && !isPouredAt(w.cupId, to)}
-      <text x={to + 5} y={yy + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink-2)"
+      <text x={to + 5} y={yy + LANE / 2} dominant-baseline="central" font-size="12.5" fill="var(--ink-2)"
         >{holdsFor(w.to - w.zero)} from mixing</text
       >
     {/if}
@@ -222,7 +222,7 @@
         dashed: b.unattended
       })}
       {#if wide > 6.6 * (b.act === 'pour' ? 4 : b.label.length) + 6}
-        <text x={from + 5} y={HEAD + LANE / 2} dominant-baseline="central" font-size="11.5" fill="var(--ink)"
+        <text x={from + 5} y={HEAD + LANE / 2} dominant-baseline="central" font-size="12.5" fill="var(--ink)"
           >{b.act === 'pour' ? 'pour' : b.label}</text
         >
       {/if}
@@ -241,7 +241,7 @@
           y={gy + LANE / 2}
           text-anchor={words.anchor}
           dominant-baseline="central"
-          font-size="11.5"
+          font-size="12.5"
           fill="var(--ink)">{words.text}</text
         >
       {/if}
@@ -258,7 +258,7 @@
           y={gy + LANE / 2}
           text-anchor="middle"
           dominant-baseline="central"
-          font-size="12"
+          font-size="12.5"
           font-weight="750"
           fill={inkOn(cup.colour)}
           stroke={cup.colour}
@@ -291,7 +291,7 @@
         y={yy + LANE / 2}
         text-anchor="end"
         dominant-baseline="central"
-        font-size="11.5"
+        font-size="12.5"
         fill="var(--ink)">{inWords(g.state)}</text
       >{/if}
   {/each}

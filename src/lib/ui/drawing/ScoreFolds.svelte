@@ -41,7 +41,7 @@
     y={head + lane / 2}
     text-anchor="middle"
     dominant-baseline="central"
-    font-size="12"
+    font-size="12.5"
     fill="var(--ink-2)">wait {duration(s.to - s.from)}</text
   >
 {/each}

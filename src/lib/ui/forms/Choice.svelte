@@ -58,6 +58,7 @@
     <Select.Content
       class="z-50 max-h-[min(60vh,26rem)] min-w-[var(--bits-select-anchor-width)] overflow-y-auto rounded-lg border border-rule-strong bg-sheet p-1 text-[0.95rem] text-ink shadow-lg outline-none"
       sideOffset={4}
+      strategy="fixed"
       collisionPadding={8}
       aria-label={label}
     >

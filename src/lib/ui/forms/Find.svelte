@@ -1,5 +1,6 @@
 <!-- One key, or the button, finds anything; what finds it is fetched when it is first asked for. -->
 <script lang="ts">
+  import Search from '@lucide/svelte/icons/search';
   import { isTyping } from '../../page/keys';
 
   let open = $state(false);
@@ -22,13 +23,14 @@
 <svelte:window {onkeydown} />
 
 <button
-  class="grid h-14 place-items-center text-ink-2 hover:text-ink"
-  aria-label="Find anything"
+  class="flex h-[60px] flex-col max-sm:h-full items-center justify-center gap-0.5 text-[0.8rem] text-ink-2 hover:text-ink"
+  title="Find anything: press /"
   aria-haspopup="dialog"
   aria-expanded={open}
   onclick={find}
 >
-  <span class="grid size-8 place-items-center rounded-md border border-rule-strong text-[1.05rem]">/</span>
+  <Search size={20} strokeWidth={1.6} aria-hidden="true" />
+  Find
 </button>
 {#if wanted}
   {#await import('../FindDialog.svelte') then { default: FindDialog }}<FindDialog bind:open />{/await}

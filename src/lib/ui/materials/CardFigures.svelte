@@ -26,12 +26,12 @@
   {/each}
   {#if 'setMinutes' in card}
     <Row
-      label="Carries the next layer after"
+      label="Firm enough for the next layer after"
       problem={form.at('setMinutes')}
       whose={whose(card, 'setMinutes')}
     >
       <QuantityField
-        label="Carries the next layer after"
+        label="Firm enough for the next layer after"
         unit="min"
         above
         value={card.setMinutes}

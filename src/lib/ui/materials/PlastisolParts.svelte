@@ -14,13 +14,13 @@
 
 <div class="grid grid-cols-2 gap-x-3">
   <Row
-    label="Reheats it stands"
+    label="Takes how many reheats"
     hint="a warning past that"
     problem={form.at('reheatLimit')}
     whose={whose(card, 'reheatLimit')}
   >
     <NumberField
-      label="Reheats it stands"
+      label="Takes how many reheats"
       value={card.reheatLimit ?? REHEAT_LIMIT}
       onchange={(v) => form.set(['reheatLimit'], v === undefined ? undefined : Math.round(v))}
     />

@@ -73,7 +73,7 @@
       onchange={(v) => form.set(['depthLimit'], v)}
     />
   </Row>
-  <Row label="Most a cup, g" hint="the cure model says, when empty" problem={form.at('safeMass')}>
+  <Row label="Largest mix in one cup, g" hint="worked out if empty" problem={form.at('safeMass')}>
     <NumberField
       label="Most in one cup"
       optional
@@ -111,5 +111,5 @@
   ]}
 />
 <p class="mt-1 text-[0.85rem] text-ink-2">
-  Estimated from the open time; what your hand reports in a run comes first.
+  Estimated from the open time; times you record in a run replace this.
 </p>

@@ -18,7 +18,7 @@
       label="How the fragrance behaves"
       value={card.fragranceIs ?? 'calm'}
       options={[
-        { value: 'calm', label: 'calm in the batter' },
+        { value: 'calm', label: 'does not speed up trace' },
         { value: 'quick', label: 'quickens it' },
         { value: 'floral', label: 'floral, quickens it much' }
       ]}

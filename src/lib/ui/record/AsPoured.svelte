@@ -61,7 +61,7 @@
     {/snippet}
   </Table>
   {#if data.corrections.length}
-    <h2 class="mt-6 text-[1.35rem]">Put right, or otherwise than planned</h2>
+    <h2 class="mt-6 text-[1.35rem]">Fixed, or different from the plan</h2>
     <CorrectionList corrections={data.corrections} />
   {/if}
   {#if data.advice.length}

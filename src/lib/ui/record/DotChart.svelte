@@ -1,6 +1,6 @@
 <!-- Single cases as dots, a colour and a shape for each kind: how one figure goes with another, and how few tell it. -->
 <script lang="ts">
-  import { onMount } from 'svelte';
+  import { themeNow } from '../../page/theme.svelte';
   import type { Chart as ChartType } from 'chart.js';
 
   let {
@@ -22,7 +22,9 @@
   let chart: ChartType<'scatter'> | undefined;
   const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
-  onMount(() => {
+  // Drawn again in the colours of another theme.
+  $effect(() => {
+    themeNow();
     let gone = false;
     void import('chart.js').then(
       ({ Chart, ScatterController, PointElement, LinearScale, Legend, Tooltip }) => {

@@ -51,6 +51,12 @@
   } = $props();
 
   const SEEN = ['mould face', 'open face'] as const;
+  const FACE_WORDS = {
+    'mould face': 'mould side',
+    'open face': 'poured side',
+    'cut face': 'cut',
+    cut: 'cut'
+  } as Record<string, string>;
   let photoProblem = $state('');
   let sending = $state(false);
   let face = $state<(typeof SEEN)[number]>('mould face');
@@ -146,12 +152,12 @@
     <span class="font-sans text-[0.9rem] font-normal text-ink-2"
       >of {name}{piece?.by ? `, looked at by ${piece.by}` : ''}</span
     >
-    <span class="float-right font-sans text-[0.9rem] font-normal"><Hands /></span>
+    <span class="float-right font-sans text-[0.9rem] font-normal"><Hands asks="Who is inspecting" /></span>
   </h3>
   {#each current.faces as own (own.face)}
     <div class="mt-3" data-face={own.face}>
       <div class="flex flex-wrap items-center gap-2">
-        <strong class="w-24">{own.face}</strong>
+        <strong class="w-24">{FACE_WORDS[own.face]}</strong>
         {#each GRADES as grade (grade)}
           <button
             class="button {TONES[grade]}"
@@ -161,7 +167,7 @@
           >
         {/each}
         <Choice
-          label="Add a defect of the {own.face}"
+          label="Add a defect of the {FACE_WORDS[own.face]}"
           value=""
           options={DEFECTS.map((defect) => ({ value: defect, label: defect }))}
           onchange={(v) => {
@@ -203,7 +209,9 @@
         <button
           type="button"
           class="relative block w-full {placing ? 'cursor-crosshair' : 'cursor-default'}"
-          aria-label={placing ? `Place ${placing} on the ${face}` : `The ${face} as planned`}
+          aria-label={placing
+            ? `Place ${placing} on the ${FACE_WORDS[face]}`
+            : `The ${FACE_WORDS[face]}, as planned`}
           onclick={place}
         >
           <PiecePicture
@@ -225,12 +233,12 @@
             <button
               class="button bare flex-1 aria-pressed:underline"
               aria-pressed={face === f}
-              onclick={() => (face = f)}>{f}</button
+              onclick={() => (face = f)}>{FACE_WORDS[f]}</button
             >
           {/each}
         </div>
         <figcaption class="mt-1 text-[0.85rem] text-ink-2">
-          {#if placing}tap where <strong>{placing}</strong> is{:else}the {face}, as planned{/if}
+          {#if placing}tap where <strong>{placing}</strong> is{:else}{FACE_WORDS[face]}, as planned{/if}
         </figcaption>
       </figure>
     {/if}

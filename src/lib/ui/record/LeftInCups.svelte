@@ -41,7 +41,8 @@
 
 <h2 class="mt-7 text-[1.35rem]">Left in the cups</h2>
 <p class="text-[0.9rem] text-ink-2">
-  Weigh what is left, without the cup. Three cups that tell are enough for the next plan to know what clings.
+  Weigh what is left, without the cup. Three cups that tell are enough for the next plan to know what sticks
+  to cups.
 </p>
 <ul class="mt-2 flex flex-wrap gap-3">
   {#each cups.filter((c) => c.balance.mixed > 0) as cup (cup.cupId)}

@@ -1,6 +1,6 @@
 <!-- Rates as bars with their 95 % intervals as lines: few pieces show as a long line. -->
 <script lang="ts">
-  import { onMount } from 'svelte';
+  import { themeNow } from '../../page/theme.svelte';
   import type { Chart as ChartType, Plugin } from 'chart.js';
 
   let {
@@ -46,7 +46,9 @@
     }
   };
 
-  onMount(() => {
+  // Drawn again in the colours of another theme.
+  $effect(() => {
+    themeNow();
     let gone = false;
     // The chart is fetched when it is first asked for.
     void import('chart.js').then(({ Chart, BarController, BarElement, CategoryScale, LinearScale }) => {

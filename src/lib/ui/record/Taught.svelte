@@ -16,8 +16,8 @@
   let problems = $state<Problem[]>([]);
 
   const KINDS: { kind: Learned; title: string; words: string }[] = [
-    { kind: 'clings', title: 'What clings', words: 'to cup and stick, of what is poured' },
-    { kind: 'hands', title: 'The hands’ time', words: 'for one cavity, from three pours on' },
+    { kind: 'clings', title: 'Stuck to cups', words: 'share of what is poured that stays on cup and stick' },
+    { kind: 'hands', title: 'Time of the hands', words: 'for one cavity, from three pours on' },
     { kind: 'rejects', title: 'Rejects', words: 'of the pieces of a plan that were inspected' }
   ];
 
@@ -53,7 +53,7 @@
               <span class="w-20 text-right text-[0.85rem] text-ink-2">{row.of}</span>
             </li>
           {:else}
-            <li class="py-1.5 text-ink-2">Nothing is told of that yet.</li>
+            <li class="py-1.5 text-ink-2">Nothing on record yet.</li>
           {/each}
         </ul>
       </div>

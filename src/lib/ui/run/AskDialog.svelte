@@ -32,7 +32,7 @@
     ['T', 'report how thick it is'],
     ['N', 'note'],
     ['P', 'problem'],
-    ['R', 'put right: spilled, thickened, wrong pot, left out …'],
+    ['R', 'fix a mistake: spilled, thickened, wrong pot, left out'],
     ['S', 'short of a cup: what to mix for the rest'],
     ['X', 'take what could be done meanwhile'],
     ['D', 'one drop or spoon more'],

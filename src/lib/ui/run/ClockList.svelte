@@ -57,6 +57,6 @@
       >
     </li>
   {:else}
-    <li class="text-ink-2">Nothing is running. The first clock starts when two parts meet.</li>
+    <li class="text-ink-2">No clock yet. Clocks start when resin and hardener meet.</li>
   {/each}
 </ul>

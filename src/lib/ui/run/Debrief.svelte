@@ -97,7 +97,7 @@
         </ul>
       {/if}
       {#if corrections.length}
-        <h2 class="mt-6 text-[1.35rem]">Put right</h2>
+        <h2 class="mt-6 text-[1.35rem]">Mistakes fixed</h2>
         <CorrectionList {corrections} />
       {/if}
     </section>
@@ -109,7 +109,7 @@
           <li class="flex items-center gap-3 py-2.5">
             {#if cup}<CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={30} />{/if}
             <span class="flex-1"
-              >poured {clock(w.poured * 60)} after its parts met, pours until {clock(w.until * 60)}</span
+              >poured {clock(w.poured * 60)} after mixing, pourable until {clock(w.until * 60)}</span
             >
             <strong class={w.met ? 'text-verdigris' : 'text-cinnabar'}
               >{w.met

@@ -18,7 +18,7 @@
     <li>
       <span
         class="flex min-h-[56px] items-center justify-center rounded-lg border-2 border-verdigris px-3 text-center font-semibold text-verdigris"
-        >The rest follows</span
+        >Scale up the rest to match</span
       >
       <p class="mt-1">
         × {ways.follow.scale.toFixed(3)}: {g(ways.follow.total)} in all, {g(ways.follow.surplus)} more; the ratio

@@ -82,7 +82,7 @@
                   onchange={(v) => (right.taskId = v)}
                   class="!min-h-[64px] flex-1"
                 />
-                {@render amount('More of it')}
+                {@render amount('How much more')}
               </div>
               <p class="text-ink-2">
                 {weighing((inOf(own.entry) ?? 0) + grams, computed.division)} of it instead of {weighing(
@@ -232,7 +232,7 @@
                   onchange={(v) => (right.groupId = v)}
                   class="!min-h-[64px] flex-1"
                 />
-                {@render amount('So much of it')}
+                {@render amount('How much')}
               </div>
               {@render go('It went there', () =>
                 right.tell({ type: 'misplaced', task: pour.value, groupId: group.value, grams })
@@ -248,7 +248,7 @@
                   onchange={(v) => (right.groupId = v)}
                   class="!min-h-[64px] flex-1"
                 />
-                {@render amount('Taken out')}
+                {@render amount('Removed')}
               </div>
               {@render go('It is out', () => right.tell({ type: 'withdrew', groupId: group.value, grams }))}
             {/if}

@@ -117,14 +117,16 @@
       </ul>
       <div class="mt-6 flex gap-3">
         <button class="button go min-h-[76px] flex-[2] text-[1.3rem]" onclick={() => begin(chosen)}
-          >{chosen.length ? `Begin with ${chosen.length}` : 'Begin, nothing goes wrong'}</button
+          >{chosen.length ? `Begin with ${chosen.length}` : 'Begin without mishaps'}</button
         >
-        <button class="button min-h-[76px] flex-1 text-[1.1rem]" onclick={byChance}>Three by chance</button>
+        <button class="button min-h-[76px] flex-1 text-[1.1rem]" onclick={byChance}
+          >Begin with three random mishaps</button
+        >
       </div>
     {/if}
     <p class="mt-5 text-ink-2">
-      Space confirms, as a pedal would; a stand-in hand weighs what you confirm. The clock can run up to sixty
-      times as fast.
+      Space confirms, as a pedal would; the screen plays the scale. The clock can run up to sixty times as
+      fast.
     </p>
   </main>
 {:else if over}

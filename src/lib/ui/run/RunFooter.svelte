@@ -16,17 +16,19 @@
   const off = $derived(desk.blocked || !conducting);
   const BUTTONS = $derived([
     { key: 'T', name: 'How thick is it?', act: () => onask('state') },
-    { key: 'R', name: 'Put right', act: () => onask('right'), off: !conducting },
-    { key: 'S', name: 'Short', act: () => onask('short'), off: !conducting },
+    { key: 'R', name: 'Fix a mistake', act: () => onask('right'), off: !conducting },
+    { key: 'S', name: 'Mix more', act: () => onask('short'), off: !conducting },
     { key: 'P', name: 'Problem', act: () => onask('problem') },
     { key: 'N', name: 'Note', act: () => onask('note') },
     { key: 'U', name: 'Undo', act: desk.undo, off: !desk.run.undoable || !conducting }
   ]);
 </script>
 
-<footer class="flex shrink-0 gap-3 border-t border-rule bg-sheet px-7 py-3.5">
+<footer
+  class="grid shrink-0 auto-cols-fr grid-flow-col gap-3 border-t border-rule bg-sheet px-7 py-3.5 max-sm:grid-flow-row max-sm:grid-cols-3 max-sm:gap-2 max-sm:px-3 max-sm:py-2"
+>
   <button
-    class="button go min-h-[76px] flex-[3] flex-col !gap-1 rounded-xl text-[1.6rem] {off ? 'opacity-50' : ''}"
+    class="button go col-span-3 min-h-[76px] flex-col !gap-1 rounded-xl text-[1.6rem] max-sm:min-h-[64px] {off ? 'opacity-50' : ''}"
     onclick={onconfirm}
     aria-disabled={off}
     data-testid="confirm"
@@ -36,7 +38,7 @@
   </button>
   {#each BUTTONS as b (b.key)}
     <button
-      class="button min-h-[76px] flex-1 flex-col !gap-1 rounded-xl !px-2 text-[1.05rem] leading-tight"
+      class="button min-h-[76px] flex-col !gap-1 rounded-xl !px-2 text-[1.05rem] leading-tight whitespace-normal max-sm:min-h-[52px] max-sm:text-[0.95rem]"
       onclick={b.act}
       disabled={b.off}
     >

@@ -143,8 +143,10 @@
 <svelte:head><title>{name}: run · Kirapen</title></svelte:head>
 <svelte:window {onkeydown} />
 
-<div class="flex h-screen flex-col {flash ? 'bg-ochre-soft' : ''} transition-colors">
-  <header class="flex h-16 shrink-0 items-center gap-5 border-b border-rule px-7 text-ink-2">
+<div class="flex h-dvh flex-col {flash ? 'bg-ochre-soft' : ''} transition-colors">
+  <header
+    class="flex min-h-16 shrink-0 flex-wrap items-center gap-x-5 border-b border-rule px-7 text-ink-2 max-sm:gap-x-3 max-sm:px-4"
+  >
     <a
       href={back}
       class="max-w-[17rem] min-w-[9rem] truncate font-display text-[1.45rem] font-semibold text-ink"
@@ -153,10 +155,10 @@
     <span class="whitespace-nowrap"
       >step {Math.min(desk.done + 1, run.tasks.length)} of {run.tasks.length}</span
     >
-    <span class="flex-1"></span>
+    <span class="flex-1 max-sm:hidden"></span>
     {#if extras}{@render extras()}{:else if given.log.waiting.length}
       <span class="font-semibold whitespace-nowrap text-ochre" role="status" data-testid="waiting"
-        >{given.log.waiting.length} kept here, sending…</span
+        >{given.log.waiting.length} kept here, sending</span
       >
     {:else}
       <span class="text-verdigris" role="status" data-testid="stored">stored</span>
@@ -170,7 +172,7 @@
       onclick={desk.toggleScale}
       aria-pressed={desk.useScale}
     >
-      {desk.useScale ? (given.scale.connected ? '● scale' : '○ scale…') : 'use the scale'}
+      {desk.useScale ? (given.scale.connected ? '● scale' : '○ scale, connecting') : 'use the scale'}
     </button>
     <button class="button bare whitespace-nowrap" onclick={() => (muted = !muted)} aria-pressed={muted}
       >sound {muted ? 'off' : 'on'}</button
@@ -179,7 +181,7 @@
       <span class="whitespace-nowrap"
         ><strong class="text-[1.5rem] text-ink" data-testid="since"
           >{clockWords((now - desk.latestZero) / 1000)}</strong
-        > since parts met</span
+        > since mixing began</span
       >
     {/if}
   </header>
@@ -187,11 +189,14 @@
   {#if banner}{@render banner()}{/if}
   <AsideList log={given.log} />
 
-  <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px] max-lg:grid-cols-1">
-    <main class="min-h-0 overflow-y-auto px-11 py-8 max-lg:px-6">
+  <!-- On a narrow screen both scroll as one, what is now first. -->
+  <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px] max-lg:block max-lg:overflow-y-auto">
+    <main class="min-h-0 px-11 py-8 max-lg:px-6 max-sm:px-4 max-sm:py-4 lg:overflow-y-auto">
       <Now bind:this={hand} {desk} />
     </main>
-    <aside class="min-h-0 overflow-y-auto border-l border-rule px-7 py-6 max-lg:border-t max-lg:border-l-0">
+    <aside
+      class="min-h-0 border-l border-rule px-7 py-6 max-lg:border-t max-lg:border-l-0 max-sm:px-4 lg:overflow-y-auto"
+    >
       <ClockList {clocks} {computed} {now} />
       <NextList
         {run}

@@ -60,7 +60,7 @@
     <Dialog.Content
       class="fixed top-1/2 left-1/2 z-50 w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 rounded-xl border border-rule-strong bg-ground p-6 text-[1.1rem] shadow-xl"
     >
-      <Dialog.Title class="font-display text-[1.6rem] font-semibold">Short of a cup</Dialog.Title>
+      <Dialog.Title class="font-display text-[1.6rem] font-semibold">Mix more of a cup</Dialog.Title>
       <div class="mt-3 flex items-center gap-3">
         <Choice
           label="Which cup"
@@ -99,7 +99,7 @@
           ]}
         />
         <p class="mt-2 text-ink-2">
-          As this cup was really weighed, its own clock: pours for {holdsFor(extra.window)} after its parts meet.
+          By what this cup was weighed, with its own clock: pourable for {holdsFor(extra.window)} after mixing.
         </p>
         {#each extra.problems as problem, i (i)}<ProblemNote {problem} />{/each}
         {#if missing}<p class="mt-2 font-semibold">
@@ -107,7 +107,7 @@
               books.filter((b) => b.cupId === cup?.cupId).reduce((s, b) => s + b.short, 0)
             )} short of what it still pours.
           </p>{/if}
-        <button class="button go mt-3 min-h-[64px] w-full" onclick={keep}>It is mixed and in</button>
+        <button class="button go mt-3 min-h-[64px] w-full" onclick={keep}>Mixed and poured in</button>
       {/if}
     </Dialog.Content>
   </Dialog.Portal>

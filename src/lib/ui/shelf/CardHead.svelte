@@ -1,12 +1,26 @@
 <!-- The head of a card's page: its name, whether it is stored, and what can be done with it. -->
 <script lang="ts" generics="T extends { id: string; name: string }">
+  import type { Snippet } from 'svelte';
   import { listenTo } from '../../store/changes';
   import type { CardForm } from '../../store/card-form.svelte';
   import PutCard from './PutCard.svelte';
   import ClashDialog from '../ClashDialog.svelte';
   import { inWords } from '../../preferences.svelte';
 
-  let { form, back, what, put }: { form: CardForm<T>; back: string; what: string; put: string } = $props();
+  let {
+    form,
+    back,
+    what,
+    put,
+    main
+  }: {
+    form: CardForm<T>;
+    back: string;
+    what: string;
+    put: string;
+    /** What is most often done with such a card. */
+    main?: Snippet | undefined;
+  } = $props();
 
   const state = $derived.by(() => {
     if (form.problems.length) return 'not saved yet';
@@ -32,7 +46,7 @@
       class="quiet w-full font-display text-[1.9rem] font-semibold"
       aria-label="Name"
       form={form.fresh ? 'put-card' : undefined}
-      placeholder="Name it"
+      placeholder="Name"
       aria-invalid={form.at('name') ? 'true' : undefined}
       value={form.card.name}
       oninput={(e) => form.set(['name'], e.currentTarget.value)}
@@ -50,6 +64,7 @@
     >
       {state}
     </span>
-    <button class="button" onclick={() => form.remove(back)}>Take it off the shelf</button>
+    <button class="button bare text-ink-2" onclick={() => form.remove(back)}>Delete</button>
+    {@render main?.()}
   {/if}
 </header>

@@ -39,19 +39,21 @@
   const at = $derived(Math.min(level, cavity.depth));
 
   const WORDS: Record<string, string> = {
-    radius: 'Radius',
+    radius: 'Diameter',
     length: 'Length',
     width: 'Width',
     depth: 'Depth',
-    rimRadius: 'Radius at the rim',
-    baseRadius: 'Radius at the bottom',
+    rimRadius: 'Diameter at the rim',
+    baseRadius: 'Diameter at the bottom',
     baseLength: 'Length at the bottom',
     baseWidth: 'Width at the bottom',
     rimLength: 'Length at the rim',
     rimWidth: 'Width at the rim',
-    innerRadius: 'Inner radius',
-    outerRadius: 'Outer radius'
+    innerRadius: 'Inner diameter',
+    outerRadius: 'Outer diameter'
   };
+  /** What is kept as a radius is asked as what a ruler reads: the diameter. */
+  const across = (key: string) => (/radius$/i.test(key) ? 2 : 1);
   const lengths = $derived(
     Object.entries(kind.shape).filter((e): e is [string, number | undefined] => e[0] in WORDS)
   );
@@ -136,10 +138,10 @@
     <div>
       <h2 class="text-[1.2rem]">Shape</h2>
       <div class="grid grid-cols-[1fr_6rem] gap-x-3">
-        <Row label="One piece is called" problem={form.at(`cavities/${index}/name`)}>
+        <Row label="Name of one piece" problem={form.at(`cavities/${index}/name`)}>
           <input
             class="field"
-            aria-label="One piece is called"
+            aria-label="Name of one piece"
             value={kind.name}
             oninput={(e) => form.set(['cavities', index, 'name'], e.currentTarget.value)}
           />
@@ -170,8 +172,8 @@
               unit="mm"
               above
               max={5000}
-              {value}
-              onchange={(v) => form.set(['cavities', index, 'shape', key], v)}
+              value={value === undefined ? undefined : value * across(key)}
+              onchange={(v) => form.set(['cavities', index, 'shape', key], v / across(key))}
             />
           </Row>
         {/each}
@@ -249,9 +251,9 @@
           </OneOf>
         {/if}
       {:else if kind.capacity.from === 'pour'}
-        <Row label="One cavity really took">
+        <Row label="Volume of one cavity, measured">
           <QuantityField
-            label="One cavity really took"
+            label="Volume of one cavity, measured"
             unit="ml"
             above
             value={kind.capacity.ml}

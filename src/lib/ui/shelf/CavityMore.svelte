@@ -34,15 +34,15 @@
 
 <div class="grid gap-x-8 gap-y-2 border-t border-rule px-5 py-4 md:grid-cols-2 lg:grid-cols-4">
   <div>
-    <h3 class="text-[1.05rem]">Above the rim</h3>
+    <h3 class="text-[1.05rem]">Rim and outer shell</h3>
     <Tick
       checked={!!kind.dome}
       onchange={(v) => set(['dome'], v ? { mm: 1, factor: 0.5 } : undefined)}
-      class="mt-1">the skin domes</Tick
+      class="mt-1">Surface domes above the rim</Tick
     >
     {#if kind.dome}
       <div class="grid grid-cols-2 gap-x-3">
-        <Row label="High">
+        <Row label="Height">
           <QuantityField
             label="Dome height"
             unit="mm"
@@ -65,22 +65,22 @@
     <Tick
       checked={!!kind.jacket}
       onchange={(v) => set(['jacket'], v ? { mm: 2, squeeze: 0 } : undefined)}
-      class="mt-1">stands in a jacket</Tick
+      class="mt-1">Mould needs an outer shell</Tick
     >
     {#if kind.jacket}
       <div class="grid grid-cols-2 gap-x-3">
         <Row label="Wall above the rim">
           <QuantityField
-            label="Jacket above the rim"
+            label="Shell above the rim"
             unit="mm"
             max={500}
             value={kind.jacket.mm}
             onchange={(v) => set(['jacket', 'mm'], v)}
           />
         </Row>
-        <Row label="Presses back">
+        <Row label="Presses in">
           <QuantityField
-            label="Jacket presses back"
+            label="Shell presses in"
             unit="%"
             max={0.3}
             value={kind.jacket.squeeze}
@@ -88,20 +88,20 @@
           />
         </Row>
       </div>
-      <p class="text-[0.85rem] text-ink-2">{volume(cavity.capacity)} in the jacket</p>
+      <p class="text-[0.85rem] text-ink-2">{volume(cavity.capacity)} in its shell</p>
     {/if}
   </div>
 
   <div>
-    <h3 class="text-[1.05rem]">Draft</h3>
+    <h3 class="text-[1.05rem]">Wall angle</h3>
     <Row
-      label="Walls lean out, degrees"
-      hint="below 0 they lean in"
+      label="Wall angle, degrees"
+      hint="negative for an undercut"
       problem={form.at(`cavities/${index}/draft`)}
     >
       <input
         class="field"
-        aria-label="Draft in degrees"
+        aria-label="Wall angle, degrees"
         inputmode="decimal"
         value={kind.draft ?? ''}
         onchange={(e) => {
@@ -116,14 +116,14 @@
   </div>
 
   <div>
-    <h3 class="text-[1.05rem]">Chambers</h3>
-    <Row label="Removable dividers make">
+    <h3 class="text-[1.05rem]">Dividers</h3>
+    <Row label="Dividers">
       <Choice
-        label="Chambers"
+        label="Dividers"
         value={String(Math.max(1, chambers.length))}
         options={[
-          { value: '1', label: 'one cavity' },
-          ...[2, 3, 4, 5, 6].map((n) => ({ value: String(n), label: `${n} chambers` }))
+          { value: '1', label: 'none' },
+          ...[2, 3, 4, 5, 6].map((n) => ({ value: String(n), label: `into ${n} chambers` }))
         ]}
         onchange={(v) => divide(Number(v))}
       />
@@ -150,7 +150,7 @@
   </div>
 
   <div>
-    <h3 class="text-[1.05rem]">Zones</h3>
+    <h3 class="text-[1.05rem]">Raised detail</h3>
     {#each zones as z, i (z.id)}
       <div class="border-b border-rule py-1.5">
         <div class="flex items-center gap-2">
@@ -185,7 +185,7 @@
         </p>
       </div>
     {:else}
-      <p class="mt-1 text-[0.85rem] text-ink-2">A band with raised detail, coated or inked on its own.</p>
+      <p class="mt-1 text-[0.85rem] text-ink-2">A raised detail that gets a colour of its own.</p>
     {/each}
     <button
       class="button mt-2"
@@ -201,7 +201,7 @@
               to: Math.round(cavity.depth * 20) / 100
             }
           ]
-        )}>+ zone</button
+        )}>+ Detail</button
     >
   </div>
 </div>

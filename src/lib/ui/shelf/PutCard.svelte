@@ -14,5 +14,5 @@
 </script>
 
 <form method="POST" {id} use:enhance>
-  <button class="button go">Put it on the shelf</button>
+  <button class="button go">Save</button>
 </form>

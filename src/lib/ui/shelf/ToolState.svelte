@@ -17,9 +17,9 @@
   } = $props();
 </script>
 
-<Row label="Its condition" hint={condition === 'broken' ? 'no plan weighs on it or mixes in it' : ''}>
+<Row label="Condition" hint={condition === 'broken' ? 'no plan weighs on it or mixes in it' : ''}>
   <Choice
-    label="Its condition"
+    label="Condition"
     value={condition ?? 'sound'}
     options={TOOL_CONDITIONS.map((c) => ({ value: c, label: c }))}
     {onchange}

@@ -2,24 +2,24 @@ import type { Shape } from '$core/mould';
 
 /** The shapes a cavity can be said to have, each with dimensions to begin from. */
 export const SHAPES: { kind: Shape['kind']; name: string; blank: Shape }[] = [
-  { kind: 'hemisphere', name: 'hemisphere', blank: { kind: 'hemisphere', radius: 17 } },
-  { kind: 'cap', name: 'spherical cap', blank: { kind: 'cap', rimRadius: 30, depth: 10 } },
-  { kind: 'cylinder', name: 'cylinder', blank: { kind: 'cylinder', radius: 30, depth: 10 } },
+  { kind: 'hemisphere', name: 'half ball', blank: { kind: 'hemisphere', radius: 17 } },
+  { kind: 'cap', name: 'dome', blank: { kind: 'cap', rimRadius: 30, depth: 10 } },
+  { kind: 'cylinder', name: 'round, straight sides', blank: { kind: 'cylinder', radius: 30, depth: 10 } },
   {
     kind: 'frustum',
-    name: 'frustum (round taper)',
+    name: 'round, tapered sides',
     blank: { kind: 'frustum', baseRadius: 28, rimRadius: 30, depth: 10 }
   },
-  { kind: 'box', name: 'box', blank: { kind: 'box', length: 80, width: 50, depth: 25 } },
+  { kind: 'box', name: 'box, straight sides', blank: { kind: 'box', length: 80, width: 50, depth: 25 } },
   {
     kind: 'taper',
-    name: 'rectangular taper',
+    name: 'box, tapered sides',
     blank: { kind: 'taper', baseLength: 80, baseWidth: 50, rimLength: 84, rimWidth: 54, depth: 25 }
   },
   { kind: 'ring', name: 'ring', blank: { kind: 'ring', innerRadius: 20, outerRadius: 35, depth: 8 } },
   {
     kind: 'prism',
-    name: 'prism over an outline',
+    name: 'any outline, straight sides',
     blank: {
       kind: 'prism',
       outline: [
@@ -33,7 +33,7 @@ export const SHAPES: { kind: Shape['kind']; name: string; blank: Shape }[] = [
   },
   {
     kind: 'table',
-    name: 'table of depths',
+    name: 'measured depths',
     blank: {
       kind: 'table',
       rows: [

@@ -24,7 +24,7 @@
     group: ComputedGroup;
     face: Face;
     /** What each cup shows now, 0..1. */
-    shows: readonly { cup: { cupId: string }; shows: number }[];
+    shows: readonly { cup: { cupId: string }; shows: number | undefined }[];
   } = $props();
 
   const search = new FaceSearch();

@@ -4,7 +4,16 @@
   import { length } from '../../preferences.svelte';
   import type { Computed, ComputedCup } from '$core/plan';
 
-  let { out, computed }: { out: ComputedCup; computed: Computed } = $props();
+  let {
+    out,
+    computed,
+    composite
+  }: {
+    out: ComputedCup;
+    computed: Computed;
+    /** Filled from other cups: they are what is poured. */
+    composite: boolean;
+  } = $props();
   const layer = $derived(computed.groups.flatMap((g) => g.layers).find((l) => l.cupId === out.cupId));
   const looks = $derived(
     [
@@ -30,8 +39,9 @@
   </Hint>
   <span class="ml-auto">
     {#if off}<Hint words="The screen cannot show this colour as strong as it is." class="text-ochre"
-        >stronger ·</Hint
+        >looks stronger in the cup ·</Hint
       >{/if}
-    {out.hides === null ? 'never hides' : `hides at ${length(out.hides, out.hides < 10 ? 1 : 0)}`}
+    {#if !composite && out.shareOfPour > 0}{(out.shareOfPour * 100).toFixed(0)} % of the pour ·
+    {/if}{out.hides === null ? 'see-through' : `opaque from ${length(out.hides, out.hides < 10 ? 1 : 0)}`}
   </span>
 </div>

@@ -24,7 +24,7 @@
   const setVessel = (id: string) =>
     split ? set(['vesselId'], id || undefined) : setMix('vesselId', id || undefined);
   const MIXINGS = [
-    { value: 'full', label: 'through' },
+    { value: 'full', label: 'all through' },
     { value: 'marbled', label: 'marbled: a few strokes' },
     { value: 'speckled', label: 'speckled: hardly at all' }
   ];
@@ -52,7 +52,7 @@
   }
 </script>
 
-<More label="More about cup {cup.letter}" title="Cup {cup.letter}, {cup.name}" words="mixing…">
+<More title="Cup {cup.letter}, {cup.name}" words="mixes, cup, chips" of="cup {cup.letter}">
   {#if mix}<a
       class="button mb-2 w-full"
       href="/colours/match?plan={editor.plan.id}&cup={cup.id}&colour={encodeURIComponent(out?.colour ?? '')}"
@@ -104,9 +104,9 @@
       />
     </Row>
     {#if mix && !split}
-      <Row label="Base of this cup">
+      <Row label="Material of this cup">
         <Choice
-          label="Base of cup {cup.letter}"
+          label="Material of cup {cup.letter}"
           value={mix.baseId}
           options={bases}
           onchange={(v) => setMix('baseId', v)}
@@ -151,7 +151,7 @@
   <Choice
     label="Add chips"
     value=""
-    placeholder="+ chips…"
+    placeholder="+ Chips"
     class="mt-1"
     options={[
       ...chips.map((lot) => ({ value: lot.id, label: lot.name })),

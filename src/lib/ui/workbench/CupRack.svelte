@@ -7,7 +7,7 @@
   import { type Cup } from '$core/document';
   import { compatibilityOf } from '$core/material';
   import { drawnFrom } from '$core/pour';
-  import { reading, weighing } from '$core/quantity';
+  import { weighing } from '$core/quantity';
   import { InTurn } from '../../page/in-turn.svelte';
   import type { PlanView } from '../../plan/plan-view.svelte';
   import Choice from '../forms/Choice.svelte';
@@ -60,17 +60,15 @@
   const basis = $derived([...new Set(computed.bases.map((b) => b.basis))].join('; '));
 </script>
 
-<section class="flex flex-col px-4 py-3 max-xl:border-b max-xl:border-rule" aria-label="Cups">
-  <div class="flex items-baseline justify-between text-[0.85rem]">
-    <h2 class="label font-sans">Cups</h2>
-    <span class="text-ink-2"
-      >mixed <Figure
-        class="font-semibold text-ink"
-        value={weighing(computed.totals.balance.mixed, computed.division)}
-      /></span
-    >
-  </div>
-
+<section class="flex flex-col px-4 pb-3" aria-label="Cups">
+  <h2 class="sr-only">Cups</h2>
+  <p class="border-b border-rule pb-1 text-[0.85rem] text-ink-2">
+    {#if basis}Percentages are {basis}.{/if} Mixed in all:
+    <Figure
+      class="font-semibold text-ink"
+      value={weighing(computed.totals.balance.mixed, computed.division)}
+    />
+  </p>
   <ul class="ruled mt-1">
     {#each plan.cups.slice(0, turn.entries(CUPS)) as cup (cup.id)}
       {@const out = computed.cups.find((c) => c.cupId === cup.id)!}
@@ -89,7 +87,7 @@
                   value: e.currentTarget.value.trim() || cup.name
                 })}
             />
-            <Figure class="text-[1.1rem] font-bold" value={reading(out.balance.mixed, computed.division)} />
+            <Figure class="text-[1.1rem] font-bold" value={weighing(out.balance.mixed, computed.division)} />
           </div>
           <ul class="text-[0.85rem] text-ink-2">
             {#each cup.recipe as line, i (line.id)}
@@ -118,7 +116,7 @@
                 />
                 <LineMore {editor} {cup} index={i} />
                 <button
-                  class="-mr-3 w-3 text-ink-2 opacity-0 group-hover:opacity-100 hover:text-cinnabar focus:opacity-100"
+                  class="-mr-3 min-h-6 w-3 text-ink-2 opacity-0 group-hover:opacity-100 hover:text-cinnabar focus:opacity-100"
                   aria-label="Take colourant {i + 1} out of cup {cup.letter}"
                   onclick={() => editor.edit({ path: ['cups', cup.id, 'recipe', line.id], value: undefined })}
                 >
@@ -128,14 +126,14 @@
               {#if line.basis && line.basis !== 'own'}
                 <li class="pl-1 text-[0.8rem]">
                   of the {line.basis === 'batch'
-                    ? 'uncoloured batch'
+                    ? 'mix before colour'
                     : line.basis === 'finished'
                       ? 'finished mix'
                       : 'binder'}
                 </li>
               {/if}
               {#if line.creep}<li class="pl-1 text-verdigris">
-                  creeping up from {Math.round(line.creep.start * 100)} %
+                  start with {Math.round(line.creep.start * 100)} %, then a little at a time
                 </li>{/if}
               {@const counted = out.weighings.find((w) => w.key === line.id && w.counted)}
               {#if counted}
@@ -145,12 +143,12 @@
               {/if}
               {#if line.letDown}
                 <li class="pl-1 text-verdigris">
-                  as a 1 : {line.letDown} let-down
+                  stirred 1 : {line.letDown} into the mix first
                   <button
                     class="underline"
                     onclick={() =>
                       editor.edit({ path: ['cups', cup.id, 'recipe', line.id, 'letDown'], value: undefined })}
-                    >plain</button
+                    >weigh it as it is</button
                   >
                 </li>
               {/if}
@@ -159,21 +157,16 @@
           <div class="flex items-baseline justify-between gap-2 text-[0.85rem] text-ink-2">
             <Choice
               quiet
-              class="w-[5.6rem] border-transparent"
+              class="w-[4.6rem] border-transparent whitespace-nowrap"
               label="Add a colourant to cup {cup.letter}"
               value=""
-              placeholder="+ colourant"
+              placeholder="+ Colour"
               options={potsIn(cup)}
               onchange={(v) => addColourant(cup.id, v)}
             />
-            <span class="whitespace-nowrap"
-              ><Figure value="{(out.shareOfPour * 100).toFixed(0)} %" /> of pour<CupMore
-                {editor}
-                {cup}
-              /></span
-            >
+            <CupMore {editor} {cup} />
           </div>
-          <CupLooks {out} {computed} />
+          <CupLooks {out} {computed} composite={'cups' in cup.from} />
           {#each cup.fillers ?? [] as f (f.id)}
             <div class="text-[0.85rem] text-ink-2">
               {f.name} <span class="float-right">{f.percent} %</span>
@@ -195,7 +188,7 @@
               <button
                 class="underline"
                 onclick={() => editor.edit({ path: ['cups', cup.id, 'atLeast'], value: undefined })}
-                >only what is needed</button
+                >mix only what is needed</button
               >
             </div>
           {/if}
@@ -209,12 +202,9 @@
         </button>
       </li>
     {:else}
-      <li class="py-4 text-ink-2">No cups yet. A cup is one coloured portion of the base.</li>
+      <li class="py-4 text-ink-2">No cups yet. A cup is one colour of the mix.</li>
     {/each}
   </ul>
 
-  <button class="button bare mt-1 self-start" onclick={addCup}><Plus size={18} /> cup</button>
-  {#if basis}
-    <p class="mt-auto pt-2 text-[0.8rem] text-ink-2">Percentages are {basis}.</p>
-  {/if}
+  <button class="button bare mt-1 self-start" onclick={addCup}><Plus size={18} /> Cup</button>
 </section>

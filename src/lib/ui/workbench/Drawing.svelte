@@ -4,29 +4,31 @@
   import { Later } from '../../page/later.svelte';
   import { PatternWork } from '../../plan/pattern-work.svelte';
   import type { ShownPicture } from '../../plan/shown-picture';
-  import Hint from '../forms/Hint.svelte';
   import { VISIONS, type Vision } from '$core/colour';
+  import { SHOW_FACES, usualHeading, type ShowFace } from '$core/mould';
+  import { lettered } from '$core/document';
   import type { Computed, Plan } from '$core/plan';
   import type { Face, PicturePart, Showing, SpotHistory } from '$core/piece';
   import { InTurn } from '../../page/in-turn.svelte';
   import type { PlanView } from '../../plan/plan-view.svelte';
   import Choice from '../forms/Choice.svelte';
-  import CupMark from '../drawing/CupMark.svelte';
   import CoreDrawing from '../drawing/CoreDrawing.svelte';
   import { inWords } from '../../preferences.svelte';
   import PiecePicture from '../drawing/PiecePicture.svelte';
   import AskFace from './AskFace.svelte';
   import Bars from './Bars.svelte';
   import Look from './Look.svelte';
+  import PieceShares, { type Shown } from './PieceShares.svelte';
   import { marksOf } from '../drawing/marks';
   import { extentOf } from '../drawing/outline';
+  import { wayOf, type Place } from '$core/pour';
 
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanView } = $props();
   const turn = new InTurn(4);
 
   let chosen = $state(0);
   /** The face that the piece is to show, until another is chosen. */
-  let face = $derived<'mould face' | 'open face' | 'cut'>(plan.showFace);
+  let face = $derived<ShowFace>(plan.showFace);
   let cut = $state({ heading: 0, off: 0 });
   let picture = $state.raw<ShownPicture>();
   let told = $state.raw<SpotHistory>();
@@ -61,18 +63,25 @@
     { value: 'aged', label: 'aged' },
     { value: 'lit from behind', label: 'lit from behind' }
   ];
-  const NAMES = { 'mould face': 'Mould face', 'open face': 'Open face', cut: 'Cut' };
-  const FACES = ['mould face', 'open face'].map((f) => ({ value: f, label: f }));
-  const VERDICTS = { clear: 'text-ink-2', close: 'text-ochre', 'reads as one': 'text-cinnabar' };
+  const NAMES: Record<ShowFace, string> = {
+    'mould face': 'Mould side',
+    'open face': 'Poured side',
+    cut: 'Cut'
+  };
+  const FACES = SHOW_FACES.map((f) => ({ value: f, label: NAMES[f].toLowerCase() }));
+  const EYES: Record<Vision, string> = {
+    ...(Object.fromEntries(VISIONS.map((v) => [v, v])) as Record<Vision, string>),
+    everyone: 'usual eyes',
+    greys: 'lightness alone'
+  };
   const markOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const group = $derived(computed.groups[Math.min(chosen, computed.groups.length - 1)]);
   const core = new Later(() => ({ group, cups: computed.cups }));
   const cavitySetId = $derived(group?.cavitySetId);
-  /** A bar is cut across, anything else from side to side. */
+  /** Cut as such a piece is usually cut. */
   $effect.pre(() => {
     if (cavitySetId === undefined) return;
-    const { width, length } = untrack(() => extentOf(group));
-    cut = { heading: width > 1.8 * length ? 90 : 0, off: 0 };
+    cut = { heading: usualHeading(untrack(() => extentOf(group))), off: 0 };
   });
   /** Where the step that is looked at is done, if it is done in these cavities. */
   const marks = $derived.by(() => {
@@ -81,11 +90,19 @@
     const { width, length } = extentOf(group);
     return marksOf(step, length / width);
   });
-  const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
+  /** The step whose form is open has a place or a way over these cavities: a tap on the picture sets it. */
+  const placing = $derived.by(() => {
+    const step = plan.steps.find((s) => s.id === editor.opened);
+    if (!group || face === 'cut' || !step?.where.includes(group.groupId)) return undefined;
+    const way = wayOf(step.act);
+    return (
+      way && ((to: Place) => editor.edit({ path: ['steps', step.id, 'act', way.key], value: way.to(to) }))
+    );
+  });
 
-  // Poured → shows: both counted in the picture's own piece; until it is drawn, the cups stand as level layers.
+  // Both counted in the picture's own piece; until it is drawn, what shows is not known.
   const shows = $derived(
-    computed.cups.flatMap((cup) => {
+    computed.cups.flatMap((cup): Shown[] => {
       const own = (list: ShownPicture['shows'] | undefined) =>
         list?.find((x) => x.cupId === cup.cupId)?.share;
       if (picture?.done) {
@@ -94,22 +111,27 @@
       }
       const layers = group?.layers.filter((l) => l.cupId === cup.cupId) ?? [];
       if (!group || !layers.length) return [];
-      const sum = (pick: (l: (typeof layers)[number]) => number) => layers.reduce((s, l) => s + pick(l), 0);
       const filled = group.layers.reduce((s, l) => s + l.each, 0);
-      const level = sum((l) => (face === 'open face' ? l.shows.openFace : l.shows.mouldFace));
-      return [{ cup, poured: sum((l) => l.each) / filled, shows: level }];
+      return [{ cup, poured: layers.reduce((s, l) => s + l.each, 0) / filled, shows: undefined }];
     })
   );
+  const nameOf = (cupId: string) => {
+    const cup = markOf(cupId);
+    return cup ? lettered(cup) : '';
+  };
 </script>
 
-<section class="flex flex-col px-4 py-3 max-xl:border-b max-xl:border-rule" aria-label="Piece and core">
-  <div class="flex flex-wrap items-center justify-between gap-2">
+<section
+  class="piece flex flex-1 flex-col px-4 py-2 max-xl:border-b max-xl:border-rule"
+  aria-label="Piece and core"
+>
+  <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
     <Tabs.Root bind:value={face}>
       <Tabs.List
         class="inline-flex overflow-hidden rounded-lg border border-rule-strong"
         aria-label="Which face"
       >
-        {#each ['mould face', 'open face', 'cut'] as const as name (name)}
+        {#each SHOW_FACES as name (name)}
           <Tabs.Trigger
             value={name}
             class="min-h-9 px-3 text-[0.9rem] font-medium text-ink-2 data-[state=active]:bg-ink data-[state=active]:text-ground"
@@ -119,18 +141,15 @@
         {/each}
       </Tabs.List>
     </Tabs.Root>
-    <span class="text-[0.85rem] text-ink-2">
-      shows its
+    <span class="flex flex-wrap items-baseline gap-x-2 text-[0.85rem] text-ink-2">
+      Judged by
       <Choice
         quiet
-        label="Show face"
+        label="Judged by"
         value={plan.showFace}
         options={FACES}
         onchange={(v) => editor.edit({ path: ['showFace'], value: v })}
       />
-    </span>
-    <span class="text-[0.85rem] text-ink-2">
-      when
       <Choice
         quiet
         label="Finish in the picture"
@@ -138,14 +157,11 @@
         options={FINISHES}
         onchange={(v) => (showing = v as Showing)}
       />
-    </span>
-    <span class="text-[0.85rem] text-ink-2">
-      seen by
       <Choice
         quiet
-        label="Seen by"
+        label="Colour vision"
         value={vision}
-        options={VISIONS.map((v) => ({ value: v, label: v === 'greys' ? 'lightness alone' : v }))}
+        options={VISIONS.map((v) => ({ value: v, label: EYES[v] }))}
         onchange={(v) => (vision = v as Vision)}
       />
     </span>
@@ -161,68 +177,48 @@
   </div>
 
   {#if group && turn.reached(1)}
-    <div class="mt-2 flex flex-1 items-center justify-center gap-5">
-      <div class="w-[380px] max-w-[calc(100%-138px)]">
+    <div class="mt-2 grid grid-cols-[minmax(0,1fr)_120px] gap-x-4">
+      <div class="piece-picture" data-picture>
         <PiecePicture
           piece={{ plan, shelf: editor.shelf, group, cups: computed.cups }}
           face={looked}
           look={{ seed, until, part, vision, showing }}
+          lies
           bind:asked
           marks={face === 'cut' ? [] : marks}
           ondrawn={(drawn) => (picture = drawn)}
           ontold={(t) => (told = t)}
+          onplaced={placing}
         />
       </div>
-      <div class="w-[118px] text-[0.85rem]">
-        <p class="text-ink-2">poured → shows</p>
-        {#each shows as row (row.cup.cupId)}
-          <div class="mt-1.5">
-            <div class="flex items-center gap-1.5">
-              <strong class="w-3">{row.cup.letter}</strong>
-              <div class="flex-1">
-                <div
-                  class="h-2 border border-ink-2"
-                  style="width:{Math.max(2, row.poured * 100)}%;background:{row.cup.colour}"
-                ></div>
-                <div
-                  class="mt-0.5 h-2 border border-ink"
-                  style="width:{Math.max(2, row.shows * 100)}%;background:{row.cup.colour}"
-                ></div>
-              </div>
-            </div>
-            <p class="pl-[18px] whitespace-nowrap text-ink-2">
-              {percent(row.poured)} → <span class="text-ink">{percent(row.shows)}</span>
-            </p>
-            {#if mayCover(row.cup.cupId)}
-              <p class="pl-[18px] text-[0.8rem] text-ochre">can cover {percent(mayCover(row.cup.cupId)!)}</p>
-            {/if}
-          </div>
-        {/each}
+      <div class="row-span-2 text-[0.85rem]">
+        <PieceShares {computed} {shows} done={picture?.done ?? false} {mud} {mayCover} />
+      </div>
+      <div class="mt-2" data-cut>
+        {#if turn.reached(2)}<CoreDrawing
+            group={core.value.group ?? group}
+            cups={core.value.cups}
+            showFace={plan.showFace}
+            {vision}
+            width={420}
+            height={86}
+            slim
+          />{/if}
       </div>
     </div>
-    <div class="mx-auto mt-1 min-h-[150px] w-full max-w-[440px]">
-      {#if turn.reached(2)}<CoreDrawing
-          group={core.value.group ?? group}
-          cups={core.value.cups}
-          showFace={plan.showFace}
-          {vision}
-          width={440}
-          height={150}
-        />{/if}
-    </div>
-    <p class="mt-1 min-h-5 text-center text-[0.85rem] text-ink-2" aria-live="polite" data-testid="told">
+    <p class="min-h-[19px] truncate text-[0.85rem] text-ink-2" aria-live="polite" data-testid="told">
       {#if told}
-        <strong class="text-ink"
-          >{told.cupId ? `${markOf(told.cupId)?.letter} ${markOf(told.cupId)?.name}` : 'set in'}</strong
-        >
-        by “{lineOf(told.stepId)}”{#if told.moved.length}, moved by {told.moved
+        <strong class="text-ink">{told.cupId ? nameOf(told.cupId) : 'what is set in'}</strong>
+        from “{lineOf(told.stepId)}”{#if told.moved.length}, then moved by {told.moved
             .slice(0, 3)
             .map((id) => `“${lineOf(id)}”`)
             .join(', ')}{/if}
+      {:else if placing}
+        Tap the picture where this step is to be.
       {:else if picture?.standIn}
-        No cup has a colour yet: these tones stand in, to show how the pour falls.
+        No cup has a colour yet: these grey tones only show how the pour falls.
       {:else}
-        Tap a place to ask what it is and how it came there.
+        Tap the picture: which colour is here, and from which step? It is a sketch, not a promise.
       {/if}
     </p>
     {#if turn.reached(3)}<Look
@@ -237,47 +233,12 @@
         bind:asking
         {asked}
         {vision}
-        {mud}
       />{/if}
     {#if asking}<AskFace {plan} {computed} {editor} {group} face={looked} {shows} />{/if}
     {#if (plan.groups.find((g) => g.id === group.groupId)?.cutInto ?? 1) > 1 && turn.reached(4)}
       <Bars {plan} {computed} {editor} {group} {seed} />
     {/if}
-    {#if computed.pairs.length}
-      <ul
-        class="mt-1 flex flex-wrap justify-center gap-x-4 gap-y-1 text-[0.85rem]"
-        data-testid="contrast"
-        aria-label="How touching colours are told apart"
-      >
-        {#each computed.pairs.slice(0, 6) as pair (pair.a + pair.b)}
-          {@const [one, other] = [markOf(pair.a), markOf(pair.b)]}
-          <li class={VERDICTS[pair.contrast.verdict]}>
-            <Hint
-              class="flex items-center gap-1"
-              words="ΔE {pair.contrast.deltaE.toFixed(1)}, lightness {pair.contrast.lightness.toFixed(
-                0
-              )} apart"
-            >
-              {#if one && other}
-                <CupMark letter={one.letter} colour={one.colour} hatch={one.hatch} size={18} /><CupMark
-                  letter={other.letter}
-                  colour={other.colour}
-                  hatch={other.hatch}
-                  size={18}
-                />
-              {/if}
-              <strong>{pair.contrast.verdict}</strong>
-              {pair.contrast.deltaE.toFixed(
-                0
-              )}{#if !pair.contrast.byLightness && pair.contrast.verdict === 'clear'}, by hue only{/if}
-            </Hint>
-          </li>
-        {/each}
-      </ul>
-    {/if}
-    <p class="mt-1 text-center text-[0.8rem] text-ink-2">
-      {group.mouldName} · {inWords(group.working)} · a sketch of where colour goes, by the volumes of this plan
-    </p>
+    <p class="mt-1 text-[0.8rem] text-ink-2">{group.mouldName} · {inWords(group.working)}</p>
   {:else if !group}
     <p class="m-auto max-w-60 text-center text-ink-2">
       Choose a mould in the pour beside, and the piece is drawn here.

@@ -36,14 +36,17 @@
   const isState = (c: Condition) => c.kind === 'state';
 </script>
 
-<div class="group/gate flex min-h-11 w-full items-center gap-2 py-1" data-gate={gate.id}>
-  <span class="grid w-6 place-items-center text-ochre" aria-hidden="true">
-    <svg width="16" height="18" viewBox="0 0 16 18"><path d="M1 1H15V8L8 16L1 8Z" fill="currentColor" /></svg>
+<div
+  class="group/gate flex min-h-[34px] w-full items-center gap-2.5 border-b border-rule"
+  data-gate={gate.id}
+>
+  <span class="grid w-[27px] shrink-0 place-items-center text-ochre" aria-hidden="true">
+    <svg width="14" height="16" viewBox="0 0 16 18"><path d="M1 1H15V8L8 16L1 8Z" fill="currentColor" /></svg>
   </span>
   <div class="min-w-0 flex-1 text-[0.9rem]">
     {#each gate.all as c, i (i)}
-      <div class="flex items-baseline gap-1">
-        {i ? 'and' : 'wait until'}
+      <div class="flex flex-wrap items-baseline gap-x-1">
+        <span class="text-ochre">{i ? 'and' : 'wait until'}</span>
         {#if c.kind === 'state'}
           {#if c.of !== 'layer below'}{names.cup(c.of.cup)} is{/if}
           <Choice
@@ -56,11 +59,9 @@
         {:else}
           {inWords(conditionWords(c, names))}
         {/if}
-      </div>
-      {#if isState(c) && gate.all.length === 1}
-        <p class="flex items-baseline gap-1 text-[0.82rem] text-ink-2">
+        {#if isState(c) && gate.all.length === 1}
           {#if wait}
-            or after
+            <span class="text-ink-2">{wait.reckoned === 'estimate' ? ', about' : ', or'}</span>
             <QuantityField
               quiet
               width="4rem"
@@ -71,21 +72,21 @@
               value={Math.round(wait.minutes)}
               onchange={(v) => set(i, 'minutes', v)}
             />
-            {#if wait.reckoned === 'estimate'}
-              <span>estimated</span>
-            {:else}
-              <button class="underline" onclick={() => set(i, 'minutes', undefined)}>estimate</button>
+            {#if wait.reckoned !== 'estimate'}
+              <button class="text-[0.82rem] text-ink-2 underline" onclick={() => set(i, 'minutes', undefined)}
+                >estimate it</button
+              >
             {/if}
           {:else}
-            nothing is poured before it
+            <span class="text-[0.82rem] text-ink-2">nothing is poured before it</span>
           {/if}
-        </p>
-      {/if}
+        {/if}
+      </div>
     {/each}
   </div>
   <button
-    class="p-0.5 text-ink-2 opacity-0 group-hover/gate:opacity-100 hover:text-cinnabar focus:opacity-100"
-    aria-label="Take out gate {n}"
+    class="p-1 text-ink-2 opacity-0 group-hover/gate:opacity-100 hover:text-cinnabar focus:opacity-100"
+    aria-label="Delete wait {n}"
     onclick={remove}><X size={15} /></button
   >
 </div>

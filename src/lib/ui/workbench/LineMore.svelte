@@ -33,10 +33,10 @@
 </script>
 
 <More
-  label="More about colourant {index + 1} of cup {cup.letter}"
   title={colourant?.name ?? 'Colourant'}
-  words="how…"
-  class="-mx-1 whitespace-nowrap"
+  words="how"
+  of="colourant {index + 1} of cup {cup.letter}"
+  class="whitespace-nowrap text-[0.82rem]"
 >
   <Row label="The percentage means">
     <Choice label="The percentage means" value={line.of} options={OF} onchange={(v) => set('of', v)} />
@@ -47,7 +47,7 @@
       value={line.basis ?? 'own'}
       options={[
         { value: 'own', label: `what this material goes by (${basis.replace(/^of /, '')})` },
-        { value: 'batch', label: 'the uncoloured batch, on top' },
+        { value: 'batch', label: 'the mix before colour, on top' },
         { value: 'finished', label: 'the finished mix, included' },
         { value: 'binder', label: 'the binder: cement, oils or powder' }
       ]}
@@ -67,7 +67,7 @@
     checked={!!line.creep}
     onchange={(on) => set('creep', on ? { start: 0.5, step: 0.1 } : undefined)}
   >
-    Creep up by eye
+    Add it by eye, a little at a time
   </Tick>
   {#if line.creep}
     <div class="grid grid-cols-2 gap-3">
@@ -81,9 +81,9 @@
           onchange={(v) => set('creep', { ...line.creep, start: v })}
         />
       </Row>
-      <Row label="Step by">
+      <Row label="Then add">
         <QuantityField
-          label="Step by"
+          label="Then add"
           unit="%"
           min={0.02}
           max={0.5}
@@ -93,7 +93,7 @@
       </Row>
     </div>
     <p class="text-[0.82rem] text-ink-2">
-      Shares of the target. What really went in becomes the recipe when the run is repeated.
+      Parts of the full amount. What really went in becomes the recipe when the run is repeated.
     </p>
   {/if}
   <Row label="Let down">

@@ -1,6 +1,7 @@
 <!-- Ways to look at the piece: where the cut goes, the pour step by step, other pieces it may come to, and a closer look. -->
 <script lang="ts">
-  import { Slider } from 'bits-ui';
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
+  import { DropdownMenu, Slider } from 'bits-ui';
   import type { Vision } from '$core/colour';
   import type { Computed, ComputedGroup } from '$core/plan';
   import type { Face, PicturePart } from '$core/piece';
@@ -21,8 +22,7 @@
     part = $bindable(),
     asking = $bindable(),
     asked,
-    vision,
-    mud
+    vision
   }: {
     computed: Computed;
     editor: PlanView;
@@ -39,8 +39,6 @@
     /** The place that was asked about: a closer look goes there. */
     asked: { x: number; y: number } | undefined;
     vision: Vision;
-    /** How far the colours have run into one another, 0..1; undefined until it is known. */
-    mud: number | undefined;
   } = $props();
 
   const SEEDS = ['1', '2', '3', '4'];
@@ -90,11 +88,11 @@
     });
     return `/api/v1/plans/${editor.plan.id}/picture?${query}`;
   });
-  const CLEAN = 0.12;
-  const MUDDY = 0.35;
-  const mudWords = $derived(
-    mud === undefined || mud < CLEAN ? 'clean borders' : mud < MUDDY ? 'finely drawn' : 'turning muddy'
-  );
+  const SAVED = $derived([
+    { as: 'png', words: 'Picture, PNG', name: `${editor.plan.id}.png` },
+    { as: 'svg', words: 'Drawing in life size, SVG', name: true },
+    { as: 'template', words: 'Template to lay under the mould', name: true }
+  ] as const);
   /** Half a thumb of a track so many pixels long, percent: said, since measuring it lays out the page while it is still being made. */
   const halfThumb = (track: number) => (10 / track) * 100;
   const ZOOM = 0.3;
@@ -106,9 +104,12 @@
   });
 </script>
 
-<div class="flex flex-wrap items-center justify-center gap-x-3 gap-y-1 text-[0.85rem] text-ink-2">
+<div
+  class="flex flex-wrap items-center gap-x-1 text-[0.87rem] [&_.button]:min-h-9 [&_.button]:!px-1.5 [&_.button]:font-medium"
+  data-picture-controls
+>
   {#if shown.length > 1}
-    <button class="button bare min-h-9" onclick={play}>{playing ? 'Stop' : 'Play'}</button>
+    <button class="button bare" onclick={play}>{playing ? 'Stop' : 'Play'}</button>
     <Slider.Root
       type="single"
       value={at}
@@ -116,8 +117,8 @@
       max={shown.length}
       step={1}
       onValueChange={goTo}
-      trackPadding={halfThumb(144)}
-      class="relative flex h-9 w-36 items-center"
+      trackPadding={halfThumb(96)}
+      class="relative flex h-9 w-24 items-center"
     >
       <span class="relative h-1 w-full rounded bg-rule-strong"
         ><Slider.Range class="absolute h-full rounded bg-verdigris" /></span
@@ -128,22 +129,44 @@
         class="block size-5 rounded-full border-2 border-ground bg-verdigris"
       />
     </Slider.Root>
-    <span class="tabular-nums">{at} of {shown.length}</span>
+    <span class="px-1 whitespace-nowrap text-ink-2 tabular-nums">step {at} of {shown.length}</span>
   {/if}
-  <button class="button bare min-h-9" aria-pressed={range} onclick={() => (range = !range)}
-    >What you may get</button
+  <button class="button bare ml-auto" aria-pressed={range} onclick={() => (range = !range)}>Variations</button
   >
   <button
-    class="button bare min-h-9"
+    class="button bare"
     aria-pressed={part !== undefined}
-    onclick={() => (part = part ? undefined : closer())}>{part ? 'All of it' : 'Closer'}</button
+    onclick={() => (part = part ? undefined : closer())}>{part ? 'Zoom out' : 'Zoom in'}</button
   >
-  <button class="button bare min-h-9" aria-pressed={asking} onclick={() => (asking = !asking)}
-    >Ask for a face</button
-  >
+  <button class="button bare" aria-pressed={asking} onclick={() => (asking = !asking)}>Ask for a look</button>
+  <DropdownMenu.Root>
+    <DropdownMenu.Trigger class="button bare !gap-0.5"
+      >Save<ChevronDown size={14} aria-hidden="true" /></DropdownMenu.Trigger
+    >
+    <DropdownMenu.Portal>
+      <DropdownMenu.Content
+        class="z-30 rounded-lg border border-rule-strong bg-sheet p-1 shadow-lg"
+        sideOffset={4}
+        align="end"
+      >
+        {#each SAVED as { as, words, name } (as)}
+          <DropdownMenu.Item>
+            {#snippet child({ props })}
+              <a
+                {...props}
+                class="flex min-h-11 items-center rounded-md px-3 outline-none data-[highlighted]:bg-sunk"
+                href={fileOf(as)}
+                download={name}>{words}</a
+              >
+            {/snippet}
+          </DropdownMenu.Item>
+        {/each}
+      </DropdownMenu.Content>
+    </DropdownMenu.Portal>
+  </DropdownMenu.Root>
 </div>
 {#if until !== undefined}
-  <p class="text-center text-[0.85rem]" data-testid="shown-until">after “{lineOf(until)}”</p>
+  <p class="text-[0.85rem]" data-testid="shown-until">after “{lineOf(until)}”</p>
 {/if}
 {#if part}
   <div class="flex justify-center gap-1" role="group" aria-label="Move the closer look">
@@ -165,7 +188,7 @@
 {#if face.kind === 'cut'}
   {@const most = Math.min(extent.width, extent.length) * 0.95}
   <div class="flex flex-wrap items-center justify-center gap-x-4 text-[0.85rem] text-ink-2">
-    {#each [{ key: 'heading', label: 'Turned', min: 0, max: 175, step: 5, words: `${cut.heading}°` }, { key: 'off', label: 'Beside the middle', min: -Math.round(most), max: Math.round(most), step: 1, words: length(cut.off, 0) }] as const as s (s.key)}
+    {#each [{ key: 'heading', label: 'Direction', min: 0, max: 175, step: 5, words: `${cut.heading}°` }, { key: 'off', label: 'Off the middle', min: -Math.round(most), max: Math.round(most), step: 1, words: length(cut.off, 0) }] as const as s (s.key)}
       <span class="flex items-center gap-2">
         {s.label}
         <Slider.Root
@@ -210,15 +233,3 @@
     {/each}
   </div>
 {/if}
-<p class="flex flex-wrap items-center justify-center gap-x-4 text-[0.85rem] text-ink-2">
-  {#if mud !== undefined}
-    <span data-testid="mud" class={mud >= MUDDY ? 'text-ochre' : ''}>
-      run together {(mud * 100).toFixed(0)} %, {mudWords}
-    </span>
-  {/if}
-  <span>
-    keep as <a class="underline" href={fileOf('png')} download="{editor.plan.id}.png">PNG</a>,
-    <a class="underline" href={fileOf('svg')} download>SVG in true size</a>,
-    <a class="underline" href={fileOf('template')} download>template for under the mould</a>
-  </span>
-</p>

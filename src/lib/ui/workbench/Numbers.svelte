@@ -1,247 +1,106 @@
+<!-- The figures of a plan in tabs: what is weighed, with the warning that matters most; its time, stock, cost and batch. -->
+<script lang="ts" module>
+  /** The tabs of the figures. */
+  export type FigureTab = 'weigh' | 'time' | 'stock' | 'cost' | 'batch';
+</script>
+
 <script lang="ts">
-  import Table from '../Table.svelte';
+  import { Tabs } from 'bits-ui';
   import Fold from '../Fold.svelte';
-  import { PORTION } from '$core/batch';
   import type { Computed, Plan } from '$core/plan';
   import type { Problem } from '$core/problem';
-  import { displayOf, reading, readingBeside, weighing } from '$core/quantity';
+  import { counted, displayOf } from '$core/quantity';
   import type { Lesson } from '$core/inspect';
   import { InTurn } from '../../page/in-turn.svelte';
   import type { PlanView } from '../../plan/plan-view.svelte';
-  import CupMark from '../drawing/CupMark.svelte';
   import Figure from '../Figure.svelte';
   import ProblemNote from '../ProblemNote.svelte';
-  import QuantityField from '../forms/QuantityField.svelte';
-  import FactTabs from './facts/FactTabs.svelte';
+  import BatchFacts from './facts/BatchFacts.svelte';
+  import CostFacts from './facts/CostFacts.svelte';
+  import StockFacts from './facts/StockFacts.svelte';
+  import TimeFacts from './facts/TimeFacts.svelte';
+  import WeighFacts from './facts/WeighFacts.svelte';
 
   let {
     plan,
     computed,
     editor,
-    lessons = []
+    lessons = [],
+    shown = $bindable('weigh'),
+    all = $bindable(false)
   }: {
     plan: Plan;
     computed: Computed;
     editor: PlanView;
     /** What was learned before that applies here. */
     lessons?: readonly Lesson[];
+    shown?: FigureTab;
+    /** Whether all warnings are read, not only the first. */
+    all?: boolean;
   } = $props();
 
-  const turn = new InTurn(3);
+  const turn = new InTurn(2);
+  const TABS: [FigureTab, string][] = [
+    ['weigh', 'Weigh'],
+    ['time', 'Time'],
+    ['stock', 'Stock'],
+    ['cost', 'Cost'],
+    ['batch', 'Batch']
+  ];
   // What the plan's own scale shows; a weighing on a scale that shows another unit says so itself.
   const unit = $derived(displayOf(computed.division));
-  const g = (x: number) => reading(x, computed.division);
-  const weighed = (x: number) => weighing(x, computed.division);
-  const cups = $derived(computed.cups.filter((c) => c.weighings.length && c.balance.mixed > 0));
   const colour = $derived(computed.totals.colourants.reduce((s, c) => s + c.grams, 0));
-  const balance = $derived(computed.totals.balance);
-  const split = $derived(computed.common.length > 0);
-  const toMend = $derived(editor.problems.filter((p) => p.level !== 'note'));
+  const short = $derived(computed.needs.some((n) => n.short));
+  const LEVELS = ['stop', 'warn'];
+  const wrong = $derived(
+    editor.problems
+      .filter((p) => p.level !== 'note')
+      .toSorted((a, b) => LEVELS.indexOf(a.level) - LEVELS.indexOf(b.level))
+  );
   const notes = $derived(editor.problems.filter((p) => p.level === 'note'));
-  // What cups and pots really stand on, which may not be the plan's own scale.
-  const stands = $derived.by(() => {
-    const mixes = [...computed.common, ...computed.cups.flatMap((c) => c.mixes)];
-    const ids = mixes.flatMap((m) => m.weighings.filter((w) => !w.boat).map((w) => w.scaleId));
-    return [...new Set(ids)].map((id) => editor.shelf.scales.find((s) => s.id === id)?.name ?? id);
-  });
   // Two or three parts are read one by one; a longer list stands in the table below.
   const headline = $derived.by(() => {
     const { parts, fillers } = computed.totals;
     if (!parts.length) return [];
     const own =
       parts.length <= 2
-        ? parts.map((p) => ({ value: short(p.grams), words: p.name }))
-        : [{ value: short(parts.reduce((s, p) => s + p.grams, 0)), words: 'uncoloured' }];
-    const chips = fillers.length
-      ? [{ value: short(fillers.reduce((s, f) => s + f.grams, 0)), words: 'chips' }]
-      : [];
-    return [...own, { value: short(colour), words: 'colour' }, ...chips];
+        ? parts.map((p) => ({ grams: p.grams, words: p.name }))
+        : [{ grams: parts.reduce((s, p) => s + p.grams, 0), words: 'before colour' }];
+    const chips = fillers.length ? [{ grams: fillers.reduce((s, f) => s + f.grams, 0), words: 'chips' }] : [];
+    return [...own, { grams: colour, words: 'colour' }, ...chips];
   });
-  const short = (x: number) => (x / unit.factor).toFixed(unit.symbol === 'g' ? (x >= 1000 ? 0 : 1) : 2);
-
-  /** One column of the table: a cup, or the mix that cups are split from; several mixes are summed. */
-  type Cup = (typeof cups)[number];
-  type Mix = Pick<Cup['mixes'][number], 'weighings' | 'balance' | 'ratioError' | 'turn'> & {
-    offRatio?: Cup['offRatio'];
-  };
-  type Column = {
-    id: string;
-    cup: Cup | undefined;
-    weighings: Cup['weighings'];
-    mixed: number;
-    /** How far rounding and carriers move the ratio, a share. */
-    off: number;
-    turns: number[];
-  };
-  const columns = $derived<Column[]>([
-    ...alike('~mix', undefined, computed.common),
-    ...cups.flatMap((c) => alike(c.cupId, c, c.mixes))
-  ]);
-
-  /** A column for each of a cup's mixes that are weighed alike: one where all are. */
-  function alike(id: string, cup: Column['cup'], mixes: readonly Mix[]): Column[] {
-    const found = new Map<string, Column>();
-    for (const { weighings, balance, ratioError, offRatio, turn } of mixes) {
-      const key = weighings.map((w) => reading(w.weight, w.division)).join(' ');
-      const before = found.get(key);
-      const off = Math.max(ratioError, ...(offRatio ?? []).map((o) => o.share));
-      if (before) before.turns.push(turn);
-      else found.set(key, { id: `${id}#${turn}`, cup, weighings, mixed: balance.mixed, off, turns: [turn] });
-    }
-    return [...found.values()];
-  }
-  /** Which of several mixes a column is: how many, or their numbers where they differ. */
-  const whichOf = (c: Column) =>
-    columns.filter((x) => x.cup === c.cup).length > 1 ? `mix ${c.turns.join(', ')}` : `× ${c.turns.length}`;
-  const several = $derived(computed.common.length > 1 || cups.some((c) => c.mixes.length > 1));
-  const rows = $derived([
-    ...computed.totals.parts.map((p) => ({ key: p.key, name: p.name })),
-    ...(split ? [{ key: PORTION, name: 'of the mix' }] : []),
-    ...(cups.some((c) => c.balance.reserved > 0) || computed.common.some((m) => m.balance.reserved > 0)
-      ? [{ key: 'reserve', name: 'taken out' }]
-      : []),
-    ...computed.totals.colourants.map((p) => ({ key: p.id, name: p.name })),
-    ...computed.totals.fillers.map((p) => ({ key: p.id, name: p.name }))
-  ]);
-  /** A jar of a let-down of so many grams; the least again where that is asked. */
-  function makeJar(l: Computed['letDowns'][number], grams: number) {
-    const others = (plan.letDowns ?? []).filter(
-      (x) => x.colourantId !== l.colourantId || x.parts !== l.parts
-    );
-    const own = {
-      id: `jar-${l.colourantId}-${l.parts}`.slice(0, 60),
-      colourantId: l.colourantId,
-      parts: l.parts as 9 | 19 | 49 | 99,
-      make: grams
-    };
-    editor.edit({ path: ['letDowns'], value: grams > l.least ? [...others, own] : others });
-  }
-  const of = (column: Column, key: string) =>
-    column.weighings.find((w) => (w.kind === 'colourant' ? w.colourantId : w.key) === key);
+  const inShort = (x: number) => (x / unit.factor).toFixed(unit.symbol === 'g' ? (x >= 1000 ? 0 : 1) : 2);
 </script>
 
-{#snippet mends(problems: Problem[])}
+{#snippet warnings(problems: readonly Problem[])}
   {#each problems as problem (problem.code + problem.path + problem.sentence)}
     <ProblemNote {problem} division={computed.division} onmend={(edit) => editor.edit(edit)} />
   {/each}
 {/snippet}
 
-<section class="flex min-w-0 flex-col px-4 py-3" aria-label="Numbers">
-  <div class="flex items-baseline justify-between">
-    <h2 class="label font-sans">To weigh{several ? ', in all' : ''}</h2>
-    <span class="text-[0.8rem] text-ink-2">{stands.join(', ')}</span>
-  </div>
-  <div class="mt-0.5 flex flex-wrap gap-x-6">
+{#snippet weigh()}
+  <div class="flex flex-wrap gap-x-5">
     {#each headline as figure, i (i)}
       <div>
-        <Figure class="font-display text-[2rem] leading-none font-medium" value={figure.value} />
+        <Figure class="font-display text-[1.9rem] leading-none font-medium" value={inShort(figure.grams)} />
         <p class="text-[0.82rem] text-ink-2">{unit.symbol} {figure.words}</p>
       </div>
     {/each}
   </div>
 
-  <div class="mt-2 flex flex-col gap-1.5" id="to-mend">
+  <div class="mt-2 flex flex-col gap-1.5" data-testid="warnings">
     {#if editor.problem}<ProblemNote problem={editor.problem} />{/if}
-    {@render mends(toMend.slice(0, 1))}
-    {#if !editor.problems.length && plan.steps.length}
-      <p class="text-[0.9rem] text-verdigris">Nothing to mend.</p>
+    {@render warnings(all ? wrong : wrong.slice(0, 1))}
+    {#if wrong.length > 1}
+      <button
+        class="self-start text-[0.86rem] font-semibold text-ochre underline"
+        onclick={() => (all = !all)}
+        >{all ? 'Show only the first' : `Show ${counted(wrong.length - 1, 'more warning')}`}</button
+      >
     {/if}
   </div>
 
-  {#if cups.length && turn.reached(1)}
-    <div class="shrink-0 overflow-x-auto">
-      <Table
-        class="mt-2 text-[0.86rem]"
-        testid="weighings"
-        {rows}
-        columns={[
-          {
-            id: '~name',
-            head: several ? `${unit.symbol} a mix` : unit.symbol,
-            headClass: '!px-0',
-            class: '!px-0 !py-1 text-ink-2'
-          },
-          ...columns.map((c) => ({ id: c.id, num: true, class: '!px-0.5 !py-1', headClass: '!px-0.5' }))
-        ]}
-      >
-        {#snippet head(id)}
-          {@const column = columns.find((c) => c.id === id)!}
-          {@const cup = column.cup}
-          {#if cup}<CupMark
-              letter={cup.letter}
-              colour={cup.colour}
-              hatch={cup.hatch}
-              size={19}
-            />{:else}mix{/if}
-          {#if several && (column.turns.length > 1 || whichOf(column) !== '× 1')}<span
-              class="block whitespace-nowrap">{whichOf(column)}</span
-            >{/if}
-        {/snippet}
-        {#snippet cell(row, id)}
-          {#if id === '~name'}
-            <span class="block leading-tight">{row.name}</span>
-          {:else}
-            {@const w = of(
-              columns.find((c) => c.id === id)!,
-              row.key
-            )}
-            {#if w}
-              <Figure
-                value={(w.kind === 'reserve' ? '−' : '') +
-                  readingBeside(w.weight, w.division, computed.division)}
-                class={w.weighable ? '' : 'font-semibold text-ochre underline decoration-dotted'}
-              />
-              {#if !w.weighable}<span class="sr-only">not weighable on this scale</span>{/if}
-            {/if}
-          {/if}
-        {/snippet}
-        {#snippet foot()}
-          <tr class="font-semibold">
-            <td class="!px-0 !py-1">mixed</td>
-            {#each columns as column (column.id)}<td class="num !px-0.5 !py-1"
-                ><Figure value={g(column.mixed)} /></td
-              >{/each}
-          </tr>
-          <tr>
-            <td class="!px-0 !py-1 text-ink-2">ratio off, %</td>
-            {#each columns as column (column.id)}
-              <td class="num !px-0.5 !py-1 text-ink-2"><Figure value={(column.off * 100).toFixed(2)} /></td>
-            {/each}
-          </tr>
-        {/snippet}
-      </Table>
-    </div>
-  {/if}
-
-  {#each computed.letDowns as l (l.colourantId + l.parts)}
-    <p
-      class="mt-2 border-l-[3px] border-verdigris bg-verdigris-soft px-3 py-1.5 text-[0.88rem]"
-      data-testid="let-down"
-    >
-      Make first: <strong>{weighing(l.colourant, l.division)}</strong>
-      {l.name} in <strong>{weighing(l.carrier, l.division)}</strong>
-      {l.carrierName}, a 1 : {l.parts} let-down, a jar of
-      <QuantityField
-        quiet
-        width="4.2rem"
-        label="Let-down of {l.name} to make"
-        unit="g"
-        min={l.least}
-        max={10_000}
-        value={l.make}
-        onchange={(grams) => makeJar(l, grams)}
-      />
-    </p>
-  {/each}
-
-  <p class="mt-2 text-[0.86rem] text-ink-2" data-testid="balance">
-    poured <Figure class="text-ink" value={g(balance.poured)} /> · clings
-    <Figure class="text-ink" value={g(balance.clings + balance.vessel)} /> · left
-    <Figure class="text-ink" value={g(Math.max(0, balance.left))} />
-    {#if balance.reserved > 0}· taken out <Figure class="text-ink" value={g(balance.reserved)} />{/if} =
-    <Figure class="font-semibold text-ink" value={weighed(balance.mixed)} />
-  </p>
-  <div class="mt-2 flex flex-col gap-1.5">{@render mends(toMend.slice(1))}</div>
+  <WeighFacts {computed} {editor} {plan} />
 
   {#if computed.cautions[0]}
     <p
@@ -252,41 +111,63 @@
     </p>
   {/if}
 
-  {#if turn.reached(2)}<FactTabs {editor} />{/if}
+  {#if turn.reached(2)}
+    {#if lessons.length}
+      <Fold
+        class="mt-2"
+        open={lessons.length < 3}
+        words="{counted(lessons.length, 'lesson')} from earlier runs"
+        testid="lessons"
+      >
+        <ul class="mt-1 space-y-1 text-ink">
+          {#each lessons as lesson, i (i)}
+            <li class="border-l-[3px] border-verdigris pl-2.5 leading-snug">{lesson.text}</li>
+          {/each}
+        </ul>
+      </Fold>
+    {/if}
+    {#if notes.length}
+      <Fold class="mt-2" open={!wrong.length && notes.length < 3} words={counted(notes.length, 'tip')}>
+        <div class="mt-1 flex flex-col gap-1.5 text-ink">{@render warnings(notes)}</div>
+      </Fold>
+    {/if}
+    {#if computed.cautions.length}
+      <Fold class="mt-2" words="More safety for this material">
+        <ul class="mt-1 list-disc pl-5">
+          {#each computed.cautions.slice(1) as caution, i (i)}<li>{caution}</li>{/each}
+        </ul>
+        <p class="mt-1">The data sheet, local rules and licensed practice come first.</p>
+      </Fold>
+    {/if}
+  {/if}
+{/snippet}
 
-  {#if lessons.length && turn.reached(3)}
-    <Fold
-      class="mt-2"
-      open={lessons.length < 3}
-      words="{lessons.length} {lessons.length === 1 ? 'lesson' : 'lessons'} from before"
-      testid="lessons"
+<section class="flex min-w-0 flex-col px-4 pb-3" aria-label="Numbers">
+  <Tabs.Root bind:value={shown}>
+    <Tabs.List class="flex gap-0.5 py-2" aria-label="Figures of the plan">
+      {#each TABS as [value, words] (value)}
+        <Tabs.Trigger {value} class="tab !px-2.5"
+          >{words}{#if value === 'stock' && short}<span class="text-ochre"
+              >&nbsp;●<span class="sr-only">something is short</span></span
+            >{/if}</Tabs.Trigger
+        >
+      {/each}
+    </Tabs.List>
+    <!-- Only the tab that is read is drawn: the others would be made anew with every keystroke. -->
+    <Tabs.Content value="weigh"
+      >{#if shown === 'weigh' && turn.reached(1)}{@render weigh()}{/if}</Tabs.Content
     >
-      <ul class="mt-1 space-y-1 text-ink">
-        {#each lessons as lesson, i (i)}
-          <li class="border-l-[3px] border-verdigris pl-2.5 leading-snug">{lesson.text}</li>
-        {/each}
-      </ul>
-    </Fold>
-  {/if}
-
-  {#if notes.length && turn.reached(3)}
-    <Fold
-      class="mt-2"
-      open={!toMend.length && notes.length < 3}
-      words="{notes.length} thing{notes.length === 1 ? '' : 's'} worth knowing"
+    <Tabs.Content value="time"
+      >{#if shown === 'time'}<TimeFacts {editor} />{/if}</Tabs.Content
     >
-      <div class="mt-1 flex flex-col gap-1.5 text-ink">
-        {@render mends(notes)}
-      </div>
-    </Fold>
-  {/if}
-
-  {#if computed.cautions.length && turn.reached(3)}
-    <Fold class="mt-2" words="More cautions for this material">
-      <ul class="mt-1 list-disc pl-5">
-        {#each computed.cautions.slice(1) as caution, i (i)}<li>{caution}</li>{/each}
-      </ul>
-      <p class="mt-1">The data sheet, local rules and licensed practice come first.</p>
-    </Fold>
-  {/if}
+    <Tabs.Content value="stock"
+      >{#if shown === 'stock'}<StockFacts {computed} />{/if}</Tabs.Content
+    >
+    <Tabs.Content value="cost"
+      >{#if shown === 'cost'}<CostFacts {editor} />{/if}</Tabs.Content
+    >
+    <Tabs.Content value="batch"
+      >{#if shown === 'batch'}<BatchFacts {computed} {editor} />{/if}</Tabs.Content
+    >
+  </Tabs.Root>
 </section>

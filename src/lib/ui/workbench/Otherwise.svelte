@@ -112,6 +112,6 @@
     </div>
   {/each}
   <button class="button bare mt-1 min-h-9" onclick={() => add(group)}
-    >otherwise in some of {group.name}…</button
+    >Different in some cavities of {group.name}</button
   >
 {/each}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { newId } from '$lib/id';
   import { goto } from '$app/navigation';
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import { DropdownMenu } from 'bits-ui';
   import type { Plan } from '$core/plan';
   import { send } from '../../store/send';
@@ -33,13 +34,15 @@
 </script>
 
 <DropdownMenu.Root>
-  <DropdownMenu.Trigger class="button bare whitespace-nowrap" aria-label="Export, copy or delete this plan"
-    >File…</DropdownMenu.Trigger
+  <DropdownMenu.Trigger class="button bare !gap-1 whitespace-nowrap"
+    >Export, copy <ChevronDown size={15} aria-hidden="true" /><span class="sr-only">or delete this plan</span
+    ></DropdownMenu.Trigger
   >
   <DropdownMenu.Portal>
     <DropdownMenu.Content
       class="z-30 min-w-52 rounded-lg border border-rule-strong bg-sheet p-1 shadow-lg"
       sideOffset={6}
+      strategy="fixed"
       align="end"
     >
       <DropdownMenu.Item class={item} onSelect={() => (location.href = `/api/v1/plans/${plan.id}/file`)}>

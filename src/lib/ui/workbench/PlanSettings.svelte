@@ -43,7 +43,7 @@
   }
 </script>
 
-<More label="Settings of the batch" title="The batch" words="batch…" width="25rem">
+<More title="The batch" words="losses, spare, cups at hand" width="25rem" class="quiet">
   <fieldset class="mt-2">
     <legend class="label"
       >Scales at hand beside {shelf.scales.find((s) => s.id === plan.bench.scaleIds[0])?.name ??
@@ -60,7 +60,7 @@
   </fieldset>
   {#if shelf.vessels.length}
     <fieldset class="mt-2">
-      <legend class="label">Vessels at hand (a third is left free to stir)</legend>
+      <legend class="label">Cups and jugs at hand (filled to two thirds, to stir)</legend>
       <div class="grid grid-cols-2">
         {#each shelf.vessels as v (v.id)}
           <Tick
@@ -75,11 +75,11 @@
   {/if}
   <div class="grid grid-cols-2 gap-x-3">
     <Row
-      label="Clings, of what is poured"
+      label="Stuck to cup and stick"
       hint={losses.from === 'record' ? `from ${losses.cups} past cups` : losses.from}
     >
       <QuantityField
-        label="Share that clings"
+        label="Stuck to cup and stick"
         unit="%"
         max={0.5}
         value={losses.cling}
@@ -91,11 +91,11 @@
       />
     </Row>
     <Row
-      label="Stays in each vessel"
-      hint={plan.bench.losses.vessel === undefined ? 'by the vessel’s own card, or 2 g' : 'yours'}
+      label="Left in each cup or jug"
+      hint={plan.bench.losses.vessel === undefined ? 'from its card, or 2 g' : 'yours'}
     >
       <QuantityField
-        label="Stays in each vessel"
+        label="Left in each cup or jug"
         unit="g"
         max={500}
         value={plan.bench.losses.vessel ?? losses.vessel ?? 2}
@@ -104,11 +104,11 @@
     </Row>
     {#if piped}
       <Row
-        label="Stays in each piping bag"
+        label="Left in each piping bag"
         hint={plan.bench.losses.bag === undefined ? 'bag and tip, usually 3 g: weigh one' : 'yours'}
       >
         <QuantityField
-          label="Stays in each piping bag"
+          label="Left in each piping bag"
           unit="g"
           max={200}
           value={plan.bench.losses.bag ?? 3}
@@ -117,13 +117,11 @@
       </Row>
     {/if}
     <Row
-      label="Mixed on top"
-      hint={plan.bench.losses.allowance === undefined
-        ? 'by remix risk: what cannot be poured again gets 5 %'
-        : 'yours'}
+      label="Extra to mix"
+      hint={plan.bench.losses.allowance === undefined ? 'a layer you cannot top up gets 5 %' : 'yours'}
     >
       <QuantityField
-        label="Mixed on top"
+        label="Extra to mix"
         unit="%"
         max={0.5}
         value={plan.bench.losses.allowance ?? 0}
@@ -143,15 +141,15 @@
   </div>
   {#if plan.bench.losses.typed}
     <button class="underline" onclick={() => setBench(['losses', 'typed'], undefined)}
-      >let the record say what clings</button
+      >use the figure from the record</button
     >
   {/if}
   {#if plan.bench.losses.vessel !== undefined}
     <button class="underline" onclick={() => setBench(['losses', 'vessel'], undefined)}
-      >let each vessel’s card say what stays in it</button
+      >use the figure on each card</button
     >
   {/if}
-  <h4 class="mt-3 font-sans text-[0.9rem] font-semibold">What is left over goes to</h4>
+  <h4 class="mt-3 font-sans text-[0.9rem] font-semibold">Use what is left over for</h4>
   <ol class="mt-1">
     {#each plan.spares as spare, i (spare.id)}
       <li class="flex items-center gap-2 py-1">
@@ -167,9 +165,9 @@
     <li class="py-1 text-ink-2">{plan.spares.length + 1}. the leftovers</li>
   </ol>
   <Choice
-    label="Add a spare cavity"
+    label="Spare mould"
     value=""
-    placeholder="+ spare cavities…"
+    placeholder="+ Spare mould"
     options={shelf.moulds.flatMap((m) =>
       m.cavities.map((c) => ({ value: `${m.id}|${c.id}`, label: `${m.name}: ${c.count} × ${c.name}` }))
     )}

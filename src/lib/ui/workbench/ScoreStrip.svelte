@@ -1,11 +1,12 @@
 <!--
-  The score under the workbench: how far in, at which zoom; gone through mark by mark, by slider, arrow keys or click,
+  The score under the workbench: a strip, or open over the page; how far in, at which zoom; gone through mark by mark, by slider, arrow keys or click,
   each said in words with what is wrong with it and its mend.
 -->
 <script lang="ts">
+  import ChevronUp from '@lucide/svelte/icons/chevron-up';
   import ZoomIn from '@lucide/svelte/icons/zoom-in';
   import ZoomOut from '@lucide/svelte/icons/zoom-out';
-  import { duration } from '$core/quantity';
+  import { counted, duration } from '$core/quantity';
   import { InTurn } from '../../page/in-turn.svelte';
   import { Later } from '../../page/later.svelte';
   import type { PlanView } from '../../plan/plan-view.svelte';
@@ -13,13 +14,22 @@
   import Choice from '../forms/Choice.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import ScoreDrawing from '../drawing/ScoreDrawing.svelte';
+  import ScoreLane from '../drawing/ScoreLane.svelte';
   import { inWords } from '../../preferences.svelte';
 
   let { editor }: { editor: PlanView } = $props();
   const turn = new InTurn(1);
   const computed = $derived(editor.computed);
   const score = new Later(() => editor.computed);
-  let folded = $state(false);
+  /** A strip under the page, open over its lower half, or the whole page: as it was left. */
+  const MODES = ['strip', 'half', 'page'] as const;
+  const KEPT = 'kirapen.timeline';
+  let mode = $state<(typeof MODES)[number]>(MODES.find((m) => m === localStorage.getItem(KEPT)) ?? 'strip');
+  function show(next: typeof mode) {
+    mode = next;
+    localStorage.setItem(KEPT, next);
+  }
+  let laneWidth = $state(700);
   let zoom = $state<'pour' | 'all' | 'days'>('pour');
 
   /** As wide as the page, and how many times that at the closest: a minute is then some hundred points wide. */
@@ -63,85 +73,119 @@
   };
 </script>
 
-<section class="bg-sheet px-5 py-1" aria-label="Score">
-  <div class="flex items-center gap-3 text-[0.85rem] text-ink-2">
-    <span class="label">Score</span>
-    <span class="min-w-0 flex-1 truncate" data-testid="mark">
-      {#if chosen}<strong class="text-ink">{chosen.when}</strong> · {inWords(chosen.words)}
-      {:else}hands done after {duration(
-          computed.score.ends
-        )}{#if computed.score.done > computed.score.ends + 1}, all of it after {duration(
-            computed.score.done
-          )}{/if}{/if}
-    </span>
+<!-- How long the hands are busy, and when the piece comes out. -->
+{#snippet facts()}
+  <strong class="block text-[1rem] leading-tight">Your hands: {duration(computed.score.ends)}</strong>
+  <span class="block text-[0.83rem] leading-tight text-ink-2">
+    {#each computed.score.demould.slice(0, 1) as d (d.groupId)}demould {duration(d.from - d.lastPour)} to {duration(
+        d.to - d.lastPour
+      )} after the pour{:else}finished after {duration(computed.score.done)}{/each}
+  </span>
+{/snippet}
+
+{#if mode === 'strip'}
+  <section class="flex items-center gap-4 bg-sheet px-5 py-2" aria-label="Timeline" data-score-strip>
+    <div class="w-52 shrink-0" data-testid="mark">{@render facts()}</div>
+    <div class="min-w-0 flex-1 overflow-hidden" bind:clientWidth={laneWidth}>
+      {#if turn.reached(1)}<ScoreLane computed={score.value} width={laneWidth} />{/if}
+    </div>
     {#if conflicts.length}
-      <button class="shrink-0 font-semibold text-cinnabar hover:underline" onclick={nextConflict}
-        >● {conflicts.length} to mend here</button
+      <span class="shrink-0 text-[0.86rem] font-semibold text-cinnabar"
+        >● {counted(conflicts.length, 'problem')}</span
       >
     {/if}
-    {#if !folded && marks.length}
-      <input
-        type="range"
-        class="w-40 accent-verdigris"
-        min="0"
-        max={marks.length - 1}
-        value={Math.max(0, at)}
-        aria-label="Go through the score"
-        aria-valuetext={chosen ? `${chosen.when}: ${inWords(chosen.words)}` : 'at the start'}
-        oninput={(e) => choose(marks[e.currentTarget.valueAsNumber]?.id)}
-        onfocus={() => at < 0 && choose(marks[0]?.id)}
-        onkeydown={(e) => e.key === 'Escape' && choose(undefined)}
-      />
-      <button
-        class="hover:text-ink disabled:opacity-30"
-        aria-label="Score: less close"
-        disabled={closer <= 1}
-        onclick={() => (closer /= 2)}><ZoomOut size={17} /></button
-      >
-      <button
-        class="hover:text-ink disabled:opacity-30"
-        aria-label="Score: closer, to seconds"
-        disabled={closer >= CLOSEST}
-        onclick={() => (closer *= 2)}><ZoomIn size={17} /></button
-      >
-    {/if}
-    {#if !folded && computed.score.done > computed.score.ends + 1}
-      <Choice
-        quiet
-        label="What the score shows"
-        value={zoom}
-        options={[
-          { value: 'pour', label: 'the pour, in minutes' },
-          { value: 'all', label: 'all of it, waits folded' },
-          { value: 'days', label: 'the days, to scale' }
-        ]}
-        onchange={(v) => (zoom = v as typeof zoom)}
-      />
-    {/if}
-    <button class="underline hover:text-ink" aria-expanded={!folded} onclick={() => (folded = !folded)}
-      >{folded ? 'unfold' : 'fold'}</button
+    <button class="button shrink-0" aria-expanded="false" onclick={() => show('half')}
+      >Timeline <ChevronUp size={16} aria-hidden="true" /></button
     >
-  </div>
-  {#if chosen?.problems.length && !folded}
-    <div class="my-1 flex flex-wrap gap-1.5 *:flex-1">
-      {#each chosen.problems as problem, i (i)}
-        <ProblemNote {problem} division={computed.division} onmend={(edit) => editor.edit(edit)} />
-      {/each}
-    </div>
-  {/if}
-  {#if !folded && turn.reached(1)}
-    <!-- A score of very many lanes leaves half of the page to the pour. -->
-    <div class="overflow-x-auto xl:max-h-[50vh] xl:overflow-y-auto" bind:this={frame} onscroll={follow}>
-      <div class="min-w-[900px]" style="width:{closer * 100}%">
-        <ScoreDrawing
-          computed={score.value}
-          {zoom}
-          width={WIDE * closer}
-          {scrolled}
-          {chosen}
-          onchoose={choose}
+  </section>
+{:else}
+  <!-- The page keeps its place beneath. -->
+  <div class="h-[62px] shrink-0 max-xl:hidden"></div>
+  <section
+    class="flex flex-col border-t border-rule-strong bg-sheet px-5 py-2 xl:fixed xl:right-0 xl:bottom-0 xl:left-[72px] xl:z-20 xl:shadow-[0_-8px_24px_rgb(0_0_0/0.12)] {mode ===
+    'page'
+      ? 'xl:top-0'
+      : 'xl:max-h-[62vh]'}"
+    aria-label="Timeline"
+  >
+    <div class="flex flex-wrap items-center gap-3 text-[0.87rem] text-ink-2">
+      <h2 class="font-display text-[1.2rem] text-ink">Timeline</h2>
+      <span class="min-w-0 flex-1 truncate" data-testid="mark">
+        {#if chosen}<strong class="text-ink">{chosen.when}</strong> · {inWords(chosen.words)}
+        {:else}Your hands: {duration(computed.score.ends)}{#if computed.score.done > computed.score.ends + 1}.
+            Finished after {duration(computed.score.done)}.{/if}{/if}
+      </span>
+      {#if conflicts.length}
+        <button class="shrink-0 font-semibold text-cinnabar hover:underline" onclick={nextConflict}
+          >● {counted(conflicts.length, 'problem')} here</button
+        >
+      {/if}
+      {#if marks.length}
+        <input
+          type="range"
+          class="w-40 accent-verdigris"
+          min="0"
+          max={marks.length - 1}
+          value={Math.max(0, at)}
+          aria-label="Go through the timeline"
+          aria-valuetext={chosen ? `${chosen.when}: ${inWords(chosen.words)}` : 'at the start'}
+          oninput={(e) => choose(marks[e.currentTarget.valueAsNumber]?.id)}
+          onfocus={() => at < 0 && choose(marks[0]?.id)}
+          onkeydown={(e) => e.key === 'Escape' && choose(undefined)}
         />
-      </div>
+        <button
+          class="button bare min-h-9 !px-1.5"
+          aria-label="Timeline: zoom out"
+          disabled={closer <= 1}
+          onclick={() => (closer /= 2)}><ZoomOut size={17} /></button
+        >
+        <button
+          class="button bare min-h-9 !px-1.5"
+          aria-label="Timeline: zoom in, to seconds"
+          disabled={closer >= CLOSEST}
+          onclick={() => (closer *= 2)}><ZoomIn size={17} /></button
+        >
+      {/if}
+      {#if computed.score.done > computed.score.ends + 1}
+        <Choice
+          quiet
+          label="The timeline shows"
+          value={zoom}
+          options={[
+            { value: 'pour', label: 'the pour' },
+            { value: 'all', label: 'all of it, long waits folded' },
+            { value: 'days', label: 'the days, to scale' }
+          ]}
+          onchange={(v) => (zoom = v as typeof zoom)}
+        />
+      {/if}
+      <button
+        class="button bare min-h-9 max-xl:hidden"
+        onclick={() => show(mode === 'page' ? 'half' : 'page')}
+        >{mode === 'page' ? 'Half the page' : 'Whole page'}</button
+      >
+      <button class="button min-h-9" aria-expanded="true" onclick={() => show('strip')}>Hide</button>
     </div>
-  {/if}
-</section>
+    {#if chosen?.problems.length}
+      <div class="my-1 flex flex-wrap gap-1.5 *:flex-1">
+        {#each chosen.problems as problem, i (i)}
+          <ProblemNote {problem} division={computed.division} onmend={(edit) => editor.edit(edit)} />
+        {/each}
+      </div>
+    {/if}
+    {#if turn.reached(1)}
+      <div class="mt-1 overflow-x-auto xl:min-h-0 xl:overflow-y-auto" bind:this={frame} onscroll={follow}>
+        <div class="min-w-[900px]" style="width:{closer * 100}%">
+          <ScoreDrawing
+            computed={score.value}
+            {zoom}
+            width={WIDE * closer}
+            {scrolled}
+            {chosen}
+            onchoose={choose}
+          />
+        </div>
+      </div>
+    {/if}
+  </section>
+{/if}

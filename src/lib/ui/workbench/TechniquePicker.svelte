@@ -18,9 +18,9 @@
   const found = $derived(techniquesFor(plan, editor.shelf));
   const stands = $derived(plan.steps.some((s) => s.where.includes(group.id)));
   const KEEP_WORDS: Record<Keep, string> = {
-    nothing: 'nothing: it takes the place of the steps that are there',
-    'what comes after': 'what comes after the pour',
-    everything: 'everything: it is added at the end'
+    nothing: 'Replace them all',
+    'what comes after': 'Keep those after the pour',
+    everything: 'Keep them all, and add these at the end'
   };
   /** The plan as it would be, and the lines that would be new in it. */
   const would = $derived.by(() => {
@@ -44,7 +44,7 @@
 </script>
 
 <Dialog.Root bind:open onOpenChange={() => choose(undefined)}>
-  <Dialog.Trigger class="button bare">technique…</Dialog.Trigger>
+  <Dialog.Trigger class="button min-h-9 !px-2.5 text-[0.9rem]">Technique</Dialog.Trigger>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-black/50" />
     <Dialog.Content
@@ -55,14 +55,14 @@
         {chosen ? chosen.name : `A technique for ${group.name}`}
       </Dialog.Title>
       <Dialog.Description class="mt-0.5 text-ink-2">
-        {chosen ? chosen.about : 'It fills in real steps, which are yours to change.'}
+        {chosen ? chosen.about : 'It fills in steps that you can then change.'}
       </Dialog.Description>
 
       {#if chosen && would}
         {#if stands}
-          <p class="label mt-4">Keep of the steps that are there</p>
+          <p class="label mt-4">The steps that are there</p>
           <OneOf
-            label="What to keep"
+            label="The steps that are there"
             value={keep}
             options={KEEPS.map((value) => ({ value }))}
             onchange={(v) => (keep = v as Keep)}
@@ -81,10 +81,13 @@
         </ol>
         {#if would.cups}
           <p class="mt-2 text-ink-2">
-            {would.cups === 1 ? 'One cup is' : `${would.cups} cups are`} added for it.
+            {would.cups === 1 ? 'One cup is' : `${would.cups} cups are`} added: this technique needs {would.cups ===
+            1
+              ? 'it'
+              : 'them'}.
           </p>
         {/if}
-        <p class="mt-2 text-[0.9rem] text-ink-2">Worth noting in its run: {chosen.learn.join('; ')}.</p>
+        <p class="mt-2 text-[0.9rem] text-ink-2">During the pour, note {chosen.learn.join('; ')}.</p>
         <div class="mt-4 flex gap-3">
           <button class="button go" onclick={apply}>Fill in these steps</button>
           <button class="button" onclick={() => choose(undefined)}>Another technique</button>

@@ -1,6 +1,6 @@
 <!-- Asked once on an empty bench: how figures should read, as the browser's language suggests. -->
 <script lang="ts">
-  import { goto, invalidate, invalidateAll } from '$app/navigation';
+  import { invalidate, invalidateAll } from '$app/navigation';
   import type { Problem } from '$core/problem';
   import type { Preferences } from '$core/preferences';
   import { send } from '../../store/send';
@@ -9,18 +9,23 @@
   let { proposed }: { proposed: Preferences } = $props();
   let problems = $state<Problem[]>([]);
 
-  const units = $derived(
-    [proposed.weights, proposed.volumes, proposed.lengths, proposed.temperatures].join(', ')
-  );
+  const metric = $derived<Preferences>({
+    ...proposed,
+    weights: 'g',
+    volumes: 'ml',
+    lengths: 'mm',
+    temperatures: '°C'
+  });
+  /** Whether the browser's country measures otherwise than in grams and millimetres. */
+  const imperial = $derived(proposed.weights !== 'g' || proposed.lengths !== 'mm');
   const rest = $derived(
-    [proposed.currency, proposed.paper, `a ${proposed.clock} clock`].filter(Boolean).join(', ')
+    [proposed.currency, `${proposed.paper} paper`, `a ${proposed.clock} clock`].filter(Boolean).join(', ')
   );
 
-  async function keep(): Promise<boolean> {
-    const kept = await send('PUT', '/settings', proposed);
+  async function keep(ways: Preferences): Promise<void> {
+    const kept = await send('PUT', '/settings', ways);
     problems = kept.ok ? [] : kept.problems;
     if (kept.ok) await Promise.all([invalidate('kirapen:ways'), invalidateAll()]);
-    return kept.ok;
   }
 </script>
 
@@ -28,10 +33,18 @@
   class="mt-5 flex flex-wrap items-center gap-3 border-l-[3px] border-rule-strong bg-sheet px-4 py-3"
   data-testid="ask-ways"
 >
-  <p class="min-w-0 flex-1">
-    Figures here could read in <strong>{units}</strong>, with {rest}.
-  </p>
-  <button class="button go" onclick={keep}>Keep these</button>
-  <button class="button" onclick={async () => (await keep()) && goto('/workshop')}>Choose others</button>
+  {#if imperial}
+    <p class="min-w-0 flex-1">
+      Your browser is set to a country that uses ounces and inches. Which do you weigh and measure in? With it
+      come {rest}; all of it can be changed in Settings.
+    </p>
+    <button class="button" onclick={() => keep(metric)}>Grams and millimetres</button>
+    <button class="button" onclick={() => keep(proposed)}>Ounces and inches</button>
+  {:else}
+    <p class="min-w-0 flex-1">
+      Figures are in grams and millimetres, with {rest}. All of it can be changed in Settings.
+    </p>
+    <button class="button" onclick={() => keep(proposed)}>Use these</button>
+  {/if}
   {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
 </div>

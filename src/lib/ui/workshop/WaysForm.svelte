@@ -55,7 +55,7 @@
 </script>
 
 <section class="mt-6" aria-label="Ways">
-  <h2 class="text-[1.35rem]">Your own ways</h2>
+  <h2 class="text-[1.35rem]">Preferences</h2>
   <p class="mt-1 text-ink-2">
     How figures read on every screen and sheet. What is typed with another unit is still understood; plans and
     files stay metric.
@@ -99,15 +99,15 @@
         onchange={(e) => keep({ makers: initials(e.currentTarget.value) })}
       />
     </Row>
-    <Row label="Pairs of hands" hint="at the bench at once, for the days" problem={at('hands')}>
+    <Row label="People" hint="at the bench at once" problem={at('hands')}>
       <Choice
-        label="Pairs of hands"
+        label="People"
         value={String(ways.hands)}
         options={[1, 2, 3, 4].map((n) => ({ value: String(n), label: String(n) }))}
         onchange={(v) => keep({ hands: Number(v) })}
       />
     </Row>
-    <Row label="Hands are there" hint="a window outside is marked" problem={at('hours')}>
+    <Row label="Working hours" hint="steps outside them are marked" problem={at('hours')}>
       <span class="flex items-center gap-2">
         <ParsedField
           label="From"

@@ -60,7 +60,7 @@
 
 <svelte:head><title>Colours · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1160px] px-7 py-6">
+<div class="page">
   <ColourTabs />
   <BrokenList broken={data.broken} />
   <header class="flex items-center gap-3">
@@ -69,14 +69,14 @@
       <p class="text-ink-2">
         Each colourant on the shelf, and how {length(2, 0)} of
         <Choice
-          label="Base"
+          label="Material"
           value={base?.id ?? ''}
           options={data.bases.map((b) => ({ value: b.id, label: b.name }))}
           onchange={(v) => (baseId = v)}
           quiet
           class="text-ink"
         />
-        over white look as more goes in{formula?.ok ? `, percent ${formula.value.basis.words}` : ''}.
+        over white looks at four strengths{formula?.ok ? `, percent ${formula.value.basis.words}` : ''}.
       </p>
     </div>
     <a class="button" href="/colours/new">New colourant</a>
@@ -92,7 +92,7 @@
       strength: tintingStrength(c, reference)
     }))}
     rowClass="hover:bg-sheet"
-    empty="No colourants yet. Fill the shelf with generic cards, or add your own."
+    empty="No colourants yet. Add the starter set from the bench, or make your own."
     columns={[
       { id: 'colourant', head: 'colourant', by: ({ c }) => c.name },
       {
@@ -109,16 +109,16 @@
         headClass: 'text-center',
         class: 'w-14 !px-0.5'
       })),
-      { id: 'hides', head: 'hides at, 1 %', num: true, by: (r) => r.hides, text: (r) => mm(r.hides) },
+      { id: 'hides', head: 'opaque at 1 %', num: true, by: (r) => r.hides, text: (r) => mm(r.hides) },
       {
         id: 'tints',
-        head: 'tints',
+        head: 'strength',
         num: true,
         by: (r) => r.strength,
         text: (r) => tints(r.strength),
         class: 'whitespace-nowrap'
       },
-      { id: 'most', head: 'most', num: true, by: (r) => r.most.limit, class: 'whitespace-nowrap' },
+      { id: 'most', head: 'max.', num: true, by: (r) => r.most.limit, class: 'whitespace-nowrap' },
       { id: 'fits', head: 'fits', class: (r) => `text-[0.85rem] ${VERDICTS[r.fits.verdict]}` }
     ]}
   >
@@ -128,8 +128,7 @@
           class="flex items-center gap-3 font-semibold underline-offset-2 hover:underline"
           href="/colours/{c.id}"
         >
-          <span class="w-9 shrink-0"
-            ><Swatch hex={c.colour} letter={letterOf(n)} nth={n} label={c.name} /></span
+          <span class="w-9 shrink-0"><Swatch hex={c.colour} letter={letterOf(n)} label={c.name} /></span
           >{c.name}
         </a>
         <span class="text-[0.8rem] text-ink-2">{c.colourFrom ? '' : 'starting value'}</span>
@@ -140,22 +139,17 @@
         {fits.reason}
       {:else}
         {@const seen = lookOf(labOf(filmReflectance(mixtureOf(tint(c, Number(column))), 2, WHITE)))}
-        <Swatch
-          hex={seen.hex}
-          letter={letterOf(n)}
-          nth={n}
-          label="{c.name}, {column} %"
-        />{#if !seen.onScreen}<Hint
+        <Swatch hex={seen.hex} letter={letterOf(n)} label="{c.name}, {column} %" />{#if !seen.onScreen}<Hint
             words="The screen cannot show it as strong as it is."
-            class="block w-full !text-center text-[0.7rem] text-ochre">stronger</Hint
+            class="block w-full !text-center text-[0.8rem] text-ochre">cup looks deeper</Hint
           >{/if}
       {/if}
     {/snippet}
   </Table>
   {#if data.colourants.length}
     <p class="mt-2 text-[0.85rem] text-ink-2">
-      A full cup always looks stronger than these thin layers. “Tints” is how much darker it makes white than
-      a common brown oxide paste does, percent for percent.
+      A full cup always looks stronger than these thin layers. “Strength” is how much darker it makes white
+      than a common brown oxide paste does, percent for percent.
     </p>
   {/if}
 </div>

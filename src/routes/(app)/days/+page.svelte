@@ -36,7 +36,7 @@
 </script>
 
 {#if failed}
-  <div class="mx-auto max-w-[1180px] px-7 py-6" role="alert">
+  <div class="page" role="alert">
     <h1 class="text-[1.9rem]">Days</h1>
     <p class="mt-3">
       The orders could not be placed in time. <a class="underline" href="/days">Try again</a>, or close some
@@ -46,7 +46,7 @@
 {:else if days}
   <DaysAhead {days} />
 {:else}
-  <div class="mx-auto max-w-[1180px] px-7 py-6" role="status" data-testid="placing">
+  <div class="page" role="status" data-testid="placing">
     <h1 class="text-[1.9rem]">Days</h1>
     <p class="mt-3 text-ink-2">Placing every open order where hands, moulds and windows allow…</p>
     <div class="mt-3 flex max-w-md items-center gap-3">

@@ -51,7 +51,7 @@
 
 <svelte:head><title>Mend · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[920px] px-7 py-6">
+<div class="page">
   <p class="text-[0.9rem] text-ink-2"><a class="underline" href={back}>Back</a> · cannot be read</p>
   <h1 class="text-[1.9rem] break-words">{data.name}</h1>
   <ul class="mt-3 space-y-2" data-testid="problems">

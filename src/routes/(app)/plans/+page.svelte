@@ -1,11 +1,8 @@
 <script lang="ts">
   import { counted } from '$core/quantity';
   import BrokenList from '$lib/ui/BrokenList.svelte';
-  import { newId } from '$lib/id';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
-  import { page } from '$app/state';
-  import { newPlan } from '$core/edit';
   import { type Plan } from '$core/plan';
   import { send } from '../../../lib/store/send';
   import type { Problem } from '$core/problem';
@@ -21,17 +18,7 @@
 
   onMount(() => {
     deleted = sessionStorage.getItem('kirapen.deleted') ?? '';
-    // From a mould: “plan with it”.
-    const mouldId = page.url.searchParams.get('mould');
-    if (mouldId) void begin(mouldId);
   });
-
-  async function begin(mouldId?: string) {
-    const plan = newPlan(newId(), 'New pour', data.shelf, mouldId);
-    const made = await send<Plan>('POST', '/plans', plan);
-    if (made.ok) await goto(`/plans/${plan.id}`, { replaceState: mouldId !== undefined });
-    else problems = made.problems;
-  }
 
   async function bringBack() {
     const back = await send<Plan>('POST', '/plans/import', JSON.parse(deleted));
@@ -43,13 +30,13 @@
 
 <svelte:head><title>Plans · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1100px] px-6 py-6">
+<div class="page">
   <header class="flex items-center gap-3">
     <h1 class="flex-1 text-[1.9rem]">Plans</h1>
     <a class="button" href="/days">Days</a>
     <a class="button" href="/practise">Practise</a>
     <ImportPlan />
-    <button class="button go" onclick={() => begin()}>New plan</button>
+    <a class="button go" href="/plans/new">New plan</a>
   </header>
   {#each problems as problem, i (i)}<div class="mt-3"><ProblemNote {problem} /></div>{/each}
   {#if deleted}
@@ -75,8 +62,10 @@
               {/each}
             </p>
             <p class="mt-1 text-[0.87rem]">
-              <strong>{mass(plan.totals.balance.mixed, 1)}</strong> to mix
-              {#if plan.toMend}<span class="font-semibold text-ochre"> · {plan.toMend} to mend</span>{/if}
+              <strong>{mass(plan.totals.balance.mixed)}</strong> to mix
+              {#if plan.toMend}<span class="font-semibold text-ochre">
+                  · {counted(plan.toMend, 'warning')}</span
+                >{/if}
             </p>
             {#if plan.notes}<p class="mt-1 line-clamp-2 text-[0.85rem] text-ink-2">{plan.notes}</p>{/if}
           </div>

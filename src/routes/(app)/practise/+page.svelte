@@ -10,7 +10,7 @@
 
 <svelte:head><title>Practise · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1140px] px-7 py-6">
+<div class="page">
   <h1 class="text-[1.9rem]">Practise</h1>
   <p class="mt-1 text-[1.05rem] text-ink-2">
     The run’s own screen with a clock you can hurry and nothing on the bench. A plan of your own is rehearsed

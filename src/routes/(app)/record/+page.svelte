@@ -34,7 +34,7 @@
 
 <svelte:head><title>Record · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1100px] px-7 py-7">
+<div class="page">
   <header class="flex flex-wrap items-center gap-3">
     <h1 class="flex-1 text-[1.9rem]">Record</h1>
     <input
@@ -60,7 +60,7 @@
   {#if data.rejects.inspected}
     <p class="mt-2 text-ink-2">
       <strong class="text-ink">{data.rejects.rejected} of {data.rejects.inspected}</strong> inspected pieces
-      were rejects; the true rate is between {percent(data.rejects.low)} and {percent(data.rejects.high)} (95 %).
+      were rejects; likely between {percent(data.rejects.low)} and {percent(data.rejects.high)} in the long run.
     </p>
   {/if}
 
@@ -82,7 +82,7 @@
       },
       {
         id: 'base',
-        head: 'base',
+        head: 'material',
         by: (r) => r.base ?? '',
         text: (r) => r.base ?? '',
         class: 'text-ink-2 max-lg:hidden',

@@ -23,7 +23,7 @@
 
 <svelte:head><title>Shelf · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1100px] px-7 py-7">
+<div class="page">
   <header class="flex items-center gap-3">
     <h1 class="flex-1 text-[1.9rem]">Shelf</h1>
     {#if !shelf.bases.length}<button class="button go" onclick={fill}>Fill with generic cards</button>{/if}
@@ -64,18 +64,18 @@
     </ul>
   </section>
 
-  <section class="mt-8" aria-label="Bases">
+  <section class="mt-8" aria-label="Materials">
     <div class="flex items-baseline justify-between">
-      <h2 class="text-[1.35rem]">Bases</h2>
-      <a class="button" href="/shelf/bases/new">New base</a>
+      <h2 class="text-[1.35rem]">Materials</h2>
+      <a class="button" href="/shelf/bases/new">New material</a>
     </div>
     <Table
       class="mt-2"
       rows={shelf.bases.map((base) => ({ base, formula: formulaOf(base) }))}
       rowClass="hover:bg-sheet"
-      empty="No bases yet."
+      empty="No materials yet."
       columns={[
-        { id: 'base', head: 'base', by: ({ base }) => base.name, class: '!py-3' },
+        { id: 'base', head: 'material', by: ({ base }) => base.name, class: '!py-3' },
         {
           id: 'material',
           head: 'material',
@@ -167,7 +167,13 @@
           class: (s) =>
             s.expired ? 'font-semibold text-cinnabar' : soon(s.lot.useBy) ? 'text-ochre' : 'text-ink-2'
         },
-        { id: 'place', head: 'stands', by: (s) => s.lot.place, text: (s) => s.lot.place, class: 'text-ink-2' }
+        {
+          id: 'place',
+          head: 'kept where',
+          by: (s) => s.lot.place,
+          text: (s) => s.lot.place,
+          class: 'text-ink-2'
+        }
       ]}
     >
       {#snippet cell(s, column)}

@@ -74,12 +74,15 @@
 
   const size = (bytes: number) =>
     bytes > 1e6 ? `${(bytes / 1e6).toFixed(1)} MB` : `${Math.ceil(bytes / 1000)} kB`;
+  /** What the files call otherwise than the screens. */
+  const CALLED: Record<string, string> = { bases: 'materials', vessels: 'cups and jugs' };
+  const calledOf = (what: string) => CALLED[what] ?? what;
   const held = (c: Contents) => c.counts.filter((x) => x.count > 0);
 </script>
 
 <svelte:head><title>Workshop · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[920px] px-7 py-6">
+<div class="page">
   <h1 class="text-[2rem]">Workshop</h1>
 
   <WaysForm ways={data.ways} />
@@ -88,16 +91,17 @@
     <h2 class="text-[1.35rem]">Backup</h2>
     <p class="mt-1 text-ink-2">
       Everything lies in one file{#if data.file}: <code class="text-ink">{data.file}</code>{/if}. A copy is
-      made every day, and before every change of its form; the last fourteen days are kept beside it.
+      made every day, and before every upgrade; the last fourteen days are kept beside it.
     </p>
     {#if held(data.contents).length}<p class="mt-2">
-        {#each held(data.contents) as c, i (c.what)}{i ? ', ' : ''}<strong>{c.count}</strong> {c.what}{/each}.
+        {#each held(data.contents) as c, i (c.what)}{i ? ', ' : ''}<strong>{c.count}</strong>
+          {calledOf(c.what)}{/each}.
       </p>{/if}
     <div class="mt-3 flex flex-wrap items-center gap-3">
       <a class="button go" href="/api/v1/backup" download>Download everything</a>
       <a class="button" href="/api/v1/archive" download>In open formats (ZIP)</a>
       <label class="button cursor-pointer">
-        Restore a backup…
+        Restore a backup
         <input
           type="file"
           accept=".db,.zip"
@@ -167,7 +171,7 @@
           class="mt-3"
           rows={preview.counts}
           columns={[
-            { id: 'what', head: '', text: (c) => c.what },
+            { id: 'what', head: '', text: (c) => calledOf(c.what) },
             { id: 'there', head: 'in the backup', num: true, text: (c) => c.count, class: 'font-semibold' },
             {
               id: 'here',

@@ -18,7 +18,7 @@ export const layerBeforeTheGel: Cause = {
       waits(c)
         .filter((g) => g.early)
         .map((g) => ({
-          fact: `waited ${g.waited.toFixed(0)} min of ${g.planned.toFixed(0)} min until ${g.state}, and no state was told`,
+          fact: `waited ${g.waited.toFixed(0)} min of ${g.planned.toFixed(0)} min until ${g.state}, and nobody checked`,
           strength: g.planned / Math.max(1, g.waited) - 1,
           change: `wait ${Math.ceil(g.planned)} min, or until the fingertip says ${g.state}`,
           apply: waitAtLeast(gateIdOf({ id: g.taskId }), g.planned)

@@ -45,8 +45,8 @@ export function resinFormula(base: ResinCard, path = `shelf/bases/${base.id}`): 
   const heavyB = by === 'volume' ? b * densityB! : b;
   const shareA = heavyA / (heavyA + heavyB);
   const parts = [
-    { key: 'A', name: 'resin A', share: shareA },
-    { key: 'B', name: 'hardener B', share: 1 - shareA }
+    { key: 'A', name: 'resin', share: shareA },
+    { key: 'B', name: 'hardener', share: 1 - shareA }
   ];
   const mixed =
     base.densityMixed ??
@@ -67,7 +67,7 @@ export function resinFormula(base: ResinCard, path = `shelf/bases/${base.id}`): 
   return ok({
     parts,
     density: mixed,
-    basis: { of: 'batch', words: 'of the uncoloured batch' },
+    basis: { of: 'batch', words: 'of the mix before colour' },
     carriers: { 'part A': 'A', 'part B': 'B' },
     letDownIn: 'A'
   });

@@ -22,11 +22,11 @@ export function rubberFormula(base: RubberCard): Composition {
   const all = base.a + base.b;
   return {
     parts: [
-      { key: 'A', name: 'rubber A', share: base.a / all },
-      { key: 'B', name: 'rubber B', share: base.b / all }
+      { key: 'A', name: 'silicone', share: base.a / all },
+      { key: 'B', name: 'hardener', share: base.b / all }
     ],
     density: base.density,
-    basis: { of: 'batch', words: 'of the uncoloured batch' },
+    basis: { of: 'batch', words: 'of the mix before colour' },
     carriers: { 'part A': 'A', 'part B': 'B' },
     letDownIn: 'A'
   };

@@ -10,6 +10,7 @@ export type Air = ActOf<'air', typeof fields>;
 
 export const air = defineAct({
   kind: 'air',
+  name: 'air-dry',
   group: 'after',
   fields,
   also: ['dry', 'rack', 'cure'],
@@ -18,8 +19,8 @@ export const air = defineAct({
   traits: ['airs'],
   edges: { late: 'it sweats where no air gets' },
   words: (act, { cavities }) => ({
-    line: `air ${duration(act.minutes)}`,
-    act: 'Air',
+    title: `air-dry ${duration(act.minutes)}`,
+    act: 'Air-dry',
     rest: `${cavities} for ${duration(act.minutes)}`,
     hint: 'on a grid, out of the sun and the draught',
     confirm: 'Aired'

@@ -8,13 +8,15 @@ export type { Barrier };
 
 export const barrier = defineAct({
   kind: 'barrier',
+  name: 'lay a barrier',
   group: 'put in',
   fields,
   also: ['snake', 'dam', 'split'],
   usually: { each: 2 },
   flow,
   words: (act, { cavities }) => ({
-    line: `barrier of ${act.of} along ${pathWords(act.path)}, ${figure(act.height, 'mm')} high`,
+    title: `lay a barrier of ${act.of}`,
+    where: `along ${pathWords(act.path)}, ${figure(act.height, 'mm')} high`,
     act: 'Lay the barrier',
     rest: `of ${act.of} along ${pathWords(act.path)} of ${cavities}`,
     hint: 'from wall to wall, without a gap',

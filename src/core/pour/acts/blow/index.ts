@@ -1,5 +1,5 @@
 import { defineAct } from '../../define';
-import { placeWords } from '../../place';
+import { atPlace } from '../../place';
 import { flow } from './flow';
 import { fields, type Blow } from './fields';
 
@@ -7,6 +7,7 @@ export type { Blow };
 
 export const blow = defineAct({
   kind: 'blow',
+  name: 'blow',
   group: 'move',
   fields,
   also: ['air', 'straw', 'feather', 'heat gun'],
@@ -15,9 +16,10 @@ export const blow = defineAct({
   traits: ['clears'],
   varies: 'where the blown colour spreads',
   words: (act, { cavities }) => ({
-    line: `blow ${act.with} at ${placeWords(act.at)}, ${act.seconds} s`,
+    title: `blow with ${act.with}`,
+    where: `${atPlace(act.at)}, ${act.seconds} s`,
     act: 'Blow',
-    rest: `${act.with} over ${placeWords(act.at)} of ${cavities}, ${act.seconds} s`,
+    rest: `with ${act.with} ${atPlace(act.at)} of ${cavities}, ${act.seconds} s`,
     hint: 'from low and short; stop while it still moves',
     confirm: 'Blown'
   })

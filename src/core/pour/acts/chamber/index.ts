@@ -1,4 +1,4 @@
-import { formatAmount } from '../../../document';
+import { counted } from '../../../quantity';
 import { defineAct } from '../../define';
 import { grams } from '../../measured';
 import { flow } from './flow';
@@ -8,6 +8,7 @@ export type { ChamberAct };
 
 export const chamber = defineAct({
   kind: 'chamber',
+  name: 'fill a chamber',
   group: 'pour in',
   fields,
   also: ['divider', 'partition'],
@@ -16,11 +17,11 @@ export const chamber = defineAct({
   measures: (act, m) => `${act.rounds} rounds of ${grams(m.grams / act.rounds)}, levels kept even`,
   varies: 'the line where two colours meet',
   words: (act, { cup, cavities, part }) => ({
-    line: `chamber ${part(act.chamberId ?? '')}: ${cup(act.cupId)}, ${formatAmount(act.amount)} in ${act.rounds} rounds`,
-    more: `in ${act.rounds} rounds`,
+    title: `fill ${act.chamberId === undefined ? 'a chamber' : part(act.chamberId)} with ${cup(act.cupId)}`,
+    where: `in ${counted(act.rounds, 'round')}`,
     act: 'Fill the chamber',
-    rest: `${part(act.chamberId ?? '')} of ${cavities} with ${cup(act.cupId)}, in ${act.rounds} rounds`,
-    hint: 'turn about with the others; no level more than a finger ahead',
+    rest: `${act.chamberId === undefined ? 'a chamber' : part(act.chamberId)} of ${cavities} with ${cup(act.cupId)}, in ${counted(act.rounds, 'round')}`,
+    hint: 'in turn with the others; no level more than a finger ahead',
     confirm: 'Filled'
   })
 });

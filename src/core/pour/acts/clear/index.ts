@@ -9,13 +9,14 @@ export type Clear = ActOf<'clear', typeof fields>;
 
 export const clear = defineAct({
   kind: 'clear',
+  name: 'pop bubbles',
   group: 'wait',
   fields,
   also: ['bubbles', 'pop'],
   usually: { each: 0.3 },
   words: (act, { cavities }) => ({
-    line: `clear the bubbles with ${act.with}`,
-    act: 'Clear',
+    title: `pop the bubbles with ${act.with}`,
+    act: 'Pop',
     rest: `the bubbles in ${cavities} with ${act.with}`,
     hint: 'what has risen and stays',
     confirm: 'Cleared'

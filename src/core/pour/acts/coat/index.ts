@@ -1,4 +1,3 @@
-import { formatAmount } from '../../../document';
 import { duration } from '../../../quantity';
 import { defineAct } from '../../define';
 import { flow } from './flow';
@@ -8,6 +7,7 @@ export type { Coat };
 
 export const coat = defineAct({
   kind: 'coat',
+  name: 'coat the detail',
   group: 'pour in',
   fields,
   also: ['detail', 'zone', 'first coat'],
@@ -15,8 +15,8 @@ export const coat = defineAct({
   passes: (act) => 2 * act.aside,
   flow,
   words: (act, { cup, cavities, part }) => ({
-    line: `coat ${act.zone ? part(act.zone) : 'the detail'} with ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${duration(act.aside)} a side`,
-    more: `${duration(act.aside)} a side`,
+    title: `coat ${act.zone ? part(act.zone) : 'the detail'} with ${cup(act.cupId)}`,
+    where: `${duration(act.aside)} to each side`,
     act: 'Coat',
     rest: `${act.zone ? part(act.zone) : 'the detail'} of ${cavities} with ${cup(act.cupId)}`,
     hint: `tilt it ${duration(act.aside)} to each side and let it run`,

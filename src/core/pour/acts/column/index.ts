@@ -1,31 +1,31 @@
-import { formatAmount } from '../../../document';
 import { defineAct } from '../../define';
 import { grams } from '../../measured';
-import { placeWords } from '../../place';
+import { atPlace } from '../../place';
 import { flow } from './flow';
 import { fields, type ColumnAct } from './fields';
 import { postArea } from './post';
-import { figure } from '../../../quantity';
+import { counted, figure } from '../../../quantity';
 
 export type { ColumnAct };
 
 export const column = defineAct({
   kind: 'column',
+  name: 'pour over a post',
   group: 'pour in',
   fields,
   traits: ['in turns'],
-  also: ['post', 'rings', 'turn about'],
+  also: ['post', 'rings', 'column pour'],
   usually: { each: 2 },
   flow,
   measures: (act, m) =>
     `${act.rounds} rounds of ${grams(m.grams / act.rounds)}; the post leaves ${figure((postArea(act, m.area) * m.level) / 1000, 'ml', 0)} to refill`,
   varies: 'the outline of each ring of colour',
   words: (act, { cup, cavities }) => ({
-    line: `column ${cup(act.cupId)}, ${formatAmount(act.amount)}, over the post at ${placeWords(act.at)} in ${act.rounds} rounds`,
-    more: `over the post at ${placeWords(act.at)} in ${act.rounds} rounds`,
+    title: `pour ${cup(act.cupId)} over the post`,
+    where: `${atPlace(act.at)}, in ${counted(act.rounds, 'round')}`,
     act: 'Pour over the post',
-    rest: `${cup(act.cupId)} in ${act.rounds} rounds, in ${cavities}`,
-    hint: 'over its top, turn about with the other jugs, the same grams a round',
+    rest: `${cup(act.cupId)} in ${counted(act.rounds, 'round')}, in ${cavities}`,
+    hint: 'over its top, in turn with the other jugs, the same grams each round',
     confirm: 'Poured'
   })
 });

@@ -10,12 +10,13 @@ export type Cure = ActOf<'cure', typeof fields>;
 
 export const cure = defineAct({
   kind: 'cure',
+  name: 'cure',
   group: 'after',
   fields,
   also: ['harden', 'rest', 'full cure', 'dry'],
   passes: (act) => act.minutes,
   words: (act, { cavities }) => ({
-    line: `cure ${duration(act.minutes)}`,
+    title: `cure ${duration(act.minutes)}`,
     act: 'Cure',
     rest: `${cavities} for ${duration(act.minutes)}`,
     hint: 'level, warm, under a lid',

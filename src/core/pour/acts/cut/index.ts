@@ -11,6 +11,7 @@ export type Cut = ActOf<'cut', typeof fields>;
 
 export const cut = defineAct({
   kind: 'cut',
+  name: 'cut',
   group: 'after',
   fields,
   traits: ['unmoulded', 'cuts'],
@@ -18,7 +19,8 @@ export const cut = defineAct({
   usually: { each: 5 },
   edges: { early: 'it smears and bends', late: 'it crumbles at the blade' },
   words: (act, { cavities }) => ({
-    line: `cut into ${act.pieces}, ${act.how}`,
+    title: `cut into ${act.pieces}`,
+    where: act.how,
     act: 'Cut',
     rest: `${cavities} into ${act.pieces}, ${act.how}`,
     hint: 'one clean pass; wipe the blade',

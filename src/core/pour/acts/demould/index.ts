@@ -7,16 +7,17 @@ export type Demould = ActOf<'demould', typeof fields>;
 
 export const demould = defineAct({
   kind: 'demould',
+  name: 'demould',
   group: 'after',
   fields,
   also: ['unmould', 'turn out', 'take out'],
   traits: ['demoulds'],
   usually: { each: 1 },
   words: (_, { cavities }) => ({
-    line: 'demould',
+    title: 'demould',
     act: 'Demould',
     rest: cavities,
-    hint: 'from the corners; support what is thin',
+    hint: 'loosen the walls all round first; support what is thin',
     confirm: 'Demoulded'
   })
 });

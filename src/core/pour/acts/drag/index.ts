@@ -9,6 +9,7 @@ const DEPTH = { surface: 'on the surface', half: 'to half the depth', full: 'to 
 
 export const drag = defineAct({
   kind: 'drag',
+  name: 'comb or drag a tool',
   group: 'move',
   fields,
   traits: ['drags'],
@@ -17,7 +18,8 @@ export const drag = defineAct({
   flow,
   varies: 'how far each drawn line runs',
   words: (act, { cavities }) => ({
-    line: `drag a ${act.tool} along ${pathWords(act.path)}, ${DEPTH[act.depth]}${act.strokes > 1 ? `, ${act.strokes} strokes` : ''}`,
+    title: `drag a ${act.tool}`,
+    where: `along ${pathWords(act.path)}, ${DEPTH[act.depth]}${act.strokes > 1 ? `, ${act.strokes} strokes` : ''}`,
     act: 'Drag',
     rest: `the ${act.tool} along ${pathWords(act.path)} of ${cavities}, ${DEPTH[act.depth]}`,
     hint: `${act.strokes === 1 ? 'one stroke' : `${act.strokes} strokes`}, the tool wiped between; then hands off`,

@@ -13,6 +13,7 @@ function whereOf(act: Dust, part: (id: string) => string): string {
 
 export const dust = defineAct({
   kind: 'dust',
+  name: 'dust with powder',
   group: 'put in',
   fields,
   traits: ['dusts'],
@@ -21,7 +22,8 @@ export const dust = defineAct({
   flow,
   varies: 'how the dust fades',
   words: (act, { cavities, part }) => ({
-    line: `dust ${act.colourantId ? part(act.colourantId) : 'mica'} over ${whereOf(act, part)}, ${Math.round(act.cover * 100)} %${act.fade === 'evenly' ? '' : `, fading ${act.fade}`}${act.wiped === 'no' ? '' : ', wiped from the raised parts'}`,
+    title: `dust with ${act.colourantId ? part(act.colourantId) : 'mica'}`,
+    where: `${whereOf(act, part)}, ${Math.round(act.cover * 100)} %${act.fade === 'evenly' ? '' : `, fading ${act.fade}`}${act.wiped === 'no' ? '' : ', wiped from the raised parts'}`,
     act: 'Dust',
     rest: `${cavities} with ${act.colourantId ? part(act.colourantId) : 'mica'}, ${whereOf(act, part)}`,
     hint: 'dry brush on a dry, glossy mould; a mask on; mind what falls beside',

@@ -10,6 +10,7 @@ export type Glue = ActOf<'glue', typeof fields>;
 
 export const glue = defineAct({
   kind: 'glue',
+  name: 'glue a part on',
   group: 'after',
   fields,
   also: ['stick', 'fix', 'back'],
@@ -18,7 +19,7 @@ export const glue = defineAct({
   passes: (act) => act.minutes,
   edges: { early: 'the joint stays soft' },
   words: (act, { cavities }) => ({
-    line: `glue on ${act.what ?? 'the part'}`,
+    title: `glue on ${act.what ?? 'the part'}`,
     act: 'Glue',
     rest: `${act.what ?? 'the part'} on ${cavities}`,
     hint: 'on a clean, keyed face; clamp it without a squeeze',

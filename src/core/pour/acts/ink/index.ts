@@ -12,6 +12,7 @@ export type Ink = ActOf<'ink', typeof fields>;
 
 export const ink = defineAct({
   kind: 'ink',
+  name: 'ink the recesses',
   group: 'after',
   fields,
   traits: ['unmoulded'],
@@ -21,7 +22,7 @@ export const ink = defineAct({
     if (hollows) intoHollows(casting, { hollows, colourantId, wiped: 'yes' });
   },
   words: (act, { cavities, part }) => ({
-    line: `ink the recesses${(act.what ?? act.colourantId) ? ` with ${act.what ?? part(act.colourantId!)}` : ''}`,
+    title: `ink the recesses${(act.what ?? act.colourantId) ? ` with ${act.what ?? part(act.colourantId!)}` : ''}`,
     act: 'Ink',
     rest: `the recesses of ${cavities}`,
     hint: 'ink dries darker; wipe while it is wet',

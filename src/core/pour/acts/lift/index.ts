@@ -7,6 +7,7 @@ export type { Lift };
 
 export const lift = defineAct({
   kind: 'lift',
+  name: 'lift a divider out',
   group: 'move',
   fields,
   also: ['remove divider', 'pull', 'column out'],
@@ -14,7 +15,7 @@ export const lift = defineAct({
   apply: (act, stand) => ({ stand: act.what === 'divider' ? levelled(stand) : stand, problems: [] }),
   flow,
   words: (act, { cavities }) => ({
-    line: `lift the ${act.what}`,
+    title: `lift out the ${act.what}`,
     act: 'Lift',
     rest: `the ${act.what} out of ${cavities}`,
     hint: 'straight up, in one pull',

@@ -7,6 +7,7 @@ export type { Mill };
 
 export const mill = defineAct({
   kind: 'mill',
+  name: 'mill the face',
   group: 'after',
   fields,
   traits: ['mills', 'unmoulded'],
@@ -15,7 +16,7 @@ export const mill = defineAct({
   flow,
   edges: { early: 'colour peels out' },
   words: (act, { cavities }) => ({
-    line: `mill ${figure(act.depth, 'mm')} off`,
+    title: `mill ${figure(act.depth, 'mm')} off`,
     act: 'Mill',
     rest: `${figure(act.depth, 'mm')} off ${cavities}`,
     hint: 'only what is fully cured; shallow passes',

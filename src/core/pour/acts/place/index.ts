@@ -1,5 +1,5 @@
 import { defineAct } from '../../define';
-import { placeWords } from '../../place';
+import { atPlace } from '../../place';
 import { flow } from './flow';
 import { fields, type PlaceAct } from './fields';
 import { figure } from '../../../quantity';
@@ -8,6 +8,7 @@ export type { PlaceAct };
 
 export const placeEmbed = defineAct({
   kind: 'place',
+  name: 'set something in',
   group: 'put in',
   fields,
   traits: ['embeds'],
@@ -15,10 +16,16 @@ export const placeEmbed = defineAct({
   usually: { each: 1 },
   flow,
   words: (act, { cavities, part }) => ({
-    line: `place ${act.pieces} ${act.what ?? (act.embedId ? part(act.embedId) : 'embed')}${act.pieces === 1 ? ` at ${placeWords(act.at)}` : ''}${act.pressed ? `, pressed in ${figure(act.pressed, 'mm')}` : ''}`,
-    act: 'Place',
+    title: `set in ${act.pieces} ${act.what ?? (act.embedId ? part(act.embedId) : 'embed')}`,
+    where: [
+      act.pieces === 1 ? atPlace(act.at) : '',
+      act.pressed ? `pressed in ${figure(act.pressed, 'mm')}` : ''
+    ]
+      .filter(Boolean)
+      .join(', '),
+    act: 'Set in',
     rest: `${act.pieces} ${act.what ?? (act.embedId ? part(act.embedId) : 'embed')} in ${cavities}`,
     hint: 'from the middle outward, face first, so that no air stays under it',
-    confirm: 'Placed'
+    confirm: 'Set in'
   })
 });

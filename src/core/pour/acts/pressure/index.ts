@@ -11,6 +11,7 @@ export type Pressure = ActOf<'pressure', typeof fields>;
 
 export const pressure = defineAct({
   kind: 'pressure',
+  name: 'put under pressure',
   group: 'wait',
   fields,
   also: ['pot', 'bar'],
@@ -18,7 +19,8 @@ export const pressure = defineAct({
   passes: (act) => act.minutes,
   traits: ['presses', 'in a pot'],
   words: (act, { cavities }) => ({
-    line: `pressure ${act.bar} bar, ${duration(act.minutes)}`,
+    title: `put under ${act.bar} bar`,
+    where: duration(act.minutes),
     act: 'Put under pressure',
     rest: `${cavities} at ${act.bar} bar for ${duration(act.minutes)}`,
     hint: 'a rated pot, regulated, its relief valve free; never open it under pressure',

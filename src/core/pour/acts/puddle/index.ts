@@ -1,6 +1,6 @@
-import { formatAmount } from '../../../document';
+import { figure } from '../../../quantity';
 import { defineAct } from '../../define';
-import { placeWords } from '../../place';
+import { atPlace } from '../../place';
 import { flow } from './flow';
 import { fields, type Puddle } from './fields';
 
@@ -8,6 +8,7 @@ export type { Puddle };
 
 export const puddle = defineAct({
   kind: 'puddle',
+  name: 'puddle',
   group: 'pour in',
   fields,
   traits: (act) => (act.from === 'high' ? ['digs', 'falls'] : ['digs']),
@@ -16,11 +17,14 @@ export const puddle = defineAct({
   flow,
   varies: 'the outline of each ring of colour',
   words: (act, { cup, cavities }) => ({
-    line: `puddle ${cup(act.cupId)}, ${formatAmount(act.amount)}, into ${placeWords(act.at)}, from ${act.from}`,
-    more: `into ${placeWords(act.at)}, from ${act.from}`,
+    title: `puddle ${cup(act.cupId)}`,
+    where: `${atPlace(act.at)}, from ${act.from}`,
     act: 'Puddle',
-    rest: `${cup(act.cupId)} into ${placeWords(act.at)} of ${cavities}`,
-    hint: act.from === 'low' ? 'from low, so that it spreads' : 'from high, so that it digs in',
+    rest: `${cup(act.cupId)} ${atPlace(act.at)} of ${cavities}`,
+    hint:
+      act.from === 'low'
+        ? `from ${figure(20, 'mm')} up: it spreads`
+        : `from ${figure(150, 'mm')} up: it sinks in`,
     confirm: 'Poured'
   })
 });

@@ -1,4 +1,3 @@
-import { formatAmount } from '../../../document';
 import { defineAct } from '../../define';
 import { grams } from '../../measured';
 import { pathArea } from '../../place';
@@ -12,6 +11,7 @@ export type { Region };
 
 export const region = defineAct({
   kind: 'region',
+  name: 'fill an area',
   group: 'pour in',
   fields,
   also: ['area', 'zone', 'inlay', 'trace', 'picture', 'mill out', 'refill'],
@@ -29,8 +29,8 @@ export const region = defineAct({
   },
   varies: 'how each edge of the picture blurs',
   words: (act, { cup, cavities }) => ({
-    line: `region of ${cup(act.cupId)}, ${formatAmount(act.amount)}, within ${within(act)}, ${act.edges}${act.edges === 'crisp' ? ', milled out and refilled' : ''}`,
-    more: `within ${within(act)}, ${act.edges}${act.edges === 'crisp' ? ', milled out and refilled' : ''}`,
+    title: `fill an area with ${cup(act.cupId)}`,
+    where: `within ${within(act)}, ${act.edges} edges${act.edges === 'crisp' ? ', milled out and refilled' : ''}`,
     act: act.edges === 'crisp' ? 'Mill out and refill' : 'Lay',
     rest: `${cup(act.cupId)} within ${within(act)} in ${cavities}`,
     hint:

@@ -11,15 +11,16 @@ export type Reheat = ActOf<'reheat', typeof fields>;
 
 export const reheat = defineAct({
   kind: 'reheat',
+  name: 'warm again',
   group: 'wait',
   fields,
   also: ['warm', 'melt'],
   usually: { once: 3 },
   words: (act, { cup }) => ({
-    line: `reheat ${cup(act.cupId)} to ${figure(act.celsius, '°C')}`,
-    act: 'Reheat',
-    rest: `${cup(act.cupId)} to ${figure(act.celsius, '°C')}`,
+    title: `warm ${cup(act.cupId)} to ${figure(act.celsius, '°C')} again`,
+    act: 'Warm',
+    rest: `${cup(act.cupId)} to ${figure(act.celsius, '°C')} again`,
     hint: 'gently, stirred; every reheat counts',
-    confirm: 'Reheated'
+    confirm: 'Warm again'
   })
 });

@@ -11,16 +11,17 @@ export type Rewet = ActOf<'rewet', typeof fields>;
 
 export const rewet = defineAct({
   kind: 'rewet',
+  name: 'add water',
   group: 'wait',
   fields,
   also: ['water', 'thin'],
   traits: ['water'],
   usually: { once: 1 },
   words: (act, { cup }) => ({
-    line: `rewet ${cup(act.cupId)} with ${figure(act.grams, 'g')}`,
-    act: 'Rewet',
-    rest: `${cup(act.cupId)} with ${figure(act.grams, 'g')} of its liquid`,
-    hint: 'by drops, stirred in; it leaves the ratio that the cup now shows',
-    confirm: 'Rewetted'
+    title: `add ${figure(act.grams, 'g')} of liquid to ${cup(act.cupId)}`,
+    act: 'Add',
+    rest: `${figure(act.grams, 'g')} of its liquid to ${cup(act.cupId)}`,
+    hint: 'drop by drop, stirred in',
+    confirm: 'Added'
   })
 });

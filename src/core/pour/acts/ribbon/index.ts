@@ -1,4 +1,3 @@
-import { formatAmount } from '../../../document';
 import { defineAct } from '../../define';
 import { grams } from '../../measured';
 import { pathLength, pathWords } from '../../place';
@@ -12,6 +11,7 @@ const HOW = { drizzled: 'Drizzle', piped: 'Pipe', 'drawn thin': 'Draw' } as cons
 
 export const ribbon = defineAct({
   kind: 'ribbon',
+  name: 'drizzle, pipe or draw a line',
   group: 'pour in',
   fields,
   also: ['drizzle', 'pipe', 'petals', 'line', 'ring', 'hearts', 'thread'],
@@ -27,8 +27,8 @@ export const ribbon = defineAct({
   },
   varies: 'the thickness of each drawn line',
   words: (act, { cup, cavities }) => ({
-    line: `ribbon ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${pathWords(act.path)}, ${figure(act.width, 'mm')} wide, ${act.how}`,
-    more: `${pathWords(act.path)}, ${figure(act.width, 'mm')} wide, ${act.how}`,
+    title: `${HOW[act.how].toLowerCase()} ${cup(act.cupId)}`,
+    where: `${pathWords(act.path)}, ${figure(act.width, 'mm')} wide${act.how === 'drawn thin' ? ', drawn thin' : ''}`,
     act: HOW[act.how],
     rest: `${cup(act.cupId)} as ${pathWords(act.path)}, ${figure(act.width, 'mm')} wide, in ${cavities}`,
     hint: 'one even movement, the tip close to the surface',

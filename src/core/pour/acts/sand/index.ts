@@ -10,6 +10,7 @@ export type Sand = ActOf<'sand', typeof fields>;
 
 export const sand = defineAct({
   kind: 'sand',
+  name: 'sand',
   group: 'after',
   fields,
   traits: ['unmoulded', 'sands'],
@@ -17,7 +18,8 @@ export const sand = defineAct({
   usually: { each: 4 },
   edges: { early: 'soft resin drags and clogs' },
   words: (act, { cavities }) => ({
-    line: `sand ${act.wet}, ${act.grits.join(', ')}`,
+    title: `sand ${act.wet}`,
+    where: act.grits.join(', '),
     act: 'Sand',
     rest: `${cavities} ${act.wet} through ${act.grits.join(', ')}`,
     hint:

@@ -11,6 +11,7 @@ export type Seal = ActOf<'seal', typeof fields>;
 
 export const seal = defineAct({
   kind: 'seal',
+  name: 'seal',
   group: 'after',
   fields,
   also: ['coat', 'varnish', 'wax', 'gloss'],
@@ -18,7 +19,8 @@ export const seal = defineAct({
   usually: { each: 1.5 },
   edges: { early: 'haze, and a seal that peels' },
   words: (act, { cavities }) => ({
-    line: `seal${act.with ? ` with ${act.with}` : ''}${act.times > 1 ? `, ${act.times} coats ${duration(act.every)} apart` : ''}`,
+    title: `seal${act.with ? ` with ${act.with}` : ''}`,
+    where: act.times > 1 ? `${act.times} coats ${duration(act.every)} apart` : '',
     act: 'Seal',
     rest: `${cavities}${act.with ? ` with ${act.with}` : ''}`,
     hint: 'only what is dry through; thin, even, no puddles',

@@ -1,4 +1,4 @@
-import { formatAmount } from '../../../document';
+import { counted } from '../../../quantity';
 import { defineAct } from '../../define';
 import { flow } from './flow';
 import { fields, type Specks } from './fields';
@@ -7,6 +7,7 @@ export type { Specks };
 
 export const specks = defineAct({
   kind: 'specks',
+  name: 'spatter',
   group: 'pour in',
   fields,
   also: ['drops', 'dots', 'flick', 'spot', 'freckles'],
@@ -14,11 +15,11 @@ export const specks = defineAct({
   flow,
   varies: 'where each speck lies',
   words: (act, { cup, cavities }) => ({
-    line: `specks of ${cup(act.cupId)}, ${formatAmount(act.amount)} in ${act.drops} drops over ${act.over}`,
-    more: `in ${act.drops} drops over ${act.over}`,
-    act: 'Spot',
-    rest: `${act.drops} drops of ${cup(act.cupId)} over ${act.over}, in ${cavities}`,
+    title: `spatter ${cup(act.cupId)}`,
+    where: `${counted(act.drops, 'drop')} over ${act.over}`,
+    act: 'Spatter',
+    rest: `${cup(act.cupId)} in ${counted(act.drops, 'drop')} over ${act.over}, in ${cavities}`,
     hint: 'from the tip of a pick; no two of one size',
-    confirm: 'Spotted'
+    confirm: 'Spattered'
   })
 });

@@ -11,6 +11,7 @@ export type Spray = ActOf<'spray', typeof fields>;
 
 export const spray = defineAct({
   kind: 'spray',
+  name: 'spray',
   group: 'after',
   fields,
   also: ['mist', 'ash', 'stain'],
@@ -18,10 +19,8 @@ export const spray = defineAct({
   usually: { each: 0.3 },
   edges: { late: 'ash blooms on the open face' },
   words: (act, { cavities }) => ({
-    line:
-      act.times > 1
-        ? `spray ${act.what} ${act.times} times, every ${duration(act.every)}`
-        : `spray ${act.what}`,
+    title: `spray ${act.what}`,
+    where: act.times > 1 ? `${act.times} times, every ${duration(act.every)}` : '',
     act: 'Spray',
     rest: `${act.what} over ${cavities}`,
     hint: 'a fine mist, from an arm’s length',

@@ -11,16 +11,17 @@ export type Sprinkle = ActOf<'sprinkle', typeof fields>;
 
 export const sprinkle = defineAct({
   kind: 'sprinkle',
+  name: 'sprinkle',
   group: 'put in',
   traits: ['strewn'],
   fields,
   also: ['strew', 'glitter', 'salt', 'seeds'],
   usually: { each: 0.3 },
   words: (act, { cavities }) => ({
-    line: `sprinkle ${figure(act.grams, 'g')} ${act.what ?? ''}`.trim(),
+    title: `sprinkle ${figure(act.grams, 'g')} ${act.what ?? ''}`.trim(),
     act: 'Sprinkle',
     rest: `${figure(act.grams, 'g')} ${act.what ?? ''} over ${cavities}`,
-    hint: 'while the surface still takes it',
+    hint: 'while the surface is still sticky enough to hold it',
     confirm: 'Sprinkled'
   })
 });

@@ -12,6 +12,7 @@ export type Stain = ActOf<'stain', typeof fields>;
 
 export const stain = defineAct({
   kind: 'stain',
+  name: 'stain the hollows',
   group: 'after',
   fields,
   also: ['relief', 'hollows', 'patina'],
@@ -23,7 +24,8 @@ export const stain = defineAct({
   },
   edges: { late: 'it takes unevenly once it is dry' },
   words: (act, { cavities, part }) => ({
-    line: `stain the hollows${act.colourantId ? ` with ${part(act.colourantId)}` : ''}${act.wiped === 'yes' ? ', wiped from the peaks' : ''}`,
+    title: `stain the hollows${act.colourantId ? ` with ${part(act.colourantId)}` : ''}`,
+    where: act.wiped === 'yes' ? 'wiped from the peaks' : '',
     act: 'Stain',
     rest: `the hollows of ${cavities}`,
     hint: 'thin, in water; wipe before it dries',

@@ -1,4 +1,3 @@
-import { formatAmount } from '../../../document';
 import { defineAct } from '../../define';
 import { pathWords } from '../../place';
 import { flow } from './flow';
@@ -8,6 +7,7 @@ export type { Swirl };
 
 export const swirl = defineAct({
   kind: 'swirl',
+  name: 'pour a swirl',
   group: 'pour in',
   fields,
   also: ['cup swirl', 'dirty cup', 'marbled cup', 'jug', 'pour cup'],
@@ -15,8 +15,8 @@ export const swirl = defineAct({
   flow,
   varies: 'how the swirl turns',
   words: (act, { cup, cavities }) => ({
-    line: `swirl ${cup(act.cupId)}, ${formatAmount(act.amount)}, along ${pathWords(act.path)}, from ${act.from}`,
-    more: `along ${pathWords(act.path)}, from ${act.from}`,
+    title: `pour a swirl of ${cup(act.cupId)}`,
+    where: `along ${pathWords(act.path)}, from ${act.from}`,
     act: 'Pour the swirl',
     rest: `${cup(act.cupId)} along ${pathWords(act.path)} of ${cavities}`,
     hint: `from ${act.from}, in one go, without stirring`,

@@ -11,13 +11,15 @@ export type Tap = ActOf<'tap', typeof fields>;
 
 export const tap = defineAct({
   kind: 'tap',
+  name: 'tap',
   group: 'wait',
   fields,
   also: ['knock', 'bubbles', 'bang'],
   keeps: (act) => act.minutes,
   traits: ['loosens'],
   words: (act, { cavities, part }) => ({
-    line: `tap ${act.zone ? part(act.zone) : 'all round'}, ${duration(act.minutes)}`,
+    title: `tap ${act.zone ? part(act.zone) : 'all round'}`,
+    where: duration(act.minutes),
     act: 'Tap',
     rest: `${act.zone ? part(act.zone) : 'all round'} of ${cavities}, ${duration(act.minutes)}`,
     hint: 'short and even, on a firm board',

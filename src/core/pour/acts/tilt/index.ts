@@ -7,6 +7,7 @@ export type { Tilt };
 
 export const tilt = defineAct({
   kind: 'tilt',
+  name: 'tilt',
   group: 'move',
   fields,
   also: ['lean', 'run'],
@@ -14,7 +15,8 @@ export const tilt = defineAct({
   passes: (act) => act.minutes,
   flow,
   words: (act, { cavities }) => ({
-    line: `tilt by ${act.degrees}° for ${duration(act.minutes)}`,
+    title: `tilt by ${act.degrees}°`,
+    where: duration(act.minutes),
     act: 'Tilt',
     rest: `${cavities} by ${act.degrees}° for ${duration(act.minutes)}`,
     hint: 'slowly there, slowly back',

@@ -1,4 +1,3 @@
-import { formatAmount } from '../../../document';
 import { defineAct } from '../../define';
 import { flow } from './flow';
 import { fields, type Top } from './fields';
@@ -7,6 +6,7 @@ export type { Top };
 
 export const top = defineAct({
   kind: 'top',
+  name: 'pipe a top',
   group: 'pour in',
   fields,
   also: ['pipe', 'rosettes', 'texture'],
@@ -15,10 +15,10 @@ export const top = defineAct({
   flow,
   traits: (act) => (act.how === 'piped' ? ['tops', 'bagged'] : ['tops']),
   words: (act, { cup, cavities }) => ({
-    line: `top with ${cup(act.cupId)}, ${formatAmount(act.amount)}, ${act.how}`,
-    more: `${act.how}`,
-    act: 'Top',
-    rest: `${cavities} with ${cup(act.cupId)}, ${act.how}`,
+    title: `pipe a top of ${cup(act.cupId)}`,
+    where: act.how === 'piped' ? '' : act.how,
+    act: 'Pipe',
+    rest: `a top of ${cup(act.cupId)} on ${cavities}, ${act.how}`,
     hint: 'from the ends to the middle; embeds between the future cuts',
     confirm: 'Topped'
   })

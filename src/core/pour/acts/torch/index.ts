@@ -5,16 +5,17 @@ export type { Torch };
 
 export const torch = defineAct({
   kind: 'torch',
+  name: 'torch',
   group: 'wait',
   fields,
   also: ['flame', 'bubbles', 'fire'],
   traits: ['flame', 'clears'],
   usually: { each: 0.2 },
   words: (act, { cavities }) => ({
-    line: `torch ${act.seconds} s`,
+    title: `torch ${act.seconds} s`,
     act: 'Torch',
     rest: `${cavities}, ${act.seconds} s`,
-    hint: 'brief, moving, from a hand’s breadth; never near alcohol',
+    hint: 'keep it moving, a hand’s breadth away; never near alcohol',
     confirm: 'Torched'
   })
 });

@@ -9,13 +9,14 @@ export type Trim = ActOf<'trim', typeof fields>;
 
 export const trim = defineAct({
   kind: 'trim',
+  name: 'trim',
   group: 'after',
   fields,
   also: ['flash', 'sprue', 'edge', 'bevel'],
   usually: { each: 1 },
   edges: { early: 'the edge tears', late: 'the edge is hard to take off' },
   words: (act, { cavities }) => ({
-    line: `trim${act.with ? ` with ${act.with}` : ''}`,
+    title: `trim${act.with ? ` with ${act.with}` : ''}`,
     act: 'Trim',
     rest: `${cavities}${act.with ? ` with ${act.with}` : ''}`,
     hint: 'away from yourself',

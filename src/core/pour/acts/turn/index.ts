@@ -10,6 +10,7 @@ export type Turn = ActOf<'turn', typeof fields>;
 
 export const turn = defineAct({
   kind: 'turn',
+  name: 'turn over',
   group: 'after',
   fields,
   traits: ['unmoulded'],
@@ -17,8 +18,9 @@ export const turn = defineAct({
   usually: { each: 0.2 },
   edges: { late: 'it dries to one side' },
   words: (act, { cavities }) => ({
-    line: act.times > 1 ? `turn ${act.times} times, every ${duration(act.every)}` : 'turn over',
-    act: 'Turn',
+    title: 'turn over',
+    where: act.times > 1 ? `${act.times} times, every ${duration(act.every)}` : '',
+    act: 'Turn over',
     rest: cavities,
     hint: 'onto a clean, dry grid',
     confirm: 'Turned'

@@ -10,6 +10,7 @@ export type Vibrate = ActOf<'vibrate', typeof fields>;
 
 export const vibrate = defineAct({
   kind: 'vibrate',
+  name: 'vibrate',
   group: 'wait',
   fields,
   also: ['table', 'bubbles'],
@@ -17,7 +18,7 @@ export const vibrate = defineAct({
   passes: (act) => act.minutes,
   traits: ['loosens'],
   words: (act, { cavities }) => ({
-    line: `vibrate ${duration(act.minutes)}`,
+    title: `vibrate ${duration(act.minutes)}`,
     act: 'Vibrate',
     rest: `${cavities} for ${duration(act.minutes)}`,
     hint: 'until no more air comes; too long and the heavy parts sink',

@@ -8,12 +8,13 @@ export type Wait = ActOf<'wait', typeof fields>;
 
 export const wait = defineAct({
   kind: 'wait',
+  name: 'wait',
   group: 'wait',
   fields,
   also: ['hands off', 'leave', 'gate', 'rest'],
   passes: (act) => act.minutes ?? 0,
   words: (act, { cavities }) => ({
-    line: act.minutes === undefined ? 'wait' : `wait ${duration(act.minutes)}`,
+    title: act.minutes === undefined ? 'wait' : `wait ${duration(act.minutes)}`,
     act: 'Wait',
     rest: [act.minutes === undefined ? '' : duration(act.minutes), cavities && `with ${cavities}`]
       .filter(Boolean)

@@ -9,6 +9,7 @@ export type Wash = ActOf<'wash', typeof fields>;
 
 export const wash = defineAct({
   kind: 'wash',
+  name: 'wash',
   group: 'after',
   fields,
   also: ['rinse', 'clean'],
@@ -16,7 +17,7 @@ export const wash = defineAct({
   usually: { each: 0.5 },
   edges: { late: 'release sets on the face' },
   words: (act, { cavities }) => ({
-    line: `wash${act.with ? ` with ${act.with}` : ''}`,
+    title: `wash${act.with ? ` with ${act.with}` : ''}`,
     act: 'Wash',
     rest: `${cavities}${act.with ? ` with ${act.with}` : ''}`,
     hint: 'lukewarm; nothing of it down the drain that sets there',

@@ -1,5 +1,5 @@
 import { defineAct } from '../../define';
-import { placeWords } from '../../place';
+import { atPlace } from '../../place';
 import { withdrawn } from '../../withdrawn';
 import { flow } from './flow';
 import { fields, type Withdraw } from './fields';
@@ -9,6 +9,7 @@ export type { Withdraw };
 
 export const withdraw = defineAct({
   kind: 'withdraw',
+  name: 'draw out with a syringe',
   group: 'move',
   fields,
   also: ['syringe', 'suck', 'draw out'],
@@ -16,10 +17,11 @@ export const withdraw = defineAct({
   apply: (act, stand, step) => withdrawn(stand, act.ml, step),
   flow,
   words: (act, { cavities }) => ({
-    line: `withdraw ${figure(act.ml, 'ml')} at ${placeWords(act.at)}`,
-    act: 'Withdraw',
-    rest: `${figure(act.ml, 'ml')} at ${placeWords(act.at)} of ${cavities}`,
-    hint: 'slowly, the tip on the ground',
+    title: `draw out ${figure(act.ml, 'ml')}`,
+    where: `${atPlace(act.at)}, with a syringe`,
+    act: 'Draw out',
+    rest: `${figure(act.ml, 'ml')} ${atPlace(act.at)} of ${cavities}`,
+    hint: 'slowly, the tip on the bottom',
     confirm: 'Drawn out'
   })
 });

@@ -5,6 +5,8 @@ export const bandedStones = technique({
   id: 'banded-stones',
   name: 'Speckled strata',
   about: 'thin bands like a cut stone',
+  look: 'stone',
+  also: ['strata', 'terrazzo bands'],
   suits: ['sets in bands'],
   cups: ['bands, in turn', '…'],
   least: 2,

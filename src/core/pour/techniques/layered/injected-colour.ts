@@ -5,6 +5,8 @@ export const injectedColour = technique({
   id: 'injected-colour',
   name: 'Injected colour',
   about: 'two colours from two shots',
+  look: 'layers',
+  also: ['two shots', 'dual injection'],
   suits: ['injected hot'],
   cups: ['first shot', 'second shot'],
   least: 1,

@@ -5,6 +5,8 @@ export const layers = technique({
   id: 'layers',
   name: 'Layers',
   about: 'level bands, one over another',
+  look: 'layers',
+  also: ['bands', 'stripes', 'tiers'],
   suits: [],
   cups: ['the face', '…'],
   least: 1,

@@ -6,6 +6,8 @@ export const solidWithPearl = technique({
   id: 'solid-with-pearl',
   name: 'Solid with pearl',
   about: 'one colour with a sheen',
+  look: 'layers',
+  also: ['one colour', 'shimmer', 'plain'],
   suits: [],
   cups: ['the colour'],
   least: 1,

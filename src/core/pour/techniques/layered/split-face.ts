@@ -5,6 +5,8 @@ export const splitFace = technique({
   id: 'split-face',
   name: 'Split face',
   about: 'two colours side by side, a clean line between',
+  look: 'layers',
+  also: ['half and half', 'two halves', 'wax line'],
   suits: ['sands hard'],
   cups: ['one side', 'other side', 'the back'],
   least: 2,

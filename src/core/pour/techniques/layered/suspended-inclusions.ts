@@ -5,6 +5,8 @@ export const suspendedInclusions = technique({
   id: 'suspended-inclusions',
   name: 'Suspended inclusions',
   about: 'things that float in clear',
+  look: 'set in',
+  also: ['flowers', 'things in clear', 'embedded'],
   suits: ['runs thin', 'cures clear'],
   cups: ['clear', 'the back'],
   least: 1,

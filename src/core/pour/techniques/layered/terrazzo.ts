@@ -5,6 +5,8 @@ export const terrazzo = technique({
   id: 'terrazzo',
   name: 'Terrazzo',
   about: 'chips in a body, ground flat',
+  look: 'stone',
+  also: ['chips', 'offcuts', 'ground flat'],
   suits: ['sands hard'],
   cups: ['the body with its chips'],
   least: 1,

@@ -5,6 +5,8 @@ export const detailCoat = technique({
   id: 'detail-coat',
   name: 'Detail coat',
   about: 'a raised detail in its own colour',
+  look: 'set in',
+  also: ['first coat', 'lettering', 'logo'],
   suits: ['mineral'],
   cups: ['the coat', 'the body'],
   least: 2,

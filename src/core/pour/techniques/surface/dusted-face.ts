@@ -5,6 +5,8 @@ export const dustedFace = technique({
   id: 'dusted-face',
   name: 'Dusted face',
   about: 'a face of mica over a dark body',
+  look: 'set in',
+  also: ['mica face', 'powdered mould'],
   suits: ['takes the gloss'],
   cups: ['the dark body'],
   least: 1,

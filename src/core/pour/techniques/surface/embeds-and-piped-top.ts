@@ -5,6 +5,8 @@ export const embedsAndPipedTop = technique({
   id: 'embeds-and-piped-top',
   name: 'Embeds and a piped top',
   about: 'seeds in the body, rosettes on top',
+  look: 'set in',
+  also: ['rosettes', 'piping', 'frosting'],
   suits: ['goes by trace'],
   cups: ['the body', 'the top'],
   least: 2,

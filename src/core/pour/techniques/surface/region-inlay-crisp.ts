@@ -17,6 +17,8 @@ export const regionInlayCrisp = technique({
   id: 'region-inlay-crisp',
   name: 'Region inlay, crisp',
   about: 'a picture in crisp regions, each milled out and refilled',
+  look: 'set in',
+  also: ['inlay', 'picture', 'milled'],
   suits: ['runs thin', 'sands hard'],
   cups: ['the ground', 'a region', '…'],
   least: 2,

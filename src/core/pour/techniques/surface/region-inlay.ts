@@ -5,8 +5,10 @@ export const regionInlay = technique({
   id: 'region-inlay',
   name: 'Region inlay',
   about: 'a picture in soft-edged regions',
+  look: 'set in',
+  also: ['picture', 'painting', 'landscape'],
   suits: ['runs thin'],
-  cups: ['the base colour', 'dark zones', 'light features', '…'],
+  cups: ['the ground colour', 'dark zones', 'light features', '…'],
   least: 2,
   shows: 'open face',
   learn: ['minutes at each zone', 'days to milling'],
@@ -27,7 +29,7 @@ export const regionInlay = technique({
           strokes: 8,
           strength: 0.3
         }),
-        note: 'worked in locally, within forty minutes of the base'
+        note: 'worked in locally, within forty minutes of the ground'
       },
       { act: act('cure', { minutes: cures }) },
       { act: act('mill', { depth: 1 }), note: 'what shows is the depth that the mill leaves' },

@@ -5,6 +5,8 @@ export const stainedRelief = technique({
   id: 'stained-relief',
   name: 'Stained relief',
   about: 'colour that stays in the hollows',
+  look: 'set in',
+  also: ['antique', 'patina', 'hollows'],
   suits: ['mineral'],
   cups: ['the pale body'],
   least: 1,

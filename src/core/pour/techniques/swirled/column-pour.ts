@@ -5,8 +5,10 @@ export const columnPour = technique({
   id: 'column-pour',
   name: 'Column pour',
   about: 'rings that follow the post',
+  look: 'swirls',
+  also: ['rings', 'star pour', 'post pour'],
   suits: ['flows round a post'],
-  cups: ['jugs, turn about', '…'],
+  cups: ['jugs, in turn', '…'],
   least: 2,
   learn: ['grams a round'],
   steps: ({ cups, cutInto }) => [

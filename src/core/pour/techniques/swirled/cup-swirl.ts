@@ -5,6 +5,8 @@ export const cupSwirl = technique({
   id: 'cup-swirl',
   name: 'Cup swirl',
   about: 'ribbons that turn into one another',
+  look: 'swirls',
+  also: ['in-the-pot swirl', 'jug swirl', 'ribbons'],
   suits: ['swirls fluid'],
   cups: ['into the jug', '…'],
   least: 2,
@@ -12,7 +14,7 @@ export const cupSwirl = technique({
   learn: ['trace of each at the pour'],
   steps: ({ cups, cutInto }) => [
     { act: pour('swirl', cups[0]!, RIM), note: 'from low, without stirring' },
-    { act: act('tap', { minutes: 0.5 }), note: 'pat it down' },
+    { act: act('tap', { minutes: 0.5 }), note: 'tap to settle it' },
     { act: act('spray'), note: 'the surface' },
     { act: act('demould') },
     ...(cutInto > 1 ? [{ act: act('cut', { pieces: cutInto }), until: [outOfMould(30)] }] : [])

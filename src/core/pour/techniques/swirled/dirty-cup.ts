@@ -5,6 +5,8 @@ export const dirtyCup = technique({
   id: 'dirty-cup',
   name: 'Dirty cup',
   about: 'cells and rings from one cup',
+  look: 'cells',
+  also: ['rings', 'stacked cup'],
   suits: ['runs thin', 'swirls fluid'],
   cups: ['stacked, the first at the bottom', '…'],
   least: 2,

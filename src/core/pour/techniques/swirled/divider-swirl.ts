@@ -5,6 +5,8 @@ export const dividerSwirl = technique({
   id: 'divider-swirl',
   name: 'Divider swirl',
   about: 'chambers drawn into one another',
+  look: 'swirls',
+  also: ['partition', 'comb', 'chambers'],
   suits: ['goes by trace'],
   cups: ['chambers, in turn', '…'],
   least: 2,

@@ -5,6 +5,8 @@ export const doubleDirtyPour = technique({
   id: 'double-dirty-pour',
   name: 'Double dirty pour',
   about: 'black and white that break into one another',
+  look: 'cells',
+  also: ['two cups', 'black and white', 'marble'],
   suits: ['runs thin', 'swirls fluid'],
   cups: ['white with dark drops', 'black with clumping white'],
   least: 2,

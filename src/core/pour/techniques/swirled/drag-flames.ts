@@ -5,6 +5,8 @@ export const dragFlames = technique({
   id: 'drag-flames',
   name: 'Drag flames',
   about: 'flames with long tapering tips',
+  look: 'swirls',
+  also: ['flames', 'combed', 'dragged tips'],
   suits: ['holds a line'],
   cups: ['laid side by side', '…'],
   least: 2,

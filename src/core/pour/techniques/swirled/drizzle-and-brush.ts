@@ -18,6 +18,8 @@ export const drizzleAndBrush = technique({
   id: 'drizzle-and-brush',
   name: 'Drizzle and brush',
   about: 'feathered colours under a clear face',
+  look: 'swirls',
+  also: ['feathers', 'brushed', 'strings'],
   suits: ['runs thin', 'cures clear'],
   cups: ['clear', 'drizzles', '…'],
   least: 3,

@@ -5,6 +5,8 @@ export const heartsBloom = technique({
   id: 'hearts-bloom',
   name: 'Hearts bloom',
   about: 'white hearts that open by themselves',
+  look: 'cells',
+  also: ['hearts', 'bloom', 'ring'],
   suits: ['runs thin', 'cures clear'],
   cups: ['clear', 'heavy white', 'glitter back'],
   least: 2,

@@ -5,6 +5,8 @@ export const pipedPetals = technique({
   id: 'piped-petals',
   name: 'Piped petals',
   about: 'a flower of rings, drawn to points',
+  look: 'cells',
+  also: ['flower', 'petals', 'mandala'],
   suits: ['holds a line'],
   cups: ['the bed', 'petals, in turn', '…'],
   least: 2,

@@ -5,6 +5,8 @@ export const puddleStack = technique({
   id: 'puddle-stack',
   name: 'Puddle stack',
   about: 'rings with lacing and cells',
+  look: 'cells',
+  also: ['lacing', 'lace', 'cells', 'drop swirl'],
   suits: ['runs thin'],
   cups: ['the white bed', 'puddles, dark to bright', '…'],
   least: 2,
@@ -13,7 +15,7 @@ export const puddleStack = technique({
     const puddles = cups.slice(1);
     const out = Math.max(0.5, Number((0.06 * capacity).toPrecision(2)));
     return [
-      { act: pour('lay', cups[0]!, share(0.24)), key: 'bed', note: 'over the whole bed, until it levels' },
+      { act: pour('lay', cups[0]!, share(0.24)), key: 'bed', note: 'over the whole bottom; let it level' },
       ...puddles.map((cup, i) => ({
         act: pour('puddle', cup, i === puddles.length - 1 ? RIM : share(0.76 / puddles.length), {
           from: i % 2 ? 'high' : 'low'

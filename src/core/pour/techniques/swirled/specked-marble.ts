@@ -8,6 +8,8 @@ export const speckedMarble = technique({
   id: 'specked-marble',
   name: 'Specked marble',
   about: 'a pale body with specks and veins',
+  look: 'stone',
+  also: ['marble', 'veins', 'freckles'],
   suits: ['marbles thick'],
   cups: ['the body', 'the specks', '…'],
   least: 2,
@@ -21,7 +23,7 @@ export const speckedMarble = technique({
     {
       act: pour('puddle', cups[0]!, RIM),
       key: 'body',
-      note: 'specks from a pick tip, three to six strokes, then close and slowly from one place'
+      note: 'Pick up a little dark mix and draw 3 to 6 strokes in the cup. Then pour slowly from one spot.'
     },
     { act: act('tap', { minutes: 0.5 }) },
     { act: act('demould') },

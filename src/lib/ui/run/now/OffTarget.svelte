@@ -21,7 +21,7 @@
     {#if cupState.scale > 1}
       <Overshoot {ways} g={weighed} {mixId} {log} />
     {:else}
-      <strong>Less is in than planned.</strong> The rest follows: × {cupState.scale.toFixed(3)}, {weighed(
+      <strong>Less is in than planned.</strong> Scale up the rest to match: × {cupState.scale.toFixed(3)}, {weighed(
         -cupState.surplus
       )} short. Undo to add more.
       <button class="ml-1 font-bold underline" onclick={() => mixId && log.tell({ type: 'accepted', mixId })}>

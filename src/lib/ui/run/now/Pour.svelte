@@ -1,6 +1,6 @@
 <!-- A pour: how much into each cavity, how long it still levels, and what it should leave. -->
 <script lang="ts">
-  import { clock, displayOf, reading, weighing } from '$core/quantity';
+  import { clock, displayOf, intoEach, reading, weighing } from '$core/quantity';
   import type { Instruction } from '$lib/run/instruction';
   import type { RunDesk } from '$lib/run/run-desk.svelte';
   import { inWords, volume } from '$lib/preferences.svelte';
@@ -18,15 +18,21 @@
   const unit = $derived(displayOf(division).symbol);
   const g = $derived((x: number) => reading(x, division));
   const weighed = $derived((x: number) => weighing(x, division));
+  const nameOfGroup = $derived(
+    desk.computed.groups.find((x) => x.groupId === instruction.task.groupId)?.name ?? 'the mould'
+  );
   const window = $derived(desk.clocks.find((c) => c.id === `pour:${instruction.task.mixId}`));
   const partial = $derived(soFar(desk));
 </script>
 
-<BigNumber value={g(instruction.task.gramsEach)} words={`${unit} into each of ${instruction.task.count}`} />
+<BigNumber
+  value={g(instruction.task.gramsEach)}
+  words={`${unit} ${intoEach(instruction.task.count, nameOfGroup)}`}
+/>
 {#if window && window.due < now}
   <p class="mt-1 text-[1.3rem] font-bold text-cinnabar" role="status" data-testid="too-late">
-    Too late by {clock((now - window.due) / 1000)}: it may not level any more. If it does not, R says what can
-    still be made.
+    Too late by {clock((now - window.due) / 1000)}: it may no longer level. If it does not, press R to see
+    what can still be made.
   </p>
 {:else if window}
   <p class="mt-1 text-[1.2rem] {window.due - now < 60_000 ? 'font-bold text-ochre' : 'text-ink-2'}">
@@ -42,7 +48,7 @@
       <CoreDrawing group={partial} cups={desk.computed.cups} showFace="mould face" height={200} />
     </div>{/if}
   <label class="block text-[1.05rem]">
-    poured in all, if it was another
+    if you poured a different amount in all
     <span class="mt-1 flex items-center gap-2">
       <input
         class="field !min-h-[64px] !w-40 text-[1.4rem]"

@@ -57,7 +57,7 @@
     share={onPan ? (onPan.grams - instruction.before) / instruction.target : 0}
   />
   <p class="mt-2 flex justify-between text-[1.05rem] text-ink-2">
-    <span>{instruction.before ? `${g(instruction.before)} in the cup` : 'cup tared to nothing'}</span>
+    <span>{instruction.before ? `${g(instruction.before)} in the cup` : 'cup tared to 0'}</span>
     <span>slow from {g(instruction.before + instruction.target * 0.9)} · stop at {g(aim)}</span>
   </p>
 {/if}
@@ -75,7 +75,7 @@
     {unit}
   </label>
   {#if !desk.useScale && !toCount}
-    <span class="text-ink-2">or, weighing the pot it comes from, before − after</span>
+    <span class="text-ink-2">or type the pot’s weight before − after</span>
   {/if}
   {#if toCount}
     <button class="button min-h-[64px]" onclick={desk.countOne}>
@@ -98,7 +98,7 @@
         class="button min-h-[64px]"
         onclick={() => scale.ask({ do: 'pour', grams: Math.max(desk.computed.division, toGo ?? 0) })}
       >
-        Pour with the stand-in hand
+        Let the screen play the scale
       </button>
     {/if}
     <button class="button min-h-[64px]" onclick={() => scale.ask({ do: 'tare' })}>Tare</button>

@@ -3,7 +3,7 @@
   import Table from '../../Table.svelte';
   import Fold from '../../Fold.svelte';
   import type { Computed } from '$core/plan';
-  import { duration, holdsFor } from '$core/quantity';
+  import { counted, duration, holdsFor } from '$core/quantity';
   import { mass, inWords, volume } from '../../../preferences.svelte';
   import { HEADROOM } from '$core/shelf';
   import type { PlanView } from '../../../plan/plan-view.svelte';
@@ -48,7 +48,7 @@
   {#if order}
     <div class="flex items-baseline justify-between gap-3 border-t border-rule py-1.5" data-testid="order">
       <dt class="text-ink-2">
-        For {order.good} good, at
+        For {order.good} good pieces, with
         <QuantityField
           quiet
           width="2.8rem"
@@ -61,17 +61,16 @@
         rejects
         <span class="block text-[0.8rem]"
           >{order.from === 'record'
-            ? 'rejects from the record'
+            ? 'rejects as on record; enough 9 times in 10'
             : order.from === 'typed'
-              ? 'as you typed'
-              : 'no record yet'}, 9 times in 10 enough</span
+              ? 'rejects as you typed; enough 9 times in 10'
+              : 'no rejects on record yet'}</span
         >
       </dt>
       <dd class="text-right">
         <Figure class="font-semibold" value="cast {order.cast}" />
         <span class="block"
-          >{order.turns} turn{order.turns === 1 ? '' : 's'} of {order.perTurn}{order.lastTurn <
-            order.perTurn && order.turns > 1
+          >{counted(order.turns, 'pour')} of {order.perTurn}{order.lastTurn < order.perTurn && order.turns > 1
             ? `, the last of ${order.lastTurn}`
             : ''}</span
         >
@@ -80,7 +79,7 @@
   {/if}
   {#if order && order.turns > 1}
     <FactRow
-      label={`In all ${order.turns} turns`}
+      label={`For all ${order.turns} pours`}
       value={mass(computed.totals.balance.mixed * order.turns)}
       note={computed.needs.map((n) => `${n.name} ${mass(n.inAll)}`).join(' · ')}
     />
@@ -92,13 +91,13 @@
       <dd class="text-right"><Figure class="font-semibold" value="{rota.mixes.length} mixes" /></dd>
       <dd class="clear-both">
         <p class="text-[0.8rem] text-ink-2">
-          of {rota.mixes.map((m) => m.count).join(', ')}; all out after {duration(
+          of {rota.mixes.map((m) => m.count).join(', ')}; last piece out after {duration(
             rota.ends
           )}{#if rota.gains.helper}; with a helper {rota.gains.helper.mixes}{/if}{#if rota.gains.window}; one
             mix would do for {rota.cavities}
             with {duration(rota.gains.window)} to pour{/if}
         </p>
-        <Fold words="When each is mixed, poured and out">
+        <Fold words="When each is mixed, poured and demoulded">
           <Table
             class="mt-1 text-[0.82rem]"
             label="The row of mixes"
@@ -123,21 +122,21 @@
     />{/if}
   {#if hand && hand.window > 0}
     <FactRow
-      label="One mix in hand"
-      value={`${hand.inHand} of ${hand.castings} casting${hand.castings === 1 ? '' : 's'}`}
-      note={`pours for ${holdsFor(hand.window)}, less 15 %`}
+      label="One mix is enough for"
+      value={`${hand.inHand} of ${counted(hand.castings, 'casting')}`}
+      note={`you have ${holdsFor(hand.window)}; 15 % of it kept in reserve`}
     />
   {/if}
   {#if needed.length}
     <FactRow
-      label="Mixed in"
+      label="Mix in"
       value={vessels.length ? vessels.join(', ') : `${volume(Math.max(...needed) / (1 - HEADROOM))} or more`}
-      note={`${stands ? `on the ${stands}, ` : ''}a third left free to stir`}
+      note={`${stands ? `on the ${stands}, ` : ''}filled to two thirds`}
     />
   {/if}
   {#if colouring.length > 1}
     <div class="flex items-baseline justify-between gap-3 border-t border-rule py-1.5">
-      <dt class="shrink-0 text-ink-2">Colour with one tool</dt>
+      <dt class="shrink-0 text-ink-2">With one stick, light to dark</dt>
       <dd class="flex flex-wrap items-center justify-end gap-1">
         {#each colouring as cup, i (cup.cupId)}
           <span class="flex items-center gap-1">
@@ -163,7 +162,7 @@
   {/each}
   {#if computed.surplus.leftovers.length}
     <FactRow
-      label="To the leftovers"
+      label="Left over"
       value={mass(computed.surplus.leftovers.reduce((s, l) => s + l.grams, 0))}
       note={computed.surplus.leftovers.map((l) => `${l.letter} ${mass(l.grams)}`).join(' · ')}
     />

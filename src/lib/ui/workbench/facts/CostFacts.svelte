@@ -20,10 +20,10 @@
   {:else}
     <FactRow label="Cost" value="not known" note="prices stand on the lots of the shelf" />
   {/if}
-  <FactRow label="Gloves, cups, blades a turn" note="in the money of your lots">
+  <FactRow label="Gloves, cups, blades each pour" note="in the money of your lots">
     <span class="block w-24">
       <NumberField
-        label="Consumables a turn"
+        label="Consumables each pour"
         optional
         value={editor.plan.consumables}
         onchange={(v) => editor.edit({ path: ['consumables'], value: v })}

@@ -1,6 +1,6 @@
 <!-- Temperature over time of one cup, in the cup and in the piece, with its states as bands and its pour window marked. -->
 <script lang="ts">
-  import { onMount } from 'svelte';
+  import { themeNow } from '../../../page/theme.svelte';
   import type { Chart as ChartType, Plugin } from 'chart.js';
   import { cureCourses, type Computed, type Plan } from '$core/plan';
   import { duration } from '$core/quantity';
@@ -72,7 +72,9 @@
       tension: 0.2
     }));
 
-  onMount(() => {
+  // Drawn again in the colours of another theme.
+  $effect(() => {
+    themeNow();
     let gone = false;
     // The chart is fetched when it is first asked for: the workbench does not carry it.
     void import('chart.js').then(

@@ -12,7 +12,8 @@
   const uncounted = $derived(needs.filter((n) => n.have === undefined));
   const words = $derived.by(() => {
     if (short.length) return `Short of ${short.map((n) => n.name).join(', ')}.`;
-    if (uncounted.length === needs.length) return 'Nothing of this is counted: no lots are kept of it.';
+    if (uncounted.length === needs.length)
+      return 'No stock is kept of these: add lots on the shelf to count them.';
     const what = several ? 'Enough for the order' : 'Enough';
     return uncounted.length ? `${what} of what is counted.` : `${what}.`;
   });
@@ -28,7 +29,7 @@
       { id: 'name', head: '', text: (n) => n.name, headClass: '!px-0', class: '!px-0 !py-1 text-ink-2' },
       {
         id: 'needed',
-        head: several ? 'a turn' : 'takes',
+        head: several ? 'each pour' : 'takes',
         num: true,
         text: (n) => mass(n.grams),
         class: '!py-1'

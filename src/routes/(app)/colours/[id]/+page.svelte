@@ -62,7 +62,7 @@
 
 <svelte:head><title>{card.name || 'New colourant'} · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1000px] px-7 py-6">
+<div class="page">
   <CardHead {form} back="/colours" what="colourant" put="/colours" />
   <div class="sheet mt-4 grid grid-cols-1 gap-x-5 p-5 sm:grid-cols-3">
     <Row label="Form">
@@ -83,7 +83,7 @@
         onchange={(v) => form.set(['pigmentFraction'], v)}
       />
     </Row>
-    <Row label="Carried in" hint="a carrier that is a part counts as that part">
+    <Row label="Carried in" hint="a carrier that is part of the recipe counts as it">
       <Choice
         label="Carried in"
         value={card.carrier}
@@ -92,7 +92,7 @@
       />
     </Row>
     <Row
-      label="Masstone: its colour at full strength"
+      label="Full-strength colour"
       hint={card.colourFrom
         ? `from ${card.colourFrom === 'typed' ? 'you' : `a ${card.colourFrom}`}`
         : 'starting value'}
@@ -104,7 +104,7 @@
         onchange={(hex) => setColour('colour', hex, 'typed')}
       />
     </Row>
-    <Row label="Strength" hint="beside a common oxide, 1" problem={form.at('strength')}>
+    <Row label="Strength" hint="compared with iron oxide = 1" problem={form.at('strength')}>
       <NumberField label="Strength" value={card.strength} onchange={(v) => form.set(['strength'], v)} />
     </Row>
     <Row
@@ -123,22 +123,22 @@
       <NumberField label="Density" optional value={card.density} onchange={(v) => form.set(['density'], v)} />
     </Row>
     <Row
-      label="A drop of it weighs"
+      label="Weight of one drop"
       hint={card.drop ? `± ${((card.drop.error / card.drop.grams) * 100).toFixed(1)} %` : 'weigh twenty once'}
     >
       <a class="button w-full" href="/colours/drops"
         >{card.drop ? `${card.drop.grams.toFixed(4)} g` : 'Weigh a drop'}</a
       >
     </Row>
-    <Row label="Loose in a spoon" hint="g/ml, levelled" problem={form.at('bulkDensity')}>
+    <Row label="Weight of one level ml, g" problem={form.at('bulkDensity')}>
       <NumberField
-        label="Loose in a spoon"
+        label="Weight of one level ml, g"
         optional
         value={card.bulkDensity}
         onchange={(v) => form.set(['bulkDensity'], v)}
       />
     </Row>
-    <Row label="Takes light, scatters none" hint="dyes and clear colours">
+    <Row label="Dye (see-through)" hint="colours without making opaque">
       <Tick checked={!!card.translucent} onchange={(v) => form.set(['translucent'], v || undefined)}
         >translucent</Tick
       >
@@ -155,9 +155,9 @@
         </p>
         {#if card.tint}
           {@const tint = card.tint}
-          <Row label="Percent of it in white" problem={form.at('tint/percent')}>
+          <Row label="Percent in white" problem={form.at('tint/percent')}>
             <QuantityField
-              label="Percent of it in white"
+              label="Percent in white"
               unit="%"
               above
               max={0.6}
@@ -195,7 +195,7 @@
       </div>
       <div>
         <PhotoPick
-          label="Pick the masstone from a photo"
+          label="Pick the full-strength colour from a photo"
           onpick={(hex) => setColour('colour', hex, 'photo')}
         />
         {#if card.tint}
@@ -214,15 +214,17 @@
       </div>
       <div class="text-[0.9rem]" data-testid="optics">
         <div class="grid grid-cols-3">
-          <Swatch hex={card.colour} letter="A" nth={1} label="masstone" height={54} />
-          <Swatch hex={predictedTint} letter="B" nth={3} label="tint with white" height={54} />
-          <Swatch hex={overBlack} letter="C" nth={2} label="1 mm over black" height={54} />
+          <Swatch hex={card.colour} letter="A" label="full strength" height={54} />
+          <Swatch hex={predictedTint} letter="B" label="tint with white" height={54} />
+          <Swatch hex={overBlack} letter="C" label="1 mm over black" height={54} />
         </div>
         <p class="mt-1 grid grid-cols-3 text-center text-[0.78rem] text-ink-2">
-          <span>masstone</span><span>{card.tint?.percent ?? 10} % in white</span><span>1 mm over black</span>
+          <span>full strength</span><span>{card.tint?.percent ?? 10} % in white</span><span
+            >1 mm over black</span
+          >
         </p>
         <p class="mt-1">
-          hides at <strong>{hides}</strong> with 1 % in clear resin · darkens white
+          opaque from <strong>{hides}</strong> with 1 % in clear resin · darkens white
           <strong>× {tintingStrength(card, reference).toFixed(1)}</strong> as much as brown oxide
         </p>
       </div>

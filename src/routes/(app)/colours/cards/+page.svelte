@@ -66,13 +66,13 @@
 
 <svelte:head><title>Trial cards · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1160px] px-7 py-6">
+<div class="page">
   <ColourTabs />
   <BrokenList broken={data.broken} />
   <header class="flex items-center gap-3">
     <div class="flex-1">
       <h1 class="text-[1.9rem]">Trial cards</h1>
-      <p class="text-ink-2">Smears kept and measured. They tell how strong your own pots are.</p>
+      <p class="text-ink-2">Test smears, measured: they set the strength of your own pigments.</p>
     </div>
     <a class="button" href="/colours/cards/print">Print a sheet</a>
     <button class="button go" onclick={() => (adding = !adding)} aria-expanded={adding}>New card</button>
@@ -136,14 +136,8 @@
       {@const fit = of(card.id)}
       <li class="sheet overflow-hidden" data-card={card.id}>
         <div class="grid grid-cols-2">
-          <Swatch hex={card.colour} letter={letterOf(n)} nth={n} label="{card.name}, measured" height={64} />
-          <Swatch
-            hex={predicted(card)}
-            letter={letterOf(n)}
-            nth={n}
-            label="{card.name}, predicted"
-            height={64}
-          />
+          <Swatch hex={card.colour} letter={letterOf(n)} label="{card.name}, measured" height={64} />
+          <Swatch hex={predicted(card)} letter={letterOf(n)} label="{card.name}, predicted" height={64} />
         </div>
         <div class="p-3 text-[0.88rem]">
           <p class="flex text-[0.78rem] text-ink-2">

@@ -40,7 +40,7 @@
 
 <svelte:head><title>Weigh a drop · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[860px] px-7 py-6">
+<div class="page">
   <ColourTabs />
   <h1 class="text-[1.9rem]">Weigh a drop</h1>
   {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
@@ -92,7 +92,7 @@
       {#if spread > 0.03}<p class="mt-1 text-[0.9rem] text-ochre">
           Count more drops: twenty or thirty tell better.
         </p>{/if}
-      <button class="button go mt-3 w-full" onclick={keep} disabled={!colourant}>Keep it on the card</button>
+      <button class="button go mt-3 w-full" onclick={keep} disabled={!colourant}>Save for this bottle</button>
       {#if kept}<p class="mt-2 text-verdigris" role="status">{kept} knows its drop now.</p>{/if}
     </li>
   </ol>

@@ -132,13 +132,13 @@
 
 <svelte:head><title>Match a colour · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1160px] px-7 py-6">
+<div class="page">
   <ColourTabs />
   <h1 class="text-[1.9rem]">{replaced ? `Without ${replaced.name}` : 'Match a colour'}</h1>
   <p class="text-ink-2">
     {replaced
       ? 'What comes nearest to it from the other pots.'
-      : 'Which pots make this colour in this base, and how much of each.'}
+      : 'Which pigments make this colour in this material, and how much of each.'}
   </p>
   <div class="mt-3 grid items-start gap-6 lg:grid-cols-[340px_minmax(0,1fr)]">
     <section class="sheet p-5" aria-label="What is wanted">
@@ -157,26 +157,26 @@
             )
           ]}
           onchange={(v) => (v.startsWith('#') ? fromCard(v.slice(1)) : fromCup(v))}
-          placeholder="of a card or cup…"
+          placeholder="or the colour of a card or cup"
           class="!w-auto flex-1"
         />
       </div>
       <Row label="In">
         <Choice
-          label="Base"
+          label="Material"
           value={base?.id ?? ''}
           options={data.bases.map((b) => ({ value: b.id, label: b.name }))}
           onchange={(v) => (baseId = v)}
         />
       </Row>
       <div class="grid grid-cols-2 gap-x-3">
-        <Row label="Seen">
+        <Row label="Seen as">
           <Choice
-            label="Seen"
+            label="Seen as"
             value={film ? 'film' : 'deep'}
             options={[
-              { value: 'deep', label: 'deep' },
-              { value: 'film', label: 'as a layer' }
+              { value: 'deep', label: 'a thick piece' },
+              { value: 'film', label: 'a thin layer' }
             ]}
             onchange={(v) => (film = v === 'film')}
           />
@@ -223,7 +223,7 @@
           onchange={(v) => (scaleId = v)}
         />
       </Row>
-      {#if !film}<Tick checked={clear} onchange={(v) => (clear = v)}>a colour to see through</Tick>{/if}
+      {#if !film}<Tick checked={clear} onchange={(v) => (clear = v)}>a transparent colour</Tick>{/if}
       {#if toBuy.length}<Tick checked={buy} onchange={(v) => (buy = v)}
           >also what could be bought ({toBuy.length} more)</Tick
         >{/if}
@@ -272,8 +272,7 @@
         </p>
       {:else if !work.running}
         <p class="text-ink-2">
-          Choose a colour, a base and how it will be seen. The nearest few recipes stand here, the simplest
-          first among equals.
+          Choose a colour, a material and how it will be seen. The best recipes come here, the simplest first.
         </p>
       {/if}
     </section>

@@ -141,14 +141,14 @@
 
 <svelte:head><title>Palettes · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1160px] px-7 py-6">
+<div class="page">
   <ColourTabs />
   <header class="flex flex-wrap items-center gap-3">
     <div class="flex-1">
       <h1 class="text-[1.9rem]">Palettes</h1>
       <p class="text-ink-2">From a photo or a file to recipes; from the shelf to a file.</p>
     </div>
-    <a class="button" href="/api/v1/palette" download>The shelf as palette text</a>
+    <a class="button" href="/api/v1/palette" download>Export palette</a>
     <a class="button" href="/api/v1/palette?as=csv" download>as CSV</a>
   </header>
   {#if problem}<div class="mt-3"><ProblemNote {problem} /></div>{/if}
@@ -190,7 +190,7 @@
       {#if swatches.length}
         <div class="flex flex-wrap items-center gap-3">
           <Choice
-            label="Base"
+            label="Material"
             value={base?.id ?? ''}
             options={data.bases.map((b) => ({ value: b.id, label: b.name }))}
             onchange={(v) => (baseId = v)}
@@ -237,7 +237,7 @@
           {/if}
           <span class="flex-1"></span>
           <button class="button" onclick={() => save('palette.gpl', writePalette('palette', swatches))}
-            >Save as palette text</button
+            >Save as a palette</button
           >
           <button class="button" onclick={() => save('palette.csv', writePaletteCsv(swatches))}>as CSV</button
           >
@@ -246,12 +246,11 @@
           {#each swatches as s, n (n)}
             {@const found = recipes[s.hex]}
             <li class="flex items-center gap-4 py-2">
-              <span class="w-20"><Swatch hex={s.hex} letter={letterOf(n)} nth={n} label={s.name} /></span>
+              <span class="w-20"><Swatch hex={s.hex} letter={letterOf(n)} label={s.name} /></span>
               <span class="w-20"
                 >{#if found}<Swatch
                     hex={found.look.hex}
                     letter={letterOf(n)}
-                    nth={n}
                     label="{s.name}, as matched"
                   />{/if}</span
               >
@@ -270,8 +269,8 @@
         </ul>
       {:else}
         <p class="text-ink-2">
-          Open a palette file, or a photo of the marsh: its main colours stand here, and each becomes a recipe
-          from your pots.
+          Open a palette file, or a photo: its main colours come here, and each becomes a recipe from your
+          pigments.
         </p>
       {/if}
     </section>

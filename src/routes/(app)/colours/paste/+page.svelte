@@ -51,7 +51,7 @@
 
 <svelte:head><title>Make a paste · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[960px] px-7 py-6">
+<div class="page">
   <ColourTabs />
   <h1 class="text-[1.9rem]">Make a paste</h1>
   {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
@@ -66,9 +66,9 @@
           onchange={(v) => (pigmentId = v)}
         />
       </Row>
-      <Row label="Mulled into" hint="counted as that part in every recipe">
+      <Row label="Ground into" hint="counts as this part in every recipe">
         <Choice
-          label="Mulled into"
+          label="Ground into"
           value={carrier}
           options={PASTE_CARRIERS.map((c) => ({ value: c.carrier, label: c.words }))}
           onchange={(v) => (carrier = v as typeof carrier)}
@@ -96,31 +96,31 @@
             onchange={(v) => (fraction = v)}
           />
         </Row>
-        <Row label="Carrier costs, a gram">
+        <Row label="Carrier price per g">
           <NumberField
-            label="Carrier costs"
+            label="Carrier price per g"
             optional
             value={carrierCost}
             onchange={(v) => (carrierCost = v)}
           />
         </Row>
-        <Row label="Bought, a gram" hint="at 50 % pigment">
+        <Row label="Ready-made price per g" hint="at 50 % pigment">
           <NumberField label="Bought costs" optional value={bought} onchange={(v) => (bought = v)} />
         </Row>
-        <Row label="Keeps, months">
+        <Row label="Shelf life, months">
           <NumberField label="Keeps months" value={months} onchange={(v) => v && (months = v)} />
         </Row>
       </div>
     </li>
     <li class="sheet p-5">
-      <p class="label">3 · Weigh and mull</p>
+      <p class="label">3 · Weigh and grind</p>
       {#if paste.ok}
         <p class="mt-1 font-display text-[2rem] leading-tight font-medium" data-testid="paste">
           {weighing(paste.value.pigment, division)} <span class="text-[1.1rem]">pigment</span><br />
           {weighing(paste.value.carrier, division)} <span class="text-[1.1rem]">{chosen.words}</span>
         </p>
         <p class="mt-1 text-[0.9rem] text-ink-2">
-          Pigment first, carrier drop by drop, mull until no grit shows on glass. {(
+          Pigment first, carrier drop by drop, grind until no grit shows on glass. {(
             paste.value.fraction * 100
           ).toFixed(1)} % by weight. Mark the jar with the carrier.
         </p>
@@ -135,7 +135,7 @@
             Its cost shows once a lot of the pigment and the carrier’s price are known.
           </p>
         {/if}
-        <button class="button go mt-3 w-full" onclick={keep} disabled={!pigment}>Put it on the shelf</button>
+        <button class="button go mt-3 w-full" onclick={keep} disabled={!pigment}>Save</button>
       {:else}
         <ProblemNote problem={paste.problem} />
       {/if}

@@ -10,7 +10,7 @@
   );
 
   // What the page is made of and its first figures, each in a task of its own.
-  const turn = new InTurn(7, async function* () {
+  const turn = new InTurn(6, async function* () {
     await import('$core/mould');
     yield;
     await import('$core/material');
@@ -31,4 +31,6 @@
   {#key editor}
     <bench.Workbench {editor} {turn} lessons={data.lessons} />
   {/key}
+{:else}
+  <p class="p-8 text-ink-2" role="status">Opening {data.plan.name}. Its figures are being worked out.</p>
 {/if}

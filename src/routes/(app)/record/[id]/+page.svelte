@@ -168,7 +168,7 @@
 <svelte:window {onkeydown} />
 <svelte:head><title>{data.run.name}: record · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1140px] px-7 py-6">
+<div class="page">
   <header class="flex flex-wrap items-center gap-3">
     <div class="min-w-[22rem] flex-1">
       <p class="text-[0.9rem] text-ink-2">
@@ -180,15 +180,15 @@
     </div>
     {#if data.open}<a class="button go" href="/run/{data.run.id}">Go on with the run</a>{/if}
     <Choice
-      class="!w-48"
-      label="Repeat otherwise"
+      class="!w-60"
+      label="Repeat with changes"
       value=""
-      placeholder="Repeat otherwise…"
+      placeholder="Repeat with changes"
       options={otherwise}
       onchange={repeatOtherwise}
     />
     <a class="button" href="/record/{data.run.id}/buyer">For the buyer</a>
-    <button class="button {data.open ? '' : 'go'}" onclick={() => repeat()}>Repeat as poured</button>
+    <button class="button {data.open ? '' : 'go'}" onclick={() => repeat()}>Repeat the same</button>
   </header>
   {#each problems as problem, i (i)}<div class="mt-2">
       <ProblemNote {problem} />

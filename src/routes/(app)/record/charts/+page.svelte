@@ -21,16 +21,15 @@
     <p class="text-[0.95rem] text-ink-2">{words}</p>
     {#if rows.length}
       <RateChart label={title} {rows} {tone} />
-    {:else}<p class="mt-2 text-ink-2">Nothing is told of that yet.</p>{/if}
+    {:else}<p class="mt-2 text-ink-2">Nothing on record yet.</p>{/if}
   </section>
 {/snippet}
 
-<div class="mx-auto max-w-[1140px] px-7 py-7">
+<div class="page">
   <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/record">Record</a></p>
   <h1 class="text-[1.9rem]">What {data.runs} runs show</h1>
   <p class="text-ink-2">
-    A line is where the true rate lies, 19 times in 20; in brackets how many pieces tell it. A long line says
-    little.
+    Each line is the likely range (95 %), with the number of pieces in brackets. A long line means few pieces.
   </p>
   <div class="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-2">
     {@render chart('Rejects by act', 'of pieces whose pour had it', rates(data.byAct), '--cinnabar')}
@@ -42,11 +41,11 @@
     )}
     {@render chart('Good pieces by month', 'of those inspected', rates(data.byMonth), '--verdigris')}
     <section>
-      <h2 class="text-[1.35rem]">Gel by the room</h2>
-      <p class="text-[0.95rem] text-ink-2">when a layer was told to carry the next one</p>
+      <h2 class="text-[1.35rem]">Gel time by room temperature</h2>
+      <p class="text-[0.95rem] text-ink-2">when a layer was firm enough for the next one</p>
       {#if data.gels.length}
         <DotChart
-          label="Gel by the room"
+          label="Gel time by room temperature"
           x={shownUnit('°C')}
           y="minutes"
           series={data.gels.map((g) => ({
@@ -54,7 +53,7 @@
             dots: g.dots.map((d) => ({ x: degrees(d.celsius), y: d.minutes }))
           }))}
         />
-      {:else}<p class="mt-2 text-ink-2">No state was told of a layer yet: T, at a gate, tells it.</p>{/if}
+      {:else}<p class="mt-2 text-ink-2">Press T while waiting, to record how firm a layer is.</p>{/if}
     </section>
     <section data-testid="colour-by-dose">
       <h2 class="text-[1.35rem]">Colour by its dose</h2>
@@ -88,13 +87,13 @@
         </p>{/if}
     </section>
     <section>
-      <h2 class="text-[1.35rem]">Seconds a cavity</h2>
+      <h2 class="text-[1.35rem]">Seconds for each cavity</h2>
       <p class="text-[0.95rem] text-ink-2">
         the median of your own pours; new plans reckon with it from three on
       </p>
       {#if data.seconds.length}
         <RateChart
-          label="Seconds a cavity"
+          label="Seconds for each cavity"
           unit="s"
           tone="--ochre"
           rows={data.seconds.map((s) => ({ label: s.label, value: s.seconds, of: s.of }))}

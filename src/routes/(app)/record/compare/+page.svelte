@@ -44,14 +44,14 @@
   </div>
 {/snippet}
 
-<div class="mx-auto max-w-[1000px] px-7 py-7">
+<div class="page">
   <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/record">Record</a></p>
   <h1 class="text-[1.9rem]">Compare two runs</h1>
   <div class="mt-4 flex flex-wrap gap-8">{@render side('a', data.a)}{@render side('b', data.b)}</div>
   {#if data.a && data.b}
     {#if data.changes > 1}
       <p class="mt-6 border-l-4 border-ochre bg-ochre-soft px-4 py-2.5">
-        {data.changes} things differed at once: neither of them alone explains what came out. Next time change one.
+        {data.changes} things differed at once: none of them can be blamed alone. Next time change one.
       </p>
     {/if}
     <Table
@@ -66,6 +66,6 @@
       ]}
     />
   {:else}
-    <p class="mt-6 text-ink-2">Choose two runs, best of the same plan: what differs stands here.</p>
+    <p class="mt-6 text-ink-2">Choose two runs, best of the same plan. What differs is listed here.</p>
   {/if}
 </div>

@@ -1,5 +1,6 @@
 <!-- A table of cards from a CSV: read first, its columns set, every row's fault by its line; then all of it or nothing. -->
 <script lang="ts">
+  import { counted } from '$core/quantity';
   import { goto } from '$app/navigation';
   import type { Problem } from '$core/problem';
   import { TABLE_FIELDS, TABLE_KINDS, type Mapping, type ReadTable, type TableKind } from '$core/shelf';
@@ -46,12 +47,11 @@
 
 <svelte:head><title>Import a table · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1000px] px-7 py-7">
+<div class="page">
   <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/shelf">Shelf</a></p>
   <h1 class="text-[1.9rem]">Import a table</h1>
   <p class="mt-1 text-ink-2">
-    A CSV with a line of headings. It is read first; nothing is stored while one row is wrong. What stands
-    here already:
+    A CSV with a line of headings. Nothing is saved until every row is right. What is here here already:
     {#each TABLE_KINDS as k, i (k)}{i ? ', ' : ''}<a class="underline" href="/api/v1/tables/{k}.csv" download
         >{k} as a table</a
       >{/each}.
@@ -68,7 +68,7 @@
       }}
     />
     <label class="button cursor-pointer focus-within:outline-2">
-      Choose a file…
+      Choose a file
       <input
         class="sr-only"
         type="file"
@@ -106,7 +106,8 @@
       {/each}
     </ul>
     <h2 class="mt-5 text-[1.35rem]">
-      {table.rows.length} rows{#if wrong.length}, <span class="text-cinnabar">{wrong.length} to mend</span
+      {table.rows.length} rows{#if wrong.length}, <span class="text-cinnabar"
+          >{counted(wrong.length, 'row')} to fix</span
         >{/if}
     </h2>
     <Table

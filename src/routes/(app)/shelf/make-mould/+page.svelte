@@ -42,11 +42,11 @@
     'container box': [
       ['length', 'Inside length', 'mm'],
       ['width', 'Inside width', 'mm'],
-      ['depth', 'Rubber stands to', 'mm']
+      ['depth', 'Silicone up to', 'mm']
     ],
     'container round': [
       ['diameter', 'Inside diameter', 'mm'],
-      ['depth', 'Rubber stands to', 'mm']
+      ['depth', 'Silicone up to', 'mm']
     ],
     'container water': [
       ['grams', 'Water it takes', 'g'],
@@ -74,7 +74,7 @@
 
 <svelte:head><title>Make a mould · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1100px] px-7 py-6">
+<div class="page">
   <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/shelf">Shelf</a> · a mould from a master</p>
   <h1 class="text-[1.9rem]">Make a mould</h1>
   {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
@@ -234,7 +234,7 @@
             { id: 'b', head: 'B', num: true, text: (p) => mass(p.b), class: 'font-semibold' }
           ]}
         />
-        <p class="mt-1 text-[0.85rem] text-ink-2">Without what clings; the plan adds it.</p>
+        <p class="mt-1 text-[0.85rem] text-ink-2">Without what sticks to the cup; the plan adds it.</p>
         <Row label="Call it">
           <input class="field" aria-label="Name of the mould" bind:value={name} />
         </Row>

@@ -97,7 +97,7 @@
       { id: 'poured', head: 'poured', num: true, text: (cup) => g(cup.balance.poured) },
       {
         id: 'clings',
-        head: 'clings, stays',
+        head: 'stuck to cups',
         num: true,
         text: (cup) => g(cup.balance.clings + cup.balance.vessel)
       },
@@ -145,7 +145,7 @@
   </Table>
   {#if split}
     <p class="mt-3 text-[0.95rem]">
-      The mix{computed.common.length > 1 ? `, in ${computed.common.length} turns` : ''}:
+      The mix{computed.common.length > 1 ? `, mixed ${computed.common.length} times` : ''}:
       {#each parts as p, i (p.key)}{i ? ', ' : ''}<strong>{weighed(p.grams)}</strong> {p.name}{/each}.
     </p>
   {/if}

@@ -1,5 +1,6 @@
 <!-- A filled run sheet, typed in afterwards: one line after the other, Enter goes on. -->
 <script lang="ts">
+  import DateField from '$lib/ui/forms/DateField.svelte';
   import { goto } from '$app/navigation';
   import { figuresOf } from '$core/plan';
   import type { Problem } from '$core/problem';
@@ -77,7 +78,7 @@
     const start = minutesOf(begun);
     if (start === undefined) {
       problems = [
-        wrong('begun', 'When it was begun is not told.', 'Type the time the first line was done, as 9:05.')
+        wrong('begun', 'When it was begun is missing.', 'Type the time the first line was done, as 9:05.')
       ];
       document.getElementById('begun')?.focus();
       return;
@@ -111,23 +112,17 @@
 
 <svelte:head><title>Enter a run sheet: {plan.name} · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[900px] px-7 py-6">
+<div class="page">
   <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/plans/{plan.id}/run-sheet">Run sheet</a></p>
-  <h1 class="text-[1.9rem]">Enter the sheet of {plan.name}</h1>
+  <h1 class="text-[1.9rem]">Type in a paper run sheet: {plan.name}</h1>
   <p class="mt-1 text-ink-2">
     Type what the sheet says; Enter goes on. What was not written down stays empty: it is kept as not read.
   </p>
   <div class="mt-4 flex flex-wrap items-end gap-4">
-    <label>
+    <div>
       <span class="label block">Day</span>
-      <input
-        class="field !w-44"
-        type="date"
-        bind:value={() => day, (v) => (chosen = v)}
-        data-sheet
-        onkeydown={next}
-      />
-    </label>
+      <DateField label="Day" value={day} onchange={(v) => (chosen = v)} />
+    </div>
     <label>
       <span class="label block">First line done at</span>
       <input

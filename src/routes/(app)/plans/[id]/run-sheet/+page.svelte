@@ -32,7 +32,7 @@
       </p>
     </div>
     <p class="text-right text-[0.9rem] text-ink-2">
-      Run sheet<br />on ____ / ____ by ______<br />room ______ begun ____ : ____
+      Run sheet<br />on ____ / ____ by ______<br />room ______ started ____ : ____
     </p>
   </header>
   <ul class="mt-3 columns-2 gap-8 text-[0.92rem] max-sm:columns-1">
@@ -42,7 +42,7 @@
       </li>
     {/each}
   </ul>
-  <section class="mt-4 break-inside-avoid" aria-label="Score">
+  <section class="mt-4 break-inside-avoid" aria-label="Timeline">
     <ScoreDrawing {computed} zoom="pour" width={756} />
   </section>
   <table class="mt-4 w-full border-collapse text-[0.95rem]">

@@ -20,7 +20,6 @@
   const plan = $derived({ ...data.plan, bench: { ...data.plan.bench, readings } });
   const computed = $derived(figuresOf(plan, data.shelf, data.learned));
   const base = $derived(computed.bases.map((b) => b.name).join(', '));
-  const basisOf = (id: string) => computed.bases.find((b) => b.baseId === id)?.basis ?? '';
   const tasks = $derived(tasksOf(plan, computed));
   const weighed = (x: number) => weighing(x, computed.division);
   const ordered = $derived(cupsOrdered(computed));
@@ -50,17 +49,17 @@
     <div>
       <h1 class="text-[1.9rem]">{plan.name}</h1>
       <p class="text-ink-2">
-        {counted(computed.totals.pieces, 'piece')} · {base || 'no base chosen'} · room {temperature(
+        {counted(computed.totals.pieces, 'piece')} · {base || 'no material chosen'} · room {temperature(
           plan.bench.roomCelsius
         )} · scale
         {weighing(computed.division, computed.division)}
       </p>
       {#if computed.order && computed.order.turns > 1}
         <p class="text-ink-2" data-testid="turns">
-          for {computed.order.good} good: {computed.order.turns} turns of {computed.order.perTurn}{computed
-            .order.lastTurn < computed.order.perTurn
+          for {computed.order.good} good pieces: {counted(computed.order.turns, 'pour')} of {computed.order
+            .perTurn}{computed.order.lastTurn < computed.order.perTurn
             ? `, the last of ${computed.order.lastTurn}`
-            : ''}; this sheet is one turn
+            : ''}. This sheet is for one of them.
         </p>
       {/if}
     </div>
@@ -72,15 +71,15 @@
   >
     <div>
       {#if computed.letDowns.length}
-        <h2 class="text-[1.2rem]">Let-downs, made first</h2>
+        <h2 class="text-[1.2rem]">Make these first</h2>
         <ul class="mb-4 text-[0.95rem]">
           {#each computed.letDowns as l (l.colourantId + l.parts)}
             <li class="border-b border-rule py-1.5">
               <span class="mr-2 inline-block h-3.5 w-3.5 border border-ink"></span><strong
                 >{weighing(l.colourant, l.division)}</strong
               >
-              {l.name} in <strong>{weighing(l.carrier, l.division)}</strong>
-              {l.carrierName}: 1 : {l.parts}
+              {l.name}, stirred into <strong>{weighing(l.carrier, l.division)}</strong>
+              {l.carrierName} (1 part in {l.parts})
             </li>
           {/each}
         </ul>
@@ -118,12 +117,11 @@
               mainId={plan.bench.scaleIds[0] ?? ''}
             />
             <p class="mt-0.5 text-[0.82rem] text-ink-2">
-              Percent {basisOf(cup.baseId)}.
               {#if run.mix.vessel}In the {run.mix.vessel.name}.{/if}
-              {#if !computed.common.length}Ratio off by {(cup.ratioError * 100).toFixed(2)} % from rounding ·{/if}
-              pours {weighed(run.mix.balance.poured)}, clings {weighed(
+              {#if !computed.common.length}Ratio error from rounding {(cup.ratioError * 100).toFixed(2)} % ·{/if}
+              {weighed(run.mix.balance.poured)} in the mould, {weighed(
                 run.mix.balance.clings + run.mix.balance.vessel
-              )}, left {weighed(Math.max(0, run.mix.balance.left))}
+              )} stuck to the cup, {weighed(Math.max(0, run.mix.balance.left))} spare
             </p>
           </div>
         {/each}

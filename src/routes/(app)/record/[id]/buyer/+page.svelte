@@ -53,7 +53,7 @@
     </div>
   </header>
   {@render part('What will match', sheet.matches)}
-  {@render part('What cannot', sheet.differs)}
+  {@render part('What will vary', sheet.differs)}
   {@render part('How to keep it', sheet.care)}
   <p class="mt-8 text-[0.95rem] text-ink-2">Agreed on ____ / ____ by ______________________</p>
 </article>

@@ -12,6 +12,7 @@ export const load = async ({ params, url }) => {
     return { card: { ...generic, id: newId(), name: '' }, revision: undefined };
   }
   const found = await findCardRow((await store()).db, 'bases', params.id);
-  if (!found) error(404, { message: 'This base is not on the shelf.', mend: 'See the shelf for what is.' });
+  if (!found)
+    error(404, { message: 'This material is not on the shelf.', mend: 'See the shelf for what is.' });
   return { card: found.card, revision: found.revision };
 };

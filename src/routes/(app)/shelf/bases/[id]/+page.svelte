@@ -19,9 +19,9 @@
   const formula = $derived(formulaOf(card));
 </script>
 
-<svelte:head><title>{card.name || 'New base'} · Kirapen</title></svelte:head>
+<svelte:head><title>{card.name || 'New material'} · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1140px] px-7 py-6">
+<div class="page">
   <CardHead {form} back="/shelf" what={materials.of(card).name} put="/shelf" />
   <p class="mt-2 flex flex-wrap items-center gap-3 text-ink-2">
     The data sheet in the box always wins: a figure you set is marked as yours, the others are starting
@@ -39,16 +39,16 @@
 
   <div class="mt-4 grid items-start gap-6 lg:grid-cols-3">
     <section class="sheet p-5">
-      <h2 class="text-[1.2rem]">Make-up</h2>
+      <h2 class="text-[1.2rem]">What it is</h2>
       <CardFigures {form} {card} />
     </section>
 
     <section class="sheet p-5">
-      <h2 class="text-[1.2rem]">A kilogram of it</h2>
+      <h2 class="text-[1.2rem]">1 kg contains</h2>
       {#if formula.ok}
         <Table
           class="mt-1"
-          label="A kilogram of it"
+          label="1 kg contains"
           rows={formula.value.parts}
           columns={[
             { id: 'part', text: (p) => p.name, class: '!px-0 text-ink-2' },
@@ -104,15 +104,15 @@
             onchange={(v) => form.set(['demouldHours', 'to'], v / 60)}
           />
         </Row>
-        <Row label="Least sensible mix" problem={form.at('leastMix')} whose={whose(card, 'leastMix')}>
+        <Row label="Smallest mix" problem={form.at('leastMix')} whose={whose(card, 'leastMix')}>
           <QuantityField
-            label="Least sensible mix"
+            label="Smallest mix"
             unit="g"
             value={card.leastMix}
             onchange={(v) => form.set(['leastMix'], v)}
           />
         </Row>
-        <Row label="Keeps, months" problem={form.at('shelfMonths')} whose={whose(card, 'shelfMonths')}>
+        <Row label="Shelf life, months" problem={form.at('shelfMonths')} whose={whose(card, 'shelfMonths')}>
           <NumberField
             label="Shelf life in months"
             value={card.shelfMonths}
@@ -131,7 +131,7 @@
             {caution}
           </li>{/each}
       </ul>
-      <Row label="More from your data sheet, one a line">
+      <Row label="More from your data sheet, one on each line">
         <textarea
           class="field min-h-16 py-2"
           aria-label="More cautions"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DateField from '$lib/ui/forms/DateField.svelte';
   import { materials } from '$core/material';
   import { invalidateAll } from '$app/navigation';
   import { newId } from '$lib/id';
@@ -57,7 +58,7 @@
 
 <svelte:head><title>{card.name || 'New lot'} · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[860px] px-7 py-6">
+<div class="page">
   <CardHead {form} back="/shelf" what="lot" put="/shelf" />
   <div class="sheet mt-4 grid gap-x-5 p-5 sm:grid-cols-3">
     <div class="sm:col-span-2">
@@ -73,16 +74,16 @@
         />
       </Row>
     </div>
-    <Row label="Holds, new" problem={form.at('grams')}>
+    <Row label="Full weight" problem={form.at('grams')}>
       <QuantityField
-        label="Holds"
+        label="Full weight"
         unit="g"
         above
         value={card.grams}
         onchange={(v) => form.set(['grams'], v)}
       />
     </Row>
-    <Row label="Buy again below" hint="of all lots of it together" problem={form.at('reorderAt')}>
+    <Row label="Buy again below" hint="all lots together" problem={form.at('reorderAt')}>
       <QuantityField
         label="Buy again below"
         unit="g"
@@ -113,7 +114,7 @@
         />
       </Row>
     {/if}
-    {#each [['price', 'Price'], ['tax', 'Tax'], ['carriage', 'Its share of carriage']] as const as [key, label] (key)}
+    {#each [['price', 'Price'], ['tax', 'Tax'], ['carriage', 'Its share of the delivery']] as const as [key, label] (key)}
       <Row {label} problem={form.at(key)}>
         <NumberField
           {label}
@@ -124,53 +125,51 @@
       </Row>
     {/each}
     <Row label="Bought">
-      <input
-        class="field"
-        type="date"
-        aria-label="Bought"
+      <DateField
+        label="Bought"
         value={asDay(card.boughtAt)}
-        onchange={(e) => form.set(['boughtAt'], fromDay(e.currentTarget.value) ?? card.boughtAt)}
+        onchange={(v) => form.set(['boughtAt'], fromDay(v) ?? card.boughtAt)}
       />
     </Row>
     <Row label="Opened">
-      <input
-        class="field"
-        type="date"
-        aria-label="Opened"
+      <DateField
+        label="Opened"
+        optional
         value={asDay(card.openedAt)}
-        onchange={(e) => form.set(['openedAt'], fromDay(e.currentTarget.value))}
+        onchange={(v) => form.set(['openedAt'], fromDay(v))}
       />
     </Row>
     <Row label="Use by">
-      <input
-        class="field"
-        type="date"
-        aria-label="Use by"
+      <DateField
+        label="Use by"
+        optional
         value={asDay(card.useBy)}
-        onchange={(e) => form.set(['useBy'], fromDay(e.currentTarget.value))}
+        onchange={(v) => form.set(['useBy'], fromDay(v))}
       />
     </Row>
     <div class="sm:col-span-2">
-      <Row label="Stands" hint="which shelf, which box">
+      <Row label="Kept where" hint="which shelf, which box">
         <input
           class="field"
-          aria-label="Stands"
+          aria-label="Kept where"
           value={card.place}
           oninput={(e) => form.set(['place'], e.currentTarget.value)}
         />
       </Row>
     </div>
     <div class="pt-3">
-      <p class="font-display text-[2rem] leading-none font-medium">{money(landed(card) / card.grams)}</p>
+      <p class="font-display text-[2rem] leading-none font-medium">
+        {money((1000 * landed(card)) / card.grams)}
+      </p>
       <p class="text-[0.88rem] text-ink-2">
-        a gram, landed{data.book === undefined ? '' : ` · ${mass(data.book.left)} left`}
+        per kg, with tax and delivery{data.book === undefined ? '' : ` · ${mass(data.book.left)} left`}
       </p>
     </div>
   </div>
   {#if data.book}
     {@const book = data.book}
-    <section class="mt-6" aria-label="Every gram of it">
-      <h2 class="text-[1.35rem]">Every gram of it</h2>
+    <section class="mt-6" aria-label="Its history">
+      <h2 class="text-[1.35rem]">Its history</h2>
       {#if book.pace}
         <p class="mt-1 text-ink-2" data-testid="pace">
           At this pace, {mass(book.pace.gramsDay * 7)} a week, it is used up by {day(
@@ -180,10 +179,10 @@
         </p>
       {/if}
       <div class="mt-2 flex flex-wrap items-center gap-3">
-        <span class="text-ink-2">weighed, there is really</span>
+        <span class="text-ink-2">weighed now</span>
         <span class="w-32">
           <QuantityField
-            label="There is really"
+            label="Weighed now"
             unit="g"
             max={1_000_000}
             value={counted ?? Number(book.left.toFixed(1))}
@@ -193,7 +192,7 @@
         <button
           class="button"
           disabled={counted === undefined || Math.abs(counted - book.left) < 0.05}
-          onclick={() => correct((counted ?? book.left) - book.left)}>Count it anew</button
+          onclick={() => correct((counted ?? book.left) - book.left)}>Correct the stock</button
         >
       </div>
       <Table

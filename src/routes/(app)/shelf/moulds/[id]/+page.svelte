@@ -1,7 +1,7 @@
 <script lang="ts">
   import Table from '$lib/ui/Table.svelte';
   import Choice from '../../../../../lib/ui/forms/Choice.svelte';
-  import { cavityOf, CONDITIONS, Mould, nearItsEnd } from '$core/mould';
+  import { CavityKind, cavityOf, CONDITIONS, Mould, nearItsEnd } from '$core/mould';
   import { counted } from '$core/quantity';
   import { CardForm } from '../../../../../lib/store/card-form.svelte';
   import CardHead from '$lib/ui/shelf/CardHead.svelte';
@@ -17,6 +17,10 @@
   const uses = $derived(new Set(data.history.map((h) => h.runId)).size);
   const MATERIALS = ['silicone', 'aluminium', 'HDPE', 'lined timber', 'latex', 'other'];
   const FINISHES = ['gloss', 'satin', 'matte'];
+
+  /** Whether a measured volume is another than the cavity's own; one that is not all typed yet has none to compare. */
+  const differs = (ml: number, kind: CavityKind): boolean =>
+    CavityKind.safeParse(kind).success && Math.abs(ml / cavityOf(kind).capacity - 1) > 0.002;
 
   function addKind() {
     const taken = form.card.cavities.map((c) => c.id);
@@ -34,16 +38,22 @@
 
 <svelte:head><title>{form.card.name || 'New mould'} · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[1100px] px-7 py-6">
-  <CardHead {form} back="/shelf" what="mould" put={data.shelfEmpty ? '/' : `/shelf/moulds/${form.card.id}`} />
-  {#if !form.fresh && !data.shelfEmpty}
-    <p class="mt-2"><a class="button go" href="/plans?mould={form.card.id}">Plan with it</a></p>
-  {/if}
+<div class="page">
+  <CardHead
+    {form}
+    back="/shelf"
+    what="mould"
+    put={data.shelfEmpty ? '/' : `/shelf/moulds/${form.card.id}`}
+    main={form.fresh || data.shelfEmpty ? undefined : planned}
+  />
+  {#snippet planned()}
+    <a class="button go" href="/plans/new?mould={form.card.id}">New plan with this mould</a>
+  {/snippet}
   {#each form.card.cavities as kind, index (kind.id)}
     <CavityCard {form} {kind} {index} />
   {/each}
   <div class="mt-2 flex flex-wrap items-center gap-2">
-    <button class="button" onclick={addKind}>+ another kind of cavity</button>
+    <button class="button" onclick={addKind}>+ Another kind of cavity</button>
     {#if form.card.cavities.length > 1}
       {#each form.card.cavities as kind, index (kind.id)}
         <button class="button bare" onclick={() => form.set(['cavities', index], undefined)}
@@ -54,14 +64,14 @@
   </div>
   {#if data.history.length}
     <section class="sheet mt-4 p-5" aria-label="History">
-      <h2 class="text-[1.2rem]">What was cast in it</h2>
+      <h2 class="text-[1.2rem]">Cast in it so far</h2>
       <p
         class="text-[0.95rem] {nearItsEnd(form.card, uses) ? 'text-ochre' : 'text-ink-2'}"
         data-testid="uses"
       >
         {counted(uses, 'run')}{form.card.lasts === undefined
           ? ''
-          : ` of the ${form.card.lasts} it lasts${nearItsEnd(form.card, uses) ? ': think of making the next one from its master' : ''}`}
+          : ` of about ${form.card.lasts}${nearItsEnd(form.card, uses) ? ': time to make the next one' : ''}`}
       </p>
       <Table
         class="mt-1"
@@ -79,10 +89,10 @@
             by: ({ use }) => use.count,
             text: ({ use }) => use.count
           },
-          { id: 'colour', head: 'first colour in' },
+          { id: 'colour', head: 'first colour' },
           {
             id: 'took',
-            head: 'really took',
+            head: 'measured volume',
             num: true,
             by: ({ use }) => use.ml ?? 0,
             text: ({ use }) => (use.ml ? `${volume(use.ml)} each` : 'not weighed')
@@ -99,7 +109,7 @@
               style="background:{use.colour}"
             ></span>
             {use.colourName}{use.dye ? ', a dye' : ''}
-          {:else if use.ml && kind && Math.abs(use.ml / cavityOf(kind).capacity - 1) > 0.002}
+          {:else if use.ml && kind && differs(use.ml, kind)}
             <button
               class="underline"
               onclick={() =>
@@ -147,7 +157,7 @@
         onchange={(v) => form.set(['heatLimit'], v)}
       />
     </Row>
-    <Row label="Pour hole, mm" hint="open on top when empty" problem={form.at('pourHole')}>
+    <Row label="Pour hole, mm" hint="empty for an open mould" problem={form.at('pourHole')}>
       <NumberField
         label="Pour hole"
         optional
@@ -155,17 +165,17 @@
         onchange={(v) => form.set(['pourHole'], v)}
       />
     </Row>
-    <Row label="Its condition">
+    <Row label="Condition">
       <Choice
-        label="Its condition"
+        label="Condition"
         value={form.card.condition ?? 'sound'}
         options={CONDITIONS.map((c) => ({ value: c, label: c }))}
         onchange={(v) => form.set(['condition'], v)}
       />
     </Row>
-    <Row label="Lasts, runs" problem={form.at('lasts')}>
+    <Row label="Lasts how many casts" problem={form.at('lasts')}>
       <NumberField
-        label="Lasts, runs"
+        label="Lasts how many casts"
         optional
         value={form.card.lasts}
         onchange={(v) => form.set(['lasts'], v === undefined ? undefined : Math.round(v))}

@@ -18,7 +18,7 @@
 
 <svelte:head><title>{card.name || 'New scale'} · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[760px] px-7 py-6">
+<div class="page">
   <CardHead {form} back="/shelf" what="scale" put="/shelf" />
   <div class="sheet mt-4 grid grid-cols-3 gap-x-4 p-5">
     <Row label="Division" hint="the step of its display" problem={form.at('division')}>
@@ -53,7 +53,7 @@
     <ToolState condition={card.condition} uses={data.uses} onchange={(v) => form.set(['condition'], v)} />
     <p class="col-span-3 mt-2 text-ink-2">
       Weighs colour from <strong class="text-ink">{shown(leastWeighing(card, COLOUR_TOLERANCE))}</strong>
-      (within 5 %) and reactive parts from
+      (within 5 %) and resin and hardener from
       <strong class="text-ink">{shown(leastWeighing(card, PART_TOLERANCE))}</strong> (within 2 %).
     </p>
   </div>

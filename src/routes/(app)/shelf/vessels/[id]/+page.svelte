@@ -13,19 +13,19 @@
 
 <svelte:head><title>{form.card.name || 'New vessel'} · Kirapen</title></svelte:head>
 
-<div class="mx-auto max-w-[760px] px-7 py-6">
+<div class="page">
   <CardHead {form} back="/shelf" what="vessel" put="/shelf" />
   <div class="sheet mt-4 grid gap-x-5 p-5 sm:grid-cols-2">
     <Row label="Holds to the brim" problem={form.at('ml')}>
       <QuantityField
-        label="Holds"
+        label="Full weight"
         unit="ml"
         above
         value={form.card.ml}
         onchange={(v) => form.set(['ml'], v)}
       />
     </Row>
-    <Row label="Stays in it when poured" hint="weigh it empty after a pour" problem={form.at('loss')}>
+    <Row label="Left in it after pouring" hint="weigh it empty after a pour" problem={form.at('loss')}>
       <QuantityField
         label="Stays in it"
         unit="g"

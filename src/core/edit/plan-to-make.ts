@@ -1,0 +1,99 @@
+import { compatibilityOf, materials, type Base, type Colourant } from '../material';
+import { isWhite, paleness } from '../colour';
+import { splitAll, type Plan } from '../document';
+import { materialsFor, TECHNIQUES, type Technique } from '../pour';
+import type { Shelf } from '../shelf';
+import { withNewCup } from './add-cup';
+import { applyTechnique } from './apply-technique';
+import { newPlan } from './new-plan';
+
+/** The few answers that a plan cannot do without. */
+export interface ToMake {
+  id: string;
+  techniqueId: string;
+  mouldId: string;
+  baseId: string;
+  /** Good pieces that are wanted. */
+  good: number;
+  /** What colours each cup, in the order the technique uses them; an empty id leaves a cup clear. */
+  colourantIds: readonly string[];
+}
+
+/** Percent of a colourant to begin with: what shows in a layer of a few millimetres; white takes more. Our own starting figures. */
+const [USUAL, WHITE] = [1, 2];
+
+/**
+ * A whole plan from a technique and those answers: its cups coloured, its steps filled in for this cavity, one mix divided
+ * where the material is usually made so. Nothing where the shelf has no such mould, material or technique.
+ */
+export function planToMake(shelf: Shelf, asked: ToMake): Plan | undefined {
+  const technique = TECHNIQUES.find((t) => t.id === asked.techniqueId);
+  const base = shelf.bases.find((b) => b.id === asked.baseId);
+  const mould = shelf.moulds.find((m) => m.id === asked.mouldId);
+  if (!technique || !base || !mould?.cavities[0]) return undefined;
+  const blank = newPlan(asked.id, `${technique.name}, ${mould.name}`.slice(0, 80), shelf, mould.id);
+  const ofBase: Plan = {
+    ...blank,
+    steps: [],
+    mixes: blank.mixes.map((m) => ({ ...m, baseId: base.id })),
+    order: { good: asked.good }
+  };
+  const coloured = withColours(ofBase, shelf, asked.colourantIds);
+  const divided = materials.has(base.kind, 'goes by trace') ? splitAll(coloured, base.id) : coloured;
+  return applyTechnique(divided, shelf, { techniqueId: technique.id, groupId: 'group-1', keep: 'nothing' });
+}
+
+/** A cup for each colour, called after it. */
+function withColours(plan: Plan, { colourants }: Shelf, ids: readonly string[]): Plan {
+  let made = plan;
+  while (made.cups.length < ids.length) made = withNewCup(made);
+  const cups = made.cups.map((cup, i) => {
+    const own = colourants.find((c) => c.id === ids[i]);
+    if (!own) return { ...cup, name: i < ids.length ? 'clear' : cup.name };
+    const percent = Math.min(own.limit ?? Infinity, isWhite(own) ? WHITE : USUAL);
+    return {
+      ...cup,
+      name: nameOf(own),
+      recipe: [{ id: `colour-${i + 1}`, colourantId: own.id, percent, of: 'supplied' as const }]
+    };
+  });
+  return { ...made, cups };
+}
+
+/** A cup's name from its pot: without what kind of pot it is. */
+const nameOf = ({ name }: Colourant): string =>
+  name.replace(/ (paste|powder|ink|dispersion|mica|colour)$/i, '').slice(0, 40);
+
+/** How many colours a technique begins with, where the maker has said none: as few as it needs, three where it takes more. */
+export const coloursOf = ({ cups, least }: Technique): number =>
+  cups.at(-1) === '…' ? Math.max(least, 3) : Math.max(least, cups.length);
+
+/** What the i-th colour of a technique does in it. */
+export function roleOf({ cups }: Technique, i: number): string {
+  const said = cups.filter((c) => c !== '…');
+  return said[i] ?? 'next, in order';
+}
+
+/**
+ * Pots for a material, those that go well into it before those that ask for care; each row in an order that is told apart
+ * when taken from its start: the palest, the darkest, then each as far from the ones before as may be.
+ */
+export const potsApart = (base: Base, colourants: readonly Colourant[]): Colourant[] =>
+  (['good', 'care'] as const).flatMap((verdict) =>
+    apart(colourants.filter((c) => compatibilityOf(c.form, base.kind).verdict === verdict))
+  );
+
+function apart(pots: readonly Colourant[]): Colourant[] {
+  const left = pots.map((c) => ({ c, l: paleness(c) })).sort((a, b) => b.l - a.l);
+  const taken = left.splice(0, 1);
+  while (left.length) {
+    const far = (x: (typeof left)[number]) => Math.min(...taken.map((t) => Math.abs(t.l - x.l)));
+    const next = left.reduce((n, x) => (far(x) > far(n) ? x : n));
+    taken.push(...left.splice(left.indexOf(next), 1));
+  }
+  return taken.map((t) => t.c);
+}
+
+/** The techniques that are done in a material. */
+export const techniquesIn = (base: Base): Technique[] =>
+  TECHNIQUES.filter((t) => materialsFor(t).some((m) => m.kind === base.kind));

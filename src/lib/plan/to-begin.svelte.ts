@@ -1,0 +1,110 @@
+import { coloursOf, planToMake, potsApart, techniquesIn } from '$core/edit';
+import type { Base } from '$core/material';
+import type { Mould } from '$core/mould';
+import type { Plan } from '$core/plan';
+import type { Technique } from '$core/pour';
+import type { Shelf } from '$core/shelf';
+import { newId } from '../id';
+
+/** What a plan was last made with. */
+interface Last {
+  mouldId?: string | undefined;
+  baseId?: string | undefined;
+  colourantIds?: readonly string[] | undefined;
+}
+
+/** A mould to draw in while none is on the shelf yet: a round coaster. */
+const STAND_IN: Mould = {
+  id: 'stand-in',
+  name: 'coaster',
+  material: 'silicone',
+  finish: 'gloss',
+  notes: '',
+  cavities: [
+    {
+      id: 'piece',
+      name: 'coaster',
+      count: 1,
+      shape: { kind: 'cylinder', radius: 48, depth: 9 },
+      capacity: { from: 'dimensions' }
+    }
+  ]
+};
+
+/** The few answers that a plan cannot do without, with what was used last filled in, and the plans they come to. */
+export class ToBegin {
+  readonly #shelf: () => Shelf;
+  readonly #last: () => Last;
+  #mouldId = $state<string>();
+  #baseId = $state<string>();
+  #techniqueId = $state<string>();
+  #colours = $state.raw<readonly string[]>();
+  good = $state<number>();
+
+  constructor(shelf: () => Shelf, last: () => Last) {
+    this.#shelf = shelf;
+    this.#last = last;
+  }
+
+  get shelf(): Shelf {
+    return this.#shelf();
+  }
+  /** The mould that is chosen; none while the shelf has none. */
+  readonly mould = $derived.by((): Mould | undefined => {
+    const { moulds } = this.#shelf();
+    const asked = this.#mouldId ?? this.#last().mouldId;
+    return moulds.find((m) => m.id === asked) ?? moulds[0];
+  });
+  readonly base = $derived.by((): Base | undefined => {
+    const { bases } = this.#shelf();
+    const asked = this.#baseId ?? this.#last().baseId;
+    return bases.find((b) => b.id === asked) ?? bases[0];
+  });
+  /** Techniques that are done in the material. */
+  readonly techniques = $derived.by((): readonly Technique[] => (this.base ? techniquesIn(this.base) : []));
+  readonly technique = $derived.by(
+    () => this.techniques.find((t) => t.id === this.#techniqueId) ?? this.techniques[0]
+  );
+  /** Pots that suit the material, in an order that is told apart. */
+  readonly pots = $derived.by(() => (this.base ? potsApart(this.base, this.#shelf().colourants) : []));
+
+  /** The colours of the technique: as chosen, else as last used, else as told apart. */
+  colours(technique: Technique): readonly string[] {
+    const fits = (id: string) => this.pots.some((p) => p.id === id);
+    const own = (this.#colours ?? this.#last().colourantIds ?? []).filter(fits);
+    const others = this.pots.map((p) => p.id).filter((id) => !own.includes(id));
+    const count = this.#colours?.length ?? coloursOf(technique);
+    return [...own, ...others].slice(0, Math.max(count, technique.least));
+  }
+
+  choose(what: { technique?: string; mould?: string; base?: string }): void {
+    if (what.technique) this.#techniqueId = what.technique;
+    if (what.mould) this.#mouldId = what.mould;
+    if (what.base) this.#baseId = what.base;
+  }
+
+  setColours(ids: readonly string[]): void {
+    this.#colours = ids;
+  }
+
+  /** The plan of a technique with these answers; in the stand-in's mould while there is none. */
+  plan(technique: Technique, id = 'drawn'): { plan: Plan; shelf: Shelf } | undefined {
+    const mould = this.mould ?? STAND_IN;
+    const shelf = this.mould ? this.#shelf() : { ...this.#shelf(), moulds: [STAND_IN] };
+    if (!this.base) return undefined;
+    const plan = planToMake(shelf, {
+      id,
+      techniqueId: technique.id,
+      mouldId: mould.id,
+      baseId: this.base.id,
+      good: this.good ?? mould.cavities[0]?.count ?? 1,
+      colourantIds: this.colours(technique)
+    });
+    return plan && { plan, shelf };
+  }
+
+  /** The plan as it is kept. */
+  made(): { plan: Plan; shelf: Shelf } | undefined {
+    return this.mould && this.technique ? this.plan(this.technique, newId()) : undefined;
+  }
+}

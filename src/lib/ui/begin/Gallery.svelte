@@ -1,0 +1,112 @@
+<!-- Every technique of the material as a picture of the piece it makes, with the time it takes. -->
+<script lang="ts">
+  import { duration } from '$core/quantity';
+  import { LOOKS, type Look, type Technique } from '$core/pour';
+  import { figuresOf, type Computed } from '$core/plan';
+  import { afterFrame } from '../../page/after-frame';
+  import type { ToBegin } from '../../plan/to-begin.svelte';
+  import PiecePicture from '../drawing/PiecePicture.svelte';
+
+  let { begin }: { begin: ToBegin } = $props();
+  const NAMES: Record<Look, string> = {
+    layers: 'Layers and halves',
+    cells: 'Cells and petals',
+    swirls: 'Swirls',
+    stone: 'Marble and stone',
+    'set in': 'Set in and pictures'
+  };
+  let look = $state<Look | 'any'>('any');
+  let typed = $state('');
+  const found = $derived(
+    begin.techniques.filter(
+      (t) =>
+        (look === 'any' || t.look === look) && named(t).some((w) => w.includes(typed.trim().toLowerCase()))
+    )
+  );
+  const named = (t: Technique) => [t.name, t.about, ...t.also].map((w) => w.toLowerCase());
+  const offered = $derived(LOOKS.filter((l) => begin.techniques.some((t) => t.look === l)));
+
+  /** A technique's plan with its figures: worked out one after another, a frame each. */
+  type Drawn = NonNullable<ReturnType<ToBegin['plan']>> & { computed: Computed };
+  let drawn = $state.raw(new Map<string, Drawn>());
+  $effect(() => {
+    const plans = begin.techniques.map((t) => [t.id, begin.plan(t)] as const);
+    let gone = false;
+    void (async () => {
+      const next = new Map<string, Drawn>();
+      for (const [id, made] of plans) {
+        await afterFrame();
+        if (gone) return;
+        if (made) next.set(id, { ...made, computed: figuresOf(made.plan, made.shelf) });
+        drawn = new Map(next);
+      }
+    })();
+    return () => (gone = true);
+  });
+  const timeOf = ({ computed: { score } }: Drawn) =>
+    `${duration(score.ends)}${score.done > score.ends + 1 ? `, finished after ${duration(score.done)}` : ''}`;
+  const faceOf = ({ plan }: Drawn) =>
+    plan.showFace === 'cut' ? ({ kind: 'cut', heading: 0, off: 0 } as const) : { kind: plan.showFace };
+</script>
+
+<section aria-label="Techniques">
+  <div class="flex flex-wrap items-center gap-2">
+    {#each ['any', ...offered] as const as l (l)}
+      <button
+        class="button min-h-10 rounded-full !px-4 text-[0.9rem] {look === l ? '!bg-ink !text-ground' : ''}"
+        aria-pressed={look === l}
+        onclick={() => (look = l)}>{l === 'any' ? 'Any look' : NAMES[l]}</button
+      >
+    {/each}
+    <input
+      class="field ml-auto !min-h-10 !w-44"
+      aria-label="Search by what makers call it"
+      placeholder="lacing, ribbons"
+      bind:value={typed}
+    />
+  </div>
+  <ul class="mt-4 grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-5" data-testid="techniques">
+    {#each found as t (t.id)}
+      {@const own = drawn.get(t.id)}
+      <li>
+        <button
+          class="sheet flex h-full w-full flex-col p-2.5 text-left hover:border-ink-2 {begin.technique?.id ===
+          t.id
+            ? '!border-2 !border-verdigris'
+            : ''}"
+          aria-pressed={begin.technique?.id === t.id}
+          data-technique={t.id}
+          onclick={() => begin.choose({ technique: t.id })}
+        >
+          <span class="flex aspect-[5/4] w-full items-center">
+            {#if own?.computed.groups[0]}
+              <span class="block w-full" style="--piece-high:120px">
+                <PiecePicture
+                  piece={{
+                    plan: own.plan,
+                    shelf: own.shelf,
+                    group: own.computed.groups[0],
+                    cups: own.computed.cups
+                  }}
+                  face={faceOf(own)}
+                  size={180}
+                  letters={false}
+                />
+              </span>
+            {/if}
+          </span>
+          <strong class="mt-1.5 leading-tight">{t.name}</strong>
+          <span class="text-[0.84rem] leading-tight text-ink-2">{t.about}</span>
+          <span class="mt-auto pt-1 text-[0.84rem] leading-tight text-ink-2"
+            >{own ? `Hands ${timeOf(own)}` : '…'}</span
+          >
+        </button>
+      </li>
+    {:else}
+      <li class="col-span-full py-8 text-ink-2">
+        Nothing is called that in {begin.base?.name ?? 'this material'}. Try what it looks like: cells, rings,
+        flames, marble; or choose another material.
+      </li>
+    {/each}
+  </ul>
+</section>

@@ -1,0 +1,144 @@
+<!-- What holds for every cavity of a group: how many moulds, what is set into each, how a casting is cut, how it is shared. -->
+<script lang="ts">
+  import Trash from '@lucide/svelte/icons/trash-2';
+  import { displaced, type Embed } from '$core/mould';
+  import { freshId } from '$core/edit';
+  import { type Group } from '$core/document';
+  import { counted, parseCount } from '$core/quantity';
+  import type { PlanView } from '../../plan/plan-view.svelte';
+  import ParsedField from '../forms/ParsedField.svelte';
+  import QuantityField from '../forms/QuantityField.svelte';
+  import NumberField from '../shelf/NumberField.svelte';
+  import { volume } from '../../preferences.svelte';
+  import Row from '../forms/Row.svelte';
+
+  let { editor, group, inOne }: { editor: PlanView; group: Group; inOne: number } = $props();
+  const plan = $derived(editor.plan);
+  const embeds = $derived(group.embeds ?? []);
+  const set = (path: (string | number)[], value: unknown) =>
+    editor.edit({ path: ['groups', group.id, 'embeds', ...path], value });
+
+  function add(kind: Embed['kind']) {
+    const id = freshId(plan, 'embed');
+    const blank: Embed =
+      kind === 'object'
+        ? { id, kind, name: 'embed', each: 1, grams: 1, density: 1.2, from: 1, height: 4 }
+        : { id, kind, name: 'barrier line', length: 60, width: 1.5, height: 3 };
+    editor.edit({ path: ['groups', group.id, 'embeds'], value: [...embeds, blank] });
+  }
+
+  /** Takes the cavities out with the steps that are done in them alone. */
+  function remove() {
+    const steps = plan.steps.flatMap((s) => {
+      const where = s.where.filter((w) => w !== group.id);
+      return s.where.includes(group.id) && !where.length ? [] : [{ ...s, where }];
+    });
+    editor.replace({ ...plan, groups: plan.groups.filter((g) => g.id !== group.id), steps });
+  }
+  const FIELDS = {
+    object: [
+      ['grams', 'One weighs', 'g'],
+      ['from', 'Height above the bottom', 'mm'],
+      ['height', 'Its own height', 'mm']
+    ],
+    'barrier line': [
+      ['length', 'Length', 'mm'],
+      ['width', 'Width', 'mm'],
+      ['height', 'Height', 'mm']
+    ]
+  } as const;
+  const value = (e: Embed, key: string) => (e as unknown as Record<string, number>)[key] ?? 0;
+</script>
+
+<div
+  class="mb-2 border-l-[3px] border-verdigris bg-sheet py-2 pr-2 pl-3 text-[0.9rem]"
+  role="group"
+  aria-label="Mould of {group.name}"
+>
+  <div class="grid grid-cols-2 gap-x-3">
+    <Row label={inOne > 1 ? `Moulds, ${inOne} cavities in each` : 'Moulds'}>
+      <ParsedField
+        label="Moulds at hand for {group.name}"
+        value={group.count / inOne}
+        format={(n) => String(Number(n.toFixed(2)))}
+        parse={(text) => parseCount(text, 400)}
+        onchange={(n) => editor.edit({ path: ['groups', group.id, 'count'], value: n * inOne })}
+      />
+    </Row>
+    <Row label="Each casting is cut into">
+      <ParsedField
+        label="Each casting is cut into"
+        value={group.cutInto ?? 1}
+        format={(n) => counted(n, 'piece')}
+        parse={(text) => parseCount(text.replace(/pieces?$/, ''), 1000)}
+        onchange={(n) => editor.edit({ path: ['groups', group.id, 'cutInto'], value: n > 1 ? n : undefined })}
+      />
+    </Row>
+  </div>
+  <h4 class="mt-1 font-sans text-[0.9rem] font-semibold">Things set into each piece</h4>
+  {#each embeds as e, i (e.id)}
+    <div class="mt-1 border-t border-rule pt-2">
+      <div class="flex items-center gap-2">
+        <input
+          class="field min-w-0 flex-1"
+          aria-label="Name of embed {i + 1}"
+          value={e.name}
+          onchange={(event) => set([i, 'name'], event.currentTarget.value)}
+        />
+        <span class="text-ink-2">{volume(displaced(e))}</span>
+        <button
+          class="button bare !px-1.5"
+          aria-label="Take out {e.name}"
+          onclick={() =>
+            editor.edit({
+              path: ['groups', group.id, 'embeds'],
+              value: embeds.length > 1 ? embeds.toSpliced(i, 1) : undefined
+            })}><Trash size={15} /></button
+        >
+      </div>
+      <div class="grid grid-cols-2 gap-x-3">
+        {#if e.kind === 'object'}
+          <Row label="In each piece">
+            <ParsedField
+              label="How many of {e.name}"
+              value={e.each}
+              format={String}
+              parse={(text) => parseCount(text, 500)}
+              onchange={(n) => set([i, 'each'], n)}
+            />
+          </Row>
+          <Row label="Density, g/ml">
+            <NumberField
+              label="Density of {e.name}"
+              value={e.density}
+              onchange={(v) => set([i, 'density'], v)}
+            />
+          </Row>
+        {/if}
+        {#each FIELDS[e.kind] as [key, label, unit] (key)}
+          <Row {label}>
+            <QuantityField
+              label="{e.name}: {label}"
+              {unit}
+              value={value(e, key)}
+              onchange={(v) => set([i, key], v)}
+            />
+          </Row>
+        {/each}
+      </div>
+    </div>
+  {:else}
+    <p class="text-ink-2">
+      Nothing yet. What is set in takes room from the pour: its weight over its density.
+    </p>
+  {/each}
+  <div class="mt-2 flex flex-wrap gap-2">
+    <button class="button min-h-9" onclick={() => add('object')}>+ Thing</button>
+    <button class="button min-h-9" onclick={() => add('barrier line')}>+ Barrier line</button>
+  </div>
+  <div class="mt-2 -ml-1.5 flex flex-wrap border-t border-rule pt-1">
+    <button class="button bare min-h-9 !gap-1 !px-1.5 text-[0.86rem] font-medium" onclick={remove}
+      ><Trash size={15} aria-hidden="true" />Take {group.name} out of the plan</button
+    >
+  </div>
+</div>
