@@ -161,7 +161,7 @@ describe('a technique', () => {
     await bench.click('Technique');
     await bench.says('[data-testid="techniques"]', 'For this material');
     await bench.page.$$eval('[data-testid="techniques"] button', (all) =>
-      (all.find((b) => b.textContent?.startsWith('Hearts bloom')) as HTMLElement).click()
+      (all.find((b) => b.textContent?.trim().startsWith('Hearts bloom')) as HTMLElement).click()
     );
     await bench.says('[data-testid="would"]', /drizzle|pipe|draw/);
     await bench.says('[data-testid="techniques"]', 'Keep those after the pour');

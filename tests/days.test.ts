@@ -39,7 +39,7 @@ const dayFrom = (n: number) => {
 describe('the days', () => {
   it('are reached from the bench, and hold every open order', async () => {
     await bench.click('Days', 'link');
-    await bench.says('main', 'Day by day');
+    await bench.says('[data-testid="week"]', /Today[^]*that night/);
     const found = await days();
     expect(found.unplaced).toEqual([]);
     await bench.says('[aria-label="Orders"]', /done/);

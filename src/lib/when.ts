@@ -27,6 +27,10 @@ export function hour(ms: number): string {
   return `${at.getHours()}:${String(at.getMinutes()).padStart(2, '0')}`;
 }
 
+/** A day of the week with its date: “Tue, Dec 1”. */
+export const weekday = (ms: number): string =>
+  shown(ms, { weekday: 'short', day: 'numeric', month: 'short' });
+
 /** A date without the time. */
 export const day = (ms: number): string => shown(ms, { day: 'numeric', month: 'short' });
 

@@ -19,3 +19,4 @@ export {
   type OrderDays,
   type OrdersOnDays
 } from './order-days';
+export { workDays, type DayItem, type Standing, type WorkDay } from './week';

@@ -59,6 +59,8 @@ export interface Placed {
   busy: Span[];
   /** The latest it may begin, where a window says. */
   latest?: number;
+  /** Whether its casting leaves the mould with it. */
+  frees?: true;
 }
 
 /** A casting that finds no place: which of its tasks, and why. */
@@ -220,7 +222,8 @@ class DayPlanner {
         from,
         to: from + task.length,
         busy,
-        ...(Number.isFinite(high) ? { latest: high } : {})
+        ...(Number.isFinite(high) ? { latest: high } : {}),
+        ...(task.id === job.freedBy ? { frees: true as const } : {})
       });
     }
     return this.#mouldOf(job, tasks[0]?.from ?? at, freedAt(job, tasks)) ?? { tasks };

@@ -53,7 +53,7 @@
   {#if technique}
     <h2 class="text-[1.35rem]">{technique.name}</h2>
     {#if drawn}
-      <div class="mt-2" style="--piece-high:220px">
+      <div class="mt-2" style="--piece-high:176px">
         <PiecePicture
           piece={{ plan: drawn.plan, shelf: drawn.shelf, group: drawn.group, cups: drawn.computed.cups }}
           face={drawn.plan.showFace === 'cut'
@@ -64,27 +64,28 @@
         />
       </div>
     {/if}
-    {#if begin.shelf.moulds.length}
-      <Row label="Mould">
-        <Choice
-          label="Mould"
-          value={begin.mould?.id ?? ''}
-          options={begin.shelf.moulds.map((m) => ({ value: m.id, label: m.name }))}
-          onchange={(mould) => begin.choose({ mould })}
+    {#if !begin.shelf.moulds.length}<NewMould />{/if}
+    <div class="grid grid-cols-[minmax(0,1fr)_5.4rem] gap-x-3">
+      {#if begin.shelf.moulds.length}
+        <Row label="Mould">
+          <Choice
+            label="Mould"
+            value={begin.mould?.id ?? ''}
+            options={begin.shelf.moulds.map((m) => ({ value: m.id, label: m.name }))}
+            onchange={(mould) => begin.choose({ mould })}
+          />
+        </Row>
+      {:else}<p class="self-end pb-5 text-[0.9rem] text-ink-2">Good pieces wanted</p>{/if}
+      <Row label="How many">
+        <ParsedField
+          label="How many good pieces"
+          value={begin.good ?? begin.mould?.cavities[0]?.count ?? 1}
+          format={String}
+          parse={(text) => parseCount(text, 100_000)}
+          onchange={(n) => (begin.good = n)}
         />
       </Row>
-    {:else}
-      <NewMould />
-    {/if}
-    <Row label="How many good pieces">
-      <ParsedField
-        label="How many good pieces"
-        value={begin.good ?? begin.mould?.cavities[0]?.count ?? 1}
-        format={String}
-        parse={(text) => parseCount(text, 100_000)}
-        onchange={(n) => (begin.good = n)}
-      />
-    </Row>
+    </div>
     <Row label="Material">
       <Choice
         label="Material"

@@ -50,18 +50,18 @@
 </script>
 
 <section aria-label="Techniques">
-  <div class="flex flex-wrap items-center gap-2">
+  <div class="flex flex-wrap items-center gap-1.5">
     {#each ['any', ...offered] as const as l (l)}
       <button
-        class="button min-h-10 rounded-full !px-4 text-[0.9rem] {look === l ? '!bg-ink !text-ground' : ''}"
+        class="button min-h-9 rounded-full !px-3 text-[0.88rem] {look === l ? '!bg-ink !text-ground' : ''}"
         aria-pressed={look === l}
         onclick={() => (look = l)}>{l === 'any' ? 'Any look' : NAMES[l]}</button
       >
     {/each}
     <input
-      class="field ml-auto !min-h-10 !w-44"
+      class="field ml-auto !min-h-9 !w-36"
       aria-label="Search by what makers call it"
-      placeholder="lacing, ribbons"
+      placeholder="Search: lacing"
       bind:value={typed}
     />
   </div>

@@ -28,7 +28,9 @@
   class="grid shrink-0 auto-cols-fr grid-flow-col gap-3 border-t border-rule bg-sheet px-7 py-3.5 max-sm:grid-flow-row max-sm:grid-cols-3 max-sm:gap-2 max-sm:px-3 max-sm:py-2"
 >
   <button
-    class="button go col-span-3 min-h-[76px] flex-col !gap-1 rounded-xl text-[1.6rem] max-sm:min-h-[64px] {off ? 'opacity-50' : ''}"
+    class="button go col-span-3 min-h-[76px] flex-col !gap-1 rounded-xl text-[1.6rem] max-sm:min-h-[64px] {off
+      ? 'opacity-50'
+      : ''}"
     onclick={onconfirm}
     aria-disabled={off}
     data-testid="confirm"

@@ -7,6 +7,7 @@
   import type { Technique } from '$core/pour';
   import type { PlanView } from '../../plan/plan-view.svelte';
   import { inWords } from '../../preferences.svelte';
+  import TechniqueThumb from '../begin/TechniqueThumb.svelte';
   import OneOf from '../forms/OneOf.svelte';
 
   let { editor, group }: { editor: PlanView; group: Group } = $props();
@@ -15,7 +16,13 @@
   let chosen = $state<Technique>();
   let keep = $state<Keep>('nothing');
 
-  const found = $derived(techniquesFor(plan, editor.shelf));
+  let typed = $state('');
+  const named = (t: Technique) => [t.name, t.about, ...t.also].map((w) => w.toLowerCase());
+  const asked = (t: Technique) => named(t).some((w) => w.includes(typed.trim().toLowerCase()));
+  const found = $derived.by(() => {
+    const { suited, others } = techniquesFor(plan, editor.shelf);
+    return { suited: suited.filter(asked), others: others.filter(asked) };
+  });
   const stands = $derived(plan.steps.some((s) => s.where.includes(group.id)));
   const KEEP_WORDS: Record<Keep, string> = {
     nothing: 'Replace them all',
@@ -35,6 +42,7 @@
   function choose(technique: Technique | undefined) {
     chosen = technique;
     keep = 'nothing';
+    typed = '';
   }
 
   function apply() {
@@ -93,25 +101,49 @@
           <button class="button" onclick={() => choose(undefined)}>Another technique</button>
         </div>
       {:else}
-        <div class="mt-3 min-h-0 overflow-y-auto">
+        <input
+          class="field mt-3"
+          aria-label="Search by what makers call it"
+          placeholder="Search: lacing, ribbons, chips"
+          bind:value={typed}
+        />
+        <div class="mt-1 min-h-0 overflow-y-auto">
           {#each [{ head: 'For this material', list: found.suited }, { head: 'In other materials', list: found.others }] as part (part.head)}
             {#if part.list.length}
               <h3 class="label mt-2 font-sans">{part.head}</h3>
               <ul class="mt-1 grid gap-1.5 sm:grid-cols-2">
-                {#each part.list as technique (technique.id)}
+                {#each part.list as technique, nth (technique.id)}
                   <li>
                     <button
-                      class="button min-h-[58px] w-full flex-col !items-start !gap-0 text-left whitespace-normal"
+                      class="button min-h-[86px] w-full !justify-start !gap-3 !px-2.5 py-1.5 text-left whitespace-normal"
                       onclick={() => choose(technique)}
                     >
-                      <span>{technique.name}</span>
-                      <span class="text-[0.85rem] font-normal text-ink-2">{technique.about}</span>
+                      <span class="w-[72px] shrink-0">
+                        <TechniqueThumb
+                          {plan}
+                          shelf={editor.shelf}
+                          techniqueId={technique.id}
+                          groupId={group.id}
+                          {nth}
+                        />
+                      </span>
+                      <span class="min-w-0">
+                        <span class="block leading-tight">{technique.name}</span>
+                        <span class="block text-[0.85rem] leading-tight font-normal text-ink-2"
+                          >{technique.about}</span
+                        >
+                      </span>
                     </button>
                   </li>
                 {/each}
               </ul>
             {/if}
           {/each}
+          {#if !found.suited.length && !found.others.length}
+            <p class="py-4 text-ink-2">
+              Nothing is called that. Try what it looks like: cells, rings, flames, marble.
+            </p>
+          {/if}
         </div>
       {/if}
     </Dialog.Content>
