@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { actStep } from './new-plan';
-import { insertStep, moveStep } from './insert-step';
+import { tideline } from '../../../demo/plans';
+import { copiedStep, insertStep, moveStep } from './insert-step';
 import { type Step } from '../document';
 
 const step = (id: string, where: string, kind = 'lay'): Step => ({ ...actStep(id, kind, 'cup', where)!, id });
@@ -41,5 +42,19 @@ describe('a step moved', () => {
         expect(ids(moveStep(there, 'one', to, from))).toBe(ids(steps));
       })
     );
+  });
+});
+
+describe('a step that is copied', () => {
+  it('stands right after the first, with an id and gates of its own', () => {
+    const gated = tideline.steps.findIndex((s) => s.gates.length > 0);
+    const first = tideline.steps[gated]!;
+    const steps = copiedStep(tideline, first);
+    const again = steps[gated + 1]!;
+    expect(steps).toHaveLength(tideline.steps.length + 1);
+    expect(again).toMatchObject({ act: first.act, where: first.where });
+    expect(again.id).not.toBe(first.id);
+    expect(again.gates.map((g) => g.all)).toEqual(first.gates.map((g) => g.all));
+    expect(again.gates.map((g) => g.id)).not.toEqual(first.gates.map((g) => g.id));
   });
 });

@@ -24,6 +24,6 @@ export {
   type ReadTable,
   type TableKind
 } from './import-table';
-export { PASTE_CARRIERS, pigmentsToMull, shelvedPaste, type MadePaste } from './made-paste';
+export { carrierWords, PASTE_CARRIERS, pigmentsToMull, shelvedPaste, type MadePaste } from './made-paste';
 export { toReorder, type Low } from './reorder';
 export { Shelf } from './cards';

@@ -29,7 +29,7 @@ describe('a paste made here', () => {
       carrier: 'part B',
       pigmentFraction: 0.6,
       shelfMonths: 12,
-      notes: 'Made here: 24.00 g in 16.00 g hardener, part B.'
+      notes: 'Made here: 24.00 g in 16.00 g hardener.'
     });
     expect(card).not.toHaveProperty('bulkDensity');
     // 24 g at 0.05 and 16 g at 0.02.

@@ -10,11 +10,17 @@ export const PASTE_CARRIERS: readonly {
   words: string;
   form: Colourant['form'];
 }[] = [
-  { carrier: 'part A', words: 'resin part A', form: 'paste' },
-  { carrier: 'part B', words: 'hardener, part B', form: 'paste' },
+  { carrier: 'part A', words: 'resin', form: 'paste' },
+  { carrier: 'part B', words: 'hardener', form: 'paste' },
   { carrier: 'oil', words: 'castor oil', form: 'paste' },
   { carrier: 'water', words: 'water or glycerine', form: 'dispersion' }
 ];
+
+/** A carrier as it is called on the screens: the two parts of a resin by their names. */
+export const carrierWords = (carrier: Colourant['carrier']): string =>
+  carrier === 'part A' || carrier === 'part B'
+    ? (PASTE_CARRIERS.find((c) => c.carrier === carrier)?.words ?? carrier)
+    : carrier;
 
 /** Micas, pearls and glitter are flakes: mulling breaks what makes them shine. */
 const FLAKES: ReadonlySet<Colourant['form']> = new Set(['mica', 'interference pearl', 'glitter']);

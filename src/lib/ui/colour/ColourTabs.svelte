@@ -3,7 +3,7 @@
   import { page } from '$app/state';
 
   const TABS = [
-    ['/colours', 'Shelf'],
+    ['/colours', 'All colourants'],
     ['/colours/match', 'Match a colour'],
     ['/colours/cards', 'Trial cards'],
     ['/colours/palettes', 'Palettes'],

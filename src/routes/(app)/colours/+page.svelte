@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { carrierWords } from '$core/shelf';
   import { VERDICTS } from '$lib/ui/colour/verdicts';
   import Table from '$lib/ui/Table.svelte';
   import Hint from '../../../lib/ui/forms/Hint.svelte';
@@ -53,7 +54,7 @@
   const tints = (strength: number) => (strength < 0.05 ? '—' : `× ${strength.toFixed(1)}`);
   const formWords = (c: Colourant) =>
     `${c.form}${c.pigmentFraction < 1 ? `, ${Math.round(c.pigmentFraction * 100)} %` : ''}${
-      c.carrier === 'none' ? '' : ` in ${c.carrier}`
+      c.carrier === 'none' ? '' : ` in ${carrierWords(c.carrier)}`
     }`;
   const mm = (x: number) => (Number.isFinite(x) ? length(x, x < 10 ? 1 : 0) : 'never');
 </script>
@@ -140,8 +141,9 @@
       {:else}
         {@const seen = lookOf(labOf(filmReflectance(mixtureOf(tint(c, Number(column))), 2, WHITE)))}
         <Swatch hex={seen.hex} letter={letterOf(n)} label="{c.name}, {column} %" />{#if !seen.onScreen}<Hint
-            words="The screen cannot show it as strong as it is."
-            class="block w-full !text-center text-[0.8rem] text-ochre">cup looks deeper</Hint
+            words="In a cup it looks deeper than a screen can show."
+            class="block w-full !text-center text-[0.8rem] text-ochre"
+            ><span aria-hidden="true">▲ </span>deeper</Hint
           >{/if}
       {/if}
     {/snippet}

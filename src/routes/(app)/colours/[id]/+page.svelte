@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { carrierWords } from '$core/shelf';
   import { VERDICTS } from '$lib/ui/colour/verdicts';
   import Table from '$lib/ui/Table.svelte';
   import Tick from '../../../../lib/ui/forms/Tick.svelte';
@@ -87,7 +88,7 @@
       <Choice
         label="Carried in"
         value={card.carrier}
-        options={CARRIERS.map((c) => ({ value: c, label: c }))}
+        options={CARRIERS.map((c) => ({ value: c, label: carrierWords(c) }))}
         onchange={(v) => form.set(['carrier'], v)}
       />
     </Row>
