@@ -88,6 +88,7 @@ describe('every view', () => {
     expect(sideways).toBeLessThanOrEqual(0);
     expect(await bench.notInWords()).toEqual([]);
     expect(await notSaid(bench)).toEqual([]);
+    expect(await bench.page.$$eval('h1', (all) => all.length)).toBe(1);
     expect(bench.errors).toEqual([]);
   });
 });

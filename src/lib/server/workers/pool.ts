@@ -23,7 +23,8 @@ const SECONDS: Record<JobName, number> = {
 /** So many may wait; the next is told to come back. */
 const QUEUE = 64;
 
-const BUILT = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'build/workers.js');
+/** What a thread runs: read when the first is begun, since tests build their own. */
+const built = (): string => join(process.env.KIRAPEN_HOME ?? process.cwd(), 'build/workers.js');
 
 type Outcome<N extends JobName> = Awaited<ReturnType<Jobs[N]>>;
 
@@ -32,7 +33,7 @@ let pool: Piscina | undefined;
 /** The threads: begun with the first order, one less than the machine's cores so that the pages keep one. */
 function threads(): Piscina {
   pool ??= new Piscina({
-    filename: BUILT,
+    filename: built(),
     minThreads: 1,
     maxThreads: Math.max(1, Math.min(3, availableParallelism() - 1)),
     maxQueue: QUEUE,

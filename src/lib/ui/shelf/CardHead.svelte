@@ -37,6 +37,7 @@
 
 {#if form.shared}<ClashDialog shared={form.shared} {what} gone={back} />{/if}
 
+<h1 class="sr-only">{form.card.name || `New ${what}`}</h1>
 <header class="flex flex-wrap items-center gap-3">
   <div class="min-w-0 flex-1">
     <p class="text-[0.9rem] text-ink-2">

@@ -89,6 +89,7 @@
 />
 <ClashDialog shared={editor.shared} what="plan" gone="/plans" />
 
+<h1 class="sr-only">{plan.name}</h1>
 <div class="flex flex-col xl:h-screen">
   <header class="border-b border-rule px-5 pt-2 pb-1.5">
     <div class="flex flex-wrap items-center gap-x-3 gap-y-1">

@@ -5,6 +5,7 @@
 
 <svelte:head><title>Trial card sheet · Kirapen</title></svelte:head>
 
+<h1 class="sr-only">Trial card sheet</h1>
 <div class="no-print flex items-center gap-3 border-b border-rule px-6 py-3">
   <a class="button bare" href="/colours/cards">← Trial cards</a>
   <span class="flex-1 text-ink-2">Print on matt card; a smear goes over both halves.</span>
