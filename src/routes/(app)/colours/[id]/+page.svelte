@@ -58,7 +58,7 @@
   const sameWhite = (w: { colour: string; strength: number }) =>
     w.colour === card.tint?.white?.colour && w.strength === card.tint.white.strength;
   const MATERIALS = materials.all().map((m) => m.kind);
-  const CARRIERS = ['none', 'part A', 'part B', 'water', 'oil', 'alcohol', 'base'];
+  const CARRIERS = ['none', 'part A', 'part B', 'water', 'oil', 'alcohol', 'base'] as const;
 </script>
 
 <svelte:head><title>{card.name || 'New colourant'} · Kirapen</title></svelte:head>
