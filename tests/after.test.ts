@@ -208,7 +208,7 @@ describe('the record', () => {
   it('brings a lesson back where its act is planned', async () => {
     await bench.walk('/record/tideline-second');
     await bench.page.type('[aria-label="Lesson"]', 'Drag with the blunt needle.');
-    await bench.choose('What it is about', 'the act: drag');
+    await bench.choose('What it is about', 'the act: comb or drag a tool');
     await bench.click('Keep');
     await bench.says('main', 'Drag with the blunt needle.');
     await bench.walk('/plans/tideline-knobs');

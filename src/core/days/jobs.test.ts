@@ -23,7 +23,7 @@ describe('an order on the days', () => {
   it('is its turns, each from the first weighing to the last day', () => {
     const all = jobs(samphire);
     expect(all).toHaveLength(computePlan(samphire, cards).order!.turns);
-    expect(all[0]!.tasks.map((t) => t.name)).toEqual(['weigh and pour', 'Demould', 'Air-dry', 'Seal']);
+    expect(all[0]!.tasks.map((t) => t.name)).toEqual(['Weigh and pour', 'Demould', 'Air-dry', 'Seal']);
     expect(all[0]!.moulds).toEqual([{ id: 'coat-hooks', cavities: 5 }]);
     expect(all[0]!.freedBy).toBe('demould-hooks');
   });
@@ -77,7 +77,7 @@ describe('an order on the days', () => {
   it('is demoulded all the same where the plan has no step for it', () => {
     const bare: Plan = { ...samphire, steps: samphire.steps.slice(0, 1) };
     const [job] = jobs(bare);
-    expect(job!.tasks.map((t) => t.name)).toEqual(['weigh and pour', 'Demould']);
+    expect(job!.tasks.map((t) => t.name)).toEqual(['Weigh and pour', 'Demould']);
     expect(job!.freedBy).toBe(job!.tasks[1]!.id);
     const { demould } = computePlan(bare, cards).score;
     expect(job!.tasks[1]!.after).toContainEqual({

@@ -45,7 +45,8 @@ export function jobsOf(plan: Plan, computed: Computed, { notBefore, due }: Order
 
 /** Where the plan has no step for it, its pieces leave their moulds all the same. */
 const IMPLIED = '~demould';
-const POUR = '~pour';
+/** What the pour of a casting is called among its tasks. */
+export const POUR = '~pour';
 
 function pourTask(plan: Plan, { score }: Computed): DayTask | undefined {
   const busy = score.blocks
@@ -55,7 +56,7 @@ function pourTask(plan: Plan, { score }: Computed): DayTask | undefined {
   const tools = toolsIn(plan, score, (b) => b.from < score.ends - 1e-9);
   return {
     id: POUR,
-    name: 'weigh and pour',
+    name: 'Weigh and pour',
     busy: merged(busy),
     length: score.ends,
     after: [],

@@ -1,8 +1,7 @@
+import { POUR } from './jobs';
 import type { Placed, Span } from './place';
 
 const DAY = 1440;
-/** What the pour of a casting is called among its tasks. */
-const POUR = '~pour';
 
 /** One kind of work for an order on a day: all pours of it together, from when the first begins. */
 export interface DayItem {

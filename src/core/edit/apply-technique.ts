@@ -1,12 +1,20 @@
 import { layerState } from '../material';
 import type { Base } from '../material';
 import { cavityOf, footprintOf, type CavityKind } from '../mould';
-import { conditionOf, materialsFor, TECHNIQUES, type Draft, type Setting, type Technique } from '../pour';
+import {
+  conditionOf,
+  isAfter,
+  materialsFor,
+  TECHNIQUES,
+  type Draft,
+  type Setting,
+  type Technique
+} from '../pour';
 import { withCompositeCup, withNewCup } from './add-cup';
 import { mixIdOf, type Gate, type Group, type Plan, type Step } from '../document';
 import { type Shelf } from '../shelf';
 import { freshId } from './fresh-id';
-import { insertStep, isAfter } from './insert-step';
+import { insertStep } from './insert-step';
 import { withSecondBatch } from './second-batch';
 
 /** What of the steps that stand in those cavities is kept: none of them, those done after the pour, or all of them. */
@@ -40,9 +48,13 @@ export function applyTechnique(plan: Plan, shelf: Shelf, { techniqueId, groupId,
 /** Techniques that a plan's base is used for come first, the others after them. */
 export function techniquesFor(plan: Plan, shelf: Shelf): { suited: Technique[]; others: Technique[] } {
   const base = baseOf(plan, shelf);
-  const fits = (t: Technique) => base !== undefined && materialsFor(t).some((m) => m.kind === base.kind);
-  return { suited: TECHNIQUES.filter(fits), others: TECHNIQUES.filter((t) => !fits(t)) };
+  const suited = base ? techniquesIn(base) : [];
+  return { suited, others: TECHNIQUES.filter((t) => !suited.includes(t)) };
 }
+
+/** The techniques that are done in a material. */
+export const techniquesIn = (base: Base): Technique[] =>
+  TECHNIQUES.filter((t) => materialsFor(t).some((m) => m.kind === base.kind));
 
 const kindOf = (group: Group, { moulds }: Shelf): CavityKind | undefined =>
   moulds.find((m) => m.id === group.mouldId)?.cavities.find((c) => c.id === group.cavityId);

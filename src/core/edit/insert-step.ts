@@ -1,9 +1,6 @@
-import { acts } from '../pour';
+import { isAfter } from '../pour';
 import type { Plan, Step } from '../document';
 import { freshId } from './fresh-id';
-
-/** Whether a step is done to a piece once it is poured. */
-export const isAfter = (step: Pick<Step, 'act'>): boolean => acts.find(step.act.kind)?.group === 'after';
 
 /** Steps with one more at the end of its cavities: what is poured before what is done to the piece afterwards. */
 export function insertStep(steps: readonly Step[], step: Step, groupId: string): Step[] {

@@ -1,7 +1,7 @@
 import { compatibilityOf, materials, type Base, type Colourant } from '../material';
 import { isWhite, paleness } from '../colour';
 import { splitAll, type Plan } from '../document';
-import { materialsFor, TECHNIQUES, type Technique } from '../pour';
+import { TECHNIQUES, type Technique } from '../pour';
 import type { Shelf } from '../shelf';
 import { withNewCup } from './add-cup';
 import { applyTechnique } from './apply-technique';
@@ -93,7 +93,3 @@ function apart(pots: readonly Colourant[]): Colourant[] {
   }
   return taken.map((t) => t.c);
 }
-
-/** The techniques that are done in a material. */
-export const techniquesIn = (base: Base): Technique[] =>
-  TECHNIQUES.filter((t) => materialsFor(t).some((m) => m.kind === base.kind));

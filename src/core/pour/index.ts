@@ -8,7 +8,7 @@ export { stepWords } from './words';
 export { wayOf, type Way } from './way';
 export { CIRCLE, type FieldKind, type Field, type Fields } from './fields';
 export { pathCopies, MOST_POINTS, Path, pathLength, pathWords, Place, placeWords } from './place';
-export { ACT_GROUPS, actsNamed, afterPourFrom, shapesThePiece } from './named';
+export { ACT_GROUPS, actsNamed, afterPourFrom, isAfter, shapesThePiece } from './named';
 export {
   materialsFor,
   conditionOf,

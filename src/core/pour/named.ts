@@ -26,14 +26,18 @@ export function actsNamed(typed: string): AnyDefinition[] {
 /** Families of acts that change where things lie in a piece; the others come before, between or after. */
 const SHAPING: ReadonlySet<ActGroup> = new Set(['pour in', 'move', 'put in']);
 
+/** Whether a step is done to a piece once it is poured. */
+export const isAfter = ({ act }: { act: { kind: string } }): boolean =>
+  acts.find(act.kind)?.group === 'after';
+
 /**
  * Where in the steps of a group of cavities what comes after the pour begins: with the first after which nothing is poured,
  * moved or put in any more; past the last step where nothing comes after.
  */
 export function afterPourFrom(steps: readonly { act: { kind: string } }[]): number {
-  const isAfter = (kind: string) => ['after', 'wait'].includes(acts.find(kind)?.group ?? '');
-  const from = steps.findLastIndex((s) => !isAfter(s.act.kind)) + 1;
-  const first = steps.findIndex((s, i) => i >= from && acts.find(s.act.kind)?.group === 'after');
+  const waits = (s: (typeof steps)[number]) => acts.find(s.act.kind)?.group === 'wait';
+  const from = steps.findLastIndex((s) => !isAfter(s) && !waits(s)) + 1;
+  const first = steps.findIndex((s, i) => i >= from && isAfter(s));
   return first < 0 ? steps.length : first;
 }
 

@@ -1,3 +1,5 @@
+import { remember } from './remembered';
+
 const KEY = 'kirapen.theme';
 let theme = $state(typeof document === 'undefined' ? '' : (document.documentElement.dataset.theme ?? ''));
 
@@ -9,9 +11,5 @@ export function switchTheme(): void {
   const root = document.documentElement;
   theme = root.dataset.theme === 'dark' ? 'light' : 'dark';
   root.dataset.theme = theme;
-  try {
-    localStorage.setItem(KEY, theme);
-  } catch {
-    // Storage may be off; the choice then lasts for this page.
-  }
+  remember(KEY, theme);
 }

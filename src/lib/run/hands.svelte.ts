@@ -1,17 +1,10 @@
+import { remember, remembered } from '../page/remembered';
 import { preferences } from '../preferences.svelte';
 
 const KEY = 'kirapen.hands';
 
 /** Whose hands this device is in, as last chosen here. */
-let chosen = $state(read());
-
-function read(): string {
-  try {
-    return typeof localStorage === 'undefined' ? '' : (localStorage.getItem(KEY) ?? '');
-  } catch {
-    return '';
-  }
-}
+let chosen = $state(remembered(KEY) ?? '');
 
 /** The maker at this device, by initials; undefined where nobody is chosen, or they no longer work here. */
 export const maker = (): string | undefined => (preferences().makers.includes(chosen) ? chosen : undefined);
@@ -19,9 +12,5 @@ export const maker = (): string | undefined => (preferences().makers.includes(ch
 /** From here on what is done at this device is theirs. */
 export function handOver(to: string): void {
   chosen = to;
-  try {
-    localStorage.setItem(KEY, to);
-  } catch {
-    // A device that keeps nothing asks again when it is opened anew.
-  }
+  remember(KEY, to);
 }

@@ -57,7 +57,7 @@ const canBeLeft = ({ own }: ResolvedStep): boolean =>
 
 function leftOut({ plan }: ResolvedPlan, steps: readonly ResolvedStep[], minutes: number): Fix {
   const ids = new Set(steps.map((s) => s.step.id));
-  const what = steps.map((s) => s.step.act.kind).join(', ');
+  const what = steps.flatMap(({ own }) => (own ? `“${own.definition.name}”` : [])).join(', ');
   return {
     words: `Late? Leave out ${what} first: ${minutes.toFixed(1)} min`,
     edit: { path: ['steps'], value: plan.steps.map((s) => (ids.has(s.id) ? { ...s, muted: true } : s)) }

@@ -374,7 +374,7 @@ describe('a pour that comes too late', () => {
   it('says which gesture to leave out first: the one that is enough', () => {
     const plan = held(comb('short', 0.5), comb('long', 40));
     const [said] = problemsOf(plan, 'past-window');
-    expect(said!.mend).toMatch(/Leave out drag first: 4\d\.\d min/);
+    expect(said!.mend).toMatch(/Leave out “comb or drag a tool” first: 4\d\.\d min/);
     const after = mends(plan, 'past-window');
     expect(after.steps.filter((x) => x.muted).map((x) => x.id)).toEqual(['long']);
   });

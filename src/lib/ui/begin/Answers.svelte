@@ -7,6 +7,7 @@
   import { parseCount } from '$core/quantity';
   import { proverFor } from '../../plan/prove-work';
   import type { ToBegin } from '../../plan/to-begin.svelte';
+  import { faceShown } from '../drawing/face-shown';
   import PiecePicture from '../drawing/PiecePicture.svelte';
   import Choice from '../forms/Choice.svelte';
   import ParsedField from '../forms/ParsedField.svelte';
@@ -56,9 +57,7 @@
       <div class="mt-2" style="--piece-high:176px">
         <PiecePicture
           piece={{ plan: drawn.plan, shelf: drawn.shelf, group: drawn.group, cups: drawn.computed.cups }}
-          face={drawn.plan.showFace === 'cut'
-            ? { kind: 'cut', heading: 0, off: 0 }
-            : { kind: drawn.plan.showFace }}
+          face={faceShown(drawn.plan, drawn.group)}
           size={320}
           letters={false}
         />

@@ -5,6 +5,7 @@
   import { figuresOf, type Computed } from '$core/plan';
   import { afterFrame } from '../../page/after-frame';
   import type { ToBegin } from '../../plan/to-begin.svelte';
+  import { faceShown } from '../drawing/face-shown';
   import PiecePicture from '../drawing/PiecePicture.svelte';
 
   let { begin }: { begin: ToBegin } = $props();
@@ -45,8 +46,6 @@
   });
   const timeOf = ({ computed: { score } }: Drawn) =>
     `${duration(score.ends)}${score.done > score.ends + 1 ? `, finished after ${duration(score.done)}` : ''}`;
-  const faceOf = ({ plan }: Drawn) =>
-    plan.showFace === 'cut' ? ({ kind: 'cut', heading: 0, off: 0 } as const) : { kind: plan.showFace };
 </script>
 
 <section aria-label="Techniques">
@@ -88,7 +87,7 @@
                     group: own.computed.groups[0],
                     cups: own.computed.cups
                   }}
-                  face={faceOf(own)}
+                  face={faceShown(own.plan, own.computed.groups[0])}
                   size={180}
                   letters={false}
                 />

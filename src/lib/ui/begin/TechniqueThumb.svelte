@@ -4,6 +4,7 @@
   import { figuresOf, type Computed, type Plan } from '$core/plan';
   import type { Shelf } from '$core/shelf';
   import { afterFrame } from '../../page/after-frame';
+  import { faceShown } from '../drawing/face-shown';
   import PiecePicture from '../drawing/PiecePicture.svelte';
 
   let {
@@ -42,9 +43,7 @@
   {#if drawn && group}
     <PiecePicture
       piece={{ plan: drawn.plan, shelf, group, cups: drawn.computed.cups }}
-      face={drawn.plan.showFace === 'cut'
-        ? { kind: 'cut', heading: 0, off: 0 }
-        : { kind: drawn.plan.showFace }}
+      face={faceShown(drawn.plan, group)}
       size={Math.round(high * 1.6)}
       letters={false}
     />

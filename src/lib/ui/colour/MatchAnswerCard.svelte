@@ -117,7 +117,7 @@
       <Choice
         label="Put answer {nth + 1} into a cup"
         value=""
-        placeholder="Into a cup of a plan…"
+        placeholder="Into a cup"
         options={cupsHere.map(({ plan, cup }) => ({
           value: `${plan.id}|${cup.id}`,
           label: `${plan.name}: ${cup.name}`

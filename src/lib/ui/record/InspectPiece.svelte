@@ -265,7 +265,7 @@
           onchange={(e) => onsave({ ...current, note: e.currentTarget.value }, false)}
         />
         <label class="button cursor-pointer focus-within:outline-2">
-          {sending ? 'Sending…' : 'Add a photo'}
+          {sending ? 'Sending' : 'Add a photo'}
           <input
             class="sr-only"
             type="file"

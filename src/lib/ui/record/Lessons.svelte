@@ -1,6 +1,7 @@
 <!-- What was learned of a run, and what it hangs on: said again where it comes up. -->
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
+  import { acts } from '$core/pour';
   import type { Problem } from '$core/problem';
   import { send } from '../../store/send';
   import { day } from '../../when';
@@ -22,7 +23,7 @@
     })),
     ...[...new Set(data.plan.steps.map((s) => s.act.kind))].map((k) => ({
       value: JSON.stringify({ kind: 'act', id: k }),
-      label: `the act: ${k}`
+      label: `the act: ${acts.find(k)?.name ?? k}`
     }))
   ]);
 

@@ -32,7 +32,7 @@
 <div class="mt-5 flex flex-wrap items-center gap-3" data-testid="photo">
   <label class="button min-h-[64px] cursor-pointer gap-2 focus-within:outline-2">
     <Camera size={20} />
-    {waiting ? 'the photo waits for the network…' : `Photo: ${stage}`}
+    {waiting ? 'the photo waits for the network' : `Photo: ${stage}`}
     <kbd class="rounded border border-current px-1.5 text-[0.8rem] font-semibold opacity-70">F</kbd>
     <input
       bind:this={input}

@@ -25,7 +25,7 @@
   const state = $derived.by(() => {
     if (form.problems.length) return 'not saved yet';
     if (form.saved) return 'saved';
-    return form.shared?.saved === 'waiting' ? 'kept on this device, sending again…' : '';
+    return form.shared?.saved === 'waiting' ? 'kept on this device, sending again' : '';
   });
 
   // What another bench changes is seen here as it is stored.

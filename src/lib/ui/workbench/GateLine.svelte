@@ -61,7 +61,7 @@
         {/if}
         {#if isState(c) && gate.all.length === 1}
           {#if wait}
-            <span class="text-ink-2">{wait.reckoned === 'estimate' ? ', about' : ', or'}</span>
+            <span class="-ml-1 text-ink-2">{wait.reckoned === 'estimate' ? ', about' : ', or'}</span>
             <QuantityField
               quiet
               width="4rem"

@@ -8,6 +8,7 @@
   import ZoomOut from '@lucide/svelte/icons/zoom-out';
   import { counted, duration } from '$core/quantity';
   import { InTurn } from '../../page/in-turn.svelte';
+  import { remember, remembered } from '../../page/remembered';
   import { Later } from '../../page/later.svelte';
   import type { PlanView } from '../../plan/plan-view.svelte';
   import { scoreMarks } from '../../plan/score-marks';
@@ -24,10 +25,10 @@
   /** A strip under the page, open over its lower half, or the whole page: as it was left. */
   const MODES = ['strip', 'half', 'page'] as const;
   const KEPT = 'kirapen.timeline';
-  let mode = $state<(typeof MODES)[number]>(MODES.find((m) => m === localStorage.getItem(KEPT)) ?? 'strip');
+  let mode = $state<(typeof MODES)[number]>(MODES.find((m) => m === remembered(KEPT)) ?? 'strip');
   function show(next: typeof mode) {
     mode = next;
-    localStorage.setItem(KEPT, next);
+    remember(KEPT, next);
   }
   let laneWidth = $state(700);
   let zoom = $state<'pour' | 'all' | 'days'>('pour');

@@ -103,7 +103,7 @@
       </div>
       {#if editor.saved === 'waiting' && !editor.shared.clash && !editor.shared.deleted}
         <span class="text-[0.85rem] font-semibold text-ochre" role="status"
-          >kept on this device, sending again…</span
+          >kept on this device, sending again</span
         >
       {/if}
       {#if failure}<span class="max-w-72 text-[0.85rem] font-semibold text-cinnabar" role="alert"

@@ -110,7 +110,7 @@
         headClass: 'text-center',
         class: 'w-14 !px-0.5'
       })),
-      { id: 'hides', head: 'opaque at 1 %', num: true, by: (r) => r.hides, text: (r) => mm(r.hides) },
+      { id: 'hides', head: 'opaque at 1\u00a0%', num: true, by: (r) => r.hides, text: (r) => mm(r.hides) },
       {
         id: 'tints',
         head: 'strength',
@@ -143,7 +143,7 @@
         <Swatch hex={seen.hex} letter={letterOf(n)} label="{c.name}, {column} %" />{#if !seen.onScreen}<Hint
             words="In a cup it looks deeper than a screen can show."
             class="block w-full !text-center text-[0.8rem] text-ochre"
-            ><span aria-hidden="true">▲ </span>deeper</Hint
+            ><span aria-hidden="true">▲&nbsp;</span>deeper</Hint
           >{/if}
       {/if}
     {/snippet}

@@ -48,7 +48,7 @@
 {:else}
   <div class="page" role="status" data-testid="placing">
     <h1 class="text-[1.9rem]">Days</h1>
-    <p class="mt-3 text-ink-2">Placing every open order where hands, moulds and windows allow…</p>
+    <p class="mt-3 text-ink-2">Placing every open order where hands, moulds and windows allow.</p>
     <div class="mt-3 flex max-w-md items-center gap-3">
       <Bar class="flex-1" label="Placing the orders" share={share ?? null} />
       <span class="w-12 text-ink-2">{share === undefined ? '' : `${Math.round(share * 100)} %`}</span>

@@ -103,9 +103,9 @@
     {/if}
     <button class="button min-h-[64px]" onclick={() => scale.ask({ do: 'tare' })}>Tare</button>
     {#if desk.given.oncable && scale.standIn}
-      <button class="button min-h-[64px]" onclick={desk.given.oncable}>A scale on a cable…</button>
+      <button class="button min-h-[64px]" onclick={desk.given.oncable}>A scale on a cable</button>
     {/if}
-    {#if onPan && !onPan.stable}<span class="text-ink-2">settling…</span>{/if}
+    {#if onPan && !onPan.stable}<span class="text-ink-2">settling</span>{/if}
   {/if}
 </div>
 <OffTarget {desk} {instruction} />

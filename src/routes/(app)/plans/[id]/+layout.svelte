@@ -16,5 +16,5 @@
 {#if moved || turn.reached(1)}
   {@render children()}
 {:else}
-  <p class="p-10 text-ink-2" role="status">The plan is being worked out…</p>
+  <p class="p-10 text-ink-2" role="status">The plan is being worked out.</p>
 {/if}

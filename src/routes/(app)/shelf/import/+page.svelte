@@ -51,7 +51,7 @@
   <p class="text-[0.9rem] text-ink-2"><a class="underline" href="/shelf">Shelf</a></p>
   <h1 class="text-[1.9rem]">Import a table</h1>
   <p class="mt-1 text-ink-2">
-    A CSV with a line of headings. Nothing is saved until every row is right. What is here here already:
+    A CSV with a line of headings. Nothing is saved until every row is right. What is here already:
     {#each TABLE_KINDS as k, i (k)}{i ? ', ' : ''}<a class="underline" href="/api/v1/tables/{k}.csv" download
         >{k} as a table</a
       >{/each}.

@@ -200,6 +200,6 @@
     {#each problems as problem, i (i)}<ProblemNote {problem} />{/each}
   </div>
   <button class="button go mt-4 min-h-[56px]" onclick={keep} disabled={keeping} data-sheet
-    >{keeping ? 'Keeping…' : 'Keep this run'}</button
+    >{keeping ? 'Keeping' : 'Keep this run'}</button
   >
 </div>

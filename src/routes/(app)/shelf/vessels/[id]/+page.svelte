@@ -18,7 +18,7 @@
   <div class="sheet mt-4 grid gap-x-5 p-5 sm:grid-cols-2">
     <Row label="Holds to the brim" problem={form.at('ml')}>
       <QuantityField
-        label="Full weight"
+        label="Holds"
         unit="ml"
         above
         value={form.card.ml}

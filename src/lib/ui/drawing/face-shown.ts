@@ -1,0 +1,9 @@
+import { usualHeading } from '$core/mould';
+import type { Face } from '$core/piece';
+import type { Plan } from '$core/plan';
+import type { FigureGroup } from '$core/run';
+import { extentOf } from './outline';
+
+/** The face a plan's pieces are judged by, a cut where it is usually made. */
+export const faceShown = ({ showFace }: Pick<Plan, 'showFace'>, group: FigureGroup): Face =>
+  showFace === 'cut' ? { kind: 'cut', heading: usualHeading(extentOf(group)), off: 0 } : { kind: showFace };
