@@ -34,6 +34,18 @@ function mendsHold(plan: Plan): string[] {
   });
 }
 
+const MUCH_SPOILT = {
+  plan: demo.tideline,
+  base: demo.tideline.mixes[0]!.baseId,
+  other: false,
+  way: 'each' as const,
+  scale: cards.scales[0]!.id,
+  count: 6,
+  percents: [12, 0.1, 0.1, 0.1, 0.1, 0.1],
+  ungated: false,
+  room: 21
+};
+
 describe('every mend that is offered', () => {
   it('mends each of the ten orders', () => {
     expect(orders.length).toBeGreaterThanOrEqual(9);
@@ -54,7 +66,7 @@ describe('every mend that is offered', () => {
       ungated: fc.boolean(),
       room: fc.integer({ min: 12, max: 30 })
     });
-    const offered = new Map<string, number>();
+    const offered = new Set<string>();
     fc.assert(
       fc.property(spoil, ({ plan, base, other, way, scale, count, percents, ungated, room }) => {
         const spoilt = atBench(withScales(mixed(other ? withBase(plan, base) : plan, way), scale), {
@@ -69,9 +81,10 @@ describe('every mend that is offered', () => {
           })),
           steps: spoilt.steps.map((s) => (ungated ? { ...s, gates: [] } : s))
         };
-        for (const code of mendsHold(whole)) offered.set(code, (offered.get(code) ?? 0) + 1);
+        for (const code of mendsHold(whole)) offered.add(code);
       }),
-      { numRuns: times(6, 30) }
+      // One that is wrong in many ways at once comes first, whatever is drawn after it.
+      { numRuns: times(6, 30), examples: [[MUCH_SPOILT]] }
     );
     // Not silence: mends of many kinds are found.
     expect(offered.size).toBeGreaterThanOrEqual(3);
