@@ -166,7 +166,7 @@ describe('the first pour, from a mould to the record', () => {
     await bench.click('Tare');
     await bench.click('Let the screen play the scale');
     await bench.says('[data-testid="number"]', /^0\.0\d$|^0\.[01]\d$/);
-    await bench.page.waitForFunction(() => !document.body.innerText.includes('settling…'));
+    await bench.page.waitForFunction(() => !document.querySelector('[data-testid="settling"]'));
     await bench.press('Space');
     await bench.says('[data-testid="now"]', 'Stir cup A');
     await bench.page.waitForSelector('[data-testid="stored"]');

@@ -105,7 +105,7 @@
     {#if desk.given.oncable && scale.standIn}
       <button class="button min-h-[64px]" onclick={desk.given.oncable}>A scale on a cable</button>
     {/if}
-    {#if onPan && !onPan.stable}<span class="text-ink-2">settling</span>{/if}
+    {#if onPan && !onPan.stable}<span class="text-ink-2" data-testid="settling">settling</span>{/if}
   {/if}
 </div>
 <OffTarget {desk} {instruction} />
