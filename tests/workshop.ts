@@ -241,7 +241,9 @@ export class Bench {
   async openStep(n: number): Promise<void> {
     const row = `[data-open-step="${n}"]`;
     const open = await this.page.waitForSelector(row);
-    if ((await open!.evaluate((e) => e.getAttribute('aria-expanded'))) !== 'true') await open!.click();
+    // A locator clicks where the row has come to rest: lines above it may still be opening or closing.
+    if ((await open!.evaluate((e) => e.getAttribute('aria-expanded'))) !== 'true')
+      await this.page.locator(row).click();
     await this.page.waitForSelector(`${row}[aria-expanded="true"]`);
   }
 

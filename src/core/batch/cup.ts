@@ -234,7 +234,7 @@ function partWeighings(formula: Formula, { exact, reserve }: Wanted, { own, all 
       weight,
       reading: 0,
       spread,
-      weighable: spread <= PART_TOLERANCE,
+      weighable: spread <= (of.tolerance ?? PART_TOLERANCE),
       scaleId: scale.id,
       division: scale.division,
       ...(scale === own ? {} : { boat: true }),

@@ -52,8 +52,10 @@ export function offFormula(held: readonly HeldPart[], formula: Formula): number 
   const shares = formula.parts.reduce((s, p) => s + p.share, 0);
   if (all <= 0) return 1;
   return Math.max(
-    ...formula.parts.map((p, i) =>
-      p.share > 0 ? Math.abs(held[i]!.grams / all / (p.share / shares) - 1) : 0
-    )
+    ...formula.parts.map((p, i) => {
+      const off = p.share > 0 ? Math.abs(held[i]!.grams / all / (p.share / shares) - 1) : 0;
+      // What is dosed by its effect is off only past what that bears.
+      return p.byEffect && off <= (p.tolerance ?? 0) ? 0 : off;
+    })
   );
 }

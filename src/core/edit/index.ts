@@ -7,3 +7,4 @@ export { sharedEqually, sharersOf } from './share-equally';
 export { copiedStep, insertStep, moveStep } from './insert-step';
 export { recipeOf } from './matched-recipe';
 export { coloursOf, planToMake, potsApart, roleOf, type ToMake } from './plan-to-make';
+export { mendInTurn } from './mend-in-turn';

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { figuresOf, Plan } from '../plan';
+import { pieceOf, picturing, type Face } from '../piece';
+import { computePlan, figuresOf, Plan } from '../plan';
 import { TECHNIQUES, materialsFor } from '../pour';
+import { metricWords } from '../quantity';
+import { mendInTurn } from './mend-in-turn';
 import { coloursOf, planToMake, potsApart } from './plan-to-make';
 
 const shelf = { ...cards, lots: [] };
@@ -16,6 +19,27 @@ const pairs = TECHNIQUES.flatMap((t) =>
   materialsFor(t).flatMap((m) => (baseOf(m.kind) ? [[t.id, m.kind, baseOf(m.kind).id] as const] : []))
 );
 
+/** A loaf where soap is poured: of less than a kilo nobody weighs its lye well. */
+const mouldFor = (kind: string) => (kind === 'soap' ? 'loaf' : 'roundel');
+
+/** The cups of which a piece shows something, on either face or on a cut along or across. */
+function seenIn(plan: Plan): Set<string> {
+  const piece = pieceOf(plan, shelf, {}, {})!;
+  const faces: Face[] = [
+    { kind: 'mould face' },
+    { kind: 'open face' },
+    ...[0, 90].map((heading) => ({ kind: 'cut' as const, heading, off: 0 }))
+  ];
+  const shown = faces.flatMap((face) => {
+    const drawing = picturing(piece, face, { size: 48 });
+    for (;;) {
+      const { value, done } = drawing.next();
+      if (done) return value.shows;
+    }
+  });
+  return new Set(shown.filter((s) => s.share > 0.002).map((s) => s.cupId));
+}
+
 describe('a plan from a technique and a few answers', () => {
   it.each(pairs)(
     '%s in %s is whole: valid, every cup coloured and poured, nothing in the way',
@@ -28,6 +52,21 @@ describe('a plan from a technique and a few answers', () => {
       const mixed = plan.cups.filter((c) => 'mix' in c.from);
       for (const cup of mixed) expect(cup.recipe.length, cup.name).toBe(1);
       for (const cup of computed.cups) expect(cup.balance.mixed, cup.letter).toBeGreaterThan(0);
+    }
+  );
+
+  it.each(pairs)(
+    '%s in %s draws no warning once it is mended, and shows every colour',
+    async (id, kind, baseId) => {
+      const plan = await mendInTurn(
+        planToMake(shelf, asked(id, baseId, mouldFor(kind)))!,
+        (p) => computePlan(p, shelf).problems
+      );
+      const warned = computePlan(plan, shelf).problems.filter((p) => p.level !== 'note');
+      expect(warned.map((p) => `${p.code}: ${metricWords(p.sentence)}`)).toEqual([]);
+      const seen = seenIn(plan);
+      const mixed = plan.cups.filter((c) => 'mix' in c.from);
+      expect(mixed.filter((c) => !seen.has(c.id)).map((c) => c.name)).toEqual([]);
     }
   );
 

@@ -39,9 +39,16 @@ export function planToMake(shelf: Shelf, asked: ToMake): Plan | undefined {
     order: { good: asked.good }
   };
   const coloured = withColours(ofBase, shelf, asked.colourantIds);
-  const divided = materials.has(base.kind, 'goes by trace') ? splitAll(coloured, base.id) : coloured;
+  const divided = isDivided(base, technique) ? splitAll(coloured, base.id) : coloured;
   return applyTechnique(divided, shelf, { techniqueId: technique.id, groupId: 'group-1', keep: 'nothing' });
 }
+
+/**
+ * Whether one mix is usually divided: where it goes by its trace, and where colours of what sets by water go into one body,
+ * which sets before several cups were mixed one after another.
+ */
+const isDivided = ({ kind }: Base, { composite }: Technique): boolean =>
+  materials.has(kind, 'goes by trace') || (composite !== undefined && materials.has(kind, 'mineral'));
 
 /** A cup for each colour, called after it. */
 function withColours(plan: Plan, { colourants }: Shelf, ids: readonly string[]): Plan {

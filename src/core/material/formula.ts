@@ -6,6 +6,10 @@ export interface FormulaPart {
   share: number;
   /** A vessel of its own (the lye jug); readings run up in each vessel separately. */
   vessel?: string;
+  /** By how much, a share of it, a weighing may be off; that of a reactive part when absent. */
+  tolerance?: number;
+  /** Dosed by its effect and no part of a ratio. */
+  byEffect?: boolean;
   /** Rounded down to the scale, never up: too little is safe, too much is not. */
   roundDown?: boolean;
   /** The most of this part that each gram of other parts can take; never weighed above it. */

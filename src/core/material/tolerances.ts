@@ -6,9 +6,6 @@ export const RATIO_TOLERANCE = 0.02;
 /** Water to cement above which concrete is weak and dusty, and below which it does not flow. Typical of casting mixes. */
 export const WATER_CEMENT = { least: 0.3, most: 0.5 } as const;
 
-/** How far colour may move the water to cement of a cup that is split from a mix: a point. */
-export const WATER_CEMENT_TOLERANCE = 0.01;
-
 /** How far rounding may move a superfat: a point. */
 export const SUPERFAT_TOLERANCE = 0.01;
 

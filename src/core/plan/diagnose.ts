@@ -48,7 +48,7 @@ export function diagnose({
     ...plan.cups.flatMap((c) => recipeProblems(c, plan)),
     ...allMixes.cups.flatMap((w) => cupProblems(w, plan)),
     ...splitMixProblems(allMixes, plan),
-    ...mixProblems(plan, allMixes, filled),
+    ...mixProblems(plan, allMixes, filled, score),
     ...filled.flatMap((f) => layerProblems(plan, f)),
     ...pourProblems(plan, filled, score, new Map(cups.map((c) => [c.cupId, c]))),
     ...(plan.scales.length ? contrastProblems(pairs, plan) : []),

@@ -24,10 +24,11 @@ function mendsHold(plan: Plan): string[] {
   return found.flatMap((p) => {
     if (!p.edit) return [];
     const mended = Plan.parse(applyEdit(plan, p.edit));
-    const after = problems(mended).map(named);
-    expect(after, `${named(p)}: ${p.mend}`).not.toContain(named(p));
+    const after = problems(mended);
+    expect(after.map(named), `${named(p)}: ${p.mend}`).not.toContain(named(p));
+    // A note is no harm: a smaller mix may be one that stirs less well.
     expect(
-      after.filter((x) => !before.has(x)),
+      after.filter((x) => x.level !== 'note' && !before.has(named(x))).map(named),
       `${named(p)}: ${p.mend}`
     ).toEqual([]);
     return [p.code];
@@ -121,9 +122,25 @@ function block(ml: number, depth: number, over: Partial<Plan> = {}) {
 const said = (plan: Plan, shelf: typeof cards, code: string) =>
   problems(plan, shelf).find((p) => p.code === code);
 
+/** The same with hands so slow that what is mixed stands long, but still pours. */
+const slowly = ({ plan, ...rest }: ReturnType<typeof block>, each = 15) => ({
+  ...rest,
+  plan: { ...plan, steps: plan.steps.map((s) => ({ ...s, hands: { each } })) }
+});
+
 describe('the heat of a full cup', () => {
-  it('is judged for one cavity, with what is safe, and mended by layers that are each mixed for themselves', () => {
+  it('is no danger while it is poured off before it warms, and is one again where it stands or much is left', () => {
     const { plan, shelf } = block(500, 14);
+    expect(said(plan, shelf, 'cup-overheats')).toBeUndefined();
+    const late = slowly({ plan, shelf });
+    expect(said(late.plan, shelf, 'cup-overheats')).toBeDefined();
+    const cupId = plan.cups.find((c) => c.id === 'heron')!.id;
+    const over = applyEdit(plan, { path: ['cups', cupId, 'atLeast'], value: 900 });
+    expect(said(over, shelf, 'cup-overheats')).toBeDefined();
+  });
+
+  it('is judged for one cavity, with what is safe, and mended by layers that are each mixed for themselves', () => {
+    const { plan, shelf } = slowly(block(500, 14));
     const hot = said(plan, shelf, 'cup-overheats')!;
     expect(metricWords(hot.sentence)).toMatch(
       /\d+ g of .* heats itself to about \d+ °C; up to \d+ g is safe/
@@ -156,14 +173,15 @@ describe('the heat of a full cup', () => {
     expect(said(knobs, cards, 'cup-overheats')).toBeUndefined();
   });
 
-  it('is judged for the pot of a split mix', () => {
-    const { plan, shelf } = block(700, 14);
+  it('is judged for a portion of a split mix', () => {
+    const { plan, shelf } = slowly(block(700, 14));
+    // The pot itself is soon divided; what stands is the portion.
     const split = mixed(plan, 'split');
-    expect(said(split, shelf, 'cup-overheats')!.path).toMatch(/^plan\/mixes\//);
+    expect(said(split, shelf, 'cup-overheats')!.path).toMatch(/^plan\/cups\//);
   });
 
   it('follows the card’s own figure where it has one', () => {
-    const { plan, shelf } = block(60, 14);
+    const { plan, shelf } = slowly(block(60, 14), 25);
     const bases = shelf.bases.map((b) => (b.id === 'clear-quick' ? { ...b, safeMass: 40 } : b));
     expect(said(plan, shelf, 'cup-overheats')).toBeUndefined();
     expect(metricWords(said(plan, { ...shelf, bases } as typeof cards, 'cup-overheats')!.sentence)).toMatch(
@@ -196,7 +214,7 @@ describe('what no number of layers mends', () => {
     const deep = said(plan, shelf, 'layer-too-deep')!;
     expect(deep.edit).toBeUndefined();
     expect(metricWords(deep.mend)).toMatch(/layers of at most 15 mm/);
-    const huge = block(4e6, 14);
+    const huge = slowly(block(4e6, 14));
     const hot = said(huge.plan, huge.shelf, 'cup-overheats')!;
     expect(hot.edit).toBeUndefined();
     expect(hot.mend).toMatch(/in several mixes, or in layers/);
@@ -215,17 +233,14 @@ describe('what no number of layers mends', () => {
 });
 
 describe('a mix too small for its ratio', () => {
-  it('is said of the pot of a split mix too, first among the warnings, and mended', () => {
+  it('is noted of the pot of a split mix too, and mended', () => {
     const few = mixed(
       { ...demo.tideline, groups: demo.tideline.groups.map((g) => ({ ...g, count: 1 })) },
       'split'
     );
     const small = said(few, cards, 'mix-too-small')!;
     expect(small.path).toMatch(/^plan\/mixes\//);
-    const warns = problems(few).filter((p) => p.level === 'warn');
-    expect(['mix-too-small', 'cup-overheats', 'vessel-too-small', 'superfat-moves']).toContain(
-      warns[0]!.code
-    );
+    expect(small.level).toBe('note');
     const mended = applyEdit(few, small.edit!);
     expect(said(mended, cards, 'mix-too-small')).toBeUndefined();
     expect(computePlan(mended, cards).common[0]!.balance.mixed).toBeGreaterThanOrEqual(19.99);

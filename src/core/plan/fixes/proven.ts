@@ -4,37 +4,105 @@ import { pourCount, type Plan } from '../../document';
 import { Plan as Readable } from '../read';
 
 /** Mends tried, and pours worked out to try them, in all: as many as pass between two keystrokes. */
-const MOST_TRIED = 14;
+const MOST_TRIED = 24;
+/** Mends of what a mend brings that are tried beyond those. */
+const MOST_FOLLOWED = 12;
 const MOST_POURS_TRIED = 900;
 
 /** What a problem is, whatever its figures: its code and its place. */
 const named = (p: Problem): string => `${p.code} ${p.path}`;
 
+/** What a mend may not bring: a note is no harm. */
+const isHarm = (p: Problem): boolean => p.level !== 'note';
+
+/** Works a plan out and says its problems. */
+type Judge = (plan: Plan) => readonly Diagnostic[];
+
+/** A plan that a mend makes, and what is wrong with it. */
+interface Mended {
+  plan: Plan;
+  problems: readonly Diagnostic[];
+}
+
+/** Mends after the first that may be needed to put right what the first brings. */
+const MOST_FOLLOWING = 3;
+
 /**
  * Offers with each problem the first of its mends that mends it: applied, the plan can be read, the problem is gone
- * and none has come that was not there before. Where none does, the problem keeps its general words alone. In a very
- * large plan fewer are tried, the worst problems' first; better silent than wrong.
- *
- * @param judge works a plan out and says its problems
+ * and no warning has come that was not there before. Where every mend brings another warning, one is offered together with
+ * the mends of what it brings. Where none does, the problem keeps its general words alone. In a very large plan fewer are
+ * tried, the worst problems' first; better silent than wrong.
  */
-export function provenFixes(
-  plan: Plan,
-  found: readonly Diagnostic[],
-  judge: (plan: Plan) => readonly Problem[]
-): Problem[] {
-  let left = Math.min(MOST_TRIED, Math.floor(MOST_POURS_TRIED / Math.max(1, pourCount(plan))));
-  const before = new Set(found.map(named));
-  const mends = (problem: Diagnostic, { edit }: Fix): boolean => {
-    if (left-- <= 0) return false;
-    const read = Readable.safeParse(applyEdit(plan, edit));
-    if (!read.success) return false;
-    const after = judge(read.data).map(named);
-    return !after.includes(named(problem)) && after.every((p) => before.has(p));
-  };
+export function provenFixes(plan: Plan, found: readonly Diagnostic[], judge: Judge): Problem[] {
+  const proof = new Proof(plan, found, judge);
   return found.map(({ fixes = [], ...problem }) => {
-    const mend = fixes.find((t) => mends({ ...problem, fixes }, t));
-    return mend ? { ...problem, mend: mend.words, edit: mend.edit } : problem;
+    const fix = proof.firstThatMends(problem, fixes);
+    return fix ? { ...problem, mend: fix.words, edit: fix.edit } : problem;
   });
+}
+
+/** The trying of mends, within what passes between two keystrokes. */
+class Proof {
+  readonly #plan: Plan;
+  readonly #before: ReadonlySet<string>;
+  readonly #judge: Judge;
+  #left: number;
+  #following: number;
+
+  constructor(plan: Plan, found: readonly Diagnostic[], judge: Judge) {
+    this.#plan = plan;
+    this.#before = new Set(found.map(named));
+    this.#judge = judge;
+    const share = Math.min(1, MOST_POURS_TRIED / Math.max(1, pourCount(plan)) / MOST_TRIED);
+    this.#left = Math.floor(MOST_TRIED * share);
+    this.#following = Math.floor(MOST_FOLLOWED * share);
+  }
+
+  firstThatMends(problem: Problem, fixes: readonly Fix[]): Fix | undefined {
+    const halfway: { fix: Fix; mended: Mended }[] = [];
+    for (const fix of fixes) {
+      if (this.#left-- <= 0) break;
+      const mended = this.#without(problem, this.#plan, fix);
+      const brought = mended && this.#brought(mended);
+      if (brought?.length === 0) return fix;
+      if (mended && brought!.length <= MOST_FOLLOWING) halfway.push({ fix, mended });
+    }
+    if (!isHarm(problem)) return undefined;
+    for (const { fix, mended } of halfway) {
+      const both = this.#followed(problem, fix, mended);
+      if (both) return both;
+    }
+    return undefined;
+  }
+
+  /** The plan with a mend made, where that leaves it without the problem; nothing where it cannot be read. */
+  #without(problem: Problem, of: Plan, { edit }: Fix): Mended | undefined {
+    const read = Readable.safeParse(applyEdit(of, edit));
+    if (!read.success) return undefined;
+    const problems = this.#judge(read.data);
+    return problems.some((p) => named(p) === named(problem)) ? undefined : { plan: read.data, problems };
+  }
+
+  /** The warnings that a mend brings. */
+  #brought = ({ problems }: Mended): Diagnostic[] =>
+    problems.filter((p) => isHarm(p) && !this.#before.has(named(p)));
+
+  /** A mend with the mends of what it brings; nothing where that goes on and on. */
+  #followed(problem: Problem, { words }: Fix, first: Mended): Fix | undefined {
+    const said = [words];
+    let now = first;
+    for (let n = 0; n < MOST_FOLLOWING; n++) {
+      const brought = this.#brought(now);
+      const next = brought[0]?.fixes?.[0];
+      if (this.#following-- <= 0) return undefined;
+      const mended = next && this.#without(problem, now.plan, next);
+      if (!mended || this.#brought(mended).length >= brought.length) return undefined;
+      said.push(next.words);
+      now = mended;
+      if (brought.length === 1) return { words: said.join('; '), edit: { path: [], value: now.plan } };
+    }
+    return undefined;
+  }
 }
 
 /** Problems with their general words alone: nothing is proved, so nothing is offered. */

@@ -1,6 +1,7 @@
 import type { Diagnostic, Fix } from '../../problem';
-import { mixIdOf, type Plan } from '../../document';
-import { eachByItself } from '../../document/mixing';
+import { mixIdOf, type Group, type Plan } from '../../document';
+import { counted } from '../../quantity';
+import { eachByItself, splitAll } from '../../document/mixing';
 import type { ResolvedPlan } from '../resolve';
 import { cupsPouredBy, withSecondBatch, withSources } from '../../edit/second-batch';
 
@@ -14,6 +15,7 @@ export const secondBatches = ({ plan, mixes }: ResolvedPlan, late: readonly Diag
     const least = second && enough(second, plan, mixes);
     const fixes = [
       ...moreMixes(plan, stepId),
+      ...fewerAtOnce(plan, stepId),
       ...(second ? [{ words: 'Mix a second batch for it, just before', edit: whole(second) }] : []),
       ...(least
         ? [{ words: 'Mix a second batch for it, the least that can be mixed', edit: whole(least) }]
@@ -25,7 +27,8 @@ export const secondBatches = ({ plan, mixes }: ResolvedPlan, late: readonly Diag
               edit: whole(eachByItself(plan, base))
             }
           ]
-        : [])
+        : []),
+      ...oneBatch(plan, stepId)
     ];
     return { ...problem, fixes: [...(problem.fixes ?? []), ...fixes] };
   });
@@ -45,6 +48,39 @@ function moreMixes(plan: Plan, stepId: string): Fix[] {
         edit: { path: ['mixes', m.id, 'turns'], value: turns }
       }))
     );
+}
+
+/** Fewer cavities filled at one pour, where an order says how many pieces are wanted in all: it takes more pours. */
+function fewerAtOnce(plan: Plan, stepId: string): Fix[] {
+  const step = plan.steps.find((s) => s.id === stepId);
+  const [group, ...others] = plan.groups.filter((g) => step?.where.includes(g.id));
+  if (!plan.order || !group || others.length) return [];
+  const fewer = [2 / 3, 1 / 2, 1 / 4, 1 / 8].map((share) => Math.floor(group.count * share));
+  return [...new Set(fewer)]
+    .filter((n) => n >= 1 && n < group.count)
+    .map((n) => ({
+      words: `Fill ${counted(n, 'cavity', 'cavities')} at a time, in more pours`,
+      edit: { path: ['groups', group.id], value: { ...withoutVariationsBeyond(group, n), count: n } }
+    }));
+}
+
+/** A group whose variations speak only of the cavities it has left. */
+function withoutVariationsBeyond(group: Group, count: number): Group {
+  if (!group.variations) return group;
+  const variations = group.variations.flatMap((v) => {
+    const cavities = v.cavities.filter((n) => n <= count);
+    return cavities.length ? [{ ...v, cavities }] : [];
+  });
+  return { ...group, variations };
+}
+
+/** The cups of a step that are mixed one after another, divided from one mix: the clock of all of them starts late, and once. */
+function oneBatch(plan: Plan, stepId: string): Fix[] {
+  const drawn = plan.steps.filter((s) => s.id === stepId).flatMap(cupsPouredBy);
+  const mixIds = new Set(withSources(plan, drawn).map(mixIdOf));
+  const [mix, ...others] = plan.mixes.filter((m) => mixIds.has(m.id));
+  if (!mix || !others.length || others.some((m) => m.baseId !== mix.baseId)) return [];
+  return [{ words: 'Mix one batch, then divide and colour it', edit: whole(splitAll(plan, mix.baseId)) }];
 }
 
 /** The same with as much of each new cup as its base needs to be stirred well; what is over is kept. */

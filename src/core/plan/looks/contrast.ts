@@ -92,7 +92,7 @@ export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedP
     const one = judged(plan.cupOf.get(a));
     const other = judged(plan.cupOf.get(b));
     // Two cups left uncoloured are the same on purpose.
-    if (contrast.verdict === 'clear' || !one || !other) return [];
+    if (contrast.verdict === 'clear' || !one || !other || alike(one, other)) return [];
     return one.cup.recipe.length + other.cup.recipe.length ? [{ one, other, contrast }] : [];
   });
   return close.map(({ one, other, contrast }, nth): Diagnostic => {
@@ -106,6 +106,13 @@ export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedP
       fixes: nth < MENDED ? leastChanges(one, other, plan).slice(0, MOST_TRIED) : []
     };
   });
+}
+
+/** Whether two cups are meant to be one colour: mixed by one recipe, as a top-up and a second batch are. */
+function alike(one: Judged, other: Judged): boolean {
+  const recipe = ({ cup, mix }: Judged) =>
+    [mix.base.id, ...cup.recipe.map((l) => `${l.colourantId} ${l.percent} ${l.of}`).sort()].join('|');
+  return recipe(one) === recipe(other);
 }
 
 /** A cup that is made from a mix whose base is known; a cup of cups has no recipe to change. */

@@ -69,7 +69,6 @@ function extremes<M extends CupMix | CommonMix>(mixes: readonly M[]) {
 
 /** Made in so many turns, or one or two more: what clings is lost in each. */
 export function moreTurns(b: Batch, n: number): Fix[] {
-  if (b.portion) return [];
   return [n, n + 1, n + 2]
     .filter((turns) => turns > b.turns && turns <= 60)
     .map((turns) => ({

@@ -1,5 +1,6 @@
 import type { Diagnostic, Fix } from '../../problem';
 import type { FilledCavitySet } from '../fill';
+import { EXOTHERM_LIMIT } from '../../material';
 import { safeGrams, tooHot } from '../weighing/safe-mass';
 import { inEqualLayers } from '../fixes/layering';
 import { eachByItself } from '../../document/mixing';
@@ -8,14 +9,31 @@ import { roomIn } from '../room';
 import { moreTurns, type Batch } from './batches';
 import { figure } from '../../quantity';
 
-/** More mixed resin in one vessel than stays cool. */
-export function overheats(plan: ResolvedPlan, b: Batch, filled: readonly FilledCavitySet[]): Diagnostic[] {
+/** How much longer than planned a cup may come to stand before it is too hot: hands are called away. */
+const HALF_AS_LONG_AGAIN = 1.5;
+
+/**
+ * More mixed resin in one vessel than stays cool for as long as it stands there. What is poured off before it warms is safe
+ * however much it is; what stays behind when all is poured stands for good.
+ */
+export function overheats(
+  plan: ResolvedPlan,
+  b: Batch,
+  { filled, standing }: { filled: readonly FilledCavitySet[]; standing: number }
+): Diagnostic[] {
   const room = roomIn(plan.plan.bench);
-  const { mixed } = b.largest.balance;
+  const { mixed, left, reserved } = b.largest.balance;
   // A cup that stays cool needs no search for what would.
   if (!tooHot(b.mix, mixed, room)) return [];
+  const { behaviour } = b.mix;
+  // What gels in its cup runs away with its heat there, whatever the model says of how far.
+  const hotAfter = Math.min(
+    behaviour.warmsTo(EXOTHERM_LIMIT, { cup: mixed }, room),
+    behaviour.goneBy(mixed, room)
+  );
+  if (standing * HALF_AS_LONG_AGAIN < hotAfter && !tooHot(b.mix, Math.max(left, reserved), room)) return [];
   const safe = safeGrams(b.mix, room);
-  const peak = b.mix.behaviour.cupPeak(mixed, room);
+  const peak = behaviour.cupPeak(mixed, room);
   return [
     {
       code: 'cup-overheats',

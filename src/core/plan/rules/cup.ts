@@ -1,10 +1,10 @@
 import type { WeighedCup, Weighing } from '../../batch';
 import { decimalsOf, figure } from '../../quantity';
-import { proposedLetDowns, type Scale } from '../../dosing';
+import { COLOUR_TOLERANCE, PART_TOLERANCE, proposedLetDowns, type Scale } from '../../dosing';
 import { materials, RATIO_TOLERANCE, type Base, type Formula } from '../../material';
 import { type About, inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { Cup } from '../../document';
-import { splitAll } from '../../document/mixing';
+import { eachByItself, splitAll } from '../../document/mixing';
 import type { ResolvedPlan } from '../resolve';
 import { reserveAfterColour } from './reserve-after-colour';
 import { gramsIn, type CommonMix, type CupMix, type CupInMixes, type AllMixes } from '../weighing/weighed';
@@ -47,7 +47,7 @@ export const splitMixProblems = (allMixes: AllMixes, plan: ResolvedPlan): Diagno
     .flatMap((m) => commonProblems(m, plan.mixes.get(m.of)!.base, plan));
 
 /** Carriers in a cup split from a common mix: off the ratio further than its material bears. */
-function splitProblems({ cup, base }: OfCup, out: WeighedCup): Diagnostic[] {
+function splitProblems({ cup, base, plan }: OfCup, out: WeighedCup): Diagnostic[] {
   return out.offRatio.flatMap((off): Diagnostic[] => {
     const ends = portionEnd(base, off);
     return ends === undefined
@@ -58,7 +58,13 @@ function splitProblems({ cup, base }: OfCup, out: WeighedCup): Diagnostic[] {
             level: 'warn',
             ...inPlan('cups', cup.id, 'recipe'),
             sentence: `${cup.name}, divided from one mix, ${ends}.`,
-            mend: 'Mix this cup on its own, or use a drier form.'
+            mend: 'Mix this cup on its own, or use a drier form.',
+            fixes: [
+              {
+                words: 'Mix each colour on its own',
+                edit: { path: [], value: eachByItself(plan.plan, base.id) }
+              }
+            ]
           }
         ];
   });
@@ -93,34 +99,78 @@ function bodyProblems({ cup, formula }: OfCup, out: WeighedCup): Diagnostic[] {
 /** Loose chips of mixed sizes pack to about six tenths by volume. */
 const MOST_CHIPS = 0.6;
 
-/** A common mix that its scale cannot hold, or too small to be sensible. */
+/** A common mix that its scale cannot hold, that rounding moves off its ratio, or with a part too small to weigh. */
 function commonProblems(mix: CommonMix, base: Base, plan: ResolvedPlan): Diagnostic[] {
-  const { scales } = plan;
-  const largest = Math.max(...scales.map((s) => s.capacity));
-  const problems: Diagnostic[] = [];
-  if (mix.balance.mixed > largest)
-    problems.push(overloaded('The mix', mix.balance.mixed, scales, inPlan('mixes', mix.of)));
-  problems.push(...roundedProblems('The mix', inPlan('mixes', mix.of), mix.held, { base, plan }));
-  return problems;
+  const about = inPlan('mixes', mix.of);
+  const small = mix.weighings.filter((w) => w.kind === 'part' && !w.weighable);
+  return [
+    ...overloaded('The mix', mix, { about, plan }),
+    ...roundedProblems('The mix', about, mix.held, { base, plan }),
+    ...small.map((w) => tooLittle('The mix', w, { about, plan, fixes: finerScales(plan) })),
+    ...ratioOff('The mix', mix, { about, plan, fixes: finerScales(plan) })
+  ];
 }
 
-const overloaded = (name: string, mass: number, scales: readonly Scale[], about: About): Diagnostic => {
-  const largest = [...scales].sort((a, b) => b.capacity - a.capacity)[0]!;
-  return {
-    code: 'scale-overloaded',
-    level: 'stop',
-    ...about,
-    sentence: `${name} weighs ${figure(mass, 'g', 0)}; ${largest.name} ends at ${figure(largest.capacity, 'g')}.`,
-    mend: 'Choose a larger scale for this plan.'
-  };
-};
+/** Where a weighing problem stands, and what may mend it. */
+interface Said {
+  about: About;
+  plan: ResolvedPlan;
+  fixes?: Fix[];
+}
+
+/** More in one vessel than the largest scale of the plan holds. */
+function overloaded(name: string, { balance }: CommonMix | CupMix, { about, plan }: Said): Diagnostic[] {
+  const largest = [...plan.scales].sort((a, b) => b.capacity - a.capacity)[0]!;
+  if (balance.mixed <= largest.capacity) return [];
+  return [
+    {
+      code: 'scale-overloaded',
+      level: 'stop',
+      ...about,
+      sentence: `${name} weighs ${figure(balance.mixed, 'g', 0)}; ${largest.name} ends at ${figure(largest.capacity, 'g')}.`,
+      mend: 'Choose a larger scale for this plan.',
+      fixes: largerScales(plan, balance.mixed)
+    }
+  ];
+}
+
+/** Scales of the shelf that hold so much, the finest first, beside the plan's own. */
+function largerScales({ plan, allScales }: ResolvedPlan, grams: number): Fix[] {
+  return [...allScales.values()]
+    .filter((s) => s.capacity >= grams && !plan.bench.scaleIds.includes(s.id))
+    .sort((a, b) => a.division - b.division)
+    .map((s) => ({
+      words: `Weigh it on the ${s.name}`,
+      edit: { path: ['bench', 'scaleIds'], value: [...plan.bench.scaleIds, s.id].slice(-8) }
+    }));
+}
+
+/** Rounded to its scale, the parts are further off their ratio than the material bears. */
+const ratioOff = (name: string, { ratioError }: CommonMix | CupMix, { about, fixes }: Said): Diagnostic[] =>
+  ratioError <= RATIO_TOLERANCE
+    ? []
+    : [
+        {
+          code: 'ratio-off',
+          level: 'warn',
+          ...about,
+          sentence: `${name}: rounded to this scale, the ratio is ${(ratioError * 100).toFixed(1)} % off.`,
+          mend: 'Use a finer scale, or mix a bigger batch.',
+          fixes: fixes ?? []
+        }
+      ];
+
+/** One batch of a cup's base for all cups of it: what is too little for a scale is weighed once. */
+const oneBatch = ({ plan }: ResolvedPlan, base: Base): Fix[] => [
+  { words: 'Mix one batch, then divide and colour it', edit: { path: [], value: splitAll(plan, base.id) } }
+];
 
 /** Weighings the scales cannot do, mixes too small to be sensible, and cups the scales cannot hold. */
 function weighingProblems(of: OfCup, out: CupMix): Diagnostic[] {
-  const { cup, about, base, scales, split } = of;
+  const { cup, about, base, split, plan } = of;
   const problems = out.weighings
     .filter((w) => !w.weighable && w.kind !== 'reserve')
-    .map((w) => notWeighable(of, w));
+    .map((w) => notWeighable(of, w, out.balance.mixed));
   const drowned = out.weighings.find((w) => w.kind === 'part' && w.exact < 0);
   if (drowned)
     problems.push({
@@ -130,23 +180,20 @@ function weighingProblems(of: OfCup, out: CupMix): Diagnostic[] {
       sentence: `${cup.name}: its colourants bring more ${drowned.name} than the whole cup holds.`,
       mend: 'Use a stronger let-down, or a drier form.'
     });
-  if (!split) problems.push(...roundedProblems(cup.name, about, out.held, { base, plan: of.plan }));
-  const { mixed } = out.balance;
-  if (mixed > Math.max(...scales.map((s) => s.capacity)))
-    problems.push(overloaded(cup.name, mixed, scales, about));
-  if (out.ratioError > RATIO_TOLERANCE)
-    problems.push({
-      code: 'ratio-off',
-      level: 'warn',
-      ...about,
-      sentence: `${cup.name}: rounded to this scale, the ratio is ${(out.ratioError * 100).toFixed(1)} % off.`,
-      mend: 'Use a finer scale, or mix a bigger cup.',
-      fixes: finerScales(of.plan)
-    });
-  return problems;
+  if (!split) problems.push(...roundedProblems(cup.name, about, out.held, { base, plan }));
+  const fixes = [...finerScales(plan), ...(split ? [] : oneBatch(plan, base))];
+  return [
+    ...problems,
+    ...overloaded(cup.name, out, { about, plan }),
+    ...ratioOff(cup.name, out, { about, plan, fixes })
+  ];
 }
 
-function notWeighable({ cup, about, scales, plan }: OfCup, w: Weighing): Diagnostic {
+function notWeighable(
+  { cup, about, base, formula, scales, plan, split }: OfCup,
+  w: Weighing,
+  mixed: number
+): Diagnostic {
   const line = cup.recipe.find((r) => r.id === w.key);
   const scale = scales.find((s) => s.id === w.scaleId) ?? scales[0]!;
   const wanted = line && !w.letDown && !w.counted ? proposedLetDowns(w.exact, scale) : [];
@@ -154,16 +201,50 @@ function notWeighable({ cup, about, scales, plan }: OfCup, w: Weighing): Diagnos
     words: `Weigh ${figure(dose, 'g', decimalsOf(scale.division))} of a 1 : ${parts} let-down`,
     edit: { path: ['cups', cup.id, 'recipe', w.key, 'letDown'], value: parts }
   }));
+  return tooLittle(cup.name, w, {
+    about: w.kind === 'colourant' ? inPlan('cups', cup.id, 'recipe', w.key) : about,
+    plan,
+    fixes: [
+      ...letDowns,
+      ...finerScales(plan),
+      ...(w.kind === 'part' && !split ? oneBatch(plan, base) : []),
+      ...(w.counted ? [] : bigger(cup, enoughFor(w, formula, mixed)))
+    ]
+  });
+}
+
+/** Grams of a mix of which that weighing is weighable; a little more, so that rounding does not fall short of it again. */
+function enoughFor(w: Weighing, formula: Formula, mixed: number): number {
+  const part = formula.parts.find((p) => p.key === w.key);
+  const tolerance = w.kind === 'part' ? (part?.tolerance ?? PART_TOLERANCE) : COLOUR_TOLERANCE;
+  return Math.ceil(((mixed * w.spread) / tolerance) * 1.02);
+}
+
+/** Leftovers of a cup past which nobody mixes more to weigh better, g. */
+const MOST_LEFT = 300;
+
+const bigger = (cup: Cup, grams: number): Fix[] =>
+  grams > MOST_LEFT
+    ? []
+    : [
+        {
+          words: `Mix ${figure(grams, 'g')} of it and keep what is left`,
+          edit: { path: ['cups', cup.id, 'atLeast'], value: grams }
+        }
+      ];
+
+/** Less than its scale can weigh, or than can be counted. */
+function tooLittle(name: string, w: Weighing, { about, fixes }: Said): Diagnostic {
   const spread = `± ${(w.spread * 100).toFixed(0)} %`;
   return {
     code: 'not-weighable',
     level: 'warn',
-    ...(w.kind === 'colourant' ? inPlan('cups', cup.id, 'recipe', w.key) : about),
+    ...about,
     sentence: w.counted
-      ? `${cup.name}: ${w.counted} of ${w.name} is a guess (${spread}).`
-      : `${cup.name}: ${figure(Number(w.exact.toPrecision(2)), 'g')} ${w.name} is not weighable on this scale (${spread}).`,
-    mend: 'Use a finer scale, or mix a bigger cup.',
-    fixes: [...letDowns, ...finerScales(plan)]
+      ? `${name}: ${w.counted} of ${w.name} is a guess (${spread}).`
+      : `${name}: ${figure(Number(w.exact.toPrecision(2)), 'g')} ${w.name} is not weighable on this scale (${spread}).`,
+    mend: 'Use a finer scale, or mix a bigger batch.',
+    fixes: fixes ?? []
   };
 }
 

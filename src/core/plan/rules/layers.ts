@@ -16,7 +16,7 @@ export function layerProblems(plan: ResolvedPlan, filled: FilledCavitySet): Diag
     for (const layer of filled.layers.filter((l) => l.stepId === step.step.id)) {
       const mix = plan.cupOf.get(layer.cupId)?.mix;
       if (!mix) continue;
-      problems.push(...layerTooDeep(plan.plan, { step, layer, cavitySet: filled, mix }));
+      problems.push(...layerTooDeep(plan, { step, layer, cavitySet: filled, mix }));
       if (!told && wet && liesLevel(step) && runsTogether(plan, wet, layer)) {
         problems.push(onWet(plan.plan, step, mix));
         told = true;

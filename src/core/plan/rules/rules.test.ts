@@ -43,7 +43,7 @@ describe('carriers in a cup split from a common mix', () => {
     expect(found(each, 'split-off-ratio')).toEqual([]);
   });
 
-  it('are said of a concrete past a point of water to cement', () => {
+  it('are said of a concrete past the thinning it bears, or past half its cement in water', () => {
     const water = cards.colourants.find((c) => c.carrier === 'water')!;
     const wet = (percent: number) => {
       const plan = mixed(sluice, 'split');
@@ -52,13 +52,13 @@ describe('carriers in a cup split from a common mix', () => {
     };
     const base = cards.bases.find((b) => b.id === sluice.mixes[0]!.baseId)!;
     if (base.kind !== 'concrete') throw new Error('not concrete');
-    for (const percent of [0.5, 1, 2, 3, 4]) {
+    for (const percent of [0.5, 1, 2, 3, 4, 6, 8]) {
       const plan = wet(percent);
       const share = figuresOf(plan, cards).cups[1]!.offRatio[0]?.share ?? 0;
-      const higher = share * base.waterCement;
-      expect(found(plan, 'split-off-ratio').length, `${percent} %`).toBe(higher > 0.01 ? 1 : 0);
+      const much = share > 0.05 || base.waterCement * (1 + share) > 0.5;
+      expect(found(plan, 'split-off-ratio').length, `${percent} %`).toBe(much ? 1 : 0);
     }
-    expect(found(wet(4), 'split-off-ratio')[0]!.sentence).toMatch(/0\.0\d\d higher in water\/cement/);
+    expect(found(wet(8), 'split-off-ratio')[0]!.sentence).toMatch(/0\.0\d\d higher in water\/cement/);
   });
 });
 
@@ -204,7 +204,7 @@ describe('what a mix is made in', () => {
     expect(small(mixed0 + 0.004)).toEqual([]);
     expect(small(mixed0 + 0.006)).toEqual(['plan/cups/mudflat']);
     expect(metricWords(found(tideline, 'mix-too-small')[0]!.sentence)).toContain(
-      `a mix of ${mixed0.toFixed(1)} g; under 20 g`
+      `a mix of ${mixed0.toFixed(1)} g; 20 g and more stir well`
     );
     const split = mixed(tideline, 'split');
     const splitMix = figuresOf(split, cards).common[0]!.balance.mixed;

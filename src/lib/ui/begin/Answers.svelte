@@ -1,8 +1,7 @@
 <!-- The few answers a plan cannot do without, and the plan made of them: its warnings mended before it is kept. -->
 <script lang="ts">
   import Trash from '@lucide/svelte/icons/trash-2';
-  import { applyEdit } from '$core/document/apply-edit';
-  import { roleOf } from '$core/edit';
+  import { mendInTurn, roleOf } from '$core/edit';
   import { figuresOf, type Plan } from '$core/plan';
   import { parseCount } from '$core/quantity';
   import { proverFor } from '../../plan/prove-work';
@@ -27,25 +26,12 @@
   const hex = (i: number) => drawn?.computed.cups[i]?.colour ?? colourOf(colours[i] ?? '');
 
   let making = $state(false);
-  /** Mends that are tried one after another before it is left to the maker. */
-  const ROUNDS = 8;
-
   /** What is wrong with the plan is mended as its own notes would mend it, the worst first. */
   async function make() {
     const made = begin.made();
     if (!made) return;
     making = true;
-    const prove = proverFor(made.shelf, {});
-    let plan = made.plan;
-    for (let round = 0; round < ROUNDS; round++) {
-      const problems = (await prove(plan)) ?? [];
-      const wrong =
-        problems.find((p) => p.level === 'stop' && p.edit) ??
-        problems.find((p) => p.level === 'warn' && p.edit);
-      if (!wrong?.edit) break;
-      plan = applyEdit(plan, wrong.edit);
-    }
-    await onmake(plan);
+    await onmake(await mendInTurn(made.plan, proverFor(made.shelf, {})));
     making = false;
   }
 </script>

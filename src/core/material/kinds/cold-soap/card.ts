@@ -100,6 +100,9 @@ export function lyeFor(
   };
 }
 
+/** How exactly each part is weighed: what rounding does to the superfat is judged by itself, and more strictly. */
+const BY_SUPERFAT = 0.05;
+
 /** Parts of a cold-process batch by weight. Refused when the oils' shares do not add up to the whole. */
 export function soapFormula(base: SoapCard, path = `shelf/bases/${base.id}`): Result<Composition> {
   const shares = base.oils.reduce((s, o) => s + o.share, 0);
@@ -120,7 +123,8 @@ export function soapFormula(base: SoapCard, path = `shelf/bases/${base.id}`): Re
   const oils = base.oils.map((o, i) => ({
     key: `oil-${i + 1}`,
     name: `${o.name} oil`,
-    share: o.share / all
+    share: o.share / all,
+    tolerance: BY_SUPERFAT
   }));
   const mostOf = Object.fromEntries(
     base.oils.map((o, i) => [
@@ -132,17 +136,31 @@ export function soapFormula(base: SoapCard, path = `shelf/bases/${base.id}`): Re
   return ok({
     parts: [
       ...oils,
-      { key: 'water', name: 'water, for the lye', share: lye.water / all, vessel: 'lye' },
+      {
+        key: 'water',
+        name: 'water, for the lye',
+        share: lye.water / all,
+        vessel: 'lye',
+        tolerance: BY_SUPERFAT
+      },
       {
         key: 'naoh',
         name: 'sodium hydroxide, into the water',
         share: lye.naoh / all,
         vessel: 'lye',
         roundDown: true,
+        tolerance: BY_SUPERFAT,
         mostOf
       },
-      ...additives.map((a, i) => ({ key: `additive-${i + 1}`, name: a.name, share: a.share / all })),
-      ...(base.fragrance > 0 ? [{ key: 'fragrance', name: 'fragrance', share: base.fragrance / all }] : [])
+      ...additives.map((a, i) => ({
+        key: `additive-${i + 1}`,
+        name: a.name,
+        share: a.share / all,
+        tolerance: BY_SUPERFAT
+      })),
+      ...(base.fragrance > 0
+        ? [{ key: 'fragrance', name: 'fragrance', share: base.fragrance / all, tolerance: BY_SUPERFAT }]
+        : [])
     ],
     density: base.density,
     basis: { of: 'parts', parts: oils.map((o) => o.key), words: 'of the oils' },

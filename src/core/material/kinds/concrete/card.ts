@@ -34,6 +34,9 @@ export const ConcreteCard = z.object({
 });
 export type ConcreteCard = z.infer<typeof ConcreteCard>;
 
+/** How exactly plasticiser is dosed: what is usual spans 0.5 to 1.5 % of the cement, so a tenth of it changes little. */
+const BY_EFFECT = { tolerance: 0.1, byEffect: true };
+
 /** Parts by weight from absolute volumes: 1 = Σ mᵢ/ρᵢ + air. A water carrier counts as mix water. */
 export function concreteFormula(base: ConcreteCard): Composition {
   if (base.bag) return baggedFormula(base, base.bag);
@@ -44,7 +47,7 @@ export function concreteFormula(base: ConcreteCard): Composition {
     parts: [
       part('cement', 'cement', 1),
       part('sand', 'sand', base.sand),
-      part('plasticiser', 'plasticiser', base.plasticiser),
+      { ...part('plasticiser', 'plasticiser', base.plasticiser), ...BY_EFFECT },
       part('water', 'water', base.waterCement)
     ].filter((p) => p.share > 0),
     density: (mass * (1 - base.air)) / volume,
@@ -62,7 +65,7 @@ function baggedFormula(base: ConcreteCard, bag: NonNullable<ConcreteCard['bag']>
   return {
     parts: [
       { key: 'mix', name: 'bagged mix', share: 1 / mass },
-      { key: 'plasticiser', name: 'plasticiser', share: plasticiser / mass },
+      { key: 'plasticiser', name: 'plasticiser', share: plasticiser / mass, ...BY_EFFECT },
       { key: 'water', name: 'water', share: bag.water / mass }
     ].filter((p) => p.share > 0),
     density: bag.density,

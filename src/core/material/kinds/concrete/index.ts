@@ -2,7 +2,7 @@ import { byCardTimes } from '../../../cure';
 import { ok } from '../../../problem';
 import { avoid, care, good, inItsOwnBase, madeFor, onlySurface } from '../../compatibility';
 import { defineMaterial } from '../../define';
-import { THINNING_TOLERANCE, WATER_CEMENT, WATER_CEMENT_TOLERANCE } from '../../tolerances';
+import { THINNING_TOLERANCE, WATER_CEMENT } from '../../tolerances';
 import { cementOf, ConcreteCard, concreteFormula, concreteMaking, waterCementOf } from './card';
 import { concreteCraft } from './craft';
 import { starting } from './starting';
@@ -101,8 +101,7 @@ export const concrete = defineMaterial<ConcreteCard>({
   craft: concreteCraft,
   portionOff: (card, share) => {
     const wc = share * card.waterCement;
-    return wc <= WATER_CEMENT_TOLERANCE
-      ? undefined
-      : { words: `ends ${wc.toFixed(3)} higher in water/cement` };
+    const bears = share <= THINNING_TOLERANCE && card.waterCement + wc <= WATER_CEMENT.most;
+    return bears ? undefined : { words: `ends ${wc.toFixed(3)} higher in water/cement` };
   }
 });

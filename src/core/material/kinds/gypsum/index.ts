@@ -95,6 +95,10 @@ export const gypsum = defineMaterial<GypsumCard>({
   leftovers: { become: 'chips', share: 0.45 },
   starting,
   sealAfter: 1440,
+  portionOff: (_, share) =>
+    share <= THINNING_TOLERANCE
+      ? undefined
+      : { words: `ends with ${(share * 100).toFixed(1)} % more liquid: weaker, and it chalks` },
   craft: (_, { joinings }) => ({
     facts: joinings.flatMap((j) => {
       const [liquid, powder] = [j.held('liquid'), j.held('powder')];
