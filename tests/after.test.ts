@@ -41,7 +41,7 @@ describe('what is due', () => {
   });
 
   it('can be put off, and is then due later', async () => {
-    await bench.page.locator('[aria-label^="Put off or leave out: Trim"]').click();
+    await bench.page.locator('[aria-label^="Remind me later: Trim"]').click();
     await bench.click('tomorrow at 8');
     await bench.page.waitForFunction(() =>
       /8:00/.test(document.querySelector('[data-testid="due"]')?.textContent ?? '')

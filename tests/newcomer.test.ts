@@ -157,6 +157,63 @@ describe('first the piece, from an empty database', () => {
     await maker.bench.says('[data-testid="plan-facts"]', /4 at a time · \d pours/);
     expect(maker.acts).toBeLessThanOrEqual(14);
   });
+
+  it('of a loaf from a kilo of oils by one’s own recipe, two colours, ten bars, takes twenty-two', async () => {
+    const maker = await Newcomer.atAnEmptyBench();
+    const { bench } = maker;
+    await maker.click('Choose a look', 'link');
+    await maker.click('Add the starter set');
+    await bench.page.waitForSelector('[data-testid="techniques"]');
+    await maker.choose('Shape of the mould', 'box');
+    await maker.type('Length', '25 cm');
+    await maker.type('Width', '80');
+    await maker.type('Depth', '75');
+    await maker.click('Save the mould');
+    await bench.page.waitForSelector('[aria-label="Mould"]');
+    await maker.choose('Material', 'Cold-process bar soap');
+    // Her own oils, in the grams they stand in her book.
+    await maker.click('Your own recipe', 'link');
+    await maker.type('Grams of olive', '450');
+    await maker.type('Grams of rice bran', '180 g');
+    await maker.type('Grams of castor', '70');
+    await bench.says('main', /Oils in all\s+1\.00 kg · 100\.0 %/);
+    await maker.click('Back to the new plan', 'link');
+    await bench.page.waitForSelector('[data-technique="cup-swirl"]');
+    maker.acts++;
+    await bench.page.locator('[data-technique="cup-swirl"]').click();
+    await maker.type('Start from oils', '1 kg');
+    await maker.type('Bars from each casting', '10');
+    await maker.click('Without colour 3');
+    await maker.click('Make the plan');
+    await maker.ready();
+    await bench.says('[data-testid="plan-facts"]', /10 at a time · 1 pour/);
+    await bench.click('Batch', 'tab');
+    await bench.holds('oils in all', '1000 g');
+    expect(maker.acts).toBeLessThanOrEqual(22);
+  });
+
+  it('of a concrete tray in two greys takes fourteen', async () => {
+    const maker = await Newcomer.atAnEmptyBench();
+    const { bench } = maker;
+    await maker.click('Choose a look', 'link');
+    await maker.click('Add the starter set');
+    await bench.page.waitForSelector('[data-testid="techniques"]');
+    await maker.choose('Shape of the mould', 'box');
+    await maker.type('Length', '24 cm');
+    await maker.type('Width', '16 cm');
+    await maker.type('Depth', '18');
+    await maker.click('Save the mould');
+    await bench.page.waitForSelector('[aria-label="Mould"]');
+    await maker.choose('Material', 'Fine casting concrete');
+    await maker.choose('Colour 1', 'no colour');
+    await maker.choose('Colour 2', 'activated charcoal');
+    await maker.click('Without colour 3');
+    await maker.click('Make the plan');
+    await maker.ready();
+    expect(await poured(bench)).toBeGreaterThan(24 * 16 * 1.8 * 2);
+    await bench.says('[aria-label="Pour"]', /Pour a layer of natural[^]*Pour a layer of activated charcoal/);
+    expect(maker.acts).toBeLessThanOrEqual(14);
+  });
 });
 
 describe('a mould measured with water', () => {

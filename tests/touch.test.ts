@@ -1,4 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { someOf } from '$core/soak.testing';
+import { VIEWS } from './views';
 import { Workshop, type Bench } from './workshop';
 
 let workshop: Workshop;
@@ -20,7 +22,7 @@ const THUMB = 44;
 const small = () =>
   bench.page.evaluate((least) => {
     const all = document.querySelectorAll<HTMLElement>(
-      'button, [role="tab"], [role="combobox"], input, select'
+      'button, [role="tab"], [role="combobox"], input, select, a.button, a.tap'
     );
     return [...all].flatMap((e) => {
       const { width, height } = e.getBoundingClientRect();
@@ -45,6 +47,13 @@ describe('on a tablet', () => {
     await as(768, 1024);
     await bench.walk(path);
     await bench.page.waitForSelector('main');
+    expect(await sideways()).toBeLessThanOrEqual(0);
+    expect(await small()).toEqual([]);
+  });
+
+  it.each(someOf(VIEWS, 3))('%s has its buttons and fields under a thumb', async (path) => {
+    await bench.walk(path);
+    await bench.page.waitForSelector('main, [data-testid="now"]');
     expect(await sideways()).toBeLessThanOrEqual(0);
     expect(await small()).toEqual([]);
   });

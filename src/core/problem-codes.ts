@@ -36,6 +36,7 @@ export const PROBLEMS = {
   // Cavities and what goes into them.
   'capacity-absurd': warn('a cavity is larger than any bench casts'),
   'capacity-disagrees': warn('water and dimensions give capacities far apart'),
+  'more-than-mould': stop('so much of its leading part makes more than the mould holds'),
   'chambers-not-whole': stop('the chambers of a cavity are not the whole of it'),
   'chambers-uneven': warn('chambers stand at different levels when the divider comes out'),
   'draft-grips': warn('walls lean in, or too little for a stiff mould'),

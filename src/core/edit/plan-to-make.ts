@@ -1,11 +1,13 @@
 import { compatibilityOf, materials, type Base, type Colourant } from '../material';
 import { isWhite, paleness } from '../colour';
-import { splitAll, type Plan } from '../document';
-import { TECHNIQUES, type Technique } from '../pour';
+import { splitAll, type Plan, type Step } from '../document';
+import { acts, TECHNIQUES, type Technique } from '../pour';
 import type { Shelf } from '../shelf';
 import { withNewCup } from './add-cup';
 import { applyTechnique } from './apply-technique';
-import { newPlan } from './new-plan';
+import { freshId } from './fresh-id';
+import { insertStep } from './insert-step';
+import { actStep, newPlan } from './new-plan';
 
 /** The few answers that a plan cannot do without. */
 export interface ToMake {
@@ -17,6 +19,8 @@ export interface ToMake {
   good: number;
   /** What colours each cup, in the order the technique uses them; an empty id leaves a cup clear. */
   colourantIds: readonly string[];
+  /** Bars or slices that each casting is cut into; left whole when absent. */
+  cutInto?: number | undefined;
 }
 
 /** Percent of a colourant to begin with: what shows in a layer of a few millimetres; white takes more. Our own starting figures. */
@@ -36,12 +40,45 @@ export function planToMake(shelf: Shelf, asked: ToMake): Plan | undefined {
     ...blank,
     steps: [],
     mixes: blank.mixes.map((m) => ({ ...m, baseId: base.id })),
+    groups: blank.groups.map((g) => (asked.cutInto ? { ...g, cutInto: asked.cutInto } : g)),
     order: { good: asked.good }
   };
-  const coloured = withColours(ofBase, shelf, asked.colourantIds);
+  const coloured = withColours(ofBase, shelf, base, asked.colourantIds);
   const divided = isDivided(base, technique) ? splitAll(coloured, base.id) : coloured;
-  return applyTechnique(divided, shelf, { techniqueId: technique.id, groupId: 'group-1', keep: 'nothing' });
+  const made = applyTechnique(divided, shelf, {
+    techniqueId: technique.id,
+    groupId: 'group-1',
+    keep: 'nothing'
+  });
+  // A bar is judged by its cut.
+  return (asked.cutInto ?? 1) > 1 ? cutUp({ ...made, showFace: 'cut' }) : made;
 }
+
+/** The castings are cut once they are out of their mould, where the technique does not cut them itself. */
+function cutUp(plan: Plan): Plan {
+  const cuts = ({ act }: Step) => {
+    const known = acts.read(act);
+    return known?.definition.traits?.(known.act).includes('cuts') ?? false;
+  };
+  const [group] = plan.groups;
+  if (!group || plan.steps.some(cuts)) return plan;
+  const cut = actStep(freshId(plan, 'cut'), 'cut', '', group.id);
+  if (!cut) return plan;
+  const step: Step = {
+    ...cut,
+    act: { ...cut.act, pieces: group.cutInto ?? 1 },
+    gates: [
+      {
+        id: freshId(plan, 'gate'),
+        all: [{ kind: 'since', zero: { demoulded: group.id }, minutes: REST_BEFORE_CUTTING }]
+      }
+    ]
+  };
+  return { ...plan, steps: insertStep(plan.steps, step, group.id) };
+}
+
+/** Minutes a casting rests out of its mould before it is cut. */
+const REST_BEFORE_CUTTING = 30;
 
 /**
  * Whether one mix is usually divided: where it goes by its trace, and where colours of what sets by water go into one body,
@@ -51,12 +88,13 @@ const isDivided = ({ kind }: Base, { composite }: Technique): boolean =>
   materials.has(kind, 'goes by trace') || (composite !== undefined && materials.has(kind, 'mineral'));
 
 /** A cup for each colour, called after it. */
-function withColours(plan: Plan, { colourants }: Shelf, ids: readonly string[]): Plan {
+function withColours(plan: Plan, { colourants }: Shelf, { kind }: Base, ids: readonly string[]): Plan {
+  const plain = materials.has(kind, 'cures clear') ? 'clear' : 'natural';
   let made = plan;
   while (made.cups.length < ids.length) made = withNewCup(made);
   const cups = made.cups.map((cup, i) => {
     const own = colourants.find((c) => c.id === ids[i]);
-    if (!own) return { ...cup, name: i < ids.length ? 'clear' : cup.name };
+    if (!own) return { ...cup, name: i < ids.length ? plain : cup.name };
     const percent = Math.min(own.limit ?? Infinity, isWhite(own) ? WHITE : USUAL);
     return {
       ...cup,

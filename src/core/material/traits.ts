@@ -21,6 +21,8 @@ export type MaterialTrait =
   | 'marbles thick'
   /** Sets within the hour, or is split by trace, so that thin bands can follow one another. */
   | 'sets in bands'
+  /** Soft enough when it leaves its mould to be cut in bars. */
+  | 'is cut in bars'
   /** Hard enough to be ground: chips in it can be sanded flush. */
   | 'sands hard'
   /** Mineral: takes a stain, is brittle where it is thin. */

@@ -1,5 +1,7 @@
+import { leadingPart, sizedByPart } from '$core/propose';
+import type { Problem } from '$core/problem';
 import { coloursOf, planToMake, potsApart, techniquesIn } from '$core/edit';
-import type { Base } from '$core/material';
+import { formulaOf, materials, type Base } from '$core/material';
 import type { Mould } from '$core/mould';
 import type { Plan } from '$core/plan';
 import type { Technique } from '$core/pour';
@@ -40,6 +42,10 @@ export class ToBegin {
   #techniqueId = $state<string>();
   #colours = $state.raw<readonly string[]>();
   good = $state<number>();
+  /** Bars that each casting is cut into. */
+  bars = $state<number>();
+  /** Grams of the material’s leading part to start from, in place of a full mould. */
+  grams = $state<number>();
 
   constructor(shelf: () => Shelf, last: () => Last) {
     this.#shelf = shelf;
@@ -60,6 +66,13 @@ export class ToBegin {
     const asked = this.#baseId ?? this.#last().baseId;
     return bases.find((b) => b.id === asked) ?? bases[0];
   });
+  /** What may be started from instead of the mould: the oils of a soap, the cement of a concrete. */
+  readonly leading = $derived.by(() => {
+    const formula = this.base && formulaOf(this.base);
+    return formula?.ok ? leadingPart(formula.value) : undefined;
+  });
+  /** Whether what is cast is cut in bars. */
+  readonly cuts = $derived.by(() => !!this.base && materials.has(this.base.kind, 'is cut in bars'));
   /** Techniques that are done in the material. */
   readonly techniques = $derived.by((): readonly Technique[] => (this.base ? techniquesIn(this.base) : []));
   readonly technique = $derived.by(
@@ -70,7 +83,8 @@ export class ToBegin {
 
   /** The colours of the technique: as chosen, else as last used, else as told apart. */
   colours(technique: Technique): readonly string[] {
-    const fits = (id: string) => this.pots.some((p) => p.id === id);
+    // An empty id is a cup left as the material is.
+    const fits = (id: string) => !id || this.pots.some((p) => p.id === id);
     const own = (this.#colours ?? this.#last().colourantIds ?? []).filter(fits);
     const others = this.pots.map((p) => p.id).filter((id) => !own.includes(id));
     const count = this.#colours?.length ?? coloursOf(technique);
@@ -97,14 +111,28 @@ export class ToBegin {
       techniqueId: technique.id,
       mouldId: mould.id,
       baseId: this.base.id,
-      good: this.good ?? mould.cavities[0]?.count ?? 1,
-      colourantIds: this.colours(technique)
+      good: this.good ?? (mould.cavities[0]?.count ?? 1) * (this.#bars ?? 1),
+      colourantIds: this.colours(technique),
+      cutInto: this.#bars
     });
     return plan && { plan, shelf };
   }
 
+  get #bars(): number | undefined {
+    return this.cuts ? this.bars : undefined;
+  }
+
+  /** The plan of the chosen technique, of as much as was asked; what is wrong with that beside it. */
+  sized(id = 'drawn'): { plan: Plan; shelf: Shelf; problem?: Problem } | undefined {
+    const whole = this.technique && this.plan(this.technique, id);
+    if (!whole || !this.base || !this.leading || !this.grams) return whole;
+    const sized = sizedByPart(whole.plan, whole.shelf, this.base, this.grams);
+    return sized.ok ? { ...whole, plan: sized.value } : { ...whole, problem: sized.problem };
+  }
+
   /** The plan as it is kept. */
   made(): { plan: Plan; shelf: Shelf } | undefined {
-    return this.mould && this.technique ? this.plan(this.technique, newId()) : undefined;
+    const made = this.mould && this.sized(newId());
+    return made && !made.problem ? made : undefined;
   }
 }

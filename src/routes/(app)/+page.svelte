@@ -269,7 +269,7 @@
           <ul class="ruled mt-2" data-testid="lessons">
             {#each data.lessons as lesson (lesson.id)}
               <li class="py-2">
-                <a class="hover:underline" href="/record/{lesson.runId}">{lesson.text}</a>
+                <a class="tap hover:underline" href="/record/{lesson.runId}">{lesson.text}</a>
               </li>
             {/each}
           </ul>

@@ -69,6 +69,8 @@ export interface Technique {
   steps(of: Setting): Draft[];
   /** The face that comes to show, where it is not the one that touched the mould. */
   shows?: 'open face';
+  /** Where its colours are seen best, in a picture of it: the usual side where it is not said. */
+  pictured?: 'open face' | 'cut';
   /** What its run should note, because causes need it. */
   learn: readonly string[];
 }

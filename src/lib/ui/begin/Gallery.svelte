@@ -5,7 +5,8 @@
   import { figuresOf, type Computed } from '$core/plan';
   import { afterFrame } from '../../page/after-frame';
   import type { ToBegin } from '../../plan/to-begin.svelte';
-  import { faceShown } from '../drawing/face-shown';
+  import { facePictured } from '../drawing/face-shown';
+  import Choice from '../forms/Choice.svelte';
   import PiecePicture from '../drawing/PiecePicture.svelte';
 
   let { begin }: { begin: ToBegin } = $props();
@@ -18,10 +19,14 @@
   };
   let look = $state<Look | 'any'>('any');
   let typed = $state('');
+  /** Minutes of the hands that a technique may take. */
+  let most = $state('any');
   const found = $derived(
     begin.techniques.filter(
       (t) =>
-        (look === 'any' || t.look === look) && named(t).some((w) => w.includes(typed.trim().toLowerCase()))
+        (look === 'any' || t.look === look) &&
+        named(t).some((w) => w.includes(typed.trim().toLowerCase())) &&
+        (most === 'any' || (drawn.get(t.id)?.computed.score.ends ?? 0) <= Number(most))
     )
   );
   const named = (t: Technique) => [t.name, t.about, ...t.also].map((w) => w.toLowerCase());
@@ -57,8 +62,19 @@
         onclick={() => (look = l)}>{l === 'any' ? 'Any look' : NAMES[l]}</button
       >
     {/each}
+    <span class="ml-auto w-36">
+      <Choice
+        label="Time it may take"
+        value={most}
+        options={[
+          { value: 'any', label: 'any time' },
+          ...[20, 40, 60, 120].map((m) => ({ value: String(m), label: `up to ${duration(m)}` }))
+        ]}
+        onchange={(to) => (most = to)}
+      />
+    </span>
     <input
-      class="field ml-auto !min-h-9 !w-36"
+      class="field !min-h-9 !w-36"
       aria-label="Search by what makers call it"
       placeholder="Search: lacing"
       bind:value={typed}
@@ -87,7 +103,7 @@
                     group: own.computed.groups[0],
                     cups: own.computed.cups
                   }}
-                  face={faceShown(own.plan, own.computed.groups[0])}
+                  face={facePictured(t, own.plan, own.computed.groups[0])}
                   size={180}
                   letters={false}
                 />
@@ -103,8 +119,9 @@
       </li>
     {:else}
       <li class="col-span-full py-8 text-ink-2">
-        Nothing is called that in {begin.base?.name ?? 'this material'}. Try what it looks like: cells, rings,
-        flames, marble; or choose another material.
+        {#if most !== 'any' && !typed}Nothing here is done in {duration(Number(most))} in this mould. Allow more
+          time, or fewer cavities.{:else}Nothing is called that in {begin.base?.name ?? 'this material'}. Try
+          what it looks like: cells, rings, flames, marble; or choose another material.{/if}
       </li>
     {/each}
   </ul>

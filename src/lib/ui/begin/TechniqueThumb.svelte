@@ -2,22 +2,23 @@
 <script lang="ts">
   import { applyTechnique } from '$core/edit';
   import { figuresOf, type Computed, type Plan } from '$core/plan';
+  import type { Technique } from '$core/pour';
   import type { Shelf } from '$core/shelf';
   import { afterFrame } from '../../page/after-frame';
-  import { faceShown } from '../drawing/face-shown';
+  import { facePictured } from '../drawing/face-shown';
   import PiecePicture from '../drawing/PiecePicture.svelte';
 
   let {
     plan,
     shelf,
-    techniqueId,
+    technique,
     groupId,
     nth,
     high = 72
   }: {
     plan: Plan;
     shelf: Shelf;
-    techniqueId: string;
+    technique: Technique;
     groupId: string;
     /** Its place in the list: those before it come first. */
     nth: number;
@@ -26,12 +27,16 @@
   } = $props();
   let drawn = $state.raw<{ plan: Plan; computed: Computed }>();
   $effect(() => {
-    const of = { plan, shelf, techniqueId, groupId };
+    const of = { plan, shelf, groupId, techniqueId: technique.id };
     let gone = false;
     void (async () => {
       for (let frames = 0; frames <= nth && !gone; frames++) await afterFrame();
       if (gone) return;
-      const made = applyTechnique(of.plan, of.shelf, { techniqueId, groupId: of.groupId, keep: 'nothing' });
+      const made = applyTechnique(of.plan, of.shelf, {
+        techniqueId: of.techniqueId,
+        groupId: of.groupId,
+        keep: 'nothing'
+      });
       drawn = { plan: made, computed: figuresOf(made, of.shelf) };
     })();
     return () => (gone = true);
@@ -43,7 +48,7 @@
   {#if drawn && group}
     <PiecePicture
       piece={{ plan: drawn.plan, shelf, group, cups: drawn.computed.cups }}
-      face={faceShown(drawn.plan, group)}
+      face={facePictured(technique, drawn.plan, group)}
       size={Math.round(high * 1.6)}
       letters={false}
     />

@@ -99,7 +99,7 @@
 {#snippet more(d: Shown)}
   <button
     class="button bare"
-    aria-label="Put off or leave out: {inWords(d.what)}"
+    aria-label="Remind me later: {inWords(d.what)}"
     aria-expanded={putOff === keyOf(d)}
     onclick={() => (putOff = putOff === keyOf(d) ? undefined : keyOf(d))}>Remind me later</button
   >
@@ -109,7 +109,7 @@
   <div
     class="flex w-full flex-wrap items-center justify-end gap-2 py-2 text-[0.92rem] text-ink-2"
     role="group"
-    aria-label="Put off or leave out: {inWords(d.what)}"
+    aria-label="Remind me later: {inWords(d.what)}"
   >
     {#if d.late}<span>If you wait too long, {d.late}.</span>{/if}
     <button class="button" onclick={() => postpone(d, now + HOUR)}>in an hour</button>
@@ -140,7 +140,9 @@
           <div class="flex items-start gap-4">
             <PieceThumb of="runs/{d.runId}" width={72} />
             <div class="min-w-0 flex-1">
-              <a href="/run/{d.runId}" class="text-[1.2rem] font-bold hover:underline">{inWords(d.what)}</a>
+              <a href="/run/{d.runId}" class="tap text-[1.2rem] font-bold hover:underline"
+                >{inWords(d.what)}</a
+              >
               <p class="text-ink-2">
                 {d.run}{state === 'late'
                   ? d.late
@@ -212,7 +214,7 @@
             >{state === 'late' ? 'late' : state === 'open' ? 'now' : moment(d.from, now)}</span
           >
           <PieceThumb of="runs/{d.runId}" width={40} />
-          <a href="/run/{d.runId}" class="min-w-0 flex-1 hover:underline">
+          <a href="/run/{d.runId}" class="tap min-w-0 flex-1 hover:underline">
             <strong class="block">{inWords(d.what)}</strong>
             <span class="text-[0.92rem] text-ink-2"
               >{d.run}{d.to === undefined ? '' : ` · until ${moment(d.to, now)}`}{!inHours(

@@ -94,7 +94,8 @@
             data-order={o.planId}
           >
             <div class="flex items-baseline gap-3">
-              <a class="min-w-0 flex-1 font-semibold hover:underline" href="/plans/{o.planId}">{o.name}</a>
+              <a class="tap min-w-0 flex-1 font-semibold hover:underline" href="/plans/{o.planId}">{o.name}</a
+              >
               <span class="text-right">
                 {#if stuck}
                   <strong class="text-cinnabar">{inWords(stuck.name)} finds no time: {WHY[stuck.why]}</strong>

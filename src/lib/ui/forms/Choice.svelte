@@ -48,6 +48,7 @@
   <Select.Trigger
     {id}
     class="inline-flex items-center gap-1 text-left {quiet ? 'quiet' : 'field justify-between'} {extra}"
+    role="combobox"
     aria-label={label}
     data-choice={label}
   >

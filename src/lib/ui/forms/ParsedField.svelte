@@ -11,6 +11,7 @@
     label,
     unit = '',
     quiet = false,
+    placeholder = '',
     width = '',
     id = undefined,
     forms = ''
@@ -22,6 +23,7 @@
     label: string;
     unit?: string;
     quiet?: boolean;
+    placeholder?: string;
     width?: string;
     id?: string;
     /** What may be typed, said while the field is entered and nothing is wrong. */
@@ -69,6 +71,7 @@
     type="text"
     inputmode="text"
     autocomplete="off"
+    {placeholder}
     aria-label={label}
     aria-invalid={problem ? 'true' : undefined}
     aria-describedby={problem ? `${uid}-problem` : undefined}

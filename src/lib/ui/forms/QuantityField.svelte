@@ -15,8 +15,8 @@
     above = false,
     quiet = false,
     metric = false,
-    width = '',
-    id = undefined
+    empty = undefined,
+    width = ''
   }: {
     /** Undefined where nothing is known yet: the field stands empty. */
     value: number | undefined;
@@ -32,8 +32,9 @@
     quiet?: boolean;
     /** Whether the unit stays as it is: a scale keeps its own. */
     metric?: boolean;
+    /** It may stand empty: what holds then, and what is done when it is emptied. */
+    empty?: { means: string; on: () => void } | undefined;
     width?: string;
-    id?: string;
   } = $props();
 
   const own = $derived(metric ? unit : shownUnit(unit));
@@ -41,6 +42,7 @@
   const written = (v: number | undefined) => (v === undefined ? '' : write(v));
 
   function parse(text: string): Result<number | undefined> {
+    if (empty && !text.trim()) return ok(undefined);
     const read = parseQuantity(text, { kind: unitOf(unit).kind, bare: own });
     if (!read.ok) return read;
     const v = read.value.value;
@@ -66,9 +68,9 @@
   {value}
   format={written}
   {parse}
-  onchange={(v) => v !== undefined && onchange(v)}
+  onchange={(v) => (v === undefined ? empty?.on() : onchange(v))}
   {label}
   {quiet}
+  placeholder={empty?.means ?? ''}
   {width}
-  {id}
 />

@@ -149,7 +149,7 @@
   >
     <a
       href={back}
-      class="max-w-[17rem] min-w-[9rem] truncate font-display text-[1.45rem] font-semibold text-ink"
+      class="tap max-w-[17rem] min-w-[9rem] truncate font-display text-[1.45rem] font-semibold text-ink"
       aria-label="{name}, back to the bench">{name}</a
     >
     <span class="whitespace-nowrap"

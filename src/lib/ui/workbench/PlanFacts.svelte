@@ -70,7 +70,7 @@
       onchange={(to) => editor.replace({ ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: to })) })}
     />
     {#if base}
-      <a class="ml-1 text-[0.86rem] text-ink-2 underline" href="/shelf/bases/{base.id}"
+      <a class="tap ml-1 text-[0.86rem] text-ink-2 underline" href="/shelf/bases/{base.id}"
         >{materials.has(base.kind, 'goes by trace') ? 'recipe, fragrance' : 'recipe'}</a
       >
     {/if}

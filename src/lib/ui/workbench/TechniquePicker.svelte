@@ -119,13 +119,7 @@
                       onclick={() => choose(technique)}
                     >
                       <span class="w-[72px] shrink-0">
-                        <TechniqueThumb
-                          {plan}
-                          shelf={editor.shelf}
-                          techniqueId={technique.id}
-                          groupId={group.id}
-                          {nth}
-                        />
+                        <TechniqueThumb {plan} shelf={editor.shelf} {technique} groupId={group.id} {nth} />
                       </span>
                       <span class="min-w-0">
                         <span class="block leading-tight">{technique.name}</span>

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../../../problem';
 import { commonCard, density } from '../../card';
-import type { Composition } from '../../formula';
+import type { Composition, FormulaPart } from '../../formula';
 
 /** Molar masses of sodium and potassium hydroxide, g/mol: SAP values are stated for KOH. */
 const NAOH = 40.0;
@@ -57,6 +57,8 @@ export const SoapCard = z.object({
     )
     .min(1, 'needs at least one oil')
     .max(10),
+  /** Oils of the maker's own recipe in all, g: what its grams are written for; a kilogram when absent. */
+  recipeGrams: z.number().positive().max(200_000).optional(),
   superfat: z.number().min(0, 'cannot be negative: lye would be left over').max(0.25),
   lyePurity: z.number().min(0.5).max(1, 'cannot be over 100 %'),
   lyeConcentration: z.number().min(0.2).max(0.5, 'cannot be over 50 %: the lye would not dissolve'),
@@ -114,59 +116,40 @@ export function soapFormula(base: SoapCard, path = `shelf/bases/${base.id}`): Re
       mend: 'Make them 100 %.'
     });
   }
+  const parts = partsBeside(base);
+  const all = parts.reduce((s, p) => s + p.share, 0);
+  return ok({
+    parts: parts.map((p) => ({ ...p, share: p.share / all, tolerance: BY_SUPERFAT })),
+    density: base.density,
+    basis: { of: 'parts', parts: base.oils.map((_, i) => oilKey(i)), words: 'of the oils' },
+    carriers: {},
+    letDownIn: oilKey(0)
+  });
+}
+
+const oilKey = (i: number): string => `oil-${i + 1}`;
+
+/** Everything that goes in, in its order, as shares of the oils. */
+function partsBeside(base: SoapCard): FormulaPart[] {
   const lye = lyeFor(
     base.oils.map((o) => ({ grams: o.share, sap: o.sap })),
     { superfat: base.superfat, purity: base.lyePurity, concentration: base.lyeConcentration }
   );
-  const additives = base.additives ?? [];
-  const all = shares + lye.naoh + lye.water + base.fragrance + additives.reduce((s, a) => s + a.share, 0);
-  const oils = base.oils.map((o, i) => ({
-    key: `oil-${i + 1}`,
-    name: `${o.name} oil`,
-    share: o.share / all,
-    tolerance: BY_SUPERFAT
-  }));
   const mostOf = Object.fromEntries(
     base.oils.map((o, i) => [
-      `oil-${i + 1}`,
+      oilKey(i),
       lyeFor([{ grams: 1, sap: o.sap }], { superfat: 0, purity: base.lyePurity, concentration: 0.33 })
         .naohMost
     ])
   );
-  return ok({
-    parts: [
-      ...oils,
-      {
-        key: 'water',
-        name: 'water, for the lye',
-        share: lye.water / all,
-        vessel: 'lye',
-        tolerance: BY_SUPERFAT
-      },
-      {
-        key: 'naoh',
-        name: 'sodium hydroxide, into the water',
-        share: lye.naoh / all,
-        vessel: 'lye',
-        roundDown: true,
-        tolerance: BY_SUPERFAT,
-        mostOf
-      },
-      ...additives.map((a, i) => ({
-        key: `additive-${i + 1}`,
-        name: a.name,
-        share: a.share / all,
-        tolerance: BY_SUPERFAT
-      })),
-      ...(base.fragrance > 0
-        ? [{ key: 'fragrance', name: 'fragrance', share: base.fragrance / all, tolerance: BY_SUPERFAT }]
-        : [])
-    ],
-    density: base.density,
-    basis: { of: 'parts', parts: oils.map((o) => o.key), words: 'of the oils' },
-    carriers: {},
-    letDownIn: 'oil-1'
-  });
+  const naoh = { key: 'naoh', name: 'sodium hydroxide, into the water', share: lye.naoh, mostOf };
+  return [
+    ...base.oils.map((o, i) => ({ key: oilKey(i), name: `${o.name} oil`, share: o.share })),
+    { key: 'water', name: 'water, for the lye', share: lye.water, vessel: 'lye' },
+    { ...naoh, vessel: 'lye', roundDown: true },
+    ...(base.additives ?? []).map((a, i) => ({ key: `additive-${i + 1}`, name: a.name, share: a.share })),
+    ...(base.fragrance > 0 ? [{ key: 'fragrance', name: 'fragrance', share: base.fragrance }] : [])
+  ];
 }
 
 /** The superfat, 0..1, that weights as they are (carriers counted by the caller) leave; below zero there is free lye. */

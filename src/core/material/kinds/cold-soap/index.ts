@@ -25,6 +25,7 @@ export const coldSoap = defineMaterial<SoapCard>({
     'swirls fluid',
     'flows round a post',
     'goes by trace',
+    'is cut in bars',
     'marbles thick',
     'sets in bands',
     'no flame',

@@ -17,6 +17,7 @@ export const meltAndPour = defineMaterial<MeltAndPourCard>({
   traits: [
     'cures clear',
     'swirls fluid',
+    'is cut in bars',
     'melts again',
     'sets by cooling',
     'draws in the sprue',

@@ -10,6 +10,7 @@ export const bandedStones = technique({
   suits: ['sets in bands'],
   cups: ['bands, in turn', '…'],
   least: 2,
+  pictured: 'cut',
   learn: ['what each layer weighed'],
   steps: ({ cups, apart }) => {
     const bands = Math.max(cups.length, 8);

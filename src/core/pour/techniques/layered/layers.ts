@@ -10,6 +10,7 @@ export const layers = technique({
   suits: [],
   cups: ['the face', '…'],
   least: 1,
+  pictured: 'cut',
   learn: ['the minutes waited at each gate', 'what each layer weighed'],
   steps: ({ cups, apart }) =>
     cups

@@ -10,6 +10,7 @@ export const suspendedInclusions = technique({
   suits: ['runs thin', 'cures clear'],
   cups: ['clear', 'the back'],
   least: 1,
+  pictured: 'cut',
   learn: ['what floated or drifted'],
   steps: ({ cups, apart, embeds, depth }) => [
     { act: pour('lay', cups[0]!, upTo(0.3)), key: 'tack' },

@@ -10,6 +10,7 @@ export const embedsAndPipedTop = technique({
   suits: ['goes by trace'],
   cups: ['the body', 'the top'],
   least: 2,
+  pictured: 'open face',
   learn: ['trace', 'how deep the embeds sat', 'their spacing'],
   steps: ({ cups, embeds, cutInto }) => {
     const seeds = act('place', {

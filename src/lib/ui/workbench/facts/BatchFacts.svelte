@@ -12,6 +12,7 @@
   import QuantityField from '../../forms/QuantityField.svelte';
   import FactRow from './FactRow.svelte';
   import Rewet from './Rewet.svelte';
+  import StartFrom from './StartFrom.svelte';
 
   let { computed, editor }: { computed: Computed; editor: PlanView } = $props();
   const plan = $derived(editor.plan);
@@ -77,6 +78,7 @@
       </dd>
     </div>
   {/if}
+  <StartFrom {editor} />
   {#if order && order.turns > 1}
     <FactRow
       label={`For all ${order.turns} pours`}

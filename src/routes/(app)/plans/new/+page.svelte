@@ -15,7 +15,11 @@
   let { data } = $props();
   const begin = new ToBegin(
     () => data.shelf,
-    () => ({ ...data.last, mouldId: page.url.searchParams.get('mould') ?? data.last?.mouldId })
+    () => ({
+      ...data.last,
+      mouldId: page.url.searchParams.get('mould') ?? data.last?.mouldId,
+      baseId: page.url.searchParams.get('base') ?? data.last?.baseId
+    })
   );
   let problems = $state<Problem[]>([]);
 

@@ -2,6 +2,7 @@
   import Table from '$lib/ui/Table.svelte';
   import Choice from '../../../../../lib/ui/forms/Choice.svelte';
   import { goto } from '$app/navigation';
+  import { page } from '$app/state';
   import { Base, cautionsOf, formulaOf, materials } from '$core/material';
   import { BaseForm } from '../../../../../lib/store/base-form.svelte';
   import CardFigures from '$lib/ui/materials/CardFigures.svelte';
@@ -22,7 +23,16 @@
 <svelte:head><title>{card.name || 'New material'} · Kirapen</title></svelte:head>
 
 <div class="page">
-  <CardHead {form} back="/shelf" what={materials.of(card).name} put="/shelf" />
+  {#snippet backToPlan()}
+    <a class="button go" href="/plans/new?base={card.id}">Back to the new plan</a>
+  {/snippet}
+  <CardHead
+    {form}
+    back="/shelf"
+    what={materials.of(card).name}
+    put="/shelf"
+    main={page.url.searchParams.get('for') === 'new-plan' ? backToPlan : undefined}
+  />
   <p class="mt-2 flex flex-wrap items-center gap-3 text-ink-2">
     The data sheet in the box always wins: a figure you set is marked as yours, the others are starting
     values.
