@@ -72,6 +72,11 @@ describe('the days', () => {
     expect(plan.order.notBefore).toBe(dayFrom(10));
     await bench.date('Wanted by: Rockpool roundels', dayFrom(11));
     await bench.says('[data-order="rockpool-roundels"]', /late/);
+    // Begun when there are hands, it would be done: that is what helps.
+    await bench.says(
+      '[data-order="rockpool-roundels"] [data-testid="helps"]',
+      /an earlier start \(in time then\)/
+    );
   });
 
   it('go out as a calendar file, an entry for every time the hands are wanted', async () => {

@@ -31,6 +31,10 @@ export function hour(ms: number): string {
 export const weekday = (ms: number): string =>
   shown(ms, { weekday: 'short', day: 'numeric', month: 'short' });
 
+/** A month as it is stored, `2026-11`, in words: “November 2026”. */
+export const monthOf = (stored: string): string =>
+  shown(new Date(`${stored}-15T12:00`).getTime(), { month: 'long', year: 'numeric' });
+
 /** A date without the time. */
 export const day = (ms: number): string => shown(ms, { day: 'numeric', month: 'short' });
 

@@ -1,4 +1,5 @@
 import { latestStart, planDays, type DayBench, type Days, type Job } from './place';
+import { helpsFor, type Help, type OnBench } from './helps';
 import { slackOf } from './slack';
 import { figuresOf } from '../plan/compute';
 import type { LearnedHistory, Plan } from '../document';
@@ -14,6 +15,8 @@ export interface OrderDays {
   ends?: number;
   /** How much later than it is due, minutes. */
   late?: number;
+  /** What would bring it nearer to its day, where it is late. */
+  helps?: Help[];
   /** When its last turn has to be begun at the latest, with the bench to itself, minutes; where it is due. */
   startBy?: number;
   /** How far its first pour could slip and the due date still be kept, minutes; where it is due. */
@@ -66,12 +69,29 @@ export function ordersOnDays(
     return jobsOf(o.plan, figuresOf(o.plan, shelf, o.learned), o);
   });
   const bench = { ...there, cavities: cavitiesOf(asked.map((o) => o.plan)) };
-  const days = planDays([...curing, ...jobs.flat()], bench, (share) => told(FIGURES + (1 - FIGURES) * share));
+  const all = [...curing, ...jobs.flat()];
+  const days = planDays(all, bench, (share) => told(FIGURES + (1 - FIGURES) * share));
+  const mouldName = (id: string) => shelf.moulds.find((m) => m.id === id)?.name ?? 'its mould';
   return {
     placed: days.placed,
     unplaced: days.unplaced,
-    orders: asked.map(({ plan }, i) => orderDays(plan, jobs[i]!, { ...days, bench }))
+    orders: helped(
+      asked.map(({ plan }, i) => orderDays(plan, jobs[i]!, { ...days, bench })),
+      { jobs: all, bench, ends: days.ends, mouldName }
+    )
   };
+}
+
+/** Late orders that are looked after, the latest first: each costs the placing of all of them several times. */
+const MOST_HELPED = 3;
+
+/** The orders with what would help those that are late. */
+function helped(orders: readonly OrderDays[], on: OnBench): OrderDays[] {
+  const latest = [...orders].sort((a, b) => (b.late ?? 0) - (a.late ?? 0)).slice(0, MOST_HELPED);
+  return orders.map((o) => {
+    const helps = o.late && latest.includes(o) ? helpsFor(o.planId, o.late, on) : [];
+    return helps.length ? { ...o, helps } : o;
+  });
 }
 
 function orderDays(plan: Plan, jobs: readonly Job[], days: Days & { bench: DayBench }): OrderDays {

@@ -248,6 +248,7 @@
                     {#if run && group}<PieceThumb
                         of="runs/{piece.runId}"
                         cavities={group.cavitySetId}
+                        made={piece.number}
                         width={96}
                       />{/if}
                   </span>

@@ -46,7 +46,7 @@ export const eventStreamAnswer = {
 };
 
 /** A picture by its face and size. */
-export const picture = (summary: string) => ({
+export const picture = (summary: string, more: readonly [string, string, string][] = []) => ({
   summary,
   parameters: [
     ['face', 'mould face, open face or cut; the plan’s show face when absent', 'string'],
@@ -56,7 +56,8 @@ export const picture = (summary: string) => ({
     ['cavities', 'which group of cavities; the first when absent', 'string'],
     ['piece', 'the seed of what is left to chance: another, another piece of the same pour', 'string'],
     ['until', 'the id of the last step that is done in it', 'string'],
-    ['as', 'png, or svg or template in true size', 'string']
+    ['as', 'png, or svg or template in true size', 'string'],
+    ...more
   ].map(([name, description, type]) => ({
     name,
     in: 'query',

@@ -5,7 +5,9 @@ import { answer, body, id, listOf, one, picture, ref, refused, eventStreamAnswer
 export const runsPaths = {
   '/api/v1/runs/{id}/picture': {
     parameters: [id],
-    get: picture('The piece of a run, as its plan stood')
+    get: picture('The piece of a run, as its plan stood', [
+      ['by', '`what was poured`: drawn by what was really weighed and poured', 'string']
+    ])
   },
   '/api/v1/runs/{id}/buyer.pdf': {
     parameters: [

@@ -46,7 +46,7 @@
     <h1 class="flex-1 text-[1.9rem]">The days ahead</h1>
     <Choice
       label="How far"
-      class="!w-auto"
+      class="!w-auto no-print"
       value={span}
       options={[
         { value: '7', label: 'a week' },
@@ -56,7 +56,8 @@
       ]}
       onchange={(v) => (span = v)}
     />
-    <a class="button" href="/api/v1/calendar.ics" download="kirapen.ics">Add to my calendar</a>
+    <a class="button no-print" href="/api/v1/calendar.ics" download="kirapen.ics">Add to my calendar</a>
+    <button class="button no-print" onclick={() => print()}>Print</button>
   </header>
   <p class="mt-1 text-ink-2">
     {counted(days.hands, 'person', 'people')}, in your working hours. What your hands do each day, and under
@@ -111,7 +112,15 @@
                 {/if}
               </span>
             </div>
-            <div class="mt-1 flex flex-wrap items-center gap-2 text-[0.88rem] text-ink-2">
+            {#if o.helps}
+              <p class="mt-0.5 text-[0.9rem]" data-testid="helps">
+                <span class="text-ink-2">What would help:</span>
+                {#each o.helps as help, i (i)}{i ? '; ' : ' '}<strong class="font-semibold"
+                    >{inWords(help.words)}</strong
+                  >{help.late ? ` (${duration(help.late)} late then)` : ' (in time then)'}{/each}.
+              </p>
+            {/if}
+            <div class="no-print mt-1 flex flex-wrap items-center gap-2 text-[0.88rem] text-ink-2">
               {asked?.good} good, {counted(o.turns, 'pour')} ·
               <span class="flex items-center gap-1.5"
                 >not before

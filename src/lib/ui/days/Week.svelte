@@ -52,7 +52,10 @@
       .join(', ');
 </script>
 
-<ol class="mt-4 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3" data-testid="week">
+<ol
+  class="mt-4 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3 print:grid-cols-4"
+  data-testid="week"
+>
   {#each week as d (d.day)}
     <li
       class="sheet flex flex-col p-3 break-inside-avoid {d.day === 0 ? '!border-2 !border-verdigris' : ''}"

@@ -8,6 +8,7 @@
     cavities,
     until,
     face,
+    made,
     width
   }: {
     /** `plans/ID` or `runs/ID`. */
@@ -19,6 +20,8 @@
     until?: string | undefined;
     /** The plan's show face when absent. */
     face?: ShowFace | undefined;
+    /** A piece of a run by its number: drawn by what was really poured. */
+    made?: number | undefined;
     /** Pixels on the page. */
     width: number;
   } = $props();
@@ -29,7 +32,8 @@
       at: String(at),
       ...(cavities ? { cavities } : {}),
       ...(until ? { until } : {}),
-      ...(face ? { face } : {})
+      ...(face ? { face } : {}),
+      ...(made === undefined ? {} : { by: 'what was poured', piece: String(made) })
     })
   );
 </script>

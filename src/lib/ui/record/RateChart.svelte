@@ -1,5 +1,6 @@
 <!-- Rates as bars with their 95 % intervals as lines: few pieces show as a long line. -->
 <script lang="ts">
+  import { counted } from '$core/quantity';
   import { themeNow } from '../../page/theme.svelte';
   import type { Chart as ChartType, Plugin } from 'chart.js';
 
@@ -18,6 +19,10 @@
   } = $props();
 
   const times = $derived(unit === '%' ? 100 : 1);
+  type Row = (typeof rows)[number];
+  /** One bar says no more than a sentence does. */
+  const only = $derived(rows.length === 1 ? rows[0] : undefined);
+  const figureOf = (r: Row) => (r.value * times).toFixed(unit === '%' || unit === 's' ? 0 : 2);
   let canvas = $state<HTMLCanvasElement>();
   let chart: ChartType<'bar'> | undefined;
   const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
@@ -95,15 +100,19 @@
   });
 </script>
 
-<div
-  style="height:{Math.max(120, 46 * rows.length + 40)}px"
-  role="img"
-  aria-label="{label}: {rows
-    .map(
-      (r) =>
-        `${r.label} ${(r.value * times).toFixed(unit === '%' || unit === 's' ? 0 : 2)} ${unit} of ${r.of}`
-    )
-    .join(', ')}"
->
-  <canvas bind:this={canvas} aria-hidden="true"></canvas>
-</div>
+{#if only}
+  <p class="mt-2 text-[1.1rem]" data-testid="one-rate">
+    {only.label}: <strong>{figureOf(only)} {unit}</strong>
+    <span class="text-ink-2"
+      >of {counted(only.of, 'piece')}{only.low === undefined || only.high === undefined
+        ? ''
+        : `, likely between ${(only.low * times).toFixed(0)} and ${(only.high * times).toFixed(0)} ${unit}`}</span
+    >
+  </p>
+{:else}<div
+    style="height:{Math.max(120, 46 * rows.length + 40)}px"
+    role="img"
+    aria-label="{label}: {rows.map((r) => `${r.label} ${figureOf(r)} ${unit} of ${r.of}`).join(', ')}"
+  >
+    <canvas bind:this={canvas} aria-hidden="true"></canvas>
+  </div>{/if}

@@ -181,7 +181,7 @@
       <PhotoPick label="Colours of a photo" onpixels={find} />
       {#if clusters.running}
         <p class="mt-2 flex items-center gap-2 text-ink-2">
-          looking… <button class="button" onclick={() => clusters.cancel()}>Stop</button>
+          looking <button class="button" onclick={() => clusters.cancel()}>Stop</button>
         </p>
       {/if}
     </section>
@@ -272,6 +272,25 @@
           Open a palette file, or a photo: its main colours come here, and each becomes a recipe from your
           pigments.
         </p>
+        {#if data.colourants.length}
+          <h2 class="mt-5 text-[1.2rem]">Your own palette</h2>
+          <p class="text-[0.9rem] text-ink-2">
+            What <em>Export palette</em> writes: each pigment at full strength.
+          </p>
+          <ul class="mt-2 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-3">
+            {#each data.colourants as c (c.id)}
+              <li>
+                <a class="tap flex w-full items-center gap-3 hover:underline" href="/colours/{c.id}">
+                  <span
+                    class="size-10 shrink-0 rounded-md border border-rule-strong"
+                    style="background:{c.colour}"
+                    aria-hidden="true"
+                  ></span>{c.name}</a
+                >
+              </li>
+            {/each}
+          </ul>
+        {/if}
       {/if}
     </section>
   </div>

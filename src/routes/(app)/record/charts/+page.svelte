@@ -1,6 +1,8 @@
 <!-- What the record shows in figures: rates with their intervals, so that nothing is claimed from three pieces. -->
 <script lang="ts">
   import type { Rate } from '$core/inspect';
+  import { acts } from '$core/pour';
+  import { monthOf } from '$lib/when';
   import { shownUnit, preferences, shownFigure } from '$lib/preferences.svelte';
   import { duration } from '$core/quantity';
   import DotChart from '$lib/ui/record/DotChart.svelte';
@@ -9,8 +11,10 @@
 
   let { data } = $props();
   const degrees = (celsius: number) => shownFigure(celsius, '°C');
-  const rates = (all: readonly Rate[]) =>
-    all.filter((r) => r.of > 0).map((r) => ({ ...r, value: r.count / r.of }));
+  const rates = (all: readonly Rate[], named = (label: string) => label) =>
+    all.filter((r) => r.of > 0).map((r) => ({ ...r, label: named(r.label), value: r.count / r.of }));
+  /** An act by its name; as it was stored where this version does not know it. */
+  const actName = (kind: string) => acts.find(kind)?.name ?? kind;
 </script>
 
 <svelte:head><title>Charts of the record · Kirapen</title></svelte:head>
@@ -31,15 +35,15 @@
   <p class="text-ink-2">
     Each line is the likely range (95 %), with the number of pieces in brackets. A long line means few pieces.
   </p>
-  <div class="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-2">
-    {@render chart('Rejects by act', 'of pieces whose pour had it', rates(data.byAct), '--cinnabar')}
+  <div class="mt-5 gap-x-10 *:mb-8 *:break-inside-avoid lg:columns-2">
+    {@render chart('Rejects by act', 'of pieces whose pour had it', rates(data.byAct, actName), '--cinnabar')}
     {@render chart(
       'Rejects by demoulding',
       'when the piece left its mould',
       rates(data.byDemould),
       '--cinnabar'
     )}
-    {@render chart('Good pieces by month', 'of those inspected', rates(data.byMonth), '--verdigris')}
+    {@render chart('Good pieces by month', 'of those inspected', rates(data.byMonth, monthOf), '--verdigris')}
     <section>
       <h2 class="text-[1.35rem]">Gel time by room temperature</h2>
       <p class="text-[0.95rem] text-ink-2">when a layer was firm enough for the next one</p>
@@ -80,7 +84,7 @@
           label="Cost a good piece, by month"
           unit={preferences().currency ?? ''}
           tone="--ink-2"
-          rows={data.cost}
+          rows={data.cost.map((c) => ({ ...c, label: monthOf(c.label) }))}
         />
       {:else}<p class="mt-2 text-ink-2">
           Runs that are begun while every price is known tell it: prices stand on the lots of the shelf.
@@ -96,7 +100,7 @@
           label="Seconds for each cavity"
           unit="s"
           tone="--ochre"
-          rows={data.seconds.map((s) => ({ label: s.label, value: s.seconds, of: s.of }))}
+          rows={data.seconds.map((s) => ({ label: actName(s.label), value: s.seconds, of: s.of }))}
         />
       {:else}<p class="mt-2 text-ink-2">No pour was timed yet.</p>{/if}
     </section>
@@ -109,7 +113,7 @@
         of: `${c.cups} cup${c.cups === 1 ? '' : 's'}`
       })),
       hands: data.taught.hands.map((h) => ({
-        name: h.kind,
+        name: actName(h.kind),
         figure: duration(h.each),
         of: `${h.times} pours`
       })),

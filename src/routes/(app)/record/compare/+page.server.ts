@@ -23,10 +23,19 @@ const shown = (side: NonNullable<Awaited<ReturnType<typeof sideOf>>>) => ({
   defects: side.defects
 });
 
+/** The last two runs of one plan, the earlier first; nothing where no plan was poured twice. */
+function lastTwo(runs: readonly { id: string; name: string; startedAt: number }[]): (string | null)[] {
+  const latestFirst = runs.toSorted((x, y) => y.startedAt - x.startedAt);
+  const later = latestFirst.find((r, i) => latestFirst.slice(i + 1).some((x) => x.name === r.name));
+  const earlier = latestFirst.find((r) => later && r.name === later.name && r.startedAt < later.startedAt);
+  return [earlier?.id ?? null, later?.id ?? null];
+}
+
 export const load = async ({ url }) => {
   const { db } = await store();
   const runs = (await listRuns(db, 200)).map(({ id, name, startedAt }) => ({ id, name, startedAt }));
-  const [a, b] = await Promise.all(['a', 'b'].map((k) => sideOf(db, url.searchParams.get(k))));
+  const asked = ['a', 'b'].map((k) => url.searchParams.get(k));
+  const [a, b] = await Promise.all((asked.some(Boolean) ? asked : lastTwo(runs)).map((id) => sideOf(db, id)));
   const found =
     a && b
       ? differences({ frozen: a.run.frozen, state: a.state }, { frozen: b.run.frozen, state: b.state })
