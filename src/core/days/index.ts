@@ -19,5 +19,5 @@ export {
   type OrderDays,
   type OrdersOnDays
 } from './order-days';
-export { helpsFor, type Help } from './helps';
+export type { Help } from './helps';
 export { workDays, type DayItem, type Standing, type WorkDay } from './week';

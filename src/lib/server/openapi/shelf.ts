@@ -1,11 +1,17 @@
 import { PASTE_CARRIERS, TABLE_KINDS } from '$core/shelf';
 import { answer, body, clashes, edits, id, ifMatch, listOf, ref, refused } from './parts';
 
+/** Paths that are not said as they are written. */
+const CALLED: Record<string, string> = { bases: 'materials', trialcards: 'trial cards' };
+
 const cards = (path: string, name: string) => ({
   [`/api/v1/${path}`]: {
-    get: { summary: `All ${path}`, responses: answer('The cards, by name.', listOf(ref(name))) },
+    get: {
+      summary: `All ${CALLED[path] ?? path}`,
+      responses: answer('The cards, by name.', listOf(ref(name)))
+    },
     post: {
-      summary: `Store one of the ${path}`,
+      summary: `Store one of the ${CALLED[path] ?? path}`,
       ...body(ref(name)),
       responses: { ...answer('As stored.', ref(name), '201'), ...refused }
     }
@@ -24,7 +30,7 @@ const cards = (path: string, name: string) => ({
       ...body(edits),
       responses: { ...answer('As stored.', ref(name)), ...refused }
     },
-    delete: { summary: 'Take a card off the shelf', responses: answer('Gone.', undefined, '204') }
+    delete: { summary: 'Delete a card', responses: answer('Gone.', undefined, '204') }
   }
 });
 
@@ -99,7 +105,7 @@ export const shelfPaths = {
   },
   '/api/v1/library': {
     post: {
-      summary: 'Put the starting library on the shelf',
+      summary: 'Add the starter set to the shelf',
       responses: answer('How many cards were added.', { type: 'object' }, '201')
     }
   },

@@ -4,11 +4,11 @@ import { answer, body, listOf, ref, refused, eventStreamAnswer } from './parts';
 export const workshopPaths = {
   '/api/v1/settings': {
     get: {
-      summary: 'The workshop’s own ways of showing figures; documents and this interface stay metric',
-      responses: answer('The ways.', ref('Ways'))
+      summary: 'The workshop’s preferences for showing figures; documents and this interface stay metric',
+      responses: answer('The preferences.', ref('Ways'))
     },
     put: {
-      summary: 'Keep the workshop’s own ways',
+      summary: 'Save the workshop’s preferences',
       ...body(ref('Ways')),
       responses: { ...answer('As kept.', ref('Ways')), ...refused }
     }

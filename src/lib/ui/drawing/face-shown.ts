@@ -13,5 +13,5 @@ export const facePictured = (
 ): Face => faceShown(pictured ? { showFace: pictured } : plan, group);
 
 /** The face a plan's pieces are judged by, a cut where it is usually made. */
-export const faceShown = ({ showFace }: Pick<Plan, 'showFace'>, group: FigureGroup): Face =>
+const faceShown = ({ showFace }: Pick<Plan, 'showFace'>, group: FigureGroup): Face =>
   showFace === 'cut' ? { kind: 'cut', heading: usualHeading(extentOf(group)), off: 0 } : { kind: showFace };
