@@ -310,8 +310,7 @@ describe('keeping', () => {
     await bench.choose('Column of colour, #rrggbb', 'shade');
     await bench.says('[data-testid="import-rows"]', 'ready');
     await bench.click('Put 1 on the shelf');
-    await bench.says('main', 'marsh green');
-    expect(await names()).toContain('marsh green');
+    await expect.poll(names, { timeout: 60_000 }).toContain('marsh green');
   });
 
   it('the guide is there, page by page, with its pictures', async () => {

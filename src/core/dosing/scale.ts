@@ -7,7 +7,7 @@ export const Scale = z.object({
   id: StoredId,
   name: z.string().min(1, 'needs a name').max(60),
   /** The step of its display, g. */
-  division: z.number().positive().max(1000),
+  division: z.number().min(1e-5, 'is finer than any scale reads').max(1000),
   /** Standard deviation of repeated readings, g; one division when not given. */
   repeatability: z.number().nonnegative().optional(),
   capacity: z.number().positive(),

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { Combobox } from 'bits-ui';
   import { ACT_GROUPS, actsNamed } from '$core/pour';
+  import ActMark from './ActMark.svelte';
 
   let { label, onpick }: { label: string; onpick: (kind: string) => void } = $props();
   let typed = $state('');
@@ -73,8 +74,9 @@
               <Combobox.Item
                 value={act.kind}
                 label={act.name}
-                class="flex min-h-9 cursor-pointer items-baseline gap-2 rounded-md px-3 py-1 outline-none data-[highlighted]:bg-sunk"
+                class="flex min-h-9 cursor-pointer items-center gap-2 rounded-md px-3 py-1 outline-none data-[highlighted]:bg-sunk"
               >
+                <ActMark kind={act.kind} cup={undefined} />
                 <span class="font-medium whitespace-nowrap">{act.name}</span>
                 <span class="truncate text-[0.8rem] text-ink-2"
                   >{(act.also ?? []).slice(0, 3).join(', ')}</span

@@ -135,7 +135,7 @@
               value={id || NONE}
               options={[
                 { value: NONE, label: 'no colour' },
-                ...begin.pots.map((p) => ({ value: p.id, label: p.name }))
+                ...begin.pots.map((p) => ({ value: p.id, label: p.name, swatch: p.colour }))
               ]}
               onchange={(to) =>
                 begin.setColours(colours.map((c, k) => (k === i ? (to === NONE ? '' : to) : c)))}

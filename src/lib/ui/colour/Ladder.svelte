@@ -44,7 +44,7 @@
     <Choice
       label="Colourant of the ladder"
       value={colourant.id}
-      options={colourants.map((c) => ({ value: c.id, label: c.name }))}
+      options={colourants.map((c) => ({ value: c.id, label: c.name, swatch: c.colour }))}
       onchange={(v) => (colourantId = v)}
       quiet
       class="text-ink"

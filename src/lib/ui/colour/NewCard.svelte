@@ -117,7 +117,7 @@
           label="Colourant {i + 1} of the card"
           placeholder="choose"
           value={line.colourantId}
-          options={colourants.map((c) => ({ value: c.id, label: c.name }))}
+          options={colourants.map((c) => ({ value: c.id, label: c.name, swatch: c.colour }))}
           onchange={(v) => ($card.lines[i]!.colourantId = v as typeof line.colourantId)}
         />
         <QuantityField

@@ -116,13 +116,9 @@
   const isIn = (b: (typeof blocks)[number], y: number) =>
     [HEAD, laneOfCup(b.cupId), b.groupId ? laneOfGroup(b.groupId) : HEAD].some((l) => y >= l && y < l + LANE);
 
-  // The axis counts from the start; a window that outlasts its stretch ends where the stretch does.
-  const bandEnd = (w: { to: number; zero: number }) => {
-    const s = axis.stretches.find((k) => !k.folded && w.zero >= k.from && w.zero <= k.to);
-    return s
-      ? Math.min(w.to, s.to + (axis.stretches[axis.stretches.indexOf(s) + 1]?.to ?? s.to) - s.to)
-      : w.to;
-  };
+  /** A window goes on through folded waits; one that outlasts the axis ends there, and its words point on. */
+  const axisEnd = $derived(axis.stretches.at(-1)?.to ?? 0);
+  const bandEnd = (w: { to: number }) => Math.min(w.to, Math.max(axisEnd, 0));
 </script>
 
 <!-- What goes on from one minute to another, in a lane; dashed where nobody needs to be there. -->
@@ -191,7 +187,7 @@
     <circle cx={x(w.zero)} cy={yy + LANE / 2} r="3" fill="var(--verdigris)" />
     {#if !next && !isPouredAt(w.cupId, to)}
       <text x={to + 5} y={yy + LANE / 2} dominant-baseline="central" font-size="12.5" fill="var(--ink-2)"
-        >{holdsFor(w.to - w.zero)} from mixing</text
+        >{w.to > axisEnd + 1e-9 ? '→ ' : ''}{holdsFor(w.to - w.zero)} from mixing</text
       >
     {/if}
   {/each}

@@ -9,6 +9,8 @@
     label: string;
     /** A word or a reason beneath it. */
     note?: string;
+    /** A colour that stands before it. */
+    swatch?: string;
   }
 
   let {
@@ -71,6 +73,11 @@
             class="flex min-h-11 cursor-pointer items-center gap-2 rounded-md px-3 outline-none data-[highlighted]:bg-sunk"
           >
             {#snippet children({ selected })}
+              {#if option.swatch}<span
+                  class="size-5 shrink-0 rounded border border-rule-strong"
+                  style="background:{option.swatch}"
+                  aria-hidden="true"
+                ></span>{/if}
               <span class="flex-1"
                 >{option.label}{#if option.note}<span
                     class="block max-w-72 text-[0.8rem] leading-tight text-ink-2">{option.note}</span

@@ -49,6 +49,7 @@
       .map(({ c, fit }) => ({
         value: c.id,
         label: c.name,
+        swatch: c.colour,
         ...(fit && fit.verdict !== 'good' ? { note: `${fit.verdict}: ${fit.reason}` } : {})
       }));
   }

@@ -51,7 +51,7 @@
         <Choice
           label="Colourant"
           value={colourant?.id ?? ''}
-          options={drippable.map((c) => ({ value: c.id, label: c.name }))}
+          options={drippable.map((c) => ({ value: c.id, label: c.name, swatch: c.colour }))}
           onchange={(v) => (colourantId = v)}
         />
       </Row>

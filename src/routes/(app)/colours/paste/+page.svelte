@@ -62,7 +62,7 @@
         <Choice
           label="Dry pigment"
           value={pigment?.id ?? ''}
-          options={dry.map((c) => ({ value: c.id, label: c.name }))}
+          options={dry.map((c) => ({ value: c.id, label: c.name, swatch: c.colour }))}
           onchange={(v) => (pigmentId = v)}
         />
       </Row>
