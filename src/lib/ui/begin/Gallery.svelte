@@ -62,7 +62,7 @@
         onclick={() => (look = l)}>{l === 'any' ? 'Any look' : NAMES[l]}</button
       >
     {/each}
-    <span class="ml-auto w-36">
+    <span class="ml-auto w-28">
       <Choice
         label="Time it may take"
         value={most}
@@ -74,9 +74,9 @@
       />
     </span>
     <input
-      class="field !min-h-9 !w-36"
+      class="field !w-28"
       aria-label="Search by what makers call it"
-      placeholder="Search: lacing"
+      placeholder="Search"
       bind:value={typed}
     />
   </div>

@@ -36,7 +36,12 @@
     Each line is the likely range (95 %), with the number of pieces in brackets. A long line means few pieces.
   </p>
   <div class="mt-5 gap-x-10 *:mb-8 *:break-inside-avoid lg:columns-2">
-    {@render chart('Rejects by act', 'of pieces whose pour had it', rates(data.byAct, actName), '--cinnabar')}
+    {@render chart(
+      'Rejects by step',
+      'of pieces whose pour had it',
+      rates(data.byAct, actName),
+      '--cinnabar'
+    )}
     {@render chart(
       'Rejects by demoulding',
       'when the piece left its mould',

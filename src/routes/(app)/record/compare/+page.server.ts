@@ -23,19 +23,29 @@ const shown = (side: NonNullable<Awaited<ReturnType<typeof sideOf>>>) => ({
   defects: side.defects
 });
 
-/** The last two runs of one plan, the earlier first; nothing where no plan was poured twice. */
-function lastTwo(runs: readonly { id: string; name: string; startedAt: number }[]): (string | null)[] {
-  const latestFirst = runs.toSorted((x, y) => y.startedAt - x.startedAt);
-  const later = latestFirst.find((r, i) => latestFirst.slice(i + 1).some((x) => x.name === r.name));
-  const earlier = latestFirst.find((r) => later && r.name === later.name && r.startedAt < later.startedAt);
-  return [earlier?.id ?? null, later?.id ?? null];
+/** Runs that are looked through for two of one plan. */
+const LOOKED_THROUGH = 30;
+
+/** The last two inspected runs of one plan, the earlier first; nothing where no plan has two. */
+async function lastTwo(db: Db, runs: readonly { id: string; name: string; startedAt: number }[]) {
+  const latestFirst = runs.toSorted((x, y) => y.startedAt - x.startedAt).slice(0, LOOKED_THROUGH);
+  const inspected = new Map<string, string>();
+  for (const run of latestFirst) {
+    if (!(await piecesOf(db, run.id)).length) continue;
+    const later = inspected.get(run.name);
+    if (later !== undefined) return [run.id, later];
+    inspected.set(run.name, run.id);
+  }
+  return [null, null];
 }
 
 export const load = async ({ url }) => {
   const { db } = await store();
   const runs = (await listRuns(db, 200)).map(({ id, name, startedAt }) => ({ id, name, startedAt }));
   const asked = ['a', 'b'].map((k) => url.searchParams.get(k));
-  const [a, b] = await Promise.all((asked.some(Boolean) ? asked : lastTwo(runs)).map((id) => sideOf(db, id)));
+  const [a, b] = await Promise.all(
+    (asked.some(Boolean) ? asked : await lastTwo(db, runs)).map((id) => sideOf(db, id))
+  );
   const found =
     a && b
       ? differences({ frozen: a.run.frozen, state: a.state }, { frozen: b.run.frozen, state: b.state })

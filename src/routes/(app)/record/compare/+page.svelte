@@ -9,6 +9,7 @@
 
   let { data } = $props();
   const options = $derived(data.runs.map((r) => ({ value: r.id, label: `${r.name}, ${day(r.startedAt)}` })));
+  const headOf = (run: { name: string; startedAt: number }) => `${run.name}, ${day(run.startedAt)}`;
   function choose(side: 'a' | 'b', id: string) {
     const to = new URLSearchParams({ a: data.a?.id ?? '', b: data.b?.id ?? '', [side]: id });
     void goto(`/record/compare?${to}`, { keepFocus: true });
@@ -28,15 +29,17 @@
     />
     {#if run}
       <a class="mt-3 flex gap-4 hover:underline" href="/record/{run.id}">
-        <PieceThumb of="runs/{run.id}" width={110} />
+        <span class="shrink-0"><PieceThumb of="runs/{run.id}" made={1} width={110} /></span>
         <span>
           <strong class="block text-[1.1rem]">{run.name}</strong>
           <span class="text-ink-2">begun {day(run.startedAt)}</span>
-          <span class="mt-1 block">
-            <span class="text-verdigris">{run.grades.good} good</span> ·
-            <span class="text-ochre">{run.grades.second} second</span> ·
-            <span class="text-cinnabar">{run.grades.reject} reject</span>
-          </span>
+          {#if run.grades.good + run.grades.second + run.grades.reject}
+            <span class="mt-1 block">
+              <span class="text-verdigris">{run.grades.good} good</span> ·
+              <span class="text-ochre">{run.grades.second} second</span> ·
+              <span class="text-cinnabar">{run.grades.reject} reject</span>
+            </span>
+          {:else}<span class="mt-1 block text-ink-2">not inspected yet</span>{/if}
           {#if run.defects.length}<span class="block text-ink-2">{run.defects.join(', ')}</span>{/if}
         </span>
       </a>
@@ -61,8 +64,8 @@
       empty="Nothing that was logged differs."
       columns={[
         { id: 'what', head: 'what differs', text: (d) => inWords(d.what), class: 'text-ink-2' },
-        { id: 'a', head: data.a.name, text: (d) => inWords(d.a) || '—', class: 'font-semibold' },
-        { id: 'b', head: data.b.name, text: (d) => inWords(d.b) || '—', class: 'font-semibold' }
+        { id: 'a', head: headOf(data.a), text: (d) => inWords(d.a) || '—', class: 'font-semibold' },
+        { id: 'b', head: headOf(data.b), text: (d) => inWords(d.b) || '—', class: 'font-semibold' }
       ]}
     />
   {:else}
