@@ -147,6 +147,7 @@ export const PROBLEMS = {
   'quantity-kind': stop('a unit of another kind than wanted'),
   'quantity-mixed': stop('units that do not add up'),
   'quantity-ounce': stop('an ounce that may be weight or volume'),
+  'quantity-two': stop('more than one quantity where one is wanted'),
   'quantity-unit': stop('a unit that is not known'),
   'quantity-unreadable': stop('no quantity in what was typed'),
   'too-big': stop('a figure over its limit'),

@@ -16,8 +16,8 @@ const GLYPHS: Record<string, string> = {
   '⅞': '7/8'
 };
 
-/** The text of one number: `12`, `1.5`, `1,5`, `1/3`, `2 1/2`; a sign may stand first. */
-export const NUMBER_PATTERN = String.raw`[-+−]?(?:\d+\s+\d+\/\d+|\d+\/\d+|\d+(?:[.,]\d+)?|[.,]\d+)`;
+/** The text of one number, its decimals after a point: `12`, `1.5`, `1/3`, `2 1/2`; a sign may stand first. */
+export const NUMBER_PATTERN = String.raw`[-+−]?(?:\d+\s+\d+\/\d+|\d+\/\d+|\d+(?:\.\d+)?|\.\d+)`;
 
 /**
  * Replaces fraction glyphs (`½`, `2½`) with plain fractions, so that one pattern reads all.
@@ -38,5 +38,5 @@ export function readNumber(text: string): number {
     const below = Number(mixed[3]);
     return below === 0 ? NaN : sign * (Number(mixed[1] ?? 0) + Number(mixed[2]) / below);
   }
-  return sign * Number(body.replace(',', '.'));
+  return sign * Number(body);
 }

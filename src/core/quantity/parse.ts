@@ -1,6 +1,7 @@
 import { figure, type Message } from '../message';
 import { fail, ok, type ProblemCode, type Result } from '../problem';
 import { NUMBER_PATTERN, plainFractions, readNumber } from './number';
+import { plainNumbers } from './separators';
 import { UNITS, unit, type Kind, type Unit } from './units';
 
 /** A quantity in the internal unit of its kind (g, ml, mm, °C, min, bar, fraction, drops). */
@@ -37,19 +38,26 @@ const KIND_WORDS: Record<Kind, string> = {
 /**
  * Reads what a maker types: `1/3 cup`, `2 1/2 oz`, `101 F`, `½ tsp`, `3 lb 4 oz`, `12 drops`, `1,5 kg`.
  * A bare number takes `expect.bare`. A bare `oz` is a weight where a weight is expected, fluid where a
- * volume is, and otherwise asks which. `1,000` asks too: it is one thousand to some and one to others.
+ * volume is, and otherwise asks which. `1,000` asks too: it is one thousand to some and one to others. Thousands parted by
+ * a space, an apostrophe, or by another mark than the decimals are read as they are meant. Parts are added only where each has
+ * its unit and they go down, as in `1 lb 2.5 oz`, or where a plus says so.
  * @example parseQuantity('1/2 in').value.value // 12.7
  */
 export function parseQuantity(text: string, expect: Expectation = {}): Result<Quantity> {
-  const said = plainFractions(text).replace(/\s+/g, ' ').trim();
+  const plain = plainNumbers(plainFractions(text).trim());
   const refuse = refusal(expect);
-  if (!said) return refuse('quantity-empty', 'Nothing is typed here.', `Type ${wantsOf(expect)}.`);
-  if (/\d,\d{3}(?!\d)/.test(said))
+  if ('wrong' in plain)
+    return refuse('quantity-unreadable', `“${plain.wrong}” is not a number Kirapen can read.`);
+  if ('twoWays' in plain) {
+    const { twoWays: number } = plain;
     return refuse(
       'quantity-comma',
       `“${text}” can be read two ways: the comma may part thousands or decimals.`,
-      `Type ${said.replace(',', '')} or ${said.replace(',', '.')}.`
+      `Type ${text.trim().replace(number, number.replace(',', ''))} or ${text.trim().replace(number, number.replace(',', '.'))}.`
     );
+  }
+  const said = plain.text;
+  if (!said) return refuse('quantity-empty', 'Nothing is typed here.', `Type ${wantsOf(expect)}.`);
   const terms = [...said.matchAll(TERM)];
   const letters = (s: string) => s.replace(/[\s+]/g, '').length;
   if (!terms.length || letters(said) !== letters(terms.map((t) => t[0]).join('')))
@@ -70,7 +78,10 @@ const refusal = (expect: Expectation) => (code: ProblemCode, sentence: string, m
     mend: mend ?? `Type ${wantsOf(expect)}, for example ${example(expect)}.`
   });
 
-/** Terms such as `3 lb` and `4 oz` added up; refused where they are of two kinds. */
+/** Kinds whose parts make no sum. */
+const NEVER_ADDED = new Set<Kind>(['temperature', 'share', 'pressure']);
+
+/** Terms such as `3 lb` and `4 oz` added up; refused where they are of two kinds, or no parts of one quantity. */
 function summed(terms: readonly RegExpMatchArray[], text: string, expect: Expectation): Result<Quantity> {
   const refuse = refusal(expect);
   let total = 0;
@@ -85,6 +96,14 @@ function summed(terms: readonly RegExpMatchArray[], text: string, expect: Expect
         'quantity-mixed',
         `“${text}” mixes ${KIND_WORDS[last.kind]} with ${KIND_WORDS[found.value.kind]}.`,
         'Use units of one kind.'
+      );
+    // Parts go down, each with its unit; a plus adds whatever stands beside it.
+    const goesDown = last && found.value.factor < last.factor && terms.every((t) => t[2]?.trim());
+    if (last && (NEVER_ADDED.has(last.kind) || !(goesDown || text.includes('+'))))
+      return refuse(
+        'quantity-two',
+        `“${text}” is more than one quantity.`,
+        'Type one number with its unit, or parts that go down, such as 1 lb 2.5 oz.'
       );
     last = found.value;
     total += number * last.factor + (last.offset ?? 0);

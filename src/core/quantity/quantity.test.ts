@@ -40,6 +40,60 @@ describe('what a maker types', () => {
     expect(value(text, kind ? { kind } : {})).toBeCloseTo(wanted, digits);
   });
 
+  it.each([
+    // German, Dutch, Italian; French, Swedish, Russian with spaces of several widths; Swiss; English; Arabic; Hindi digits.
+    ['1.234,5 g', 1234.5],
+    ['1 234 g', 1234],
+    ['1\u202f234,5 g', 1234.5],
+    ['12\u00a0345,67 g', 12345.67],
+    ['1’234.5 g', 1234.5],
+    ["1'234 g", 1234],
+    ['1,234.5 g', 1234.5],
+    ['1,234,567 g', 1234567],
+    ['1.234.567 g', 1234567],
+    ['0,125 g', 0.125],
+    ['1,5 g', 1.5],
+    ['12,50 g', 12.5],
+    ['١٬٢٣٤٫٥ g', 1234.5],
+    ['१२.५ g', 12.5],
+    ['１２ g', 12],
+    ['1 000 g', 1000],
+    ['2 500 1/2 oz', 2500.5 * 28.349523125],
+    ['1 lb 2.5 oz', 453.59237 + 2.5 * 28.349523125],
+    ['1 1/2 oz', 1.5 * 28.349523125],
+    ['2 g + 3 g', 5]
+  ])('reads “%s” as the people who write it so mean it', (text, grams) => {
+    expect(value(text, { kind: 'mass' })).toBeCloseTo(grams, 6);
+  });
+
+  it.each([
+    ['2 5 g', 'quantity-two'],
+    ['4 oz 3 lb', 'quantity-two'],
+    ['3 g 4 g', 'quantity-two'],
+    ['1,000 g', 'quantity-comma'],
+    ['1.23.4 g', 'quantity-unreadable'],
+    ['1,00,000 g', 'quantity-unreadable'],
+    ['1.234,567.8 g', 'quantity-unreadable'],
+    ['12,3456,7 g', 'quantity-unreadable']
+  ])('asks about “%s” and adds nothing up', (text, code) => {
+    expect(value(text, { kind: 'mass', bare: 'g' })).toBe(code);
+  });
+
+  it('adds no part without its unit, whatever the field’s own is', () => {
+    expect(value('2 5 g', { kind: 'mass', bare: 'kg' })).toBe('quantity-two');
+  });
+
+  it('never adds temperatures or shares', () => {
+    expect(value('60 C 3 C', { kind: 'temperature' })).toBe('quantity-two');
+    expect(value('20 % + 5 %', { kind: 'share' })).toBe('quantity-two');
+    expect(value('1 h 20 min', { kind: 'time' })).toBe(80);
+  });
+
+  it('says the two readings of a comma with the unit they were typed with', () => {
+    const read = parseQuantity('1,000 g');
+    expect(read.ok ? '' : read.problem.mend).toBe('Type 1000 g or 1.000 g.');
+  });
+
   it('takes the field’s unit for a bare number', () => {
     expect(value('4', { kind: 'length', bare: 'mm' })).toBe(4);
     expect(value('2.4', { kind: 'share', bare: '%' })).toBeCloseTo(0.024, 12);
