@@ -96,6 +96,7 @@ export const PROBLEMS = {
   'tool-order': note('a stick goes from a dark cup into a paler one'),
   'embed-uncovered': warn('an embed higher than what covers it'),
   'flame-near-alcohol': warn('a flame where alcohol is wet'),
+  'ink-bleeds': warn('a lighter colour is poured over ink that has not cured'),
   'flame-on-wet': warn('a flame on what holds water, or on soap'),
   'glue-before-seal': warn('glued before it is sealed'),
   'refilled-deep': stop('a region is milled out deeper than its ground stands'),

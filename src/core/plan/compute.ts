@@ -142,8 +142,10 @@ function ranked(problems: readonly Diagnostic[]): Diagnostic[] {
   return [...once.values()].sort((a, b) => LEVELS[a.level] - LEVELS[b.level] || rankOf(a) - rankOf(b));
 }
 
-/** A mould that cannot be meant stands first; then what spoils a whole mix, before what spoils a layer. */
+/** What burns stands first, then a mould that cannot be meant; then what spoils a whole mix, before what spoils a layer. */
 const FIRST: readonly Problem['code'][] = [
+  'flame-near-alcohol',
+  'flame-on-wet',
   'capacity-absurd',
   'capacity-disagrees',
   'cup-overheats',

@@ -35,12 +35,16 @@ export function linesOf(
       ...(where ? { where } : {}),
       act,
       rest,
-      hint: step.step.note ?? hint,
+      hint: withNote(hint, step.step.note),
       confirm,
       ...(measures === undefined ? {} : { measures })
     };
   });
 }
+
+/** What a step warns of, and beside it what the maker noted: a note never takes its place. */
+const withNote = (hint: string, note: string | undefined): string =>
+  note && !hint.includes(note) ? [hint, note].filter(Boolean).join(' · ') : hint;
 
 /** What a step's pour comes to in the first of the cavities it is done in. */
 function measuresOf(

@@ -14,7 +14,7 @@ import { vesselFor, type Vessel } from '../shelf/vessel';
 import type { Plan } from '../document';
 import { together } from '../cure';
 import type { FilledCavitySet, Pour } from './fill';
-import { compositeDemands, weighedComposite } from './weighing/composite-cups';
+import { compositeDemands, outermostFirst, weighedComposite } from './weighing/composite-cups';
 import type { ResolvedCup, ResolvedMix, ResolvedPlan } from './resolve';
 import { mixCountFor } from './weighing/mix-count';
 import {
@@ -50,10 +50,10 @@ export function weigh(plan: ResolvedPlan, filled: readonly FilledCavitySet[], lo
     common.push(...(made?.common ?? []));
     for (const w of made?.cups ?? cups.map((c) => oneCup(work, mix, c))) allMixes.set(w.cup.id, w);
   }
-  const cups = plan.cups.map(
-    (c) => allMixes.get(c.cup.id) ?? (c.parts.length ? weighedComposite(work, c, allMixes) : leftUnmixed(c))
-  );
-  return { cups, common };
+  // What a cup is filled from is worked out before it.
+  for (const c of outermostFirst(plan).toReversed())
+    allMixes.set(c.cup.id, weighedComposite(work, c, allMixes));
+  return { cups: plan.cups.map((c) => allMixes.get(c.cup.id) ?? leftUnmixed(c)), common };
 }
 
 /** The mix of the portion that runs furthest ahead, of those that must level by themselves: by it the hands must be done. */
@@ -210,8 +210,8 @@ const inSplitMix = (
 /** Deals the cavities out to the turns of a split mix; a cup of cups takes its share of each turn with them. */
 function turnsOf(work: WeighingContext, cups: readonly ResolvedCup[], n: number): Allotment[][] {
   const ids = new Set(cups.map((c) => c.cup.id));
-  const fills = [...ids].flatMap((id) => (work.demands.get(id) ?? []).filter((p) => p.fills !== undefined));
-  const jugs = new Set(fills.map((p) => p.fills!));
+  const fills = [...ids].flatMap((id) => fillsOf(work, id));
+  const jugs = jugsOver(work, [...ids]);
   const served = (p: Pour) => ids.has(p.cupId) || jugs.has(p.cupId);
   const cavitySets = work.filled
     .map((f) => ({ count: f.cavitySet.count, pourIds: f.pours.filter(served).map((p) => p.id) }))
@@ -220,7 +220,10 @@ function turnsOf(work: WeighingContext, cups: readonly ResolvedCup[], n: number)
   for (const jug of jugs)
     work.compositePours.set(
       jug,
-      turns.map((turn) => turn.filter((p) => work.pourOf.get(p.pourId)?.cupId === jug))
+      turns.map((turn) => [
+        ...turn.filter((p) => work.pourOf.get(p.pourId)?.cupId === jug),
+        ...fillsOf(work, jug).map((fill) => ({ pourId: fill.id, count: jugShare(work, fill.fills!, turn) }))
+      ])
     );
   return turns.map((turn) => [
     ...turn.filter((p) => ids.has(work.pourOf.get(p.pourId)!.cupId)),
@@ -228,14 +231,30 @@ function turnsOf(work: WeighingContext, cups: readonly ResolvedCup[], n: number)
   ]);
 }
 
-/** The share of a jug that one turn pours, 0..1. */
+/** What of a cup fills cups that are made of others. */
+const fillsOf = (work: WeighingContext, cupId: string): Pour[] =>
+  (work.demands.get(cupId) ?? []).filter((p) => p.fills !== undefined);
+
+/** Every cup made of others that these fill, those that are filled from such cups among them. */
+function jugsOver(work: WeighingContext, cupIds: readonly string[]): Set<string> {
+  const jugs = new Set<string>();
+  const add = (id: string) => {
+    for (const { fills } of fillsOf(work, id)) {
+      if (jugs.has(fills!)) continue;
+      jugs.add(fills!);
+      add(fills!);
+    }
+  };
+  cupIds.forEach(add);
+  return jugs;
+}
+
+/** The share of a jug that one turn pours, 0..1: into cavities, and into jugs that are filled from it. */
 function jugShare(work: WeighingContext, jugId: string, turn: readonly Allotment[]): number {
   const whole = mlOf(work, poursOfCup(work, jugId));
-  const here = mlOf(
-    work,
-    turn.filter((p) => work.pourOf.get(p.pourId)?.cupId === jugId)
-  );
-  return whole > 0 ? here / whole : 0;
+  const direct = turn.filter((p) => work.pourOf.get(p.pourId)?.cupId === jugId);
+  const into = fillsOf(work, jugId).reduce((s, p) => s + p.each * jugShare(work, p.fills!, turn), 0);
+  return whole > 0 ? (mlOf(work, direct) + into) / whole : 0;
 }
 
 /** The common mix of one turn: base for every cup, what is reserved, and what stays in the pot. */

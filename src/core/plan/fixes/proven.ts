@@ -31,14 +31,22 @@ const MOST_FOLLOWING = 3;
  * Offers with each problem the first of its mends that mends it: applied, the plan can be read, the problem is gone
  * and no warning has come that was not there before. Where every mend brings another warning, one is offered together with
  * the mends of what it brings. Where none does, the problem keeps its general words alone. In a very large plan fewer are
- * tried, the worst problems' first; better silent than wrong.
+ * tried: the first mend of every problem before the second of any; better silent than wrong.
  */
 export function provenFixes(plan: Plan, found: readonly Diagnostic[], judge: Judge): Problem[] {
-  const proof = new Proof(plan, found, judge);
-  return found.map(({ fixes = [], ...problem }) => {
-    const fix = proof.firstThatMends(problem, fixes);
+  const mends = new Proof(plan, found, judge).mendsFor(found);
+  return found.map((diagnostic) => {
+    const { fixes: _, ...problem } = diagnostic;
+    const fix = mends.get(diagnostic);
     return fix ? { ...problem, mend: fix.words, edit: fix.edit } : problem;
   });
+}
+
+/** A mend that mends its problem and brings others. */
+interface Halfway {
+  of: Diagnostic;
+  fix: Fix;
+  mended: Mended;
 }
 
 /** The trying of mends, within what passes between two keystrokes. */
@@ -58,21 +66,26 @@ class Proof {
     this.#following = Math.floor(MOST_FOLLOWED * share);
   }
 
-  firstThatMends(problem: Problem, fixes: readonly Fix[]): Fix | undefined {
-    const halfway: { fix: Fix; mended: Mended }[] = [];
-    for (const fix of fixes) {
-      if (this.#left-- <= 0) break;
-      const mended = this.#without(problem, this.#plan, fix);
-      const brought = mended && this.#brought(mended);
-      if (brought?.length === 0) return fix;
-      if (mended && brought!.length <= MOST_FOLLOWING) halfway.push({ fix, mended });
+  /** The mends that hold, round by round: every problem's next one. */
+  mendsFor(found: readonly Diagnostic[]): Map<Diagnostic, Fix> {
+    const mends = new Map<Diagnostic, Fix>();
+    const halfway: Halfway[] = [];
+    const rounds = Math.max(0, ...found.map((p) => p.fixes?.length ?? 0));
+    for (let round = 0; round < rounds; round++)
+      for (const of of found) {
+        const fix = of.fixes?.[round];
+        if (!fix || mends.has(of) || this.#left-- <= 0) continue;
+        const mended = this.#without(of, this.#plan, fix);
+        const brought = mended && this.#brought(mended).length;
+        if (brought === 0) mends.set(of, fix);
+        else if (mended && isHarm(of) && brought! <= MOST_FOLLOWING) halfway.push({ of, fix, mended });
+      }
+    for (const half of halfway) {
+      if (mends.has(half.of)) continue;
+      const both = this.#followed(half);
+      if (both) mends.set(half.of, both);
     }
-    if (!isHarm(problem)) return undefined;
-    for (const { fix, mended } of halfway) {
-      const both = this.#followed(problem, fix, mended);
-      if (both) return both;
-    }
-    return undefined;
+    return mends;
   }
 
   /** The plan with a mend made, where that leaves it without the problem; nothing where it cannot be read. */
@@ -88,8 +101,8 @@ class Proof {
     problems.filter((p) => isHarm(p) && !this.#before.has(named(p)));
 
   /** A mend with the mends of what it brings; nothing where that goes on and on. */
-  #followed(problem: Problem, { words }: Fix, first: Mended): Fix | undefined {
-    const said = [words];
+  #followed({ of: problem, fix, mended: first }: Halfway): Fix | undefined {
+    const said = [fix.words];
     let now = first;
     for (let n = 0; n < MOST_FOLLOWING; n++) {
       const brought = this.#brought(now);

@@ -122,18 +122,29 @@ function stepsIn(
   });
 }
 
+/** The colourants of a cup, those of all that it is poured together from among them. */
+function potsIn(cupOf: ResolvedPlan['cupOf'], id: string, seen: readonly string[] = []): string[] {
+  const cup = cupOf.get(id);
+  if (!cup || seen.includes(id)) return [];
+  return [
+    ...cup.cup.recipe.map((line) => line.colourantId),
+    ...cup.parts.flatMap((p) => potsIn(cupOf, p.cupId, [...seen, id]))
+  ];
+}
+
 function cupFacts(
   { cupOf, colourants }: ResolvedPlan,
   cups: ReadonlyMap<string, Coloured>,
   id: string
 ): CupFacts {
   const cup = cupOf.get(id);
-  const splitMixes = cup?.cup.recipe.flatMap((line) => colourants.get(line.colourantId) ?? []) ?? [];
+  const pots = potsIn(cupOf, id).flatMap((pot) => colourants.get(pot) ?? []);
   return {
     name: cup?.cup.name ?? 'a cup',
     density: cups.get(id)?.density ?? 0,
     lightness: lightness(cups.get(id)?.colour ?? '#000000'),
-    alcohol: splitMixes.some((p) => p.carrier === 'alcohol'),
-    heavy: splitMixes.find((p) => (p.density ?? 0) >= HEAVY)?.name
+    alcohol: pots.some((p) => p.carrier === 'alcohol'),
+    ink: pots.some((p) => p.form === 'ink'),
+    heavy: pots.find((p) => (p.density ?? 0) >= HEAVY)?.name
   };
 }

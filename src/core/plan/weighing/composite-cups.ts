@@ -46,7 +46,7 @@ export function compositeDemands(
 }
 
 /** Cups of cups, each before those it is filled from. */
-function outermostFirst(plan: ResolvedPlan): ResolvedCup[] {
+export function outermostFirst(plan: ResolvedPlan): ResolvedCup[] {
   const depth = (c: ResolvedCup): number =>
     c.parts.length ? 1 + Math.max(...c.parts.map((p) => depth(plan.cupOf.get(p.cupId)!))) : 0;
   return plan.cups.filter((c) => c.parts.length).sort((a, b) => depth(b) - depth(a));
@@ -68,7 +68,7 @@ export function weighedComposite(
   others: ReadonlyMap<string, CupInMixes>
 ): CupInMixes {
   const pours = poursOfCup(work, jug.cup.id);
-  const [lead] = jug.parts.map((p) => others.get(p.cupId)).filter((w) => w !== undefined);
+  const [lead] = jug.parts.flatMap((p) => others.get(p.cupId) ?? []);
   if (!pours.length || !lead || !work.plan.scales.length) return leftUnmixed(jug);
   const turns = (work.compositePours.get(jug.cup.id) ?? [pours]).filter((t) => t.length);
   const whole = mlOf(work, pours);

@@ -1,5 +1,6 @@
 import type { Rule } from './rule';
 import { flameNearAlcohol } from './flame-near-alcohol';
+import { inkBleeds } from './ink-bleeds';
 import { flameOnWet } from './flame-on-wet';
 import { embedUncovered } from './embed-uncovered';
 import { embedDrifts } from './embed-drifts';
@@ -20,6 +21,7 @@ import { stillInMould } from './still-in-mould';
 export const POUR_RULES: readonly Rule[] = [
   flameNearAlcohol,
   flameOnWet,
+  inkBleeds,
   embedUncovered,
   embedDrifts,
   dragBelowGel,

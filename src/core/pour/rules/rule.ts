@@ -30,6 +30,8 @@ export interface CupFacts {
   lightness: number;
   /** Whether alcohol is in it, and whether something heavy that settles is. */
   alcohol: boolean;
+  /** Whether it is coloured with ink, which goes on spreading into what is poured onto it. */
+  ink: boolean;
   heavy: string | undefined;
 }
 

@@ -25,6 +25,8 @@
   };
   type Column = {
     id: string;
+    /** The cup, or the mix that is split. */
+    of: string;
     cup: Cup | undefined;
     weighings: Cup['weighings'];
     mixed: number;
@@ -32,26 +34,40 @@
     off: number;
     turns: number[];
   };
+  /** The mixes that are split, each once: one a material. */
+  const pots = $derived([...new Set(computed.common.map((m) => m.of))]);
+  const potName = (of: string) =>
+    pots.length > 1
+      ? (computed.bases.find((b) => b.baseId === computed.common.find((m) => m.of === of)?.baseId)?.name ??
+        'mix')
+      : 'mix';
   const columns = $derived<Column[]>([
-    ...alike('~mix', undefined, computed.common),
+    ...pots.flatMap((of) =>
+      alike(
+        of,
+        undefined,
+        computed.common.filter((m) => m.of === of)
+      )
+    ),
     ...cups.flatMap((c) => alike(c.cupId, c, c.mixes))
   ]);
 
   /** A column for each of a cup's mixes that are weighed alike: one where all are. */
-  function alike(id: string, cup: Column['cup'], mixes: readonly Mix[]): Column[] {
+  function alike(of: string, cup: Column['cup'], mixes: readonly Mix[]): Column[] {
     const found = new Map<string, Column>();
     for (const { weighings, balance, ratioError, offRatio, turn } of mixes) {
       const key = weighings.map((w) => reading(w.weight, w.division)).join(' ');
       const before = found.get(key);
       const off = Math.max(ratioError, ...(offRatio ?? []).map((o) => o.share));
       if (before) before.turns.push(turn);
-      else found.set(key, { id: `${id}#${turn}`, cup, weighings, mixed: balance.mixed, off, turns: [turn] });
+      else
+        found.set(key, { id: `${of}#${turn}`, of, cup, weighings, mixed: balance.mixed, off, turns: [turn] });
     }
     return [...found.values()];
   }
   /** Which of several mixes a column is: how many, or their numbers where they differ. */
   const whichOf = (c: Column) =>
-    columns.filter((x) => x.cup === c.cup).length > 1 ? `mix ${c.turns.join(', ')}` : `× ${c.turns.length}`;
+    columns.filter((x) => x.of === c.of).length > 1 ? `mix ${c.turns.join(', ')}` : `× ${c.turns.length}`;
   const several = $derived(computed.common.length > 1 || cups.some((c) => c.mixes.length > 1));
   const rows = $derived([
     ...computed.totals.parts.map((p) => ({ key: p.key, name: p.name })),
@@ -114,7 +130,7 @@
             colour={cup.colour}
             hatch={cup.hatch}
             size={19}
-          />{:else}mix{/if}
+          />{:else}{potName(column.of)}{/if}
         {#if several && (column.turns.length > 1 || whichOf(column) !== '× 1')}<span
             class="block whitespace-nowrap">{whichOf(column)}</span
           >{/if}
