@@ -53,7 +53,7 @@ export function demoLots(now: number): Lot[] {
     colour('blue-paste', 'blue paste, 50 g', 50, 9),
     colour('brown-paste', 'brown oxide paste, 100 g', 100, 9),
     colour('black-paste', 'carbon black paste, 50 g', 50, 8),
-    colour('green-dispersion', 'green water dispersion, 100 g', 100, 12),
+    colour('green-dispersion', 'green water dispersion, 80 g', 80, 9.6),
     {
       id: 'samphire-offcuts',
       name: 'samphire offcuts, crushed',

@@ -16,6 +16,9 @@ export interface PlannedLetDown {
   carrierName: string;
   carrierKey: string;
   uses: number;
+  /** What the cups of one pour take of it, and a fifth more, g. */
+  used: number;
+  /** The jar: made once, for as many pours as it lasts, g. */
   make: number;
   colourant: number;
   carrier: number;
@@ -47,15 +50,18 @@ export function planLetDowns(
   const carrierPart = base.formula.parts.find((p) => p.key === base.formula.letDownIn);
   const { scales } = bench;
   const weighable = Math.min(...scales.map((s) => leastWeighing(s, COLOUR_TOLERANCE)));
-  const pigment = (grams: number) => {
-    const scale = scaleFor(grams, COLOUR_TOLERANCE, scales[0]!, scales);
+  // The whole jar stands on its scale: one that ends below it is no scale for it.
+  const pigment = (grams: number, parts: number) => {
+    const holding = scales.filter((s) => s.capacity >= grams * (parts + 1));
+    const [own] = holding.length ? holding : scales;
+    const scale = scaleFor(grams, COLOUR_TOLERANCE, own!, holding.length ? holding : scales);
     return { scale, grams: Math.max(1, Math.ceil(grams / scale.division - 1e-9)) * scale.division };
   };
   return [...wanted.values()].map(({ colourantId, parts, uses, make: used }) => {
     // Enough that its own pigment can be weighed, whatever the cups take: the rest keeps in its jar.
     const least = Math.max(used / (parts + 1), weighable);
     const asked = (bench.wanted?.(colourantId, parts) ?? 0) / (parts + 1);
-    const { scale, grams: colourant } = pigment(Math.max(least, asked));
+    const { scale, grams: colourant } = pigment(Math.max(least, asked), parts);
     // The carrier follows the rounded colourant, so that the strength is kept.
     const carrier = Math.round((colourant * parts) / scale.division) * scale.division;
     return {
@@ -66,8 +72,9 @@ export function planLetDowns(
       carrierName: carrierPart?.name ?? '',
       carrierKey: carrierPart?.key ?? '',
       uses,
+      used,
       make: colourant + carrier,
-      least: pigment(least).grams * (parts + 1),
+      least: pigment(least, parts).grams * (parts + 1),
       colourant,
       carrier,
       scaleId: scale.id,

@@ -44,20 +44,39 @@ export function yieldOf(plan: Plan, pieces: number, learned: LearnedHistory): Or
   };
 }
 
-/** Everything one turn takes from the shelf, by stock key. A let-down is taken as what is weighed into it. */
+/** What is taken from the shelf for one pour, and for the whole order. */
+export interface Taken {
+  key: string;
+  name: string;
+  grams: number;
+  inAll: number;
+}
+
+/** How many whole pours an order comes to: its last one may be less than full. One where there is no order. */
+export const poursInAll = (order: OrderYield | undefined): number =>
+  order && order.turns > 1 ? order.turns - 1 + order.lastTurn / order.perTurn : 1;
+
+/**
+ * Everything one pour takes from the shelf, by stock key, and all pours of the order. A let-down is taken as what is weighed
+ * into its jar, which is made once: more of it only where the cups of all pours take more than the jar holds.
+ *
+ * @param pours how many whole pours there are, ≥ 1
+ */
 export function takenBy(
   weighings: readonly Stocked[],
-  letDowns: readonly PlannedLetDown[]
-): { key: string; name: string; grams: number }[] {
-  const found = new Map<string, { key: string; name: string; grams: number }>();
-  const take = (key: string, name: string, grams: number) => {
-    const entry = found.get(key) ?? { key, name, grams: 0 };
-    found.set(key, { ...entry, grams: entry.grams + grams });
+  letDowns: readonly PlannedLetDown[],
+  pours: number
+): Taken[] {
+  const found = new Map<string, Taken>();
+  const take = (key: string, name: string, grams: number, times: number) => {
+    const entry = found.get(key) ?? { key, name, grams: 0, inAll: 0 };
+    found.set(key, { ...entry, grams: entry.grams + grams, inAll: entry.inAll + grams * times });
   };
-  for (const w of weighings) if (w.stock !== undefined) take(w.stock, w.name, w.weight);
+  for (const w of weighings) if (w.stock !== undefined) take(w.stock, w.name, w.weight, pours);
   for (const l of letDowns) {
-    take(`colourant:${l.colourantId}`, l.name, l.colourant);
-    take(`part:${l.baseId}:${l.carrierKey}`, l.carrierName, l.carrier);
+    const jars = Math.max(1, (l.used * pours) / l.make);
+    take(`colourant:${l.colourantId}`, l.name, l.colourant, jars);
+    take(`part:${l.baseId}:${l.carrierKey}`, l.carrierName, l.carrier, jars);
   }
   return [...found.values()];
 }
@@ -91,12 +110,12 @@ export const lotsOf = (cup: Cup): Map<string, string> =>
 export function stockAndCost(
   plan: Plan,
   stocked: { lots: readonly Lot[]; learned: LearnedHistory },
-  taken: readonly { key: string; name: string; grams: number }[],
+  taken: readonly Taken[],
   made: { pieces: number; order: OrderYield | undefined }
 ): { needs: Need[]; cost?: Cost } {
   const { pieces, order } = made;
   const stock = stockOf(stocked.lots, stocked.learned.uses ?? [], stocked.learned.today ?? 0);
-  const needs = needsOf(taken, stock, order?.turns ?? 1);
+  const needs = needsOf(taken, stock);
   // Tap water costs nothing worth keeping a lot for.
   const unknown = needs.filter((n) => n.cost === undefined && !/^water/.test(n.name)).map((n) => n.name);
   const known = needs.reduce((s, n) => s + (n.cost ?? 0), 0) + (plan.consumables ?? 0);

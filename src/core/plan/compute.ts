@@ -21,7 +21,15 @@ import { fill, type FilledCavitySet } from './fill';
 import { diagnose } from './diagnose';
 import { colouredInTurn, litInTurn, paletteOf, type Palette } from './looks/looks';
 import { provenFixes, withoutFixes } from './fixes/proven';
-import { lotsOf, stockAndCost, stockOfWeighing, takenBy, yieldOf, type Stocked } from '../order/needs';
+import {
+  lotsOf,
+  poursInAll,
+  stockAndCost,
+  stockOfWeighing,
+  takenBy,
+  yieldOf,
+  type Stocked
+} from '../order/needs';
 import { lightToDark } from './light-to-dark';
 import { dropFirst } from './fixes/drop-first';
 import { secondBatches } from './fixes/second-batches';
@@ -99,7 +107,7 @@ function* unprovenInTurn(document: Plan, shelf: Shelf, learned: LearnedHistory):
   const letDowns = letDownsOf(plan, stocked);
   const totals = totalsOf(cups.map(totalled), allMixes.common, document.groups);
   const yields = yieldOf(document, totals.pieces, learned);
-  const taken = takenBy(stocked, letDowns);
+  const taken = takenBy(stocked, letDowns, poursInAll(yields));
   const stock = stockAndCost(document, { lots: shelf.lots, learned }, taken, {
     pieces: totals.pieces,
     order: yields

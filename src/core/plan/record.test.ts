@@ -4,6 +4,7 @@ import { demoLots } from '../../../demo/lots';
 import { samphire, tideline } from '../../../demo/plans';
 import { applyEdit } from '../document/apply-edit';
 import { computePlan, type Computed, type Plan } from '.';
+import { poursInAll } from '../order/needs';
 import { type LearnedHistory } from '../document';
 import { withBase } from './plans.testing';
 import { metricWords } from '../quantity';
@@ -85,7 +86,7 @@ describe('cost and stock', () => {
     // Enough for one turn, and not for all of them.
     const [turn] = [of(samphire, { today: now }, shelf)];
     const powder = turn.needs.find((n) => n.key === 'part:acrylic-gypsum:powder')!;
-    const turns = turn.order!.turns;
+    const turns = poursInAll(turn.order);
     expect(turns).toBeGreaterThan(1);
     expect(powder.inAll).toBeCloseTo(powder.grams * turns, 9);
     const left = powder.have! - (powder.grams * turns) / 2;

@@ -16,8 +16,7 @@ const plainDigit = (digit: string): string => {
 export type Plain = { text: string } | { twoWays: string } | { wrong: string };
 
 /**
- * The numbers of a text with plain digits, without thousands and with a point for decimals.
- * @example plainNumbers('1.234,5 g') // { text: '1234.5 g' }
+ * The numbers of a text with plain digits, without thousands and with a point for decimals: `1.234,5 g` is `1234.5 g`.
  */
 export function plainNumbers(typed: string): Plain {
   const spaced = typed

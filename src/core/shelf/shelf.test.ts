@@ -55,8 +55,8 @@ describe('stock', () => {
     const stock = stockOf([lot('old', { useBy: DAY })], [], 5 * DAY);
     const [white, water] = needsOf(
       [
-        { key: 'colourant:white', name: 'white', grams: 120 },
-        { key: 'part:x:water', name: 'water', grams: 50 }
+        { key: 'colourant:white', name: 'white', grams: 120, inAll: 120 },
+        { key: 'part:x:water', name: 'water', grams: 50, inAll: 50 }
       ],
       stock
     );
@@ -68,11 +68,12 @@ describe('stock', () => {
 
   it('is enough for one turn and short for the order', () => {
     const stock = stockOf([lot('white')], [], DAY);
-    const wanted = [{ key: 'colourant:white', name: 'white', grams: 30 }];
-    expect(needsOf(wanted, stock, 3)[0]).toMatchObject({ grams: 30, inAll: 90, short: false });
-    expect(needsOf(wanted, stock, 4)[0]).toMatchObject({ grams: 30, inAll: 120, have: 100, short: true });
-    // A turn costs what a turn takes.
-    expect(needsOf(wanted, stock, 4)[0]!.cost).toBeCloseTo(needsOf(wanted, stock)[0]!.cost!, 9);
+    const white = (inAll: number) =>
+      needsOf([{ key: 'colourant:white', name: 'white', grams: 30, inAll }], stock)[0]!;
+    expect(white(90)).toMatchObject({ grams: 30, inAll: 90, short: false });
+    expect(white(120)).toMatchObject({ grams: 30, inAll: 120, have: 100, short: true });
+    // A pour costs what a pour takes.
+    expect(white(120).cost).toBeCloseTo(white(30).cost!, 9);
   });
 
   it('refuses a lot of nothing', () => {

@@ -152,19 +152,15 @@ export interface Need {
 }
 
 /**
- * Sets needs beside the stock: cost of a turn from the lots it would come from; short when they hold less than all
- * turns take. What no lot is kept of is not counted, and so never short.
- *
- * @param turns how often the grams are needed, ≥ 1
+ * Sets needs beside the stock: cost of a pour from the lots it would come from; short when they hold less than all
+ * pours take. What no lot is kept of is not counted, and so never short.
  */
 export function needsOf(
-  wanted: readonly { key: string; name: string; grams: number }[],
-  stock: readonly LotLeft[],
-  turns = 1
+  wanted: readonly { key: string; name: string; grams: number; inAll: number }[],
+  stock: readonly LotLeft[]
 ): Need[] {
-  return wanted.map(({ key, name, grams }) => {
+  return wanted.map(({ key, name, grams, inAll }) => {
     const mine = stock.filter((s) => stockKey(s.lot.of, s.lot.id) === key);
-    const inAll = grams * turns;
     if (!mine.length) return { key, name, grams, inAll, short: false };
     const order = [...mine].sort((a, b) => (a.lot.useBy ?? Infinity) - (b.lot.useBy ?? Infinity));
     let rest = grams;

@@ -114,7 +114,7 @@ function asBefore(file: PlanFile, c: Computed): Record<string, unknown> {
       to,
       label
     })),
-    letDowns: c.letDowns.map(({ baseId: _, ...l }) => l),
+    letDowns: c.letDowns.map(({ baseId: _, used: __, ...l }) => l),
     pairs: c.pairs.map((p) => ({ a: p.a, b: p.b, deltaE: p.contrast.deltaE, verdict: p.contrast.verdict })),
     lightToDark: c.lightToDark,
     surplus: c.surplus,
