@@ -70,7 +70,7 @@ describe('cost and stock', () => {
     const c = of(samphire, { today: now }, shelf);
     const liquid = weight(c, 0, 'liquid') * ((44 * 1.2 + 3) / 5000);
     const powder = weight(c, 0, 'powder') * ((32 * 1.2 + 3) / 12_500);
-    const colour = c.totals.colourants[0]!.grams * ((12 * 1.2 + 0.5) / 100);
+    const colour = c.totals.colourants[0]!.grams * ((9.6 * 1.2 + 0.5) / 80);
     expect(c.cost!.total).toBeCloseTo(liquid + powder + colour, 6);
     expect(c.cost!.perPiece).toBeCloseTo((c.cost!.total / 5) * (26 / 22), 6);
     const paid = of({ ...samphire, consumables: 2 }, { today: now }, shelf);
