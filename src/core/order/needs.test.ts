@@ -35,7 +35,7 @@ describe('what a whole order takes', () => {
     const asked = make * 5;
     const jar = (good: number): Plan => ({
       ...letDown(good),
-      letDowns: [{ colourantId: line.colourantId, parts: 9, make: asked }]
+      letDowns: [{ id: 'jar', colourantId: line.colourantId, parts: 9, make: asked }]
     });
     // Three pours take less than a jar of that size holds: it is made once.
     expect(3 * used).toBeLessThan(asked);

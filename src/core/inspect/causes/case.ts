@@ -1,4 +1,4 @@
-import { materials, type Base, type MaterialTrait } from '../../material';
+import { materials, type Base, type Colourant, type MaterialTrait } from '../../material';
 import type { Mould } from '../../mould';
 import type { Plan } from '../../plan';
 import { lettered, type Step } from '../../document';
@@ -121,8 +121,32 @@ export function latePours(
   });
 }
 
-/** Mixes that were poured into these cavities, each once. */
-export const mixesHere = (c: Case): string[] => [...new Set(tasksHere(c, 'pour').map((t) => t.task.mixId))];
+/** Mixes that were poured into these cavities, each once; for a cup made of others, those that filled it. */
+export const mixesHere = (c: Case): string[] => [
+  ...new Set(tasksHere(c, 'pour').flatMap((t) => weighedMixes(c, t.task.mixId)))
+];
+
+/** A mix that was weighed, or those that a cup made of others was filled from, however deep. */
+function weighedMixes(c: Case, mixId: string): string[] {
+  const { cups } = c.frozen.computed;
+  const mix = cups.flatMap((x) => x.mixes).find((m) => m.mixId === mixId);
+  if (!mix?.filledFrom) return [mixId];
+  return mix.filledFrom.flatMap(({ cupId }) => {
+    const own = cups.find((x) => x.cupId === cupId)?.mixes ?? [];
+    const from = own.find((m) => m.turn === mix.turn) ?? own[0];
+    return from ? weighedMixes(c, from.mixId) : [];
+  });
+}
+
+/** Colourants of a cup as planned, those of all that it was poured together from among them. */
+export function potsOf(c: Case, cupId: string): Colourant[] {
+  const cup = c.plan.cups.find((x) => x.id === cupId);
+  const own = cup?.recipe.flatMap(
+    (l) => c.frozen.file.shelf.colourants.find((p) => p.id === l.colourantId) ?? []
+  );
+  const from = cup && 'cups' in cup.from ? cup.from.cups.flatMap((p) => potsOf(c, p.cupId)) : [];
+  return [...(own ?? []), ...from];
+}
 
 /** How a cup is called. */
 export function cupName(c: Case, id: string): string {

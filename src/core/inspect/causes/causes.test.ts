@@ -725,3 +725,52 @@ describe('runs with a planted fault', () => {
     }
   );
 });
+
+describe('what is never said', () => {
+  const jugRun = (plan: Plan) => {
+    const frozen = freeze(plan, cards);
+    return { frozen, state: foldRun(frozen.tasks, goodRun(frozen), 0.01) };
+  };
+
+  it('that a cup made of others was off its ratio, where each of them was weighed as planned', () => {
+    const { frozen, state } = jugRun(nightHeron);
+    const c = caseOf(frozen, state, nightHeron.groups[0]!.id);
+    expect(frozen.computed.cups.some((x) => x.mixes.some((m) => m.filledFrom?.length))).toBe(true);
+    for (const defect of DEFECTS) {
+      const { likely } = causesOf(c, defect);
+      expect(likely.map((l) => l.id)).not.toContain('ratio-off');
+      for (const { fact, strength } of likely) {
+        expect(fact).not.toMatch(/NaN|Infinity|undefined/);
+        expect(Number.isFinite(strength)).toBe(true);
+      }
+    }
+  });
+
+  it('and it is said where one of them was not', () => {
+    const frozen = freeze(nightHeron, cards);
+    const lye = frozen.tasks.find((t) => t.kind === 'weigh' && t.key === 'naoh')!;
+    const wrong = goodRun(frozen).map((e) =>
+      e.type === 'weighed' && e.task === lye.id ? { ...e, grams: e.grams * 1.3 } : e
+    );
+    const c = caseOf(frozen, foldRun(frozen.tasks, wrong, 0.01), nightHeron.groups[0]!.id);
+    const told = DEFECTS.flatMap((d) => causesOf(c, d).likely.map((l) => l.id));
+    expect(told).toContain('ratio-off');
+  });
+
+  it('that a clear cup has too little white in it, or that it stood heavy', () => {
+    const clear: Plan = { ...rockpool, cups: rockpool.cups.map((x) => ({ ...x, recipe: [] })) };
+    const frozen = freeze(clear, cards);
+    const late = shift(/pour/, 60)(goodRun(frozen), frozen);
+    const c = caseOf(frozen, foldRun(frozen.tasks, late, 0.01), clear.groups[0]!.id);
+    const told = (defect: Defect) => causesOf(c, defect).likely.map((l) => l.id);
+    expect(told('no cells')).not.toContain('white-too-weak');
+    expect(told('no cells')).not.toContain('heavy-colour-stood');
+    expect(told('sunken glitter')).not.toContain('heavy-colour-stood');
+  });
+
+  it('of cells, where the material makes none', () => {
+    const { frozen, state } = jugRun(nightHeron);
+    const c = caseOf(frozen, state, nightHeron.groups[0]!.id);
+    expect(causesOf(c, 'no cells').likely.map((l) => l.id)).not.toContain('white-too-weak');
+  });
+});

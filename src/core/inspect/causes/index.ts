@@ -158,7 +158,7 @@ export function causesOf(c: Case, defect: Defect): CausesFound {
     const seen = cause.defects.includes(defect) ? cause.evidence(c) : undefined;
     if (!seen) continue;
     if ('note' in seen) unlogged.push(seen.note);
-    else likely.push({ id: cause.id, ...seen });
+    else if (isTold(seen)) likely.push({ id: cause.id, ...seen });
   }
   return {
     defect,
@@ -166,6 +166,10 @@ export function causesOf(c: Case, defect: Defect): CausesFound {
     unlogged: [...new Set(unlogged)]
   };
 }
+
+/** Whether a fact can be told: one that rests on a figure that is no number is not said. */
+const isTold = ({ fact, strength }: Pointed): boolean =>
+  Number.isFinite(strength) && !/NaN|Infinity|undefined/.test(fact);
 
 /** A plan with the change that a cause asks for: made where a plan can hold it, else written into its notes. */
 export function changed(plan: Plan, likely: Likely, shelf: Shelf): Plan {

@@ -95,13 +95,18 @@ function heldNow(
   state: RunState,
   mixId: string
 ): HeldPart[] {
-  const weighings = mix.weighings.map((w) => ({ ...w, weight: inMix(state, mixId, w.key) ?? w.weight }));
+  const asWeighed = (weighings: readonly Weighing[], id: string) =>
+    weighings.map((w) => ({ ...w, weight: inMix(state, id, w.key) ?? w.weight }));
   const colourants = new Map(file.shelf.colourants.map((c) => [c.id, c]));
+  const colourantOf = (id: string) => colourants.get(id);
+  // A portion holds what its pot was really weighed as.
+  const pot =
+    splitMix && heldParts({ formula, weighings: asWeighed(splitMix.weighings, splitMix.mixId), colourantOf });
   const held = heldParts({
     formula,
-    weighings,
-    colourantOf: (id) => colourants.get(id),
-    splitMix: splitMix?.held
+    weighings: asWeighed(mix.weighings, mixId),
+    colourantOf,
+    splitMix: pot
   });
   const added = state.mishaps.filter((m) => m.kind === 'rewetted' && m.of === mixId && !m.over);
   return held.map((p) => ({

@@ -1,4 +1,6 @@
 import { WHITE_LIGHTNESS } from '../../../plan';
+import { isWhite } from '../../../colour';
+import { like, potsOf } from '../case';
 import { strongest, type Cause } from '../cause';
 import { figure } from '../../../quantity';
 
@@ -11,8 +13,11 @@ export const whiteTooWeak: Cause = {
   id: 'white-too-weak',
   defects: ['no cells'],
   evidence(c) {
+    // Cells are a thing of thin resin; a clear cup is no white.
+    if (!like(c, 'runs thin')) return undefined;
     return strongest(
       c.frozen.computed.cups.flatMap((cup) =>
+        potsOf(c, cup.cupId).some(isWhite) &&
         cup.looks.own.lab.l >= WHITE_LIGHTNESS &&
         (cup.shareOfPour < LITTLE || cup.hides === null || cup.hides > THIN)
           ? [
