@@ -70,7 +70,7 @@ export const PROBLEMS = {
   'hardness-outside': stop('a hardness that its two ends cannot be blended to'),
   'injector-too-small': stop('one shot is more than the injector gives'),
   'measure-unknown': warn('a dose in drops or spoons of which the card knows no weight'),
-  'mix-too-small': warn('a mix smaller than is sensible'),
+  'mix-too-small': note('mixes smaller than stir well'),
   'not-weighable': warn('a weighing that is a guess on this scale'),
   'oils-not-whole': stop('oils that are not the whole'),
   'ratio-needs-densities': stop('a ratio by volume cannot be weighed without densities'),
@@ -88,6 +88,9 @@ export const PROBLEMS = {
   'reads-as-one': warn('two colours that touch read as one'),
   'white-takes-over': warn('a white covers more of the face than of the pour'),
   // What is done, and in which order.
+  'air-stays': warn('a mineral mix is neither tapped nor shaken'),
+  'demould-late': warn('a piece comes out after its demould window'),
+  'tool-in-gel': warn('a tool is drawn through what has gelled'),
   'drag-below-gel': warn('a tool drawn deeper than what is fluid'),
   'dust-late': warn('a mould dusted after something was poured'),
   'dust-on-matte': warn('a matte mould dusted'),

@@ -1,4 +1,6 @@
 import type { Rule } from './rule';
+import { airStays } from './air-stays';
+import { demouldLate } from './demould-late';
 import { flameNearAlcohol } from './flame-near-alcohol';
 import { inkBleeds } from './ink-bleeds';
 import { flameOnWet } from './flame-on-wet';
@@ -13,18 +15,22 @@ import { refilledSoft } from './refilled-soft';
 import { dustLate } from './dust-late';
 import { dustOnMatte } from './dust-on-matte';
 import { settles } from './settles';
+import { toolInGel } from './tool-in-gel';
 import { toolOrder } from './tool-order';
 import { cupsOverHands } from './cups-over-hands';
 import { stillInMould } from './still-in-mould';
 
 /** Every rule of the pour, by the code of what it finds. */
 export const POUR_RULES: readonly Rule[] = [
+  airStays,
+  demouldLate,
   flameNearAlcohol,
   flameOnWet,
   inkBleeds,
   embedUncovered,
   embedDrifts,
   dragBelowGel,
+  toolInGel,
   glueBeforeSeal,
   sealedWet,
   milledSoft,

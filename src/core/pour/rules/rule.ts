@@ -57,7 +57,7 @@ export interface Sequence {
   freshId: string;
   cup(id: string): CupFacts;
   /** When the pieces leave their mould and when they are cured through, minutes; where the score says. */
-  demould?: { from: number; cured?: number };
+  demould?: { from: number; to: number; cured?: number };
 }
 
 /** One thing that must not be done so. */

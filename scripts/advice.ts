@@ -1,0 +1,31 @@
+// npm run advice: how far the warnings can be trusted, by material, technique and mistake, with every miss and false alarm.
+import { cards } from '../demo/cards';
+import { figuresOfAdvice, judgedCorpus, type Judged } from '../src/core/advice/corpus';
+
+const cases = await judgedCorpus({ ...cards, lots: [] });
+const percent = (x: number) => `${(x * 100).toFixed(1)} %`.padStart(8);
+
+function table(title: string, keyOf: (c: Judged) => string | undefined): void {
+  console.log(`\n${title.padEnd(46)}   cases  recall    precision silence   mends`);
+  const keys = [...new Set(cases.flatMap((c) => keyOf(c) ?? []))].sort();
+  for (const key of keys) {
+    const f = figuresOfAdvice(cases.filter((c) => keyOf(c) === key));
+    console.log(
+      `${key.padEnd(46)} ${String(f.cases).padStart(7)} ${percent(f.recall)}  ${percent(f.precision)} ${percent(f.silence)} ${percent(f.mends)}`
+    );
+  }
+}
+
+table('by material', (c) => c.material);
+table('by technique', (c) => c.technique);
+table('by mistake', (c) => c.mistake);
+console.log('\nmissed');
+for (const c of cases) if (c.missed.length) console.log(`  ${c.id}: ${c.missed.join(' or ')}`);
+console.log('\nfalse alarms');
+for (const c of cases) if (c.false.length) console.log(`  ${c.id}: ${c.false.join(', ')}`);
+console.log('\nmends that do not mend');
+for (const c of cases) for (const bad of c.badMends) console.log(`  ${c.id}: ${bad}`);
+const all = figuresOfAdvice(cases);
+console.log(
+  `\n${all.cases} cases: recall${percent(all.recall)}, precision${percent(all.precision)}, silence${percent(all.silence)}, a mend beside${percent(all.mends)}`
+);

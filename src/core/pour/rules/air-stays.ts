@@ -1,0 +1,36 @@
+import { inPlan } from '../../problem';
+import type { Step } from '../../document';
+import type { Rule } from './rule';
+
+/** What drives the air out of a mix that is too stiff to let it rise by itself. */
+const DRIVES_AIR = ['loosens', 'clears', 'in a pot'] as const;
+
+/** A mineral mix that is poured and neither tapped nor shaken: its air stays, most of it at the mould's face. */
+export const airStays: Rule = (s) => {
+  if (!s.material?.traits.includes('mineral')) return [];
+  const pours = s.steps.filter((d) => d.definition.amount);
+  const last = pours.at(-1);
+  if (!last || s.steps.some((d) => DRIVES_AIR.some((t) => d.traits.includes(t)))) return [];
+  const at = s.plan.steps.findIndex((x) => x.id === last.step.id) + 1;
+  const tap: Step = {
+    id: s.freshId.replace('gate', 'tap'),
+    act: { kind: 'tap', minutes: 0.5 },
+    where: [s.groupId],
+    gates: []
+  };
+  return [
+    {
+      code: 'air-stays',
+      level: 'warn',
+      ...inPlan('steps', last.step.id),
+      sentence: `${s.name} is never tapped: air stays in ${s.material.spoken}, and shows as holes on the face.`,
+      mend: 'Tap the mould all round, or shake it, once it is poured.',
+      fixes: [
+        {
+          words: 'Tap it all round, 30 s, once it is poured',
+          edit: { path: ['steps'], value: s.plan.steps.toSpliced(at, 0, tap) }
+        }
+      ]
+    }
+  ];
+};
