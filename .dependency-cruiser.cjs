@@ -22,7 +22,8 @@ const ROOMS = [
   'device',
   'run',
   'rehearse',
-  'inspect'
+  'inspect',
+  'advice'
 ];
 
 const roomsInOrder = ROOMS.map((room, i) => ({

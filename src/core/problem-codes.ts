@@ -88,7 +88,7 @@ export const PROBLEMS = {
   'reads-as-one': warn('two colours that touch read as one'),
   'white-takes-over': warn('a white covers more of the face than of the pour'),
   // What is done, and in which order.
-  'air-stays': warn('a mineral mix is neither tapped nor shaken'),
+  'air-stays': either(['warn', 'note'], 'a mineral mix is neither tapped nor shaken'),
   'demould-late': warn('a piece comes out after its demould window'),
   'tool-in-gel': warn('a tool is drawn through what has gelled'),
   'drag-below-gel': warn('a tool drawn deeper than what is fluid'),

@@ -3,7 +3,7 @@ import { computePlan, type Plan } from '../plan';
 import type { Problem, ProblemCode } from '../problem';
 import type { Shelf } from '../shelf';
 import { MISTAKES } from './mistakes';
-import { wellMade } from './well-made';
+import { wellMade, type WellMade } from './well-made';
 
 /** What came of one case of the corpus. */
 export interface Judged {
@@ -25,10 +25,16 @@ export interface Judged {
 const warnings = (plan: Plan, shelf: Shelf): Problem[] =>
   computePlan(plan, shelf).problems.filter((p) => p.level !== 'note');
 
-/** All cases: every well-made plan, and each with every mistake that can be made in it. */
-export async function judgedCorpus(cards: Shelf): Promise<Judged[]> {
+/**
+ * All cases: every well-made plan, and each with every mistake that can be made in it.
+ * @param some of the well-made plans, where not all are to be looked at
+ */
+export async function judgedCorpus(
+  cards: Shelf,
+  some: (all: readonly WellMade[]) => readonly WellMade[] = (all) => all
+): Promise<Judged[]> {
   const right = await wellMade(cards);
-  return right.flatMap((made) => {
+  return some(right).flatMap((made) => {
     const of = { material: made.material, technique: made.technique };
     const before = warnings(made.plan, made.shelf);
     const silent: Judged = {
@@ -47,6 +53,7 @@ export async function judgedCorpus(cards: Shelf): Promise<Judged[]> {
       const shelf = done.shelf ?? made.shelf;
       const said = warnings(done.plan, shelf);
       const own = said.filter((p) => mistake.codes.includes(p.code));
+      const expected = new Set([...mistake.codes, ...(mistake.follow ?? [])]);
       return [
         {
           ...of,
@@ -54,7 +61,7 @@ export async function judgedCorpus(cards: Shelf): Promise<Judged[]> {
           mistake: mistake.id,
           told: own.map((p) => p.code),
           missed: own.length ? [] : mistake.codes,
-          false: said.filter((p) => !mistake.codes.includes(p.code)).map((p) => p.code),
+          false: said.filter((p) => !expected.has(p.code)).map((p) => p.code),
           mended: own.some((p) => p.edit),
           badMends: own.flatMap((p) => badMend(done.plan, shelf, p, said))
         }

@@ -1,6 +1,7 @@
 import { actStep, freshId } from '../edit';
 import { materials } from '../material';
 import { acts, type Trait } from '../pour';
+import { figuresOf } from '../plan';
 import type { Plan, Step } from '../document';
 import type { ProblemCode } from '../problem';
 import type { Shelf } from '../shelf';
@@ -11,6 +12,8 @@ export interface Mistake {
   id: string;
   /** Any of these says it. */
   codes: readonly ProblemCode[];
+  /** True as well, because of it: no false alarm. */
+  follow?: readonly ProblemCode[];
   /** The plan with the mistake; undefined where it cannot be made in it. */
   make(made: WellMade): { plan: Plan; shelf?: Shelf } | undefined;
 }
@@ -50,6 +53,7 @@ export const MISTAKES: readonly Mistake[] = [
   {
     id: 'a layer without its wait',
     codes: ['no-gate'],
+    follow: ['white-takes-over'],
     make: ({ plan, technique }) =>
       technique === 'layers' && plan.mixes.every((m) => m.feeds === 'one cup')
         ? { plan: { ...plan, steps: plan.steps.map((s) => (has(s, 'levels') ? { ...s, gates: [] } : s)) } }
@@ -58,6 +62,8 @@ export const MISTAKES: readonly Mistake[] = [
   {
     id: 'five times the colour its card allows',
     codes: ['colourant-over-limit', 'cup-over-limit'],
+    // So much white hides all else and thickens the cup; so much water thins it.
+    follow: ['white-takes-over', 'past-window', 'split-off-ratio', 'reads-as-one', 'carrier-exceeds-part'],
     make: ({ plan }) => {
       const i = firstRecipe(plan);
       return i < 0 ? undefined : { plan: recoloured(plan, i, () => 30) };
@@ -66,6 +72,8 @@ export const MISTAKES: readonly Mistake[] = [
   {
     id: 'a pigment that does not belong in the material',
     codes: ['colourant-unsuited'],
+    // It has a colour and a limit of its own.
+    follow: ['reads-as-one', 'colourant-over-limit', 'cup-over-limit', 'not-weighable'],
     make: ({ plan, shelf, material }) => {
       const wrong = shelf.colourants.find(
         (c) => materials.find(material)?.compatibility[c.form]?.verdict === 'avoid'
@@ -79,23 +87,30 @@ export const MISTAKES: readonly Mistake[] = [
     }
   },
   {
-    id: 'hands so slow that the cup has set',
+    id: 'one mix for more than it lasts for',
     codes: ['past-window'],
-    make: ({ plan, material }) =>
-      kindIs({ material } as WellMade, 'injected hot')
-        ? undefined
-        : {
-            plan: {
-              ...plan,
-              steps: plan.steps.map((s) =>
-                acts.read(s.act)?.definition.amount ? { ...s, hands: { each: 240 } } : s
-              )
-            }
-          }
+    // What stands so long heats itself, and the first is out before the last is in.
+    follow: ['cup-overheats', 'demould-clash', 'demould-late'],
+    make: ({ plan, shelf, material }) => {
+      const { count } = group(plan);
+      const forced = plan.mixes.some((m) => m.turns);
+      if (count < 2 || forced || materials.has(material, 'injected hot')) return undefined;
+      // A half more than the cup lasts for all of them.
+      const window = Math.min(...figuresOf(plan, shelf).score.windows.map((w) => w.to - w.zero));
+      const each = (1.5 * window) / count;
+      return {
+        plan: {
+          ...plan,
+          mixes: plan.mixes.map((m) => ({ ...m, turns: 1 })),
+          steps: plan.steps.map((s) => (acts.read(s.act)?.definition.amount ? { ...s, hands: { each } } : s))
+        }
+      };
+    }
   },
   {
     id: 'a kitchen scale for pigment',
     codes: ['not-weighable', 'ratio-off', 'superfat-moves'],
+    follow: ['water-cement'],
     make: ({ plan, shelf }) => {
       const rough = {
         ...shelf.scales[0]!,
@@ -106,20 +121,25 @@ export const MISTAKES: readonly Mistake[] = [
       };
       return {
         plan: { ...plan, bench: { ...plan.bench, scaleIds: ['rough'] } },
-        shelf: { ...shelf, scales: [rough] }
+        shelf: { ...shelf, scales: [...shelf.scales, rough] }
       };
     }
   },
   {
     id: 'a cup too small for its mix',
     codes: ['vessel-too-small'],
+    // All of it in one mix stands longer and hotter.
+    follow: ['past-window', 'cup-overheats'],
     make: ({ plan, shelf }) => ({
       plan: {
         ...plan,
         mixes: plan.mixes.map((m) => ({ ...m, turns: 1 })),
         bench: { ...plan.bench, vesselIds: ['thimble'] }
       },
-      shelf: { ...shelf, vessels: [{ ...shelf.vessels[0]!, id: 'thimble', name: 'thimble', ml: 3 }] }
+      shelf: {
+        ...shelf,
+        vessels: [...shelf.vessels, { ...shelf.vessels[0]!, id: 'thimble', name: 'thimble', ml: 3 }]
+      }
     })
   },
   {
@@ -133,6 +153,7 @@ export const MISTAKES: readonly Mistake[] = [
   {
     id: 'a flame where the material bears none',
     codes: ['flame-on-wet'],
+    follow: ['flame-near-alcohol'],
     make: (made) =>
       kindIs(made, 'no flame')
         ? { plan: withStep(made.plan, 'torch', { seconds: 3 }, (s) => has(s, 'demoulds')) }
@@ -142,7 +163,9 @@ export const MISTAKES: readonly Mistake[] = [
     id: 'sealed as soon as it is out',
     codes: ['sealed-wet', 'still-in-mould'],
     make: (made) => {
-      if (!kindIs(made, 'dries in air') || !kindIs(made, 'mineral')) return undefined;
+      // Terrazzo is ground days later and sealed then.
+      if (!kindIs(made, 'dries in air') || !kindIs(made, 'mineral') || made.technique === 'terrazzo')
+        return undefined;
       const bare = {
         ...made.plan,
         steps: made.plan.steps.filter((s) => !has(s, 'seals') && s.act.kind !== 'air')
@@ -225,9 +248,9 @@ export const MISTAKES: readonly Mistake[] = [
     codes: ['air-stays'],
     make: (made) => {
       const steps = made.plan.steps.filter((s) => !has(s, 'loosens') && !has(s, 'clears'));
-      return kindIs(made, 'mineral') && steps.length < made.plan.steps.length
-        ? { plan: { ...made.plan, steps } }
-        : undefined;
+      // What flows into a shallow mould lets its air go: that is a tip.
+      const stiff = kindIs(made, 'mineral') && !kindIs(made, 'flows round a post');
+      return stiff && steps.length < made.plan.steps.length ? { plan: { ...made.plan, steps } } : undefined;
     }
   }
 ];

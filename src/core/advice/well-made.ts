@@ -45,9 +45,11 @@ export async function wellMade(cards: Shelf): Promise<WellMade[]> {
   const made: WellMade[] = [];
   for (const technique of TECHNIQUES)
     for (const material of materialsFor(technique)) {
-      const base = shelf.bases.find((b) => b.kind === material.kind);
-      for (const mould of base ? usualMoulds(base) : []) {
-        const plan = await madeOf(shelf, technique, base!, mould);
+      const bases = shelf.bases.filter((b) => b.kind === material.kind);
+      for (const mould of bases[0] ? usualMoulds(bases[0]) : []) {
+        // What stands long, or deep, is poured of the slower of two.
+        const slow = bases.toSorted((a, b) => b.openMinutes - a.openMinutes)[0]!;
+        const plan = await madeOf(shelf, technique, mould === MOULDS['thin tray'] ? slow : bases[0]!, mould);
         if (plan)
           made.push({
             id: `${technique.id}, ${material.kind}, ${mould.id}`,

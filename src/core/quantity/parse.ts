@@ -81,6 +81,27 @@ const refusal = (expect: Expectation) => (code: ProblemCode, sentence: string, m
 /** Kinds whose parts make no sum. */
 const NEVER_ADDED = new Set<Kind>(['temperature', 'share', 'pressure']);
 
+/** Why two parts are no one quantity; nothing where they are. Parts go down, each with its unit; a plus adds what is beside it. */
+function noSum(
+  last: Unit,
+  next: Unit,
+  { terms, text }: { terms: readonly RegExpMatchArray[]; text: string }
+): [ProblemCode, string, string] | undefined {
+  if (last.kind !== next.kind)
+    return [
+      'quantity-mixed',
+      `“${text}” mixes ${KIND_WORDS[last.kind]} with ${KIND_WORDS[next.kind]}.`,
+      'Use units of one kind.'
+    ];
+  const goesDown = next.factor < last.factor && terms.every((t) => t[2]?.trim());
+  if (!NEVER_ADDED.has(last.kind) && (goesDown || text.includes('+'))) return undefined;
+  return [
+    'quantity-two',
+    `“${text}” is more than one quantity.`,
+    'Type one number with its unit, or parts that go down, such as 1 lb 2.5 oz.'
+  ];
+}
+
 /** Terms such as `3 lb` and `4 oz` added up; refused where they are of two kinds, or no parts of one quantity. */
 function summed(terms: readonly RegExpMatchArray[], text: string, expect: Expectation): Result<Quantity> {
   const refuse = refusal(expect);
@@ -91,20 +112,8 @@ function summed(terms: readonly RegExpMatchArray[], text: string, expect: Expect
     const found = unitFor((term[2] ?? '').trim().toLowerCase(), expect);
     if (!found.ok) return { ok: false, problem: { ...found.problem, path: expect.path ?? '' } };
     if (!Number.isFinite(number)) return refuse('quantity-unreadable', `“${term[1]}” is not a number.`);
-    if (last && last.kind !== found.value.kind)
-      return refuse(
-        'quantity-mixed',
-        `“${text}” mixes ${KIND_WORDS[last.kind]} with ${KIND_WORDS[found.value.kind]}.`,
-        'Use units of one kind.'
-      );
-    // Parts go down, each with its unit; a plus adds whatever stands beside it.
-    const goesDown = last && found.value.factor < last.factor && terms.every((t) => t[2]?.trim());
-    if (last && (NEVER_ADDED.has(last.kind) || !(goesDown || text.includes('+'))))
-      return refuse(
-        'quantity-two',
-        `“${text}” is more than one quantity.`,
-        'Type one number with its unit, or parts that go down, such as 1 lb 2.5 oz.'
-      );
+    const wrong = last && noSum(last, found.value, { terms, text });
+    if (wrong) return refuse(...wrong);
     last = found.value;
     total += number * last.factor + (last.offset ?? 0);
   }

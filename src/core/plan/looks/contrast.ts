@@ -141,7 +141,11 @@ function leastChanges(a: Judged, b: Judged, plan: ResolvedPlan): Fix[] {
     ...otherDoses(paler, darker, f, plan),
     ...otherDoses(darker, paler, f, plan)
   ]);
-  return [...doses.slice(0, MOST_TRIED - 2), ...moreWhites(paler, darker, plan)];
+  return [
+    ...doses.slice(0, MOST_TRIED - 4),
+    ...moreWhites(paler, darker, plan).slice(0, 2),
+    ...otherPots(darker, paler, plan)
+  ];
 }
 
 /** A cup's own colour, dry and deep. */
@@ -172,6 +176,34 @@ function otherDoses(one: Judged, other: Judged, factor: number, plan: ResolvedPl
         ]
       : [{ edit: { path, value: undefined }, words: `${one.cup.name}: no ${colourant.name}` }];
   });
+}
+
+/** Pots that are tried in the place of a cup's own, and how much of one, percent. */
+const POTS = 2;
+const USUAL = 1;
+
+/** One of the two coloured with another pot, the one that is furthest from the other in lightness. */
+function otherPots(one: Judged, other: Judged, plan: ResolvedPlan): Fix[] {
+  const { l } = labIn(other, plan);
+  const { kind } = one.mix.base;
+  const [line] = one.cup.recipe;
+  return [...plan.colourants.values()]
+    .filter((c) => compatibilityOf(c.form, kind).verdict === 'good' && c.id !== line?.colourantId)
+    .map((c) => {
+      const percent = Math.min(USUAL, limitOf(c, kind).limit);
+      const recipe = [
+        { id: line?.id ?? freshId(plan.plan, 'colour'), colourantId: c.id, percent, of: 'supplied' as const }
+      ];
+      const made = { ...one, cup: { ...one.cup, recipe } };
+      return { c, percent, recipe, made, apart: Math.abs(labIn(made, plan).l - l) };
+    })
+    .filter(({ made }) => clear(made, other, plan))
+    .sort((a, b) => b.apart - a.apart)
+    .slice(0, POTS)
+    .map(({ c, percent, recipe }) => ({
+      words: `${one.cup.name}: ${percent} % ${c.name} instead`,
+      edit: { path: ['cups', one.cup.id, 'recipe'], value: recipe }
+    }));
 }
 
 /** White let into the paler cup, the least first, that sets it clear of the other. */

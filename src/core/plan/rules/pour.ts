@@ -77,7 +77,13 @@ function sequenceOf(
     freshId: freshId(plan.plan, 'gate'),
     cup: (id) => cupFacts(plan, cups, id),
     ...(window
-      ? { demould: { from: window.from, to: window.to, ...(window.cured === undefined ? {} : { cured: window.cured }) } }
+      ? {
+          demould: {
+            from: window.from,
+            to: window.to,
+            ...(window.cured === undefined ? {} : { cured: window.cured })
+          }
+        }
       : {})
   };
 }

@@ -7,7 +7,8 @@ import {
   type Colourant,
   type Formula
 } from '../../material';
-import { inPlan, type Diagnostic } from '../../problem';
+import { deltaE, labOfHex } from '../../colour';
+import { inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { Cup, RecipeLine } from '../../document';
 import type { ResolvedCup, ResolvedPlan } from '../resolve';
 import { missing } from './missing';
@@ -53,7 +54,10 @@ function limitProblems(
 ): Diagnostic[] {
   const doses = dosed(cup, colourants, formula);
   const sum = doses.reduce((s, d) => s + d.adds, 0);
-  const problems = doses.flatMap((d) => [...suitProblems(cup, d, material), ...overLimit(cup, d, material)]);
+  const problems = doses.flatMap((d) => [
+    ...suitProblems(cup, d, material, colourants),
+    ...overLimit(cup, d, material)
+  ]);
   const allowed = cupLimitOf(material);
   if (sum > allowed.limit * (1 + 1e-9))
     problems.push({
@@ -93,7 +97,12 @@ function dosed(cup: Cup, colourants: ReadonlyMap<string, Colourant>, formula: Fo
   }));
 }
 
-function suitProblems(cup: Cup, { line, colourant }: Dosed, material: Base['kind']): Diagnostic[] {
+function suitProblems(
+  cup: Cup,
+  { line, colourant }: Dosed,
+  material: Base['kind'],
+  colourants: ReadonlyMap<string, Colourant>
+): Diagnostic[] {
   const fits = compatibilityOf(colourant.form, material);
   if (fits.verdict === 'good') return [];
   const avoid = fits.verdict === 'avoid';
@@ -103,9 +112,38 @@ function suitProblems(cup: Cup, { line, colourant }: Dosed, material: Base['kind
       level: avoid ? 'warn' : 'note',
       ...at(cup, line, 'colourantId'),
       sentence: `${cup.name}: ${colourant.name} in ${material}: ${fits.reason}.`,
-      mend: avoid ? 'Choose another colourant.' : 'Try it on a trial card first.'
+      mend: avoid ? 'Choose another colourant.' : 'Try it on a trial card first.',
+      fixes: avoid ? likeIt(cup, line, colourant, { material, colourants }) : []
     }
   ];
+}
+
+/** Pots of the shelf that are tried in the place of one that does not belong. */
+const MOST_LIKE_IT = 3;
+
+/** The pots that belong in the material and look most like it, at no more than they may be dosed. */
+function likeIt(
+  cup: Cup,
+  line: RecipeLine,
+  { id, colour }: Colourant,
+  { material, colourants }: { material: Base['kind']; colourants: ReadonlyMap<string, Colourant> }
+): Fix[] {
+  const own = labOfHex(colour);
+  const apart = (c: Colourant) => deltaE(labOfHex(c.colour), own);
+  return [...colourants.values()]
+    .filter((c) => c.id !== id && compatibilityOf(c.form, material).verdict === 'good')
+    .sort((a, b) => apart(a) - apart(b))
+    .slice(0, MOST_LIKE_IT)
+    .map((c) => {
+      const percent = Number(Math.min(line.percent, limitOf(c, material).limit).toPrecision(3));
+      return {
+        words: `${percent} % ${c.name} in its place`,
+        edit: {
+          path: ['cups', cup.id, 'recipe', line.id],
+          value: { id: line.id, colourantId: c.id, percent, of: 'supplied' }
+        }
+      };
+    });
 }
 
 function overLimit(cup: Cup, { line, colourant, adds }: Dosed, material: Base['kind']): Diagnostic[] {

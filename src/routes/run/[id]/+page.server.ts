@@ -18,7 +18,8 @@ export const load = async ({ params }) => {
   ]);
   // Asked before anything is weighed: afterwards the shelf has less because of this run itself.
   const begun = events.some((e) => e.type === 'weighed');
-  const needs = begun ? [] : needsOf(run.frozen.computed.needs, await stock(db, shelf, now), 1);
+  const thisPour = run.frozen.computed.needs.map((n) => ({ ...n, inAll: n.grams }));
+  const needs = begun ? [] : needsOf(thisPour, await stock(db, shelf, now));
   return {
     run,
     events,

@@ -1,3 +1,4 @@
+import { materials } from '../../../material';
 import { RIM, act, outOfMould, pour, share, technique, upTo } from '../technique';
 
 /** Over a heavy post in rounds, turn about; the post lifted and its void filled. */
@@ -11,7 +12,7 @@ export const columnPour = technique({
   cups: ['jugs, in turn', '…'],
   least: 2,
   learn: ['grams a round'],
-  steps: ({ cups, cutInto }) => [
+  steps: ({ cups, cutInto, material }) => [
     ...cups.map((cup, i) => ({
       act: pour('column', cup, i === cups.length - 1 ? upTo(0.97) : share(0.97 / cups.length), {
         post: 'star'
@@ -20,7 +21,7 @@ export const columnPour = technique({
     })),
     { act: act('lift', { what: 'post' }) },
     { act: pour('puddle', cups.at(-1)!, RIM), note: 'all jugs scraped into the void' },
-    { act: act('spray', { times: 4, every: 30 }) },
+    ...(materials.has(material, 'ashes') ? [{ act: act('spray', { times: 4, every: 30 }) }] : []),
     { act: act('demould') },
     ...(cutInto > 1
       ? [{ act: act('cut', { pieces: cutInto, how: 'on the diagonal' }), until: [outOfMould(30)] }]
