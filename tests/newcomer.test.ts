@@ -37,6 +37,13 @@ class Newcomer {
     await this.bench.choose(label, option);
   }
 
+  /** From the empty bench to the looks, with the starter set: a button of that name stands on both pages. */
+  async beginsWithTheLook(): Promise<void> {
+    await this.click('Choose a look', 'link');
+    await this.bench.says('h1', 'What do you want to make?');
+    await this.click('Add the starter set');
+  }
+
   /** A mould by its dimensions, put on the shelf and planned with. */
   async plansWith(name: string, shape: string | undefined, lengths: Record<string, string>): Promise<void> {
     await this.click('Add the starter set');
@@ -131,8 +138,7 @@ describe('a first batch, from an empty database', () => {
 describe('first the piece, from an empty database', () => {
   it('of twelve coasters in three colours that all show takes fourteen acts', async () => {
     const maker = await Newcomer.atAnEmptyBench({ pictures: true });
-    await maker.click('Choose a look', 'link');
-    await maker.click('Add the starter set');
+    await maker.beginsWithTheLook();
     await maker.bench.page.waitForSelector('[data-testid="techniques"]');
     await maker.type('Diameter', '96');
     await maker.type('Depth', '9 mm');
@@ -161,8 +167,7 @@ describe('first the piece, from an empty database', () => {
   it('of a loaf from a kilo of oils by one’s own recipe, two colours, ten bars, takes twenty-two', async () => {
     const maker = await Newcomer.atAnEmptyBench();
     const { bench } = maker;
-    await maker.click('Choose a look', 'link');
-    await maker.click('Add the starter set');
+    await maker.beginsWithTheLook();
     await bench.page.waitForSelector('[data-testid="techniques"]');
     await maker.choose('Shape of the mould', 'box');
     await maker.type('Length', '25 cm');
@@ -195,8 +200,7 @@ describe('first the piece, from an empty database', () => {
   it('of a concrete tray in two greys takes fourteen', async () => {
     const maker = await Newcomer.atAnEmptyBench();
     const { bench } = maker;
-    await maker.click('Choose a look', 'link');
-    await maker.click('Add the starter set');
+    await maker.beginsWithTheLook();
     await bench.page.waitForSelector('[data-testid="techniques"]');
     await maker.choose('Shape of the mould', 'box');
     await maker.type('Length', '24 cm');

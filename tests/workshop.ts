@@ -237,14 +237,22 @@ export class Bench {
     await this.page.waitForSelector('[aria-label="Cups"]');
   }
 
-  /** Opens the form of a step in the pour, by its number. */
+  /** Opens the form of a step in the pour, by its number. A step that was just added opens by itself: a tap may come too late and close it. */
   async openStep(n: number): Promise<void> {
     const row = `[data-open-step="${n}"]`;
-    const open = await this.page.waitForSelector(row);
-    // A locator clicks where the row has come to rest: lines above it may still be opening or closing.
-    if ((await open!.evaluate((e) => e.getAttribute('aria-expanded'))) !== 'true')
+    const opened = (timeout: number) =>
+      this.page.waitForSelector(`${row}[aria-expanded="true"]`, { timeout }).then(
+        () => true,
+        () => false
+      );
+    await this.page.waitForSelector(row);
+    const given = this.page.getDefaultTimeout();
+    for (const timeout of [given / 100, given / 30, given]) {
+      if (await this.page.$(`${row}[aria-expanded="true"]`)) return;
       await this.page.locator(row).click();
-    await this.page.waitForSelector(`${row}[aria-expanded="true"]`);
+      if (await opened(timeout)) return;
+    }
+    throw new Error(`step ${n} never opened`);
   }
 
   /** Types a day into a labelled date field, part by part: `2026-11-30`. */

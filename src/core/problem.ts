@@ -59,10 +59,11 @@ export interface Fix {
 }
 
 /**
- * A problem as a rule finds it: `mend` is what is true in any case; `tries` are ways out that the rule believes in,
- * the least change first. None of them is offered before it is proved.
+ * A problem as a rule finds it: `mend` is what is true in any case; `fixes` are ways out that the rule believes in,
+ * the least change first, and `by` how bad it is in the rule's own measure, so that no mend of another makes it worse. None of
+ * them is offered before it is proved.
  */
-export type Diagnostic = Problem & { fixes?: readonly Fix[] };
+export type Diagnostic = Problem & { fixes?: readonly Fix[]; by?: number };
 
 /** A value or the problem that stood in its way. */
 export type Result<T> = { ok: true; value: T } | { ok: false; problem: Problem };

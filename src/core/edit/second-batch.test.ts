@@ -161,7 +161,8 @@ it('a pour too slow for its cup is offered in more mixes, as many as it takes an
     mixes: tideline.mixes.map((m) => ({ ...m, turns: 1 })),
     steps: tideline.steps.map((s) => (s.id === 'lay-mudflat' ? { ...s, hands: { each: 8 } } : s))
   };
-  expect(late(twice)[0]!.mend).toBe('Make it in 2 mixes, for fewer cavities each');
+  // Half of it each time is less to weigh: what that brings is mended with it.
+  expect(late(twice)[0]!.mend).toMatch(/^Make it in 2 mixes, for fewer cavities each/);
   const kinds = (p: Plan) => new Set(computePlan(p, cards).problems.map((x) => x.code));
   for (const code of kinds(mended)) expect(kinds(slow)).toContain(code);
 });

@@ -116,6 +116,12 @@ export function opticsOfColourant(colourant: Colourant): Optics {
   return optics;
 }
 
+/** Reflected at every wavelength by what is white in the bottle. */
+const WHITE_EVERYWHERE = 0.6;
+
+/** White ink is no dye: what is white in it is a pigment that scatters, and it hides. */
+const isWhiteInk = (masstone: Spectrum): boolean => Math.min(...masstone) >= WHITE_EVERYWHERE;
+
 /** Curves at strength 1, or, `measured` by a tint, at the strength the card had then. */
 function unitOptics(c: Colourant): Optics & { measured?: true } {
   const masstone = reflectanceOfHex(c.colour);
@@ -127,7 +133,7 @@ function unitOptics(c: Colourant): Optics & { measured?: true } {
       s: masstone.map((v) => PEARL.scatter * (0.08 + (v - low) / Math.max(1e-6, high - low)))
     };
   }
-  if (c.form === 'ink' || c.translucent)
+  if ((c.form === 'ink' && !isWhiteInk(masstone)) || c.translucent)
     return { k: masstone.map((v) => DYE_ABSORB * ksOf(v)), s: flat(DYE_SCATTER) };
   if (c.tint) return { ...curvesFromTint(masstone, c.tint), measured: true };
   const s = startingScatter(c, masstone);

@@ -5,8 +5,9 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import * as demo from '../../../../demo/plans';
 import { applyEdit } from '../../document/apply-edit';
-import type { Problem } from '../../problem';
+import type { Diagnostic, Problem } from '../../problem';
 import { computePlan, figuresOf } from '../compute';
+import { provenFixes } from './proven';
 import { Plan } from '../read';
 import { atBench, layer, mixed, withBase, withScales } from '../plans.testing';
 import { metricWords } from '../../quantity';
@@ -279,5 +280,44 @@ describe('a vessel too small', () => {
 
   it('is nothing where any size is at hand', () => {
     expect(said(forced(atBench(many, { vesselIds: [] })), cards, 'vessel-too-small')).toBeUndefined();
+  });
+});
+
+describe('a mend that makes another figure worse', () => {
+  const code = 'ratio-off' as const;
+  const said = (path: string, by: number, fixes: Diagnostic['fixes'] = []): Diagnostic => ({
+    code,
+    level: 'warn',
+    path,
+    sentence: path,
+    mend: 'in general words',
+    by,
+    fixes
+  });
+  const plan = atBench(demo.tideline, {});
+  const renamed = (name: string) => ({ words: name, edit: { path: ['name'], value: name } });
+
+  it('is not offered; one that leaves it as it was, or betters it, is', () => {
+    const found = [said('a', 5, [renamed('worse'), renamed('as it was')]), said('b', 10)];
+    const judge = (p: Plan): Diagnostic[] =>
+      p.name === 'worse' ? [said('b', 12)] : p.name === 'as it was' ? [said('b', 10.05)] : found;
+    expect(provenFixes(plan, found, judge)[0]).toMatchObject({ mend: 'as it was' });
+    const better = (p: Plan): Diagnostic[] => (p.name === 'worse' ? [said('b', 3)] : found);
+    expect(provenFixes(plan, found, better)[0]).toMatchObject({ mend: 'worse' });
+  });
+
+  it('leaves the general words where nothing else helps, and tells nobody how bad it is', () => {
+    const found = [said('a', 5, [renamed('worse')]), said('b', 10)];
+    const [first] = provenFixes(plan, found, (p) => (p.name === 'worse' ? [said('b', 12)] : found));
+    expect(first).toEqual({ code, level: 'warn', path: 'a', sentence: 'a', mend: 'in general words' });
+  });
+
+  it('is offered with the mend of what it brings', () => {
+    const found = [said('a', 5, [renamed('first')])];
+    const judge = (p: Plan): Diagnostic[] =>
+      p.name === 'first' ? [said('c', 1, [renamed('second')])] : p.name === 'second' ? [] : found;
+    const [mended] = provenFixes(plan, found, judge);
+    expect(mended).toMatchObject({ mend: 'first; second' });
+    expect((applyEdit(plan, mended!.edit!) as Plan).name).toBe('second');
   });
 });

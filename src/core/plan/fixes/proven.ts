@@ -12,6 +12,9 @@ const MOST_POURS_TRIED = 900;
 /** What a problem is, whatever its figures: its code and its place. */
 const named = (p: Problem): string => `${p.code} ${p.path}`;
 
+/** A figure of another problem that grows by less than this, a share, is not made worse. */
+const HARDLY = 0.01;
+
 /** What a mend may not bring: a note is no harm. */
 const isHarm = (p: Problem): boolean => p.level !== 'note';
 
@@ -29,14 +32,14 @@ const MOST_FOLLOWING = 3;
 
 /**
  * Offers with each problem the first of its mends that mends it: applied, the plan can be read, the problem is gone
- * and no warning has come that was not there before. Where every mend brings another warning, one is offered together with
+ * and no warning has come, or become worse, that was not so before. Where every mend brings another warning, one is offered together with
  * the mends of what it brings. Where none does, the problem keeps its general words alone. In a very large plan fewer are
  * tried: the first mend of every problem before the second of any; better silent than wrong.
  */
 export function provenFixes(plan: Plan, found: readonly Diagnostic[], judge: Judge): Problem[] {
   const mends = new Proof(plan, found, judge).mendsFor(found);
   return found.map((diagnostic) => {
-    const { fixes: _, ...problem } = diagnostic;
+    const { fixes: _, by: __, ...problem } = diagnostic;
     const fix = mends.get(diagnostic);
     return fix ? { ...problem, mend: fix.words, edit: fix.edit } : problem;
   });
@@ -52,14 +55,17 @@ interface Halfway {
 /** The trying of mends, within what passes between two keystrokes. */
 class Proof {
   readonly #plan: Plan;
-  readonly #before: ReadonlySet<string>;
+  /** How bad each problem was before, by its name. */
+  readonly #before: ReadonlyMap<string, number>;
   readonly #judge: Judge;
   #left: number;
   #following: number;
 
   constructor(plan: Plan, found: readonly Diagnostic[], judge: Judge) {
     this.#plan = plan;
-    this.#before = new Set(found.map(named));
+    const before = new Map<string, number>();
+    for (const p of found) before.set(named(p), Math.max(before.get(named(p)) ?? -Infinity, p.by ?? 0));
+    this.#before = before;
     this.#judge = judge;
     const share = Math.min(1, MOST_POURS_TRIED / Math.max(1, pourCount(plan)) / MOST_TRIED);
     this.#left = Math.floor(MOST_TRIED * share);
@@ -96,9 +102,12 @@ class Proof {
     return problems.some((p) => named(p) === named(problem)) ? undefined : { plan: read.data, problems };
   }
 
-  /** The warnings that a mend brings. */
+  /** The warnings that a mend brings, or makes worse. */
   #brought = ({ problems }: Mended): Diagnostic[] =>
-    problems.filter((p) => isHarm(p) && !this.#before.has(named(p)));
+    problems.filter((p) => {
+      const before = this.#before.get(named(p));
+      return isHarm(p) && (before === undefined || (p.by ?? 0) > before + Math.abs(before) * HARDLY);
+    });
 
   /** A mend with the mends of what it brings; nothing where that goes on and on. */
   #followed({ of: problem, fix, mended: first }: Halfway): Fix | undefined {
@@ -120,4 +129,4 @@ class Proof {
 
 /** Problems with their general words alone: nothing is proved, so nothing is offered. */
 export const withoutFixes = (found: readonly Diagnostic[]): Problem[] =>
-  found.map(({ fixes: _, ...problem }) => problem);
+  found.map(({ fixes: _, by: __, ...problem }) => problem);

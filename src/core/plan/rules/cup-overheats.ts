@@ -37,6 +37,7 @@ export function overheats(
   return [
     {
       code: 'cup-overheats',
+      by: peak,
       level: 'warn',
       ...b.about,
       sentence: `${b.name}: ${figure(mixed, 'g', 0)} of ${b.mix.base.name} in one cup heats itself to about ${figure(peak, '°C', 0)}; up to ${figure(safe, 'g', 0)} is safe.`,

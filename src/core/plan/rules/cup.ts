@@ -55,6 +55,7 @@ function splitProblems({ cup, base, plan }: OfCup, out: WeighedCup): Diagnostic[
       : [
           {
             code: 'split-off-ratio',
+            by: off.share,
             level: 'warn',
             ...inPlan('cups', cup.id, 'recipe'),
             sentence: `${cup.name}, divided from one mix, ${ends}.`,
@@ -125,6 +126,7 @@ function overloaded(name: string, { balance }: CommonMix | CupMix, { about, plan
   return [
     {
       code: 'scale-overloaded',
+      by: balance.mixed,
       level: 'stop',
       ...about,
       sentence: `${name} weighs ${figure(balance.mixed, 'g', 0)}; ${largest.name} ends at ${figure(largest.capacity, 'g')}.`,
@@ -152,6 +154,7 @@ const ratioOff = (name: string, { ratioError }: CommonMix | CupMix, { about, fix
     : [
         {
           code: 'ratio-off',
+          by: ratioError,
           level: 'warn',
           ...about,
           sentence: `${name}: rounded to this scale, the ratio is ${(ratioError * 100).toFixed(1)} % off.`,
@@ -238,6 +241,7 @@ function tooLittle(name: string, w: Weighing, { about, fixes }: Said): Diagnosti
   const spread = `± ${(w.spread * 100).toFixed(0)} %`;
   return {
     code: 'not-weighable',
+    by: w.spread,
     level: 'warn',
     ...about,
     sentence: w.counted

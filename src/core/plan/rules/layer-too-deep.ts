@@ -24,6 +24,7 @@ export function layerTooDeep({ plan }: ResolvedPlan, laid: Parameters<typeof not
   return [
     {
       code: 'layer-too-deep',
+      by: depth,
       level: 'warn',
       ...inPlan('steps', laid.step.step.id, 'act', 'amount'),
       sentence: `This layer is ${figure(depth, 'mm', 1)} deep; ${why}.`,

@@ -12,6 +12,7 @@ export function vesselTooSmall(plan: ResolvedPlan, b: Batch): Diagnostic[] {
   return [
     {
       code: 'vessel-too-small',
+      by: ml,
       level: 'warn',
       ...b.about,
       sentence: `${b.name} is ${figure(ml, 'ml', 0)}; ${largest.name} stirs ${figure(stirs(largest), 'ml', 0)}, a third left free.`,
