@@ -11,11 +11,11 @@
 
   let { begin }: { begin: ToBegin } = $props();
   const NAMES: Record<Look, string> = {
-    layers: 'Layers and halves',
-    cells: 'Cells and petals',
+    layers: 'Layers',
+    cells: 'Cells, petals',
     swirls: 'Swirls',
-    stone: 'Marble and stone',
-    'set in': 'Set in and pictures'
+    stone: 'Marble',
+    'set in': 'Set in'
   };
   let look = $state<Look | 'any'>('any');
   let typed = $state('');
