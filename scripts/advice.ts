@@ -23,9 +23,11 @@ console.log('\nmissed');
 for (const c of cases) if (c.missed.length) console.log(`  ${c.id}: ${c.missed.join(' or ')}`);
 console.log('\nfalse alarms');
 for (const c of cases) if (c.false.length) console.log(`  ${c.id}: ${c.false.join(', ')}`);
+console.log('\nsaid of plans that are right, before their own mends');
+for (const c of cases) if (c.asMade.length) console.log(`  ${c.id}: ${c.asMade.join(', ')}`);
 console.log('\nmends that do not mend');
 for (const c of cases) for (const bad of c.badMends) console.log(`  ${c.id}: ${bad}`);
 const all = figuresOfAdvice(cases);
 console.log(
-  `\n${all.cases} cases: recall${percent(all.recall)}, precision${percent(all.precision)}, silence${percent(all.silence)}, a mend beside${percent(all.mends)}`
+  `\n${all.cases} cases: recall${percent(all.recall)}, precision${percent(all.precision)}, silence${percent(all.silence)} (before their own mends${percent(all.silenceAsMade)}), a mend beside${percent(all.mends)}`
 );

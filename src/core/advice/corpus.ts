@@ -16,6 +16,8 @@ export interface Judged {
   told: ProblemCode[];
   missed: readonly ProblemCode[];
   false: string[];
+  /** What is said of a plan that is right before its own mends were applied. */
+  asMade: string[];
   /** Of what was told, whether a mend stands beside it. */
   mended: boolean;
   /** Mends that do not mend, or make something worse. */
@@ -44,6 +46,7 @@ export async function judgedCorpus(
       told: [],
       missed: [],
       false: before.map((p) => p.code),
+      asMade: warnings(made.asMade, made.shelf).map((p) => p.code),
       mended: true,
       badMends: []
     };
@@ -62,6 +65,7 @@ export async function judgedCorpus(
           told: own.map((p) => p.code),
           missed: own.length ? [] : mistake.codes,
           false: said.filter((p) => !expected.has(p.code)).map((p) => p.code),
+          asMade: [],
           mended: own.some((p) => p.edit),
           badMends: own.flatMap((p) => badMend(done.plan, shelf, p, said))
         }
@@ -88,8 +92,10 @@ export interface AdviceFigures {
   recall: number;
   /** Of what was said, how much had to be. */
   precision: number;
-  /** Of the plans that are right, of how many nothing was said. */
+  /** Of the plans that are right, of how many nothing was said once their own mends were applied. */
   silence: number;
+  /** The same before that: what was said then may be true, or a false alarm that has a mend. */
+  silenceAsMade: number;
   /** Of the warnings that had to come, beside how many a mend stands. */
   mends: number;
 }
@@ -106,6 +112,7 @@ export function figuresOfAdvice(cases: readonly Judged[]): AdviceFigures {
     recall: share(told.length, wrong.length),
     precision: share(told.length, told.length + falses),
     silence: share(right.filter((c) => !c.false.length).length, right.length),
+    silenceAsMade: share(right.filter((c) => !c.asMade.length).length, right.length),
     mends: share(told.filter((c) => c.mended).length, told.length)
   };
 }

@@ -60,7 +60,7 @@ export const MISTAKES: readonly Mistake[] = [
         : undefined
   },
   {
-    id: 'five times the colour its card allows',
+    id: 'thirty per cent of a pigment',
     codes: ['colourant-over-limit', 'cup-over-limit'],
     // So much white hides all else and thickens the cup; so much water thins it.
     follow: ['white-takes-over', 'past-window', 'split-off-ratio', 'reads-as-one', 'carrier-exceeds-part'],
@@ -168,7 +168,7 @@ export const MISTAKES: readonly Mistake[] = [
         return undefined;
       const bare = {
         ...made.plan,
-        steps: made.plan.steps.filter((s) => !has(s, 'seals') && s.act.kind !== 'air')
+        steps: made.plan.steps.filter((s) => !has(s, 'seals') && !has(s, 'airs'))
       };
       return { plan: withStep(bare, 'seal', {}) };
     }
@@ -239,7 +239,7 @@ export const MISTAKES: readonly Mistake[] = [
         all: [{ kind: 'state' as const, state: 'gelled', of: 'layer below' as const }]
       };
       const dragged = withStep(made.plan, 'drag', {}, (s) => has(s, 'demoulds'));
-      const steps = dragged.steps.map((s) => (s.act.kind === 'drag' ? { ...s, gates: [gate] } : s));
+      const steps = dragged.steps.map((s) => (has(s, 'drags') ? { ...s, gates: [gate] } : s));
       return { plan: { ...dragged, steps } };
     }
   },

@@ -5,12 +5,16 @@ import type { Base } from '../material';
 import type { Mould, Shape } from '../mould';
 import type { Shelf } from '../shelf';
 
-/** A plan as a careful maker would set it up: nothing is to be said of it. */
+/**
+ * A plan as a careful maker would set it up. `plan` has had its own mends applied, so silence about it says that every
+ * warning has a mend that works; `asMade` has not, and what is said of it may be true or a false alarm.
+ */
 export interface WellMade {
   id: string;
   material: string;
   technique: string;
   plan: Plan;
+  asMade: Plan;
   shelf: Shelf;
 }
 
@@ -49,13 +53,14 @@ export async function wellMade(cards: Shelf): Promise<WellMade[]> {
       for (const mould of bases[0] ? usualMoulds(bases[0]) : []) {
         // What stands long, or deep, is poured of the slower of two.
         const slow = bases.toSorted((a, b) => b.openMinutes - a.openMinutes)[0]!;
-        const plan = await madeOf(shelf, technique, mould === MOULDS['thin tray'] ? slow : bases[0]!, mould);
-        if (plan)
+        const asMade = madeOf(shelf, technique, mould === MOULDS['thin tray'] ? slow : bases[0]!, mould);
+        if (asMade)
           made.push({
             id: `${technique.id}, ${material.kind}, ${mould.id}`,
             material: material.kind,
             technique: technique.id,
-            plan,
+            plan: await mendInTurn(asMade, (p) => computePlan(p, shelf).problems),
+            asMade,
             shelf
           });
       }
@@ -63,14 +68,9 @@ export async function wellMade(cards: Shelf): Promise<WellMade[]> {
   return made;
 }
 
-async function madeOf(
-  shelf: Shelf,
-  technique: Technique,
-  base: Base,
-  mould: Mould
-): Promise<Plan | undefined> {
+function madeOf(shelf: Shelf, technique: Technique, base: Base, mould: Mould): Plan | undefined {
   const pots = potsApart(base, shelf.colourants).slice(0, coloursOf(technique));
-  const plan = planToMake(shelf, {
+  return planToMake(shelf, {
     id: 'case',
     techniqueId: technique.id,
     mouldId: mould.id,
@@ -78,5 +78,4 @@ async function madeOf(
     good: mould.cavities[0]!.count,
     colourantIds: pots.map((p) => p.id)
   });
-  return plan && mendInTurn(plan, (p) => computePlan(p, shelf).problems);
 }

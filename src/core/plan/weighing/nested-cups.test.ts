@@ -60,7 +60,13 @@ describe('cups made of cups made of cups', () => {
           const all = mlOf('one') + mlOf('two') + mlOf('three');
           expect(all).toBeGreaterThan(poured);
           for (const [id, part] of Object.entries(shares)) expect(mlOf(id) / all, id).toBeCloseTo(part, 1);
-          for (const x of computed.cups) expect(x.balance.mixed, x.cupId).toBeGreaterThan(0);
+          // What goes into cups made of others, over all turns, is what those were poured from: no drop more or less.
+          const filled = computed.cups.flatMap((x) => x.mixes.flatMap((m) => m.filledFrom ?? []));
+          for (const x of computed.cups) {
+            expect(x.balance.mixed, x.cupId).toBeGreaterThan(0);
+            const into = filled.filter((f) => f.cupId === x.cupId).reduce((n, f) => n + f.ml, 0);
+            if (x.cupId !== 'outer') expect(x.balance.pouredMl / into, x.cupId).toBeCloseTo(1, 6);
+          }
         }
       ),
       { numRuns: 30 }
