@@ -91,6 +91,8 @@ export const PROBLEMS = {
   'air-stays': either(['warn', 'note'], 'a mineral mix is neither tapped nor shaken'),
   'demould-late': warn('a piece comes out after its demould window'),
   'tool-in-gel': warn('a tool is drawn through what has gelled'),
+  'barrier-overrun': warn('one side of a barrier is filled above it before both sides stand'),
+  'crosses-embed': warn('a tool is drawn through what was set in before'),
   'drag-below-gel': warn('a tool drawn deeper than what is fluid'),
   'dust-late': warn('a mould dusted after something was poured'),
   'dust-on-matte': warn('a matte mould dusted'),

@@ -45,7 +45,10 @@ export const DEFECTS = [
   'ink faded or spread',
   'embed cut or uncovered',
   'unclear edges or numbers',
-  'milled away or peeled out'
+  'milled away or peeled out',
+  'oily, streaked or crumbly',
+  'lost lines or bare patches',
+  'mica or glitter where none should be'
 ] as const;
 export type Defect = (typeof DEFECTS)[number];
 

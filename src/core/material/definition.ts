@@ -152,6 +152,8 @@ export interface MaterialDefinition<C extends CommonCard = CommonCard> {
   fragrance?(card: C): { known: string; share: number } | undefined;
   /** Sugars in it, which warm it by themselves: their share of the oils, and what they are. */
   sugars?(card: C): { share: number; names: string[] };
+  /** A fat of it that sets under so many °C and passes for trace, where it is colder than that. */
+  setsIn?(card: C, celsius: number): { name: string; melts: number } | undefined;
   /** Minutes that it dries before it may be sealed, from its demoulding: usual practice of the trade. */
   sealAfter?: number;
   /** Hours until it is cured through, where its card says. */

@@ -28,7 +28,7 @@ export { commonCard, type CommonCard } from './card';
 export { EXOTHERM_LIMIT, RATIO_TOLERANCE, WATER_CEMENT } from './tolerances';
 export { bothReadings, ResinCard } from './kinds/resin/card';
 export { ConcreteCard, waterCementOf } from './kinds/concrete/card';
-export { lyeFor, SAP, settingFat, SoapCard, superfatOf, type Lye } from './kinds/cold-soap/card';
+export { lyeFor, SAP, SoapCard, superfatOf, type Lye } from './kinds/cold-soap/card';
 export { USUAL_BLENDER } from './kinds/cold-soap/paces';
 export { PlastisolCard } from './kinds/plastisol/card';
 export { RubberCard, rubbersOf } from './kinds/rubber/card';

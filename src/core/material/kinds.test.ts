@@ -17,12 +17,12 @@ import {
   materials,
   lyeFor,
   SAP,
-  settingFat,
   shotsFor,
   superfatOf,
   waterCementOf,
   type MaterialKind
 } from '.';
+import { settingFat } from './kinds/cold-soap/card';
 
 type Of<K extends MaterialKind> = Base & { kind: K };
 const card = <K extends MaterialKind>(kind: K, over: object = {}): Of<K> =>

@@ -44,7 +44,9 @@ export type Trait =
   | 'levels'
   | 'falls'
   | 'strewn'
-  | 'sands';
+  | 'sands'
+  | 'parts'
+  | 'trims';
 
 /** What an act takes from a cup for each cavity, ml: all that the batch asks of it. */
 export interface Draw {

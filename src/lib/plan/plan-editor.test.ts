@@ -1,10 +1,13 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { cards } from '$demo/cards';
 import { tideline } from '$demo/plans';
 import { refusal, storageStub } from '../store/client.testing';
 import { PlanEditor } from './plan-editor.svelte';
 
 let session: Map<string, string>;
+
+// Other files run in the same process.
+afterEach(() => void vi.useRealTimers());
 
 beforeEach(() => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'performance'] });

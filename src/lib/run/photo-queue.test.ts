@@ -1,10 +1,13 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { refusal } from '../store/client.testing';
 import { PhotoQueue } from './photo-queue.svelte';
 
 let status: number;
 let asked: string[];
 let kept: { id: string; stage: string }[];
+
+// Other files run in the same process.
+afterEach(() => void vi.useRealTimers());
 
 beforeEach(() => {
   vi.useFakeTimers({ now: 1_000_000 });

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { AnyEvent } from '$core/run';
 import { refusal, storageStub } from '../store/client.testing';
 import { RunLog } from './run-log.svelte';
@@ -8,6 +8,9 @@ let stored: AnyEvent[];
 /** Says what the server does with what is sent: keeps it, refuses it, or does not answer. */
 let verdict: (events: AnyEvent[]) => number;
 let sent: number[];
+
+// Other files run in the same process.
+afterEach(() => void vi.useRealTimers());
 
 beforeEach(() => {
   vi.useFakeTimers({ now: 1_000_000 });

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { refusal, storageStub } from './client.testing';
 import { SharedDocument } from './shared-document.svelte';
 
@@ -50,6 +50,9 @@ const read = (raw: unknown): Doc | undefined =>
 const first: Doc = { id: 'p', name: 'knobs', room: 20 };
 let server: Server;
 let kept: Map<string, string>;
+
+// Other files run in the same process.
+afterEach(() => void vi.useRealTimers());
 
 beforeEach(() => {
   server = new Server(first);

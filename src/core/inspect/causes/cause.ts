@@ -76,6 +76,18 @@ export const waitFor =
     )
   });
 
+/** A plan whose step waits first so many minutes after its pieces left their mould. */
+export const waitOutOfMould =
+  (stepId: string, groupId: string, minutes: number) =>
+  (plan: Plan): Plan => ({
+    ...plan,
+    steps: plan.steps.map((s) => {
+      if (s.id !== stepId) return s;
+      const all = [{ kind: 'since' as const, zero: { demoulded: groupId }, minutes }];
+      return { ...s, gates: [...s.gates, { id: freshId(plan, 'gate'), all }] };
+    })
+  });
+
 /** A plan with a word of what to do at one of its steps; it is shown there while pouring. */
 export const noteAt =
   (stepId: string, words: string) =>

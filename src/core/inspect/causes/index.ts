@@ -63,6 +63,12 @@ import { wentInDry } from './batch/went-in-dry';
 import { whiteTooStrong } from './look/white-too-strong';
 import { whiteTooWeak } from './look/white-too-weak';
 import { wipedBetween } from './pour/wiped-between';
+import { fatSet } from './batch/fat-set';
+import { LEFT_OUTS } from './pour/left-out';
+import { lineOverrun } from './pour/line-overrun';
+import { onePourOver, onePourUnder } from './pour/one-pour-off';
+import { WARNINGS_PASSED } from './plan/warning-passed';
+import { workedWet } from './finish/worked-wet';
 import { wornMould } from './mould/worn-mould';
 import { wrongColourantForIt } from './batch/wrong-colourant';
 import { wrongPot } from './batch/wrong-mix';
@@ -83,12 +89,15 @@ export const CAUSES: readonly Cause[] = [
   demouldedLate,
   doseOff,
   embedDrifted,
+  fatSet,
   fewTaps,
   flameOnInk,
   heavyColourStood,
   heavyOnLight,
   layerBeforeTheGel,
   layerTooLate,
+  ...LEFT_OUTS,
+  lineOverrun,
   lowContrast,
   matteMould,
   milledEarly,
@@ -104,6 +113,8 @@ export const CAUSES: readonly Cause[] = [
   notSealed,
   notWeighed,
   oldLot,
+  onePourOver,
+  onePourUnder,
   pouredFromHigh,
   pouredOver,
   pouredUnder,
@@ -131,7 +142,9 @@ export const CAUSES: readonly Cause[] = [
   wentInDry,
   whiteTooStrong,
   whiteTooWeak,
+  ...WARNINGS_PASSED,
   wipedBetween,
+  workedWet,
   wornMould,
   wrongColourantForIt,
   wrongPot

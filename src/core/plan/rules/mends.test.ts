@@ -2,30 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import { eel, rockpool, sluice, tideline } from '../../../../demo/plans';
 import { applyEdit } from '../../document/apply-edit';
+import { mended, problemsOf, type Told } from './mended.testing';
 import { otherMoulds } from '../fixes/other-mould';
 import { computePlan, Plan } from '..';
 import { type LearnedHistory } from '../../document';
 import { type Shelf } from '../../shelf';
-
-interface Told {
-  shelf?: Shelf;
-  learned?: LearnedHistory;
-}
-const problemsOf = (plan: Plan, { shelf = cards, learned = {} }: Told) =>
-  computePlan(plan, shelf, learned).problems;
-const named = (plan: Plan, told: Told) => problemsOf(plan, told).map((p) => `${p.code} ${p.path}`);
-
-/** The problem is said with a mend; applied, it is gone without a new one. Gives the mended plan. */
-function mended(plan: Plan, code: string, told: Told = {}): Plan {
-  const problem = problemsOf(plan, told).find((p) => p.code === code);
-  expect(problem?.edit, `${code} has a mend`).toBeDefined();
-  const after = Plan.parse(applyEdit(plan, problem!.edit!));
-  const left = named(after, told);
-  expect(left).not.toContain(`${code} ${problem!.path}`);
-  const before = named(plan, told);
-  expect(left.filter((x) => !before.includes(x))).toEqual([]);
-  return after;
-}
 
 const says = (plan: Plan, code: string, told: Told = {}) =>
   problemsOf(plan, told).some((p) => p.code === code);

@@ -8,6 +8,8 @@ import { eachByItself, splitAll } from '../../document';
 import { computePlan, type Plan } from '..';
 import { type Group, type Step } from '../../document';
 import { type Shelf } from '../../shelf';
+import { mended } from './mended.testing';
+import { type ProblemCode } from '../../problem';
 import { pourAlone } from '../plans.testing';
 import { acts } from '../../pour/acts';
 import { materialsFor, TECHNIQUES } from '../../pour/techniques';
@@ -35,19 +37,7 @@ const inGroup = (plan: Plan, change: Partial<Group>): Plan => ({
   groups: plan.groups.map((g, i) => (i ? g : { ...g, ...change }))
 });
 
-/** The problem is said, its mend is offered, and applied it is gone without a new one. */
-function mends(plan: Plan, code: string, shelf: Shelf = cards): Plan {
-  const [problem] = problemsOf(plan, code, shelf);
-  expect(problem, `${code} is said`).toBeDefined();
-  expect(problem!.edit, `${code} has a mend`).toBeDefined();
-  const after = applyEdit(plan, problem!.edit!);
-  const named = (p: Plan) => computePlan(p, shelf).problems.map((x) => `${x.code} ${x.path}`);
-  const before = new Set(named(plan));
-  const left = named(after);
-  expect(left).not.toContain(`${code} ${problem!.path}`);
-  expect(left.filter((x) => !before.has(x))).toEqual([]);
-  return after;
-}
+const mends = (plan: Plan, code: ProblemCode, shelf: Shelf = cards): Plan => mended(plan, code, { shelf });
 
 const wait = (zero: Step['gates'][number]['all'][number]) => [{ id: 'gate-own', all: [zero] }];
 

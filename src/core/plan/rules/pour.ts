@@ -58,6 +58,7 @@ function sequenceOf(
   const apart = first ? layerState(first.base) : '';
   const window = score.demould.find((d) => d.groupId === cavitySet.group.id);
   const cavity = cavityOf(cavitySet.kind, '');
+  const rim = rimOf(cavitySet.kind.shape, cavity.geometry.areaAt(cavity.depth));
   return {
     plan: plan.plan,
     name: cavitySet.name,
@@ -67,7 +68,9 @@ function sequenceOf(
     finish: cavitySet.mould.finish,
     depth: cavity.depth,
     capacity: cavity.capacity,
-    half: rimOf(cavitySet.kind.shape, cavity.geometry.areaAt(cavity.depth)).half,
+    half: rim.half,
+    floor: cavity.geometry.areaAt(0) || rim.area,
+    within: ({ x, y }) => rim.contains(x * rim.half.width, y * rim.half.length),
     embeds: cavitySet.group.embeds ?? [],
     apart,
     carries:
@@ -101,7 +104,8 @@ function stepsIn(
     const here = step.here(cavitySetId);
     if (!here) return [];
     const level = stand.whole.level;
-    stand = here.definition.apply(here.act, stand, here.step).stand;
+    const applied = here.definition.apply(here.act, stand, here.step);
+    stand = applied.stand;
     const blocks = score.blocks.filter(
       (b) => b.stepId === step.step.id && (b.groupId === undefined || b.groupId === cavitySet.group.id)
     );
@@ -114,6 +118,7 @@ function stepsIn(
         act: here.act,
         traits: here.definition.traits?.(here.act) ?? [],
         level,
+        ml: applied.draws.reduce((s, draw) => s + draw.ml, 0),
         ...(blocks.length
           ? { from: Math.min(...blocks.map((b) => b.from)), to: Math.max(...blocks.map((b) => b.to)) }
           : {}),

@@ -1,5 +1,7 @@
 import type { Rule } from './rule';
 import { airStays } from './air-stays';
+import { barrierOverrun } from './barrier-overrun';
+import { crossesEmbed } from './crosses-embed';
 import { demouldLate } from './demould-late';
 import { flameNearAlcohol } from './flame-near-alcohol';
 import { inkBleeds } from './ink-bleeds';
@@ -23,6 +25,8 @@ import { stillInMould } from './still-in-mould';
 /** Every rule of the pour, by the code of what it finds. */
 export const POUR_RULES: readonly Rule[] = [
   airStays,
+  barrierOverrun,
+  crossesEmbed,
   demouldLate,
   flameNearAlcohol,
   flameOnWet,

@@ -3,6 +3,7 @@ import type { Embed } from '../../mould';
 import type { Gate, Plan, Step } from '../../document';
 import { type About, inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { AnyDefinition, Trait } from '../act';
+import type { Place } from '../place';
 
 /** One step as it is done in the cavities that a rule looks at. */
 export interface Done {
@@ -17,8 +18,9 @@ export interface Done {
   coloured?: number;
   /** When that cup no longer pours, minutes. */
   closes?: number;
-  /** How high the cavity stands before it, mm. */
+  /** How high the cavity stands before it, mm, and what it brings into one cavity, ml. */
   level: number;
+  ml: number;
 }
 
 /** What rules ask of a cup. */
@@ -49,6 +51,9 @@ export interface Sequence {
   /** Of one cavity, ml, and half its rim's extent, mm: to the right, and away. */
   capacity: number;
   half: { width: number; length: number };
+  /** Its bottom, mm², and whether a place is over it. */
+  floor: number;
+  within(at: Place): boolean;
   embeds: readonly Embed[];
   /** The state that keeps the next layer apart, and the one before it, which carries a weight. */
   apart: string;

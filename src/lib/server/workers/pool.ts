@@ -37,9 +37,7 @@ function threads(): Piscina {
     minThreads: 1,
     maxThreads: Math.max(1, Math.min(3, availableParallelism() - 1)),
     maxQueue: QUEUE,
-    idleTimeout: 60_000,
-    // A thread that sleeps in Atomics.wait was seen to miss its next order on a very busy machine.
-    atomics: 'disabled'
+    idleTimeout: 60_000
   });
   return pool;
 }
@@ -56,10 +54,7 @@ export async function inThread<N extends JobName>(
 ): Promise<Outcome<N>> {
   // While developing there is no built file for a thread to run.
   if (import.meta.env.DEV) return runHere({ job, input });
-  // A timer that is held here: that of AbortSignal.timeout may be collected before it fires.
-  const giveUp = new AbortController();
-  const { signal } = giveUp;
-  const timer = setTimeout(() => giveUp.abort(), seconds * 1000);
+  const signal = AbortSignal.timeout(seconds * 1000);
   const order: OrderToPlace<N> = { job, input };
   try {
     return (await threads().run(order, { signal })) as Outcome<N>;
@@ -73,8 +68,6 @@ export async function inThread<N extends JobName>(
     if (error instanceof Error && /queue/i.test(error.message))
       throw new Fault('too-busy', 'The server has too much to do just now.', 'Try again in a minute.');
     throw error;
-  } finally {
-    clearTimeout(timer);
   }
 }
 

@@ -1,3 +1,4 @@
+import { materials } from '../../../material';
 import type { Plan } from '../../../plan';
 import { duration } from '../../../quantity';
 import { noted, noteAt, type Cause } from '../cause';
@@ -17,10 +18,12 @@ export const demouldedLate: Cause = {
   evidence(c) {
     const d = demouldOf(c);
     if (!d) return { note: 'when the piece left its mould' };
-    if (d.after <= d.to || !like(c, 'grips when late')) return undefined;
+    if (d.after <= d.to) return undefined;
+    const does = c.bases.map((b) => materials.of(b).demould.late)[0];
     return {
-      fact: `demoulded ${words(d.after)} after the last pour; the window closed at ${words(d.to)}`,
-      strength: d.after / d.to - 1,
+      fact: `demoulded ${words(d.after)} after the last pour; the window closed at ${words(d.to)}${does ? `: ${does}` : ''}`,
+      // What has no hold on its mould bears more.
+      strength: (d.after / d.to - 1) * (like(c, 'grips when late') ? 1 : 0.5),
       change: `take it out before ${words(d.to)}: a second alarm, or fewer moulds a mix`,
       apply: (plan) => noteDemould(plan, d.to)
     };

@@ -1,4 +1,5 @@
-import { strongest, waitAtLeast, type Cause } from '../cause';
+import { materials } from '../../../material';
+import { strongest, waitAtLeast, waitOutOfMould, type Cause } from '../cause';
 import { acted, minutesBetween } from '../case';
 import { duration } from '../../../quantity';
 
@@ -17,16 +18,18 @@ export const sealedEarly: Cause = {
           g.all.flatMap((x) => (x.kind === 'since' ? [{ gate: g.id, minutes: x.minutes }] : []))
         );
         const [most] = asked.sort((a, b) => b.minutes - a.minutes);
-        return most && after < most.minutes * 0.98
-          ? [
-              {
-                fact: `sealed ${duration(after)} after demoulding; planned from ${duration(most.minutes)}`,
-                strength: most.minutes / Math.max(1, after) - 1,
-                change: `wait ${duration(most.minutes)}, or until two weighings a day apart agree`,
-                apply: waitAtLeast(most.gate, most.minutes)
-              }
-            ]
-          : [];
+        const dry = Math.max(0, ...c.bases.map((b) => materials.of(b).sealAfter ?? 0));
+        const least = Math.max(most?.minutes ?? 0, dry);
+        if (after >= least * 0.98) return [];
+        const from = most && most.minutes >= dry ? 'planned from' : 'it is dry after';
+        return [
+          {
+            fact: `sealed ${duration(after)} after demoulding; ${from} ${duration(least)}`,
+            strength: least / Math.max(1, after) - 1,
+            change: `wait ${duration(least)}, or until two weighings a day apart agree`,
+            apply: most ? waitAtLeast(most.gate, least) : waitOutOfMould(step.id, c.groupId, least)
+          }
+        ];
       })
     );
   }

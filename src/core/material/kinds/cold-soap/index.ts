@@ -2,7 +2,7 @@ import { byCardTimes } from '../../../cure';
 import { avoid, care, good, inItsOwnBase, madeFor } from '../../compatibility';
 import { defineMaterial } from '../../define';
 import { SUPERFAT_TOLERANCE } from '../../tolerances';
-import { SoapCard, soapFormula, superfatOf } from './card';
+import { settingFat, SoapCard, soapFormula, superfatOf } from './card';
 import { soapCraft } from './craft';
 import { soapPaces, sugarsOf, whitePaces } from './paces';
 import { starting } from './starting';
@@ -93,6 +93,7 @@ export const coldSoap = defineMaterial<SoapCard>({
   fragrance: ({ fragrance, fragranceIs = 'calm' }) =>
     fragrance > 0 && fragranceIs !== 'calm' ? { known: fragranceIs, share: fragrance } : undefined,
   sugars: sugarsOf,
+  setsIn: settingFat,
   whitePaces,
   craft: soapCraft,
   roundedOff: (card, held) => {

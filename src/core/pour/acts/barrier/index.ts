@@ -11,6 +11,7 @@ export const barrier = defineAct({
   name: 'lay a barrier',
   group: 'put in',
   fields,
+  traits: ['parts'],
   also: ['snake', 'dam', 'split'],
   usually: { each: 2 },
   flow,

@@ -12,6 +12,7 @@ export const trim = defineAct({
   name: 'trim',
   group: 'after',
   fields,
+  traits: ['trims'],
   also: ['flash', 'sprue', 'edge', 'bevel'],
   usually: { each: 1 },
   edges: { early: 'the edge tears', late: 'the edge is hard to take off' },
