@@ -1,15 +1,21 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { someOf } from '../soak.testing';
+import { judgedRuns, type JudgedRun } from './bench-corpus';
 import { figuresOfAdvice, judgedCorpus, type Judged } from './corpus';
 import { MISTAKES } from './mistakes';
+import { SLIPS } from './slips';
+import { wellMade } from './well-made';
 
 /** The floors that advice is held to, shares of 1. */
 const FLOORS = { recall: 0.97, precision: 0.95, mends: 0.9 };
 
 let cases: Judged[];
+let runs: JudgedRun[];
 beforeAll(async () => {
-  cases = await judgedCorpus({ ...cards, lots: [] }, (all) => someOf(all, 3));
+  const right = someOf(await wellMade({ ...cards, lots: [] }), 3);
+  cases = judgedCorpus(right);
+  runs = judgedRuns(right);
 }, 300_000);
 
 describe('advice over the corpus', () => {
@@ -37,5 +43,32 @@ describe('advice over the corpus', () => {
     const rare = MISTAKES.filter((m) => !made.has(m.id)).map((m) => m.id);
     // A third of the plans is looked at: what can be made in one or two of them may be missing.
     expect(rare.length).toBeLessThanOrEqual(3);
+  });
+});
+
+describe('causes over the corpus', () => {
+  it('names none for a run that went to plan, whatever the piece looks like', () => {
+    expect(runs.filter((r) => !r.slip && r.false.length).map((r) => `${r.id}: ${r.false.join()}`)).toEqual(
+      []
+    );
+  });
+
+  it('names what was done wrong, and names it first', () => {
+    const slipped = runs.filter((r) => r.slip);
+    const missed = slipped.filter((r) => r.missed.length).map((r) => r.id);
+    const second = slipped.filter((r) => r.false.length).map((r) => `${r.id}: ${r.false.join()}`);
+    expect(1 - missed.length / slipped.length, missed.join('\n')).toBeGreaterThanOrEqual(FLOORS.recall);
+    expect(1 - second.length / slipped.length, second.join('\n')).toBeGreaterThanOrEqual(FLOORS.precision);
+    expect(new Set(slipped.map((r) => r.slip)).size).toBeGreaterThanOrEqual(SLIPS.length - 3);
+  });
+
+  it('changes the plan by every change it offers', () => {
+    expect(runs.flatMap((r) => r.badChanges.map((bad) => `${r.id}: ${bad}`))).toEqual([]);
+  });
+
+  it('takes every warning that was poured past for a candidate, whose change leaves the plan without it', () => {
+    const wrong = cases.filter((c) => c.mistake);
+    const amiss = wrong.filter((c) => c.noCause.length).map((c) => `${c.id}: ${c.noCause.join()}`);
+    expect(1 - amiss.length / wrong.length, amiss.join('\n')).toBeGreaterThanOrEqual(0.99);
   });
 });

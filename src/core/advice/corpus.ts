@@ -2,8 +2,9 @@ import { applyEdit } from '../document/apply-edit';
 import { computePlan, type Plan } from '../plan';
 import type { Problem, ProblemCode } from '../problem';
 import type { Shelf } from '../shelf';
+import { poured } from './bench-corpus';
 import { MISTAKES } from './mistakes';
-import { wellMade, type WellMade } from './well-made';
+import type { WellMade } from './well-made';
 
 /** What came of one case of the corpus. */
 export interface Judged {
@@ -22,21 +23,16 @@ export interface Judged {
   mended: boolean;
   /** Mends that do not mend, or make something worse. */
   badMends: string[];
+  /** Warnings that were poured past and are no cause afterwards, or whose change to try is none. */
+  noCause: string[];
 }
 
 const warnings = (plan: Plan, shelf: Shelf): Problem[] =>
   computePlan(plan, shelf).problems.filter((p) => p.level !== 'note');
 
-/**
- * All cases: every well-made plan, and each with every mistake that can be made in it.
- * @param some of the well-made plans, where not all are to be looked at
- */
-export async function judgedCorpus(
-  cards: Shelf,
-  some: (all: readonly WellMade[]) => readonly WellMade[] = (all) => all
-): Promise<Judged[]> {
-  const right = await wellMade(cards);
-  return some(right).flatMap((made) => {
+/** All cases of some well-made plans: each as it is, and with every mistake that can be made in it. */
+export function judgedCorpus(right: readonly WellMade[]): Judged[] {
+  return right.flatMap((made) => {
     const of = { material: made.material, technique: made.technique };
     const before = warnings(made.plan, made.shelf);
     const silent: Judged = {
@@ -48,7 +44,8 @@ export async function judgedCorpus(
       false: before.map((p) => p.code),
       asMade: warnings(made.asMade, made.shelf).map((p) => p.code),
       mended: true,
-      badMends: []
+      badMends: [],
+      noCause: []
     };
     const wrong = MISTAKES.flatMap((mistake): Judged[] => {
       const done = mistake.make(made);
@@ -67,7 +64,8 @@ export async function judgedCorpus(
           false: said.filter((p) => !expected.has(p.code)).map((p) => p.code),
           asMade: [],
           mended: own.some((p) => p.edit),
-          badMends: own.flatMap((p) => badMend(done.plan, shelf, p, said))
+          badMends: own.flatMap((p) => badMend(done.plan, shelf, p, said)),
+          noCause: own.slice(0, 1).flatMap((p) => (p.level === 'warn' ? poured(done.plan, shelf, p) : []))
         }
       ];
     });

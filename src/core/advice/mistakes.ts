@@ -252,5 +252,39 @@ export const MISTAKES: readonly Mistake[] = [
       const stiff = kindIs(made, 'mineral') && !kindIs(made, 'flows round a post');
       return stiff && steps.length < made.plan.steps.length ? { plan: { ...made.plan, steps } } : undefined;
     }
+  },
+  {
+    id: 'a line lower than what stands beside it',
+    codes: ['barrier-overrun'],
+    make: (made) => {
+      const steps = made.plan.steps.map((s) =>
+        has(s, 'parts') ? { ...s, act: { ...s.act, height: 0.5 } as Step['act'] } : s
+      );
+      return made.technique === 'split-face' ? { plan: { ...made.plan, steps } } : undefined;
+    }
+  },
+  {
+    id: 'a stick through what was set in',
+    codes: ['crosses-embed'],
+    // It is set in late and stands high.
+    follow: ['embed-uncovered', 'embed-drifts', 'tool-in-gel', 'embed-stands-out', 'drag-below-gel'],
+    make: (made) => {
+      if (made.technique !== 'layers') return undefined;
+      const pebble = {
+        id: 'pebble',
+        kind: 'object' as const,
+        name: 'pebble',
+        each: 1,
+        grams: 2,
+        density: 2.5,
+        from: 0,
+        height: 4
+      };
+      const before = (s: Step) => has(s, 'demoulds') || has(s, 'shields');
+      const set = withStep(made.plan, 'place', { embedId: 'pebble', pieces: 1, pressed: 4 }, before);
+      const dragged = withStep(set, 'drag', { depth: 'full' }, before);
+      const groups = dragged.groups.map((g) => ({ ...g, embeds: [pebble] }));
+      return { plan: { ...dragged, groups } };
+    }
   }
 ];

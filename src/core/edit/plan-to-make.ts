@@ -1,7 +1,7 @@
-import { compatibilityOf, materials, type Base, type Colourant } from '../material';
+import { compatibilityOf, limitOf, materials, type Base, type Colourant } from '../material';
 import { isWhite, paleness } from '../colour';
 import { splitAll, type Plan, type Step } from '../document';
-import { acts, TECHNIQUES, type Technique } from '../pour';
+import { acts, TECHNIQUES, type Technique, type Trait } from '../pour';
 import type { Shelf } from '../shelf';
 import { withNewCup } from './add-cup';
 import { applyTechnique } from './apply-technique';
@@ -50,18 +50,36 @@ export function planToMake(shelf: Shelf, asked: ToMake): Plan | undefined {
     groupId: 'group-1',
     keep: 'nothing'
   });
+  const cared = withCare(made, base);
   // A bar is judged by its cut.
-  return (asked.cutInto ?? 1) > 1 ? cutUp({ ...made, showFace: 'cut' }) : made;
+  return (asked.cutInto ?? 1) > 1 ? cutUp({ ...cared, showFace: 'cut' }) : cared;
+}
+
+/** What a material asks for that a technique leaves open: a cover where the air brings ash, air on all sides where it is wet. */
+function withCare(plan: Plan, { kind }: Base): Plan {
+  const out = plan.steps.findIndex((s) => traitsOf(s).includes('demoulds'));
+  if (out < 0) return plan;
+  const is = (trait: Trait) => plan.steps.some((s) => traitsOf(s).includes(trait));
+  const group = plan.groups[0]!.id;
+  const step = (act: string): Step[] => {
+    const made = actStep(freshId(plan, act), act, '', group);
+    return made ? [made] : [];
+  };
+  const before = materials.has(kind, 'ashes') && !is('shields') ? step('cover') : [];
+  const after = materials.has(kind, 'dries in air') && !is('airs') ? step('air') : [];
+  return { ...plan, steps: plan.steps.toSpliced(out, 1, ...before, plan.steps[out]!, ...after) };
+}
+
+/** What a step's act brings or does, by its own definition. */
+function traitsOf({ act }: Step): readonly Trait[] {
+  const known = acts.read(act);
+  return known?.definition.traits?.(known.act) ?? [];
 }
 
 /** The castings are cut once they are out of their mould, where the technique does not cut them itself. */
 function cutUp(plan: Plan): Plan {
-  const cuts = ({ act }: Step) => {
-    const known = acts.read(act);
-    return known?.definition.traits?.(known.act).includes('cuts') ?? false;
-  };
   const [group] = plan.groups;
-  if (!group || plan.steps.some(cuts)) return plan;
+  if (!group || plan.steps.some((s) => traitsOf(s).includes('cuts'))) return plan;
   const cut = actStep(freshId(plan, 'cut'), 'cut', '', group.id);
   if (!cut) return plan;
   const step: Step = {
@@ -95,7 +113,8 @@ function withColours(plan: Plan, { colourants }: Shelf, { kind }: Base, ids: rea
   const cups = made.cups.map((cup, i) => {
     const own = colourants.find((c) => c.id === ids[i]);
     if (!own) return { ...cup, name: i < ids.length ? plain : cup.name };
-    const percent = Math.min(own.limit ?? Infinity, isWhite(own) ? WHITE : USUAL);
+    const { limit } = limitOf(own, kind);
+    const percent = Math.min(limit, isWhite(own) ? WHITE : USUAL);
     return {
       ...cup,
       name: nameOf(own),

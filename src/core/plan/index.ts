@@ -4,7 +4,7 @@ export type { Computed, ComputedBase, ComputedCup } from './computed';
 export type { CommonMix, CupMix } from './weighing/weighed';
 export type { ComputedGroup, ComputedLayer } from './draw';
 export { cureCourses, type CureCourse } from './cure-courses';
-export { whitesIn } from './looks/dominance';
+export { takesOver, whitesIn } from './looks/dominance';
 export { WHITE_LIGHTNESS } from './looks/swirl';
 export { mixPaces } from './paces';
 export { roomIn } from './room';

@@ -46,7 +46,8 @@ export type Trait =
   | 'strewn'
   | 'sands'
   | 'parts'
-  | 'trims';
+  | 'trims'
+  | 'stains';
 
 /** What an act takes from a cup for each cavity, ml: all that the batch asks of it. */
 export interface Draw {

@@ -6,10 +6,12 @@ import { acts, type Trait } from '../../pour';
 import {
   booksOf,
   debriefOf,
+  foldRun,
   pourUntilNow,
   standingOf,
   type Debrief,
   type FrozenRun,
+  type RunEvent,
   type RunState,
   type Task,
   type TaskState
@@ -138,6 +140,15 @@ function weighedMixes(c: Case, mixId: string): string[] {
   });
 }
 
+/** Mixes of these cavities and the pots that they were taken from: all that was stirred for them. */
+export function stirredHere(c: Case): Set<string> {
+  const here = new Set(mixesHere(c));
+  const pots = c.state.tasks.flatMap(({ task }) =>
+    task.kind === 'weigh' && here.has(task.mixId) && task.portionOf !== undefined ? [task.portionOf] : []
+  );
+  return new Set([...here, ...pots]);
+}
+
 /** Colourants of a cup as planned, those of all that it was poured together from among them. */
 export function potsOf(c: Case, cupId: string): Colourant[] {
   const cup = c.plan.cups.find((x) => x.id === cupId);
@@ -154,16 +165,31 @@ export function cupName(c: Case, id: string): string {
   return cup ? lettered(cup) : 'the mix';
 }
 
-/** How far each mix of these cavities is off its ratio, a share, with what that does. */
-export const standings = (c: Case) =>
-  mixesHere(c).flatMap((mixId) => {
+/** How far each mix of these cavities is off its ratio, a share, as it was weighed and as it was planned, with what that does. */
+export const standings = (c: Case) => {
+  const asPlanned = weighedAsPlanned(c.frozen);
+  return mixesHere(c).flatMap((mixId) => {
     const found = standingOf(c.frozen, c.state, mixId);
-    return found ? [{ mixId, ...found }] : [];
+    const planned = standingOf(c.frozen, asPlanned, mixId)?.off ?? 0;
+    return found ? [{ mixId, planned, ...found }] : [];
   });
+};
+
+/** The run as it would stand had everything been weighed as it was aimed at. */
+const weighedAsPlanned = ({ tasks, computed }: FrozenRun): RunState =>
+  foldRun(
+    tasks,
+    tasks.flatMap((t, i): RunEvent[] =>
+      t.kind === 'weigh'
+        ? [{ id: `as-planned-${i}`, at: i, type: 'weighed', task: t.id, grams: t.grams }]
+        : []
+    ),
+    computed.division
+  );
 
 /** Stirs of the mixes of these cavities: minutes as planned and as they took. */
 export function stirs(c: Case): { mixId: string; planned: number; took: number }[] {
-  const here = new Set(mixesHere(c));
+  const here = stirredHere(c);
   return c.state.tasks.flatMap((t, i) => {
     if (t.task.kind !== 'stir' || !here.has(t.task.mixId) || t.doneAt === undefined) return [];
     const { mixId, minutes: planned } = t.task;

@@ -1,5 +1,7 @@
 import { freshId } from '../../edit';
-import { type Plan } from '../../plan';
+import { applyEdit } from '../../document/apply-edit';
+import { computePlan, type Plan } from '../../plan';
+import type { ProblemCode } from '../../problem';
 import { type Shelf } from '../../shelf';
 import type { Defect } from '../piece';
 import type { Case } from './case';
@@ -105,3 +107,12 @@ export const noted =
     ...plan,
     notes: [plan.notes, words].filter(Boolean).join('\n').slice(0, 4000)
   });
+
+/** The plan with the mend of its own warning of a kind, as it is proved for the plan of today; that at a path first. */
+export const asItsWarningMends =
+  (code: ProblemCode, path?: string) =>
+  (plan: Plan, shelf: Shelf): Plan => {
+    const mends = computePlan(plan, shelf).problems.filter((p) => p.code === code && p.edit);
+    const own = mends.find((p) => p.path === path) ?? mends[0];
+    return own?.edit ? applyEdit(plan, own.edit) : plan;
+  };

@@ -55,16 +55,19 @@ interface Halfway {
 /** The trying of mends, within what passes between two keystrokes. */
 class Proof {
   readonly #plan: Plan;
-  /** How bad each problem was before, by its name. */
-  readonly #before: ReadonlyMap<string, number>;
+  /** How bad each problem was before, and how many there were of a name. */
+  readonly #before: ReadonlyMap<string, { by: number; many: number }>;
   readonly #judge: Judge;
   #left: number;
   #following: number;
 
   constructor(plan: Plan, found: readonly Diagnostic[], judge: Judge) {
     this.#plan = plan;
-    const before = new Map<string, number>();
-    for (const p of found) before.set(named(p), Math.max(before.get(named(p)) ?? -Infinity, p.by ?? 0));
+    const before = new Map<string, { by: number; many: number }>();
+    for (const p of found) {
+      const { by, many } = before.get(named(p)) ?? { by: -Infinity, many: 0 };
+      before.set(named(p), { by: Math.max(by, p.by ?? 0), many: many + 1 });
+    }
     this.#before = before;
     this.#judge = judge;
     const share = Math.min(1, MOST_POURS_TRIED / Math.max(1, pourCount(plan)) / MOST_TRIED);
@@ -103,11 +106,16 @@ class Proof {
   }
 
   /** The warnings that a mend brings, or makes worse. */
-  #brought = ({ problems }: Mended): Diagnostic[] =>
-    problems.filter((p) => {
+  #brought = ({ problems }: Mended): Diagnostic[] => {
+    const seen = new Map<string, number>();
+    return problems.filter((p) => {
+      if (!isHarm(p)) return false;
       const before = this.#before.get(named(p));
-      return isHarm(p) && (before === undefined || (p.by ?? 0) > before + Math.abs(before) * HARDLY);
+      const nth = (seen.get(named(p)) ?? 0) + 1;
+      seen.set(named(p), nth);
+      return !before || nth > before.many || (p.by ?? 0) > before.by + Math.abs(before.by) * HARDLY;
     });
+  };
 
   /** A mend with the mends of what it brings; nothing where that goes on and on. */
   #followed({ of: problem, fix, mended: first }: Halfway): Fix | undefined {

@@ -22,6 +22,10 @@ export interface WhiteShare {
   pour: number;
 }
 
+/** Whether a white covers so much of its swirl’s face, and so much more than was poured of it, that it takes over. */
+export const takesOver = ({ face, pour }: Pick<WhiteShare, 'face' | 'pour'>): boolean =>
+  face >= TOO_MUCH && face >= BEYOND * pour;
+
 /** What is asked of a cup and of cavities, planned now or kept by a run. */
 type SwirlCup = Pick<ComputedCup, 'cupId' | 'hides' | 'looks' | 'name'>;
 type SwirlLayer = PouredLayer & Pick<ComputedLayer, 'gated' | 'shows'>;
@@ -56,9 +60,7 @@ export function dominanceProblems(
     if (cup.hides === null || cup.looks.own.lab.l < WHITE_LIGHTNESS) return [];
     const whites = groups.flatMap((group) => inSwirls(cup, group));
     const worst = whites.sort((a, b) => b.face - a.face)[0];
-    return worst && worst.face >= TOO_MUCH && worst.face >= BEYOND * worst.pour
-      ? [takesOver(plan, worst)]
-      : [];
+    return worst && takesOver(worst) ? [saidOf(plan, worst)] : [];
   });
 }
 
@@ -75,7 +77,7 @@ function inSwirls(cup: SwirlCup, group: SwirlGroup): White[] {
   });
 }
 
-function takesOver(plan: ResolvedPlan, { cup, face, pour }: White): Diagnostic {
+function saidOf(plan: ResolvedPlan, { cup, face, pour }: White): Diagnostic {
   const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
   return {
     code: 'white-takes-over',

@@ -40,6 +40,7 @@ import { glue, type Glue } from './glue';
 import { ink, type Ink } from './ink';
 import { stain, type Stain } from './stain';
 import { wrap, type Wrap } from './wrap';
+import { cover, type Cover } from './cover';
 import { cure, type Cure } from './cure';
 
 /** Every act there is, in the order a pour meets them. */
@@ -74,6 +75,7 @@ export const acts = new ActRegistry()
   .add(demould)
   .add(turn)
   .add(air)
+  .add(cover)
   .add(spray)
   .add(cut)
   .add(trim)
@@ -130,6 +132,7 @@ export type Act =
   | Ink
   | Stain
   | Wrap
-  | Cure;
+  | Cure
+  | Cover;
 
 export { lay, wait, type Lay, type Wait };

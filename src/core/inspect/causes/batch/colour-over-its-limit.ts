@@ -3,6 +3,9 @@ import { strongest, type Cause, type Pointed } from '../cause';
 import { cupName, mixesHere, type Case } from '../case';
 import { limitOf } from '../../../material';
 
+/** What the scale rounds to is no overdose. */
+const ROUNDED = 1.03;
+
 /** The colours of a mix as they went in, percent as supplied. */
 function coloursIn(c: Case, mixId: string) {
   const cup = c.frozen.computed.cups.find((x) => x.mixes.some((m) => m.mixId === mixId));
@@ -30,7 +33,7 @@ export const colourOverItsLimit: Cause = {
     return strongest(
       mixesHere(c).flatMap((mixId) =>
         coloursIn(c, mixId).flatMap(({ name, percent, limit, reason, line, cupId }) =>
-          percent > limit * 1.001
+          percent > limit * ROUNDED
             ? [
                 {
                   fact: `${cupName(c, mixId)} holds ${percent.toFixed(2)} % ${name}; its limit is ${Number(limit.toFixed(2))} %: ${reason}`,

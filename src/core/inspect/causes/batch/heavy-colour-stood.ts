@@ -1,6 +1,7 @@
+import { isWhite } from '../../../colour';
 import type { Colourant } from '../../../material';
 import { strongest, type Cause } from '../cause';
-import { cupName, latePours, minutesBetween, potsOf } from '../case';
+import { cupName, latePours, like, minutesBetween, potsOf, type Case } from '../case';
 
 /** After so long mica and white lie on the ground of a thin cup, minutes; usual practice, thick bases hold them longer. */
 const SETTLES = 12;
@@ -8,9 +9,9 @@ const SETTLES = 12;
 /** Density from which a pigment settles in a thin cup, g/ml: oxides, titanium white and mica; organic ones hover. */
 const HEAVY = 2.7;
 
-/** Inks and dyes hover; a pigment whose card tells no density is taken for a heavy one. */
-const isHeavy = ({ density, form, translucent }: Colourant): boolean =>
-  density === undefined ? form !== 'ink' && !translucent : density >= HEAVY;
+/** Of a pigment whose card tells no density only white and mica are known to be heavy. */
+const isHeavy = (pot: Colourant): boolean =>
+  pot.density === undefined ? isWhite(pot) || pot.form === 'mica' : pot.density >= HEAVY;
 
 /** A heavy pigment settled while its cup stood. */
 export const heavyColourStood: Cause = {
@@ -21,7 +22,9 @@ export const heavyColourStood: Cause = {
       latePours(c).flatMap(({ entry }) => {
         const stirred = c.state.cups.get(entry.task.mixId)?.coloured;
         const stood = stirred === undefined ? 0 : minutesBetween(stirred, entry.doneAt ?? stirred);
-        const settles = potsOf(c, entry.task.cupId).some(isHeavy);
+        // What is thick by then holds its pigment up.
+        const thick = like(c, 'goes by trace') || waitedToThicken(c, entry.task.stepId);
+        const settles = !thick && potsOf(c, entry.task.cupId).some(isHeavy);
         return settles && stood > SETTLES
           ? [
               {
@@ -35,3 +38,10 @@ export const heavyColourStood: Cause = {
     );
   }
 };
+
+/** Whether a pour waited for its own cup to thicken. */
+const waitedToThicken = (c: Case, stepId: string): boolean =>
+  c.plan.steps.some(
+    (s) =>
+      s.id === stepId && s.gates.some((g) => g.all.some((x) => x.kind === 'state' && x.of !== 'layer below'))
+  );

@@ -4,6 +4,9 @@ import { cupName, standings } from '../case';
 /** The share off that a two-part mix stands; typical of data sheets. */
 const MOST_OFF = 0.02;
 
+/** Nearer to what was planned than this share nothing was weighed wrong. */
+const SEEN = 0.004;
+
 /** A mix that ended off its ratio. */
 export const ratioOff: Cause = {
   id: 'ratio-off',
@@ -11,7 +14,8 @@ export const ratioOff: Cause = {
   evidence(c) {
     return strongest(
       standings(c)
-        .filter((s) => s.harms)
+        // What the plan itself came to is its own affair.
+        .filter((s) => s.harms && s.off > s.planned + SEEN)
         .map((s) => ({
           fact: `${cupName(c, s.mixId)} ended ${(s.off * 100).toFixed(1)} % off its ratio: ${s.words}`,
           strength: s.off / MOST_OFF,

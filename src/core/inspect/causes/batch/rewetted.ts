@@ -1,5 +1,5 @@
 import { strongest, type Cause } from '../cause';
-import { cupName, mixesHere } from '../case';
+import { cupName, stirredHere } from '../case';
 import { figure } from '../../../quantity';
 
 /** Liquid stirred into a mix that had thickened. */
@@ -13,7 +13,7 @@ export const rewetted: Cause = {
     'separated layers'
   ],
   evidence(c) {
-    const here = new Set(mixesHere(c));
+    const here = stirredHere(c);
     return strongest(
       c.state.mishaps
         .filter((m) => m.kind === 'rewetted' && here.has(m.of) && !m.over)

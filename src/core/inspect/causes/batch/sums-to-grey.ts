@@ -1,8 +1,11 @@
+import type { Lab } from '../../../colour';
 import type { Cause } from '../cause';
 
-/** Chroma from which a colour is one, and the share of it below which a mixture reads as grey. */
+/** Chroma from which a colour is one, and the share of the colours’ own below which their mixture reads as grey. Starting figures. */
 const COLOURED = 15;
 const GREY = 0.4;
+
+const chromaOf = ({ a, b }: Lab): number => Math.hypot(a, b);
 
 /** Colours whose mixture has none. */
 export const sumsToGrey: Cause = {
@@ -11,15 +14,21 @@ export const sumsToGrey: Cause = {
   evidence(c) {
     const cups = c.frozen.computed.groups
       .filter((g) => g.groupId === c.groupId)
-      .flatMap((g) => g.layers.map((l) => ({ lab: l.look.lab, ml: l.each })));
+      .flatMap((g) => g.layers.map((l) => ({ id: l.cupId, lab: l.look.lab, ml: l.each })));
     const ml = cups.reduce((s, x) => s + x.ml, 0);
-    const mean = (key: 'a' | 'b') => cups.reduce((s, x) => s + x.lab[key] * x.ml, 0) / Math.max(1e-9, ml);
-    const chroma = Math.hypot(mean('a'), mean('b'));
-    const each = Math.max(0, ...cups.map((x) => Math.hypot(x.lab.a, x.lab.b)));
-    if (cups.length < 3 || each < COLOURED || chroma > each * GREY) return undefined;
+    const mean = (of: (lab: Lab) => number) =>
+      cups.reduce((s, x) => s + of(x.lab) * x.ml, 0) / Math.max(1e-9, ml);
+    const together = Math.hypot(
+      mean((lab) => lab.a),
+      mean((lab) => lab.b)
+    );
+    const alone = mean(chromaOf);
+    const coloured = new Set(cups.filter((x) => chromaOf(x.lab) >= COLOURED).map((x) => x.id));
+    // White, black and one colour only pale each other: it takes two colours to cancel.
+    if (coloured.size < 2 || together > alone * GREY) return undefined;
     return {
-      fact: `its ${new Set(cups.map((x) => x.lab)).size} colours mix to one with a chroma of ${chroma.toFixed(0)}, the strongest alone has ${each.toFixed(0)}`,
-      strength: (each * GREY - chroma) / each,
+      fact: `its ${coloured.size} colours have a chroma of ${alone.toFixed(0)} on the whole, mixed through one another ${together.toFixed(0)}`,
+      strength: (alone * GREY - together) / alone,
       change: 'fewer colours, or colours that lie nearer to each other'
     };
   }

@@ -1,4 +1,4 @@
-import { strongest, type Cause } from '../cause';
+import { asItsWarningMends, strongest, type Cause } from '../cause';
 import { cupName, mixesHere } from '../case';
 import { compatibilityOf } from '../../../material';
 
@@ -19,7 +19,8 @@ export const wrongColourantForIt: Cause = {
                 {
                   fact: `${pot!.name} in ${cupName(c, mixId)}: ${judged.reason}`,
                   strength: 1,
-                  change: 'take another pot for this material'
+                  change: 'take another pot for this material',
+                  apply: asItsWarningMends('colourant-unsuited')
                 }
               ]
             : [];

@@ -15,12 +15,6 @@ export const notAired: Cause = {
         strength: 1,
         change: 'on a grid, air on all sides, from the mould on'
       };
-    return all.length
-      ? undefined
-      : {
-          fact: 'no airing is in the plan',
-          strength: 0.3,
-          change: 'add 24 h of air on all sides after demoulding'
-        };
+    return all.length ? undefined : { note: 'whether it dried with air on all sides, and for how long' };
   }
 };

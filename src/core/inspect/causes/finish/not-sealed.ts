@@ -7,6 +7,8 @@ export const notSealed: Cause = {
   defects: ['washed-out stain'],
   evidence(c) {
     const seals = acted(c, 'seals');
+    // What bears no stain and no ink has none to wash out.
+    if (!acted(c, 'stains').length) return undefined;
     if (!seals.length)
       return {
         fact: 'no seal is in the plan',

@@ -1,6 +1,6 @@
 import { duration } from '../../../quantity';
 import { strongest, waitAtLeast, type Cause } from '../cause';
-import { acted, like, minutesBetween } from '../case';
+import { acted, like, minutesBetween, type Case } from '../case';
 
 /** Edges cut or sanded while the piece was still wet: they crumble and smear. */
 export const workedWet: Cause = {
@@ -9,10 +9,6 @@ export const workedWet: Cause = {
   evidence(c) {
     const out = c.state.groups.get(c.groupId)?.demoulded;
     if (out === undefined || !like(c, 'dries in air')) return undefined;
-    const aired = acted(c, 'airs').find((a) => a.entry.status === 'done')?.entry.doneAt;
-    const airing = acted(c, 'airs').flatMap(({ entry: { task } }) =>
-      task.kind === 'do' ? task.unattended : []
-    );
     return strongest(
       [...acted(c, 'sands'), ...acted(c, 'trims')].flatMap(({ step, entry }) => {
         if (entry.status !== 'done' || entry.doneAt === undefined) return [];
@@ -21,7 +17,7 @@ export const workedWet: Cause = {
           g.all.flatMap((x) => (x.kind === 'since' ? [{ gate: g.id, minutes: x.minutes }] : []))
         );
         const [most] = gates.sort((a, b) => b.minutes - a.minutes);
-        const planned = most?.minutes ?? (aired === undefined || aired > entry.doneAt ? (airing[0] ?? 0) : 0);
+        const planned = most?.minutes ?? airedBefore(c, step.id);
         if (after >= planned * 0.98) return [];
         return [
           {
@@ -35,3 +31,14 @@ export const workedWet: Cause = {
     );
   }
 };
+
+/** Minutes of air that the plan has before a step. */
+function airedBefore(c: Case, stepId: string): number {
+  const order = c.plan.steps.map((s) => s.id);
+  return Math.max(
+    0,
+    ...acted(c, 'airs').map(({ step, entry: { task } }) =>
+      task.kind === 'do' && order.indexOf(step.id) < order.indexOf(stepId) ? task.unattended : 0
+    )
+  );
+}

@@ -1,4 +1,4 @@
-import { WHITE_LIGHTNESS } from '../../../plan';
+import { WHITE_LIGHTNESS, whitesIn } from '../../../plan';
 import { isWhite } from '../../../colour';
 import { like, potsOf } from '../case';
 import { strongest, type Cause } from '../cause';
@@ -7,6 +7,8 @@ import { figure } from '../../../quantity';
 /** The share of a pour under which, and the thickness of hiding, mm, past which a white makes few cells; usual practice. */
 const LITTLE = 0.08;
 const THIN = 3;
+/** A white that covers so many times its share of the pour is strong enough. */
+const SPREADS = 1.1;
 
 /** Too little of a white, or too weak a one, to make cells. */
 export const whiteTooWeak: Cause = {
@@ -15,10 +17,20 @@ export const whiteTooWeak: Cause = {
   evidence(c) {
     // Cells are a thing of thin resin; a clear cup is no white.
     if (!like(c, 'runs thin')) return undefined;
+    const { computed } = c.frozen;
+    const spreads = new Set(
+      whitesIn(
+        computed.cups,
+        computed.groups.filter((g) => g.groupId === c.groupId)
+      )
+        .filter((w) => w.face > w.pour * SPREADS)
+        .map((w) => w.cupId)
+    );
     return strongest(
-      c.frozen.computed.cups.flatMap((cup) =>
+      computed.cups.flatMap((cup) =>
         potsOf(c, cup.cupId).some(isWhite) &&
         cup.looks.own.lab.l >= WHITE_LIGHTNESS &&
+        !spreads.has(cup.cupId) &&
         (cup.shareOfPour < LITTLE || cup.hides === null || cup.hides > THIN)
           ? [
               {

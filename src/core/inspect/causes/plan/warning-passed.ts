@@ -1,10 +1,8 @@
-import { applyEdit } from '../../../document/apply-edit';
-import { computePlan, type Plan } from '../../../plan';
+import type { Plan } from '../../../plan';
 import type { ProblemCode } from '../../../problem';
-import type { Shelf } from '../../../shelf';
 import type { Defect } from '../../piece';
 import type { Case } from '../case';
-import type { Cause, Pointed } from '../cause';
+import { asItsWarningMends, type Cause, type Pointed } from '../cause';
 
 /** A warning was said and the pour was made all the same: how likely that is the cause, beside what the log measured. A starting value. */
 const PASSED = 0.4;
@@ -32,7 +30,6 @@ const MAKES = {
   'dust-on-matte': ['haze from a matte mould', 'mica or glitter where none should be'],
   'embed-too-big': ['embed cut or uncovered', 'short fill or ledge'],
   'embed-uncovered': ['embed cut or uncovered'],
-  'fats-may-set': ['oily, streaked or crumbly', 'unmixed streaks or specks', 'separated layers'],
   'flame-near-alcohol': ['overheated', 'ink faded or spread'],
   'flame-on-wet': ['overheated', 'bubbles on the open face', 'water marks'],
   'gate-early': ['colours run together', 'layer broke through', 'blotted lines'],
@@ -41,7 +38,6 @@ const MAKES = {
   'ink-bleeds': ['ink faded or spread', 'colours run together'],
   'layer-too-deep': ['overheated', 'yellowed', 'snapped or chipped on demould'],
   'milled-soft': ['milled away or peeled out', 'unclear edges or numbers'],
-  'mix-too-small': ['tacky or soft', 'unmixed streaks or specks'],
   'mould-residue': ['dye left from an earlier piece', 'mica or glitter where none should be'],
   'mould-too-cool': ['short fill or ledge', 'sunk sprue or dent'],
   'mould-worn': ['haze from a matte mould', 'snapped or chipped on demould'],
@@ -60,12 +56,10 @@ const MAKES = {
   'reheated-too-often': ['yellowed', 'tacky or soft'],
   'reserve-after-colour': ['muddy blend', 'too dark, too light or another hue'],
   'sealed-wet': ['sealed too early', 'water marks', 'washed-out stain'],
-  settles: ['sunken glitter', 'too dark, too light or another hue'],
   'split-off-ratio': ['tacky or soft', 'snapped or chipped on demould', 'sweat marks'],
   'still-in-mould': ['sealed too early', 'washed-out stain', 'lost lines or bare patches'],
   'superfat-moves': ['oily, streaked or crumbly', 'tacky or soft', 'ash bloom'],
   'tool-in-gel': ['muddy blend', 'blotted lines', 'lost lines or bare patches'],
-  'tool-order': ['muddy blend', 'colours run together'],
   'vessel-too-small': ['unmixed streaks or specks', 'tacky or soft'],
   'water-cement': ['snapped or chipped on demould', 'sweat marks', 'short fill or ledge'],
   'zone-outside': ['off-centre', 'lost lines or bare patches']
@@ -81,9 +75,9 @@ export const warningPassed = (code: ProblemCode, defects: readonly Defect[]): Ca
     if (!first) return undefined;
     return {
       fact: `the plan said before the pour: ${first.sentence}`,
-      strength: first.level === 'note' ? PASSED / 2 : PASSED + 0.02 * Math.min(5, passed.length),
+      strength: PASSED + 0.02 * Math.min(5, passed.length),
       change: first.mend,
-      apply: (plan, shelf) => mended(plan, shelf, first)
+      apply: asItsWarningMends(code, first.path)
     } satisfies Pointed;
   }
 });
@@ -103,7 +97,7 @@ function passedHere(c: Case, code: ProblemCode): Kept[] {
     [undefined, c.groupId].includes(idIn(p, 'groups')) &&
     isStepHere(c, idIn(p, 'steps')) &&
     isCupHere(c, idIn(p, 'cups'));
-  return c.frozen.computed.problems.filter((p) => p.code === code && here(p));
+  return c.frozen.computed.problems.filter((p) => p.code === code && p.level !== 'note' && here(p));
 }
 
 const isStepHere = (c: Case, stepId: string | undefined): boolean => {
@@ -119,13 +113,6 @@ const cupsWithin = (plan: Plan, id: string): string[] => {
   const cup = plan.cups.find((x) => x.id === id);
   return [id, ...(cup && 'cups' in cup.from ? cup.from.cups.flatMap((p) => cupsWithin(plan, p.cupId)) : [])];
 };
-
-/** The plan with the mend of its own warning, as it is proved for the plan of today. */
-function mended(plan: Plan, shelf: Shelf, passed: Kept): Plan {
-  const now = computePlan(plan, shelf).problems.filter((p) => p.code === passed.code && p.edit);
-  const own = now.find((p) => p.path === passed.path) ?? now[0];
-  return own?.edit ? applyEdit(plan, own.edit) : plan;
-}
 
 /** A cause for every warning that makes a defect. */
 export const WARNINGS_PASSED: readonly Cause[] = Object.entries(MAKES).map(([code, defects]) =>

@@ -1,6 +1,9 @@
 import { strongest, type Cause } from '../cause';
 import { cupName, latePours } from '../case';
 
+/** A window is known no better than to this share of it. */
+const NEAR = 0.05;
+
 /** A cup that was poured after its window: it no longer levels, and holds its bubbles. */
 export const cupPouredLate: Cause = {
   id: 'cup-poured-late',
@@ -15,7 +18,7 @@ export const cupPouredLate: Cause = {
   evidence(c) {
     return strongest(
       latePours(c)
-        .filter((p) => p.over > 0.05)
+        .filter((p) => p.over > Math.max(1, NEAR * p.until))
         .map((p) => ({
           fact: `${cupName(c, p.entry.task.mixId)} was poured ${p.over.toFixed(1)} min past its ${p.until.toFixed(0)} min`,
           strength: p.over / p.until,

@@ -1,7 +1,7 @@
 import type { Defect } from '../../piece';
 import type { Trait } from '../../../pour';
 import { strongest, type Cause, type Pointed } from '../cause';
-import { acted, cupName, mixesHere, tasksHere, type Case } from '../case';
+import { acted, cupName, stirredHere, tasksHere, type Case } from '../case';
 
 /** What was left out shows at once: how likely it is the cause, beside what was measured. A starting value. */
 const LEFT_OUT = 1;
@@ -45,7 +45,7 @@ export const LEFT_OUTS: readonly Cause[] = [
     'stir-left-out',
     ['unmixed streaks or specks', 'tacky or soft', 'oily, streaked or crumbly'],
     (c) => {
-      const here = new Set(mixesHere(c));
+      const here = stirredHere(c);
       return c.state.tasks.flatMap(({ task, status }) =>
         task.kind === 'stir' && status === 'skipped' && here.has(task.mixId)
           ? [`the stirring of ${cupName(c, task.cupId)}`]

@@ -8,12 +8,7 @@ export const noTorch: Cause = {
   evidence(c) {
     const all = acted(c, 'clears');
     if (!like(c, 'may be flamed')) return undefined;
-    if (!all.length)
-      return {
-        fact: 'no warm air or flame was planned over the open face',
-        strength: 0.3,
-        change: 'warm air over it in the first minutes; no flame near alcohol'
-      };
+    if (!all.length) return { note: 'whether warm air went over the open face in the first minutes' };
     return all.some((a) => a.entry.status === 'skipped')
       ? {
           fact: 'the warm air over the open face was left out',

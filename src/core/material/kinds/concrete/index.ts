@@ -80,9 +80,11 @@ export const concrete = defineMaterial<ConcreteCard>({
   thinners: ['plasticiser', 'water'],
   overshoot: (card, { grams }) => {
     const wc = waterCementOf(card, grams);
+    // Within the usual range too, a tenth more water than its card is another, weaker concrete.
+    const wetter = wc !== undefined && wc > card.waterCement * (1 + 2 * THINNING_TOLERANCE);
     return {
       words: `water/cement ${wc?.toFixed(3) ?? '?'}`,
-      harms: wc !== undefined && wc > WATER_CEMENT.most
+      harms: wetter || (wc !== undefined && wc > WATER_CEMENT.most)
     };
   },
   optics: {

@@ -15,7 +15,6 @@ export const ink = defineAct({
   name: 'ink the recesses',
   group: 'after',
   fields,
-  traits: ['unmoulded'],
   also: ['recess', 'number', 'line'],
   usually: { each: 2 },
   flow: ({ hollows, colourantId }, casting) => {

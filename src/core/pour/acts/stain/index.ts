@@ -16,7 +16,7 @@ export const stain = defineAct({
   group: 'after',
   fields,
   also: ['relief', 'hollows', 'patina'],
-  traits: ['water', 'unmoulded'],
+  traits: ['water', 'unmoulded', 'stains'],
   usually: { each: 2 },
   flow: ({ hollows, colourantId, wiped }, casting) => {
     // Where the hollows are is not known until they are traced.
