@@ -61,7 +61,7 @@ module.exports = {
       name: 'demo-only-by-its-loader',
       comment: 'Demo data reaches the application through its loader; tests may use it.',
       severity: 'error',
-      from: { path: '^src/', pathNot: ['\\.test\\.ts$', '^src/lib/server/demo\\.ts$'] },
+      from: { path: '^src/', pathNot: ['\\.test(ing)?\\.ts$', '^src/lib/server/demo\\.ts$'] },
       to: { path: '^demo/' }
     },
     {

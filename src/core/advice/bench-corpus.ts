@@ -35,14 +35,14 @@ function runsOf(made: WellMade): JudgedRun[] {
   const good = goodRun(frozen);
   const of = { material: made.material, technique: made.technique, badChanges: [] };
   const named = DEFECTS.flatMap((d) =>
-    look(made.plan, frozen, good, d).flatMap((l) => (AS_PLANNED.has(l.id) ? [] : [`${d}: ${l.id}`]))
+    look(frozen, good, d).flatMap((l) => (AS_PLANNED.has(l.id) ? [] : [`${d}: ${l.id}`]))
   );
   const right: JudgedRun = { ...of, id: made.id, slip: undefined, missed: [], false: named };
   const slipped = SLIPS.flatMap((slip): JudgedRun[] => {
     const fault = slip.fault?.(frozen);
     if (!fault && !slip.beside) return [];
     const events = fault ? fault(good, frozen) : good;
-    const likely = look(made.plan, frozen, events, slip.defect, slip.beside);
+    const likely = look(frozen, events, slip.defect, slip.beside);
     const first = likely.findIndex((l) => slip.causes.includes(l.id));
     return [
       {
@@ -59,14 +59,13 @@ function runsOf(made: WellMade): JudgedRun[] {
 }
 
 function look(
-  plan: Plan,
   frozen: FrozenRun,
   events: readonly RunEvent[],
   defect: (typeof DEFECTS)[number],
   beside?: RecordFacts
 ): Likely[] {
   const state = foldRun(frozen.tasks, events, frozen.computed.division);
-  return causesOf(caseOf(frozen, state, plan.groups[0]!.id, beside), defect).likely;
+  return causesOf(caseOf(frozen, state, frozen.file.plan.groups[0]!.id, beside), defect).likely;
 }
 
 /** Why a change of the plan is none: it leaves the plan as it was. */
@@ -92,7 +91,7 @@ export function poured(plan: Plan, shelf: Shelf, warning: Problem): string[] {
   const frozen = freeze(plan, shelf);
   const events = goodRun(frozen);
   const ids = [OWN[warning.code], `warned-${warning.code}`];
-  const likely = DEFECTS.flatMap((d) => look(plan, frozen, events, d)).find((l) => ids.includes(l.id));
+  const likely = DEFECTS.flatMap((d) => look(frozen, events, d)).find((l) => ids.includes(l.id));
   if (!likely) return [`${warning.code} is no candidate`];
   if (!warning.edit) return [];
   const after = changed(plan, likely, shelf);

@@ -1,4 +1,5 @@
 import type { Behaviour } from './behaviour';
+import { atPace, type Room } from './room';
 
 /** Something that makes a cup run ahead of its card or lag behind it: a factor on its times, and what it is in plain words. */
 export interface Pace {
@@ -18,13 +19,15 @@ export const together = (paces: readonly Pace[]): number => paces.reduce((f, p) 
  */
 export function paced(behaviour: Behaviour, factor: number): Behaviour {
   if (factor === 1) return behaviour;
+  // Its nights come when they come, however fast it goes.
+  const paceOf = (room: Room) => atPace(room, factor);
   return {
     ...behaviour,
-    pourUntil: (grams, room) => factor * behaviour.pourUntil(grams, room),
-    goneBy: (grams, room) => factor * behaviour.goneBy(grams, room),
-    layerReaches: (state, mm, room) => factor * behaviour.layerReaches(state, mm, room),
-    cupReaches: (state, grams, room) => factor * behaviour.cupReaches(state, grams, room),
-    warmsTo: (celsius, body, room) => factor * behaviour.warmsTo(celsius, body, room),
-    layerFirm: (mm, room) => factor * behaviour.layerFirm(mm, room)
+    pourUntil: (grams, room) => factor * behaviour.pourUntil(grams, paceOf(room)),
+    goneBy: (grams, room) => factor * behaviour.goneBy(grams, paceOf(room)),
+    layerReaches: (state, mm, room) => factor * behaviour.layerReaches(state, mm, paceOf(room)),
+    cupReaches: (state, grams, room) => factor * behaviour.cupReaches(state, grams, paceOf(room)),
+    warmsTo: (celsius, body, room) => factor * behaviour.warmsTo(celsius, body, paceOf(room)),
+    layerFirm: (mm, room) => factor * behaviour.layerFirm(mm, paceOf(room))
   };
 }

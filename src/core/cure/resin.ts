@@ -1,5 +1,5 @@
 import { LRUCache } from 'lru-cache';
-import { celsiusAt, roomKey, type Room } from './room';
+import { celsiusAt, roomKey, toChange, type Room } from './room';
 
 /**
  * Resin as a small physical model, so that windows follow mass, depth and today's temperature rather
@@ -84,7 +84,14 @@ function integrate(k0: number, body: Body, around: Room, joinedAt = celsiusAt(ar
     const room = roomAt(minute);
     const warming = (HEAT / CAPACITY) * speed - loss * (kelvin - room);
     // Steps small enough that neither the cure nor the temperature moves far within one.
-    const step = Math.min(4, 0.004 / speed, 0.35 / loss, 0.5 / Math.max(1e-6, Math.abs(warming)));
+    // None runs on past nightfall or dawn, where the room changes at once.
+    const step = Math.min(
+      4,
+      0.004 / speed,
+      0.35 / loss,
+      0.5 / Math.max(1e-6, Math.abs(warming)),
+      toChange(around, minute)
+    );
     const midAlpha = alpha + (speed * step) / 2;
     const midKelvin = kelvin + (warming * step) / 2;
     const midSpeed = rate(midAlpha, midKelvin);
@@ -104,8 +111,18 @@ function integrate(k0: number, body: Body, around: Room, joinedAt = celsiusAt(ar
     peakCelsius: peak.kelvin - 273.15,
     peakMinute: peak.minute,
     course,
-    reaches: (celsius) => course.find((m) => m.celsius >= celsius)?.minute ?? Infinity
+    reaches: (celsius) => crossing(course, celsius)
   };
+}
+
+/** When a course first reaches a temperature, between two of its moments by their line; infinity where it never does. */
+function crossing(course: readonly CureMoment[], celsius: number): number {
+  const at = course.findIndex((m) => m.celsius >= celsius);
+  const [before, after] = [course[at - 1], course[at]];
+  if (!after) return Infinity;
+  if (!before || after.celsius <= before.celsius) return after.minute;
+  const share = (celsius - before.celsius) / (after.celsius - before.celsius);
+  return before.minute + share * (after.minute - before.minute);
 }
 
 const fitted = new LRUCache<number, number>({ max: 500 });

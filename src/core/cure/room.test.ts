@@ -2,7 +2,7 @@ import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { celsiusAt, cureOf, paced, roomFrom, withDay, type Room } from '.';
+import { celsiusAt, cureOf, paced, rateFor, roomFrom, withDay, type Room } from '.';
 import { behaviourOf } from '../material';
 
 const jesmonite = cards.bases.find((b) => b.kind === 'gypsum')!;
@@ -49,6 +49,32 @@ describe('a room with nights', () => {
       ),
       { numRuns: 40 }
     );
+  });
+
+  it('lets a resin that lags behind meet its nights when they come', () => {
+    // A small-step sum of the model’s own law for a thin layer, which has the room’s temperature throughout.
+    const open = quick.openMinutes;
+    const k0 = rateFor(open);
+    const lagging = 1.6;
+    const alone = (hour: number, day: number, night: number): number => {
+      let [alpha, minute] = [1e-4, 0];
+      const tick = 0.05;
+      while (alpha < 0.8) {
+        const h = (hour + minute / 60) % 24;
+        const kelvin = 273.15 + (h >= 20 || h < 7 ? night : day);
+        const rate =
+          Math.exp((-50_000 / 8.314) * (1 / kelvin - 1 / 296.15)) * (alpha + 0.02) ** 0.3 * (1 - alpha) ** 2;
+        alpha += (k0 / lagging) * rate * tick;
+        minute += tick;
+      }
+      return minute;
+    };
+    for (const hour of [12, 15, 17, 19.5]) {
+      const r = { day: 24, night: 12, hour };
+      const model = paced(behaviourOf(quick), lagging).layerFirm(0.5, r);
+      const sum = alone(hour, 24, 12);
+      expect(Math.abs(model - sum) / sum, `begun at ${hour}`).toBeLessThan(0.05);
+    }
   });
 
   it('with nights as warm as its days is a room of one temperature', () => {

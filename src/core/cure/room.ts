@@ -3,6 +3,8 @@ export interface Nights {
   day: number;
   night: number;
   hour: number;
+  /** How many of the room’s minutes pass in one of the body’s own, where that runs ahead or lags behind; 1 when absent. */
+  pace?: number;
 }
 
 /** The room as a body feels it from its zero on: one temperature, °C, or a day's and a night's. */
@@ -13,7 +15,8 @@ export const NIGHT = { from: 20, to: 7 } as const;
 
 const HOURS = 24;
 const dark = (hour: number) => hour >= NIGHT.from || hour < NIGHT.to;
-const hourAt = (room: Nights, minutes: number) => (((room.hour + minutes / 60) % HOURS) + HOURS) % HOURS;
+const hourAt = (room: Nights, minutes: number) =>
+  (((room.hour + (minutes * (room.pace ?? 1)) / 60) % HOURS) + HOURS) % HOURS;
 
 /**
  * °C in a room so many minutes after its zero.
@@ -38,13 +41,26 @@ export const withDay = (room: Room, celsius: number): Room =>
 
 /** A word for a room, the same for rooms that are alike. */
 export const roomKey = (room: Room): string =>
-  typeof room === 'number' ? String(room) : `${room.day}/${room.night}@${room.hour.toFixed(2)}`;
+  typeof room === 'number'
+    ? String(room)
+    : `${room.day}/${room.night}@${room.hour.toFixed(2)}x${(room.pace ?? 1).toPrecision(6)}`;
 
-/** Minutes from a moment to the next change between day and night, more than none. */
-function toChange(room: Nights, minutes: number): number {
+/**
+ * The room as a body feels it whose own minutes are so many of the room’s.
+ * @example atPace(21, 2) // 21
+ */
+export const atPace = (room: Room, pace: number): Room =>
+  typeof room === 'number' ? room : { ...room, pace: (room.pace ?? 1) * pace };
+
+/**
+ * Minutes from a moment to the next change between day and night, more than none; infinity where there is none.
+ * @example toChange(21, 0) // Infinity
+ */
+export function toChange(room: Room, minutes: number): number {
+  if (typeof room === 'number' || room.day === room.night) return Infinity;
   const hour = hourAt(room, minutes);
   const until = dark(hour) ? NIGHT.to : NIGHT.from;
-  return Math.max(1e-3, ((until - hour + HOURS) % HOURS) * 60);
+  return Math.max(1e-3, (((until - hour + HOURS) % HOURS) * 60) / (room.pace ?? 1));
 }
 
 /**

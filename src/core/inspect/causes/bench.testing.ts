@@ -8,10 +8,10 @@ import type { Defect } from '../piece';
 import type { RecordFacts } from './case';
 import { caseOf, causesOf } from '.';
 
-export const MINUTE = 60_000;
+const MINUTE = 60_000;
 
 /** Minutes of a task in a run that goes to plan. */
-export function lasts(t: Task): number {
+function lasts(t: Task): number {
   switch (t.kind) {
     case 'weigh':
       return 0.5;

@@ -5,8 +5,9 @@ import type { Plan } from '../../plan';
 import type { Shelf } from '../../shelf';
 import { add, shift, skip, times, without, type Planted } from './bench.testing';
 
-export const { tideline, samphire, nightHeron, rockpool, sluice, saltings, eel, lantern } = demo;
-export const withActs = (plan: Plan, ...acts: { kind: string }[]): Plan => ({
+const { eel } = demo;
+export const { tideline, samphire, nightHeron, rockpool, sluice, saltings, lantern } = demo;
+const withActs = (plan: Plan, ...acts: { kind: string }[]): Plan => ({
   ...plan,
   steps: [
     ...plan.steps.slice(0, 1),
@@ -20,31 +21,31 @@ export const recipe = (plan: Plan, factor: number, cup = 0): Plan => ({
     i === cup ? { ...c, recipe: c.recipe.map((r) => ({ ...r, percent: r.percent * factor })) } : c
   )
 });
-export const otherPot = (plan: Plan, colourantId: string): Plan => ({
+const otherPot = (plan: Plan, colourantId: string): Plan => ({
   ...plan,
   cups: plan.cups.map((c, i) => (i ? c : { ...c, recipe: c.recipe.map((r) => ({ ...r, colourantId })) }))
 });
-export const leaning = (draft: number): Shelf => ({
+const leaning = (draft: number): Shelf => ({
   ...cards,
   moulds: cards.moulds.map((m) => ({ ...m, cavities: m.cavities.map((c) => ({ ...c, draft })) }))
 });
 /** Every pot is an ink. */
-export const inked: Shelf = {
+const inked: Shelf = {
   ...cards,
   colourants: cards.colourants.map((c) => ({ ...c, form: 'ink' as const }))
 };
-export const matte: Shelf = {
+const matte: Shelf = {
   ...cards,
   moulds: cards.moulds.map((m) => ({ ...m, finish: 'matte' as const }))
 };
-export const deep: Shelf = {
+const deep: Shelf = {
   ...cards,
   bases: cards.bases.map((b) => (b.kind === 'resin' ? { ...b, depthLimit: 3 } : b))
 };
 export const knobs1 = tideline.groups[0]!.id;
 
 /** Cavities a tenth as deep. */
-export const flatter: Shelf = {
+const flatter: Shelf = {
   ...cards,
   moulds: cards.moulds.map((m) => ({
     ...m,
@@ -53,27 +54,27 @@ export const flatter: Shelf = {
     )
   }))
 };
-export const soapWith = (more: Record<string, unknown>): Shelf => ({
+const soapWith = (more: Record<string, unknown>): Shelf => ({
   ...cards,
   bases: cards.bases.map((b) => (b.kind === 'soap' ? ({ ...b, ...more } as typeof b) : b))
 });
 /** Every pot weighs as much as an oxide. */
 export const heavy: Shelf = { ...cards, colourants: cards.colourants.map((c) => ({ ...c, density: 4.5 })) };
-export const dry: Shelf = {
+const dry: Shelf = {
   ...cards,
   colourants: cards.colourants.map((c) => ({ ...c, form: 'powder' as const }))
 };
-export const LAST_PUDDLE = new RegExp(
+const LAST_PUDDLE = new RegExp(
   `^pour:${rockpool.steps.filter((s) => s.act.kind === 'puddle').at(-1)!.id}`
 );
 
-export const puddledFrom = (from: string): Plan => ({
+const puddledFrom = (from: string): Plan => ({
   ...rockpool,
   steps: rockpool.steps.map((s) => (s.act.kind === 'puddle' ? { ...s, act: { ...s.act, from } } : s))
 });
 
 /** The knobs sanded through some grits once they are out. */
-export const withSand = (grits: number[]): Plan => ({
+const withSand = (grits: number[]): Plan => ({
   ...tideline,
   steps: [
     ...tideline.steps,

@@ -4,7 +4,7 @@ import { eel, rockpool, sluice, tideline } from '../../../../demo/plans';
 import { applyEdit } from '../../document/apply-edit';
 import { mended, problemsOf, type Told } from './mended.testing';
 import { otherMoulds } from '../fixes/other-mould';
-import { computePlan, Plan } from '..';
+import { type Plan } from '..';
 import { type LearnedHistory } from '../../document';
 import { type Shelf } from '../../shelf';
 

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import { plans } from '../../../../demo/plans';
 import * as demo from '../../../../demo/plans';
-import { applyEdit } from '../../document/apply-edit';
 import { actStep, applyTechnique, newPlan } from '../../edit';
 import { eachByItself, splitAll } from '../../document';
 import { computePlan, type Plan } from '..';

@@ -1,12 +1,9 @@
-import { deltaE } from '../../../colour';
 import { strongest, type Cause } from '../cause';
 import { layersHere } from '../case';
 import { figure } from '../../../quantity';
 
 /** A film thinner than this share of what hides lets what lies behind it through. A starting figure. */
 const SHARE = 0.5;
-/** ΔE00 from its own colour from which a layer looks like another. A starting figure. */
-const OTHER = 12;
 
 /** A colour too thin to hide what lies behind it. */
 export const showsThrough: Cause = {

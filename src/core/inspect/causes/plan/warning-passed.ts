@@ -66,7 +66,7 @@ const MAKES = {
 } satisfies Partial<Record<ProblemCode, readonly Defect[]>>;
 
 /** What the plan was warned of before the pour, and was done all the same. */
-export const warningPassed = (code: ProblemCode, defects: readonly Defect[]): Cause => ({
+const warningPassed = (code: ProblemCode, defects: readonly Defect[]): Cause => ({
   id: `warned-${code}`,
   defects,
   evidence(c) {
