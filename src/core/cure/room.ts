@@ -47,14 +47,12 @@ export const roomKey = (room: Room): string =>
 
 /**
  * The room as a body feels it whose own minutes are so many of the room’s.
- * @example atPace(21, 2) // 21
  */
 export const atPace = (room: Room, pace: number): Room =>
   typeof room === 'number' ? room : { ...room, pace: (room.pace ?? 1) * pace };
 
 /**
  * Minutes from a moment to the next change between day and night, more than none; infinity where there is none.
- * @example toChange(21, 0) // Infinity
  */
 export function toChange(room: Room, minutes: number): number {
   if (typeof room === 'number' || room.day === room.night) return Infinity;

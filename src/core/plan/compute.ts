@@ -1,3 +1,4 @@
+import type { Scale } from '../dosing';
 import { placeSurplus, planLetDowns, type PlannedLetDown, type Weighing } from '../batch';
 import { cautionsOf, materials, type Base } from '../material';
 import { cavityOf } from '../mould';
@@ -96,7 +97,8 @@ function* unprovenInTurn(document: Plan, shelf: Shelf, learned: LearnedHistory):
   yield;
   const mixesOf = new Map(allMixes.cups.map((w) => [w.cup.id, w.mixes]));
   const palette = paletteOf(plan, (id) => Math.max(0, ...(mixesOf.get(id) ?? []).map((m) => m.ml)));
-  const cups = allMixes.cups.map((w) => computedCup(w, palette, pouredMlOf(allMixes)));
+  const whole = { allPouredMl: pouredMlOf(allMixes), scales: plan.scales };
+  const cups = allMixes.cups.map((w) => computedCup(w, palette, whole));
   const densities = new Map(cups.map((c) => [c.cupId, c.density]));
   const groups = filled.map((f) => drawnGroup(plan, f, palette, (id) => densities.get(id) ?? 0));
   yield;
@@ -264,8 +266,9 @@ const sparesOf = ({ plan, moulds }: ResolvedPlan) =>
 function computedCup(
   { cup, resolved, mixes, count }: CupInMixes,
   palette: Palette,
-  allPouredMl: number
+  { allPouredMl, scales }: { allPouredMl: number; scales: readonly Scale[] }
 ): ComputedCup {
+  const readTo = readingOf(scales, Math.max(0, ...mixes.map((m) => m.balance.mixed)));
   const [first] = mixes;
   const balance = sumBalances(mixes.map((m) => m.balance));
   const looks = palette.looks.get(cup.id)!;
@@ -294,8 +297,15 @@ function computedCup(
     ...(resolved.paces.length ? { paces: resolved.paces } : {}),
     inHand: count.inHand,
     castings: count.castings,
-    window: count.window
+    window: count.window,
+    readTo
   };
+}
+
+/** The division of the finest scale at hand that a full cup can stand on while it is poured, g; the plan’s own scale’s where none holds it. */
+function readingOf(scales: readonly Scale[], grams: number): number {
+  const holding = scales.filter((s) => s.capacity >= grams).map((s) => s.division);
+  return holding.length ? Math.min(...holding) : (scales[0]?.division ?? 0.01);
 }
 
 /** Each base that is used, once, in the order of the mixes. */

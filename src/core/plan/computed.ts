@@ -52,6 +52,8 @@ export interface ComputedCup {
   /** Castings that it is poured into. */
   castings: number;
   window: number;
+  /** To what its grams are read while it is poured, g: the division of the finest scale that holds it. */
+  readTo: number;
 }
 
 /** What is said of a step. */

@@ -65,7 +65,8 @@ function measuresOf(
     grams: layers.reduce((s, l) => s + l.grams, 0) / Math.max(1, cavitySet.count),
     half: rim.half,
     area: rim.area,
-    level: Math.max(...layers.map((l) => l.to))
+    level: Math.max(...layers.map((l) => l.to)),
+    depth
   });
 }
 

@@ -7,8 +7,9 @@ export interface Measured {
   /** Half extents of the rim, mm, and its area, mm². */
   half: { width: number; length: number };
   area: number;
-  /** How high it stands afterwards, mm. */
+  /** How high it stands afterwards, and how deep the cavity is, mm. */
   level: number;
+  depth: number;
 }
 
 /** Grams as a line of figures shows them: three digits that count. */

@@ -39,10 +39,10 @@ const mostIn = (amount: Amount, share: number, { cavity }: CavityState): number 
 /** Volume in the cavity (or its chamber of so much share) once an amount has been laid, ml; may exceed its capacity. */
 function volumeAfter(amount: Amount, from: Filled, share: number, stand: CavityState): number | undefined {
   const { cavity } = stand;
-  // Above the rim there is no more room: a depth past it counts at the cavity's mean area, so that it reads as overfull.
+  // Above the rim there is no more room: a depth past it is what would stand over the rim, so that it reads as overfull.
+  const past = (z: number) => ((z - cavity.depth) * cavity.geometry.areaAt(cavity.depth)) / 1000;
   const volumeAt = (z: number) =>
-    share *
-    (z <= cavity.depth ? cavity.volumeAt(z) : cavity.capacity * (1 + (z - cavity.depth) / cavity.depth));
+    share * (z <= cavity.depth ? cavity.volumeAt(z) : cavity.capacity + past(z));
   switch (amount.kind) {
     case 'deep':
       return volumeAt(from.level + amount.mm);

@@ -94,7 +94,14 @@ export function pourLines(tasks: readonly Task[], plan: Plan, computed: Computed
         const how = [asked, task.how].filter(Boolean).join(' · ');
         const text = ` ${intoEach(task.count, groupName(task.groupId))}${how ? `: ${how}` : ''}`;
         return [
-          { id, cupId: task.cupId, parts: [{ text: weighed(task.gramsEach), strong: true }, { text }] }
+          {
+            id,
+            cupId: task.cupId,
+            parts: [
+              { text: weighing(task.gramsEach, task.division ?? computed.division), strong: true },
+              { text }
+            ]
+          }
         ];
       }
       case 'fill': {
@@ -134,7 +141,7 @@ export function aimOf(task: Task, division: number): string {
     case 'weigh':
       return task.counted ?? weighing(task.grams, task.division);
     case 'pour':
-      return `${weighing(task.gramsEach, division)} × ${task.count}`;
+      return `${weighing(task.gramsEach, task.division ?? division)} × ${task.count}`;
     case 'stir':
     case 'gate':
       return duration(task.minutes);

@@ -3,7 +3,7 @@ import { cards } from '../../../../demo/cards';
 import { formulaOf } from '../../material';
 import { correctStrengths, predictedCard, type TrialCard } from './trial';
 import { ladderOf, readLadder } from './ladder';
-import { lookOf } from '../spectrum/spectrum';
+import { labOfHex, lookOf } from '../spectrum/spectrum';
 import { type BaseLook } from '../pigment/optics';
 
 const colourants = new Map(cards.colourants.map((c) => [c.id, c]));
@@ -39,6 +39,37 @@ function measured(
 }
 const correct = (...wall: TrialCard[]) => correctStrengths(wall, look, colourants);
 const TINT = { 'blue-paste': 0.2, 'white-paste': 2 };
+
+describe('one noisy card', () => {
+  /** The card as it would be read two steps lighter or darker than it is, by a lamp or a shadow. */
+  const misread = (by: number): TrialCard => {
+    const card = measured('tint', TINT, {});
+    const lab = labOfHex(card.colour);
+    return { ...card, colour: lookOf({ ...lab, l: lab.l + by }).hex };
+  };
+
+  it.each([-2, 2])(
+    'read %i off in lightness moves a true strength a little, and its range holds the truth',
+    (by) => {
+      const [blue] = correct(misread(by)).factors;
+      if (!blue) return;
+      expect(blue.factor).toBeGreaterThan(0.75);
+      expect(blue.factor).toBeLessThan(1.33);
+      expect(blue.low).toBeLessThan(1);
+      expect(blue.high).toBeGreaterThan(1);
+    }
+  );
+
+  it('is believed less than three that say the same', () => {
+    const really = { 'blue-paste': 1.6 };
+    const one = measured('thin', { 'blue-paste': 0.3 }, really, { mm: 1, backing: 'white' });
+    const three = [0.2, 0.3, 0.4].map((p, i) =>
+      measured(`t${i}`, { 'blue-paste': p }, really, { mm: 1, backing: 'white' })
+    );
+    const far = (f: number) => Math.abs(Math.log(f / 1.6));
+    expect(far(correct(...three).factors[0]!.factor)).toBeLessThan(far(correct(one).factors[0]!.factor));
+  });
+});
 
 describe('what cards do not tell', () => {
   it('is left alone: a deep card of one colour is its masstone, whatever its strength', () => {

@@ -204,8 +204,9 @@ function knownFactors(wall: Wall): Pick<StrengthCorrection, 'factors' | 'unknown
       continue;
     }
     const told = ids.map((id): StrengthFactor => {
-      const factor = factors.get(id)!;
-      const doubt = Math.exp(TWO * errors.get(id)!);
+      const { log, error } = believed(Math.log(factors.get(id)!), errors.get(id)!);
+      const factor = Math.exp(log);
+      const doubt = Math.exp(TWO * error);
       const own = wall.cards.filter((c) => c.lines.some((l) => l.colourantId === id));
       const beside = held.filter((h) => own.some((c) => c.lines.some((l) => l.colourantId === h)));
       return {
@@ -219,6 +220,18 @@ function knownFactors(wall: Wall): Pick<StrengthCorrection, 'factors' | 'unknown
     });
     return { factors: told, unknown: held };
   }
+}
+
+/** How far pots lie from their cards, as a logarithm: two in three within two fifths. A starting figure. */
+const SPREAD = 0.35;
+
+/**
+ * What is believed of a strength: what the cards say, drawn towards the pot's own card by as much as they leave in doubt. One noisy
+ * card moves it a little, several that agree move it all the way.
+ */
+function believed(log: number, error: number): { log: number; error: number } {
+  const told = SPREAD ** 2 / (SPREAD ** 2 + error ** 2);
+  return { log: log * told, error: error * Math.sqrt(told) };
 }
 
 function worstKnown(wall: Wall, ids: readonly string[], errors: ReadonlyMap<string, number>) {

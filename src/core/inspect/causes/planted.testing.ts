@@ -64,9 +64,7 @@ const dry: Shelf = {
   ...cards,
   colourants: cards.colourants.map((c) => ({ ...c, form: 'powder' as const }))
 };
-const LAST_PUDDLE = new RegExp(
-  `^pour:${rockpool.steps.filter((s) => s.act.kind === 'puddle').at(-1)!.id}`
-);
+const LAST_PUDDLE = new RegExp(`^pour:${rockpool.steps.filter((s) => s.act.kind === 'puddle').at(-1)!.id}`);
 
 const puddledFrom = (from: string): Plan => ({
   ...rockpool,

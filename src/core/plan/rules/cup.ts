@@ -157,7 +157,10 @@ const ratioOff = (name: string, { ratioError }: CommonMix | CupMix, { about, fix
           by: ratioError,
           level: 'warn',
           ...about,
-          sentence: `${name}: rounded to this scale, the ratio is ${(ratioError * 100).toFixed(1)} % off.`,
+          sentence:
+            ratioError < 1
+              ? `${name}: rounded to this scale, the ratio is ${(ratioError * 100).toFixed(1)} % off.`
+              : `${name}: a part of it is less than this scale can show, so its ratio would be lost.`,
           mend: 'Use a finer scale, or mix a bigger batch.',
           fixes: fixes ?? []
         }

@@ -99,7 +99,8 @@ const Cup = z.object({
   balance: Balance,
   weighings: z.array(Weighing),
   shareOfPour: share,
-  mixes: z.array(CupMix)
+  mixes: z.array(CupMix),
+  readTo: number.positive().optional()
 });
 
 const Layer = z.object({

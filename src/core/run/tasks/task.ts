@@ -71,6 +71,8 @@ export const Task = z.discriminatedUnion('kind', [
     count: number,
     gramsEach: number,
     mlEach: number,
+    /** To what they are read, g; the plan’s own scale’s division in runs that were begun before it was kept. */
+    division: number.optional(),
     /** What the act calls this: the verb, the word on the button, and how it is done. */
     act: z.string().optional(),
     confirm: z.string().optional(),

@@ -180,6 +180,7 @@ function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] 
   const group = computed.groups.find((g) => g.cavitySetId === item.cavitySetId);
   const own = group?.layers.filter((l) => l.pourId === item.pourId) ?? [];
   const words = computed.lines.find((l) => l.stepId === item.stepId);
+  const readTo = computed.cups.find((c) => c.cupId === item.cupId)?.readTo;
   if (!group || !own.length) return [];
   return [
     {
@@ -194,6 +195,7 @@ function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] 
       count: item.count,
       gramsEach: own.reduce((s, l) => s + l.grams, 0) / group.count,
       mlEach: own.reduce((s, l) => s + l.each, 0),
+      ...(readTo === undefined ? {} : { division: readTo }),
       ...(words
         ? {
             act: words.act,

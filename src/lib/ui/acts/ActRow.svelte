@@ -34,14 +34,23 @@
     const length = title.startsWith(name) ? name.length : title.search(/ |$/);
     return [title.charAt(0).toUpperCase() + title.slice(1, length), title.slice(length)];
   });
+  /** What it pours into one cavity; each group by its name where they take different amounts. */
+  function eachOf(): string {
+    const poured = computed.groups.flatMap(({ name, layers: all }) => {
+      const own = all.filter((l) => l.stepId === step.id);
+      return own.length ? [{ name, ml: volume(own.reduce((s, l) => s + l.each, 0)) }] : [];
+    });
+    const alike = poured.every((p) => p.ml === poured[0]!.ml);
+    const said = alike ? poured[0]!.ml : poured.map((p) => `${p.ml} in ${p.name}`).join(', ');
+    return `${said}${several ? ' each' : ''}`;
+  }
   /** What a pour comes to, beyond the amount that was typed. */
   const comes = $derived.by(() => {
     if (!amount) return [];
     if (!layers.length) return ['pours nothing'];
-    const each = `${volume(layers.reduce((s, l) => s + l.each, 0))}${several ? ' each' : ''}`;
     const levels = known?.definition.traits?.(known.act).includes('levels');
     return [
-      ...(amount.kind === 'volume' ? [] : [each]),
+      ...(amount.kind === 'volume' ? [] : [eachOf()]),
       ...(levels && amount.kind !== 'deep' ? layers.slice(0, 1).map((l) => length(l.to - l.from)) : [])
     ];
   });

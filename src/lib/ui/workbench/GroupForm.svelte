@@ -56,13 +56,13 @@
   aria-label="Mould of {group.name}"
 >
   <div class="grid grid-cols-2 gap-x-3">
-    <Row label={inOne > 1 ? `Moulds, ${inOne} cavities in each` : 'Moulds'}>
+    <Row label={inOne > 1 ? `Cavities, ${inOne} in a mould` : 'Moulds'}>
       <ParsedField
-        label="Moulds at hand for {group.name}"
-        value={group.count / inOne}
-        format={(n) => String(Number(n.toFixed(2)))}
-        parse={(text) => parseCount(text, 400)}
-        onchange={(n) => editor.edit({ path: ['groups', group.id, 'count'], value: n * inOne })}
+        label="{inOne > 1 ? 'Cavities' : 'Moulds'} for {group.name}"
+        value={group.count}
+        format={(n) => (inOne > 1 ? `${n} in ${counted(Math.ceil(n / inOne), 'mould')}` : String(n))}
+        parse={(text) => parseCount(text.replace(/ in .*$/, ''), 400)}
+        onchange={(n) => editor.edit({ path: ['groups', group.id, 'count'], value: n })}
       />
     </Row>
     <Row label="Each casting is cut into">

@@ -23,7 +23,14 @@ export const ribbon = defineAct({
   measures: (act, m) => {
     const mm = pathLength(act.path, m.half);
     if (!(mm > 0)) return undefined;
-    return `${figure(mm, 'mm', 0)} of line, ${grams(m.grams)}, ${figure((m.ml * 1000) / mm / act.width, 'mm', 1)} high`;
+    const across = (m.ml * 1000) / mm;
+    // A line stands no higher than it is wide, nor than its mould is deep: what is more runs out to the sides.
+    const highest = Math.min(act.width, m.depth);
+    const stands =
+      across / act.width <= highest
+        ? `${figure(across / act.width, 'mm', 1)} high`
+        : `${figure(across / highest, 'mm', 1)} wide once it has spread`;
+    return `${figure(mm, 'mm', 0)} of line, ${grams(m.grams)}, ${stands}`;
   },
   varies: 'the thickness of each drawn line',
   words: (act, { cup, cavities }) => ({

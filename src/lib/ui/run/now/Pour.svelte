@@ -13,7 +13,7 @@
     $props();
 
   const { now } = $derived(desk);
-  const division = $derived(desk.computed.division);
+  const division = $derived(instruction.task.division ?? desk.computed.division);
   // What this scale shows.
   const unit = $derived(displayOf(division).symbol);
   const g = $derived((x: number) => reading(x, division));
