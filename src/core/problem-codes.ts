@@ -48,6 +48,7 @@ export const PROBLEMS = {
   'refill-without-volume': stop('what is milled out and refilled has no volume of its own'),
   'matte-mould': note('a clear piece shows the face of a matte mould'),
   'mould-worn': either(['warn', 'note'], 'a mould is worn or torn, as its card says'),
+  'mould-shared': note('two groups fill the same mould at the same time'),
   'mould-residue': either(['warn', 'note'], 'a mould last held a darker colour'),
   'mould-too-cool': stop('a pour is hotter than the mould takes'),
   'needs-release': note('a stiff mould whose card names no release or liner'),

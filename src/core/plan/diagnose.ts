@@ -16,7 +16,8 @@ import {
   pourProblems,
   splitMixProblems,
   recipeProblems,
-  residueProblems
+  residueProblems,
+  sharedMoulds
 } from './rules';
 import type { AllMixes } from './weighing/weighed';
 
@@ -55,6 +56,7 @@ export function diagnose({
     ...dominanceProblems(plan, cups, groups),
     ...needProblems(needs),
     ...injectorProblems(plan, filled),
-    ...residueProblems(plan, filled, colours)
+    ...residueProblems(plan, filled, colours),
+    ...sharedMoulds(filled, score)
   ];
 }

@@ -95,17 +95,41 @@ export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedP
     if (contrast.verdict === 'clear' || !one || !other || alike(one, other)) return [];
     return one.cup.recipe.length + other.cup.recipe.length ? [{ one, other, contrast }] : [];
   });
-  return close.map(({ one, other, contrast }, nth): Diagnostic => {
-    const same = contrast.verdict === 'reads as one';
-    return {
-      code: same ? 'reads-as-one' : 'colours-close',
-      level: same ? 'warn' : 'note',
-      ...inPlan('cups', one.cup.id, 'recipe'),
-      sentence: `${one.cup.name} and ${other.cup.name} ${same ? 'will look the same' : 'are hard to tell apart'} where they touch${contrast.byLightness ? '' : ': as light as each other'}.`,
-      mend: 'Choose colours further apart, in lightness first.',
-      fixes: nth < MENDED ? leastChanges(one, other, plan).slice(0, MOST_TRIED) : []
-    };
-  });
+  const near = close.filter((c) => c.contrast.verdict !== 'reads as one');
+  const said = near.length > 1 ? close.filter((c) => !near.includes(c)) : close;
+  return [...said.map((pair, nth) => saidOf(pair, nth, plan)), ...(near.length > 1 ? [allNear(near)] : [])];
+}
+
+/** Several pairs that are near to each other, as one note with the pairs in it. */
+function allNear(near: readonly ClosePair[]): Diagnostic {
+  const pairs = near.map(({ one, other }) => `${one.cup.name} and ${other.cup.name}`);
+  return {
+    code: 'colours-close',
+    level: 'note',
+    ...inPlan('cups', near[0]!.one.cup.id, 'recipe'),
+    sentence: `Hard to tell apart where they touch: ${pairs.join('; ')}.`,
+    mend: 'Choose colours further apart, in lightness first.'
+  };
+}
+
+/** Two cups that touch and are near to each other. */
+interface ClosePair {
+  one: Judged;
+  other: Judged;
+  contrast: TouchingPair['contrast'];
+}
+
+/** What is said of one close pair, with the least changes that part it. */
+function saidOf({ one, other, contrast }: ClosePair, nth: number, plan: ResolvedPlan): Diagnostic {
+  const same = contrast.verdict === 'reads as one';
+  return {
+    code: same ? 'reads-as-one' : 'colours-close',
+    level: same ? 'warn' : 'note',
+    ...inPlan('cups', one.cup.id, 'recipe'),
+    sentence: `${one.cup.name} and ${other.cup.name} ${same ? 'will look the same' : 'are hard to tell apart'} where they touch${contrast.byLightness ? '' : ': as light as each other'}.`,
+    mend: 'Choose colours further apart, in lightness first.',
+    fixes: nth < MENDED ? leastChanges(one, other, plan).slice(0, MOST_TRIED) : []
+  };
 }
 
 /** Whether two cups are meant to be one colour: mixed by one recipe, as a top-up and a second batch are. */

@@ -5,4 +5,5 @@ export { pourProblems } from './pour';
 export { recipeProblems } from './recipe';
 export { needProblems } from './shelf';
 export { injectorProblems } from './injector-too-small';
+export { sharedMoulds } from './mould-shared';
 export { residueProblems } from './mould-residue';

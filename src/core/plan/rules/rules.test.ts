@@ -363,3 +363,38 @@ describe('what the shelf and the record say', () => {
     expect(codes).not.toContain('mix-too-small');
   });
 });
+
+describe('one mould in two groups', () => {
+  const [group] = tideline.groups;
+  const twice = (gate?: number): Plan => ({
+    ...tideline,
+    groups: [group!, { ...group!, id: 'again', name: 'again' }],
+    steps: [
+      ...tideline.steps,
+      ...tideline.steps.map((s) => ({
+        ...s,
+        id: `${s.id}-again`,
+        where: ['again'],
+        gates:
+          gate === undefined
+            ? []
+            : [
+                {
+                  id: `gate-${s.id}-again`,
+                  all: [{ kind: 'since' as const, zero: { demoulded: group!.id }, minutes: gate }]
+                }
+              ]
+      }))
+    ]
+  });
+  const told = (plan: Plan) => found(plan, 'mould-shared');
+
+  it('at once takes as many moulds, by its own figure', () => {
+    const [note] = told(twice());
+    expect(note).toMatchObject({ level: 'note', groupId: 'again' });
+    const { count } = cards.moulds.find((m) => m.id === group!.mouldId)!.cavities[0]!;
+    expect(note!.sentence).toContain(`${Math.ceil((2 * group!.count) / count)} moulds`);
+  });
+
+  it('one after the other needs no second', () => expect(told(tideline)).toEqual([]));
+});
