@@ -19,9 +19,10 @@ export function timingOf(
   filled: readonly FilledCavitySet[],
   allMixes: AllMixes
 ): Indexed {
+  const pouring = new Set(filled.flatMap((f) => f.pours.map((p) => p.stepId)));
   return indexed({
     room: roomIn(plan.plan.bench),
-    steps: plan.steps.filter((s) => !s.step.muted).map((s) => timedStep(s, plan)),
+    steps: plan.steps.filter((s) => !s.step.muted).map((s) => timedStep(s, plan, pouring)),
     pours: new Map(filled.flatMap((f) => f.pours.map((p) => [p.id, timedPour(p, f)] as const))),
     mixes: new Map(
       [...splitMixes(plan, allMixes), ...allMixes.cups.flatMap((w) => cupMixes(w, allMixes))].map((m) => [
@@ -46,12 +47,14 @@ const materialOf = ({ base, behaviour, formula }: ResolvedMix): MixMaterial => (
   ...('fullCureHours' in base ? { fullCureHours: base.fullCureHours } : {})
 });
 
-function timedStep({ step, cavitySets, own }: ResolvedStep, plan: ResolvedPlan): TimedStep {
+function timedStep(
+  { step, cavitySets, own }: ResolvedStep,
+  plan: ResolvedPlan,
+  pouring: ReadonlySet<string>
+): TimedStep {
   const count = cavitySets.reduce((s, x) => s + x.count, 0);
-  const drawsNothing = own && own.definition.cups(own.act).length === 0;
-  const minutes = drawsNothing
-    ? own.definition.hands(own.act, own.step, count)
-    : { attended: 0, unattended: 0 };
+  const does = own !== undefined && !own.definition.amount && !pouring.has(step.id);
+  const minutes = does ? own.definition.hands(own.act, own.step, count) : { attended: 0, unattended: 0 };
   return {
     id: step.id,
     gates: step.gates,
@@ -59,6 +62,8 @@ function timedStep({ step, cavitySets, own }: ResolvedStep, plan: ResolvedPlan):
     line: lineOf(own, plan),
     after: own?.definition.group === 'after',
     demoulds: own?.definition.traits?.(own.act).includes('demoulds') ?? false,
+    does,
+    cupIds: does ? own.definition.cups(own.act) : [],
     ...minutes
   };
 }

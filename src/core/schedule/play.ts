@@ -35,9 +35,14 @@ export function scoreOf(
     cavitySets: new Map(),
     steps: new Map(),
     late: new Set(),
-    demoulded: new Map()
+    demoulded: new Map(),
+    allPoured: false
   };
-  for (const item of sequence) playItem(p, item);
+  const last = sequence.findLastIndex((item) => item.kind === 'pour');
+  sequence.forEach((item, i) => {
+    p.allPoured = i > last;
+    playItem(p, item);
+  });
   demoulds(p);
   p.score.ends = p.poured ?? p.now;
   p.score.done = p.now;
@@ -66,6 +71,10 @@ function block(p: Playing, b: Omit<Block, 'from' | 'to' | 'id'>, minutes: number
   p.score.blocks.push({ ...b, id: `${b.act}:${p.score.blocks.length}`, from: p.now, to: p.now + minutes });
   p.now += minutes;
 }
+
+/** Something that takes no time is a mark all the same. */
+const moment = (p: Playing, b: Omit<Block, 'from' | 'to' | 'id'>): void =>
+  void p.score.blocks.push({ ...b, id: `${b.act}:${p.score.blocks.length}`, from: p.now, to: p.now });
 
 /** How many weighings come before the clock starts, that one counted. */
 const untilMet = (mix: TimedMix) => mix.weighings.findIndex((w) => w.key === mix.material.clockPart) + 1;
@@ -198,7 +207,7 @@ function waitAt(p: Playing, item: Extract<SequenceItem, { kind: 'gate' }>): void
   if (!step || !gate) return;
   const { wait, problems } = gateWait(p, step, gate);
   p.problems.push(...problems);
-  if (step.after) p.poured ??= p.now;
+  if (step.after && p.allPoured) p.poured ??= p.now;
   if (!wait) return;
   const groupId = groupOf(p, step.cavitySetIds[0] ?? '');
   p.score.gates.push({ ...wait, gateId: gate.id, stepId: step.id, turn: item.turn, groupId, from: p.now });
@@ -237,10 +246,11 @@ function doStep(p: Playing, stepId: string): void {
   if (!step) return;
   const groupId = step.cavitySetIds.length ? { groupId: groupOf(p, step.cavitySetIds[0]!) } : {};
   const common = { act: 'do' as const, cupId: '', stepId, label: step.line, ...groupId };
-  if (step.after) p.poured ??= p.now;
+  if (step.after && p.allPoured) p.poured ??= p.now;
   if (step.demoulds) p.now = Math.max(p.now, firmIn(p, step));
   block(p, common, step.attended);
   block(p, { ...common, unattended: true }, step.unattended);
+  if (step.attended + step.unattended <= 0) moment(p, common);
   p.steps.set(stepId, p.now);
   if (step.demoulds) for (const id of step.cavitySetIds) p.demoulded.set(groupOf(p, id), p.now);
 }

@@ -34,6 +34,8 @@ export interface Playing {
   late: Set<string>;
   /** When the pieces of each group left their mould. */
   demoulded: Map<string, number>;
+  /** Whether the last pour has been made. */
+  allPoured: boolean;
   /** When the hands were done pouring: what comes after is days. */
   poured?: number;
 }

@@ -41,8 +41,8 @@ export function sequenceOf(timing: Indexed, colouring: readonly string[]): Seque
     timing,
     timing.steps.slice(0, timing.steps.length - after.length)
   ))
-    splitMixes.forEach((splitMix, i) => writer.turn(steps, splitMix, i === splitMixes.length - 1));
-  writer.turn(after, undefined, true);
+    writer.segment(steps, splitMixes);
+  writer.segment(after, [undefined]);
   return writer.items;
 }
 
@@ -85,21 +85,44 @@ class Writer {
     this.#colouring = colouring;
   }
 
-  /** One turn of a pot (or, without one, everything once): its steps for the cavities it serves. */
-  turn(steps: readonly TimedStep[], splitMix: TimedMix | undefined, last: boolean): void {
+  /** Steps turn by turn of their pot; without one, everything once. */
+  segment(steps: readonly TimedStep[], splitMixes: readonly (TimedMix | undefined)[]): void {
+    const ever = new Set(splitMixes.flatMap((m) => (m ? [...this.#strandsOf(m)] : [])));
+    splitMixes.forEach((splitMix, i) => {
+      const last = i === splitMixes.length - 1;
+      const served = splitMix && this.#strandsOf(splitMix);
+      // What is done to cavities that no turn serves, or at the bench, is done in the last.
+      const isHere = (step: TimedStep) =>
+        !served ||
+        step.cavitySetIds.some((id) => served.has(id)) ||
+        (last && step.cavitySetIds.every((id) => !ever.has(id)));
+      this.#turn(steps, splitMix, { last, isHere });
+    });
+  }
+
+  /** One turn of a pot: its steps for the cavities it serves. */
+  #turn(
+    steps: readonly TimedStep[],
+    splitMix: TimedMix | undefined,
+    { last, isHere }: { last: boolean; isHere(step: TimedStep): boolean }
+  ): void {
     if (splitMix) this.#colour(splitMix);
-    const served = splitMix && this.#strandsOf(splitMix);
     const turn = splitMix?.turn ?? 1;
     for (const step of steps) {
       const pours = this.#timing.poursOf(step.id);
       const own = pours.flatMap((p) => this.#mixesFor(p, splitMix, last).map((m) => ({ p, m })));
-      if (pours.length ? !own.length : !isHere(step, served, last)) continue;
+      if (pours.length ? !own.length : !isHere(step)) continue;
       this.#awaited(step, splitMix);
       for (const gate of step.gates)
         this.items.push({ kind: 'gate', stepId: step.id, gateId: gate.id, turn });
       for (const { p, m } of own) this.#pour(p, m);
-      if (!pours.length && (step.attended + step.unattended > 0 || step.demoulds))
+      if (pours.length) continue;
+      // What only waits is its gate; all else is done, however little time it takes.
+      const takes = step.attended + step.unattended > 0 || step.demoulds;
+      if (takes || (step.does && !step.gates.length)) {
+        for (const cupId of step.cupIds ?? []) this.#ready(cupId, splitMix);
         this.items.push({ kind: 'do', stepId: step.id, turn });
+      }
     }
   }
 
@@ -124,6 +147,13 @@ class Writer {
       const own = mixOf(cupId);
       if (own && !isMade(cupId)) this.#make(own);
     }
+  }
+
+  /** A cup that something is done to is mixed by then: its mix of this turn, or its first. */
+  #ready(cupId: string, splitMix: TimedMix | undefined): void {
+    const mixes = this.#timing.ofCup(cupId);
+    const own = mixes.find((m) => this.#timing.splitMixOf(m)?.mixId === splitMix?.mixId) ?? mixes[0];
+    if (own) this.#make(own);
   }
 
   /** Makes the pot and colours every cup that pours in its turn, light to dark. */
@@ -166,7 +196,3 @@ class Writer {
     );
   }
 }
-
-/** Whether a step that draws nothing belongs to a turn: where its cavities are served; at the bench, in the last. */
-const isHere = (step: TimedStep, served: ReadonlySet<string> | undefined, last: boolean): boolean =>
-  !served || (step.cavitySetIds.length ? step.cavitySetIds.some((id) => served.has(id)) : last);

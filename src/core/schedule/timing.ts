@@ -57,6 +57,10 @@ export interface TimedStep {
   after?: boolean;
   /** It takes the pieces out of their mould. */
   demoulds?: boolean;
+  /** It draws nothing: it is done, however little time it takes. */
+  does?: boolean;
+  /** Cups that it is done to, which have to be mixed by then. */
+  cupIds?: readonly string[];
 }
 
 /** Everything a score is played from. */
