@@ -39,6 +39,7 @@ import { linesOf } from './lines';
 import { drawnGroup } from './draw';
 import { resolve, type ResolvedPlan } from './resolve';
 import { rowOf } from './order-row';
+import { sittingsOf } from './sittings';
 import { timingOf } from './timing';
 import { sumBalances, summed, totalsOf } from './weighing/totals';
 import { weigh } from './weigh';
@@ -93,18 +94,8 @@ function* unprovenInTurn(document: Plan, shelf: Shelf, learned: LearnedHistory):
   const { filled, problems: pours } = fill(plan);
   const losses = lossesOf(plan);
   yield;
-  const allMixes = weigh(plan, filled, losses);
-  yield;
-  const mixesOf = new Map(allMixes.cups.map((w) => [w.cup.id, w.mixes]));
-  const palette = paletteOf(plan, (id) => Math.max(0, ...(mixesOf.get(id) ?? []).map((m) => m.ml)));
-  const whole = { allPouredMl: pouredMlOf(allMixes), scales: plan.scales };
-  const cups = allMixes.cups.map((w) => computedCup(w, palette, whole));
-  const densities = new Map(cups.map((c) => [c.cupId, c.density]));
-  const groups = filled.map((f) => drawnGroup(plan, f, palette, (id) => densities.get(id) ?? 0));
-  yield;
-  const order = lightToDark(cups);
-  const { sequence, late, starts, ...score } = timed(plan, filled, allMixes, order);
-  yield;
+  const { allMixes, palette, cups, groups, order, timed } = yield* workedInTurn(plan, filled, losses);
+  const { sequence, late, starts, ...score } = timed;
   const stocked = stockedWeighings(allMixes);
   const letDowns = letDownsOf(plan, stocked);
   const totals = totalsOf(cups.map(totalled), allMixes.common, document.groups);
@@ -146,6 +137,52 @@ function* unprovenInTurn(document: Plan, shelf: Shelf, learned: LearnedHistory):
   };
 }
 
+/** Cups weighed, cavities drawn, and all of it played: what a plan comes to before it is judged. */
+interface Worked {
+  allMixes: AllMixes;
+  palette: Palette;
+  cups: ComputedCup[];
+  groups: ReturnType<typeof drawnGroup>[];
+  order: string[];
+  timed: Timed;
+}
+
+/**
+ * Works a plan out as if it were poured in one sitting; where its score then waits longer than a mix stays open, once more with
+ * that mix made anew in each sitting.
+ */
+function* workedInTurn(
+  plan: ResolvedPlan,
+  filled: readonly FilledCavitySet[],
+  losses: Computed['losses']
+): Generator<void, Worked> {
+  const once = yield* workedWith(plan, filled, losses, new Map());
+  const sittingOf = plan.scales.length ? sittingsOf(once.timed, once.timing) : new Map<string, number>();
+  return sittingOf.size ? yield* workedWith(plan, filled, losses, sittingOf) : once;
+}
+
+function* workedWith(
+  plan: ResolvedPlan,
+  filled: readonly FilledCavitySet[],
+  losses: Computed['losses'],
+  sittingOf: ReadonlyMap<string, number>
+): Generator<void, Worked & { timing: Indexed }> {
+  const allMixes = weigh(plan, filled, losses, sittingOf);
+  yield;
+  const mixesOf = new Map(allMixes.cups.map((w) => [w.cup.id, w.mixes]));
+  const palette = paletteOf(plan, (id) => Math.max(0, ...(mixesOf.get(id) ?? []).map((m) => m.ml)));
+  const whole = { allPouredMl: pouredMlOf(allMixes), scales: plan.scales };
+  const cups = allMixes.cups.map((w) => computedCup(w, palette, whole));
+  const densities = new Map(cups.map((c) => [c.cupId, c.density]));
+  const groups = filled.map((f) => drawnGroup(plan, f, palette, (id) => densities.get(id) ?? 0));
+  yield;
+  const order = lightToDark(cups);
+  const timing = timingOf(plan, filled, allMixes);
+  const played = timed(plan, timing, order);
+  yield;
+  return { allMixes, palette, cups, groups, order, timed: played, timing };
+}
+
 /** Worst first, mixes before layers; otherwise in the order they were found. What holds in several groups is said once. */
 function ranked(problems: readonly Diagnostic[]): Diagnostic[] {
   const once = new Map(problems.map((p) => [[p.code, p.path, p.sentence].join('\n'), p]));
@@ -184,14 +221,10 @@ const pouredMlOf = (allMixes: AllMixes): number =>
     .flatMap((w) => w.mixes)
     .reduce((s, m) => s + m.balance.pouredMl, 0);
 
+type Timed = Score & { sequence: SequenceItem[]; late: Diagnostic[]; starts: Start[] };
+
 /** The sequence and its score; nothing while there is no scale to weigh on. */
-function timed(
-  plan: ResolvedPlan,
-  filled: readonly FilledCavitySet[],
-  allMixes: AllMixes,
-  colouring: readonly string[]
-): Score & { sequence: SequenceItem[]; late: Diagnostic[]; starts: Start[] } {
-  const timing = timingOf(plan, filled, allMixes);
+function timed(plan: ResolvedPlan, timing: Indexed, colouring: readonly string[]): Timed {
   const starts = startsOf(timing);
   const written = sequenceOf(timing, colouring);
   if (!plan.scales.length) return { ...withLate(scoreOf([], timing)), sequence: written, starts };

@@ -63,6 +63,12 @@ export const ungated = (plan: Plan, stepId: string): Plan => ({
   steps: plan.steps.map((s) => (s.id === stepId ? { ...s, gates: [] } : s))
 });
 
+/** The plan poured in one sitting: nothing waits for anything. */
+export const atOnce = (plan: Plan): Plan => ({
+  ...plan,
+  steps: plan.steps.map((s) => ({ ...s, gates: [] }))
+});
+
 /** The plan with what is poured and waited for alone: nothing drawn through it, nothing done to the piece afterwards. */
 export const pourAlone = (plan: Plan): Plan => ({
   ...plan,

@@ -16,8 +16,9 @@ import { together } from '../cure';
 import type { FilledCavitySet, Pour } from './fill';
 import { compositeDemands, outermostFirst, weighedComposite } from './weighing/composite-cups';
 import type { ResolvedCup, ResolvedMix, ResolvedPlan } from './resolve';
-import { mixCountFor } from './weighing/mix-count';
+import { mixCountFor, type MixCount } from './weighing/mix-count';
 import {
+  inSittings,
   mlOf,
   poursOfCup,
   leftUnmixed,
@@ -34,13 +35,22 @@ import {
 /** What remix risk adds where a pour of several colours from one mix cannot be repeated, as a share. */
 const HARD_TO_REPEAT = 0.05;
 
-/** Works every cup of a plan out, in as many mixes as it takes. */
-export function weigh(plan: ResolvedPlan, filled: readonly FilledCavitySet[], losses: Losses): AllMixes {
+/**
+ * Works every cup of a plan out, in as many mixes as it takes.
+ * @param sittingOf the sitting of each pour, where they do not all belong to one
+ */
+export function weigh(
+  plan: ResolvedPlan,
+  filled: readonly FilledCavitySet[],
+  losses: Losses,
+  sittingOf: ReadonlyMap<string, number> = new Map()
+): AllMixes {
   const direct = filled.flatMap((f) => f.pours);
   const demands = compositeDemands(plan, direct, losses);
   const all = [...demands.values()].flat();
   const pourOf = new Map(all.map((p) => [p.id, p]));
-  const work: WeighingContext = { plan, losses, demands, filled, pourOf, compositePours: new Map() };
+  const compositePours = new Map<string, Allotment[][]>();
+  const work: WeighingContext = { plan, losses, demands, filled, pourOf, sittingOf, compositePours };
   const allMixes = new Map<string, CupInMixes>();
   const common: CommonMix[] = [];
   for (const mix of plan.mixes.values()) {
@@ -124,15 +134,33 @@ function mixOf(
   };
 }
 
-/** A cup that is mixed on its own. */
+/** A cup that is mixed on its own: sitting by sitting, in as many mixes as each takes. */
 function oneCup(work: WeighingContext, mix: ResolvedMix, cup: ResolvedCup): CupInMixes {
-  const pours = poursOfCup(work, cup.cup.id);
   const allowance = allowanceOf(work.plan.plan, false, 1);
-  const whole = weighOutCup(orderOf(work, cup, pours, { n: 1, allowance }));
+  const sittings = inSittings(work, poursOfCup(work, cup.cup.id));
+  const counts = sittings.map((pours) => countOf(work, mix, cup, { pours, allowance, of: sittings.length }));
+  const deals = sittings.flatMap((pours, s) =>
+    (pours.length ? dealPours(pours, counts[s]!.n) : [[]]).map((p) => ({ p, sitting: s + 1 }))
+  );
+  const mixes = deals.map(({ p, sitting }, i) => ({
+    ...mixOf(work, cup, p, { i, n: deals.length, allowance }),
+    ...(sittings.length > 1 ? { sitting } : {})
+  }));
+  return { cup: cup.cup, resolved: cup, count: joined(counts), mixes };
+}
+
+/** In how many mixes the pours of one sitting are made. */
+function countOf(
+  work: WeighingContext,
+  mix: ResolvedMix,
+  cup: ResolvedCup,
+  { pours, allowance, of }: { pours: readonly Allotment[]; allowance: number; of: number }
+): MixCount {
+  const whole = weighOutCup(orderOf(work, cup, pours, { n: of, allowance }));
   const met = whole.weighings.findIndex((w) => w.key === mix.formula.clockPart) + 1;
   const own = cup.cup.vesselId ?? mix.mix.vesselId;
   const vessels = own ? [work.plan.allVessels.get(own)].filter((v) => v !== undefined) : work.plan.vessels;
-  const count = mixCountFor({
+  return mixCountFor({
     plan: work.plan,
     mix: cup.mix ?? mix,
     vessels,
@@ -143,28 +171,74 @@ function oneCup(work: WeighingContext, mix: ResolvedMix, cup: ResolvedCup): CupI
     weighingsAfter: whole.weighings.length - met,
     cups: 0,
     shotMl: shotOf(work, pours),
-    wanted: mix.mix.turns
+    wanted: wantedOf(mix, of)
   });
-  const deals = pours.length ? dealPours(pours, count.n) : [[]];
-  const mixes = deals.map((p, i) => mixOf(work, cup, p, { i, n: deals.length, allowance }));
-  return { cup: cup.cup, resolved: cup, count, mixes };
+}
+
+/** The turns that a maker asked for, shared out over the sittings. */
+const wantedOf = ({ mix }: ResolvedMix, sittings: number): number | undefined =>
+  mix.turns === undefined ? undefined : Math.ceil(mix.turns / sittings);
+
+/** One count of several sittings: mixes in all, by the sitting that asks most of the hands. */
+function joined(counts: readonly MixCount[]): MixCount {
+  const most = counts.reduce((a, b) => (b.n > a.n ? b : a));
+  const n = counts.reduce((s, c) => s + c.n, 0);
+  if (counts.length === 1) return most;
+  return { ...most, n, why: most.why ?? `it is poured in ${counts.length} sittings, and sets between them` };
 }
 
 const shotOf = (work: WeighingContext, pours: readonly Allotment[]) =>
   Math.max(0, ...pours.map((p) => work.pourOf.get(p.pourId)?.each ?? 0));
 
-/** A mix that is split into cups: its turns, and each cup’s portion in every turn. */
+/** A mix that is split into cups: its turns, sitting by sitting, and each cup’s portion in every turn. */
 function splitMix(work: WeighingContext, mix: ResolvedMix, cups: readonly ResolvedCup[]): AllMixes {
   const used = cups.filter((c) => poursOfCup(work, c.cup.id).length);
   const allowance = allowanceOf(work.plan.plan, true, used.length);
-  const wholes = used.map((c) =>
-    weighOutCup(orderOf(work, c, poursOfCup(work, c.cup.id), { n: 1, allowance }))
-  );
-  const grams = wholes.reduce((s, w) => s + w.batch, 0) + used.reduce((s, c) => s + (c.cup.reserve ?? 0), 0);
-  const pours = cups.flatMap((c) => poursOfCup(work, c.cup.id));
-  const count = mixCountFor({
+  const { turns, sittingOf, count } = turnsOf(work, mix, cups, allowance);
+  const inTurn = (i: number) => (sittingOf[i] === undefined ? {} : { sitting: sittingOf[i] });
+  const allMixes = cups.map((c): CupInMixes => {
+    const own = new Set(poursOfCup(work, c.cup.id).map((p) => p.pourId));
+    const deals = turns.map((t) => t.filter((p) => own.has(p.pourId)));
+    const one = { n: Math.max(1, deals.filter((p) => p.length).length), allowance };
+    const mixes = deals.flatMap((p, i) =>
+      p.length ? [{ ...mixOf(work, c, p, { ...one, i }), ...inTurn(i) }] : []
+    );
+    return {
+      cup: c.cup,
+      resolved: c,
+      count,
+      mixes: mixes.length ? mixes : [mixOf(work, c, [], { ...one, i: 0 })]
+    };
+  });
+  const common = turns.map((_, i) => ({
+    ...commonMix(work, mix, allMixes, { i, n: turns.length }),
+    ...inTurn(i)
+  }));
+  const cupsHeld = allMixes.map((w) => ({
+    ...w,
+    mixes: w.mixes.map((m) => inSplitMix(work, w, m, common[m.turn - 1]))
+  }));
+  return { cups: cupsHeld, common: common.map((m) => ({ ...m, ...(count.why ? { why: count.why } : {}) })) };
+}
+
+/** In how many turns the pours of one sitting of a split mix are made. */
+function turnCount(
+  work: WeighingContext,
+  mix: ResolvedMix,
+  used: readonly ResolvedCup[],
+  { pours, allowance, of }: { pours: readonly Allotment[]; allowance: number; of: number }
+): MixCount {
+  const ownOf = (c: ResolvedCup) => {
+    const own = new Set(poursOfCup(work, c.cup.id).map((p) => p.pourId));
+    return pours.filter((p) => own.has(p.pourId));
+  };
+  const here = used.filter((c) => ownOf(c).length);
+  const wholes = here.map((c) => weighOutCup(orderOf(work, c, ownOf(c), { n: of, allowance })));
+  const grams =
+    wholes.reduce((s, w) => s + w.batch, 0) + here.reduce((s, c) => s + (c.cup.reserve ?? 0) / of, 0);
+  return mixCountFor({
     plan: work.plan,
-    mix: soonest(work, used) ?? mix,
+    mix: soonest(work, here) ?? mix,
     vessels: work.plan.vessels,
     grams,
     ml: grams / mix.formula.density,
@@ -172,23 +246,10 @@ function splitMix(work: WeighingContext, mix: ResolvedMix, cups: readonly Resolv
     pours,
     pourOf: work.pourOf,
     weighingsAfter: wholes.reduce((s, w) => s + w.weighings.length, 0),
-    cups: used.length,
+    cups: here.length,
     shotMl: shotOf(work, pours),
-    wanted: mix.mix.turns
+    wanted: wantedOf(mix, of)
   });
-  const turns = turnsOf(work, cups, count.n);
-  const allMixes = cups.map((c): CupInMixes => {
-    const own = new Set(poursOfCup(work, c.cup.id).map((p) => p.pourId));
-    const deals = turns.length ? turns.map((t) => t.filter((p) => own.has(p.pourId))) : [[]];
-    const mixes = deals.map((p, i) => mixOf(work, c, p, { i, n: deals.length, allowance }));
-    return { cup: c.cup, resolved: c, count, mixes };
-  });
-  const common = turns.map((_, i) => commonMix(work, mix, allMixes, i));
-  const cupsHeld = allMixes.map((w) => ({
-    ...w,
-    mixes: w.mixes.map((m, i) => inSplitMix(work, w, m, common[i]))
-  }));
-  return { cups: cupsHeld, common: common.map((m) => ({ ...m, ...(count.why ? { why: count.why } : {}) })) };
 }
 
 /** A portion with the parts that it holds of its own turn's pot, as that was really weighed. */
@@ -207,28 +268,80 @@ const inSplitMix = (
   })
 });
 
-/** Deals the cavities out to the turns of a split mix; a cup of cups takes its share of each turn with them. */
-function turnsOf(work: WeighingContext, cups: readonly ResolvedCup[], n: number): Allotment[][] {
+/** Pours that a split mix serves, with those of the cups made of others that are filled from it. */
+interface Served {
+  ids: ReadonlySet<string>;
+  jugs: ReadonlySet<string>;
+}
+
+/** Deals the cavities out to the turns of a split mix, sitting by sitting; a cup of cups takes its share of each turn with them. */
+function turnsOf(
+  work: WeighingContext,
+  mix: ResolvedMix,
+  cups: readonly ResolvedCup[],
+  allowance: number
+): { turns: Allotment[][]; sittingOf: (number | undefined)[]; count: MixCount } {
   const ids = new Set(cups.map((c) => c.cup.id));
-  const fills = [...ids].flatMap((id) => fillsOf(work, id));
-  const jugs = jugsOver(work, [...ids]);
-  const served = (p: Pour) => ids.has(p.cupId) || jugs.has(p.cupId);
-  const cavitySets = work.filled
-    .map((f) => ({ count: f.cavitySet.count, pourIds: f.pours.filter(served).map((p) => p.id) }))
-    .filter((s) => s.pourIds.length);
-  const turns = cavitySets.length ? dealCavities(cavitySets, n) : [];
-  for (const jug of jugs)
+  const served: Served = { ids, jugs: jugsOver(work, [...ids]) };
+  const sittings = sittingsServed(work, served);
+  const counts = sittings.map((sitting) => {
+    const [whole = []] = dealt(work, served, sitting, 1);
+    const pours = [
+      ...whole.filter((p) => ids.has(work.pourOf.get(p.pourId)!.cupId)),
+      ...filling(work, served, whole)
+    ];
+    return turnCount(work, mix, cups, { pours, allowance, of: sittings.length });
+  });
+  const turns = sittings.flatMap((sitting, i) => dealt(work, served, sitting, counts[i]!.n));
+  const sittingOf = sittings.flatMap((sitting, i) =>
+    dealt(work, served, sitting, counts[i]!.n).map(() => (sittings.length > 1 ? sitting : undefined))
+  );
+  for (const jug of served.jugs)
     work.compositePours.set(
       jug,
       turns.map((turn) => [
         ...turn.filter((p) => work.pourOf.get(p.pourId)?.cupId === jug),
-        ...fillsOf(work, jug).map((fill) => ({ pourId: fill.id, count: jugShare(work, fill.fills!, turn) }))
+        ...fillsOf(work, jug).flatMap((fill) => shareOf(work, fill, turn))
       ])
     );
-  return turns.map((turn) => [
+  const own = turns.map((turn) => [
     ...turn.filter((p) => ids.has(work.pourOf.get(p.pourId)!.cupId)),
-    ...fills.map((fill) => ({ pourId: fill.id, count: jugShare(work, fill.fills!, turn) }))
+    ...filling(work, served, turn)
   ]);
+  return { turns: own, sittingOf, count: joined(counts) };
+}
+
+/** What of a mix’s cups goes into cups that are poured in a turn. */
+const filling = (work: WeighingContext, { ids }: Served, turn: readonly Allotment[]): Allotment[] =>
+  [...ids].flatMap((id) => fillsOf(work, id)).flatMap((fill) => shareOf(work, fill, turn));
+
+/** One filling’s part in a turn; nothing where its cup is not poured in it. */
+function shareOf(work: WeighingContext, fill: Pour, turn: readonly Allotment[]): Allotment[] {
+  const count = jugShare(work, fill.fills!, turn);
+  return count > 0 ? [{ pourId: fill.id, count }] : [];
+}
+
+/** Sittings in which a mix is poured, in order; one where it is poured in none. */
+function sittingsServed(work: WeighingContext, served: Served): number[] {
+  const all = work.filled.flatMap((f) =>
+    f.pours.filter((p) => isServed(served, p)).map((p) => work.sittingOf.get(p.id) ?? 1)
+  );
+  return all.length ? [...new Set(all)].sort((a, b) => a - b) : [1];
+}
+
+const isServed = ({ ids, jugs }: Served, p: Pour): boolean => ids.has(p.cupId) || jugs.has(p.cupId);
+
+/** The cavities that a mix pours into in a sitting, dealt out to so many turns. */
+function dealt(work: WeighingContext, served: Served, sitting: number, n: number): Allotment[][] {
+  const cavitySets = work.filled
+    .map((f) => ({
+      count: f.cavitySet.count,
+      pourIds: f.pours
+        .filter((p) => isServed(served, p) && (work.sittingOf.get(p.id) ?? 1) === sitting)
+        .map((p) => p.id)
+    }))
+    .filter((s) => s.pourIds.length);
+  return cavitySets.length ? dealCavities(cavitySets, n) : [];
 }
 
 /** What of a cup fills cups that are made of others. */
@@ -262,14 +375,13 @@ function commonMix(
   work: WeighingContext,
   mix: ResolvedMix,
   cups: readonly CupInMixes[],
-  i: number
+  { i, n }: { i: number; n: number }
 ): CommonMix {
   const { scales, plan, vessels, allVessels } = work.plan;
   const { formula } = mix;
   const mine = cups.flatMap((c) => c.mixes.filter((m) => m.turn === i + 1));
   const base = mine.reduce((s, m) => s + (m.weighings.find((w) => w.key === PORTION)?.weight ?? 0), 0);
-  const reserved =
-    cups.reduce((s, c) => s + (c.cup.reserve ?? 0), 0) / Math.max(1, cups[0]?.mixes.length ?? 1);
+  const reserved = cups.reduce((s, c) => s + (c.cup.reserve ?? 0), 0) / Math.max(1, n);
   const weighed = (vessel: Vessel | undefined) => {
     const loss = vesselLoss(work.losses, vessel);
     const own = cupScale(base + reserved + loss, scales);

@@ -54,24 +54,24 @@ function afterwards(timing: Indexed): TimedStep[] {
 }
 
 function segmentsOf(timing: Indexed, steps: readonly TimedStep[]): Segment[] {
-  const segments: (Segment & { splitMix: string | undefined })[] = [];
+  const segments: (Segment & { of: string | undefined })[] = [];
   for (const step of steps) {
-    const splitMixes = timing
+    const splitMix = timing
       .poursOf(step.id)
-      .flatMap((p) => timing.mixesFor(p.pourId).map((m) => timing.splitMixOf(m)?.cupId));
-    const splitMix = splitMixes.find((id) => id !== undefined);
+      .flatMap((p) => timing.mixesFor(p.pourId).map((m) => timing.splitMixOf(m)))
+      .find((m) => m !== undefined);
+    const of = splitMix && `${splitMix.cupId} ${splitMix.sitting}`;
     const last = segments.at(-1);
     // What draws from no pot is done with what came before it.
-    if (last && (splitMix === undefined || splitMix === last.splitMix)) last.steps.push(step);
-    else
-      segments.push({
-        splitMix,
-        splitMixes: splitMix === undefined ? [undefined] : [...timing.ofCup(splitMix)],
-        steps: [step]
-      });
+    if (last && (of === undefined || of === last.of)) last.steps.push(step);
+    else segments.push({ of, splitMixes: turnsOf(timing, splitMix), steps: [step] });
   }
   return segments;
 }
+
+/** The turns of a pot that are made in the same sitting as one of them; one nameless turn where there is no pot. */
+const turnsOf = (timing: Indexed, splitMix: TimedMix | undefined): (TimedMix | undefined)[] =>
+  splitMix ? timing.ofCup(splitMix.cupId).filter((m) => m.sitting === splitMix.sitting) : [undefined];
 
 /** Writes a sequence down, turn by turn; each mix is made once, before it is first poured. */
 class Writer {

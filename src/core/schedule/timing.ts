@@ -18,6 +18,8 @@ export interface TimedMix {
   mixId: string;
   cupId: string;
   turn: number;
+  /** The sitting it is made in, from 1. */
+  sitting: number;
   name: string;
   material: MixMaterial;
   weighings: readonly { key: string }[];

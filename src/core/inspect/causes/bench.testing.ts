@@ -3,6 +3,7 @@ import { cards } from '../../../../demo/cards';
 import type { Plan } from '../../plan';
 import type { Shelf } from '../../shelf';
 import { foldRun, freeze, type FrozenRun, type RunEvent, type Task } from '../../run';
+import { turnId } from '../../schedule';
 import { event } from '../../run/run.testing';
 import type { Defect } from '../piece';
 import type { RecordFacts } from './case';
@@ -30,6 +31,12 @@ function lasts(t: Task): number {
   }
 }
 
+/** Minutes that the hands stand at a gate by the plan: less than from its zero on, where something else was done meanwhile. */
+function waitOf({ computed }: FrozenRun, t: Extract<Task, { kind: 'gate' }>): number {
+  const wait = computed.score.gates.find((g) => t.id === `gate:${turnId(g.gateId, g.turn)}`);
+  return wait ? Math.max(0, wait.opens - wait.from) : t.minutes;
+}
+
 /** A run that went to plan: everything ticked, weighed as aimed at, waited and demoulded inside its windows. */
 export function goodRun(frozen: FrozenRun): RunEvent[] {
   let at = 0;
@@ -45,7 +52,7 @@ export function goodRun(frozen: FrozenRun): RunEvent[] {
     const afterDemould = (c: Condition) => c.kind === 'since' && 'demoulded' in c.zero;
     if (t.kind === 'gate' && t.all?.some((a) => afterDemould(a.condition)))
       at = Math.max(at, out + t.minutes * MINUTE);
-    else at += lasts(t) * MINUTE;
+    else at += (t.kind === 'gate' ? waitOf(frozen, t) : lasts(t)) * MINUTE;
     if (t.kind === 'demould') out = at;
     if (t.kind === 'weigh') return event({ type: 'weighed', task: t.id, grams: t.grams }, at);
     const grams = t.kind === 'pour' ? { grams: t.gramsEach * t.count } : {};

@@ -9,7 +9,7 @@ import type { Diagnostic, Problem } from '../../problem';
 import { computePlan, figuresOf } from '../compute';
 import { provenFixes } from './proven';
 import { Plan } from '../read';
-import { atBench, layer, mixed, withBase, withScales } from '../plans.testing';
+import { atBench, atOnce, layer, mixed, withBase, withScales } from '../plans.testing';
 import { metricWords } from '../../quantity';
 
 const orders = Object.values(demo).filter(
@@ -236,7 +236,7 @@ describe('what no number of layers mends', () => {
 describe('a mix too small for its ratio', () => {
   it('is noted of the pot of a split mix too, and mended', () => {
     const few = mixed(
-      { ...demo.tideline, groups: demo.tideline.groups.map((g) => ({ ...g, count: 1 })) },
+      atOnce({ ...demo.tideline, groups: demo.tideline.groups.map((g) => ({ ...g, count: 1 })) }),
       'split'
     );
     const small = said(few, cards, 'mix-too-small')!;
@@ -269,7 +269,7 @@ describe('a vessel too small', () => {
   });
 
   it('is said of a pot at its mix, and of its portions nothing that they do not stand in', () => {
-    const split = forced(mixed(many, 'split'));
+    const split = forced(mixed(atOnce(many), 'split'));
     const [splitMix] = figuresOf(split, cards).common;
     expect(splitMix!.ml).toBeGreaterThan((cup.ml * 2) / 3);
     const paths = problems(split)

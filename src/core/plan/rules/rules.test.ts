@@ -8,7 +8,7 @@ import { materialsFor, TECHNIQUES } from '../../pour';
 import { applyTechnique, newPlan } from '../../edit';
 import { figuresOf, type Plan } from '..';
 import { type LearnedHistory } from '../../document';
-import { atBench, layer, mixed, withScales } from '../plans.testing';
+import { atBench, atOnce, layer, mixed, withScales } from '../plans.testing';
 import { gramsIn } from '../weighing/weighed';
 import { metricWords } from '../../quantity';
 
@@ -123,7 +123,7 @@ describe('what a scale can do', () => {
     const at = (capacity: number) => found(plan, 'scale-overloaded', { shelf: scale({ capacity }) });
     expect(at(heaviest + 0.01)).toEqual([]);
     expect(at(heaviest - 0.01).map((p) => [p.path, p.level])).toEqual([['plan/cups/heron', 'stop']]);
-    const split = mixed(plan, 'split');
+    const split = mixed(atOnce(plan), 'split');
     const splitMix = figuresOf(split, cards).common[0]!.balance.mixed;
     const under = found(split, 'scale-overloaded', { shelf: scale({ capacity: splitMix - 0.01 }) });
     expect(under.map((p) => p.path)).toEqual(['plan/mixes/mix']);

@@ -70,14 +70,13 @@ export function weighedComposite(
   const pours = poursOfCup(work, jug.cup.id);
   const [lead] = jug.parts.flatMap((p) => others.get(p.cupId) ?? []);
   if (!pours.length || !lead || !work.plan.scales.length) return leftUnmixed(jug);
-  const turns = (work.compositePours.get(jug.cup.id) ?? [pours]).filter((t) => t.length);
+  const turns = work.compositePours.get(jug.cup.id) ?? [pours];
   const whole = mlOf(work, pours);
-  return {
-    cup: jug.cup,
-    resolved: jug,
-    count: { ...lead.count, n: turns.length },
-    mixes: turns.map((turn, i) => filling(work, jug, { turn, i, share: mlOf(work, turn) / whole }))
-  };
+  // Each filling keeps the number of the turn that it is filled in.
+  const mixes = turns.flatMap((turn, i) =>
+    turn.length ? [filling(work, jug, { turn, i, share: mlOf(work, turn) / whole })] : []
+  );
+  return { cup: jug.cup, resolved: jug, count: { ...lead.count, n: mixes.length }, mixes };
 }
 
 /** One filling of a cup of cups: a share of what is drawn for it from each of its parts. */

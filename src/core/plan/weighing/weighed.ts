@@ -1,6 +1,7 @@
 import type { Allotment, CupBalance, HeldPart, WeighedCup, Weighing } from '../../batch';
 import type { Vessel } from '../../shelf/vessel';
 import type { Cup } from '../../document';
+import { grouped } from '../../grouped';
 import type { FilledCavitySet, Pour } from '../fill';
 import type { ResolvedAct, ResolvedCup, ResolvedPlan } from '../resolve';
 import type { MixCount } from './mix-count';
@@ -12,6 +13,8 @@ export interface CupMix extends WeighedCup {
   pours: Allotment[];
   ml: number;
   vessel?: Vessel;
+  /** The sitting it belongs to, from 1, where its cup is poured in several. */
+  sitting?: number;
   /** What it is filled with, where the cup is made of others. */
   filledFrom?: { cupId: string; ml: number; grams: number }[];
 }
@@ -29,6 +32,8 @@ export interface CommonMix {
   held: HeldPart[];
   ml: number;
   vessel?: Vessel;
+  /** The sitting it belongs to, from 1, where it is poured in several. */
+  sitting?: number;
   /** Why it is made in several turns. */
   why?: string;
 }
@@ -83,9 +88,18 @@ export interface WeighingContext {
   demands: ReadonlyMap<string, readonly Pour[]>;
   pourOf: ReadonlyMap<string, Pour>;
   filled: readonly FilledCavitySet[];
+  /** The sitting that a pour belongs to, from 1, where there is more than one; a mix belongs to one. */
+  sittingOf: ReadonlyMap<string, number>;
   /** What each cup of cups pours in each turn of the mix it is filled from. */
   compositePours: Map<string, Allotment[][]>;
 }
+
+/** Pours sitting by sitting, in order; all of them as one where there is only one. */
+export const inSittings = (work: WeighingContext, pours: readonly Allotment[]): Allotment[][] => {
+  const by = grouped(pours, (p) => [String(work.sittingOf.get(p.pourId) ?? 1)]);
+  const order = [...by.keys()].sort((a, b) => Number(a) - Number(b));
+  return order.length ? order.map((key) => by.get(key)!) : [[]];
+};
 
 export const poursOfCup = (work: WeighingContext, cupId: string): Allotment[] =>
   (work.demands.get(cupId) ?? []).map((p) => ({ pourId: p.id, count: p.count }));
