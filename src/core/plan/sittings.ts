@@ -6,24 +6,27 @@ import { grouped } from '../grouped';
  * longer than the mix stays open, so that it has to be made again. Empty where every mix is poured in one.
  */
 export function sittingsOf({ blocks, windows }: Score, timing: Indexed): Map<string, number> {
-  const keyOf = (mixId: string): string | undefined => {
-    const mix = timing.mixes.get(mixId);
-    const pot = mix && timing.splitMixOf(mix);
-    // A cup that is filled from cups mixed by themselves goes by the first filling.
-    return pot?.cupId ?? (mix?.filledFrom ? undefined : mix?.cupId);
-  };
   const pours = blocks.filter((b) => b.act === 'pour' && b.mixId !== undefined);
-  const byMix = grouped(pours, (b) => [keyOf(b.mixId!) ?? ''].filter(Boolean));
   const sittings = new Map<string, number>();
-  for (const [key, own] of byMix) {
+  for (const [made, own] of grouped(pours, (b) => madeFor(b.mixId!, timing))) {
+    const isOf = (mixId: string) => madeFor(mixId, timing).includes(made);
     const open = Math.min(
-      ...windows.filter((w) => keyOf(w.mixId) === key).map((w) => Math.max(w.to, w.gels) - w.zero)
+      ...windows.filter((w) => isOf(w.mixId)).map((w) => Math.max(w.to, w.gels) - w.zero)
     );
     for (const [stepId, sitting] of stepsInSittings(own, open))
       for (const p of timing.poursOf(stepId))
-        if (timing.mixesFor(p.pourId).some((m) => keyOf(m.mixId) === key)) sittings.set(p.pourId, sitting);
+        if (timing.mixesFor(p.pourId).some((m) => isOf(m.mixId)))
+          sittings.set(p.pourId, Math.max(sitting, sittings.get(p.pourId) ?? 1));
   }
   return sittings;
+}
+
+/** The one joining of parts that a mix is poured from: a turn of its pot, or its own; a cup filled from several has none. */
+function madeFor(mixId: string, timing: Indexed): string[] {
+  const mix = timing.mixes.get(mixId);
+  const pot = mix && timing.splitMixOf(mix);
+  if (pot) return [pot.mixId];
+  return mix && !mix.filledFrom ? [mix.mixId] : [];
 }
 
 /** Steps of one mix by the sitting they are poured in; none where all are poured in one. */

@@ -29,7 +29,7 @@ export {
   type Standing,
   type OvershootOptions
 } from './correct/overshoot-options';
-export { checksNow, openChecks, ROOM_CHECK } from './tasks/checks';
+export { checksNow, isRoomCheck, openChecks } from './tasks/checks';
 export { demouldFromNow, paceSoFar, pourUntilNow, refitGate, type Moved } from './times/refit';
 export { booksOf, stillFrom, type MixBooks } from './amounts/ledger';
 export { couldDo, type CouldDo } from './tasks/could-do';

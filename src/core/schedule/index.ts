@@ -3,7 +3,7 @@ export { foldedAxis, type FoldedAxis, type Stretch } from './fold-waits';
 export { busyMinutes, cavitiesInHand, RESERVE } from './hands';
 export { holdId, isJar, isSplitMix, jarId, jarPlace, splitMixId, turnId } from './ids';
 export { COLOUR_STIR_MINUTES, scoreOf, WEIGHING_MINUTES } from './play';
-export type { Block, DemouldWindow, GateWait, PourWindow, Score } from './score';
+export type { Block, DemouldWindow, GateWait, PourWindow, Score, Sitting } from './score';
 export { sequenceOf, type SequenceItem } from './sequence';
 export { fillWaits } from './fill-waits';
 export {

@@ -5,7 +5,7 @@ import { duration } from '../quantity';
 import { holdId, isSplitMix } from './ids';
 import type { Playing, CavitySetTime } from './playing';
 import { demouldClash, pastWindow } from './problems';
-import type { Block, PourWindow, Score } from './score';
+import type { Block, PourWindow, Score, Sitting } from './score';
 import type { SequenceItem } from './sequence';
 import type { Indexed, MixMaterial, TimedMix, TimedStep } from './timing';
 
@@ -26,7 +26,7 @@ export function scoreOf(
 ): Score & { problems: Diagnostic[] } {
   const p: Playing = {
     timing,
-    score: { blocks: [], windows: [], gates: [], demould: [], ends: 0, done: 0 },
+    score: { blocks: [], windows: [], gates: [], demould: [], sittings: [], ends: 0, done: 0 },
     problems: [],
     now: 0,
     windows: new Map(),
@@ -36,18 +36,42 @@ export function scoreOf(
     steps: new Map(),
     late: new Set(),
     demoulded: new Map(),
-    allPoured: false
+    allPoured: false,
+    stretches: []
   };
   const last = sequence.findLastIndex((item) => item.kind === 'pour');
   sequence.forEach((item, i) => {
     p.allPoured = i > last;
+    const played = p.score.blocks.length;
     playItem(p, item);
+    sat(p, i, played);
   });
   demoulds(p);
   p.score.ends = p.poured ?? p.now;
   p.score.done = p.now;
+  p.score.sittings = sittingsOf(p);
   return { ...p.score, problems: p.problems };
 }
+
+/** So long away from the bench that all is set up anew, minutes. A starting figure. */
+const AWAY = 240;
+
+/** Counts an item’s work to the stretch that goes on, or begins another one after hours away with nothing open. */
+function sat({ score, windows, stretches }: Playing, item: number, played: number): void {
+  for (const b of score.blocks.slice(played)) {
+    if (b.unattended) continue;
+    const last = stretches.at(-1);
+    const after = last ? b.from - last.to : 0;
+    const open = [...windows.values()].some((w) => w.from < b.from && w.to > b.from);
+    const mixes = b.act !== 'do';
+    if (!last || (after > AWAY && !open)) stretches.push({ from: b.from, to: b.to, after, item, mixes });
+    else Object.assign(last, { to: Math.max(last.to, b.to), mixes: last.mixes || mixes });
+  }
+}
+
+/** Stretches in which something is mixed or poured; what is only done to a finished piece is no sitting. */
+const sittingsOf = (p: Playing): Sitting[] =>
+  p.stretches.filter((s, i) => !i || s.mixes).map(({ mixes: _, ...sitting }) => sitting);
 
 function playItem(p: Playing, item: SequenceItem): void {
   switch (item.kind) {

@@ -1,5 +1,5 @@
 import type { Diagnostic } from '../problem';
-import type { PourWindow, Score } from './score';
+import type { PourWindow, Score, Sitting } from './score';
 import type { Indexed, MixMaterial } from './timing';
 
 /** What is known of a cavity set of cavities as the score goes on. */
@@ -34,6 +34,8 @@ export interface Playing {
   late: Set<string>;
   /** When the pieces of each group left their mould. */
   demoulded: Map<string, number>;
+  /** Stretches of work so far, and whether anything is mixed or poured in each. */
+  stretches: (Sitting & { mixes: boolean })[];
   /** Whether the last pour has been made. */
   allPoured: boolean;
   /** When the hands were done pouring: what comes after is days. */

@@ -58,12 +58,23 @@ export interface DemouldWindow {
   cured?: number;
 }
 
+/** A stretch of work at the bench: between two of them the hands are away for hours and nothing mixed stands open. */
+export interface Sitting {
+  from: number;
+  to: number;
+  /** Minutes since the one before ended; 0 for the first. */
+  after: number;
+  /** Its first item’s place in the sequence. */
+  item: number;
+}
+
 /** The plan in time: hands, cups, cavities. All minutes from the start. */
 export interface Score {
   blocks: Block[];
   windows: PourWindow[];
   gates: GateWait[];
   demould: DemouldWindow[];
+  sittings: Sitting[];
   /** When the hands are done pouring. */
   ends: number;
   /** When everything is done, the days after counted. */

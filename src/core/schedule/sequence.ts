@@ -73,6 +73,13 @@ function segmentsOf(timing: Indexed, steps: readonly TimedStep[]): Segment[] {
 const turnsOf = (timing: Indexed, splitMix: TimedMix | undefined): (TimedMix | undefined)[] =>
   splitMix ? timing.ofCup(splitMix.cupId).filter((m) => m.sitting === splitMix.sitting) : [undefined];
 
+/** Which turn of its sitting it is, whether it is the last, and which steps are done in it. */
+interface Turn {
+  turn: number;
+  last: boolean;
+  isHere(step: TimedStep): boolean;
+}
+
 /** Writes a sequence down, turn by turn; each mix is made once, before it is first poured. */
 class Writer {
   readonly items: SequenceItem[] = [];
@@ -96,18 +103,14 @@ class Writer {
         !served ||
         step.cavitySetIds.some((id) => served.has(id)) ||
         (last && step.cavitySetIds.every((id) => !ever.has(id)));
-      this.#turn(steps, splitMix, { last, isHere });
+      this.#turn(steps, splitMix, { turn: i + 1, last, isHere });
     });
   }
 
   /** One turn of a pot: its steps for the cavities it serves. */
-  #turn(
-    steps: readonly TimedStep[],
-    splitMix: TimedMix | undefined,
-    { last, isHere }: { last: boolean; isHere(step: TimedStep): boolean }
-  ): void {
-    if (splitMix) this.#colour(splitMix);
-    const turn = splitMix?.turn ?? 1;
+  #turn(steps: readonly TimedStep[], splitMix: TimedMix | undefined, { turn, last, isHere }: Turn): void {
+    // In a later sitting what the first pour waits for comes before its mix is made.
+    if (splitMix?.sitting === 1) this.#colour(splitMix);
     for (const step of steps) {
       const pours = this.#timing.poursOf(step.id);
       const own = pours.flatMap((p) => this.#mixesFor(p, splitMix, last).map((m) => ({ p, m })));
@@ -115,15 +118,18 @@ class Writer {
       this.#awaited(step, splitMix);
       for (const gate of step.gates)
         this.items.push({ kind: 'gate', stepId: step.id, gateId: gate.id, turn });
+      if (own.length && splitMix) this.#colour(splitMix);
       for (const { p, m } of own) this.#pour(p, m);
-      if (pours.length) continue;
-      // What only waits is its gate; all else is done, however little time it takes.
-      const takes = step.attended + step.unattended > 0 || step.demoulds;
-      if (takes || (step.does && !step.gates.length)) {
-        for (const cupId of step.cupIds ?? []) this.#ready(cupId, splitMix);
-        this.items.push({ kind: 'do', stepId: step.id, turn });
-      }
+      if (!pours.length) this.#do(step, splitMix, turn);
     }
+  }
+
+  /** A step that draws nothing. What only waits is its gate; all else is done, however little time it takes. */
+  #do(step: TimedStep, splitMix: TimedMix | undefined, turn: number): void {
+    const takes = step.attended + step.unattended > 0 || step.demoulds;
+    if (!takes && !(step.does && !step.gates.length)) return;
+    for (const cupId of step.cupIds ?? []) this.#ready(cupId, splitMix);
+    this.items.push({ kind: 'do', stepId: step.id, turn });
   }
 
   /**

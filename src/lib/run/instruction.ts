@@ -53,7 +53,13 @@ const STIRS = {
 
 /** The words of every kind of task, before it is anyone's turn. */
 const WORDS: { [K in Kind]: (task: TaskOf<K>, c: RunFigures) => Words } = {
-  prepare: () => ({ act: 'Make ready', rest: 'the mould, the cups, your gloves' }),
+  prepare: ({ sitting, after }) =>
+    sitting === undefined
+      ? { act: 'Make ready', rest: 'the mould, the cups, your gloves' }
+      : {
+          act: 'Make ready again',
+          rest: `for sitting ${sitting}, about ${duration(after ?? 0)} after the one before`
+        },
   weigh: weighWords,
   stir: (task, c) => ({ act: 'Stir', rest: `${vesselWords(task, c)} · ${duration(task.minutes)}` }),
   fill: (task, c) => ({

@@ -123,14 +123,17 @@ function asBefore(file: PlanFile, c: Computed): Record<string, unknown> {
     craft: c.craft,
     losses: c.losses,
     cautions: c.cautions,
-    tasks: tasksOf(file.plan, c).map((t) => ({
-      kind: t.kind,
-      grams: 'grams' in t ? t.grams : null,
-      gramsEach: 'gramsEach' in t ? t.gramsEach : null,
-      minutes: 'minutes' in t ? t.minutes : null,
-      from: 'from' in t && typeof t.from === 'number' ? t.from : null,
-      to: 'to' in t ? t.to : null
-    })),
+    // A later sitting’s own checks are new.
+    tasks: tasksOf(file.plan, c)
+      .filter((t) => t.kind !== 'prepare' || t.sitting === undefined)
+      .map((t) => ({
+        kind: t.kind,
+        grams: 'grams' in t ? t.grams : null,
+        gramsEach: 'gramsEach' in t ? t.gramsEach : null,
+        minutes: 'minutes' in t ? t.minutes : null,
+        from: 'from' in t && typeof t.from === 'number' ? t.from : null,
+        to: 'to' in t ? t.to : null
+      })),
     // A note that version 1 did not yet say is left out.
     problems: judged(c.problems.filter((p) => p.code !== 'pour-hole-narrow'))
   };

@@ -6,8 +6,9 @@ import { figure } from '../../quantity';
 
 type Check = NonNullable<Extract<Task, { kind: 'prepare' }>['checks']>[number];
 
-/** The check that a thermometer answers, not a look. */
-export const ROOM_CHECK = 'room';
+const ROOM_CHECK = 'room';
+/** Whether a thermometer answers a check, not a look: of the first sitting or a later one. */
+export const isRoomCheck = (id: string): boolean => id.split('~')[0] === ROOM_CHECK;
 
 /** What is looked at before the first drop of a plan: the first task's checks, in the order they are best done. */
 export function checksOf(plan: Plan, computed: Computed): Check[] {
@@ -20,6 +21,17 @@ export function checksOf(plan: Plan, computed: Computed): Check[] {
     stands(computed),
     room(plan)
   ].filter((c) => c !== undefined);
+}
+
+/** What is looked at before a later sitting: that what lies there is as it should be, and the bench set up anew. */
+export function checksAgain(plan: Plan, computed: Computed, sitting: number): Check[] {
+  const again = (check: Check): Check => ({ ...check, id: `${check.id}~${sitting}` });
+  const lies: Check = {
+    id: 'lies',
+    words: 'What lies there has set: no dust, no drips, nothing moved',
+    more: ['sand or scuff it, and wipe it, where a layer goes onto what is firm']
+  };
+  return [lies, level(plan), kit(computed), room(plan)].map(again);
 }
 
 function moulds(computed: Computed): Check {

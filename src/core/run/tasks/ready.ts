@@ -39,7 +39,8 @@ function before(task: Task, last: Last): (string | undefined)[] {
   const groups = groupsOf(task).map((id) => last.ofGroup.get(id));
   switch (task.kind) {
     case 'prepare':
-      return [];
+      // A later sitting begins when all before it is done.
+      return [last.any];
     case 'weigh':
       return [
         last.prepare,

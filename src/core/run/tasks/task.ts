@@ -10,7 +10,10 @@ export const Task = z.discriminatedUnion('kind', [
     id,
     kind: z.literal('prepare'),
     /** What is ticked before the first drop; absent in runs that were begun before it was asked. */
-    checks: z.array(z.object({ id, words: z.string(), more: z.array(z.string()).optional() })).optional()
+    checks: z.array(z.object({ id, words: z.string(), more: z.array(z.string()).optional() })).optional(),
+    /** Which sitting it begins, from 2, and about how many minutes after the one before; absent before the first. */
+    sitting: number.optional(),
+    after: number.optional()
   }),
   z.object({
     id,

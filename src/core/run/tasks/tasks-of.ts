@@ -5,7 +5,7 @@ import type { Plan } from '../../document';
 import { acts } from '../../pour';
 import { lotsOf, stockOfWeighing } from '../../order/needs';
 import { COLOUR_STIR_MINUTES, holdId, jarId, turnId, type SequenceItem } from '../../schedule';
-import { checksOf } from './checks';
+import { checksAgain, checksOf } from './checks';
 import type { Task, WeighTask } from './task';
 
 type Item<K extends SequenceItem['kind']> = Extract<SequenceItem, { kind: K }>;
@@ -13,26 +13,11 @@ type Item<K extends SequenceItem['kind']> = Extract<SequenceItem, { kind: K }>;
 /** The tasks of a plan, in the order its score plays them, and demoulding at the end. */
 export function tasksOf(plan: Plan, computed: Computed): Task[] {
   const poured = new Map<string, number>();
-  const tasks = computed.sequence.flatMap((item): Task[] => {
-    switch (item.kind) {
-      case 'mix':
-        return mixTasks(plan, computed, item);
-      case 'fill':
-        return fillTask(computed, item);
-      case 'pour': {
-        const turn = (poured.get(item.pourId) ?? 0) + 1;
-        poured.set(item.pourId, turn);
-        return pourTask(computed, item, turn);
-      }
-      case 'gate':
-        return gateTask(plan, computed, item);
-      case 'hold':
-        return holdTask(computed, item);
-      case 'do':
-        return demouldsOf(plan, item).length
-          ? demouldsOf(plan, item).flatMap((id) => demouldTask(computed, id))
-          : doTask(plan, computed, item);
-    }
+  const sittings = new Map(computed.score.sittings.slice(1).map((s, i) => [s.item, { ...s, nth: i + 2 }]));
+  const tasks = computed.sequence.flatMap((item, i): Task[] => {
+    const sitting = sittings.get(i);
+    const again = sitting ? [prepareAgain(plan, computed, sitting)] : [];
+    return [...again, ...tasksFor(plan, computed, item, poured)];
   });
   // What the plan does not take out of its mould itself is taken out at the end.
   const told = new Set(tasks.flatMap((t) => (t.kind === 'demould' ? [t.groupId] : [])));
@@ -47,6 +32,42 @@ export function tasksOf(plan: Plan, computed: Computed): Task[] {
     ...demoulds
   ];
 }
+
+/** What one item of the order is in a run. @param poured how often each pour has come already */
+function tasksFor(plan: Plan, computed: Computed, item: SequenceItem, poured: Map<string, number>): Task[] {
+  switch (item.kind) {
+    case 'mix':
+      return mixTasks(plan, computed, item);
+    case 'fill':
+      return fillTask(computed, item);
+    case 'pour': {
+      const turn = (poured.get(item.pourId) ?? 0) + 1;
+      poured.set(item.pourId, turn);
+      return pourTask(computed, item, turn);
+    }
+    case 'gate':
+      return gateTask(plan, computed, item);
+    case 'hold':
+      return holdTask(computed, item);
+    case 'do':
+      return demouldsOf(plan, item).length
+        ? demouldsOf(plan, item).flatMap((id) => demouldTask(computed, id))
+        : doTask(plan, computed, item);
+  }
+}
+
+/** What is looked at before a later sitting. */
+const prepareAgain = (
+  plan: Plan,
+  computed: Computed,
+  { nth, after }: { nth: number; after: number }
+): Task => ({
+  id: `prepare~${nth}`,
+  kind: 'prepare',
+  sitting: nth,
+  after: Math.round(after),
+  checks: checksAgain(plan, computed, nth)
+});
 
 /** The groups that a step takes out of their moulds. */
 function demouldsOf(plan: Plan, { stepId }: Item<'do'>): string[] {

@@ -1,8 +1,8 @@
 import type { Column, Content, TableCell } from 'pdfmake/interfaces';
 import type { Computed } from '$core/plan';
 import { figuresOf } from '$core/plan';
-import { displayOf, readingBeside, weighing } from '$core/quantity';
-import { tasksOf } from '$core/run';
+import { displayOf, duration, readingBeside, weighing } from '$core/quantity';
+import { tasksOf, type Task } from '$core/run';
 import { inWords } from '$core/preferences';
 import { taskWords } from '../../run/instruction';
 import {
@@ -175,11 +175,34 @@ const care = (computed: Computed, words: (s: string) => string): Content[] => [
   }
 ];
 
+/** What begins a later sitting: its heading over the whole width, with its checks. */
+const sittingRow = (
+  { sitting, after, checks = [] }: Extract<Task, { kind: 'prepare' }>,
+  words: Sheet['words']
+): TableCell[] => [
+  {
+    colSpan: 6,
+    stack: [
+      {
+        text: [
+          { text: `Sitting ${sitting}`, bold: true },
+          words(`, about ${duration(after ?? 0)} after the one before`)
+        ],
+        margin: [0, 8, 0, 2]
+      },
+      ...checks.map((c): Content => ({ columnGap: 6, columns: [box(), { text: words(c.words) }] }))
+    ]
+  },
+  ...Array.from({ length: 5 }, (): TableCell => ({ text: '' }))
+];
+
 /** The run on paper: every line with a box, what it should read, what it read, and when. */
 function runSheet(sheet: Sheet): Content[] {
   const { plan, computed, words } = sheet;
   const tasks = tasksOf(plan, computed);
-  const checks = tasks.flatMap((t) => (t.kind === 'prepare' ? (t.checks ?? []) : []));
+  const checks = tasks.flatMap((t) =>
+    t.kind === 'prepare' && t.sitting === undefined ? (t.checks ?? []) : []
+  );
   const half = Math.ceil(checks.length / 2);
   const ticks = (some: typeof checks): Content[] =>
     some.map((c) => ({
@@ -187,13 +210,15 @@ function runSheet(sheet: Sheet): Content[] {
       columnGap: 6,
       columns: [box(), { text: words(c.words) }]
     }));
+  let nth = 0;
   const rows = tasks
-    .filter((t) => t.kind !== 'prepare')
-    .map((task, i): TableCell[] => {
+    .filter((t) => t.kind !== 'prepare' || t.sitting !== undefined)
+    .map((task): TableCell[] => {
       const { act, rest } = taskWords(task, computed);
+      if (task.kind === 'prepare') return sittingRow(task, words);
       return [
         box(),
-        { text: String(i + 1), style: 'quiet' },
+        { text: String(++nth), style: 'quiet' },
         { text: [{ text: words(act), bold: true }, ` ${words(rest)}`] },
         { text: printable(aimOf(task, computed.division)), alignment: 'right', bold: true, noWrap: true },
         { text: task.kind === 'weigh' || task.kind === 'pour' ? '________ g' : '', style: 'quiet' },

@@ -2,7 +2,7 @@
 <script lang="ts">
   import type { Lesson } from '$core/inspect';
   import Check from '@lucide/svelte/icons/check';
-  import { checksNow, ROOM_CHECK, type FrozenRun, type RunState, type Task } from '$core/run';
+  import { checksNow, isRoomCheck, type FrozenRun, type RunState, type Task } from '$core/run';
   import type { PendingEvents } from '../../run/run-log.svelte';
   import { inWords } from '../../preferences.svelte';
   import QuantityField from '../forms/QuantityField.svelte';
@@ -42,7 +42,7 @@
   /** Ticks a check; the room's says what was read. */
   export function tick(id: string) {
     if (run.ticked.has(id)) return;
-    if (id === ROOM_CHECK) log.tell({ type: 'room', celsius: celsius ?? run.room?.celsius ?? planned });
+    if (isRoomCheck(id)) log.tell({ type: 'room', celsius: celsius ?? run.room?.celsius ?? planned });
     log.tell({ type: 'ticked', check: id });
   }
 </script>
@@ -87,7 +87,7 @@
           <p class="font-semibold text-cinnabar">The shelf is short: {short.join(', ')}.</p>
         {/if}
       </div>
-      {#if check.id === ROOM_CHECK}
+      {#if isRoomCheck(check.id)}
         <span class="w-40 shrink-0" data-own-keys>
           <QuantityField
             label="The room reads"
@@ -98,7 +98,7 @@
             onchange={(v) => {
               celsius = v;
               if (on) log.tell({ type: 'room', celsius: v });
-              else tick(ROOM_CHECK);
+              else tick(check.id);
             }}
           />
         </span>

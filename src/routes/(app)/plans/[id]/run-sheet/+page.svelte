@@ -1,6 +1,6 @@
 <!-- The run on paper: every line with a box, what it should read, what it read, and when. -->
 <script lang="ts">
-  import { counted } from '$core/quantity';
+  import { counted, duration } from '$core/quantity';
   import { figuresOf } from '$core/plan';
   import { tasksOf } from '$core/run';
   import { taskWords } from '../../../../../lib/run/instruction';
@@ -13,7 +13,13 @@
   const plan = $derived(data.plan);
   const computed = $derived(figuresOf(plan, data.shelf, data.learned));
   const tasks = $derived(tasksOf(plan, computed));
-  const checks = $derived(tasks.flatMap((t) => (t.kind === 'prepare' ? (t.checks ?? []) : [])));
+  const checks = $derived(
+    tasks.flatMap((t) => (t.kind === 'prepare' && t.sitting === undefined ? (t.checks ?? []) : []))
+  );
+  /** Lines have numbers; what begins a sitting is a heading. */
+  const nth = $derived(
+    new Map(tasks.filter((t) => t.kind !== 'prepare').map((t, i) => [t.id, i + 1] as const))
+  );
 </script>
 
 <svelte:head><title>Run sheet: {plan.name} · Kirapen</title></svelte:head>
@@ -57,17 +63,32 @@
       </tr>
     </thead>
     <tbody>
-      {#each tasks.filter((t) => t.kind !== 'prepare') as task, i (task.id)}
+      {#each tasks.filter((t) => t.kind !== 'prepare' || t.sitting !== undefined) as task (task.id)}
         {@const words = taskWords(task, computed)}
-        <tr class="break-inside-avoid border-b border-rule align-baseline">
-          <td class="py-1.5"><span class="inline-block size-3.5 border border-ink"></span></td>
-          <td class="num text-ink-2">{i + 1}</td>
-          <td class="pr-3"><strong>{words.act}</strong> {inWords(words.rest)}</td>
-          <td class="num pr-3 text-right font-semibold whitespace-nowrap">{aimOf(task, computed.division)}</td
-          >
-          <td class="text-ink-2">{task.kind === 'weigh' || task.kind === 'pour' ? '________ g' : ''}</td>
-          <td class="text-ink-2">___ : ___</td>
-        </tr>
+        {#if task.kind === 'prepare'}
+          <tr class="break-inside-avoid border-b border-ink align-baseline" data-sitting={task.sitting}>
+            <td colspan="6" class="pt-4 pb-1.5">
+              <strong>Sitting {task.sitting}</strong>
+              <span class="text-ink-2">about {duration(task.after ?? 0)} after the one before</span>
+              {#each task.checks ?? [] as check (check.id)}
+                <span class="mt-1 mr-4 block">
+                  <span class="mr-2 inline-block size-3.5 border border-ink"></span>{inWords(check.words)}
+                </span>
+              {/each}
+            </td>
+          </tr>
+        {:else}
+          <tr class="break-inside-avoid border-b border-rule align-baseline">
+            <td class="py-1.5"><span class="inline-block size-3.5 border border-ink"></span></td>
+            <td class="num text-ink-2">{nth.get(task.id)}</td>
+            <td class="pr-3"><strong>{words.act}</strong> {inWords(words.rest)}</td>
+            <td class="num pr-3 text-right font-semibold whitespace-nowrap"
+              >{aimOf(task, computed.division)}</td
+            >
+            <td class="text-ink-2">{task.kind === 'weigh' || task.kind === 'pour' ? '________ g' : ''}</td>
+            <td class="text-ink-2">___ : ___</td>
+          </tr>
+        {/if}
       {/each}
     </tbody>
   </table>
