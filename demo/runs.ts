@@ -66,6 +66,7 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
       continue;
     }
     if (task.kind === 'stir') at += task.minutes * MINUTE;
+    if (task.kind === 'make') at += (task.attended + task.unattended) * MINUTE;
     if (task.kind === 'pour') {
       at += 0.6 * task.count * MINUTE;
       const grams = Number((task.gramsEach * task.count * (told.took ?? 1)).toFixed(2));

@@ -34,6 +34,24 @@ export interface Making {
   clockPart: string;
   /** Colour is weighed before this part (dry first); after all parts when absent. */
   colourBefore?: string;
+  /** What is done between weighing two parts, in order; nothing when absent. */
+  between?: MakingStep[];
+}
+
+/** Something done while a mix is made that is no weighing: it cools, is melted, is joined. */
+export interface MakingStep {
+  id: string;
+  /** After the weighing of this part. */
+  after: string;
+  act: string;
+  rest: string;
+  how: string;
+  confirm: string;
+  /** Minutes with the hands in it, and minutes that only pass. Starting figures. */
+  attended: number;
+  unattended: number;
+  /** The parts meet in it: the clock runs from its end, not from the weighing. */
+  joins?: true;
 }
 
 /** What a material is made up of: parts by weight, density, and what percentages are of. */

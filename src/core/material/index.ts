@@ -1,4 +1,4 @@
-export { idealDensity, type Basis, type Formula, type FormulaPart } from './formula';
+export { idealDensity, type Basis, type Formula, type FormulaPart, type MakingStep } from './formula';
 export {
   Base,
   behaviourOf,

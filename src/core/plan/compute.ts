@@ -354,6 +354,7 @@ function basesOf({ mixes }: ResolvedPlan): ComputedBase[] {
         density: formula.density,
         states: behaviour.states,
         clockPart: formula.clockPart,
+        ...(formula.between ? { between: formula.between } : {}),
         stirMinutes: base.stirMinutes,
         cautions: cautionsOf(base as Base)
       });

@@ -1,6 +1,6 @@
 import type { CupBalance, PlannedLetDown, Surplus, Weighing } from '../batch';
 import type { HandState, Pace } from '../cure';
-import type { CraftFact } from '../material';
+import type { CraftFact, MakingStep } from '../material';
 import type { Problem } from '../problem';
 import type { Score, SequenceItem, Start } from '../schedule';
 import type { Need } from '../shelf/stock';
@@ -86,6 +86,8 @@ export interface ComputedBase {
   states: readonly HandState[];
   /** The weighing that starts a cup's clock. */
   clockPart: string;
+  /** What is done between weighing its parts. */
+  between?: MakingStep[];
   stirMinutes: number;
   cautions: string[];
 }

@@ -185,7 +185,7 @@ describe('several bases in one plan', () => {
     const ids = tasksOf(plan, of(plan)).map((t) => t.id);
     const pour = ids.indexOf('pour:swirl-black');
     expect(ids.findIndex((id) => id.startsWith('weigh:foam:'))).toBeGreaterThan(pour);
-    const clocks = tasksOf(plan, of(plan)).filter((t) => t.kind === 'weigh' && t.startsClock);
+    const clocks = tasksOf(plan, of(plan)).filter((t) => 'startsClock' in t && t.startsClock);
     expect(clocks).toHaveLength(2);
   });
 });

@@ -42,6 +42,7 @@ const materialOf = ({ base, behaviour, formula }: ResolvedMix): MixMaterial => (
   baseId: base.id,
   behaviour,
   clockPart: formula.clockPart,
+  ...(formula.between ? { between: formula.between } : {}),
   stirMinutes: base.stirMinutes,
   demouldHours: base.demouldHours,
   ...('fullCureHours' in base ? { fullCureHours: base.fullCureHours } : {})

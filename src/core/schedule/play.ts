@@ -107,11 +107,29 @@ const untilMet = (mix: TimedMix) => mix.weighings.findIndex((w) => w.key === mix
 function mixed(p: Playing, mix: TimedMix): number {
   const { cupId } = mix;
   const met = untilMet(mix);
-  block(p, { act: 'weigh', cupId, label: `weigh ${mix.name}` }, met * WEIGHING_MINUTES);
-  const zero = p.now;
+  const zero = metAt(p, mix, met);
   block(p, { act: 'weigh', cupId, label: 'colour' }, (mix.weighings.length - met) * WEIGHING_MINUTES);
   block(p, { act: 'stir', cupId, label: 'stir' }, mix.material.stirMinutes);
   return zero;
+}
+
+/** Weighs up to the part that the clock waits for, with what is done in between; says when the parts met. */
+function metAt(p: Playing, { cupId, name, weighings, material }: TimedMix, met: number): number {
+  let weighed = 0;
+  let zero: number | undefined;
+  const weighUpTo = (n: number) => {
+    block(p, { act: 'weigh', cupId, label: `weigh ${name}` }, (n - weighed) * WEIGHING_MINUTES);
+    weighed = n;
+  };
+  for (const step of material.between ?? []) {
+    weighUpTo(weighings.findIndex((w) => w.key === step.after) + 1);
+    const made = { act: 'make' as const, cupId, label: `${step.act.toLowerCase()} ${step.rest}` };
+    block(p, made, step.attended);
+    block(p, { ...made, unattended: true }, step.unattended);
+    if (step.joins) zero = p.now;
+  }
+  weighUpTo(Math.max(met, weighed));
+  return zero ?? p.now;
 }
 
 function makePot(p: Playing, mixId: string): void {

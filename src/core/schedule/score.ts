@@ -1,7 +1,7 @@
 /** Something the hands do. Minutes from the start of the plan. */
 export interface Block {
   id: string;
-  act: 'weigh' | 'stir' | 'fill' | 'pour' | 'do';
+  act: 'weigh' | 'make' | 'stir' | 'fill' | 'pour' | 'do';
   from: number;
   to: number;
   label: string;

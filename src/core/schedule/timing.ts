@@ -1,12 +1,15 @@
 import { grouped } from '../grouped';
 import type { Behaviour, Room } from '../cure';
 import type { Gate } from '../document';
+import type { MakingStep } from '../material';
 
 /** What a score needs of a base: how it passes through its states, and its card's times. */
 export interface MixMaterial {
   baseId: string;
   behaviour: Behaviour;
   clockPart: string;
+  /** What is done between weighing its parts. */
+  between?: readonly MakingStep[];
   stirMinutes: number;
   demouldHours: { from: number; to: number };
   /** Hours to full cure, where its card says. */

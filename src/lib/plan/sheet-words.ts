@@ -142,6 +142,8 @@ export function aimOf(task: Task, division: number): string {
       return task.counted ?? weighing(task.grams, task.division);
     case 'pour':
       return `${weighing(task.gramsEach, task.division ?? division)} × ${task.count}`;
+    case 'make':
+      return task.attended + task.unattended >= 1 ? duration(task.attended + task.unattended) : '';
     case 'stir':
     case 'gate':
       return duration(task.minutes);

@@ -27,6 +27,7 @@ export type Instruction = {
       topUp: boolean;
     }
   | OfKind<'prepare'>
+  | OfKind<'make'>
   | OfKind<'stir'>
   | OfKind<'fill'>
   | OfKind<'pour'>
@@ -61,6 +62,7 @@ const WORDS: { [K in Kind]: (task: TaskOf<K>, c: RunFigures) => Words } = {
           rest: `for sitting ${sitting}, about ${duration(after ?? 0)} after the one before`
         },
   weigh: weighWords,
+  make: (task) => ({ act: task.act, rest: task.rest }),
   stir: (task, c) => ({ act: 'Stir', rest: `${vesselWords(task, c)} · ${duration(task.minutes)}` }),
   fill: (task, c) => ({
     act: 'Fill',
@@ -123,6 +125,7 @@ function jarWords(c: RunFigures, cupId: string): string {
 /** What the button says of a kind of task, and the hint under its title. */
 const SAID: { [K in Exclude<Kind, 'weigh'>]: (task: TaskOf<K>) => { confirm: string; hint: string } } = {
   prepare: () => ({ confirm: 'Ready', hint: 'mould clean and level, cups marked, gloves on' }),
+  make: (task) => ({ confirm: task.confirm, hint: task.how }),
   stir: (task) => ({ confirm: 'Stirred', hint: STIRS[task.mixing ?? 'full'] }),
   fill: () => ({ confirm: 'Filled', hint: 'one after the other, down the side, without stirring' }),
   pour: (task) => ({ confirm: task.confirm ?? 'Poured', hint: task.how ?? 'low and slow, down the middle' }),

@@ -22,6 +22,7 @@ function lasts(t: Task): number {
       return 0.2 * t.count;
     case 'gate':
       return t.minutes;
+    case 'make':
     case 'do':
       return t.attended + t.unattended;
     case 'demould':

@@ -57,7 +57,12 @@ function zeroOf(f: CupFolding, mixId: string, weighs: readonly WeighState[]): nu
   const portionOf = weighs.find((t) => t.task.portionOf !== undefined)?.task.portionOf;
   if (portionOf !== undefined) return f.cups.get(portionOf)?.zero;
   const fill = f.tasks.find((t) => t.task.kind === 'fill' && t.task.mixId === mixId);
-  if (fill?.task.kind !== 'fill') return weighs.find((t) => t.task.startsClock)?.doneAt;
+  if (fill?.task.kind !== 'fill') {
+    const joined = f.tasks.find(
+      (t) => t.task.kind === 'make' && t.task.mixId === mixId && t.task.startsClock
+    );
+    return (joined ?? weighs.find((t) => t.task.startsClock))?.doneAt;
+  }
   const from = new Set(fill.task.from.map((x) => x.cupId));
   const zeros = f.tasks.flatMap(({ task }) =>
     task.kind === 'weigh' && from.has(task.cupId) ? (f.cups.get(task.mixId)?.zero ?? []) : []

@@ -1,3 +1,4 @@
+import { isMaking } from '../tasks/task';
 import type { Folding } from './changes';
 import type { RunEvent } from './events';
 import { inOf } from './state';
@@ -8,7 +9,7 @@ export function restart(f: Folding, mixId: string): void {
   f.lost.delete(mixId);
   for (const entry of f.tasks) {
     const { task, doneAt } = entry;
-    if ((task.kind !== 'weigh' && task.kind !== 'stir') || task.mixId !== mixId) continue;
+    if (!isMaking(task) || task.mixId !== mixId) continue;
     const grams = inOf(entry);
     if (task.kind === 'weigh' && grams !== undefined && doneAt !== undefined)
       f.wasted.push({ task, grams, at: doneAt, ...(entry.instead ? { instead: entry.instead } : {}) });

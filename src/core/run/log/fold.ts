@@ -5,7 +5,7 @@ import { mishap, restart } from './fold-mishaps';
 import { onTask } from './fold-task';
 import { isReady, orderOf } from '../tasks/ready';
 import type { RunState, TaskState } from './state';
-import type { Task } from '../tasks/task';
+import { isMaking, type Task } from '../tasks/task';
 
 /**
  * Folds events into the state of a run. Pure; the same events, in any order and however often each arrived,
@@ -42,11 +42,7 @@ function nowOf(f: Folding): TaskState | undefined {
   if (ready(chosen)) return chosen;
   const { task } = chosen;
   if (task.kind !== 'weigh') return first;
-  return (
-    f.tasks.find(
-      (t) => (t.task.kind === 'weigh' || t.task.kind === 'stir') && t.task.mixId === task.mixId && ready(t)
-    ) ?? first
-  );
+  return f.tasks.find((t) => isMaking(t.task) && t.task.mixId === task.mixId && ready(t)) ?? first;
 }
 
 /** Ids that events of this run may name. */

@@ -146,6 +146,21 @@ const Base = z.object({
   density: number,
   states: z.array(z.object({ state: z.string(), tell: z.string() })).readonly(),
   clockPart: z.string(),
+  between: z
+    .array(
+      z.object({
+        id,
+        after: id,
+        act: z.string(),
+        rest: z.string(),
+        how: z.string(),
+        confirm: z.string(),
+        attended: number,
+        unattended: number,
+        joins: z.literal(true).optional()
+      })
+    )
+    .optional(),
   stirMinutes: number,
   cautions: z.array(z.string())
 });
@@ -154,7 +169,7 @@ const Score = z.object({
   blocks: z.array(
     z.object({
       id,
-      act: z.enum(['weigh', 'stir', 'fill', 'pour', 'do']),
+      act: z.enum(['weigh', 'make', 'stir', 'fill', 'pour', 'do']),
       from: endless,
       to: endless,
       label: z.string(),

@@ -32,7 +32,7 @@ export function couldDo(frozen: FrozenRun, state: RunState, moment: Moment): Cou
   const found = state.tasks.flatMap((entry): CouldDo[] => {
     const { task } = entry;
     if (entry.status !== 'open' || task.id === now?.id || !isReady(task.id, order, byId)) return [];
-    if (task.kind === 'weigh' || task.kind === 'stir' || task.kind === 'fill') {
+    if (task.kind === 'weigh' || task.kind === 'make' || task.kind === 'stir' || task.kind === 'fill') {
       if (mixes.has(task.mixId)) return [];
       mixes.add(task.mixId);
     }

@@ -49,6 +49,7 @@ function before(task: Task, last: Last): (string | undefined)[] {
         isJar(task.cupId) ? undefined : last.jar,
         task.portionOf === undefined ? undefined : last.ofMix.get(task.portionOf)
       ];
+    case 'make':
     case 'stir':
       return [last.ofMix.get(task.mixId)];
     case 'fill':
@@ -69,7 +70,7 @@ function remember(task: Task, last: Last): void {
   if (task.kind === 'prepare') last.prepare = task.id;
   if (task.kind === 'weigh' && isJar(task.cupId)) last.jar = task.id;
   if (task.kind === 'gate' && task.holds !== undefined) last.ofMix.set(task.holds, task.id);
-  if (task.kind === 'weigh' || task.kind === 'stir' || task.kind === 'fill') {
+  if (task.kind === 'weigh' || task.kind === 'make' || task.kind === 'stir' || task.kind === 'fill') {
     last.ofMix.set(task.mixId, task.id);
     last.ofCup.set(task.cupId, task.id);
   }

@@ -48,6 +48,21 @@ export const Task = z.discriminatedUnion('kind', [
   }),
   z.object({
     id,
+    kind: z.literal('make'),
+    cupId: id,
+    mixId: id,
+    act: z.string(),
+    rest: z.string(),
+    how: z.string(),
+    confirm: z.string(),
+    /** Minutes with the hands in it, and minutes that only pass. */
+    attended: number,
+    unattended: number,
+    /** The parts meet in it: the cup's clock starts when it is done. */
+    startsClock: z.boolean()
+  }),
+  z.object({
+    id,
     kind: z.literal('stir'),
     cupId: id,
     mixId: id,
@@ -115,3 +130,7 @@ export const Task = z.discriminatedUnion('kind', [
 export type Task = z.infer<typeof Task>;
 export type WeighTask = Extract<Task, { kind: 'weigh' }>;
 export type GateTask = Extract<Task, { kind: 'gate' }>;
+
+/** Whether a task belongs to the making of a mix: weighed, done in between, or stirred. */
+export const isMaking = (task: Task): task is Extract<Task, { kind: 'weigh' | 'make' | 'stir' }> =>
+  task.kind === 'weigh' || task.kind === 'make' || task.kind === 'stir';

@@ -132,7 +132,12 @@ function mixTasks(plan: Plan, computed: Computed, { mixId, cupId }: Item<'mix'>)
   const base = computed.bases.find((b) => b.baseId === made.baseId);
   const mixing = computed.cups.find((c) => c.cupId === cupId)?.mixing ?? 'full';
   return [
-    ...made.weighings.flatMap((w) => weighTasks(plan, computed, { mixId, cupId, made, w })),
+    ...made.weighings.flatMap((w) => [
+      ...weighTasks(plan, computed, { mixId, cupId, made, w }),
+      ...(made.portionOf === undefined ? (base?.between ?? []) : [])
+        .filter((step) => step.after === w.key)
+        .map((step) => makeTask(step, mixId, cupId))
+    ]),
     {
       id: `stir:${mixId}`,
       kind: 'stir',
@@ -144,6 +149,13 @@ function mixTasks(plan: Plan, computed: Computed, { mixId, cupId }: Item<'mix'>)
   ];
 }
 
+/** What is done between two weighings of a mix. */
+const makeTask = (
+  { id, after: _, joins, ...step }: NonNullable<Computed['bases'][number]['between']>[number],
+  mixId: string,
+  cupId: string
+): Task => ({ id: `make:${mixId}:${id}`, kind: 'make', cupId, mixId, ...step, startsClock: joins ?? false });
+
 interface ToWeigh {
   mixId: string;
   cupId: string;
@@ -154,7 +166,8 @@ interface ToWeigh {
 /** One weighing as a task; a colour that is crept up on is several. */
 function weighTasks(plan: Plan, computed: Computed, to: ToWeigh): WeighTask[] {
   const { mixId, cupId, made, w } = to;
-  const clockPart = computed.bases.find((b) => b.baseId === made.baseId)?.clockPart;
+  const base = computed.bases.find((b) => b.baseId === made.baseId);
+  const clockPart = base?.between?.some((s) => s.joins) ? undefined : base?.clockPart;
   const steps = w.creep ? creepSteps(w.weight, w.creep) : [w.weight];
   const takes = takesOf(plan, to);
   return steps.map((grams, i): WeighTask => ({

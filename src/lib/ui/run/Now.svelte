@@ -79,12 +79,14 @@
         </li>
       {/each}
     </ul>
-  {:else if instruction.kind === 'do'}
+  {:else if instruction.kind === 'do' || instruction.kind === 'make'}
     {@const left = (instruction.task.attended + instruction.task.unattended) * 60 - since}
     {#if instruction.task.attended + instruction.task.unattended > 0}
       <BigNumber value={clock(Math.max(0, left))} words={left > 0 ? 'to go' : 'long enough'} />
     {/if}
-    <div class="mt-4"><Leaves {desk} stepId={instruction.task.stepId} /></div>
+    {#if instruction.kind === 'do'}
+      <div class="mt-4"><Leaves {desk} stepId={instruction.task.stepId} /></div>
+    {/if}
   {:else if instruction.kind === 'gate' && desk.gate}
     <Gate {desk} {instruction} gate={desk.gate}>{@render worthNow()}</Gate>
   {:else if instruction.kind === 'demould'}

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../../../problem';
 import { commonCard, density } from '../../card';
-import type { Composition, FormulaPart } from '../../formula';
+import type { Composition, FormulaPart, Making } from '../../formula';
 
 /** Molar masses of sodium and potassium hydroxide, g/mol: SAP values are stated for KOH. */
 const NAOH = 40.0;
@@ -143,14 +143,56 @@ function partsBeside(base: SoapCard): FormulaPart[] {
     ])
   );
   const naoh = { key: 'naoh', name: 'sodium hydroxide, into the water', share: lye.naoh, mostOf };
+  // Lye goes into the water, never water onto lye; it cools while the oils are weighed and melted.
   return [
-    ...base.oils.map((o, i) => ({ key: oilKey(i), name: `${o.name} oil`, share: o.share })),
     { key: 'water', name: 'water, for the lye', share: lye.water, vessel: 'lye' },
     { ...naoh, vessel: 'lye', roundDown: true },
+    ...base.oils.map((o, i) => ({ key: oilKey(i), name: `${o.name} oil`, share: o.share })),
     ...(base.additives ?? []).map((a, i) => ({ key: `additive-${i + 1}`, name: a.name, share: a.share })),
     ...(base.fragrance > 0 ? [{ key: 'fragrance', name: 'fragrance', share: base.fragrance }] : [])
   ];
 }
+
+/** What is done between the weighings, the usual way: lye and oils come to one warmth, and the lye goes into the oils. */
+export const soapMaking = ({ oils }: SoapCard): Making => {
+  const last = oilKey(oils.length - 1);
+  return {
+    clockPart: last,
+    between: [
+      {
+        id: 'dissolve',
+        after: 'naoh',
+        act: 'Stir',
+        rest: 'the lye until it is clear, then set it aside to cool',
+        how: 'it heats to about 80 °C: goggles on, face away from the fumes, out of reach of others',
+        confirm: 'Clear',
+        attended: 2,
+        unattended: 0
+      },
+      {
+        id: 'melt',
+        after: last,
+        act: 'Melt',
+        rest: 'the oils, and wait until they and the lye are as warm as each other',
+        how: 'about 40 °C for both; cooler gives more time, under the melting point of a fat it sets',
+        confirm: 'Both ready',
+        attended: 2,
+        unattended: 30
+      },
+      {
+        id: 'join',
+        after: last,
+        act: 'Pour',
+        rest: 'the lye into the oils',
+        how: 'slowly, through a sieve, goggles on: never the oils into the lye; the clock starts now',
+        confirm: 'In',
+        attended: 0.5,
+        unattended: 0,
+        joins: true
+      }
+    ]
+  };
+};
 
 /** The superfat, 0..1, that weights as they are (carriers counted by the caller) leave; below zero there is free lye. */
 export function superfatOf(base: SoapCard, grams: (key: string) => number): number {

@@ -2,7 +2,7 @@ import { byCardTimes } from '../../../cure';
 import { avoid, care, good, inItsOwnBase, madeFor } from '../../compatibility';
 import { defineMaterial } from '../../define';
 import { SUPERFAT_TOLERANCE } from '../../tolerances';
-import { settingFat, SoapCard, soapFormula, superfatOf } from './card';
+import { settingFat, SoapCard, soapFormula, soapMaking, superfatOf } from './card';
 import { soapCraft } from './craft';
 import { soapPaces, sugarsOf, whitePaces } from './paces';
 import { starting } from './starting';
@@ -35,7 +35,7 @@ export const coldSoap = defineMaterial<SoapCard>({
     'yellows and shrinks'
   ],
   formula: soapFormula,
-  making: () => ({ clockPart: 'naoh' }),
+  making: soapMaking,
   behaviour: (card, joinedAt) =>
     byCardTimes(
       card,
