@@ -25,7 +25,18 @@ export interface JudgedRun {
 }
 
 /** What a plan does on purpose and its log shows: a fact, however well it went. */
-const AS_PLANNED = new Set(['poured-from-high', 'shows-through', 'went-in-dry']);
+const AS_PLANNED: Readonly<Record<string, ProblemCode | undefined>> = {
+  'poured-from-high': undefined,
+  'shows-through': undefined,
+  'went-in-dry': undefined,
+  // Its plan says so too, as a note.
+  'heavy-colour-stood': 'settles'
+};
+const isPlanned = (id: string, { computed }: FrozenRun): boolean => {
+  if (!(id in AS_PLANNED)) return false;
+  const code = AS_PLANNED[id];
+  return code === undefined || computed.problems.some((p) => p.code === code);
+};
 
 /** Every well-made plan conducted as planned, and with every slip that can happen in it. */
 export const judgedRuns = (right: readonly WellMade[]): JudgedRun[] => right.flatMap(runsOf);
@@ -35,7 +46,7 @@ function runsOf(made: WellMade): JudgedRun[] {
   const good = goodRun(frozen);
   const of = { material: made.material, technique: made.technique, badChanges: [] };
   const named = DEFECTS.flatMap((d) =>
-    look(frozen, good, d).flatMap((l) => (AS_PLANNED.has(l.id) ? [] : [`${d}: ${l.id}`]))
+    look(frozen, good, d).flatMap((l) => (isPlanned(l.id, frozen) ? [] : [`${d}: ${l.id}`]))
   );
   const right: JudgedRun = { ...of, id: made.id, slip: undefined, missed: [], false: named };
   const slipped = SLIPS.flatMap((slip): JudgedRun[] => {

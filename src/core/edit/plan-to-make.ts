@@ -102,8 +102,9 @@ const REST_BEFORE_CUTTING = 30;
  * Whether one mix is usually divided: where it goes by its trace, and where colours of what sets by water go into one body,
  * which sets before several cups were mixed one after another.
  */
-const isDivided = ({ kind }: Base, { composite }: Technique): boolean =>
-  materials.has(kind, 'goes by trace') || (composite !== undefined && materials.has(kind, 'mineral'));
+const isDivided = ({ kind }: Base, { composite, together }: Technique): boolean =>
+  materials.has(kind, 'goes by trace') ||
+  ((composite !== undefined || together === true) && materials.has(kind, 'mineral'));
 
 /** A cup for each colour, called after it. */
 function withColours(plan: Plan, { colourants }: Shelf, { kind }: Base, ids: readonly string[]): Plan {

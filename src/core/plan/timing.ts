@@ -63,11 +63,18 @@ function timedStep(
     line: lineOf(own, plan),
     after: own?.definition.group === 'after',
     demoulds: own?.definition.traits?.(own.act).includes('demoulds') ?? false,
+    rounds: roundsOf(own),
     does,
     cupIds: does ? own.definition.cups(own.act) : [],
     ...minutes
   };
 }
+
+/** In how many rounds an act is poured, turn about with its neighbours. */
+const roundsOf = (own: ResolvedStep['own']): number =>
+  own?.definition.traits?.(own.act).includes('in turns')
+    ? Number((own.act as { rounds?: number }).rounds ?? 1)
+    : 1;
 
 const lineOf = (own: ResolvedStep['own'], { cupOf }: ResolvedPlan): string =>
   own

@@ -199,7 +199,12 @@ function pour(p: Playing, item: Extract<SequenceItem, { kind: 'pour' }>): void {
   const groupId = groupOf(p, cavitySetId);
   // What may be used until it sets has that for its window.
   if (own.untilSet) window.to = Math.max(window.to, window.gels);
-  block(p, { act: 'pour', cupId, mixId, groupId, stepId, label: mix.name }, own.attended(item.count));
+  const rounds = item.round?.of ?? 1;
+  block(
+    p,
+    { act: 'pour', cupId, mixId, groupId, stepId, label: mix.name },
+    own.attended(item.count) / rounds
+  );
   if (p.now > window.to + 1e-9 && !p.late.has(stepId)) {
     p.late.add(stepId);
     p.problems.push(pastWindow(mix.name, window, p.now, stepId));

@@ -15,6 +15,8 @@ export type SequenceItem =
       cupId: string;
       mixId: string;
       count: number;
+      /** Which of how many rounds, where it is poured turn about with others. */
+      round?: { nth: number; of: number };
     }
   | { kind: 'gate'; stepId: string; gateId: string; turn: number }
   /** A mix waits until another has stood so long, so that both are as far when a step needs them. */
@@ -73,6 +75,22 @@ function segmentsOf(timing: Indexed, steps: readonly TimedStep[]): Segment[] {
 const turnsOf = (timing: Indexed, splitMix: TimedMix | undefined): (TimedMix | undefined)[] =>
   splitMix ? timing.ofCup(splitMix.cupId).filter((m) => m.sitting === splitMix.sitting) : [undefined];
 
+/** A step that is poured in rounds, with its pours and the mixes they are of. */
+interface InRounds {
+  step: TimedStep;
+  rounds: number;
+  own: readonly { p: TimedPour; m: TimedMix }[];
+}
+
+const inRounds = (step: TimedStep): boolean => (step.rounds ?? 1) > 1;
+
+/** Whether a step's rounds go turn about with those before it: into the same cavities, with no wait between. */
+function goesAbout(step: TimedStep, about: readonly InRounds[]): boolean {
+  const before = about.at(-1)?.step;
+  const same = before === undefined || before.cavitySetIds.join() === step.cavitySetIds.join();
+  return inRounds(step) && !step.gates.length && same;
+}
+
 /** Which turn of its sitting it is, whether it is the last, and which steps are done in it. */
 interface Turn {
   turn: number;
@@ -111,17 +129,34 @@ class Writer {
   #turn(steps: readonly TimedStep[], splitMix: TimedMix | undefined, { turn, last, isHere }: Turn): void {
     // In a later sitting what the first pour waits for comes before its mix is made.
     if (splitMix?.sitting === 1) this.#colour(splitMix);
+    let about: InRounds[] = [];
+    const flush = () => {
+      this.#turnAbout(about);
+      about = [];
+    };
     for (const step of steps) {
       const pours = this.#timing.poursOf(step.id);
       const own = pours.flatMap((p) => this.#mixesFor(p, splitMix, last).map((m) => ({ p, m })));
       if (pours.length ? !own.length : !isHere(step)) continue;
+      if (!goesAbout(step, about)) flush();
       this.#awaited(step, splitMix);
       for (const gate of step.gates)
         this.items.push({ kind: 'gate', stepId: step.id, gateId: gate.id, turn });
       if (own.length && splitMix) this.#colour(splitMix);
-      for (const { p, m } of own) this.#pour(p, m);
+      if (inRounds(step)) about.push({ step, rounds: step.rounds!, own });
+      else for (const { p, m } of own) this.#pour(p, m);
       if (!pours.length) this.#do(step, splitMix, turn);
     }
+    flush();
+  }
+
+  /** Steps in rounds: the first round of each, then the second of each, all their mixes made before. */
+  #turnAbout(about: readonly InRounds[]): void {
+    for (const { own } of about) for (const { m } of own) this.#make(m);
+    const most = Math.max(0, ...about.map((a) => a.rounds));
+    for (let nth = 1; nth <= most; nth++)
+      for (const { own, rounds } of about)
+        if (nth <= rounds) for (const { p, m } of own) this.#pour(p, m, { nth, of: rounds });
   }
 
   /** A step that draws nothing. What only waits is its gate; all else is done, however little time it takes. */
@@ -178,10 +213,23 @@ class Writer {
     this.items.push({ kind: mix.filledFrom ? 'fill' : 'mix', mixId: mix.mixId, cupId: mix.cupId });
   }
 
-  #pour({ pourId, stepId, cavitySetId, cupId }: TimedPour, mix: TimedMix): void {
+  #pour(
+    { pourId, stepId, cavitySetId, cupId }: TimedPour,
+    mix: TimedMix,
+    round?: { nth: number; of: number }
+  ): void {
     this.#make(mix);
     const count = mix.pours.find((x) => x.pourId === pourId)?.count ?? 0;
-    this.items.push({ kind: 'pour', pourId, stepId, cavitySetId, cupId, mixId: mix.mixId, count });
+    this.items.push({
+      kind: 'pour',
+      pourId,
+      stepId,
+      cavitySetId,
+      cupId,
+      mixId: mix.mixId,
+      count,
+      ...(round ? { round } : {})
+    });
   }
 
   /** The mixes that serve a pour in a pot's turn; what is mixed on its own is poured in the last one. */

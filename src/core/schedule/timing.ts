@@ -62,6 +62,8 @@ export interface TimedStep {
   after?: boolean;
   /** It takes the pieces out of their mould. */
   demoulds?: boolean;
+  /** Poured in so many rounds, turn about with its neighbours; 1 when absent. */
+  rounds?: number;
   /** It draws nothing: it is done, however little time it takes. */
   does?: boolean;
   /** Cups that it is done to, which have to be mixed by then. */

@@ -92,7 +92,8 @@ export function pourLines(tasks: readonly Task[], plan: Plan, computed: Computed
       case 'pour': {
         const asked = amountWords(plan.steps.find((s) => s.id === task.stepId));
         const how = [asked, task.how].filter(Boolean).join(' · ');
-        const text = ` ${intoEach(task.count, groupName(task.groupId))}${how ? `: ${how}` : ''}`;
+        const round = task.round ? `, round ${task.round.nth} of ${task.round.of}` : '';
+        const text = ` ${intoEach(task.count, groupName(task.groupId))}${round}${how ? `: ${how}` : ''}`;
         return [
           {
             id,

@@ -70,7 +70,7 @@ const WORDS: { [K in Kind]: (task: TaskOf<K>, c: RunFigures) => Words } = {
   }),
   pour: (task, c) => ({
     act: task.act ?? 'Pour',
-    rest: `${lettered(cupOf(c, task.cupId)!)} into ${groupOf(c, task)?.name}`
+    rest: `${lettered(cupOf(c, task.cupId)!)} into ${groupOf(c, task)?.name}${task.round ? `, round ${task.round.nth} of ${task.round.of}` : ''}`
   }),
   do: (task) => ({ act: task.act, rest: task.rest }),
   gate: (task, c) => ({

@@ -330,7 +330,12 @@ describe('cups that stand open', () => {
   const soap = splitAll(saltings, saltings.mixes[0]!.baseId);
   const hurried = (minutes: number): Plan => ({
     ...soap,
-    steps: soap.steps.map((s) => (s.act.kind === 'column' ? { ...s, hands: { once: minutes } } : s))
+    // One after the other: in rounds all of them are wanted at once.
+    steps: soap.steps.map((s) =>
+      s.act.kind === 'column'
+        ? { ...s, act: { ...s.act, rounds: 1 } as Step['act'], hands: { once: minutes } }
+        : s
+    )
   });
 
   it('are too many for the hands when the last is hurried; mixed when needed they are not', () => {

@@ -66,6 +66,8 @@ export interface Technique {
   least: number;
   /** Cups that are poured into one jug first, by their places, in equal shares where none are said; none where each is poured by itself. */
   composite?: (count: number) => TechniqueComposite;
+  /** All its cups stand open at once: what sets quickly is made as one mix and split. */
+  together?: true;
   steps(of: Setting): Draft[];
   /** The face that comes to show, where it is not the one that touched the mould. */
   shows?: 'open face';

@@ -121,6 +121,9 @@ function plannedEach({ computed }: FrozenRun, stepId: string, count: number): nu
   return minutes / Math.max(1, cavities || count);
 }
 
+/** A time under this share of the planned is no hands’. */
+const NO_HANDS = 0.2;
+
 function actTimes(frozen: FrozenRun, state: RunState, gone: readonly Gone[]): ActTime[] {
   const found = new Map<string, ActTime>();
   const add = (
@@ -148,6 +151,10 @@ function actTimes(frozen: FrozenRun, state: RunState, gone: readonly Gone[]): Ac
       add(`stir:${task.minutes}`, 'a stir', { planned: task.minutes * 60, seconds, times: 1 });
     else if (task.kind === 'pour') {
       const planned = plannedEach(frozen, task.stepId, task.count) * 60;
+      // A round is a part of what a cavity takes.
+      const whole = seconds * (task.round?.of ?? 1);
+      // What no hands can have done was confirmed at once, and tells nothing of them.
+      if (whole < planned * task.count * NO_HANDS) continue;
       const cup = frozen.computed.cups.find((c) => c.cupId === task.cupId);
       add(
         task.stepId,
@@ -157,7 +164,7 @@ function actTimes(frozen: FrozenRun, state: RunState, gone: readonly Gone[]): Ac
         ),
         {
           planned,
-          seconds,
+          seconds: whole,
           times: task.count,
           stepId: task.stepId
         }

@@ -56,7 +56,8 @@ function differing(computed: RunFigures, state: RunState): Differing {
       if (!own.length || own.some((f) => f?.actual === undefined)) return undefined;
       const sum = (pick: (f: Fact) => number) => own.reduce((s, f) => s + pick(f!), 0);
       const [grams, planned] = [sum((f) => f.actual!), sum((f) => f.planned)];
-      const cavities = pours.reduce((s, t) => s + t.count, 0);
+      // Every round goes into the same cavities again.
+      const cavities = pours.reduce((s, t) => s + ((t.round?.nth ?? 1) === 1 ? t.count : 0), 0);
       const density = computed.cups.find((c) => c.cupId === pours[0]!.cupId)?.density ?? 0;
       if (!differs(grams, planned) || !(density > 0) || !cavities) return undefined;
       return { grams, mlEach: grams / density / cavities };

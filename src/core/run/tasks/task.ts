@@ -89,6 +89,8 @@ export const Task = z.discriminatedUnion('kind', [
     count: number,
     gramsEach: number,
     mlEach: number,
+    /** Which of how many rounds, turn about with other cups; its grams are that round's. */
+    round: z.object({ nth: number, of: number }).optional(),
     /** To what they are read, g; the plan’s own scale’s division in runs that were begun before it was kept. */
     division: number.optional(),
     /** What the act calls this: the verb, the word on the button, and how it is done. */

@@ -215,6 +215,7 @@ function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] 
   const own = group?.layers.filter((l) => l.pourId === item.pourId) ?? [];
   const words = computed.lines.find((l) => l.stepId === item.stepId);
   const readTo = computed.cups.find((c) => c.cupId === item.cupId)?.readTo;
+  const rounds = item.round?.of ?? 1;
   if (!group || !own.length) return [];
   return [
     {
@@ -227,8 +228,9 @@ function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] 
       groupId: group.groupId,
       cavitySetId: group.cavitySetId,
       count: item.count,
-      gramsEach: own.reduce((s, l) => s + l.grams, 0) / group.count,
-      mlEach: own.reduce((s, l) => s + l.each, 0),
+      gramsEach: own.reduce((s, l) => s + l.grams, 0) / group.count / rounds,
+      mlEach: own.reduce((s, l) => s + l.each, 0) / rounds,
+      ...(item.round ? { round: item.round } : {}),
       ...(readTo === undefined ? {} : { division: readTo }),
       ...(words
         ? {

@@ -3,8 +3,8 @@ import type { Colourant } from '../../../material';
 import { strongest, type Cause } from '../cause';
 import { cupName, latePours, like, minutesBetween, potsOf, type Case } from '../case';
 
-/** After so long mica and white lie on the ground of a thin cup, minutes; usual practice, thick bases hold them longer. */
-const SETTLES = 12;
+/** After so long mica and white surely lie on the ground of a thin cup, minutes; usual practice, thick bases hold them longer. */
+const SETTLES = 15;
 
 /** Density from which a pigment settles in a thin cup, g/ml: oxides, titanium white and mica; organic ones hover. */
 const HEAVY = 2.7;
@@ -23,6 +23,8 @@ export const heavyColourStood: Cause = {
         const stirred = c.state.cups.get(entry.task.mixId)?.coloured;
         const stood = stirred === undefined ? 0 : minutesBetween(stirred, entry.doneAt ?? stirred);
         // What is thick by then holds its pigment up.
+        // A jug that goes round and round is moved each time.
+        if ((entry.task.round?.nth ?? 1) > 1) return [];
         const thick = like(c, 'goes by trace') || waitedToThicken(c, entry.task.stepId);
         const settles = !thick && potsOf(c, entry.task.cupId).some(isHeavy);
         return settles && stood > SETTLES

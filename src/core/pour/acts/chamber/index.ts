@@ -11,6 +11,7 @@ export const chamber = defineAct({
   name: 'fill a chamber',
   group: 'pour in',
   fields,
+  traits: ['in turns'],
   also: ['divider', 'partition'],
   usually: { each: 1 },
   flow,

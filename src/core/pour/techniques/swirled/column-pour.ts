@@ -8,10 +8,12 @@ export const columnPour = technique({
   about: 'rings that follow the post',
   look: 'swirls',
   also: ['rings', 'star pour', 'post pour'],
-  suits: ['flows round a post'],
+  // All jugs stand open until the last round: what sets within minutes is too quick for it.
+  suits: ['flows round a post', 'swirls fluid'],
   cups: ['jugs, in turn', '…'],
   least: 2,
   learn: ['grams a round'],
+  together: true,
   steps: ({ cups, cutInto, material }) => [
     ...cups.map((cup, i) => ({
       act: pour('column', cup, i === cups.length - 1 ? upTo(0.97) : share(0.97 / cups.length), {

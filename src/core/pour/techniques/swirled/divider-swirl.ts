@@ -11,6 +11,7 @@ export const dividerSwirl = technique({
   cups: ['chambers, in turn', '…'],
   least: 2,
   learn: ['rounds', 'trace at the pour'],
+  together: true,
   steps: ({ cups, chambers, cutInto, ...of }) => {
     // Without chambers on its card the cavity takes the cups one after another, an equal share each.
     const into = chambers.length ? chambers.map((c) => c.id) : cups.map(() => undefined);
