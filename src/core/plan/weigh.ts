@@ -6,6 +6,7 @@ import {
   weighOutCup,
   type Allotment,
   type CupOrder,
+  type Weighing,
   type WeighedCup
 } from '../batch';
 import { cupScale, toDivision } from '../dosing';
@@ -62,8 +63,26 @@ export function weigh(
   }
   // What a cup is filled from is worked out before it.
   for (const c of outermostFirst(plan).toReversed())
-    allMixes.set(c.cup.id, weighedComposite(work, c, allMixes));
+    allMixes.set(
+      c.cup.id,
+      weighedComposite(work, c, allMixes, (jug, pours) => dropsOf(work, jug, pours))
+    );
   return { cups: plan.cups.map((c) => allMixes.get(c.cup.id) ?? leftUnmixed(c)), common };
+}
+
+/** Colour that is dripped neat onto a cup made of others, by its recipe, as it is weighed onto what stands there. */
+function dropsOf(work: WeighingContext, jug: ResolvedCup, pours: readonly Allotment[]): Weighing[] {
+  if (!jug.doses.length || !jug.mix) return [];
+  const out = weighOutCup({
+    formula: jug.mix.formula,
+    doses: jug.doses,
+    pouredMl: mlOf(work, pours),
+    losses: { cling: work.losses.cling, vessel: vesselLoss(work.losses, undefined) },
+    scales: work.plan.scales,
+    readings: work.plan.plan.bench.readings,
+    split: true
+  });
+  return out.weighings.filter((w) => w.kind === 'colourant');
 }
 
 /** The mix of the portion that runs furthest ahead, of those that must level by themselves: by it the hands must be done. */

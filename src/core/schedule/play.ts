@@ -178,6 +178,8 @@ function fillCup(p: Playing, mixId: string): void {
   const from = (mix?.filledFrom ?? []).flatMap((id) => p.windows.get(id) ?? []);
   if (!mix || !from.length) return;
   block(p, { act: 'fill', cupId: mix.cupId, label: `fill ${mix.name}` }, from.length * FILL_MINUTES);
+  const drops = mix.weighings.length * WEIGHING_MINUTES;
+  block(p, { act: 'weigh', cupId: mix.cupId, label: `drip onto ${mix.name}` }, drops);
   const least = (key: 'zero' | 'to' | 'gels') => Math.min(...from.map((w) => w[key]));
   const window = {
     cupId: mix.cupId,

@@ -100,7 +100,11 @@ function weighWords(task: WeighTask, c: RunFigures): Words {
   const into = task.vessel ? `the ${task.vessel} jug` : vesselWords(task, c);
   if (task.takeOut) return { act: 'Take out', rest: `mix before colour, from ${into}` };
   if (task.creeps) return { act: 'Add', rest: `more ${task.name} to ${into}, by eye` };
-  return { act: task.counted ? 'Count' : 'Weigh', rest: `${task.name} into ${into}` };
+  // “sodium hydroxide, into the water”: where it goes is said already.
+  const where = task.name.includes(', into ')
+    ? `, in ${into}`
+    : `${task.name.includes(',') ? ',' : ''} into ${into}`;
+  return { act: task.counted ? 'Count' : 'Weigh', rest: `${task.name}${where}` };
 }
 
 /** Words for a task, before it is anyone's turn. */

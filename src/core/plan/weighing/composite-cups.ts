@@ -1,4 +1,4 @@
-import type { Allotment } from '../../batch';
+import type { Allotment, Weighing } from '../../batch';
 import { colouredDensity } from '../../dosing';
 import { turnId } from '../../schedule';
 import type { Pour } from '../fill';
@@ -65,7 +65,8 @@ function densityOf(cup: ResolvedCup, plan: ResolvedPlan): number {
 export function weighedComposite(
   work: WeighingContext,
   jug: ResolvedCup,
-  others: ReadonlyMap<string, CupInMixes>
+  others: ReadonlyMap<string, CupInMixes>,
+  dropsOf: DropsOf
 ): CupInMixes {
   const pours = poursOfCup(work, jug.cup.id);
   const [lead] = jug.parts.flatMap((p) => others.get(p.cupId) ?? []);
@@ -74,9 +75,26 @@ export function weighedComposite(
   const whole = mlOf(work, pours);
   // Each filling keeps the number of the turn that it is filled in.
   const mixes = turns.flatMap((turn, i) =>
-    turn.length ? [filling(work, jug, { turn, i, share: mlOf(work, turn) / whole })] : []
+    turn.length
+      ? [withDrops(filling(work, jug, { turn, i, share: mlOf(work, turn) / whole }), dropsOf(jug, turn))]
+      : []
   );
   return { cup: jug.cup, resolved: jug, count: { ...lead.count, n: mixes.length }, mixes };
+}
+
+/** Neat colour that goes onto a filled cup: what is weighed of it for these pours. */
+export type DropsOf = (jug: ResolvedCup, pours: readonly Allotment[]) => Weighing[];
+
+/** A filling with the colour that is dripped onto it, unstirred: it is in the cup, and what is not poured of it stays there. */
+function withDrops(mix: CupMix, drops: Weighing[]): CupMix {
+  if (!drops.length) return mix;
+  const grams = drops.reduce((s, w) => s + w.weight, 0);
+  const { balance } = mix;
+  return {
+    ...mix,
+    weighings: drops,
+    balance: { ...balance, left: balance.left + grams, mixed: balance.mixed + grams }
+  };
 }
 
 /** One filling of a cup of cups: a share of what is drawn for it from each of its parts. */

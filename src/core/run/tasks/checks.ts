@@ -86,7 +86,7 @@ function tools(plan: Plan, computed: Computed): Check {
 
 const kit = ({ cautions }: Computed): Check => ({
   id: 'kit',
-  words: 'Gloves and goggles on; I have read:',
+  words: 'Gloves and goggles on, the cautions read',
   more: cautions
 });
 

@@ -39,7 +39,7 @@ function tasksFor(plan: Plan, computed: Computed, item: SequenceItem, poured: Ma
     case 'mix':
       return mixTasks(plan, computed, item);
     case 'fill':
-      return fillTask(computed, item);
+      return fillTask(plan, computed, item);
     case 'pour': {
       const turn = (poured.get(item.pourId) ?? 0) + 1;
       poured.set(item.pourId, turn);
@@ -205,9 +205,16 @@ function takesOf(plan: Plan, { cupId, made, w }: ToWeigh): { key: string; share:
   return key === undefined ? [] : [{ key, share: 1 }];
 }
 
-function fillTask(computed: Computed, { mixId, cupId }: Item<'fill'>): Task[] {
-  const mix = computed.cups.find((c) => c.cupId === cupId)?.mixes.find((m) => m.mixId === mixId);
-  return mix?.filledFrom ? [{ id: `fill:${mixId}`, kind: 'fill', cupId, mixId, from: mix.filledFrom }] : [];
+/** A cup is filled from others, and what is dripped neat onto it follows. */
+function fillTask(plan: Plan, computed: Computed, { mixId, cupId }: Item<'fill'>): Task[] {
+  const cup = computed.cups.find((c) => c.cupId === cupId);
+  const mix = cup?.mixes.find((m) => m.mixId === mixId);
+  if (!cup || !mix?.filledFrom) return [];
+  const made: Made = { weighings: mix.weighings, baseId: cup.baseId };
+  return [
+    { id: `fill:${mixId}`, kind: 'fill', cupId, mixId, from: mix.filledFrom },
+    ...mix.weighings.flatMap((w) => weighTasks(plan, computed, { mixId, cupId, made, w }))
+  ];
 }
 
 function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] {

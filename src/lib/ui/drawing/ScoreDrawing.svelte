@@ -260,7 +260,7 @@
           stroke={cup.colour}
           stroke-width="3"
           paint-order="stroke"
-          >{(b.label.length + 2) * 7 < wide ? cup.letter + ' ' + b.label : cup.letter}</text
+          >{wide < 10 ? '' : (b.label.length + 2) * 7 < wide ? cup.letter + ' ' + b.label : cup.letter}</text
         >
       {/if}
       {@const late = score.windows.find((w) => w.mixId === b.mixId)?.to ?? Infinity}
