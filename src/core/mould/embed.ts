@@ -8,7 +8,7 @@ const mm = z.number().nonnegative('cannot be below the mould face').max(5000, 'i
 
 /**
  * Something solid that stands in a cavity and takes room from the pour: an object by its mass and density, or
- * a barrier line by its length, width and height. Heights in mm from the mould face.
+ * a barrier line by its length, width and height; or a casting of the same plan. Heights in mm from the mould face.
  */
 export const Embed = z.discriminatedUnion('kind', [
   z.object({
@@ -31,17 +31,30 @@ export const Embed = z.discriminatedUnion('kind', [
     length: z.number().positive().max(20_000),
     width: z.number().positive().max(500),
     height: z.number().positive().max(5000)
+  }),
+  z.object({
+    id: Id,
+    kind: z.literal('casting'),
+    name: z.string().min(1, 'needs a name').max(60),
+    /** The cavities of this plan that it is cast in, and which share of one casting is set in: sawn where it is under 1. */
+    groupId: z.string().min(1).max(80),
+    share: z.number().positive('must be more than nothing').max(1, 'is more than the whole casting'),
+    each: z.number().int().positive().max(500),
+    /** Where its lowest point stands, mm. */
+    from: mm
   })
 ]);
 export type Embed = z.infer<typeof Embed>;
+/** An embed whose own size is known: a casting of the same plan has it from what is cast. */
+export type SolidEmbed = Exclude<Embed, { kind: 'casting' }>;
 
 /** What one embed (all of its copies) displaces in one cavity, ml: V = m/ρ, or length × width × height. */
-export const displaced = (embed: Embed): number =>
+export const displaced = (embed: SolidEmbed): number =>
   embed.kind === 'object'
     ? (embed.each * embed.grams) / embed.density
     : (embed.length * embed.width * embed.height) / 1000;
 
-const span = (embed: Embed): { from: number; to: number } =>
+const span = (embed: SolidEmbed): { from: number; to: number } =>
   embed.kind === 'object'
     ? { from: embed.from, to: embed.from + embed.height }
     : { from: 0, to: embed.height };
@@ -51,7 +64,7 @@ const span = (embed: Embed): { from: number; to: number } =>
  * displaces is spread evenly over its own height, which is exact for upright shapes; what stands out displaces nothing.
  * Problems say where an embed leaves no room, or stands out of the pour.
  */
-export function withEmbeds(cavity: Cavity, embeds: readonly Embed[], path: string): Cavity {
+export function withEmbeds(cavity: Cavity, embeds: readonly SolidEmbed[], path: string): Cavity {
   if (!embeds.length) return cavity;
   const parts = embeds.map((e) => ({ ...span(e), ml: displaced(e) }));
   const takenAt = (level: number) =>

@@ -4,7 +4,7 @@ export { polygonArea, type Point } from './polygon';
 export { footprintOf, type Footprint } from './footprint';
 export { capacityFromWater, waterDensity, type WaterFill } from './water';
 export { CavityKind, CONDITIONS, Mould, cavityOf, nearItsEnd, type Cavity } from './mould';
-export { Embed, displaced, withEmbeds } from './embed';
+export { Embed, displaced, withEmbeds, type SolidEmbed } from './embed';
 export { type Chamber, type Zone } from './fittings';
 export { mouldProblems } from './rules';
 export { inhibitionCautions, keyProblems, rubberFor, type MouldJob, type RubberNeed } from './making';

@@ -113,8 +113,8 @@ function perform({ step, act, share, gated }: Performed, going: Going): void {
 }
 
 /** An object of a group as an upright ellipsoid of its own volume (mass by density) and height. */
-function objectOf({ cavitySet }: FilledCavitySet, id: string | undefined) {
-  const embed = cavitySet.group.embeds?.find((e) => e.id === id);
+function objectOf({ embeds }: FilledCavitySet, id: string | undefined) {
+  const embed = embeds.find((e) => e.id === id);
   if (embed?.kind !== 'object') return undefined;
   const mm3 = (embed.grams / embed.density) * 1000;
   // V = 4/3 π r² · h/2

@@ -1,5 +1,6 @@
 import { materials } from '../material';
-import { cavityOf, mouldProblems, withEmbeds, type Cavity } from '../mould';
+import { cavityOf, mouldProblems, withEmbeds, type Cavity, type SolidEmbed } from '../mould';
+import { castingProblems, solidsIn } from './castings';
 import { emptyCavity, filledMl, type CavityLayer, type CavityState } from '../pour';
 import type { Diagnostic, Fix } from '../problem';
 import { otherMoulds } from './fixes/other-mould';
@@ -29,6 +30,8 @@ export type PouredLayer = CavityLayer & { pourId: string };
 export interface FilledCavitySet {
   cavitySet: CavitySet;
   cavity: Cavity;
+  /** What is set into it, each with its own size. */
+  embeds: readonly SolidEmbed[];
   layers: PouredLayer[];
   pours: Pour[];
   /** Volume in one cavity at the end, ml. */
@@ -37,22 +40,33 @@ export interface FilledCavitySet {
 
 /** Plays every step over every cavity set: what each cavity holds, and what each step takes from which cup. */
 export function fill(plan: ResolvedPlan): { filled: FilledCavitySet[]; problems: Diagnostic[] } {
-  const problems: Diagnostic[] = [];
-  const filled = plan.cavitySets.map((cavitySet) => {
-    const made = fillCavitySet(plan, cavitySet);
+  const problems: Diagnostic[] = [...castingProblems(plan)];
+  const done = new Map<string, FilledCavitySet>();
+  // What is set in is cast first.
+  const castOf = (groupId: string, trail: readonly string[]): FilledCavitySet | undefined => {
+    const source = plan.cavitySets.find((s) => s.group.id === groupId);
+    return source && !trail.includes(source.id) ? visit(source, trail) : undefined;
+  };
+  const visit = (cavitySet: CavitySet, trail: readonly string[]): FilledCavitySet => {
+    const known = done.get(cavitySet.id);
+    if (known) return known;
+    const embeds = solidsIn(plan, cavitySet, (id) => castOf(id, [...trail, cavitySet.id]));
+    const made = fillCavitySet(plan, cavitySet, embeds);
     problems.push(...made.problems);
+    done.set(cavitySet.id, made.filled);
     return made.filled;
-  });
-  return { filled, problems };
+  };
+  return { filled: plan.cavitySets.map((s) => visit(s, [])), problems };
 }
 
 function fillCavitySet(
   plan: ResolvedPlan,
-  cavitySet: CavitySet
+  cavitySet: CavitySet,
+  embeds: readonly SolidEmbed[]
 ): { filled: FilledCavitySet; problems: Diagnostic[] } {
   const { group, mould, kind } = cavitySet;
   const path = `shelf/moulds/${mould.id}/cavities/${kind.id}`;
-  const cavity = withEmbeds(cavityOf(kind, path), group.embeds ?? [], `plan/groups/${group.id}/embeds`);
+  const cavity = withEmbeds(cavityOf(kind, path), embeds, `plan/groups/${group.id}/embeds`);
   const problems: Diagnostic[] = [...cavity.problems];
   let stand = emptyCavity(cavitySet.name, cavity, kind);
   const layers: PouredLayer[] = [];
@@ -74,7 +88,7 @@ function fillCavitySet(
       p.level === 'note' ? p : { ...p, fixes: [...otherFace(plan, p), ...otherMoulds(plan, group)] }
     )
   );
-  return { filled: { cavitySet, cavity, layers, pours, filledMl: filledMl(stand) }, problems };
+  return { filled: { cavitySet, cavity, embeds, layers, pours, filledMl: filledMl(stand) }, problems };
 }
 
 /** What leaves its mould badly by the face that is to be seen may leave it well by the other. */

@@ -8,6 +8,7 @@ import {
   type TimedStep
 } from '../schedule';
 import { stepWords } from '../pour';
+import { castingsIn } from './castings';
 import type { FilledCavitySet, Pour } from './fill';
 import type { ResolvedMix, ResolvedPlan, ResolvedStep } from './resolve';
 import type { CupInMixes, AllMixes } from './weighing/weighed';
@@ -64,10 +65,26 @@ function timedStep(
     after: own?.definition.group === 'after',
     demoulds: own?.definition.traits?.(own.act).includes('demoulds') ?? false,
     rounds: roundsOf(own),
+    afterSteps: castBefore({ step, cavitySets, own }, plan),
     does,
     cupIds: does ? own.definition.cups(own.act) : [],
     ...minutes
   };
+}
+
+/** Everything before a step that is done to a casting which it sets in. */
+function castBefore(
+  { step, cavitySets, own }: Pick<ResolvedStep, 'step' | 'cavitySets' | 'own'>,
+  plan: ResolvedPlan
+): string[] {
+  const id = (own?.act as { embedId?: string } | undefined)?.embedId;
+  const from = cavitySets.flatMap((s) => castingsIn(s).flatMap((e) => (e.id === id ? [e.groupId] : [])));
+  if (!from.length) return [];
+  const before = plan.steps.slice(
+    0,
+    plan.steps.findIndex((s) => s.step.id === step.id)
+  );
+  return before.flatMap((s) => (s.step.where.some((w) => from.includes(w)) ? [s.step.id] : []));
 }
 
 /** In how many rounds an act is poured, turn about with its neighbours. */

@@ -89,6 +89,7 @@ function othersAfter(sequence: readonly SequenceItem[], at: number, timing: Inde
 
 /** Whether a step's gates count from a step that is still to come. */
 const waitsFor = (id: string, coming: readonly string[], timing: Indexed): boolean =>
+  (timing.steps.find((s) => s.id === id)?.afterSteps ?? []).some((before) => coming.includes(before)) ||
   (timing.steps.find((s) => s.id === id)?.gates ?? []).some((g) =>
     [
       ...g.all.flatMap((c) => (c.kind === 'since' ? [c.zero] : [])),

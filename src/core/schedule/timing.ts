@@ -64,6 +64,8 @@ export interface TimedStep {
   demoulds?: boolean;
   /** Poured in so many rounds, turn about with its neighbours; 1 when absent. */
   rounds?: number;
+  /** Steps of other cavities that it waits for: a casting has left its mould, and is sawn and sanded, before it is set in. */
+  afterSteps?: readonly string[];
   /** It draws nothing: it is done, however little time it takes. */
   does?: boolean;
   /** Cups that it is done to, which have to be mixed by then. */

@@ -48,7 +48,7 @@ function batched(plan: Plan, found: Diagnostic): Diagnostic {
 
 function sequenceOf(
   plan: ResolvedPlan,
-  { cavitySet, layers }: FilledCavitySet,
+  { cavitySet, layers, embeds }: FilledCavitySet,
   score: Score,
   cups: ReadonlyMap<string, Coloured>
 ): Sequence {
@@ -63,7 +63,7 @@ function sequenceOf(
     plan: plan.plan,
     name: cavitySet.name,
     groupId: cavitySet.group.id,
-    steps: stepsIn(plan, cavitySet.id, cavitySet, score),
+    steps: stepsIn(plan, { cavitySet, embeds }, score),
     material: materials.find(first?.base.kind),
     finish: cavitySet.mould.finish,
     depth: cavity.depth,
@@ -71,7 +71,7 @@ function sequenceOf(
     half: rim.half,
     floor: cavity.geometry.areaAt(0) || rim.area,
     within: ({ x, y }) => rim.contains(x * rim.half.width, y * rim.half.length),
-    embeds: cavitySet.group.embeds ?? [],
+    embeds,
     apart,
     carries:
       states.at(Math.max(0, states.indexOf(apart) - 1)) === 'paste'
@@ -94,14 +94,13 @@ function sequenceOf(
 /** Every step that is done in a cavity set, with when and on what. */
 function stepsIn(
   plan: ResolvedPlan,
-  cavitySetId: string,
-  cavitySet: FilledCavitySet['cavitySet'],
+  { cavitySet, embeds }: Pick<FilledCavitySet, 'cavitySet' | 'embeds'>,
   score: Score
 ): Done[] {
-  const cavity = withEmbeds(cavityOf(cavitySet.kind, ''), cavitySet.group.embeds ?? [], '');
+  const cavity = withEmbeds(cavityOf(cavitySet.kind, ''), embeds, '');
   let stand: CavityState = emptyCavity(cavitySet.name, cavity, cavitySet.kind);
   return plan.steps.flatMap((step): Done[] => {
-    const here = step.here(cavitySetId);
+    const here = step.here(cavitySet.id);
     if (!here) return [];
     const level = stand.whole.level;
     const applied = here.definition.apply(here.act, stand, here.step);

@@ -1,5 +1,5 @@
 import type { AnyMaterial } from '../../material';
-import type { Embed } from '../../mould';
+import type { SolidEmbed } from '../../mould';
 import type { Gate, Plan, Step } from '../../document';
 import { type About, inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { AnyDefinition, Trait } from '../act';
@@ -54,7 +54,7 @@ export interface Sequence {
   /** Its bottom, mm², and whether a place is over it. */
   floor: number;
   within(at: Place): boolean;
-  embeds: readonly Embed[];
+  embeds: readonly SolidEmbed[];
   /** The state that keeps the next layer apart, and the one before it, which carries a weight. */
   apart: string;
   carries: string;

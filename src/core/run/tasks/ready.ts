@@ -61,7 +61,9 @@ function before(task: Task, last: Last): (string | undefined)[] {
       return [last.prepare, ...groups];
     case 'do':
       // What is done to no cavities keeps its place.
-      return groups.length ? [last.prepare, ...groups] : [last.any];
+      return groups.length
+        ? [last.prepare, ...groups, ...(task.uses ?? []).map((id) => last.ofGroup.get(id))]
+        : [last.any];
   }
 }
 

@@ -103,6 +103,8 @@ export const Task = z.discriminatedUnion('kind', [
     kind: z.literal('do'),
     stepId: id,
     groupIds: z.array(id),
+    /** Cavities whose castings it sets in: what is done to them comes before it. */
+    uses: z.array(id).optional(),
     /** Minutes with the hands in it, and minutes that only pass. */
     attended: number,
     unattended: number,

@@ -302,6 +302,7 @@ function doTask(plan: Plan, computed: Computed, { stepId, turn }: Item<'do'>): T
       kind: 'do',
       stepId,
       groupIds: step.where,
+      ...usesOf(plan, step),
       attended: minutes(false),
       unattended: minutes(true),
       act: words.act,
@@ -311,6 +312,17 @@ function doTask(plan: Plan, computed: Computed, { stepId, turn }: Item<'do'>): T
       ...repeatsOf(step.act)
     }
   ];
+}
+
+/** The cavities whose castings a step sets in. */
+function usesOf(plan: Plan, { act, where }: Plan['steps'][number]): { uses?: string[] } {
+  const { embedId } = act as { embedId?: string };
+  const uses = plan.groups.flatMap((g) =>
+    where.includes(g.id)
+      ? (g.embeds ?? []).flatMap((e) => (e.kind === 'casting' && e.id === embedId ? [e.groupId] : []))
+      : []
+  );
+  return uses.length ? { uses } : {};
 }
 
 /** How often a step's act is done, where it is more than once. */

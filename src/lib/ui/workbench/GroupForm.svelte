@@ -6,6 +6,7 @@
   import { type Group } from '$core/document';
   import { counted, parseCount } from '$core/quantity';
   import type { PlanView } from '../../plan/plan-view.svelte';
+  import Choice from '../forms/Choice.svelte';
   import ParsedField from '../forms/ParsedField.svelte';
   import QuantityField from '../forms/QuantityField.svelte';
   import NumberField from '../shelf/NumberField.svelte';
@@ -15,16 +16,31 @@
   let { editor, group, inOne }: { editor: PlanView; group: Group; inOne: number } = $props();
   const plan = $derived(editor.plan);
   const embeds = $derived(group.embeds ?? []);
+  /** Other cavities of this plan, whose castings may be set into these. */
+  const others = $derived(plan.groups.filter((g) => g.id !== group.id));
   const set = (path: (string | number)[], value: unknown) =>
     editor.edit({ path: ['groups', group.id, 'embeds', ...path], value });
 
   function add(kind: Embed['kind']) {
     const id = freshId(plan, 'embed');
-    const blank: Embed =
-      kind === 'object'
-        ? { id, kind, name: 'embed', each: 1, grams: 1, density: 1.2, from: 1, height: 4 }
-        : { id, kind, name: 'barrier line', length: 60, width: 1.5, height: 3 };
-    editor.edit({ path: ['groups', group.id, 'embeds'], value: [...embeds, blank] });
+    const [other] = others;
+    const blank: Record<Embed['kind'], Embed | undefined> = {
+      object: { id, kind: 'object', name: 'embed', each: 1, grams: 1, density: 1.2, from: 1, height: 4 },
+      'barrier line': { id, kind: 'barrier line', name: 'barrier line', length: 60, width: 1.5, height: 3 },
+      casting: other && {
+        id,
+        kind: 'casting',
+        name: other.name,
+        groupId: other.id,
+        share: 1,
+        each: 1,
+        from: 0
+      }
+    };
+    editor.edit({
+      path: ['groups', group.id, 'embeds'],
+      value: [...embeds, ...(blank[kind] ? [blank[kind]] : [])]
+    });
   }
 
   /** Takes the cavities out with the steps that are done in them alone. */
@@ -45,7 +61,8 @@
       ['length', 'Length', 'mm'],
       ['width', 'Width', 'mm'],
       ['height', 'Height', 'mm']
-    ]
+    ],
+    casting: [['from', 'Height above the bottom', 'mm']]
   } as const;
   const value = (e: Embed, key: string) => (e as unknown as Record<string, number>)[key] ?? 0;
 </script>
@@ -85,7 +102,7 @@
           value={e.name}
           onchange={(event) => set([i, 'name'], event.currentTarget.value)}
         />
-        <span class="text-ink-2">{volume(displaced(e))}</span>
+        {#if e.kind !== 'casting'}<span class="text-ink-2">{volume(displaced(e))}</span>{/if}
         <button
           class="button bare !px-1.5"
           aria-label="Take out {e.name}"
@@ -115,6 +132,33 @@
             />
           </Row>
         {/if}
+        {#if e.kind === 'casting'}
+          <Row label="Cast in">
+            <Choice
+              label="What {e.name} is cast in"
+              value={e.groupId}
+              options={others.map((g) => ({ value: g.id, label: g.name }))}
+              onchange={(id) => set([i, 'groupId'], id)}
+            />
+          </Row>
+          <Row label="In each piece">
+            <ParsedField
+              label="How many of {e.name}"
+              value={e.each}
+              format={String}
+              parse={(text) => parseCount(text, 500)}
+              onchange={(n) => set([i, 'each'], n)}
+            />
+          </Row>
+          <Row label="Share of a casting">
+            <QuantityField
+              label="{e.name}: share of a casting"
+              unit="%"
+              value={e.share}
+              onchange={(v) => set([i, 'share'], v)}
+            />
+          </Row>
+        {/if}
         {#each FIELDS[e.kind] as [key, label, unit] (key)}
           <Row {label}>
             <QuantityField
@@ -135,6 +179,9 @@
   <div class="mt-2 flex flex-wrap gap-2">
     <button class="button min-h-9" onclick={() => add('object')}>+ Thing</button>
     <button class="button min-h-9" onclick={() => add('barrier line')}>+ Barrier line</button>
+    {#if others.length}
+      <button class="button min-h-9" onclick={() => add('casting')}>+ Casting of this plan</button>
+    {/if}
   </div>
   <div class="mt-2 -ml-1.5 flex flex-wrap border-t border-rule pt-1">
     <button class="button bare min-h-9 !gap-1 !px-1.5 text-[0.86rem] font-medium" onclick={remove}
