@@ -1,11 +1,17 @@
-import type { Embed, SolidEmbed } from '../mould';
+import type { Cavity, Embed, SolidEmbed } from '../mould';
 import { counted } from '../quantity';
 import { inPlan, type Diagnostic } from '../problem';
 import type { CavitySet } from './cavity-sets';
-import type { FilledCavitySet } from './fill';
 import type { ResolvedPlan } from './resolve';
 
 type Casting = Extract<Embed, { kind: 'casting' }>;
+
+/** What one cavity holds once it is cast. */
+interface Cast {
+  cavity: Cavity;
+  layers: readonly { cupId: string; each: number }[];
+  filledMl: number;
+}
 
 /** Castings of the same plan that are set into the cavities of a set. */
 export const castingsIn = ({ group }: CavitySet): Casting[] =>
@@ -15,7 +21,7 @@ export const castingsIn = ({ group }: CavitySet): Casting[] =>
 export function solidsIn(
   plan: ResolvedPlan,
   { group }: CavitySet,
-  castOf: (groupId: string) => FilledCavitySet | undefined
+  castOf: (groupId: string) => Cast | undefined
 ): SolidEmbed[] {
   return (group.embeds ?? []).flatMap((e): SolidEmbed[] => {
     if (e.kind !== 'casting') return [e];
@@ -38,7 +44,7 @@ export function solidsIn(
 }
 
 /** g/ml of a casting: of what was poured into it, by volume. */
-function densityOf({ cupOf }: ResolvedPlan, { layers }: FilledCavitySet): number {
+function densityOf({ cupOf }: ResolvedPlan, { layers }: Cast): number {
   const ml = layers.reduce((s, l) => s + l.each, 0);
   const grams = layers.reduce((s, l) => s + l.each * (cupOf.get(l.cupId)?.mix?.formula.density ?? 1), 0);
   return ml > 0 ? grams / ml : 1;
