@@ -1,4 +1,4 @@
-import { layerState } from '../material';
+import { layerState, materials } from '../material';
 import type { Base } from '../material';
 import { cavityOf, footprintOf, type CavityKind } from '../mould';
 import {
@@ -126,7 +126,8 @@ function settingOf({ cups, group, kind, base }: Where): Setting {
     embeds: group.embeds ?? [],
     cutInto: group.cutInto ?? 1,
     apart: layerState(base),
-    cures: 'fullCureHours' in base ? base.fullCureHours * 60 : 3 * 24 * 60
+    cures: 'fullCureHours' in base ? base.fullCureHours * 60 : 3 * 24 * 60,
+    dries: materials.of(base).sealAfter ?? 0
   };
 }
 

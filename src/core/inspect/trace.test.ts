@@ -40,6 +40,9 @@ describe('a piece', () => {
       bar: { number: 7, of: cutInto }
     });
     expect(traceOf(frozen, state, saltings.groups[0]!.id, cutInto!).bar!.number).toBe(cutInto);
+    // Every round of every jug went into it.
+    const rounds = frozen.tasks.filter((t) => t.kind === 'pour').length;
+    expect(traceOf(frozen, state, saltings.groups[0]!.id, 7).pours).toHaveLength(rounds);
   });
 
   it('is traced to the mix that served its casting', () => {

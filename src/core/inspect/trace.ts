@@ -53,8 +53,10 @@ function poursInto(state: RunState, groupId: string, cavity: number): Into[] {
   const before = new Map<string, number>();
   return state.tasks.flatMap(({ task, status, doneAt }): Into[] => {
     if (task.kind !== 'pour' || task.groupId !== groupId || status !== 'done') return [];
-    const from = before.get(task.stepId) ?? 0;
-    before.set(task.stepId, from + task.count);
+    // Every round of a step goes into all of its castings again.
+    const pass = `${task.stepId} ${task.round?.nth ?? 1}`;
+    const from = before.get(pass) ?? 0;
+    before.set(pass, from + task.count);
     return cavity > from && cavity <= from + task.count ? [{ task, doneAt }] : [];
   });
 }

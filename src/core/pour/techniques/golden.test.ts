@@ -25,7 +25,8 @@ const setting = (material: string, cups: number): Setting => ({
   ],
   cutInto: 8,
   apart: 'set apart',
-  cures: 4320
+  cures: 4320,
+  dries: 1440
 });
 
 const plain = (value: unknown): string =>

@@ -40,6 +40,8 @@ export interface Setting {
   apart: string;
   /** Minutes to its full cure; three days where its card does not say. */
   cures: number;
+  /** Minutes out of its mould after which it is dry enough to seal; 0 where it holds no water. */
+  dries: number;
 }
 
 /** What goes into a jug: cups by their places, their shares, and how far they are stirred together. */

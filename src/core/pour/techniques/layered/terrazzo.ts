@@ -11,12 +11,12 @@ export const terrazzo = technique({
   cups: ['the body with its chips'],
   least: 1,
   learn: ['share of chips', 'grits'],
-  steps: ({ cups }) => [
+  steps: ({ cups, dries }) => [
     { act: pour('lay', cups[0]!, RIM), note: 'chips pressed to the face' },
     { act: act('tap', { minutes: 1.5 }) },
     { act: act('demould') },
     { act: act('sand', { grits: [120, 240, 400, 800, 1500] }), until: [outOfMould(DAY)] },
-    { act: act('air', { minutes: DAY }) },
+    { act: act('air', { minutes: Math.max(DAY, dries) }) },
     { act: act('seal') }
   ]
 });
