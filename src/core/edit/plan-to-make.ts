@@ -55,7 +55,7 @@ export function planToMake(shelf: Shelf, asked: ToMake): Plan | undefined {
   return (asked.cutInto ?? 1) > 1 ? cutUp({ ...cared, showFace: 'cut' }) : cared;
 }
 
-/** What a material asks for that a technique leaves open: taps where air stays, a cover where it brings ash, air on all sides where it is wet. */
+/** What a material asks for that a technique leaves open: taps where air stays, a sprue topped where it is drawn in, a cover where it brings ash, air on all sides where it is wet. */
 function withCare(plan: Plan, { kind }: Base): Plan {
   const out = plan.steps.findIndex((s) => traitsOf(s).includes('demoulds'));
   if (out < 0) return plan;
@@ -67,7 +67,8 @@ function withCare(plan: Plan, { kind }: Base): Plan {
   };
   const tapped = materials.has(kind, 'mineral') && !is('loosens') && !is('clears') ? step('tap') : [];
   const covered = materials.has(kind, 'ashes') && !is('shields') ? step('cover') : [];
-  const before = [...tapped, ...covered];
+  const topped = materials.has(kind, 'draws in the sprue') && !is('tops the sprue') ? step('sprue') : [];
+  const before = [...tapped, ...topped, ...covered];
   const after = materials.has(kind, 'dries in air') && !is('airs') ? step('air') : [];
   return { ...plan, steps: plan.steps.toSpliced(out, 1, ...before, plan.steps[out]!, ...after) };
 }

@@ -47,7 +47,8 @@ export type Trait =
   | 'sands'
   | 'parts'
   | 'trims'
-  | 'stains';
+  | 'stains'
+  | 'tops the sprue';
 
 /** What an act takes from a cup for each cavity, ml: all that the batch asks of it. */
 export interface Draw {

@@ -41,6 +41,8 @@ import { ink, type Ink } from './ink';
 import { stain, type Stain } from './stain';
 import { wrap, type Wrap } from './wrap';
 import { cover, type Cover } from './cover';
+import { hold, type Hold } from './hold';
+import { sprue, type Sprue } from './sprue';
 import { cure, type Cure } from './cure';
 
 /** Every act there is, in the order a pour meets them. */
@@ -75,6 +77,8 @@ export const acts = new ActRegistry()
   .add(demould)
   .add(turn)
   .add(air)
+  .add(hold)
+  .add(sprue)
   .add(cover)
   .add(spray)
   .add(cut)
@@ -133,6 +137,8 @@ export type Act =
   | Stain
   | Wrap
   | Cure
-  | Cover;
+  | Cover
+  | Hold
+  | Sprue;
 
 export { lay, wait, type Lay, type Wait };

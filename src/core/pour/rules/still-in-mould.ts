@@ -1,8 +1,10 @@
 import { moved, aboutStep, type Rule } from './rule';
 
 /** Something done to a piece that still lies in its mould. */
-export const stillInMould: Rule = ({ steps, plan }) =>
+export const stillInMould: Rule = ({ steps, plan, material }) =>
   steps.flatMap((d, i) => {
+    // Covered in its mould, soap is right.
+    if (d.traits.includes('shields') && material?.traits.includes('ashes')) return [];
     const later =
       d.traits.includes('unmoulded') && steps.slice(i + 1).find((x) => x.traits.includes('demoulds'));
     if (!later) return [];

@@ -7,7 +7,7 @@ const USUAL = 0.03;
 /** A fragrance that drives the batter. */
 export const quickFragrance: Cause = {
   id: 'quick-fragrance',
-  defects: ['separated layers', 'unmixed streaks or specks'],
+  defects: ['separated layers', 'unmixed streaks or specks', 'oily, streaked or crumbly'],
   evidence(c) {
     const [quick] = c.bases.flatMap((b) => materials.of(b).fragrance?.(b) ?? []);
     if (!quick) return undefined;

@@ -10,7 +10,14 @@ const SEEN = 0.004;
 /** A mix that ended off its ratio. */
 export const ratioOff: Cause = {
   id: 'ratio-off',
-  defects: ['tacky or soft', 'snapped or chipped on demould', 'separated layers', 'sweat marks', 'ash bloom'],
+  defects: [
+    'tacky or soft',
+    'snapped or chipped on demould',
+    'separated layers',
+    'sweat marks',
+    'ash bloom',
+    'oily, streaked or crumbly'
+  ],
   evidence(c) {
     return strongest(
       standings(c)

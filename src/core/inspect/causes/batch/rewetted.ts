@@ -10,7 +10,8 @@ export const rewetted: Cause = {
     'snapped or chipped on demould',
     'sweat marks',
     'water marks',
-    'separated layers'
+    'separated layers',
+    'lost lines or bare patches'
   ],
   evidence(c) {
     const here = stirredHere(c);

@@ -7,7 +7,7 @@ const SHORT = 0.8;
 /** Stirred for less time than its card asks. */
 export const stirredShort: Cause = {
   id: 'stirred-short',
-  defects: ['tacky or soft', 'unmixed streaks or specks', 'separated layers'],
+  defects: ['tacky or soft', 'unmixed streaks or specks', 'separated layers', 'oily, streaked or crumbly'],
   evidence(c) {
     return strongest(
       stirs(c)

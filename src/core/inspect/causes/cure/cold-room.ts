@@ -8,7 +8,14 @@ const COLD = 3;
 /** A room colder than the plan reckoned with. */
 export const coldRoom: Cause = {
   id: 'cold-room',
-  defects: ['tacky or soft', 'sweat marks', 'separated layers', 'colours run together', 'ash bloom'],
+  defects: [
+    'tacky or soft',
+    'sweat marks',
+    'separated layers',
+    'colours run together',
+    'ash bloom',
+    'oily, streaked or crumbly'
+  ],
   evidence(c) {
     const { read, planned } = rooms(c);
     if (read === undefined) return { note: 'the room’s temperature' };

@@ -3,7 +3,12 @@ import type { Cause } from '../cause';
 /** A mould that was not looked at, or that last held a dye. */
 export const mouldNotClean: Cause = {
   id: 'mould-not-clean',
-  defects: ['dye left from an earlier piece', 'bubbles on the mould face', 'unmixed streaks or specks'],
+  defects: [
+    'dye left from an earlier piece',
+    'bubbles on the mould face',
+    'unmixed streaks or specks',
+    'mica or glitter where none should be'
+  ],
   evidence(c) {
     const last = c.beside.lastColour;
     if (last?.dye)

@@ -11,7 +11,8 @@ export const layerBeforeTheGel: Cause = {
     'blotted lines',
     'sunken glitter',
     'floated or drowned embed',
-    'layer broke through'
+    'layer broke through',
+    'lost lines or bare patches'
   ],
   evidence(c) {
     return strongest(

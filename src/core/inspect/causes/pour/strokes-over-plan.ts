@@ -4,7 +4,7 @@ import { tasksHere } from '../case';
 /** More strokes than planned. */
 export const strokesOverPlan: Cause = {
   id: 'strokes-over-plan',
-  defects: ['muddy blend', 'blotted lines', 'colour dragged over an embed'],
+  defects: ['muddy blend', 'blotted lines', 'colour dragged over an embed', 'lost lines or bare patches'],
   evidence(c) {
     const all = [...tasksHere(c, 'do'), ...tasksHere(c, 'pour')];
     const extra = all.reduce((s, t) => s + (t.extra ?? 0), 0);

@@ -14,17 +14,20 @@ export const injectedColour = technique({
   steps: ({ cups }) => [
     {
       act: pour('lay', cups[0]!, cups.length > 1 ? upTo(0.5) : RIM),
-      note: 'slow even pressure, hold; reject the cold first shot'
+      note: 'slow even pressure; reject the cold first shot'
     },
+    { act: act('hold') },
     ...(cups.length > 1
       ? [
           {
             act: pour('lay', cups[1]!, RIM),
             until: [until('set')],
-            note: 'the second shot; top the sprue while it shrinks'
-          }
+            note: 'the second shot'
+          },
+          { act: act('hold') }
         ]
       : []),
+    { act: act('sprue') },
     { act: act('demould') },
     { act: act('trim'), note: 'the sprue' }
   ]
