@@ -77,7 +77,8 @@ export function whichMix(
   { mix, times }: { mix: Computed['cups'][number]['mixes'][number]; times: number }
 ): string {
   if (cup.mixes.length < 2) return '';
-  const which = times > 1 ? `mixes ${mix.turn}–${mix.turn + times - 1}` : `mix ${mix.turn}`;
+  const nth = times > 1 ? `mixes ${mix.turn}–${mix.turn + times - 1}` : `mix ${mix.turn}`;
+  const which = mix.sitting === undefined ? nth : `${nth}, sitting ${mix.sitting}`;
   return `${which}, ${mix.pours.reduce((s, p) => s + p.count, 0)} cavities each`;
 }
 

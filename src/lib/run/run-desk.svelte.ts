@@ -190,6 +190,23 @@ export class RunDesk {
     if (this.useScale && this.plan.bench.readings === 'tared') void scale.ask({ do: 'tare' });
   }
 
+  /** Pours of all rounds that go turn about with the one in hand, as far as they are still open. */
+  readonly roundsLeft = $derived.by(() => {
+    const now = this.instruction;
+    if (now?.kind !== 'pour' || !now.task.round) return [];
+    const from = this.run.tasks.findIndex((t) => t.task.id === now.task.id);
+    const rest = this.run.tasks.slice(from);
+    const end = rest.findIndex(({ task }) => task.kind !== 'pour' || !task.round);
+    return rest.slice(0, end < 0 ? rest.length : end).filter((t) => t.status === 'open');
+  });
+
+  /** All rounds are in: each pour is told as done, and none tells of the hands. */
+  confirmRounds = (): void => {
+    if (!this.given.conducting) return;
+    for (const { task } of this.roundsLeft) this.given.log.tell({ type: 'done', task: task.id });
+    this.entry = '';
+  };
+
   /** One drop or spoon more is in: past what was wanted it counts as it is. */
   countOne = (): void => {
     const { toCount, instruction } = this;

@@ -42,6 +42,14 @@
 <p class="text-[1.1rem] text-ink-2">
   {volume(instruction.task.mlEach)} each, {weighed(instruction.task.gramsEach * instruction.task.count)} in all
 </p>
+{#if instruction.task.round && desk.roundsLeft.length > 1}
+  <p class="mt-2 flex flex-wrap items-center gap-3 text-[1.1rem]">
+    round {instruction.task.round.nth} of {instruction.task.round.of}
+    <button class="button min-h-[52px]" disabled={!desk.given.conducting} onclick={desk.confirmRounds}>
+      All rounds are in
+    </button>
+  </p>
+{/if}
 <div class="mt-4 flex flex-wrap items-start gap-8">
   <Leaves {desk} stepId={instruction.task.stepId} />
   {#if partial}<div class="w-[340px]">

@@ -20,7 +20,7 @@
   const split = $derived(computed.common.length > 0);
   /** One column of the table: a cup, or the mix that cups are split from; several mixes are summed. */
   type Cup = (typeof cups)[number];
-  type Mix = Pick<Cup['mixes'][number], 'weighings' | 'balance' | 'ratioError' | 'turn'> & {
+  type Mix = Pick<Cup['mixes'][number], 'weighings' | 'balance' | 'ratioError' | 'turn' | 'sitting'> & {
     offRatio?: Cup['offRatio'];
   };
   type Column = {
@@ -33,6 +33,8 @@
     /** How far rounding and carriers move the ratio, a share. */
     off: number;
     turns: number[];
+    /** The sitting they are made in, where there are several. */
+    sitting?: number;
   };
   /** The mixes that are split, each once: one a material. */
   const pots = $derived([...new Set(computed.common.map((m) => m.of))]);
@@ -55,19 +57,32 @@
   /** A column for each of a cup's mixes that are weighed alike: one where all are. */
   function alike(of: string, cup: Column['cup'], mixes: readonly Mix[]): Column[] {
     const found = new Map<string, Column>();
-    for (const { weighings, balance, ratioError, offRatio, turn } of mixes) {
-      const key = weighings.map((w) => reading(w.weight, w.division)).join(' ');
+    for (const { weighings, balance, ratioError, offRatio, turn, sitting } of mixes) {
+      const key = `${sitting ?? ''} ${weighings.map((w) => reading(w.weight, w.division)).join(' ')}`;
       const before = found.get(key);
       const off = Math.max(ratioError, ...(offRatio ?? []).map((o) => o.share));
       if (before) before.turns.push(turn);
       else
-        found.set(key, { id: `${of}#${turn}`, of, cup, weighings, mixed: balance.mixed, off, turns: [turn] });
+        found.set(key, {
+          id: `${of}#${turn}`,
+          of,
+          cup,
+          weighings,
+          mixed: balance.mixed,
+          off,
+          turns: [turn],
+          ...(sitting === undefined ? {} : { sitting })
+        });
     }
     return [...found.values()];
   }
   /** Which of several mixes a column is: how many, or their numbers where they differ. */
-  const whichOf = (c: Column) =>
-    columns.filter((x) => x.of === c.of).length > 1 ? `mix ${c.turns.join(', ')}` : `× ${c.turns.length}`;
+  const whichOf = (c: Column) => {
+    if (c.sitting !== undefined)
+      return `sitting ${c.sitting}${c.turns.length > 1 ? ` × ${c.turns.length}` : ''}`;
+    const others = columns.filter((x) => x.of === c.of).length > 1;
+    return others ? `mix ${c.turns.join(', ')}` : `× ${c.turns.length}`;
+  };
   const several = $derived(computed.common.length > 1 || cups.some((c) => c.mixes.length > 1));
   const rows = $derived([
     ...computed.totals.parts.map((p) => ({ key: p.key, name: p.name })),
