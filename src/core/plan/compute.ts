@@ -148,26 +148,18 @@ interface Worked {
 }
 
 /**
- * Works a plan out as if it were poured in one sitting; where its score then waits longer than a mix stays open, once more with
- * that mix made anew in each sitting.
+ * Works a plan out. Its mixes are weighed as if all were poured in one sitting; where a first score then waits longer than one
+ * of them stays open, they are weighed anew, that mix once for each sitting.
  */
 function* workedInTurn(
   plan: ResolvedPlan,
   filled: readonly FilledCavitySet[],
   losses: Computed['losses']
 ): Generator<void, Worked> {
-  const once = yield* workedWith(plan, filled, losses, new Map());
-  const sittingOf = plan.scales.length ? sittingsOf(once.timed, once.timing) : new Map<string, number>();
-  return sittingOf.size ? yield* workedWith(plan, filled, losses, sittingOf) : once;
-}
-
-function* workedWith(
-  plan: ResolvedPlan,
-  filled: readonly FilledCavitySet[],
-  losses: Computed['losses'],
-  sittingOf: ReadonlyMap<string, number>
-): Generator<void, Worked & { timing: Indexed }> {
-  const allMixes = weigh(plan, filled, losses, sittingOf);
+  const once = weighedIn(plan, filled, losses);
+  yield;
+  const sittingOf = sittingsIn(plan, once.timing);
+  const { allMixes, timing } = sittingOf.size ? weighedIn(plan, filled, losses, sittingOf) : once;
   yield;
   const mixesOf = new Map(allMixes.cups.map((w) => [w.cup.id, w.mixes]));
   const palette = paletteOf(plan, (id) => Math.max(0, ...(mixesOf.get(id) ?? []).map((m) => m.ml)));
@@ -177,10 +169,31 @@ function* workedWith(
   const groups = filled.map((f) => drawnGroup(plan, f, palette, (id) => densities.get(id) ?? 0));
   yield;
   const order = lightToDark(cups);
-  const timing = timingOf(plan, filled, allMixes);
   const played = timed(plan, timing, order);
   yield;
-  return { allMixes, palette, cups, groups, order, timed: played, timing };
+  return { allMixes, palette, cups, groups, order, timed: played };
+}
+
+/** Every mix weighed, and what a score is played from. */
+function weighedIn(
+  plan: ResolvedPlan,
+  filled: readonly FilledCavitySet[],
+  losses: Computed['losses'],
+  sittingOf?: ReadonlyMap<string, number>
+): { allMixes: AllMixes; timing: Indexed } {
+  const allMixes = weigh(plan, filled, losses, sittingOf);
+  return { allMixes, timing: timingOf(plan, filled, allMixes) };
+}
+
+/** The sitting of each pour by a first score; none where nothing waits for anything. */
+function sittingsIn(plan: ResolvedPlan, timing: Indexed): Map<string, number> {
+  const waits = timing.steps.some((s) => s.gates.length > 0 || s.unattended > 0 || s.demoulds);
+  if (!plan.scales.length || !waits) return new Map();
+  const written = sequenceOf(
+    timing,
+    plan.cups.map((c) => c.cup.id)
+  );
+  return sittingsOf(scoreOf(written, timing), timing);
 }
 
 /** Worst first, mixes before layers; otherwise in the order they were found. What holds in several groups is said once. */
