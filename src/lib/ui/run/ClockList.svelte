@@ -57,6 +57,6 @@
       >
     </li>
   {:else}
-    <li class="text-ink-2">No clock yet. Clocks start when resin and hardener meet.</li>
+    <li class="text-ink-2">No clock yet. Clocks start when the parts meet.</li>
   {/each}
 </ul>
