@@ -105,7 +105,17 @@ describe('a casting set into another', () => {
       groups: inlay({ count: 1 }).groups.map((g, i) => (i ? g : { ...g, count: 3 }))
     };
     const [short] = problemsOf(few, {}, 'castings-short');
-    expect(short!.sentence).toMatch(/^1 casting of chip is made, and 3 are set in/);
+    expect(short!.sentence).toMatch(/^1 casting of chip is made, and 3 are wanted/);
     mended(few, 'castings-short');
+  });
+
+  it('is sawn into as many as come whole out of one: four quarters, but one of three fifths', () => {
+    const set = (share: number, count: number) => {
+      const plan = inlay({ share, count });
+      return { ...plan, groups: plan.groups.map((g, i) => (i ? g : { ...g, count: 4 })) };
+    };
+    expect(problemsOf(set(0.25, 1), {}, 'castings-short')).toEqual([]);
+    expect(problemsOf(set(0.6, 3), {}, 'castings-short')).toHaveLength(1);
+    expect(problemsOf(set(0.6, 4), {}, 'castings-short')).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
 import type { Cavity, Embed, SolidEmbed } from '../mould';
+import { freshId } from '../edit/fresh-id';
 import { counted } from '../quantity';
 import { inPlan, type Diagnostic } from '../problem';
 import type { CavitySet } from './cavity-sets';
@@ -82,14 +83,16 @@ function sourceProblems(plan: ResolvedPlan, set: CavitySet, e: Casting): Diagnos
       }
     ];
   const cast = sources.reduce((s, x) => s + x.count, 0);
-  const wanted = Math.ceil(set.count * e.each * e.share);
+  // What is left of a casting serves again only where it is as large as what was sawn off.
+  const pieces = Math.floor(1 / e.share + 1e-9);
+  const wanted = Math.ceil((set.group.count * e.each) / pieces);
   return cast < wanted
     ? [
         {
           code: 'castings-short',
           level: 'warn',
           ...about(set, e),
-          sentence: `${counted(cast, 'casting')} of ${e.name} ${cast === 1 ? 'is' : 'are'} made, and ${wanted} are set in.`,
+          sentence: `${counted(cast, 'casting')} of ${e.name} ${cast === 1 ? 'is' : 'are'} made, and ${wanted} ${wanted === 1 ? 'is' : 'are'} wanted.`,
           mend: `Cast ${wanted} of them.`,
           fixes: [
             {
@@ -124,7 +127,7 @@ function notOut(plan: ResolvedPlan, set: CavitySet, e: Casting): Diagnostic[] {
   if (out >= 0 && out < placed) return [];
   const at = plan.plan.steps.findIndex((s) => s.id === steps[placed]!.step.id);
   const demould = {
-    id: `demould-${e.id}`,
+    id: freshId(plan.plan, 'demould'),
     act: { kind: 'demould' },
     where: [e.groupId],
     gates: []

@@ -67,6 +67,18 @@
   const value = (e: Embed, key: string) => (e as unknown as Record<string, number>)[key] ?? 0;
 </script>
 
+{#snippet howMany(e: { name: string; each: number }, i: number)}
+  <Row label="In each piece">
+    <ParsedField
+      label="How many of {e.name}"
+      value={e.each}
+      format={String}
+      parse={(text) => parseCount(text, 500)}
+      onchange={(n) => set([i, 'each'], n)}
+    />
+  </Row>
+{/snippet}
+
 <div
   class="mb-2 border-l-[3px] border-verdigris bg-sheet py-2 pr-2 pl-3 text-[0.9rem]"
   role="group"
@@ -115,15 +127,7 @@
       </div>
       <div class="grid grid-cols-2 gap-x-3">
         {#if e.kind === 'object'}
-          <Row label="In each piece">
-            <ParsedField
-              label="How many of {e.name}"
-              value={e.each}
-              format={String}
-              parse={(text) => parseCount(text, 500)}
-              onchange={(n) => set([i, 'each'], n)}
-            />
-          </Row>
+          {@render howMany(e, i)}
           <Row label="Density, g/ml">
             <NumberField
               label="Density of {e.name}"
@@ -141,15 +145,7 @@
               onchange={(id) => set([i, 'groupId'], id)}
             />
           </Row>
-          <Row label="In each piece">
-            <ParsedField
-              label="How many of {e.name}"
-              value={e.each}
-              format={String}
-              parse={(text) => parseCount(text, 500)}
-              onchange={(n) => set([i, 'each'], n)}
-            />
-          </Row>
+          {@render howMany(e, i)}
           <Row label="Share of a casting">
             <QuantityField
               label="{e.name}: share of a casting"
