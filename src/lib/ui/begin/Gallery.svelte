@@ -26,7 +26,7 @@
       (t) =>
         (look === 'any' || t.look === look) &&
         named(t).some((w) => w.includes(typed.trim().toLowerCase())) &&
-        (most === 'any' || (drawn.get(t.id)?.computed.score.ends ?? 0) <= Number(most))
+        (most === 'any' || handsOf(drawn.get(t.id)) <= Number(most))
     )
   );
   const named = (t: Technique) => [t.name, t.about, ...t.also].map((w) => w.toLowerCase());
@@ -49,8 +49,17 @@
     })();
     return () => (gone = true);
   });
-  const timeOf = ({ computed: { score } }: Drawn) =>
-    `${duration(score.ends)}${score.done > score.ends + 1 ? `, finished after ${duration(score.done)}` : ''}`;
+  /** Minutes with the hands in it until the last pour, waits left out; 0 until it is worked out. */
+  const handsOf = (own: Drawn | undefined): number =>
+    (own?.computed.score.blocks ?? []).reduce(
+      (s, b) => (b.unattended || b.from >= own!.computed.score.ends ? s : s + b.to - b.from),
+      0
+    );
+  const timeOf = (own: Drawn) => {
+    const { ends, done } = own.computed.score;
+    const later = done > ends + 1 || ends > handsOf(own) + 1;
+    return `${duration(handsOf(own))}${later ? `, finished after ${duration(done)}` : ''}`;
+  };
 </script>
 
 <section aria-label="Techniques">
