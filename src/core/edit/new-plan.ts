@@ -1,4 +1,4 @@
-import { acts, lay, wait } from '../pour';
+import { acts, lay, wait, type AnyDefinition } from '../pour';
 import type { Gate, Plan, Step } from '../document';
 import type { Shelf } from '../shelf';
 
@@ -59,10 +59,24 @@ export const layStep = (id: string, cupId: string, groupId: string): Step => ({
 });
 
 /** An act as it is first put into a plan, in these cavities. */
-export function actStep(id: string, kind: string, cupId: string, groupId: string): Step | undefined {
+export function actStep(
+  id: string,
+  kind: string,
+  cupId: string,
+  groupId: string,
+  others: readonly string[] = []
+): Step | undefined {
   const definition = acts.find(kind);
-  return definition && { id, act: definition.fresh(cupId), where: [groupId], gates: [] };
+  if (!definition) return undefined;
+  // An act of two cups begins with two: the next that there is beside the first.
+  const second = others.find((id) => id !== cupId) ?? cupId;
+  const rest = cupFields(definition).slice(1);
+  const act = { ...definition.fresh(cupId), ...Object.fromEntries(rest.map((key) => [key, second])) };
+  return { id, act, where: [groupId], gates: [] };
 }
+
+const cupFields = ({ fields = {} }: AnyDefinition): string[] =>
+  Object.keys(fields).filter((key) => fields[key]!.asked.is === 'cup');
 
 /** A wait until a gate opens. */
 export const waitStep = (id: string, groupId: string, gate: Gate): Step => ({

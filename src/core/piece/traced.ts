@@ -96,12 +96,13 @@ function perform({ step, act, share, gated }: Performed, going: Going): void {
   const { plan, filled, casting, content, chambers } = going;
   casting.begin(step.step.id);
   if (gated) casting.setStill();
-  const drawn = filled.pours.find((p) => p.stepId === step.step.id);
-  const ml = (drawn?.each ?? 0) * share;
+  const all = filled.pours.filter((p) => p.stepId === step.step.id);
+  const [drawn] = all;
+  const ml = all.reduce((s, p) => s + p.each, 0) * share;
   if (!act.definition.flow || (drawn && ml <= 0)) return;
   let sinks = 0;
   if (drawn) {
-    sinks = going.sinks ? sinkingOf(plan, filled, drawn, casting) : 0;
+    sinks = going.sinks && all.length === 1 ? sinkingOf(plan, filled, drawn, casting) : 0;
     if (sinks > 0) casting.keepHeavy(content(drawn.cupId).matter, ml * 1000 * sinks);
   }
   act.definition.flow(act.act, casting, {

@@ -31,6 +31,8 @@ export interface CavityState {
   /** What stands in each chamber while a divider stands; empty before and after. */
   inChambers: ReadonlyMap<string, Filled>;
   layers: readonly CavityLayer[];
+  /** Out of its mould: no rim limits what is piped or coated onto it. */
+  unmoulded?: true;
 }
 
 /** An empty cavity. */
@@ -87,7 +89,7 @@ export function pouredOn(stand: CavityState, ml: number, { chamber, ...ids }: Po
   const from = chamber ? inChamber(stand, chamber) : stand.whole;
   const share = chamber?.share ?? 1;
   const toMl = from.ml + ml;
-  const level = stand.cavity.levelAt(Math.min(toMl / share, stand.cavity.capacity));
+  const level = levelOf(stand, toMl / share);
   const layer: CavityLayer = {
     ...ids,
     from: from.level,
@@ -100,6 +102,13 @@ export function pouredOn(stand: CavityState, ml: number, { chamber, ...ids }: Po
   const layers = [...stand.layers, layer];
   if (!chamber) return { ...stand, layers, whole: { level, ml: toMl } };
   return { ...stand, layers, inChambers: new Map(stand.inChambers).set(chamber.id, { level, ml: toMl }) };
+}
+
+/** How high so many ml stand, mm; out of its mould a piece goes on as wide as its top. */
+function levelOf({ cavity, unmoulded }: CavityState, ml: number): number {
+  const over = unmoulded ? Math.max(0, ml - cavity.capacity) : 0;
+  const inMould = cavity.levelAt(Math.min(ml, cavity.capacity));
+  return inMould + (over * 1000) / cavity.geometry.areaAt(cavity.depth);
 }
 
 function placeOf(chamber: Chamber, chambers: readonly Chamber[]): NonNullable<CavityLayer['chamber']> {

@@ -80,7 +80,7 @@ export function defineAct<const K extends string, F extends Fields>(
           return usual === undefined ? [] : [[key, usual]];
         })
       ]) as Act,
-    cups: (act: Act) => cups.flatMap((key) => (value(act, key) as string | undefined) ?? []),
+    cups: (act: Act) => [...new Set(cups.flatMap((key) => (value(act, key) as string | undefined) ?? []))],
     changed: (act: Act, change: { cup?: (id: string) => string; amount?: Amount }) => ({
       ...act,
       ...(change.cup

@@ -1,4 +1,4 @@
-export type { ActDefinition, ActStep, ActWords, Draw, Minutes, Trait } from './act';
+export type { ActDefinition, ActStep, ActWords, AnyDefinition, Draw, Minutes, Trait } from './act';
 export { ActRegistry } from './registry';
 export { acts, lay, wait, type Act, type Lay, type Wait } from './acts';
 export { emptyCavity, filledMl, pouredOn, type CavityLayer, type CavityState } from './cavity-state';

@@ -33,8 +33,12 @@ export function poured(act: Pouring, stand: CavityState, step: ActStep): Changed
 }
 
 /** The most that may stand in the cavity (or in its chamber of so much share), ml. */
-const mostIn = (amount: Amount, share: number, { cavity }: CavityState): number =>
-  (cavity.capacity + (amount.kind === 'dome' ? cavity.domeMl : 0)) * share;
+const mostIn = (amount: Amount, share: number, { cavity, unmoulded }: CavityState): number =>
+  unmoulded && !toRim(amount)
+    ? Infinity
+    : (cavity.capacity + (amount.kind === 'dome' ? cavity.domeMl : 0)) * share;
+
+const toRim = ({ kind }: Amount): boolean => kind === 'rim' || kind === 'dome';
 
 /** Volume in the cavity (or its chamber of so much share) once an amount has been laid, ml; may exceed its capacity. */
 function volumeAfter(amount: Amount, from: Filled, share: number, stand: CavityState): number | undefined {

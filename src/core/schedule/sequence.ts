@@ -144,10 +144,23 @@ class Writer {
         this.items.push({ kind: 'gate', stepId: step.id, gateId: gate.id, turn });
       if (own.length && splitMix) this.#colour(splitMix);
       if (inRounds(step)) about.push({ step, rounds: step.rounds!, own });
-      else for (const { p, m } of own) this.#pour(p, m);
+      else this.#poured(own);
       if (!pours.length) this.#do(step, splitMix, turn);
     }
     flush();
+  }
+
+  /** A step's pours; cups that are poured at once stand ready, turn by turn, before the first of them goes in. */
+  #poured(own: InRounds['own']): void {
+    if (new Set(own.map(({ p }) => p.cupId)).size < 2) {
+      for (const { p, m } of own) this.#pour(p, m);
+      return;
+    }
+    for (const turn of new Set(own.map(({ m }) => m.turn))) {
+      const now = own.filter(({ m }) => m.turn === turn);
+      for (const { m } of now) this.#make(m);
+      for (const { p, m } of now) this.#pour(p, m);
+    }
   }
 
   /** Steps in rounds: the first round of each, then the second of each, all their mixes made before. */

@@ -70,7 +70,7 @@ const WORDS: { [K in Kind]: (task: TaskOf<K>, c: RunFigures) => Words } = {
   }),
   pour: (task, c) => ({
     act: task.act ?? 'Pour',
-    rest: `${lettered(cupOf(c, task.cupId)!)} into ${groupOf(c, task)?.name}${task.round ? `, round ${task.round.nth} of ${task.round.of}` : ''}`
+    rest: `${[task, ...(task.also ?? [])].map((x) => lettered(cupOf(c, x.cupId)!)).join(' and ')} into ${groupOf(c, task)?.name}${task.round ? `, round ${task.round.nth} of ${task.round.of}` : ''}`
   }),
   do: (task) => ({ act: task.act, rest: task.rest }),
   gate: (task, c) => ({
@@ -218,7 +218,11 @@ export function spokenInstruction(instruction: Instruction): Message {
     const { division } = instruction.task;
     return `${title}, ${spokenFigure(reading(instruction.target, division), displayOf(division).symbol)}`;
   }
-  if (instruction.kind === 'pour') return `${title}, ${figure(instruction.task.gramsEach, 'g', 1)} each`;
+  if (instruction.kind === 'pour') {
+    const { gramsEach, also = [] } = instruction.task;
+    const each = [gramsEach, ...also.map((a) => a.gramsEach)].map((g) => figure(g, 'g', 1));
+    return `${title}, ${each.join(' and ')} each`;
+  }
   return title;
 }
 

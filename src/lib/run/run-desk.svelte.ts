@@ -165,10 +165,21 @@ export class RunDesk {
     if (what.kind === 'pour' && this.entry.trim()) {
       const grams = this.#readGrams(this.entry);
       if (grams === undefined) return;
-      log.tell({ type: 'done', task: what.task.id, grams });
-    } else log.tell({ type: 'done', task: what.task.id });
+      for (const t of this.#atOnce(what)) log.tell({ type: 'done', task: t.task, grams: grams * t.share });
+    } else for (const { task } of this.#atOnce(what)) log.tell({ type: 'done', task });
     this.entry = '';
     if (this.useScale && what.kind === 'pour') void scale.ask({ do: 'clear' });
+  }
+
+  /** A task and what is poured at once with it, with the share of the grams that is each one's. */
+  #atOnce({ task }: Instruction): { task: string; share: number }[] {
+    const also = task.kind === 'pour' ? (task.also ?? []) : [];
+    if (task.kind !== 'pour' || !also.length) return [{ task: task.id, share: 1 }];
+    const all = task.gramsEach + also.reduce((s, a) => s + a.gramsEach, 0);
+    return [{ task: task.id, gramsEach: task.gramsEach }, ...also].map((t) => ({
+      task: t.task,
+      share: t.gramsEach / all
+    }));
   }
 
   #confirmWeighing({ task, topUp, key, target }: Extract<Instruction, { kind: 'weigh' }>): void {

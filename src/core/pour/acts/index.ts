@@ -2,6 +2,7 @@ import { ActRegistry } from '../registry';
 import { lay, type Lay } from './lay';
 import { wait, type Wait } from './wait';
 import { puddle, type Puddle } from './puddle';
+import { together, type Together } from './together';
 import { ribbon, type Ribbon } from './ribbon';
 import { specks, type Specks } from './specks';
 import { swirl, type Swirl } from './swirl';
@@ -50,6 +51,7 @@ export const acts = new ActRegistry()
   .add(lay)
   .add(wait)
   .add(puddle)
+  .add(together)
   .add(ribbon)
   .add(specks)
   .add(swirl)
@@ -98,6 +100,7 @@ export type Act =
   | Lay
   | Wait
   | Puddle
+  | Together
   | Ribbon
   | Specks
   | Swirl

@@ -89,6 +89,8 @@ export const Task = z.discriminatedUnion('kind', [
     count: number,
     gramsEach: number,
     mlEach: number,
+    /** What is poured at once with it, from another cup: one gesture, and one press. */
+    also: z.array(z.object({ task: id, cupId: id, gramsEach: number })).optional(),
     /** Which of how many rounds, turn about with other cups; its grams are that round's. */
     round: z.object({ nth: number, of: number }).optional(),
     /** To what they are read, g; the plan’s own scale’s division in runs that were begun before it was kept. */
@@ -133,6 +135,7 @@ export const Task = z.discriminatedUnion('kind', [
 ]);
 export type Task = z.infer<typeof Task>;
 export type WeighTask = Extract<Task, { kind: 'weigh' }>;
+export type PourTask = Extract<Task, { kind: 'pour' }>;
 export type GateTask = Extract<Task, { kind: 'gate' }>;
 
 /** Whether a task belongs to the making of a mix: weighed, done in between, or stirred. */

@@ -6,7 +6,7 @@ import { acts } from '../../pour';
 import { lotsOf, stockOfWeighing } from '../../order/needs';
 import { COLOUR_STIR_MINUTES, holdId, jarId, turnId, type SequenceItem } from '../../schedule';
 import { checksAgain, checksOf } from './checks';
-import type { Task, WeighTask } from './task';
+import type { PourTask, Task, WeighTask } from './task';
 
 type Item<K extends SequenceItem['kind']> = Extract<SequenceItem, { kind: K }>;
 
@@ -238,6 +238,7 @@ function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] 
       gramsEach: own.reduce((s, l) => s + l.grams, 0) / group.count / rounds,
       mlEach: own.reduce((s, l) => s + l.each, 0) / rounds,
       ...(item.round ? { round: item.round } : {}),
+      ...alsoOf(computed, item, turn),
       ...(readTo === undefined ? {} : { division: readTo }),
       ...(words
         ? {
@@ -248,6 +249,17 @@ function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] 
         : {})
     }
   ];
+}
+
+/** The other cups that are poured at once with the first of a step. */
+function alsoOf(computed: Computed, item: Item<'pour'>, turn: number): Pick<PourTask, 'also'> {
+  const layers = computed.groups
+    .filter((g) => g.cavitySetId === item.cavitySetId)
+    .flatMap((g) => g.layers.map((l) => ({ ...l, gramsEach: l.grams / g.count })));
+  const also = layers.flatMap(({ pourId, cupId, gramsEach }) =>
+    pourId.startsWith(`${item.pourId}+`) ? [{ task: `pour:${turnId(pourId, turn)}`, cupId, gramsEach }] : []
+  );
+  return also.length ? { also } : {};
 }
 
 function gateTask(plan: Plan, computed: Computed, { stepId, gateId, turn }: Item<'gate'>): Task[] {

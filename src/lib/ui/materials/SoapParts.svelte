@@ -9,6 +9,7 @@
   import NumberField from '../shelf/NumberField.svelte';
   import Row from '../forms/Row.svelte';
   import SoapAdditives from './SoapAdditives.svelte';
+  import SoapJars from './SoapJars.svelte';
   import { whose } from '../shelf/whose';
 
   let { form, card }: { form: CardForm<Base>; card: SoapCard } = $props();
@@ -102,3 +103,4 @@
   class="mt-2"
 />
 <SoapAdditives {form} {card} />
+<SoapJars {form} {card} />

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../../../problem';
 import { commonCard, density } from '../../card';
-import type { Composition, FormulaPart, Making } from '../../formula';
+import { figure, type Message } from '../../../quantity';
+import type { Composition, FormulaPart, Making, MakingStep } from '../../formula';
 
 /** Molar masses of sodium and potassium hydroxide, g/mol: SAP values are stated for KOH. */
 const NAOH = 40.0;
@@ -72,6 +73,25 @@ export const SoapCard = z.object({
     )
     .max(8)
     .optional(),
+  /** What the lye is made with in place of water (milk, beer, aloe): its sugar and its fat, shares of its weight. */
+  liquid: z
+    .object({
+      name: z.string().trim().min(1, 'needs a name').max(40),
+      sugar: z.number().min(0).max(0.5, 'is a syrup, no liquid for lye'),
+      fat: z.number().min(0).max(0.4, 'is a fat: count it with the oils')
+    })
+    .optional(),
+  /** What stands ready in jars: lye of a strength (NaOH as supplied, share of its weight), and the oils melted together. */
+  stock: z
+    .object({
+      lye: z
+        .number()
+        .min(0.2, 'is too weak for any soap')
+        .max(0.5, 'cannot be over 50 %: it would not stay clear')
+        .optional(),
+      oils: z.literal(true).optional()
+    })
+    .optional(),
   density,
   setMinutes: z.number().positive().max(2880)
 });
@@ -116,89 +136,174 @@ export function soapFormula(base: SoapCard, path = `shelf/bases/${base.id}`): Re
       mend: 'Make them 100 %.'
     });
   }
-  const parts = partsBeside(base);
+  const weak = weakStock(base, path);
+  if (weak) return weak;
+  const parts = partsOf(base);
   const all = parts.reduce((s, p) => s + p.share, 0);
   return ok({
     parts: parts.map((p) => ({ ...p, share: p.share / all, tolerance: BY_SUPERFAT })),
     density: base.density,
-    basis: { of: 'parts', parts: base.oils.map((_, i) => oilKey(i)), words: 'of the oils' },
+    basis: { of: 'parts', parts: oilParts(base).map((p) => p.key), words: 'of the oils' },
     carriers: {},
-    letDownIn: oilKey(0)
+    letDownIn: oilParts(base)[0]!.key
   });
 }
 
 const oilKey = (i: number): string => `oil-${i + 1}`;
+const STOCK_LYE = 'stock-lye';
+const STOCK_OILS = 'stock-oils';
 
-/** Everything that goes in, in its order, as shares of the oils. */
-function partsBeside(base: SoapCard): FormulaPart[] {
-  const lye = lyeFor(
+/** Everything that goes in, in its order, as shares of the oils. Lye goes into the water; it cools while the oils are weighed. */
+const partsOf = (base: SoapCard): FormulaPart[] => [
+  ...lyeParts(base),
+  ...oilParts(base),
+  ...(base.additives ?? []).map((a, i) => ({ key: `additive-${i + 1}`, name: a.name, share: a.share })),
+  ...(base.fragrance > 0 ? [{ key: 'fragrance', name: 'fragrance', share: base.fragrance }] : [])
+];
+
+/** The oils one by one, or as the blend that stands ready. */
+const oilParts = ({ oils, stock }: SoapCard): FormulaPart[] =>
+  stock?.oils
+    ? [{ key: STOCK_OILS, name: 'stock oils, stirred through', share: 1 }]
+    : oils.map((o, i) => ({ key: oilKey(i), name: `${o.name} oil`, share: o.share }));
+
+/** Lye for one gram of the oils. */
+const lyeOf = (base: SoapCard): Lye =>
+  lyeFor(
     base.oils.map((o) => ({ grams: o.share, sap: o.sap })),
     { superfat: base.superfat, purity: base.lyePurity, concentration: base.lyeConcentration }
   );
-  const mostOf = Object.fromEntries(
-    base.oils.map((o, i) => [
-      oilKey(i),
-      lyeFor([{ grams: 1, sap: o.sap }], { superfat: 0, purity: base.lyePurity, concentration: 0.33 })
-        .naohMost
-    ])
-  );
-  const naoh = { key: 'naoh', name: 'sodium hydroxide, into the water', share: lye.naoh, mostOf };
-  // Lye goes into the water, never water onto lye; it cools while the oils are weighed and melted.
+
+/** The liquid first, never onto lye; then sodium hydroxide, or the lye that stands ready. */
+function lyeParts(base: SoapCard): FormulaPart[] {
+  const lye = lyeOf(base);
+  const strength = base.stock?.lye;
+  const each = (sap: number) =>
+    lyeFor([{ grams: 1, sap }], { superfat: 0, purity: base.lyePurity, concentration: 0.33 }).naohMost /
+    (strength ?? 1);
+  const mostOf = base.stock?.oils
+    ? { [STOCK_OILS]: base.oils.reduce((s, o) => s + o.share * each(o.sap), 0) }
+    : Object.fromEntries(base.oils.map((o, i) => [oilKey(i), each(o.sap)]));
+  const water = lye.water - inStock(lye, strength);
+  // Of a stock as strong as the recipe wants it no water is left to add.
+  const adds = water > 1e-9;
+  const name = base.liquid?.name ?? 'water';
+  const lyeName =
+    strength === undefined ? 'sodium hydroxide' : `stock lye of ${Number((strength * 100).toFixed(1))} %`;
   return [
-    { key: 'water', name: 'water, for the lye', share: lye.water, vessel: 'lye' },
-    { ...naoh, vessel: 'lye', roundDown: true },
-    ...base.oils.map((o, i) => ({ key: oilKey(i), name: `${o.name} oil`, share: o.share })),
-    ...(base.additives ?? []).map((a, i) => ({ key: `additive-${i + 1}`, name: a.name, share: a.share })),
-    ...(base.fragrance > 0 ? [{ key: 'fragrance', name: 'fragrance', share: base.fragrance }] : [])
+    ...(adds ? [{ key: 'water', name: `${name}, for the lye`, share: water, vessel: 'lye' }] : []),
+    {
+      key: strength === undefined ? 'naoh' : STOCK_LYE,
+      name: adds ? `${lyeName}, into the ${name}` : lyeName,
+      share: lye.naoh / (strength ?? 1),
+      mostOf,
+      vessel: 'lye',
+      roundDown: true
+    }
   ];
 }
 
+/** What the lye is made with, as a share of the oils. */
+export const waterShare = (base: SoapCard): number => lyeOf(base).water;
+
+/** Water that a stock lye brings with its sodium hydroxide, g. */
+const inStock = ({ naoh }: Lye, strength: number | undefined): number =>
+  strength === undefined ? 0 : (naoh * (1 - strength)) / strength;
+
+/** A stock lye that is weaker than the recipe’s would bring more water than that wants. */
+function weakStock({ id, name, stock, lyeConcentration }: SoapCard, path = `shelf/bases/${id}`) {
+  if (stock?.lye === undefined || stock.lye >= lyeConcentration - 1e-9) return undefined;
+  const percent = (share: number) => `${Number((share * 100).toFixed(1))} %`;
+  return fail({
+    code: 'stock-lye-weak',
+    path: `${path}/stock/lye`,
+    sentence: `The stock lye of ${name} has ${percent(stock.lye)}, and its recipe wants ${percent(lyeConcentration)}: it would bring too much water.`,
+    mend: `Make a stock of ${percent(lyeConcentration)} or stronger, or set the recipe’s lye to ${percent(stock.lye)}.`
+  });
+}
+
 /** What is done between the weighings, the usual way: lye and oils come to one warmth, and the lye goes into the oils. */
-export const soapMaking = ({ oils }: SoapCard): Making => {
-  const last = oilKey(oils.length - 1);
+export function soapMaking(base: SoapCard): Making {
+  const last = oilParts(base).at(-1)!.key;
   return {
     clockPart: last,
     between: [
-      {
-        id: 'dissolve',
-        after: 'naoh',
-        act: 'Stir',
-        rest: 'the lye until it is clear, then set it aside to cool',
-        how: 'it heats to about 80 °C: goggles on, face away from the fumes, out of reach of others',
-        confirm: 'Clear',
-        attended: 2,
-        unattended: 0
-      },
-      {
-        id: 'melt',
-        after: last,
-        act: 'Melt',
-        rest: 'the oils, and wait until they and the lye are as warm as each other',
-        how: 'about 40 °C for both; cooler gives more time, under the melting point of a fat it sets',
-        confirm: 'Both ready',
-        attended: 2,
-        unattended: 30
-      },
-      {
-        id: 'join',
-        after: last,
-        act: 'Pour',
-        rest: 'the lye into the oils',
-        how: 'slowly, through a sieve, goggles on: never the oils into the lye; the clock starts now',
-        confirm: 'In',
-        attended: 0.5,
-        unattended: 0,
-        joins: true
-      }
+      ...(base.stock?.lye === undefined ? [dissolving(base)] : []),
+      melting(base, last),
+      joining(last)
     ]
   };
-};
+}
+
+/** Sugar in what the lye is made with burns in its heat: cold, and slowly. */
+const COLD = 'ice cold or frozen to slush, the lye in a little at a time, or its sugar burns brown';
+const HEATS = 'it heats to about 80 °C: goggles on, face away from the fumes, out of reach of others';
+
+const dissolving = ({ liquid }: SoapCard): MakingStep => ({
+  id: 'dissolve',
+  after: 'naoh',
+  act: 'Stir',
+  rest: 'the lye until it is clear, then set it aside to cool',
+  how: liquid && liquid.sugar > 0 ? `${COLD}; ${HEATS}` : HEATS,
+  confirm: 'Clear',
+  attended: 2,
+  unattended: 0
+});
+
+const melting = ({ stock }: SoapCard, after: string): MakingStep => ({
+  id: 'melt',
+  after,
+  act: stock?.oils ? 'Warm' : 'Melt',
+  rest: 'the oils, and wait until they and the lye are as warm as each other',
+  how: 'about 40 °C for both; cooler gives more time, under the melting point of a fat it sets',
+  confirm: 'Both ready',
+  attended: 2,
+  unattended: 30
+});
+
+const joining = (after: string): MakingStep => ({
+  id: 'join',
+  after,
+  act: 'Pour',
+  rest: 'the lye into the oils',
+  how: 'slowly, through a sieve, goggles on: never the oils into the lye; the clock starts now',
+  confirm: 'In',
+  attended: 0.5,
+  unattended: 0,
+  joins: true
+});
+
+/** Sodium hydroxide in weights as they are, g: by itself, and in the lye that stood ready. */
+export const naohIn = (base: SoapCard, grams: (key: string) => number): number =>
+  grams('naoh') + grams(STOCK_LYE) * (base.stock?.lye ?? 0);
+
+/** Water in them, g. */
+export const waterIn = (base: SoapCard, grams: (key: string) => number): number =>
+  grams('water') + grams(STOCK_LYE) * (1 - (base.stock?.lye ?? 1));
+
+/** What a kilogram of each stock is made of, in words; nothing of what is weighed fresh. */
+export function stockWords({ oils, stock }: SoapCard): { label: string; value: Message }[] {
+  const gram = (g: number) => figure(g, 'g', 1);
+  const blend = oils.map((o) => `${gram(o.share * 1000)} ${o.name}`).join(', ');
+  const { lye } = stock ?? {};
+  return [
+    ...(lye === undefined
+      ? []
+      : [
+          {
+            label: 'a kilogram of stock lye',
+            value: `${gram(lye * 1000)} sodium hydroxide into ${gram((1 - lye) * 1000)} water`
+          }
+        ]),
+    ...(stock?.oils ? [{ label: 'a kilogram of stock oils', value: blend }] : [])
+  ];
+}
 
 /** The superfat, 0..1, that weights as they are (carriers counted by the caller) leave; below zero there is free lye. */
 export function superfatOf(base: SoapCard, grams: (key: string) => number): number {
   const takes = lyeFor(
-    base.oils.map((o, i) => ({ grams: grams(`oil-${i + 1}`), sap: o.sap })),
+    base.oils.map((o, i) => ({ grams: grams(oilKey(i)) + grams(STOCK_OILS) * o.share, sap: o.sap })),
     { superfat: 0, purity: base.lyePurity, concentration: base.lyeConcentration }
   );
-  return takes.naohMost > 0 ? 1 - grams('naoh') / takes.naohMost : 0;
+  return takes.naohMost > 0 ? 1 - naohIn(base, grams) / takes.naohMost : 0;
 }

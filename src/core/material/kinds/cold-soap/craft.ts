@@ -1,5 +1,5 @@
 import type { CraftCase, CraftFact, CraftProblem, Joining } from '../../definition';
-import { settingFat, superfatOf, type SoapCard } from './card';
+import { naohIn, settingFat, stockWords, superfatOf, waterIn, type SoapCard } from './card';
 import { figure } from '../../../quantity';
 
 /** Lye, g, under which a slip of a bench scale moves the superfat by a point or so. */
@@ -8,8 +8,8 @@ const LITTLE_LYE = 10;
 /** Lye and superfat of everything that is joined; fats that may set, and batches too small for their lye. */
 export function soapCraft(card: SoapCard, of: CraftCase): { facts: CraftFact[]; problems: CraftProblem[] } {
   return {
-    facts: of.joinings.map((j) => factOf(card, j)),
-    problems: [...fatsMaySet(card, of), ...littleLye(of)]
+    facts: [...of.joinings.map((j) => factOf(card, j)), ...stockWords(card)],
+    problems: [...fatsMaySet(card, of), ...littleLye(card, of)]
   };
 }
 
@@ -19,8 +19,20 @@ function factOf(card: SoapCard, j: Joining): CraftFact {
     ? { label: `with its colour, ${j.name}`, value: superfat }
     : {
         label: `lye, ${j.name}`,
-        value: `${figure(j.weighed('naoh'), 'g')} in ${figure(j.weighed('water'), 'g')} water · ${superfat}`
+        value: `${figure(
+          naohIn(card, (key) => j.weighed(key)),
+          'g'
+        )} in ${figure(
+          waterIn(card, (key) => j.weighed(key)),
+          'g'
+        )} ${card.liquid?.name ?? 'water'} · ${superfat}${fatOfLiquid(card, j)}`
       };
+}
+
+/** What the fat of a liquid leaves beyond the superfat: the lye is not reckoned for it. */
+function fatOfLiquid(card: SoapCard, joining: Joining): string {
+  const fat = waterIn(card, (key) => joining.weighed(key)) * (card.liquid?.fat ?? 0);
+  return fat > 0 ? `, and ${figure(fat, 'g', 1)} fat of the ${card.liquid!.name} beside it` : '';
 }
 
 function fatsMaySet(card: SoapCard, { roomCelsius, castings }: CraftCase): CraftProblem[] {
@@ -38,7 +50,9 @@ function fatsMaySet(card: SoapCard, { roomCelsius, castings }: CraftCase): Craft
   ];
 }
 
-function littleLye({ joinings, alone }: CraftCase): CraftProblem[] {
+function littleLye(card: SoapCard, { joinings, alone }: CraftCase): CraftProblem[] {
+  // A stock is weighed in grams that the scale can tell.
+  if (card.stock?.lye !== undefined) return [];
   const small = joinings.filter((j) => j.is === 'own');
   if (alone <= 2 || !small.some((j) => j.weighed('naoh') < LITTLE_LYE)) return [];
   return [

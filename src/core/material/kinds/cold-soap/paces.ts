@@ -1,5 +1,5 @@
 import type { Pace } from '../../../cure';
-import type { SoapCard } from './card';
+import { waterShare, type SoapCard } from './card';
 
 /** Seconds of a stick blender after which a soap's open time is reckoned: a few short bursts. */
 export const USUAL_BLENDER = 20;
@@ -29,7 +29,7 @@ const pace = (factor: number, why: string): Pace[] => (Math.abs(factor - 1) < 0.
 /** What makes a whole batch run ahead of its card or lag behind it: fragrance, sugars, the blender. Starting figures of the trade. */
 export function soapPaces(card: SoapCard, { blender }: { blender?: number | undefined }): Pace[] {
   const { per, words } = FRAGRANCE[card.fragranceIs ?? 'calm'];
-  const sugars = (card.additives ?? []).filter((a) => SUGAR.names.test(a.name));
+  const sugars = [...(card.additives ?? []).filter((a) => SUGAR.names.test(a.name)), ...sugarInLiquid(card)];
   const seconds = (blender ?? USUAL_BLENDER) - USUAL_BLENDER;
   return [
     ...pace(taking(per * card.fragrance), `the fragrance ${words}`),
@@ -41,12 +41,18 @@ export function soapPaces(card: SoapCard, { blender }: { blender?: number | unde
   ];
 }
 
+/** The sugar that the lye’s own liquid brings, as a share of the oils. */
+function sugarInLiquid(card: SoapCard): { name: string; share: number }[] {
+  if (!card.liquid?.sugar) return [];
+  return [{ name: `the sugar of the ${card.liquid.name}`, share: card.liquid.sugar * waterShare(card) }];
+}
+
 /** What white does to a cup's time, percent of the oils: it thickens a batter first. */
 export const whitePaces = (white: number): Pace[] =>
   white < SOME_WHITE ? [] : pace(taking(white * WHITE_PER_PERCENT), 'white thickens it first');
 
 /** Sugars that heat a batter through its gel: their share of the oils, and what they are. */
 export function sugarsOf(card: SoapCard): { share: number; names: string[] } {
-  const sugars = (card.additives ?? []).filter((a) => DRIVES_GEL.test(a.name));
+  const sugars = [...(card.additives ?? []).filter((a) => DRIVES_GEL.test(a.name)), ...sugarInLiquid(card)];
   return { share: sugars.reduce((s, a) => s + a.share, 0), names: sugars.map((a) => a.name) };
 }

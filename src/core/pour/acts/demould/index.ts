@@ -13,6 +13,7 @@ export const demould = defineAct({
   also: ['unmould', 'turn out', 'take out'],
   traits: ['demoulds'],
   usually: { each: 1 },
+  apply: (_, stand) => ({ stand: { ...stand, unmoulded: true as const }, problems: [] }),
   words: (_, { cavities }) => ({
     title: 'demould',
     act: 'Demould',

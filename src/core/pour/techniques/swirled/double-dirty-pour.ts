@@ -1,4 +1,4 @@
-import { DAY, RIM, act, outOfMould, pour, technique, upTo } from '../technique';
+import { DAY, RIM, act, outOfMould, pour, technique } from '../technique';
 
 /** Two bases, each with a few drops of the other’s opposite, poured at once; a day under pressure. */
 export const doubleDirtyPour = technique({
@@ -12,8 +12,7 @@ export const doubleDirtyPour = technique({
   least: 2,
   learn: ['what each mould took', 'minutes at the pour'],
   steps: ({ cups }) => [
-    { act: pour('puddle', cups[0]!, upTo(0.5), { at: { x: -0.4, y: 0 } }), note: 'both at once' },
-    { act: pour('puddle', cups[1]!, RIM, { at: { x: 0.4, y: 0 } }), note: 'both at once' },
+    { act: pour('together', cups[0]!, RIM, { withId: cups[1]!, streams: 'from two sides' }) },
     { act: act('tilt', { degrees: 25, minutes: 1 }), note: 'once round, so that each runs into the other' },
     { act: act('torch', { seconds: 3 }) },
     { act: act('pressure', { bar: 3, minutes: DAY }) },

@@ -21,12 +21,16 @@
   const nameOfGroup = $derived(
     desk.computed.groups.find((x) => x.groupId === instruction.task.groupId)?.name ?? 'the mould'
   );
+  const also = $derived(instruction.task.also ?? []);
+  const gramsInAll = $derived(
+    [instruction.task, ...also].reduce((s, x) => s + x.gramsEach, 0) * instruction.task.count
+  );
   const window = $derived(desk.clocks.find((c) => c.id === `pour:${instruction.task.mixId}`));
   const partial = $derived(soFar(desk));
 </script>
 
 <BigNumber
-  value={g(instruction.task.gramsEach)}
+  value={[instruction.task, ...also].map((x) => g(x.gramsEach)).join(' + ')}
   words={`${unit} ${intoEach(instruction.task.count, nameOfGroup)}`}
 />
 {#if window && window.due < now}
@@ -40,7 +44,7 @@
   </p>
 {/if}
 <p class="text-[1.1rem] text-ink-2">
-  {volume(instruction.task.mlEach)} each, {weighed(instruction.task.gramsEach * instruction.task.count)} in all
+  {volume(instruction.task.mlEach)} each{also.length ? ' of the first' : ''}, {weighed(gramsInAll)} in all
 </p>
 {#if instruction.task.round && desk.roundsLeft.length > 1}
   <p class="mt-2 flex flex-wrap items-center gap-3 text-[1.1rem]">
@@ -63,7 +67,7 @@
         aria-label="{unit === 'g' ? 'Grams' : 'Ounces'} poured in all"
         inputmode="decimal"
         autocomplete="off"
-        placeholder={g(instruction.task.gramsEach * instruction.task.count)}
+        placeholder={g(gramsInAll)}
         bind:value={desk.entry}
       />
       {unit}
