@@ -238,6 +238,7 @@ function partWeighings(formula: Formula, { exact, reserve }: Wanted, { own, all 
       scaleId: scale.id,
       division: scale.division,
       ...(scale === own ? {} : { boat: true }),
+      ...(of.creep ? { creep: of.creep } : {}),
       ...(of.vessel ? { vessel: of.vessel } : {})
     };
   });

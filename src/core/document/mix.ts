@@ -19,6 +19,11 @@ export const Mix = z.object({
   joinedAt: z.number().min(-5, 'is frozen').max(95, 'is too hot to mix').optional(),
   /** Seconds of the stick blender, for a soap; the usual when absent. */
   blender: z.number().nonnegative('cannot be less than nothing').max(600).optional(),
+  /** Parts that go in by eye, as much as it takes: where to start and the size of each step, as shares of what is planned. */
+  creeps: z
+    .array(z.object({ part: Ref, start: z.number().min(0.3).max(1), step: z.number().min(0.01).max(0.5) }))
+    .max(4)
+    .optional(),
   /** The maker's own factor on its card's times: 1.5 with a retarder, 0.8 where it runs ahead. */
   pace: z.number().min(0.1, 'is hardly any time').max(10, 'is ten times its card').optional()
 });

@@ -1,3 +1,5 @@
+import type { Creep } from '../dosing';
+
 /** One part of an uncoloured batch. */
 export interface FormulaPart {
   key: string;
@@ -10,6 +12,10 @@ export interface FormulaPart {
   tolerance?: number;
   /** Dosed by its effect and no part of a ratio. */
   byEffect?: boolean;
+  /** May go in by eye: as much as it takes, a little at a time. */
+  byEye?: true;
+  /** A plan that has it so: where to start, and the size of each step. */
+  creep?: Creep;
   /** Rounded down to the scale, never up: too little is safe, too much is not. */
   roundDown?: boolean;
   /** The most of this part that each gram of other parts can take; never weighed above it. */

@@ -168,10 +168,13 @@ describe('concrete', () => {
     expect(share(base(), 'water')).toBeCloseTo(0.4 / 2.91, 9);
   });
 
-  it('takes colour before the first liquid', () => {
-    expect(formula(base()).colourBefore).toBe('plasticiser');
-    expect(formula(base({ plasticiser: 0 })).colourBefore).toBe('water');
-    expect(formula(base({ plasticiser: 0 })).parts.map((p) => p.key)).toEqual(['cement', 'sand', 'water']);
+  it('takes colour into the sand, before the cement and every liquid; of a bag before its first liquid', () => {
+    expect(formula(base()).colourBefore).toBe('cement');
+    expect(formula(base()).between?.map((s) => s.after)).toEqual(['cement']);
+    const bag = { water: 0.15, density: 2.2, cement: 0.4 };
+    expect(formula(base({ bag })).colourBefore).toBe('plasticiser');
+    expect(formula(base({ bag, plasticiser: 0 })).colourBefore).toBe('water');
+    expect(formula(base({ plasticiser: 0 })).parts.map((p) => p.key)).toEqual(['sand', 'cement', 'water']);
     expect(formula(base({ sand: 0 })).parts.map((p) => p.key)).toEqual(['cement', 'plasticiser', 'water']);
   });
 

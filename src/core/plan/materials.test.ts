@@ -123,12 +123,12 @@ describe('concrete by absolute volumes', () => {
     expect(cup.colourants[0]!.grams).toBeCloseTo(72.7, 1);
   });
 
-  it('weighs dry first, water last, and keeps water/cement with water from a dispersion', () => {
+  it('weighs sand and colour first, then cement, water last, and keeps water/cement with water from a dispersion', () => {
     const body = computePlan(sluice, cards).cups[1]!;
     expect(body.weighings.map((w) => w.key)).toEqual([
-      'cement',
       'sand',
       'sluice-brown',
+      'cement',
       'plasticiser',
       'water'
     ]);

@@ -121,6 +121,16 @@ function byId<T extends { id: string }>(list: readonly T[]): Map<string, T> {
   return map;
 }
 
+/** A formula with the parts that a mix takes by eye marked as such. */
+function crept(formula: Formula, { creeps }: Mix): Formula {
+  if (!creeps?.length) return formula;
+  const parts = formula.parts.map((p) => {
+    const own = p.byEye && creeps.find((c) => c.part === p.key);
+    return own ? { ...p, creep: { start: own.start, step: own.step } } : p;
+  });
+  return { ...formula, parts };
+}
+
 function mixesOf(
   plan: Plan,
   bases: ReadonlyMap<string, Base>,
@@ -132,7 +142,12 @@ function mixesOf(
     const base = bases.get(mix.baseId);
     const formula = base && formulaOf(base);
     if (base && formula?.ok)
-      found.set(mix.id, { mix, base, formula: formula.value, behaviour: behaviourIn(mix, base) });
+      found.set(mix.id, {
+        mix,
+        base,
+        formula: crept(formula.value, mix),
+        behaviour: behaviourIn(mix, base)
+      });
     if (said.has(mix.baseId)) continue;
     said.add(mix.baseId);
     if (!base)

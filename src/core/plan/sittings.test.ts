@@ -95,6 +95,42 @@ describe('a cup poured in two sittings', () => {
   });
 });
 
+describe('a top on a piece that is out of its mould', () => {
+  const loaf = nightHeron.groups[0]!;
+  const top = (amount: Record<string, unknown>): Plan => ({
+    ...nightHeron,
+    steps: [
+      ...nightHeron.steps.filter((s) => s.act.kind !== 'cut' && s.act.kind !== 'air'),
+      {
+        id: 'top-next-day',
+        act: { kind: 'top', cupId: nightHeron.cups[0]!.id, amount, how: 'piped' },
+        where: [loaf.id],
+        gates: []
+      }
+    ]
+  });
+
+  it('has no rim: all of it is weighed, made when the loaf is out, and lies on it', () => {
+    const full = computePlan(nightHeron, cards).groups[0]!;
+    const c = computePlan(top({ kind: 'volume', ml: 150 }), cards);
+    const [group] = c.groups;
+    expect(said(c, 'overfull')).toEqual([]);
+    const own = group!.layers.find((l) => l.stepId === 'top-next-day')!;
+    expect(own.each).toBeCloseTo(150, 9);
+    expect(own.from).toBeCloseTo(full.layers.at(-1)!.to, 6);
+    expect(own.to - own.from).toBeGreaterThan(0);
+    const out = c.sequence.findIndex((i) => 'stepId' in i && i.stepId.startsWith('demould'));
+    const mixes = c.sequence.flatMap((i, at) => (i.kind === 'mix' ? [at] : []));
+    expect(mixes.some((at) => at > out)).toBe(true);
+    expect(c.score.sittings).toHaveLength(2);
+  });
+
+  it('cannot be poured up to a rim that is not there', () => {
+    const c = computePlan(top({ kind: 'rim' }), cards);
+    expect(c.problems.some((p) => p.stepId === 'top-next-day' && p.level === 'stop')).toBe(true);
+  });
+});
+
 describe('cups made of others', () => {
   it('are filled in the sitting they are poured in, from a mix of that sitting', () => {
     // The whole loaf, and its jug once more on the next day.

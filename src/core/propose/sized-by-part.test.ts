@@ -58,7 +58,9 @@ describe('a batch started from its leading part', () => {
       fc.property(evenly(0.2, 0.99), evenly(0.2, 0.99), (first, then) => {
         const once = sizedByPart(full, shelf, base('bar-soap'), first * most);
         const twice = once.ok && sizedByPart(once.value, shelf, base('bar-soap'), then * most);
-        expect(twice && twice.ok && Math.abs(oilsOf(twice.value) / (then * most) - 1)).toBeLessThan(0.002);
+        // As near as four oils, each rounded to a gram, can come.
+        const near = Math.max(2, 0.002 * then * most);
+        expect(twice && twice.ok && Math.abs(oilsOf(twice.value) - then * most)).toBeLessThan(near);
       }),
       { numRuns: 8 }
     );

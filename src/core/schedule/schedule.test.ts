@@ -75,7 +75,7 @@ describe('a score', () => {
 
   it('starts the clock with the part that starts it: concrete with the water, last', () => {
     const score = scoreOf(sluice);
-    const weighing = score.blocks.find((b) => b.act === 'weigh' && b.cupId === 'sluice')!;
+    const weighing = score.blocks.findLast((b) => b.act === 'weigh' && b.cupId === 'sluice')!;
     expect(score.windows.find((w) => w.cupId === 'sluice')!.zero).toBeCloseTo(weighing.to, 9);
   });
 

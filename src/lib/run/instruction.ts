@@ -196,6 +196,8 @@ function weighHint(task: WeighTask, target: number, snapshot: PlanFile): string 
   const scale = snapshot.shelf.scales.find((s) => s.id === task.scaleId);
   if (task.counted) return `${countedNow(task, target)}, counted slowly; type what they weigh if you know`;
   if (task.takeOut) return 'into a clean cup, before any colour goes in';
+  if (task.byEye)
+    return task.creeps ? 'look how it flows first; E when it is enough' : 'most of it now, the rest by eye';
   if (task.creeps) return 'look at a trial smear first; E when it is enough';
   if (task.boat) return `in a small dish on the ${scale?.name ?? 'finer scale'}, then tip it in`;
   if (task.startsClock) return 'the clock starts when you pour it in';

@@ -12,6 +12,7 @@ export function aimedAt(state: RunState, entry: TaskState): number {
     t.task.kind === 'weigh' &&
     t.task.mixId === task.mixId &&
     t.task.part &&
+    !t.task.byEye &&
     t.task.id !== task.id &&
     t.actual !== undefined &&
     (t.doneAt ?? Infinity) < (doneAt ?? Infinity)

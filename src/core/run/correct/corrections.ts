@@ -76,7 +76,7 @@ function ofWeight(frozen: FrozenRun, state: RunState, entry: Entry): Correction[
   if (Math.abs(off) <= Math.max(NOTICED * aimed, 1.5 * task.division)) return [];
   const cup = state.cups.get(task.mixId);
   const of = nameOf(frozen, task.mixId);
-  const followed = task.part && off > 0 && cup !== undefined && !cup.accepted;
+  const followed = task.part && !task.byEye && off > 0 && cup !== undefined && !cup.accepted;
   const colour = `${((100 * actual) / aimed).toFixed(0)} % of its colour`;
   const ratio = followed
     ? `the rest of ${of} × ${cup.scale.toFixed(3)}`

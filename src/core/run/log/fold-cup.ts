@@ -15,7 +15,7 @@ type WeighState = TaskState & { task: WeighTask };
 /** Recomputes one cup from what is in it: parts set the scale, everything still to come follows. */
 export function foldCup(f: CupFolding, mixId: string, division: number): CupState {
   const weighs = f.tasks.filter((t): t is WeighState => t.task.kind === 'weigh' && t.task.mixId === mixId);
-  const parts = weighs.filter((t) => t.task.part);
+  const parts = weighs.filter((t) => t.task.part && !t.task.byEye);
   const accepted = f.accepted.has(mixId);
   const mix = correctMix(
     parts.map((t) => ({

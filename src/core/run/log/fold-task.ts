@@ -62,7 +62,7 @@ function repeat(entry: TaskState, at: number): void {
 function scaleSoFar(f: Folding, mixId: string): number {
   if (f.accepted.has(mixId)) return 1;
   const parts = f.tasks.flatMap((t) =>
-    t.task.kind === 'weigh' && t.task.mixId === mixId && t.task.part && t.status === 'done'
+    t.task.kind === 'weigh' && t.task.mixId === mixId && t.task.part && !t.task.byEye && t.status === 'done'
       ? [{ key: t.task.key, target: t.task.grams, actual: inOf(t) ?? 0 }]
       : []
   );

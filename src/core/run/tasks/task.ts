@@ -33,6 +33,8 @@ export const Task = z.discriminatedUnion('kind', [
     portionOf: id.optional(),
     /** One of several steps towards a colour, by eye: its number, from 2, and the line it belongs to. */
     creeps: number.optional(),
+    /** A part that goes in by eye, as much as it takes: it sets no ratio for what comes after. */
+    byEye: z.boolean().optional(),
     /** Counted instead of weighed, in words. */
     counted: z.string().optional(),
     /** What is counted, and what one of it weighs, g; absent in runs that were begun before it was kept. */

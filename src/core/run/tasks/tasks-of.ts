@@ -168,7 +168,7 @@ function weighTasks(plan: Plan, computed: Computed, to: ToWeigh): WeighTask[] {
   const { mixId, cupId, made, w } = to;
   const base = computed.bases.find((b) => b.baseId === made.baseId);
   const clockPart = base?.between?.some((s) => s.joins) ? undefined : base?.clockPart;
-  const steps = w.creep ? creepSteps(w.weight, w.creep) : [w.weight];
+  const steps = w.creep ? onScale(creepSteps(w.weight, w.creep), w.division) : [w.weight];
   const takes = takesOf(plan, to);
   return steps.map((grams, i): WeighTask => ({
     id: `weigh:${mixId}:${w.key}${i ? `+${i + 1}` : ''}`,
@@ -178,7 +178,7 @@ function weighTasks(plan: Plan, computed: Computed, to: ToWeigh): WeighTask[] {
     key: w.key,
     name: w.name,
     part: w.kind === 'part',
-    grams: w.creep ? Math.round(grams / w.division) * w.division : grams,
+    grams,
     startsClock: w.kind === 'part' && w.key === clockPart && made.portionOf === undefined,
     scaleId: w.scaleId,
     division: w.division,
@@ -187,11 +187,19 @@ function weighTasks(plan: Plan, computed: Computed, to: ToWeigh): WeighTask[] {
   }));
 }
 
+/** Steps that a scale can tell, which come to the same in all. */
+function onScale(steps: readonly number[], division: number): number[] {
+  const upTo = steps.map((_, i) => steps.slice(0, i + 1).reduce((s, g) => s + g, 0));
+  const read = upTo.map((g) => Math.round(g / division) * division);
+  return read.map((g, i) => g - (read[i - 1] ?? 0)).filter((g) => g > division / 2);
+}
+
 /** What only some weighings have. */
 const given = (w: Weighing, i: number, portionOf: string | undefined) => ({
   ...(w.kind === 'reserve' ? { takeOut: true } : {}),
   ...(portionOf !== undefined && w.key === PORTION ? { portionOf } : {}),
   ...(i ? { creeps: i + 1 } : {}),
+  ...(w.creep && w.kind === 'part' ? { byEye: true } : {}),
   ...(w.counted ? { counted: w.counted } : {}),
   ...(w.countedIn ? { countedIn: w.countedIn } : {}),
   ...(w.boat ? { boat: true } : {}),

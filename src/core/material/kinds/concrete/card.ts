@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { commonCard, density } from '../../card';
-import type { Composition, Making } from '../../formula';
+import type { Composition, Making, MakingStep } from '../../formula';
 
 /** Particle densities, g/ml: typical of Portland cement, quartz sand and a liquid plasticiser. */
 const CEMENT = 3.15;
@@ -45,10 +45,10 @@ export function concreteFormula(base: ConcreteCard): Composition {
   const part = (key: string, name: string, amount: number) => ({ key, name, share: amount / mass });
   return {
     parts: [
-      part('cement', 'cement', 1),
       part('sand', 'sand', base.sand),
-      { ...part('plasticiser', 'plasticiser', base.plasticiser), ...BY_EFFECT },
-      part('water', 'water', base.waterCement)
+      part('cement', 'cement', 1),
+      { ...part('plasticiser', 'plasticiser', base.plasticiser), ...BY_EFFECT, byEye: true as const },
+      { ...part('water', 'water', base.waterCement), byEye: true as const }
     ].filter((p) => p.share > 0),
     density: (mass * (1 - base.air)) / volume,
     air: base.air,
@@ -65,8 +65,14 @@ function baggedFormula(base: ConcreteCard, bag: NonNullable<ConcreteCard['bag']>
   return {
     parts: [
       { key: 'mix', name: 'bagged mix', share: 1 / mass },
-      { key: 'plasticiser', name: 'plasticiser', share: plasticiser / mass, ...BY_EFFECT },
-      { key: 'water', name: 'water', share: bag.water / mass }
+      {
+        key: 'plasticiser',
+        name: 'plasticiser',
+        share: plasticiser / mass,
+        ...BY_EFFECT,
+        byEye: true as const
+      },
+      { key: 'water', name: 'water', share: bag.water / mass, byEye: true as const }
     ].filter((p) => p.share > 0),
     density: bag.density,
     air: base.air,
@@ -76,11 +82,24 @@ function baggedFormula(base: ConcreteCard, bag: NonNullable<ConcreteCard['bag']>
   };
 }
 
-/** Dry first: colour goes into the cement and sand before the liquids; the water starts the clock. */
+/** Dry first: sand and colour, then cement, turned dry before the liquids; the water starts the clock. */
 export function concreteMaking(base: ConcreteCard): Making {
   const plasticiser = base.bag ? base.plasticiser * base.bag.cement : base.plasticiser;
-  return { clockPart: 'water', colourBefore: plasticiser > 0 ? 'plasticiser' : 'water' };
+  if (base.bag) return { clockPart: 'water', colourBefore: plasticiser > 0 ? 'plasticiser' : 'water' };
+  return { clockPart: 'water', colourBefore: 'cement', between: [DRY_TURN] };
 }
+
+/** Colour that is not even in the dry never is. Minutes: usual practice for some kilograms by hand. */
+const DRY_TURN: MakingStep = {
+  id: 'dry',
+  after: 'cement',
+  act: 'Mix',
+  rest: 'sand, colour and cement dry, until there is no streak left',
+  how: 'lid on or respirator: the dust holds silica',
+  confirm: 'Even',
+  attended: 2,
+  unattended: 0
+};
 
 /** Cement in weights as they are, g: all of it, or what the bag holds. */
 export const cementOf = (base: ConcreteCard, grams: (key: string) => number): number =>

@@ -12,6 +12,7 @@
   import QuantityField from '../../forms/QuantityField.svelte';
   import FactRow from './FactRow.svelte';
   import Rewet from './Rewet.svelte';
+  import ByEye from './ByEye.svelte';
   import StartFrom from './StartFrom.svelte';
 
   let { computed, editor }: { computed: Computed; editor: PlanView } = $props();
@@ -79,6 +80,7 @@
     </div>
   {/if}
   <StartFrom {editor} />
+  <ByEye {editor} />
   {#if order && order.turns > 1}
     <FactRow
       label={`For all ${order.turns} pours`}
