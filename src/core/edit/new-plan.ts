@@ -62,14 +62,13 @@ export const layStep = (id: string, cupId: string, groupId: string): Step => ({
 export function actStep(
   id: string,
   kind: string,
-  cupId: string,
-  groupId: string,
-  others: readonly string[] = []
+  cups: string | readonly string[],
+  groupId: string
 ): Step | undefined {
   const definition = acts.find(kind);
   if (!definition) return undefined;
-  // An act of two cups begins with two: the next that there is beside the first.
-  const second = others.find((id) => id !== cupId) ?? cupId;
+  // An act of two cups begins with two, where there are two.
+  const [cupId = '', second = cupId] = typeof cups === 'string' ? [cups] : cups;
   const rest = cupFields(definition).slice(1);
   const act = { ...definition.fresh(cupId), ...Object.fromEntries(rest.map((key) => [key, second])) };
   return { id, act, where: [groupId], gates: [] };

@@ -82,8 +82,8 @@
   function addAct(groupId: string, kind: string) {
     const used = stepsOf(groupId).flatMap((s) => drawnFrom(s.act));
     const cupId = plan.cups.find((c) => !used.includes(c.id))?.id ?? used.at(-1) ?? plan.cups[0]?.id ?? '';
-    const others = plan.cups.map((c) => c.id);
-    const step = actStep(freshId(plan, kind), kind, cupId, groupId, others);
+    const others = plan.cups.flatMap((c) => (c.id === cupId ? [] : [c.id]));
+    const step = actStep(freshId(plan, kind), kind, [cupId, ...others], groupId);
     if (step) insert(groupId, step);
   }
 
