@@ -191,5 +191,161 @@ export const moulds: Mould[] = [
         capacity: { from: 'dimensions' }
       }
     ]
+  },
+  {
+    id: 'gauge-pot',
+    name: 'Gauge pot with its core',
+    material: 'silicone',
+    finish: 'satin',
+    notes: 'Cast upside down: the wall 9 mm round the core, the floor last. A raised tide scale up one side.',
+    cavities: [
+      {
+        id: 'pot',
+        name: 'pot',
+        count: 1,
+        shape: { kind: 'table', rows: potRows(), width: 88 },
+        capacity: { from: 'dimensions' },
+        zones: [{ id: 'scale', name: 'tide scale', from: 0, to: 82 }],
+        draft: 1
+      }
+    ]
+  },
+  {
+    id: 'buoy-balls',
+    name: 'Buoy balls, two parts, four',
+    material: 'silicone',
+    finish: 'satin',
+    pourHole: 14,
+    notes: 'Keyed halves with a band round them; poured through the hole at the top.',
+    cavities: [
+      {
+        id: 'ball',
+        name: 'ball',
+        count: 4,
+        shape: { kind: 'table', rows: ballRows(26), width: 52 },
+        capacity: { from: 'dimensions' }
+      }
+    ]
+  },
+  {
+    id: 'kingfisher',
+    name: 'Kingfisher, small, two',
+    material: 'silicone',
+    finish: 'satin',
+    notes: 'Poured from the back; sawn flat before it goes into its tile.',
+    cavities: [
+      {
+        id: 'bird',
+        name: 'bird',
+        count: 2,
+        shape: {
+          kind: 'prism',
+          outline: [
+            [0, 12],
+            [10, 14],
+            [16, 20],
+            [26, 20],
+            [44, 8],
+            [56, 2],
+            [46, 0],
+            [28, 4],
+            [16, 4],
+            [10, 10]
+          ],
+          depth: 5
+        },
+        capacity: { from: 'dimensions' }
+      }
+    ]
+  },
+  {
+    id: 'square-tile',
+    name: 'Square tile, 100 × 100 mm',
+    material: 'silicone',
+    finish: 'gloss',
+    notes: 'Two single moulds.',
+    cavities: [
+      {
+        id: 'tile',
+        name: 'tile',
+        count: 1,
+        shape: { kind: 'taper', baseLength: 100, baseWidth: 100, rimLength: 102, rimWidth: 102, depth: 10 },
+        capacity: { from: 'dimensions' }
+      }
+    ]
+  },
+  {
+    id: 'small-cubes',
+    name: 'Small cubes, twelve',
+    material: 'silicone',
+    finish: 'gloss',
+    notes: 'Fits the pressure pot.',
+    cavities: [
+      {
+        id: 'cube',
+        name: 'cube',
+        count: 12,
+        shape: { kind: 'box', length: 20, width: 20, depth: 20 },
+        capacity: { from: 'dimensions' }
+      }
+    ]
+  },
+  {
+    id: 'culvert-tray',
+    name: 'Culvert tray with its divider',
+    material: 'silicone',
+    finish: 'satin',
+    needs: 'release',
+    notes: 'A thin sheet stands down the middle until both sides are full.',
+    cavities: [
+      {
+        id: 'tray',
+        name: 'tray',
+        count: 1,
+        shape: { kind: 'taper', baseLength: 300, baseWidth: 180, rimLength: 304, rimWidth: 184, depth: 18 },
+        capacity: { from: 'dimensions' },
+        chambers: [
+          { id: 'left', name: 'left side', share: 0.5 },
+          { id: 'right', name: 'right side', share: 0.5 }
+        ],
+        draft: 6
+      }
+    ]
+  },
+  {
+    id: 'bumper',
+    name: 'Door bumper',
+    material: 'aluminium',
+    finish: 'satin',
+    heatLimit: 400,
+    needs: 'release',
+    pourHole: 9,
+    notes: 'Three single moulds.',
+    cavities: [
+      {
+        id: 'bumper',
+        name: 'bumper',
+        count: 1,
+        shape: { kind: 'frustum', baseRadius: 16, rimRadius: 18, depth: 26 },
+        capacity: { from: 'dimensions' },
+        draft: 4
+      }
+    ]
   }
 ];
+
+/** A straight pot upside down: a wall of 9 mm round a core of 35 mm radius, 82 mm high, and a floor of 10 mm. */
+function potRows(): { depth: number; ml: number }[] {
+  const wall = (Math.PI * (44 ** 2 - 35 ** 2)) / 1000;
+  const floor = (Math.PI * 44 ** 2) / 1000;
+  const ml = (depth: number) => wall * Math.min(depth, 82) + floor * Math.max(0, depth - 82);
+  return [0, 82, 92].map((depth) => ({ depth, ml: Number(ml(depth).toFixed(2)) }));
+}
+
+/** A ball filled through its top: V = π h² (r − h/3). */
+function ballRows(radius: number): { depth: number; ml: number }[] {
+  return Array.from({ length: 2 * radius + 1 }, (_, h) => ({
+    depth: h,
+    ml: Number(((Math.PI * h * h * (radius - h / 3)) / 1000).toFixed(3))
+  }));
+}

@@ -9,10 +9,18 @@ import { nightHeron } from './orders/night-heron';
 import { shingle } from './orders/shingle-dishes';
 import { eel } from './orders/eel-cords';
 import { lantern } from './orders/lantern-tags';
+import { gauge } from './orders/gauge-pots';
+import { buoy } from './orders/marker-buoys';
+import { kingfisher } from './orders/kingfisher-tiles';
+import { fogBank } from './orders/fog-bank';
+import { bollard } from './orders/bollard-markers';
+import { culvert } from './orders/culvert-trays';
+import { fender } from './orders/fender-bumpers';
 
 export { tideline, sluice, samphire, rockpool, saltings, nightHeron, shingle, eel, lantern };
+export { gauge, buoy, kingfisher, fogBank, bollard, culvert, fender };
 
-/** Every plan of the demo workshop, orders A to J. */
+/** Every plan of the demo workshop, orders A to Q. */
 export const plans: Plan[] = [
   samphire,
   sluice,
@@ -23,5 +31,12 @@ export const plans: Plan[] = [
   eel,
   lantern,
   knob.plan,
+  gauge,
+  buoy,
+  kingfisher,
+  fogBank,
+  bollard,
+  culvert,
+  fender,
   tideline
 ];

@@ -3,7 +3,20 @@ import { shelfOf } from '../src/core/document';
 import { type Plan } from '../src/core/plan';
 import { freeze, type FrozenRun, type RunEvent } from '../src/core/run';
 import { cards } from './cards';
-import { nightHeron, rockpool, samphire, sluice, tideline } from './plans';
+import {
+  bollard,
+  buoy,
+  culvert,
+  fender,
+  fogBank,
+  gauge,
+  kingfisher,
+  nightHeron,
+  rockpool,
+  samphire,
+  sluice,
+  tideline
+} from './plans';
 
 /** A past run of the demo workshop, ready to be stored. */
 export interface DemoRun {
@@ -33,13 +46,15 @@ interface Told {
   demoulded?: number;
   /** Minutes really waited at single gates, by their id. */
   gates?: Record<string, number>;
+  /** Minutes that single steps really took, by their id; as planned where none are told. */
+  took?: Record<string, number>;
   note?: string;
   problem?: string;
   lesson?: string;
   /** What was left in each cup, as a share of what it lost by the plan; weighed when given. */
   left?: number;
   /** What a pour really took, as a share of the plan; weighed when given. */
-  took?: number;
+  share?: number;
   grade?: (number: number) => { grade: Grade; defects: Piece['faces'][number]['defects'] };
 }
 
@@ -69,13 +84,13 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
     if (task.kind === 'make') at += (task.attended + task.unattended) * MINUTE;
     if (task.kind === 'pour') {
       at += 0.6 * task.count * MINUTE;
-      const grams = Number((task.gramsEach * task.count * (told.took ?? 1)).toFixed(2));
+      const grams = Number((task.gramsEach * task.count * (told.share ?? 1)).toFixed(2));
       events.push({
         id: id(),
         at: Math.round(at),
         type: 'done',
         task: task.id,
-        ...(told.took === undefined ? {} : { grams })
+        ...(told.share === undefined ? {} : { grams })
       });
       continue;
     }
@@ -94,6 +109,7 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
         });
       at += MINUTE / 2;
     }
+    if (task.kind === 'do') at += (told.took?.[task.stepId] ?? task.attended + task.unattended) * MINUTE;
     if (task.kind === 'demould') {
       if (told.demoulded === undefined) break;
       at += told.demoulded * HOUR;
@@ -114,7 +130,8 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
   if (told.note) events.push({ id: id(), at: Math.round(at), type: 'note', text: told.note });
   const finished = told.demoulded !== undefined;
   if (finished) events.push({ id: id(), at: Math.round((at += MINUTE)), type: 'finished' });
-  const group = plan.groups[0]!;
+  // What is sold: where one casting goes into another, the last of them.
+  const group = plan.groups.at(-1)!;
   return {
     id: told.id,
     frozen,
@@ -123,7 +140,7 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
     // R. weighs, T. pours, Mo. looks at what came out.
     events: events.map((e) => ({ ...e, by: e.type === 'weighed' ? 'R.' : 'T.' })),
     pieces: told.grade
-      ? Array.from({ length: group.count }, (_, i): Piece => {
+      ? Array.from({ length: group.count * (group.cutInto ?? 1) }, (_, i): Piece => {
           const seen = told.grade!(i + 1);
           return {
             id: `${told.id}-piece-${i + 1}`,
@@ -172,7 +189,7 @@ export function demoRuns(now: number): DemoRun[] {
         waited: 1.04,
         slips,
         demoulded: 14,
-        took: 1,
+        share: 1,
         left: 0.2,
         note: 'Cavity 5 levels last; tap it twice.',
         lesson: 'Waiting for the gel at 21 °C gave six clean lines. Keep the room warm overnight.',
@@ -190,7 +207,7 @@ export function demoRuns(now: number): DemoRun[] {
         hoursAgo: 210,
         waited: 1,
         slips: [0.1, 0, -0.1],
-        took: 1.012,
+        share: 1.012,
         demoulded: 41 / 60,
         problem: 'Demoulded at 41 minutes: the telephone.',
         lesson: 'Past half an hour the stem snaps. Set the next hooks only when the first are out. Mo.',
@@ -205,7 +222,7 @@ export function demoRuns(now: number): DemoRun[] {
       nightHeron,
       {
         id: 'night-heron-first',
-        hoursAgo: 400,
+        hoursAgo: 1100,
         waited: 1,
         slips: [0, 0, 0],
         demoulded: 30,
@@ -238,12 +255,97 @@ export function demoRuns(now: number): DemoRun[] {
         demoulded: 20,
         note: 'Sealed on day 3.',
         gates: { 'gate-seal': 3 * 24 * 60 },
+        took: { 'air-bookends': 0 },
         lesson: 'Sealed on day 3 it hazed. A week, whatever the guesthouse says. T.',
         grade: (n) =>
           n === 1 ? { grade: 'second', defects: ['sealed too early'] } : { grade: 'good', defects: [] }
       },
       now
     ),
+    ...stagedRuns(now),
     tell(tideline, { id: 'tideline-third', hoursAgo: 15, waited: 1, slips }, now)
   ];
 }
+
+const GOOD_PIECE: Pick<Piece['faces'][number], 'grade' | 'defects'> = { grade: 'good', defects: [] };
+const seen = (grade: Grade, ...defects: Piece['faces'][number]['defects']) => ({ grade, defects });
+
+/** Runs of what is made in stages: most of them good, each with what was learnt. */
+const stagedRuns = (now: number): DemoRun[] =>
+  STAGED.map(([plan, told]) => tell(plan, { waited: 1, slips: [0, 0, 0.01, 0, -0.01], ...told }, now));
+
+const STAGED: [Plan, Omit<Told, 'waited' | 'slips'> & Partial<Told>][] = [
+  [
+    gauge,
+    {
+      id: 'gauge-first',
+      hoursAgo: 260,
+      demoulded: 0.5,
+      lesson: 'The scale stayed white once it had set before the wall went in. T.',
+      grade: () => GOOD_PIECE
+    }
+  ],
+  [
+    buoy,
+    {
+      id: 'buoy-first',
+      hoursAgo: 900,
+      demoulded: 2,
+      note: 'Stock lye shaken first; it had settled.',
+      lesson: 'Five small batches from stock took an hour. Number 4 was not covered and ashed. R.',
+      grade: (n) => (n === 4 ? seen('second', 'ash bloom') : GOOD_PIECE)
+    }
+  ],
+  [
+    kingfisher,
+    {
+      id: 'kingfisher-first',
+      hoursAgo: 190,
+      demoulded: 10,
+      lesson: 'On a drop of clear the bird lay still; without it one had floated up. Mo.',
+      grade: () => GOOD_PIECE
+    }
+  ],
+  [
+    fogBank,
+    {
+      id: 'fog-bank-first',
+      hoursAgo: 860,
+      demoulded: 20,
+      lesson: 'The second batch from the same recipe joined well: the loaf was firm, not dry. R.',
+      grade: () => GOOD_PIECE
+    }
+  ],
+  [
+    bollard,
+    {
+      id: 'bollard-first',
+      hoursAgo: 150,
+      demoulded: 1,
+      lesson:
+        'Twelve cubes from two cups at once in five minutes; the ink stays as threads if nobody stirs. T.',
+      grade: (n) => (n === 7 ? seen('second', 'muddy blend') : GOOD_PIECE)
+    }
+  ],
+  [
+    culvert,
+    {
+      id: 'culvert-first',
+      hoursAgo: 480,
+      demoulded: 4,
+      note: 'The dark side wanted all of its water.',
+      lesson: 'Both sides stood as stiff as each other when the divider came out: the line is sharp. Mo.',
+      grade: () => GOOD_PIECE
+    }
+  ],
+  [
+    fender,
+    {
+      id: 'fender-first',
+      hoursAgo: 60,
+      demoulded: 0.3,
+      lesson: 'Topped twice while it drew in; the first shot was cold and went back into the pot. R.',
+      grade: () => GOOD_PIECE
+    }
+  ]
+];

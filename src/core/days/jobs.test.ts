@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { nightHeron, plans, samphire, saltings, sluice, tideline } from '../../../demo/plans';
+import { kingfisher, nightHeron, plans, samphire, saltings, sluice, tideline } from '../../../demo/plans';
 import { planDays, slackOf, type Span } from '.';
 import { computePlan, type Plan } from '../plan';
 import { jobsOf } from './jobs';
@@ -89,7 +89,35 @@ describe('an order on the days', () => {
   });
 });
 
-it('the ten orders together find their days, and find them again when one slips a day', () => {
+it('a night may come between two stretches of a pour: the birds are cast one day, their tiles another', () => {
+  const [job] = jobs(kingfisher);
+  const { score } = computePlan(kingfisher, cards);
+  const pours = job!.tasks.filter((t) => t.id.startsWith('~pour'));
+  expect(pours.length).toBeGreaterThan(1);
+  const hands = pours.flatMap((t) => t.busy).reduce((s, b) => s + b.to - b.from, 0);
+  const attended = score.blocks.filter((b) => !b.unattended && b.from < score.ends - 1e-9);
+  expect(hands).toBeCloseTo(attended.reduce((s, b) => s + b.to - b.from, 0), 6);
+  const { placed, unplaced } = planDays([job!], { hours, cavities });
+  expect(unplaced).toEqual([]);
+  const at = (id: string) => placed.find((p) => p.taskId === id)!;
+  for (const [i, t] of pours.slice(1).entries()) {
+    const between = at(t.id).from - at(pours[i]!.id).from;
+    expect(between).toBeGreaterThanOrEqual(t.after[0]!.min - 1e-6);
+  }
+  expect(Math.floor(at(pours.at(-1)!.id).from / DAY)).toBeGreaterThan(Math.floor(at('~pour').from / DAY));
+});
+
+it('a mould that serves two groups one after the other is held once', () => {
+  const twice: Plan = {
+    ...kingfisher,
+    groups: kingfisher.groups.map((g) => ({ ...g, mouldId: 'square-tile', cavityId: 'tile' }))
+  };
+  expect(jobs(twice)[0]!.moulds).toEqual([{ id: 'square-tile', cavities: 2 }]);
+  const atOnce = { ...twice, steps: twice.steps.filter((s) => s.id !== 'demould-birds') };
+  expect(jobs(atOnce)[0]!.moulds).toEqual([{ id: 'square-tile', cavities: 4 }]);
+});
+
+it('all orders together find their days, and find them again when one slips a day', () => {
   const all = plans.flatMap((p) => jobs(p));
   const days = planDays(all, { hours, cavities });
   expect(days.unplaced).toEqual([]);

@@ -93,7 +93,7 @@ function shownIn(plan: Plan, shelf: Shelf, { groupId, face, wishes }: AskedFace)
       const code = drawn.sample(x, y);
       if (code < 0) continue;
       const matter = piece.traced.matters[drawn.paint.fronts[code]!];
-      const cup = matter?.kind === 'cup' || matter?.kind === 'chip' ? matter.cupId : '';
+      const cup = matter && 'cupId' in matter ? matter.cupId : '';
       for (const zone of zonesAt(x, y)) {
         add(zone);
         add(`${zone}|${cup}`);

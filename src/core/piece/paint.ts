@@ -109,6 +109,10 @@ function shadeOf(plan: ResolvedPlan, matter: Matter, palette: Palette): Shade {
     const body = palette.looks.get(matter.cupId)?.own.hex ?? SOLID;
     return { key: `chip ${matter.sort}`, hides: 0, plain: darker(body, CHIPS[matter.sort] ?? 0.5) };
   }
+  if (matter.kind === 'drop') {
+    const { colourantId } = matter;
+    return { key: `drop ${colourantId}`, hides: 0, plain: plan.colourants.get(colourantId)?.colour ?? SOLID };
+  }
   if (matter.kind !== 'cup') return { key: matter.kind, hides: 0, plain: SOLID };
   const { cupId, tone } = matter;
   const cup = plan.cupOf.get(cupId);

@@ -137,9 +137,8 @@ function pictureOf(
   };
 }
 
-/** The cup that a matter came from; chips came in their body's. */
-const cupOf = (matter: Matter | undefined) =>
-  matter?.kind === 'cup' || matter?.kind === 'chip' ? matter.cupId : undefined;
+/** The cup that a matter came from; chips came in their body's, drops in the cup they fell into. */
+const cupOf = (matter: Matter | undefined) => (matter && 'cupId' in matter ? matter.cupId : undefined);
 
 const bytesOf = (hex: string): [number, number, number] => [
   parseInt(hex.slice(1, 3), 16),

@@ -1,7 +1,7 @@
 import { materials } from '../material';
 import { isWhite } from '../colour';
 import { layerState } from '../material';
-import { Casting, type Content, type Engine, type Prism } from '../pattern';
+import { Casting, type Content, type Engine, type Prism, type VeinPart } from '../pattern';
 import { prismOf } from '../pattern/shapes/cavity-prism';
 import type { Trait } from '../pour';
 import type { Condition } from '../document';
@@ -13,6 +13,7 @@ import { roomIn } from '../plan/room';
 export type Matter =
   | { kind: 'cup'; cupId: string; tone: 'full' | 'rich' | 'pale' }
   | { kind: 'chip'; cupId: string; sort: number }
+  | { kind: 'drop'; cupId: string; colourantId: string }
   | { kind: 'film'; colourantId: string }
   | { kind: 'solid' };
 
@@ -214,11 +215,8 @@ function unstirredOf(
   by: { number(m: Matter): number; contentOf(id: string): Content }
 ): Pick<Content, 'parts' | 'unstirred'> {
   const mixing = cup?.cup.mixing ?? 'full';
-  if (cup?.parts.length) {
-    const whole = cup.parts.reduce((s, p) => s + p.share, 0);
-    const parts = cup.parts.map((p) => ({ matter: by.contentOf(p.cupId).matter, share: p.share / whole }));
-    return { parts, ...(mixing === 'full' ? {} : { unstirred: mixing }) };
-  }
+  if (cup?.parts.length)
+    return { parts: partsOf(cup, by), ...(mixing === 'full' ? {} : { unstirred: mixing }) };
   // What melts has no chips: it is one body again.
   if (cup?.fillers.length && !melts(cup)) return chippedOf(cup, by);
   if (!cup || mixing === 'full' || !cup.doses.length) return { parts: [] };
@@ -231,6 +229,28 @@ function unstirredOf(
       { matter: tone('rich'), share }
     ]
   };
+}
+
+/** What a cup of cups holds: what its cups hold, theirs where they are made of others, and what is dripped neat onto it. */
+function partsOf(
+  { cup, parts, doses }: ResolvedCup,
+  by: { number(m: Matter): number; contentOf(id: string): Content }
+): VeinPart[] {
+  // A drop is about as heavy as what it falls onto: its percent of the weight is its share of the volume.
+  const drops = doses.map(({ colourant, percent }) => ({
+    matter: by.number({ kind: 'drop', cupId: cup.id, colourantId: colourant.id }),
+    share: percent / 100
+  }));
+  const dripped = drops.reduce((s, d) => s + d.share, 0);
+  const whole = parts.reduce((s, p) => s + p.share, 0);
+  const held = parts.flatMap((p): VeinPart[] => {
+    const share = ((1 - dripped) * p.share) / whole;
+    const own = by.contentOf(p.cupId);
+    return own.parts.length && !own.unstirred
+      ? own.parts.map((x) => ({ ...x, share: x.share * share }))
+      : [{ matter: own.matter, share }];
+  });
+  return [...held, ...drops];
 }
 
 const melts = ({ mix }: ResolvedCup): boolean => materials.has(mix?.base.kind, 'melts again');

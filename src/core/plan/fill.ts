@@ -34,7 +34,7 @@ export interface FilledCavitySet {
   embeds: readonly SolidEmbed[];
   layers: PouredLayer[];
   pours: Pour[];
-  /** Volume in one cavity at the end, ml. */
+  /** Volume in one cavity at the end, ml; without what is piped onto the piece once it is out. */
   filledMl: number;
 }
 
@@ -88,8 +88,12 @@ function fillCavitySet(
       p.level === 'note' ? p : { ...p, fixes: [...otherFace(plan, p), ...otherMoulds(plan, group)] }
     )
   );
-  return { filled: { cavitySet, cavity, embeds, layers, pours, filledMl: filledMl(stand) }, problems };
+  return { filled: { cavitySet, cavity, embeds, layers, pours, filledMl: inMould(stand) }, problems };
 }
+
+/** What lies in the mould itself, ml: what was piped onto the piece outside it is not in it. */
+const inMould = (stand: CavityState): number =>
+  stand.unmoulded ? Math.min(filledMl(stand), stand.cavity.capacity) : filledMl(stand);
 
 /** What leaves its mould badly by the face that is to be seen may leave it well by the other. */
 const otherFace = ({ plan }: ResolvedPlan, { code }: Diagnostic): Fix[] =>

@@ -82,7 +82,10 @@ function balanceOf(cups: readonly Totalled[], common: readonly CommonMix[]): Cup
   const jugs = sumBalances(cups.filter((c) => c.jug).map((c) => c.balance));
   const splitMixes = sumBalances(common.map((m) => m.balance));
   const shared = cups.flatMap((c) => c.weighings).reduce((s, w) => s + (w.key === PORTION ? w.weight : 0), 0);
-  const passedOn = jugs.mixed;
+  // What is dripped neat onto a filled cup is weighed there, and nowhere before.
+  const dripped = cups.filter((c) => c.jug).flatMap((c) => c.weighings);
+  const drops = dripped.reduce((s, w) => s + w.weight, 0);
+  const passedOn = jugs.mixed - drops;
   return {
     pouredMl: own.pouredMl + jugs.pouredMl - cups.reduce((s, c) => s + (c.jug ? c.filledMl : 0), 0),
     poured: own.poured + jugs.poured - passedOn,
@@ -90,7 +93,9 @@ function balanceOf(cups: readonly Totalled[], common: readonly CommonMix[]): Cup
     vessel: own.vessel + jugs.vessel + splitMixes.vessel,
     reserved: own.reserved + splitMixes.reserved,
     left:
-      own.left + (common.length ? splitMixes.mixed - shared - splitMixes.vessel - splitMixes.reserved : 0),
-    mixed: own.mixed + (common.length ? splitMixes.mixed - shared : 0)
+      own.left +
+      drops +
+      (common.length ? splitMixes.mixed - shared - splitMixes.vessel - splitMixes.reserved : 0),
+    mixed: own.mixed + drops + (common.length ? splitMixes.mixed - shared : 0)
   };
 }

@@ -259,6 +259,16 @@ export const startingColourants: Colourant[] = [
     notes: ''
   },
   {
+    id: 'white-plastisol',
+    name: 'white plastisol colour',
+    form: 'plastisol colour',
+    pigmentFraction: 0.4,
+    carrier: 'oil',
+    colour: '#f3f1ec',
+    strength: 3,
+    notes: ''
+  },
+  {
     id: 'eel-plastisol',
     name: 'brown-green plastisol colour',
     form: 'plastisol colour',

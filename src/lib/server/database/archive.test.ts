@@ -93,7 +93,7 @@ describe('the archive', () => {
     await other.close();
     expect(Object.fromEntries(countsOf(archive).map((c) => [c.what, c.count]))).toMatchObject({
       photos: 1,
-      runs: 7
+      runs: 14
     });
   });
 

@@ -92,7 +92,7 @@ describe('the record page by page', () => {
       reject: 4
     });
     expect(first.lesson).toMatch(/Do not pour heron/);
-    expect(await inspectedCounts(store.db)).toMatchObject({ inspected: 26, rejected: 6 });
+    expect(await inspectedCounts(store.db)).toMatchObject({ inspected: 69, rejected: 6 });
   });
 
   it('is filtered by what came of it and by what was said of its pieces', async () => {
@@ -112,9 +112,9 @@ describe('the record page by page', () => {
     for (let i = 0; i < RECORD_PAGE; i++)
       await startRun(store, { id: `more-${i}`, frozen, startedAt: NOW + i });
     const [one, two] = [await page({}), await page({ page: 1 })];
-    expect([one.rows.length, one.of]).toEqual([RECORD_PAGE, RECORD_PAGE + 7]);
+    expect([one.rows.length, one.of]).toEqual([RECORD_PAGE, RECORD_PAGE + 14]);
     expect(one.rows[0]!.id).toBe(`more-${RECORD_PAGE - 1}`);
-    expect(new Set([...one.rows, ...two.rows].map((r) => r.id)).size).toBe(RECORD_PAGE + 7);
+    expect(new Set([...one.rows, ...two.rows].map((r) => r.id)).size).toBe(RECORD_PAGE + 14);
     expect((await page({ page: 9 })).rows).toEqual([]);
   });
 });

@@ -1,9 +1,13 @@
-import { dirtyPour, wobble, type Casting } from '../../../pattern';
+import { dirtyPour, wobble, type Casting, type Content, type VeinPart } from '../../../pattern';
 import type { Poured } from '../../flowing';
 import type { Together } from './fields';
 
 /** How much the border of two sides wavers where they meet: set by eye. */
 const MEETS = 0.5;
+
+/** What a cup brings into the stream: its own parts where it holds several. */
+const partsOf = ({ matter, parts }: Content, share: number): VeinPart[] =>
+  parts.length ? parts.map((p) => ({ ...p, share: p.share * share })) : [{ matter, share }];
 
 /** One stream folds the two into one another; from two sides each keeps its own, and the border between wavers. */
 export function flow(act: Together, casting: Casting, { mm3, content }: Poured): void {
@@ -11,10 +15,7 @@ export function flow(act: Together, casting: Casting, { mm3, content }: Poured):
   if (one === other) return casting.lay(one, mm3);
   const { first } = act;
   if (act.streams === 'into one stream') {
-    const parts = [
-      { matter: one.matter, share: first },
-      { matter: other.matter, share: 1 - first }
-    ];
+    const parts = [...partsOf(one, first), ...partsOf(other, 1 - first)];
     casting.settle();
     return dirtyPour(casting, parts, mm3, [0, 0]);
   }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../../demo/cards';
-import { tideline } from '../../../../../demo/plans';
+import { bollard, tideline } from '../../../../../demo/plans';
 import { applyEdit } from '../../../document/apply-edit';
 import { evenly } from '../../../evenly.testing';
 import { computePlan, type Plan } from '../../../plan';
@@ -88,5 +88,36 @@ describe('two cups poured at once', () => {
     const c = computePlan(applyEdit(plan, said.edit!), cards);
     expect(c.problems.some((p) => p.code === 'one-cup-twice')).toBe(false);
     expect(c.groups[0]!.layers[0]!.each).toBeCloseTo(c.groups[0]!.capacity, 6);
+  });
+});
+
+describe('what is dripped neat onto a cup made of others', () => {
+  it('is drawn as its own colour, by its share, and nested cups as what they hold', () => {
+    const white = bollard.cups.find((c) => c.id === 'inked')!;
+    const nested: Plan = {
+      ...bollard,
+      cups: [
+        ...bollard.cups,
+        {
+          ...white,
+          id: 'outer',
+          letter: 'D',
+          name: 'outer',
+          recipe: [],
+          from: { cups: [{ cupId: 'inked', share: 1 }] }
+        }
+      ],
+      steps: bollard.steps.map((s) =>
+        s.act.kind === 'together' ? { ...s, act: { ...s.act, cupId: 'outer' } } : s
+      )
+    };
+    for (const plan of [bollard, nested]) {
+      const { traced } = pieceOf(plan, cards, {}, {})!;
+      const ml = (test: (m: (typeof traced.matters)[number]) => boolean) =>
+        [...traced.poured].reduce((s, [m, v]) => s + (test(traced.matters[m]!) ? v : 0), 0);
+      const ink = ml((m) => m.kind === 'drop' && m.colourantId === 'magenta-ink');
+      const foam = ml((m) => m.kind === 'cup' && m.cupId === 'foam');
+      expect(ink / (ink + foam)).toBeCloseTo(white.recipe[0]!.percent / 100, 6);
+    }
   });
 });
