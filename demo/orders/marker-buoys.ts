@@ -22,7 +22,7 @@ export const buoy: Plan = {
   name: 'Marker buoys',
   notes:
     'Poured through the hole, a band at a time. The cord goes in when they are unmoulded; washed to polish.',
-  showFace: 'mould face',
+  showFace: 'cut',
   mixes: BANDS.map(({ id }) => ({ id: `mix-${id}`, baseId: 'stock-soap', feeds: 'one cup' as const })),
   cups: BANDS.map(({ id, letter, hatch, name, colourantId, percent }) => ({
     id,

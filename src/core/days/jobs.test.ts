@@ -96,7 +96,10 @@ it('a night may come between two stretches of a pour: the birds are cast one day
   expect(pours.length).toBeGreaterThan(1);
   const hands = pours.flatMap((t) => t.busy).reduce((s, b) => s + b.to - b.from, 0);
   const attended = score.blocks.filter((b) => !b.unattended && b.from < score.ends - 1e-9);
-  expect(hands).toBeCloseTo(attended.reduce((s, b) => s + b.to - b.from, 0), 6);
+  expect(hands).toBeCloseTo(
+    attended.reduce((s, b) => s + b.to - b.from, 0),
+    6
+  );
   const { placed, unplaced } = planDays([job!], { hours, cavities });
   expect(unplaced).toEqual([]);
   const at = (id: string) => placed.find((p) => p.taskId === id)!;

@@ -37,3 +37,19 @@ export const Group = z
     onlyOnce(group.embeds ?? [], ['embeds'], ctx);
   });
 export type Group = z.infer<typeof Group>;
+
+/**
+ * Pieces that the castings of a group make: one each, or as many as each is cut into.
+ * @example piecesIn({ count: 2, cutInto: 10 }) // 20
+ */
+export const piecesIn = ({ count, cutInto = 1 }: Pick<Group, 'count' | 'cutInto'>): number => count * cutInto;
+
+/** The groups whose castings are pieces of their own: all but those that are set into another's. */
+export function ofTheirOwn<G extends Pick<Group, 'id' | 'embeds'>>(groups: readonly G[]): G[] {
+  const setIn = new Set(
+    groups.flatMap((g) => (g.embeds ?? []).flatMap((e) => (e.kind === 'casting' ? [e.groupId] : [])))
+  );
+  const own = groups.filter((g) => !setIn.has(g.id));
+  // Castings that go into one another are none: a plan that says so keeps all its groups.
+  return own.length ? own : [...groups];
+}

@@ -1,7 +1,7 @@
 export { Amount, AMOUNT_FORMS, formatAmount, parseAmount } from './amount';
 export { Cup, HATCHES, lettered, mixIdOf, type RecipeLine } from './cup';
 export { Condition, Gate, Zero, type Since } from './gate';
-export { Group, type Variation } from './group';
+export { Group, ofTheirOwn, piecesIn, type Variation } from './group';
 export { Mix } from './mix';
 export type { LearnedHistory } from './learned-history';
 export { PlanDocument, pourCount, type Bench, type Plan, type Tracing } from './plan';

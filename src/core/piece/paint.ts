@@ -103,17 +103,25 @@ function darker(hex: string, by: number): string {
   return `#${part(1)}${part(3)}${part(5)}`;
 }
 
+/** How a matter looks that is no colour of a cup: a chip by its body, a drop by its pot. */
+function plainShade(plan: ResolvedPlan, matter: Exclude<Matter, { kind: 'cup' }>, palette: Palette): Shade {
+  switch (matter.kind) {
+    case 'chip': {
+      const body = palette.looks.get(matter.cupId)?.own.hex ?? SOLID;
+      return { key: `chip ${matter.sort}`, hides: 0, plain: darker(body, CHIPS[matter.sort] ?? 0.5) };
+    }
+    case 'drop': {
+      const plain = plan.colourants.get(matter.colourantId)?.colour ?? SOLID;
+      return { key: `drop ${matter.colourantId}`, hides: 0, plain };
+    }
+    default:
+      return { key: matter.kind, hides: 0, plain: SOLID };
+  }
+}
+
 /** How a matter looks: its cup's own optics, or those of its streaks. */
 function shadeOf(plan: ResolvedPlan, matter: Matter, palette: Palette): Shade {
-  if (matter.kind === 'chip') {
-    const body = palette.looks.get(matter.cupId)?.own.hex ?? SOLID;
-    return { key: `chip ${matter.sort}`, hides: 0, plain: darker(body, CHIPS[matter.sort] ?? 0.5) };
-  }
-  if (matter.kind === 'drop') {
-    const { colourantId } = matter;
-    return { key: `drop ${colourantId}`, hides: 0, plain: plan.colourants.get(colourantId)?.colour ?? SOLID };
-  }
-  if (matter.kind !== 'cup') return { key: matter.kind, hides: 0, plain: SOLID };
+  if (matter.kind !== 'cup') return plainShade(plan, matter, palette);
   const { cupId, tone } = matter;
   const cup = plan.cupOf.get(cupId);
   if (tone === 'full' || !cup) {

@@ -1,6 +1,6 @@
 import { seenBy, type Vision } from '../colour';
 import { chanceFrom, drawing, EMPTY, type Raster } from '../pattern';
-import type { LearnedHistory, Plan } from '../document';
+import { ofTheirOwn, type LearnedHistory, type Plan } from '../document';
 import type { Shelf } from '../shelf';
 import { drawnFace, type DrawnFace, type Face } from './faces';
 import { fill } from '../plan/fill';
@@ -35,8 +35,11 @@ export function pieceOf(
 ): DrawnPiece | undefined {
   const plan = resolve(document, shelf, learned);
   const { filled } = fill(plan);
+  const [first] = ofTheirOwn(document.groups);
   const own =
-    asked.cavitySetId === undefined ? filled[0] : filled.find((f) => f.cavitySet.id === asked.cavitySetId);
+    asked.cavitySetId === undefined
+      ? (filled.find((f) => f.cavitySet.group.id === first?.id) ?? filled[0])
+      : filled.find((f) => f.cavitySet.id === asked.cavitySetId);
   // A shape that cannot be has no inside to pour into.
   if (!own || own.cavity.problems.some((p) => p.code === 'shape-impossible')) return undefined;
   const made = traced(plan, own, asked.seed ?? USUAL_SEED, asked.until);

@@ -6,7 +6,7 @@ import { chanceFrom } from '../pattern';
 import { Cells } from '../pattern/maps/cells';
 import { materialsFor, TECHNIQUES } from '../pour';
 import { applyTechnique, newPlan, withNewCup } from '../edit';
-import { splitAll } from '../document';
+import { ofTheirOwn, splitAll } from '../document';
 import { computePlan, Plan } from '../plan';
 import { ownWays } from '../../../scripts/lib/own-ways';
 import { svgOf } from './picture-svg';
@@ -267,7 +267,8 @@ describe('what a piece holds', () => {
     const jugs = new Map(plan.cups.flatMap((c) => ('cups' in c.from ? [[c.id, c.from.cups] as const] : [])));
     const wanted = new Map<string, number>();
     const add = (id: string, ml: number) => wanted.set(id, (wanted.get(id) ?? 0) + ml);
-    for (const { cupId, each } of computePlan(plan, cards).groups[0]!.layers)
+    const [own] = ofTheirOwn(plan.groups);
+    for (const { cupId, each } of computePlan(plan, cards).groups.find((g) => g.groupId === own!.id)!.layers)
       for (const part of jugs.get(cupId) ?? [{ cupId, share: 1 }]) add(part.cupId, each * part.share);
     const had = new Map<string, number>();
     for (const [m, ml] of poured) {

@@ -1,4 +1,5 @@
 import { gainsOf, staggered, type Gains, type MixRow, type Staggering } from '../schedule';
+import { ofTheirOwn, piecesIn } from '../document';
 import type { OrderYield } from '../order/needs';
 import type { FilledCavitySet } from './fill';
 import type { ResolvedPlan } from './resolve';
@@ -30,7 +31,7 @@ export function rowOf(
   const count = allMixes.cups.find((w) => w.count.window > 0)?.count;
   if (!order || !mix || others.length || waits || !count || count.hands.each <= 0) return undefined;
   const cavities = filled.reduce((s, f) => s + f.cavitySet.count, 0);
-  const pieces = filled.reduce((s, f) => s + f.cavitySet.count * (f.cavitySet.group.cutInto ?? 1), 0);
+  const pieces = ofTheirOwn(plan.plan.groups).reduce((s, g) => s + piecesIn(g), 0);
   if (!cavities || !pieces) return undefined;
   const { from, to } = mix.base.demouldHours;
   const s: Staggering = {

@@ -1,7 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { cards, knob } from '../../../demo/cards';
 import {
+  bollard,
+  buoy,
+  culvert,
   eel,
+  fender,
+  fogBank,
+  gauge,
+  kingfisher,
   lantern,
   nightHeron,
   plans,
@@ -96,5 +103,74 @@ describe('the orders of the demo workshop', () => {
     expect(c.groups[0]!.capacity).toBeCloseTo(384 - 42.4 / 0.9982, 1);
     for (const cup of c.cups) expect(cup.weighings[0]!.weight).toBeCloseTo(cup.weighings[1]!.weight, 0);
     expect(c.cautions.join()).toContain('sulphur');
+  });
+
+  it('K: fourteen pots in turns of two; the wall is one cup, thinned between its two goes', () => {
+    const c = of(gauge);
+    expect(c.order).toMatchObject({ cast: 14, turns: 7 });
+    const kinds = c.sequence.flatMap((i) => ('stepId' in i ? [i.stepId] : []));
+    const at = (id: string) => kinds.indexOf(id);
+    expect(at('wall-first')).toBeLessThan(at('thin-wall'));
+    expect(at('thin-wall')).toBeLessThan(at('wall-second'));
+    // A wall of 9 mm round a core of 35 mm, 82 mm high, and a floor of 10 mm.
+    const ml = (Math.PI * ((44 ** 2 - 35 ** 2) * 82 + 44 ** 2 * 10)) / 1000;
+    expect(c.groups[0]!.capacity).toBeCloseTo(ml, 1);
+  });
+
+  it('L: balls of 52 mm in five bands, each of stock lye and stock oils that the scale can weigh', () => {
+    const c = of(buoy);
+    expect(c.groups[0]!.capacity).toBeCloseTo(((4 / 3) * Math.PI * 26 ** 3) / 1000, 1);
+    for (const cup of c.cups) {
+      expect(cup.weighings.map((w) => w.key).slice(0, 3)).toEqual(['water', 'stock-lye', 'stock-oils']);
+      expect(cup.weighings.every((w) => w.weighable)).toBe(true);
+    }
+  });
+
+  it('M: tiles less their birds, which are no pieces of the order', () => {
+    const c = of(kingfisher);
+    expect(c.totals.pieces).toBe(2);
+    expect(c.order).toMatchObject({ cast: 7, turns: 4 });
+    const [birds, tiles] = c.groups;
+    const plain = of({ ...kingfisher, groups: kingfisher.groups.map((g) => ({ ...g, embeds: [] })) });
+    expect(plain.groups[1]!.capacity - tiles!.capacity).toBeCloseTo(0.9 * birds!.capacity, 6);
+    expect(c.score.sittings).toHaveLength(2);
+  });
+
+  it('N: two mixes of one recipe, a day apart, the second for the top alone', () => {
+    const c = of(fogBank);
+    expect(c.common.map((m) => m.sitting)).toEqual([1, 2]);
+    expect(c.score.sittings[1]!.after).toBeGreaterThan(1000);
+    const top = c.groups[0]!.layers.find((l) => l.stepId === 'pipe-foam')!;
+    expect(c.common[1]!.balance.mixed).toBeGreaterThan(top.grams);
+    expect(c.common[1]!.balance.mixed).toBeLessThan(top.grams * 1.3);
+    expect(c.totals.pieces).toBe(10);
+  });
+
+  it('O: twelve cubes of both cups in the minutes that so little takes', () => {
+    const c = of(bollard);
+    const ml = (id: string) => c.groups[0]!.layers.find((l) => l.cupId === id)!.each;
+    expect(ml('inked')).toBeCloseTo(0.55 * 8, 6);
+    expect(ml('black')).toBeCloseTo(0.45 * 8, 6);
+    const poured = c.score.blocks.filter((b) => b.stepId === 'pour-both');
+    expect(poured.at(-1)!.to - poured[0]!.from).toBeLessThan(6);
+    expect(c.cups.find((x) => x.cupId === 'inked')!.weighings.map((w) => w.colourantId)).toEqual([
+      'magenta-ink'
+    ]);
+  });
+
+  it('P: sand first, water last and by eye', () => {
+    for (const cup of of(culvert).cups) {
+      const keys = cup.weighings.map((w) => w.key);
+      expect(keys[0]).toBe('sand');
+      expect(keys.at(-1)).toBe('water');
+      expect(cup.weighings.at(-1)!.creep).toEqual({ start: 0.8, step: 0.05 });
+    }
+  });
+
+  it('Q: both colours held, the sprue topped before it sets', () => {
+    const kinds = fender.steps.map((s) => s.act.kind);
+    expect(kinds.filter((k) => k === 'hold')).toHaveLength(2);
+    expect(kinds.indexOf('sprue')).toBeLessThan(kinds.indexOf('demould'));
+    expect(of(fender).problems.filter((p) => p.level !== 'note')).toEqual([]);
   });
 });

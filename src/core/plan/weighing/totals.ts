@@ -1,5 +1,5 @@
 import { PORTION, type CupBalance, type Weighing } from '../../batch';
-import type { Group } from '../../document';
+import { ofTheirOwn, piecesIn, type Group } from '../../document';
 import { NOTHING, type CommonMix, type CupMix } from './weighed';
 
 /** What a whole turn comes to: grams by part, colourant and filler, the mass balance, and the pieces it makes. */
@@ -58,7 +58,7 @@ export function totalsOf(
     })),
     fillers: gathered(all, 'filler', (w) => w.key).map(({ key, ...rest }) => ({ id: key, ...rest })),
     balance: balanceOf(cups, common),
-    pieces: groups.reduce((s, g) => s + g.count * (g.cutInto ?? 1), 0)
+    pieces: ofTheirOwn(groups).reduce((s, g) => s + piecesIn(g), 0)
   };
 }
 

@@ -76,7 +76,11 @@ async function frozenFacts(
     );
     const read = await db.all<{ id: string; base: string | null; cast: number | null }>(sql`
       SELECT id, json_extract(frozen, '$.computed.bases[0].name') AS base,
-        (SELECT sum(json_extract(g.value, '$.count')) FROM json_each(snapshot, '$.plan.groups') g) AS "cast"
+        (SELECT sum(json_extract(g.value, '$.count') * coalesce(json_extract(g.value, '$.cutInto'), 1))
+          FROM json_each(snapshot, '$.plan.groups') g
+          WHERE NOT EXISTS (SELECT 1 FROM json_each(snapshot, '$.plan.groups') o, json_each(o.value, '$.embeds') e
+            WHERE json_extract(e.value, '$.kind') = 'casting'
+              AND json_extract(e.value, '$.groupId') = json_extract(g.value, '$.id'))) AS "cast"
       FROM runs WHERE id IN (${ids})`);
     for (const r of unknown) {
       const own = read.find((x) => x.id === r.id);

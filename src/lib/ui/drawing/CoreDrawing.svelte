@@ -114,7 +114,7 @@
   <path d={mould} fill="var(--mould)" fill-rule="evenodd" />
   <path d={slicePath(group.profile, [0, group.depth], { x, y })} fill="var(--sheet)" />
 
-  {#each group.layers as layer (layer.stepId)}
+  {#each group.layers as layer (layer.pourId)}
     {@const cup = cupOf(layer.cupId)}
     {@const tall = (layer.to - layer.from) * scale}
     {#if layer.chamber}
@@ -150,7 +150,7 @@
   {/each}
 
   <!-- Boundaries: dashed where the layer below has gelled, wavering where it is still wet. -->
-  {#each group.layers.slice(1).filter((l) => !l.chamber && l.from > 0) as layer (layer.stepId)}
+  {#each group.layers.slice(1).filter((l) => !l.chamber && l.from > 0) as layer (layer.pourId)}
     {@const w = halfWidthAt(group.profile, layer.from)}
     {@const yy = y(layer.from)}
     {#if layer.gated}
@@ -229,7 +229,7 @@
   {/if}
 
   <!-- What each layer takes, on the right. -->
-  {#each group.layers as layer, i (layer.stepId)}
+  {#each group.layers as layer, i (layer.pourId)}
     {@const yy = labels[i] ?? 0}
     {@const at = (layer.from + layer.to) / 2}
     <path

@@ -6,7 +6,7 @@
   import type { ShownPicture } from '../../plan/shown-picture';
   import { VISIONS, type Vision } from '$core/colour';
   import { SHOW_FACES, usualHeading, type ShowFace } from '$core/mould';
-  import { lettered } from '$core/document';
+  import { lettered, ofTheirOwn } from '$core/document';
   import type { Computed, Plan } from '$core/plan';
   import type { Face, PicturePart, Showing, SpotHistory } from '$core/piece';
   import { InTurn } from '../../page/in-turn.svelte';
@@ -26,7 +26,16 @@
   let { plan, computed, editor }: { plan: Plan; computed: Computed; editor: PlanView } = $props();
   const turn = new InTurn(4);
 
-  let chosen = $state(0);
+  /** The piece that is looked at: the first that goes into no other, until one is chosen. */
+  let chosen = $state(
+    untrack(() => {
+      const [own] = ofTheirOwn(plan.groups);
+      return Math.max(
+        0,
+        computed.groups.findIndex((g) => g.groupId === own?.id)
+      );
+    })
+  );
   /** The face that the piece is to show, until another is chosen. */
   let face = $derived<ShowFace>(plan.showFace);
   let cut = $state({ heading: 0, off: 0 });

@@ -1,3 +1,4 @@
+import { ofTheirOwn, piecesIn } from '$core/document';
 import { traceOf, type PieceTrace } from '$core/inspect';
 import {
   correctionsOf,
@@ -18,11 +19,8 @@ import { store } from '$lib/server/store';
 function tracesOf(frozen: FrozenRun, state: RunState): Record<string, PieceTrace> {
   const { groups } = frozen.file.plan;
   return Object.fromEntries(
-    groups.flatMap((g) =>
-      Array.from({ length: g.count * (g.cutInto ?? 1) }, (_, i) => [
-        `${g.id}#${i + 1}`,
-        traceOf(frozen, state, g.id, i + 1)
-      ])
+    ofTheirOwn(groups).flatMap((g) =>
+      Array.from({ length: piecesIn(g) }, (_, i) => [`${g.id}#${i + 1}`, traceOf(frozen, state, g.id, i + 1)])
     )
   );
 }

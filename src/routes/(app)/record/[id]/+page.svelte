@@ -12,6 +12,7 @@
   import AsPoured from '$lib/ui/record/AsPoured.svelte';
   import LeftInCups from '$lib/ui/record/LeftInCups.svelte';
   import Lessons from '$lib/ui/record/Lessons.svelte';
+  import { ofTheirOwn, piecesIn } from '$core/document';
   import { day } from '$lib/when';
   import Choice from '../../../../lib/ui/forms/Choice.svelte';
   import InspectPiece from '$lib/ui/record/InspectPiece.svelte';
@@ -22,8 +23,8 @@
   /** Pieces as they were just changed, by group and number, until the server has them: the next tap goes on from these. */
   let ahead = $state.raw<Record<string, (typeof data.pieces)[number]>>({});
   const slots = $derived(
-    data.plan.groups.flatMap((group) =>
-      Array.from({ length: group.count }, (_, i) => ({
+    ofTheirOwn(data.plan.groups).flatMap((group) =>
+      Array.from({ length: piecesIn(group) }, (_, i) => ({
         group,
         number: i + 1,
         piece:

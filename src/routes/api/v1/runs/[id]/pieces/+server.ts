@@ -1,5 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
+import { piecesIn } from '$core/document';
 import { Piece } from '$core/inspect';
 import { findRun, piecesOf, runExists, savePiece } from '$lib/server/database';
 import { problem } from '../../../../../../lib/server/http/body';
@@ -23,7 +24,7 @@ export const PUT = async ({ params, request }) => {
   const run = await findRun(opened.db, params.id);
   if (!run) return notHere('run', params.id);
   const pieces = Array.isArray(body.value) ? body.value : [body.value];
-  const groups = new Map(run.frozen.file.plan.groups.map((g) => [g.id, g.count]));
+  const groups = new Map(run.frozen.file.plan.groups.map((g) => [g.id, piecesIn(g)]));
   const stray = pieces.find((p) => p.number > (groups.get(p.groupId) ?? 0));
   if (stray)
     return refuse([
