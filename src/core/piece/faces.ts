@@ -2,7 +2,7 @@ import { EMPTY, type Prism, type Spot } from '../pattern';
 import { paintOf, type Paint, type Showing } from './paint';
 import type { Palette } from '../plan/looks/looks';
 import type { ResolvedPlan } from '../plan/resolve';
-import type { Traced } from './traced';
+import { matterWithin, type Traced } from './traced';
 
 /** A face to look at: the mould's side, the open side, or a cut straight down through it. */
 export type Face = { kind: 'mould face' } | { kind: 'open face' } | CutFace | Plane;
@@ -217,8 +217,5 @@ const CLEAR = 9;
 const LOOKS = 16;
 const evenly = (deep: number): number[] => Array.from({ length: LOOKS + 1 }, (_, i) => (deep * i) / LOOKS);
 
-function matterOn({ engine, casting, matters }: Traced, spot: Spot | undefined): number {
-  if (!spot) return EMPTY;
-  if (casting.embeds.length && casting.solidAt(spot)) return matters.findIndex((m) => m.kind === 'solid');
-  return engine.matterAt(spot);
-}
+const matterOn = (traced: Traced, spot: Spot | undefined): number =>
+  spot ? matterWithin(traced, spot) : EMPTY;

@@ -42,7 +42,7 @@ export function pieceOf(
       : filled.find((f) => f.cavitySet.id === asked.cavitySetId);
   // A shape that cannot be has no inside to pour into.
   if (!own || own.cavity.problems.some((p) => p.code === 'shape-impossible')) return undefined;
-  const made = traced(plan, own, asked.seed ?? USUAL_SEED, asked.until);
+  const made = traced(plan, own, { seed: asked.seed ?? USUAL_SEED, until: asked.until, others: filled });
   const poured = (id: string) =>
     own.pours.filter((p) => p.cupId === id).reduce((s, p) => s + p.each * p.count, 0);
   const palette = paletteOf(plan, poured);

@@ -1,9 +1,9 @@
 import { materials } from '../material';
 import { isWhite } from '../colour';
 import { layerState } from '../material';
-import { Casting, type Content, type Engine, type Prism, type VeinPart } from '../pattern';
+import { Casting, type Content, type Engine, type Prism, type Spot, type VeinPart } from '../pattern';
 import { prismOf } from '../pattern/shapes/cavity-prism';
-import type { Trait } from '../pour';
+import type { SetIn, Trait } from '../pour';
 import type { Condition } from '../document';
 import type { FilledCavitySet, Pour } from '../plan/fill';
 import type { ResolvedAct, ResolvedCup, ResolvedPlan, ResolvedStep } from '../plan/resolve';
@@ -38,10 +38,12 @@ export const TONES = {
 /**
  * Goes through the steps of one cavity set of cavities and keeps what each does to where things lie.
  *
- * @param seed of all that is left to chance: the same seed, the same piece
- * @param until the last step that is done; all of them when absent
+ * @param asked.seed of all that is left to chance: the same seed, the same piece
+ * @param asked.until the last step that is done; all of them when absent
+ * @param asked.others all cavities of the plan: castings of theirs may be set in
  */
-export function traced(plan: ResolvedPlan, filled: FilledCavitySet, seed: string, until?: string): Traced {
+export function traced(plan: ResolvedPlan, filled: FilledCavitySet, asked: TraceAsked): Traced {
+  const { seed, until } = asked;
   const prism = prismOf(filled.cavitySet.kind, filled.cavity);
   const casting = castingIn(plan, filled, prism, seed);
   const matters: Matter[] = [];
@@ -51,13 +53,14 @@ export function traced(plan: ResolvedPlan, filled: FilledCavitySet, seed: string
     filled,
     casting,
     content: contentsOf(plan, matters),
+    setIn: (id) => castingSetIn(plan, filled, { ...asked, matters }, id) ?? objectOf(filled, id),
     chambers: chambersOf(filled),
     // A heavy colour has sunk once all is poured that it sinks through.
     sinks: until === undefined || steps.some((s) => s.step === plan.steps.findLast((x) => pours(x, filled)))
   };
   for (const step of steps) perform(step, going);
   const engine = casting.engine();
-  if (casting.embeds.length) matters.push({ kind: 'solid' });
+  if (casting.embeds.some((e) => e.kind !== 'casting')) matters.push({ kind: 'solid' });
   const inMl = (of: ReadonlyMap<number, number>) => new Map([...of].map(([m, mm3]) => [m, mm3 / 1000]));
   return {
     prism,
@@ -69,11 +72,19 @@ export function traced(plan: ResolvedPlan, filled: FilledCavitySet, seed: string
   };
 }
 
+/** How a piece is traced. */
+interface TraceAsked {
+  seed: string;
+  until?: string | undefined;
+  others: readonly FilledCavitySet[];
+}
+
 /** What is carried from step to step while a cavity is gone through. */
 interface Going extends Pick<Traced, 'casting'> {
   plan: ResolvedPlan;
   filled: FilledCavitySet;
   content(cupId: string): Content;
+  setIn(id: string | undefined): SetIn | undefined;
   chambers: ReadonlyMap<string, { id: string; from: number; to: number }>;
   /** Whether what is heavy sinks. */
   sinks: boolean;
@@ -110,8 +121,52 @@ function perform({ step, act, share, gated }: Performed, going: Going): void {
     mm3: ml * 1000 * (1 - sinks),
     content,
     chamber: (id) => chambers.get(id),
-    object: (id) => objectOf(filled, id)
+    object: going.setIn
   });
+}
+
+/** A casting of the plan that is set in: traced by itself, its matters told among those of the piece it goes into. */
+function castingSetIn(
+  plan: ResolvedPlan,
+  { cavitySet }: FilledCavitySet,
+  { matters, seed, others }: TraceAsked & { matters: Matter[] },
+  id: string | undefined
+): SetIn | undefined {
+  const embed = cavitySet.group.embeds?.find((e) => e.id === id);
+  const source =
+    embed?.kind === 'casting' ? others.find((o) => o.cavitySet.group.id === embed.groupId) : undefined;
+  if (embed?.kind !== 'casting' || !source || source.cavitySet.id === cavitySet.id) return undefined;
+  // What is cast before is traced without what comes after it: no casting can be in itself.
+  const before = others.filter((o) => o.cavitySet.id !== cavitySet.id);
+  const own = traced(plan, source, { seed, others: before });
+  const first = matters.length;
+  matters.push(...own.matters);
+  const { section, level } = own.casting;
+  const { width, length } = section.half;
+  const high = level * embed.share;
+  return {
+    radius: Math.max(width, length),
+    tall: high / 2,
+    casting: {
+      from: embed.from,
+      high,
+      covers: (x, y) => section.contains(x, y),
+      matterAt: (spot) => {
+        const matter = matterWithin(own, spot);
+        return matter < 0 ? matter : first + matter;
+      }
+    }
+  };
+}
+
+/** What stands at a place of a piece: what is poured there, or what is set in; below 0 for none. */
+export function matterWithin({ casting, engine, matters }: Traced, spot: Spot): number {
+  const solid = casting.embeds.length ? casting.solidAt(spot) : undefined;
+  // What is in the finished piece that was set in is seen, not that something was.
+  if (solid?.kind === 'casting')
+    return solid.matterAt({ x: spot.x - solid.x, y: spot.y - solid.y, z: spot.z - solid.low });
+  if (solid) return matters.findIndex((m) => m.kind === 'solid');
+  return engine.matterAt(spot);
 }
 
 /** An object of a group as an upright ellipsoid of its own volume (mass by density) and height. */

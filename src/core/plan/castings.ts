@@ -38,7 +38,8 @@ export function solidsIn(
         grams: cast.filledMl * e.share * density,
         density,
         from: e.from,
-        height: cast.cavity.levelAt(cast.filledMl)
+        // Sawn flat: the back goes, what touched its mould stays.
+        height: cast.cavity.levelAt(cast.filledMl * e.share)
       }
     ];
   });

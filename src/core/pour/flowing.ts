@@ -1,7 +1,19 @@
-import { smoothWay, type Casting, type Content } from '../pattern';
+import { smoothWay, type Casting, type Content, type Spot } from '../pattern';
 import { pathCopies, type Path, type Place } from './place';
 
 type Point = readonly [number, number];
+
+/** An object of a group: half its width and half its height; or a finished casting of the plan, with what it is like inside. */
+export interface SetIn {
+  radius: number;
+  tall: number;
+  casting?: {
+    from: number;
+    high: number;
+    covers(x: number, y: number): boolean;
+    matterAt(spot: Spot): number;
+  };
+}
 
 /** One act, or one round of it, as it is done in a casting: how much it pours and what its cups hold. */
 export interface Poured {
@@ -11,7 +23,7 @@ export interface Poured {
   /** The chamber a step names: its share of the footprint from the left. */
   chamber(id: string): { id: string; from: number; to: number } | undefined;
   /** One of a group’s objects to set in: half its width where it is widest and half its height, mm; undefined where none is kept. */
-  object(id: string | undefined): { radius: number; tall: number } | undefined;
+  object(id: string | undefined): SetIn | undefined;
 }
 
 /** A place in mm of a casting's footprint. */

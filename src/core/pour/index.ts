@@ -1,3 +1,4 @@
+export type { SetIn } from './flowing';
 export type { ActDefinition, ActStep, ActWords, AnyDefinition, Draw, Minutes, Trait } from './act';
 export { ActRegistry } from './registry';
 export { acts, lay, wait, type Act, type Lay, type Wait } from './acts';

@@ -63,9 +63,9 @@ export abstract class CastingBooks {
     return this.level - this.still < 1e-6;
   }
 
-  /** Whether something solid is at a place of the prism. */
-  solidAt(spot: Spot): boolean {
-    return this.embeds.some((e) => isIn(e, spot));
+  /** What is solid at a place of the prism; nothing where it is poured. */
+  solidAt(spot: Spot): Embedded | undefined {
+    return this.embeds.find((e) => isIn(e, spot));
   }
 
   /** What a cup's content is where it is poured: its matter, or its veins told by the place within a room. */

@@ -10,7 +10,7 @@ export function flow(act: PlaceAct, casting: Casting, poured: Pick<Poured, 'obje
   const { section, chance, level } = casting;
   const scale = Math.sqrt(section.area);
   const ball = (SIZE * scale) / Math.sqrt(Math.max(1, act.pieces / 4));
-  const { radius, tall } = poured.object(act.embedId) ?? { radius: ball, tall: ball };
+  const { radius, tall, casting: own } = poured.object(act.embedId) ?? { radius: ball, tall: ball };
   const middle = spotOf(casting, act.at);
   const set: { x: number; y: number }[] = [];
   for (let tries = 0; set.length < act.pieces && tries < 200 * act.pieces; tries++) {
@@ -21,6 +21,12 @@ export function flow(act: PlaceAct, casting: Casting, poured: Pick<Poured, 'obje
     };
     const clear = set.every((s) => Math.hypot(s.x - at.x, s.y - at.y) > 2 * radius);
     if (clear && (section.wall(at.x, at.y) > radius || act.pieces === 1)) set.push(at);
+  }
+  if (own) {
+    const { from, high, ...inside } = own;
+    for (const { x, y } of set)
+      casting.embed({ kind: 'casting', x, y, low: from, high: from + high, ...inside });
+    return;
   }
   // It stands on the ground at the least, and is pressed in from where it lies half sunk.
   const z = Math.max(tall, level - act.pressed);
