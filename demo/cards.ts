@@ -11,7 +11,7 @@ const bar = own.bases.find((b) => b.id === 'bar-soap')!;
 const stockSoap = {
   ...bar,
   id: 'stock-soap',
-  name: 'Bar soap from stock lye and oils',
+  name: 'Bar soap from stocks',
   fragrance: 0,
   stock: { lye: 0.5, oils: true },
   source: `${bar.source} Stock lye one to one by weight, stock oils melted together.`

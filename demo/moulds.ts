@@ -203,8 +203,8 @@ export const moulds: Mould[] = [
         id: 'pot',
         name: 'pot',
         count: 1,
-        shape: { kind: 'table', rows: potRows(), width: 88 },
-        capacity: { from: 'dimensions' },
+        shape: { kind: 'ring', innerRadius: 35, outerRadius: 44, depth: 92 },
+        capacity: { from: 'pour', ml: 244, note: 'its floor of 10 mm with it' },
         zones: [{ id: 'scale', name: 'tide scale', from: 0, to: 82 }],
         draft: 1
       }
@@ -222,7 +222,7 @@ export const moulds: Mould[] = [
         id: 'ball',
         name: 'ball',
         count: 4,
-        shape: { kind: 'table', rows: ballRows(26), width: 52 },
+        shape: { kind: 'ball', radius: 26 },
         capacity: { from: 'dimensions' }
       }
     ]
@@ -333,19 +333,3 @@ export const moulds: Mould[] = [
     ]
   }
 ];
-
-/** A straight pot upside down: a wall of 9 mm round a core of 35 mm radius, 82 mm high, and a floor of 10 mm. */
-function potRows(): { depth: number; ml: number }[] {
-  const wall = (Math.PI * (44 ** 2 - 35 ** 2)) / 1000;
-  const floor = (Math.PI * 44 ** 2) / 1000;
-  const ml = (depth: number) => wall * Math.min(depth, 82) + floor * Math.max(0, depth - 82);
-  return [0, 82, 92].map((depth) => ({ depth, ml: Number(ml(depth).toFixed(2)) }));
-}
-
-/** A ball filled through its top: V = π h² (r − h/3). */
-function ballRows(radius: number): { depth: number; ml: number }[] {
-  return Array.from({ length: 2 * radius + 1 }, (_, h) => ({
-    depth: h,
-    ml: Number(((Math.PI * h * h * (radius - h / 3)) / 1000).toFixed(3))
-  }));
-}

@@ -50,7 +50,7 @@ export const gauge: Plan = {
       note: 'upright, down one side of the core'
     },
     { id: 'tap-first', act: { kind: 'tap', minutes: 1 }, where: ['pots'], gates: [] },
-    { id: 'thin-wall', act: { kind: 'rewet', cupId: 'wall', grams: 4 }, where: [], gates: [] },
+    { id: 'thin-wall', act: { kind: 'rewet', cupId: 'wall', grams: 4 }, where: ['pots'], gates: [] },
     {
       id: 'wall-second',
       act: { kind: 'lay', cupId: 'wall', amount: { kind: 'rim' } },

@@ -29,7 +29,8 @@ export function fitted(shape: Shape, ratio: number): Shape {
  * Nothing where its depth follows from its width (a hemisphere) or widths are not told (a table of depths).
  */
 export function widened(shape: Shape, ratio: number): Shape | undefined {
-  if (shape.kind === 'hemisphere' || shape.kind === 'table' || shape.kind === 'cap') return undefined;
+  if (shape.kind === 'hemisphere' || shape.kind === 'ball' || shape.kind === 'table' || shape.kind === 'cap')
+    return undefined;
   const k = Math.sqrt(ratio);
   const by = (mm: number) => Math.round(mm * k * 100) / 100;
   if (shape.kind === 'prism')

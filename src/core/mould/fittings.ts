@@ -50,6 +50,7 @@ export function raised(geometry: Geometry, mm: number): Geometry {
         : own + (area * (Math.min(z, depth) - geometry.depth)) / 1000,
     areaAt: (z) => geometry.areaAt(Math.min(z, geometry.depth)),
     halfWidthAt: (z) => geometry.halfWidthAt(Math.min(z, geometry.depth)),
+    ...(geometry.widest === undefined ? {} : { widest: geometry.widest }),
     working: geometry.working
   };
 }

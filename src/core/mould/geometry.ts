@@ -12,6 +12,8 @@ export interface Geometry {
   areaAt(level: number): number;
   /** Half the width of the section drawn through the middle at a level, mm. */
   halfWidthAt(level: number): number;
+  /** The level at which a closed shape is widest, mm; where it is open that is its rim. */
+  widest?: number;
   /** The volume in words, for the maker to check: formula, numbers, answer. */
   working: string;
 }
@@ -24,11 +26,19 @@ const mmBetween = (lengths: readonly number[], between: readonly string[]) =>
   figure(lengths.map(n1), 'mm', undefined, between);
 const ml = (volume: number) => figure(n1(volume), 'ml');
 
+/** The largest area a shape has in sight from above, mm²: its rim’s, or a closed one’s where it is widest. */
+export const widestArea = ({ areaAt, depth, widest = depth }: Geometry): number => areaAt(widest);
+
 /** Builds the geometry of a shape. Closed forms from solid geometry; lengths mm, volumes ml. */
 export function geometryOf(shape: Shape): Geometry {
   switch (shape.kind) {
     case 'hemisphere':
       return sphericalCap(shape.radius, shape.radius, `⅔ π r³, r ${mm(shape.radius)}`);
+    case 'ball':
+      return {
+        ...sphericalCap(shape.radius, 2 * shape.radius, `4/3 π r³, r ${mm(shape.radius)}`),
+        widest: shape.radius
+      };
     case 'cap': {
       const sphere = (shape.rimRadius ** 2 + shape.depth ** 2) / (2 * shape.depth);
       return sphericalCap(

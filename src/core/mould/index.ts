@@ -1,5 +1,5 @@
 export { Shape } from './shape';
-export { geometryOf, levelAt, type Geometry } from './geometry';
+export { geometryOf, levelAt, widestArea, type Geometry } from './geometry';
 export { polygonArea, type Point } from './polygon';
 export { footprintOf, type Footprint } from './footprint';
 export { capacityFromWater, waterDensity, type WaterFill } from './water';

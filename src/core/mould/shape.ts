@@ -5,6 +5,8 @@ const mm = z.number().positive('must be more than zero').max(5000, 'is more than
 /** The shapes a cavity can be given by its dimensions. Lengths in millimetres, mould face (z = 0) down. */
 export const Shape = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('hemisphere'), radius: mm }),
+  /** A whole ball, closed but for the hole it is filled through: a mould in two parts. */
+  z.object({ kind: z.literal('ball'), radius: mm }),
   z.object({ kind: z.literal('cap'), rimRadius: mm, depth: mm }),
   z.object({ kind: z.literal('cylinder'), radius: mm, depth: mm }),
   z.object({ kind: z.literal('frustum'), baseRadius: mm, rimRadius: mm, depth: mm }),

@@ -103,6 +103,11 @@ function mouldSight({ prism, engine }: Traced): (x: number, y: number) => Sight 
 /** From the open side down, past what is milled off. */
 function openSight({ prism, casting }: Traced): (x: number, y: number) => Sight {
   const top = topOf(prism, casting.level) - casting.milled;
+  if (prism.shaped.widest !== undefined)
+    return (x, y) => {
+      const start = Math.min(top, prism.upperLevel(x, y));
+      return (mm) => prism.spotAt(x, y, (start - mm) * (1 - INSIDE));
+    };
   return (x, y) => (mm) => {
     const [kx, ky] = prism.shaped.scaleAt(top - mm);
     // The rim's places stand for the surface's own, however high it stands.

@@ -1,6 +1,6 @@
 import { materials } from '../material';
 import type { Look } from '../colour';
-import { footprintOf, type Cavity, type Footprint, type Zone } from '../mould';
+import { footprintOf, widestArea, type Cavity, type Footprint, type Zone } from '../mould';
 import type { Cup } from '../document';
 import type { FilledCavitySet, PouredLayer } from './fill';
 import { seenThrough, type Palette } from './looks/looks';
@@ -151,9 +151,11 @@ function gatedBefore({ steps }: ResolvedPlan, layer: PouredLayer, cavitySetId: s
  */
 function mouldFaceShare(cavity: Cavity, layer: PouredLayer): number {
   const { areaAt } = cavity.geometry;
-  const rim = areaAt(cavity.depth);
-  const inner = layer.from <= 0 ? 0 : areaAt(layer.from);
-  return rim > 0 ? Math.max(0, (areaAt(layer.to) - inner) / rim) : 0;
+  const rim = widestArea(cavity.geometry);
+  // Past its widest a closed cavity is seen from the other side.
+  const seen = (level: number) => Math.min(level, cavity.geometry.widest ?? level);
+  const inner = layer.from <= 0 ? 0 : areaAt(seen(layer.from));
+  return rim > 0 ? Math.max(0, (areaAt(seen(layer.to)) - inner) / rim) : 0;
 }
 
 function profileOf(cavity: Cavity): [number, number][] {

@@ -1,4 +1,5 @@
 import { lettered } from '../document';
+import { widestArea } from '../mould';
 import { rimOf } from '../pattern/shapes/cavity-prism';
 import { stepWords } from '../pour';
 import type { StepLine } from './computed';
@@ -59,7 +60,7 @@ function measuresOf(
     ?.layers.filter((l) => l.stepId === step.id);
   if (!own?.definition.measures || !inside || !cavitySet || !layers?.length) return undefined;
   const { geometry, depth } = inside.cavity;
-  const rim = rimOf(cavitySet.kind.shape, geometry.areaAt(depth));
+  const rim = rimOf(cavitySet.kind.shape, widestArea(geometry));
   return own.definition.measures(own.act, {
     ml: layers.reduce((s, l) => s + l.each, 0),
     grams: layers.reduce((s, l) => s + l.grams, 0) / Math.max(1, cavitySet.count),

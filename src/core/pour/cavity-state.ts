@@ -1,4 +1,4 @@
-import type { Cavity, Chamber, Zone } from '../mould';
+import { widestArea, type Cavity, type Chamber, type Zone } from '../mould';
 
 /** One colour as it lies in each cavity of a group. Levels in mm from the mould face, volumes in ml a cavity. */
 export interface CavityLayer {
@@ -108,7 +108,7 @@ export function pouredOn(stand: CavityState, ml: number, { chamber, ...ids }: Po
 function levelOf({ cavity, unmoulded }: CavityState, ml: number): number {
   const over = unmoulded ? Math.max(0, ml - cavity.capacity) : 0;
   const inMould = cavity.levelAt(Math.min(ml, cavity.capacity));
-  return inMould + (over * 1000) / cavity.geometry.areaAt(cavity.depth);
+  return over > 0 ? inMould + (over * 1000) / widestArea(cavity.geometry) : inMould;
 }
 
 function placeOf(chamber: Chamber, chambers: readonly Chamber[]): NonNullable<CavityLayer['chamber']> {

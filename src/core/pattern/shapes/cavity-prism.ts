@@ -1,4 +1,4 @@
-import type { Cavity, CavityKind, Shape } from '../../mould';
+import { widestArea, type Cavity, type CavityKind, type Shape } from '../../mould';
 import { annulus, disc, polygon, rectangle, type Section } from './section';
 import { Prism } from './prism';
 
@@ -18,18 +18,20 @@ export function rimOf(shape: Shape, area: number): Section {
   }
 }
 
-/** A cavity laid out as a prism on its rim. */
+/** A cavity laid out as a prism on its rim, a closed one on its widest section. */
 export function prismOf(kind: CavityKind, cavity: Cavity): Prism {
   const { geometry, depth, capacity } = cavity;
-  const rim = { area: geometry.areaAt(depth), half: geometry.halfWidthAt(depth) };
+  const { widest = depth } = geometry;
+  const rim = { area: widestArea(geometry), half: geometry.halfWidthAt(widest) };
   const past = (level: number) => ((level - depth) * rim.area) / 1000;
   return new Prism({
     section: rimOf(kind.shape, rim.area),
     depth,
+    ...(geometry.widest === undefined ? {} : { widest }),
     volumeAt: (level) => (level <= depth ? cavity.volumeAt(level) : capacity + past(level)),
     levelAt: (ml) => (ml <= capacity ? cavity.levelAt(ml) : depth + ((ml - capacity) * 1000) / rim.area),
     scaleAt: (level) => {
-      if (level >= depth) return [1, 1];
+      if (level >= depth && widest === depth) return [1, 1];
       const across = geometry.halfWidthAt(level) / rim.half;
       return [across, across > 0 ? geometry.areaAt(level) / rim.area / across : 0];
     }

@@ -7,6 +7,8 @@ export interface Shaped {
   section: Section;
   /** Depth of the cavity from the mould face to the rim. */
   depth: number;
+  /** Where a closed cavity is widest: that section is the footprint, and above it the wall closes in again. */
+  widest?: number;
   /** ml below a level; past the rim it goes on straight up. */
   volumeAt(level: number): number;
   /** The level of a volume, ml. */
@@ -41,20 +43,31 @@ export class Prism {
 
   /** Where the mould face stands under a place of the rim: on the bottom, or up the wall; undefined outside the rim. */
   mouldLevel(x: number, y: number): number | undefined {
-    const { section, depth, scaleAt } = this.shaped;
+    const { section, depth, widest = depth } = this.shaped;
     if (!section.contains(x, y)) return undefined;
-    if (this.straight) return 0;
-    const within = (level: number) => {
-      const [kx, ky] = scaleAt(level);
-      return kx > 0 && ky > 0 && section.contains(x / kx, y / ky);
-    };
-    if (within(0)) return 0;
-    let [low, high] = [0, depth];
+    if (this.straight || this.#within(x, y, 0)) return 0;
+    return this.#wall(x, y, 0, widest);
+  }
+
+  /** Where the wall closes over a place of a closed cavity; its rim where it is open. */
+  upperLevel(x: number, y: number): number {
+    const { depth, widest } = this.shaped;
+    return widest === undefined ? depth : this.#wall(x, y, depth, widest);
+  }
+
+  /** The level between one outside the wall and one inside it at which the wall stands over a place. */
+  #wall(x: number, y: number, outside: number, inside: number): number {
+    let [out, within] = [outside, inside];
     for (let i = 0; i < 26; i++) {
-      const mid = (low + high) / 2;
-      if (within(mid)) high = mid;
-      else low = mid;
+      const mid = (out + within) / 2;
+      if (this.#within(x, y, mid)) within = mid;
+      else out = mid;
     }
-    return high;
+    return within;
+  }
+
+  #within(x: number, y: number, level: number): boolean {
+    const [kx, ky] = this.shaped.scaleAt(level);
+    return kx > 0 && ky > 0 && this.shaped.section.contains(x / kx, y / ky);
   }
 }

@@ -2,7 +2,7 @@ import type { Score } from '../../schedule';
 import { POUR_RULES, type CupFacts, type Done, type Sequence } from '../../pour/rules';
 import { emptyCavity, type CavityState } from '../../pour';
 import { layerState, materials } from '../../material';
-import { withEmbeds, cavityOf } from '../../mould';
+import { withEmbeds, cavityOf, widestArea } from '../../mould';
 import type { Diagnostic } from '../../problem';
 import type { ComputedCup } from '../computed';
 import { rimOf } from '../../pattern/shapes/cavity-prism';
@@ -58,7 +58,7 @@ function sequenceOf(
   const apart = first ? layerState(first.base) : '';
   const window = score.demould.find((d) => d.groupId === cavitySet.group.id);
   const cavity = cavityOf(cavitySet.kind, '');
-  const rim = rimOf(cavitySet.kind.shape, cavity.geometry.areaAt(cavity.depth));
+  const rim = rimOf(cavitySet.kind.shape, widestArea(cavity.geometry));
   return {
     plan: plan.plan,
     name: cavitySet.name,

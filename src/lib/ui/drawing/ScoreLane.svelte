@@ -12,11 +12,14 @@
   const uid = $props.id();
   const [TOP, LANE, END] = [20, 26, 118];
   const score = $derived(computed.score);
-  const blocks = $derived(score.blocks.filter((b) => b.from < score.ends - 1e-9));
+  const ofPour = $derived(score.blocks.filter((b) => b.from < score.ends - 1e-9));
+  /** The lane is the hands': what passes by itself after them is not on it. */
+  const ends = $derived(Math.max(0, ...ofPour.filter((b) => !b.unattended).map((b) => b.to)));
+  const blocks = $derived(ofPour.filter((b) => b.from < ends - 1e-9));
   const last = $derived(blocks.findLast((b) => b.act === 'pour'));
   const holds = $derived(last && score.windows.find((w) => w.mixId === last.mixId));
   const axis = $derived.by(() => {
-    const until = Math.max(1, score.ends, Math.min(holds?.to ?? 0, score.ends + 8));
+    const until = Math.max(1, ends, Math.min(holds?.to ?? 0, ends + 8));
     const busy = blocks.filter((b) => !b.unattended).map((b) => ({ from: b.from, to: b.to }));
     return foldedAxis(busy, until, 9);
   });
@@ -28,6 +31,9 @@
       .filter((b) => b.act === 'pour')
       .map((b) => `${lettered(cupOf(b.cupId) ?? { letter: '', name: '' })} after ${duration(b.from)}`)
   );
+  /** Whether something that passes by itself, named there, fills a wait. */
+  const passing = (s: { from: number; to: number }) =>
+    blocks.some((b) => b.unattended && b.from < s.to && b.to > s.from && fits(b.label, x(b.to) - x(b.from)));
   /** A letter or two of 13 px beside each other take so much, px. */
   const fits = (text: string, px: number) => text.length * 6.8 + 6 < px;
 </script>
@@ -58,7 +64,7 @@
       stroke-width="1.5"
       stroke-dasharray="2 4"
     />
-    {#if fits(`wait ${duration(s.to - s.from)}`, wide)}
+    {#if fits(`wait ${duration(s.to - s.from)}`, wide) && !passing(s)}
       <text
         x={(x(s.from) + x(s.to)) / 2}
         y={TOP + LANE / 2 - 3}

@@ -3,6 +3,7 @@ import type { Shape } from '$core/mould';
 /** The shapes a cavity can be said to have, each with dimensions to begin from. */
 export const SHAPES: { kind: Shape['kind']; name: string; blank: Shape }[] = [
   { kind: 'hemisphere', name: 'half ball', blank: { kind: 'hemisphere', radius: 17 } },
+  { kind: 'ball', name: 'ball, in two parts', blank: { kind: 'ball', radius: 26 } },
   { kind: 'cap', name: 'dome', blank: { kind: 'cap', rimRadius: 30, depth: 10 } },
   { kind: 'cylinder', name: 'round, straight sides', blank: { kind: 'cylinder', radius: 30, depth: 10 } },
   {

@@ -68,6 +68,13 @@
     follow();
   });
 
+  /** Minutes that the hands are at it until all is poured, waits left out. */
+  const hands = $derived(
+    computed.score.blocks
+      .filter((b) => !b.unattended && b.from < computed.score.ends - 1e-9)
+      .reduce((s, b) => s + b.to - b.from, 0)
+  );
+
   const nextConflict = () => {
     const after = conflicts.find((m) => marks.indexOf(m) > at) ?? conflicts[0];
     choose(after?.id);
@@ -76,9 +83,9 @@
 
 <!-- How long the hands are busy, and when the piece comes out. -->
 {#snippet facts()}
-  <strong class="block text-[1rem] leading-tight">Your hands: {duration(computed.score.ends)}</strong>
+  <strong class="block text-[1rem] leading-tight">Your hands: {duration(hands)}</strong>
   <span class="block text-[0.83rem] leading-tight text-ink-2">
-    {#each computed.score.demould.slice(0, 1) as d (d.groupId)}demould {duration(d.from - d.lastPour)} to {duration(
+    {#each computed.score.demould.slice(-1) as d (d.groupId)}demould {duration(d.from - d.lastPour)} to {duration(
         d.to - d.lastPour
       )} after the pour{:else}finished after {duration(computed.score.done)}{/each}
   </span>
@@ -113,8 +120,8 @@
       <h2 class="font-display text-[1.2rem] text-ink">Timeline</h2>
       <span class="min-w-0 flex-1 truncate" data-testid="mark">
         {#if chosen}<strong class="text-ink">{chosen.when}</strong> · {inWords(chosen.words)}
-        {:else}Your hands: {duration(computed.score.ends)}{#if computed.score.done > computed.score.ends + 1}.
-            Finished after {duration(computed.score.done)}.{/if}{/if}
+        {:else}Your hands: {duration(hands)}{#if computed.score.done > computed.score.ends + 1}. Finished
+            after {duration(computed.score.done)}.{/if}{/if}
       </span>
       {#if conflicts.length}
         <button class="shrink-0 font-semibold text-cinnabar hover:underline" onclick={nextConflict}
