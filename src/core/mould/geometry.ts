@@ -39,14 +39,8 @@ export function geometryOf(shape: Shape): Geometry {
         ...sphericalCap(shape.radius, 2 * shape.radius, `4/3 π r³, r ${mm(shape.radius)}`),
         widest: shape.radius
       };
-    case 'cap': {
-      const sphere = (shape.rimRadius ** 2 + shape.depth ** 2) / (2 * shape.depth);
-      return sphericalCap(
-        sphere,
-        shape.depth,
-        `π h (3a² + h²) / 6, a ${mm(shape.rimRadius)}, h ${mm(shape.depth)}`
-      );
-    }
+    case 'cap':
+      return capOf(shape);
     case 'cylinder':
       return straight(
         Math.PI * shape.radius ** 2,
@@ -132,6 +126,14 @@ export function levelAt(g: Geometry, ml: number): number {
   }
   return level;
 }
+
+/** A dome by its rim and its depth: the ball it is a part of follows. */
+const capOf = ({ rimRadius, depth }: Extract<Shape, { kind: 'cap' }>): Geometry =>
+  sphericalCap(
+    (rimRadius ** 2 + depth ** 2) / (2 * depth),
+    depth,
+    `π h (3a² + h²) / 6, a ${mm(rimRadius)}, h ${mm(depth)}`
+  );
 
 function sphericalCap(sphere: number, depth: number, working: string): Geometry {
   const clamp = (h: number) => Math.min(depth, Math.max(0, h));
