@@ -136,6 +136,8 @@ function withSteps(plan: Plan, drafts: readonly Draft[], groupId: string): Plan 
   const keys = new Map<string, string>();
   const batches = new Map<string, string[]>();
   let made = plan;
+  /** The step that was put in last, once one has been that is done to a poured piece. */
+  let out: string | undefined;
   for (const draft of drafts) {
     const id = freshId(made, draft.act.kind);
     if (draft.key) keys.set(draft.key, id);
@@ -147,7 +149,13 @@ function withSteps(plan: Plan, drafts: readonly Draft[], groupId: string): Plan 
       ...(draft.note ? { note: draft.note } : {})
     };
     if (draft.anew) batches.set(draft.anew, [...(batches.get(draft.anew) ?? []), id]);
-    made = { ...made, steps: insertStep(made.steps, step, groupId) };
+    // What a technique does to a piece that is out of its mould comes after that, whatever it is.
+    const at = out === undefined ? -1 : made.steps.findIndex((s) => s.id === out);
+    made = {
+      ...made,
+      steps: at < 0 ? insertStep(made.steps, step, groupId) : made.steps.toSpliced(at + 1, 0, step)
+    };
+    if (out !== undefined || isAfter(draft)) out = id;
   }
   for (const ids of batches.values()) made = withSecondBatch(made, new Set(ids)) ?? made;
   return made;

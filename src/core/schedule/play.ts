@@ -246,7 +246,8 @@ function settle(
     material,
     firm,
     late: Math.min(late, other),
-    ...(hours === undefined ? {} : { cured: Math.max(at + hours * 60, before?.cured ?? 0) })
+    ...(hours === undefined ? {} : { cured: Math.max(at + hours * 60, before?.cured ?? 0) }),
+    ...(before?.out ? { out: before.out } : {})
   });
 }
 
@@ -301,7 +302,16 @@ function doStep(p: Playing, stepId: string): void {
   block(p, { ...common, unattended: true }, step.unattended);
   if (step.attended + step.unattended <= 0) moment(p, common);
   p.steps.set(stepId, p.now);
-  if (step.demoulds) for (const id of step.cavitySetIds) p.demoulded.set(groupOf(p, id), p.now);
+  if (step.demoulds) for (const id of step.cavitySetIds) leaves(p, id);
+}
+
+/** A cavity set is out of its mould: its window is what it was by then. */
+function leaves(p: Playing, cavitySetId: string): void {
+  p.demoulded.set(groupOf(p, cavitySetId), p.now);
+  const own = p.cavitySets.get(cavitySetId);
+  if (!own) return;
+  const { at, firm, late } = own;
+  p.cavitySets.set(cavitySetId, { ...own, out: own.out ?? { at, firm, late } });
 }
 
 /** When everything in a step's cavities may be handled. */
@@ -316,10 +326,11 @@ function demoulds(p: Playing): void {
     if (time) groups.set(groupId, [...(groups.get(groupId) ?? []), time]);
   }
   for (const [groupId, times] of groups) {
-    const last = times.reduce((a, b) => (b.at > a.at ? b : a));
+    const inMould = times.map((t) => ({ ...t, ...t.out }));
+    const last = inMould.reduce((a, b) => (b.at > a.at ? b : a));
     const first = Math.min(...times.map((t) => t.first));
-    const from = Math.max(...times.map((t) => t.firm));
-    const to = Math.max(from, Math.min(...times.map((t) => t.late)));
+    const from = Math.max(...inMould.map((t) => t.firm));
+    const to = Math.max(from, Math.min(...inMould.map((t) => t.late)));
     const cured = times.flatMap((t) => t.cured ?? []);
     p.score.demould.push({
       groupId,

@@ -15,6 +15,8 @@ export interface CavitySetTime {
   firm: number;
   late: number;
   cured?: number;
+  /** When it left its mould: what is poured onto the piece later changes no more when it may. */
+  out?: Pick<CavitySetTime, 'at' | 'firm' | 'late'>;
 }
 
 /** A score while it is played: where the hands are, and what has happened. */

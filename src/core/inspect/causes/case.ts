@@ -100,7 +100,7 @@ export const minutesBetween = (from: number, to: number): number => (to - from) 
 /** When the pieces left their mould, minutes after the last pour, and the window they had; undefined where neither is told. */
 export function demouldOf(c: Case): { after: number; from: number; to: number } | undefined {
   const [entry] = tasksHere(c, 'demould');
-  const zero = c.state.groups.get(c.groupId)?.lastPour;
+  const zero = c.state.groups.get(c.groupId)?.lastInMould;
   if (entry?.doneAt === undefined || zero === undefined) return undefined;
   return { after: minutesBetween(zero, entry.doneAt), from: entry.task.from, to: entry.task.to };
 }

@@ -10,6 +10,7 @@ import { dirtyCup } from './swirled/dirty-cup';
 import { dividerSwirl } from './swirled/divider-swirl';
 import { columnPour } from './swirled/column-pour';
 import { embedsAndPipedTop } from './surface/embeds-and-piped-top';
+import { secondDayTop } from './surface/second-day-top';
 import { bandedStones } from './layered/banded-stones';
 import { dragFlames } from './swirled/drag-flames';
 import { dustedFace } from './surface/dusted-face';
@@ -37,6 +38,7 @@ export const TECHNIQUES: readonly Technique[] = [
   dividerSwirl,
   columnPour,
   embedsAndPipedTop,
+  secondDayTop,
   bandedStones,
   dragFlames,
   dustedFace,

@@ -85,7 +85,8 @@ function taskFacts(
     case 'gate':
       return [fact(task.id, `wait: ${task.state}`, 'min', [task.minutes, since(zeroBefore(state, task))])];
     case 'demould': {
-      const zero = state.groups.get(task.groupId)?.lastPour;
+      const { lastInMould, lastPour } = state.groups.get(task.groupId) ?? {};
+      const zero = lastInMould ?? lastPour;
       return [fact(task.id, `demould ${group?.name}`, 'min', [task.from, since(zero)])];
     }
     default:

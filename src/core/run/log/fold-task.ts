@@ -46,7 +46,10 @@ function done(f: Folding, entry: TaskState, event: Extract<RunEvent, { type: 'do
   Object.assign(entry, { status: 'done', doneAt: at });
   if (grams !== undefined) entry.actual = grams;
   if (task.kind === 'pour') groupOf(f, task.groupId).lastPour = at;
-  if (task.kind === 'demould') groupOf(f, task.groupId).demoulded = at;
+  if (task.kind !== 'demould') return;
+  const group = groupOf(f, task.groupId);
+  group.demoulded = at;
+  if (group.lastPour !== undefined) group.lastInMould ??= group.lastPour;
 }
 
 /** Once more; with the last of its times it is done. */

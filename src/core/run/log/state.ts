@@ -63,6 +63,8 @@ export interface CupState {
 /** What is known of a group of cavities. */
 export interface GroupState {
   lastPour?: number;
+  /** The last pour before it left its mould, where it has: a top or a back coat may have followed. */
+  lastInMould?: number;
   reported?: { state: string; at: number };
   demoulded?: number;
   /** Weighings of a piece while it dries, g. */

@@ -78,7 +78,7 @@ function pointOf(run: Run, state: ReturnType<typeof foldRun>): Omit<RunPoint, 'g
   const { plan } = run.frozen.file;
   const kinds = new Set(plan.steps.map((s) => s.act.kind));
   const out = state.tasks.find((t) => t.task.kind === 'demould' && t.doneAt !== undefined);
-  const zero = out?.task.kind === 'demould' ? state.groups.get(out.task.groupId)?.lastPour : undefined;
+  const zero = out?.task.kind === 'demould' ? state.groups.get(out.task.groupId)?.lastInMould : undefined;
   return {
     runId: run.id,
     at: run.startedAt,

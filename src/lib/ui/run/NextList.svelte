@@ -24,7 +24,15 @@
     ontake: ((task: string) => void) | undefined;
   } = $props();
 
-  const next = $derived(run.tasks.filter((t) => t.status === 'open' && t.task.id !== current).slice(0, 4));
+  /** What is poured at once with something else is said with that. */
+  const besides = $derived(
+    new Set(run.tasks.flatMap(({ task }) => (task.kind === 'pour' ? (task.also ?? []).map((a) => a.task) : [])))
+  );
+  const next = $derived(
+    run.tasks
+      .filter((t) => t.status === 'open' && t.task.id !== current && !besides.has(t.task.id))
+      .slice(0, 4)
+  );
   // Nothing is offered before the first drop.
   const other = $derived(run.now?.task.kind === 'prepare' ? [] : could.slice(0, 3));
 </script>

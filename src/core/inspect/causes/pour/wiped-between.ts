@@ -1,6 +1,9 @@
 import type { Cause } from '../cause';
 import { acted, tasksHere } from '../case';
 
+/** After so long none of a spray of alcohol is left on a face: it dries in minutes. */
+const GONE_MS = 3 * 3_600_000;
+
 /** Alcohol that lay between two layers keeps them apart. */
 export const wipedBetween: Cause = {
   id: 'wiped-between',
@@ -8,9 +11,10 @@ export const wipedBetween: Cause = {
   evidence(c) {
     const pours = tasksHere(c, 'pour').flatMap((t) => t.doneAt ?? []);
     const [first, last] = [Math.min(...pours), Math.max(...pours)];
+    const soonAfter = (doneAt: number) => pours.some((at) => at > doneAt && at - doneAt < GONE_MS);
     const between = acted(c, 'alcohol').find(
       ({ entry: { doneAt, status } }) =>
-        status === 'done' && doneAt !== undefined && doneAt > first && doneAt < last
+        status === 'done' && doneAt !== undefined && doneAt > first && doneAt < last && soonAfter(doneAt)
     );
     if (!between) return undefined;
     return {

@@ -6,6 +6,12 @@ import { figure } from '../../../quantity';
 
 export type { PlaceAct };
 
+/** What is set in, and how many where they are several. */
+function whatOf({ what, embedId, pieces }: PlaceAct, part: (id: string) => string): string {
+  const name = what ?? (embedId ? part(embedId) : 'embed');
+  return pieces === 1 && what ? name : `${pieces} ${name}`;
+}
+
 export const placeEmbed = defineAct({
   kind: 'place',
   name: 'set something in',
@@ -16,7 +22,7 @@ export const placeEmbed = defineAct({
   usually: { each: 1 },
   flow,
   words: (act, { cavities, part }) => ({
-    title: `set in ${act.pieces} ${act.what ?? (act.embedId ? part(act.embedId) : 'embed')}`,
+    title: `set in ${whatOf(act, part)}`,
     where: [
       act.pieces === 1 ? atPlace(act.at) : '',
       act.pressed ? `pressed in ${figure(act.pressed, 'mm')}` : ''
@@ -24,7 +30,7 @@ export const placeEmbed = defineAct({
       .filter(Boolean)
       .join(', '),
     act: 'Set in',
-    rest: `${act.pieces} ${act.what ?? (act.embedId ? part(act.embedId) : 'embed')} in ${cavities}`,
+    rest: `${whatOf(act, part)} in ${cavities}`,
     hint: 'from the middle outward, face first, so that no air stays under it',
     confirm: 'Set in'
   })
