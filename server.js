@@ -5,7 +5,8 @@ import { dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 process.env.KIRAPEN_HOME ??= dirname(fileURLToPath(import.meta.url));
-process.env.BODY_SIZE_LIMIT ??= '64M';
+// How much each request may send is held to by the application: a restore may be large, a passphrase may not.
+process.env.BODY_SIZE_LIMIT ??= 'Infinity';
 process.env.PROTOCOL_HEADER ??= 'x-forwarded-proto';
 
 /** Says what stands in the way, in one sentence and its mend, and ends. */
@@ -34,7 +35,9 @@ const ALWAYS = {
   'referrer-policy': 'same-origin',
   'cross-origin-opener-policy': 'same-origin',
   'cross-origin-resource-policy': 'same-origin',
-  'permissions-policy': 'camera=(self), geolocation=(), payment=()'
+  'permissions-policy': 'camera=(self), geolocation=(), payment=()',
+  // Of scripts and pictures; pages and data have their own, which is narrower.
+  'content-security-policy': "default-src 'self'; frame-ancestors 'none'"
 };
 
 const server = createServer((request, response) => {

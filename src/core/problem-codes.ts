@@ -165,6 +165,9 @@ export const PROBLEMS = {
   'too-big': stop('a figure over its limit'),
   'too-small': stop('a figure under its limit'),
   // Requests and the store.
+  'if-match-unreadable': stop('an If-Match header that names no revision'),
+  'file-gone': stop('the database file was deleted or replaced while the server ran'),
+  'no-backup': stop('a file that is no backup, or a damaged one'),
   'changed-meanwhile': stop('someone else changed the same thing since it was read'),
   'copy-failed': stop('a backup could not be written or read'),
   'cause-gone': stop('a cause that the log does not point to any more'),

@@ -213,7 +213,8 @@ describe('what is left', () => {
         }
         for (const w of [...c.common, ...c.cups.flatMap((x) => x.mixes)].flatMap((m) => m.weighings)) {
           expect(Number.isFinite(w.spread)).toBe(true);
-          if (!['naoh', 'stock-lye'].includes(w.key) && w.exact > 0) expect(w.weight, w.name).toBeGreaterThan(0);
+          if (!['naoh', 'stock-lye'].includes(w.key) && w.exact > 0)
+            expect(w.weight, w.name).toBeGreaterThan(0);
         }
       }),
       { numRuns: times(40, 120) }

@@ -1,19 +1,26 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { readFile, writeFile } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { statSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import { isDeepStrictEqual } from 'node:util';
 import { join } from 'node:path';
 import {
+  contentsOf,
   copyBeforeRestore,
   copyOfToday,
   freezeOldRuns,
+  keepSecrets,
   openStore,
-  previewOf,
   putInPlace,
+  seal,
+  secretsOf,
   Fault,
   type Contents,
   type Store
 } from './database';
+import { Gate } from './gate';
+import { inFolder } from './http/to-disk';
 import { taughtByRuns } from './learned-history';
+import { log } from './log';
+import { endStreams } from './shutdown';
 import { endThreads, inThread } from './workers';
 
 const MIGRATIONS = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'drizzle');
@@ -24,24 +31,53 @@ const HOUR = 3_600_000;
 let opened: Promise<Store> | undefined;
 let daily: ReturnType<typeof setInterval> | undefined;
 
+/** Everything that reads or writes comes through here, so that a change of the whole database meets nobody inside. */
+export const gate = new Gate();
+
 /**
  * The application's one database, opened on first use. `KIRAPEN_DB` is a path or a libSQL server's address;
  * `KIRAPEN_HOME` is the folder that holds the migrations.
+ * @throws Fault `file-gone` where its file is not the one that was opened: what was written now would be lost
  */
-export function store(): Promise<Store> {
+export async function store(): Promise<Store> {
   opened ??= begin();
-  return opened;
+  const open = await opened;
+  if (isGone(open.file))
+    throw new Fault(
+      'file-gone',
+      'The file of the database was deleted, moved or replaced while Kirapen ran. Nothing is written any more.',
+      'Put it back where it was, or stop Kirapen and start it again with the file that is to be used.'
+    );
+  return open;
 }
+
+/** Which file is open, by its own number on the disk. */
+let inode: number | undefined;
+const inodeOf = (file: string): number | undefined => statSync(file, { throwIfNoEntry: false })?.ino;
+const isGone = (file: string | undefined): boolean => file !== undefined && inodeOf(file) !== inode;
 
 async function begin(): Promise<Store> {
   const fresh = await openStore(ADDRESS, MIGRATIONS);
+  inode = fresh.file === undefined ? undefined : inodeOf(fresh.file);
   await freezeOldRuns(fresh);
   await dailyCopy(fresh);
   // A large record is told while the workshop is already open.
   void taughtByRuns.keepAll(fresh).catch(() => undefined);
-  daily ??= setInterval(() => void store().then(dailyCopy), HOUR);
+  daily ??= setInterval(() => void hourly(), HOUR);
   daily.unref();
   return fresh;
+}
+
+/** Looks every hour whether today's copy is there. */
+async function hourly(): Promise<void> {
+  const leave = await gate.enter();
+  try {
+    await dailyCopy(await store());
+  } catch {
+    // Who looks at a page is told what is wrong.
+  } finally {
+    leave();
+  }
 }
 
 /** Today's copy; a disk too full for it stops nothing else. */
@@ -57,52 +93,82 @@ export async function closeStore(): Promise<void> {
   if (closing) await (await closing).close();
 }
 
-/** A file in a folder of its own that goes away with the work. */
-async function withFile<T>(bytes: Uint8Array | undefined, work: (path: string) => Promise<T>): Promise<T> {
-  const folder = mkdtempSync(join(tmpdir(), 'kirapen-backup-'));
-  const path = join(folder, 'backup.db');
-  try {
-    if (bytes) await writeFile(path, bytes);
-    return await work(path);
-  } finally {
-    rmSync(folder, { recursive: true, force: true });
-  }
+/** Copies a database that is a file in a thread of its own (a workshop with many photos takes a while), with its checksum. */
+async function copyOf(from: Store, to: string): Promise<void> {
+  await (from.file === undefined ? from.copyTo(to) : inThread('copy', { address: from.file, to }));
+  seal(to);
 }
-
-/** Copies a database that is a file in a thread of its own: a workshop with many photos takes a while. */
-const copyOf = (from: Store, to: string): Promise<void> =>
-  from.file === undefined ? from.copyTo(to) : inThread('copy', { address: from.file, to });
 
 /** The whole database as one file. */
 export const wholeCopy = async (): Promise<Uint8Array> => {
   const from = await store();
-  return withFile(undefined, async (path) => {
+  return inFolder(async (folder) => {
+    const path = join(folder, 'backup.db');
     await copyOf(from, path);
     return new Uint8Array(await readFile(path));
   });
 };
 
 /** What a backup that was sent holds. Throws a `Fault` where it is none. */
-export const previewRestore = (bytes: Uint8Array): Promise<Contents> =>
-  withFile(bytes, (path) => previewOf(path, MIGRATIONS));
+export async function previewRestore(path: string): Promise<Contents> {
+  const read = await inThread('readBackup', { path, migrations: MIGRATIONS });
+  if (!read.ok) throw new Fault('no-backup', read.sentence, read.mend);
+  return read.contents;
+}
 
-/** Puts a backup in the place of everything; what was there is kept as a copy beside it. Says what is there now. */
-export async function restore(bytes: Uint8Array): Promise<Contents> {
-  const now = await store();
-  const { file } = now;
-  if (file === undefined)
-    throw new Fault(
-      'copy-failed',
-      'This workshop’s database is on another server.',
-      'Restore it there, with that server’s own tools.'
-    );
-  return withFile(bytes, async (path) => {
-    const contents = await previewOf(path, MIGRATIONS);
-    await copyBeforeRestore(now, Date.now());
-    await closeStore();
-    putInPlace(path, file);
+const BUSY = new Fault(
+  'too-busy',
+  'Others are at work, or another restore is: nothing was changed.',
+  'Try again in a moment.'
+);
+
+/** Does what changes everything while nobody else reads or writes; who looks on begins anew afterwards. */
+export async function aloneWithStore<T>(work: (now: Store) => Promise<T>): Promise<T> {
+  const done = await gate.alone(async () => {
+    const result = await work(await store());
     taughtByRuns.clear();
-    await store();
-    return contents;
+    endStreams();
+    return { result };
+  });
+  if (done === 'busy') throw BUSY;
+  return done.result;
+}
+
+/**
+ * Puts a backup in the place of everything, once it was looked through; what was there is kept as a copy beside it. The workshop
+ * keeps its own passphrase, and who is signed in stays so. Says what is there now.
+ */
+export async function restore(path: string): Promise<Contents> {
+  const sent = await previewRestore(path);
+  return aloneWithStore(async (now) => {
+    const { file } = now;
+    if (file === undefined)
+      throw new Fault(
+        'copy-failed',
+        'This workshop’s database is on another server.',
+        'Restore it there, with that server’s own tools, or send an archive (ZIP).'
+      );
+    const secrets = await secretsOf(now);
+    const before = await copyBeforeRestore(now, Date.now());
+    await closeStore();
+    try {
+      putInPlace(path, file);
+      const fresh = await store();
+      await keepSecrets(fresh, secrets);
+      const contents = await contentsOf(fresh);
+      // The file in use is the one that was sent: all of it is there.
+      if (!isDeepStrictEqual(contents.counts, sent.counts)) throw new Error('not what was sent');
+      return contents;
+    } catch (error) {
+      await closeStore();
+      if (before !== undefined) putInPlace(before, file);
+      await store();
+      log.error(error);
+      throw new Fault(
+        'copy-failed',
+        'The backup could not be put in place; everything is as it was.',
+        'Make room on the disk, then try again.'
+      );
+    }
   });
 }

@@ -4,9 +4,16 @@ import { COOKIE, signIn, STAYS_MS } from '../../lib/server/access';
 import { store } from '$lib/server/store';
 
 /** Where to go once someone is signed in: a place of this workshop, and no other. */
-const placeIn = (then: string | null): string => (then && /^\/(?![/\\])/.test(then) ? then : '/');
+function placeIn(then: string | null, { origin }: URL): string {
+  // Browsers drop tabs and newlines from an address, and take a backslash for a stroke.
+  const odd = [...(then ?? '')].some((c) => c < ' ' || c === '\u007f' || c === '\\');
+  if (!then || odd || !/^\/(?!\/)/.test(then)) return '/';
+  if (!URL.canParse(then, origin)) return '/';
+  const { pathname, search, origin: leads } = new URL(then, origin);
+  return leads === origin ? pathname + search : '/';
+}
 
-export const load = ({ url }) => ({ then: placeIn(url.searchParams.get('then')) });
+export const load = ({ url }) => ({ then: placeIn(url.searchParams.get('then'), url) });
 
 export const actions = {
   default: async ({ request, cookies, url, getClientAddress }) => {
@@ -25,6 +32,6 @@ export const actions = {
       secure: url.protocol === 'https:',
       maxAge: STAYS_MS / 1000
     });
-    redirect(303, placeIn(url.searchParams.get('then')));
+    redirect(303, placeIn(url.searchParams.get('then'), url));
   }
 };

@@ -41,7 +41,7 @@ beforeEach(async () => {
     pieceId: 'tideline-first-piece-1',
     width: 2,
     height: 2,
-    bytes: Buffer.from([1, 2, 3, 0, 255]),
+    bytes: Buffer.from([0xff, 0xd8, 0xff, 0, 255]),
     takenAt: NOW
   });
   await saveSetting(store, 'passphrase', 'secret hash');
@@ -73,7 +73,46 @@ function changedArchive(zip: Uint8Array, change: (files: Record<string, Uint8Arr
   }
   return zipSync(files);
 }
+const read = (zip: Uint8Array, aside?: string) => readArchive([zip], zip.length, aside);
 const everything = async (of: Store) => filesOf(await archiveOf(of.db, NOW));
+
+describe('a row that could not have been written here', () => {
+  const withRow = async (table: string, change: (row: Record<string, unknown>) => void) =>
+    changedArchive(await archiveOf(store.db, NOW), (files) => {
+      const name = `tables/${table}.jsonl`;
+      const [first, ...rest] = strFromU8(files[name]!).split('\n');
+      const row = JSON.parse(first!) as Record<string, unknown>;
+      change(row);
+      files[name] = strToU8([JSON.stringify(row), ...rest].join('\n'));
+    });
+
+  it.each([
+    ['an id that is none', 'plans', { id: '__proto__' }, /Line 1 of “plans”.*“__proto__” for an id/],
+    ['a document that is none', 'moulds', { card: '{"id":' }, /Line 1 of “moulds”.*no document/],
+    ['an event that is none', 'events', { body: 'gone' }, /Line 1 of “events”.*no document/]
+  ] as const)('is named: %s', async (_, table, change, reason) => {
+    const zip = await withRow(table, (row) => Object.assign(row, change));
+    expect(() => read(zip)).toThrow(reason);
+  });
+
+  it('is a page that calls itself a photo', async () => {
+    const zip = changedArchive(await archiveOf(store.db, NOW), (files) => {
+      const photo = Object.keys(files).find((name) => name.startsWith('photos/'))!;
+      files[photo] = strToU8('<html><script>alert(1)</script></html>');
+    });
+    expect(() => read(zip)).toThrow(/photo that is no picture/);
+  });
+
+  it('is not in a photo that is laid aside, and comes back from there', async () => {
+    const zip = await archiveOf(store.db, NOW);
+    const archive = read(zip, folder);
+    expect(typeof archive.photos[0]!.bytes).toBe('string');
+    const other = await open('aside.db');
+    await restoreArchive(other, archive, NOW);
+    expect(await everything(other)).toEqual(await everything(store));
+    await other.close();
+  });
+});
 
 describe('the archive', () => {
   it('restores to an identical database, photos and all, and keeps no secret', async () => {
@@ -83,7 +122,7 @@ describe('the archive', () => {
     const other = await open('two.db');
     await saveSetting(other, 'passphrase', 'its own');
     await loadDemo(other, NOW - 1e9);
-    const archive = readArchive(zip);
+    const archive = read(zip);
     await restoreArchive(other, archive, NOW);
     expect(await everything(other)).toEqual(filesOf(zip));
     const [kept] = await other.db.all<{ value: string }>(
@@ -180,13 +219,13 @@ describe('the archive', () => {
     ]
   ])('refuses %s with its reason', async (_, make, reason) => {
     const zip = await archiveOf(store.db, NOW);
-    expect(() => readArchive(make(zip))).toThrow(reason);
+    expect(() => read(make(zip))).toThrow(reason);
   });
 
   it('whose rows point to nothing changes nothing', async () => {
     const before = await everything(store);
     const zip = changedArchive(await archiveOf(store.db, NOW), (f) => (f['tables/runs.jsonl'] = strToU8('')));
-    await expect(restoreArchive(store, readArchive(zip), NOW)).rejects.toThrow(/point to others/);
+    await expect(restoreArchive(store, read(zip), NOW)).rejects.toThrow(/point to others/);
     expect(await everything(store)).toEqual(before);
     expect(
       await saveLesson(store, {
@@ -200,14 +239,14 @@ describe('the archive', () => {
 
   it('with any letters changed is refused or the same, and never breaks', async () => {
     const zip = await archiveOf(store.db, NOW);
-    const good = JSON.stringify(countsOf(readArchive(zip)));
+    const good = JSON.stringify(countsOf(read(zip)));
     fc.assert(
       fc.property(fc.nat(zip.length - 1), fc.integer({ min: 1, max: 255 }), (at, by) => {
         const bad = zip.slice();
         bad[at] = bad[at]! ^ by;
         let counts: string | undefined;
         try {
-          counts = JSON.stringify(countsOf(readArchive(bad)));
+          counts = JSON.stringify(countsOf(read(bad)));
         } catch (error) {
           expect((error as Error).message).toMatch(/archive|ZIP|manifest/);
         }

@@ -1,39 +1,16 @@
 import { createHash } from 'node:crypto';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { basename, join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { getTableColumns } from 'drizzle-orm';
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { strFromU8, strToU8, Unzip, UnzipInflate, zipSync } from 'fflate';
 import { z } from 'zod';
 import { copyBeforeRestore } from './backup';
 import type { Db, Store } from './connection';
 import { Fault } from './fault';
-import * as schema from './schema';
-
-/** The tables of an archive, each after those it points to. Who is signed in stays at home. */
-const TABLES = [
-  ['settings', schema.settings],
-  ['moulds', schema.moulds],
-  ['bases', schema.bases],
-  ['colourants', schema.colourants],
-  ['scales', schema.scales],
-  ['vessels', schema.vessels],
-  ['lots', schema.lots],
-  ['trialcards', schema.trialcards],
-  ['plans', schema.plans],
-  ['runs', schema.runs],
-  ['events', schema.events],
-  ['pieces', schema.pieces],
-  ['photos', schema.photos],
-  ['run_photos', schema.runPhotos],
-  ['plan_photos', schema.planPhotos],
-  ['card_photos', schema.cardPhotos],
-  ['lessons', schema.lessons],
-  ['deletions', schema.deletions]
-] as const;
-type TableName = (typeof TABLES)[number][0];
-type Row = Record<string, unknown>;
-
-/** A secret is no part of what is handed on. */
-const SECRET = 'passphrase';
+import { rowFault } from './check-rows';
+import type * as schema from './schema';
+import { SECRET, TABLES, type Counts, type Row, type TableName } from './tables';
 
 const Manifest = z.object({
   format: z.literal('kirapen.archive'),
@@ -50,9 +27,9 @@ const Manifest = z.object({
     .max(500_000)
 });
 
-/** Most bytes that an archive may unfold to, all together and in one file: more is no workshop. */
-const MOST_BYTES = 2_000_000_000;
-const MOST_IN_ONE = 600_000_000;
+/** Most bytes that an archive may unfold to: so many times its own (text folds to a twentieth, photos hardly), and some to begin with. */
+const MOST_TIMES = 100;
+const MOST_FREE = 50_000_000;
 const NAME = /^(manifest\.json|tables\/[a-z_]+\.jsonl|photos\/[A-Za-z0-9._-]{1,120}\.jpg)$/;
 
 const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex');
@@ -93,19 +70,31 @@ function packed(table: string, row: Row, files: Record<string, Uint8Array>): Row
   return { ...row, bytes: name };
 }
 
-/** An archive that was read whole: every table's rows. */
+/** An archive that was read whole: every table's rows; of a photo its bytes, or the file it was laid aside in. */
 export type Archive = Record<TableName, Row[]>;
+
+/** A file of an archive: its bytes or, of a photo that was laid aside, where; and what it sums to. */
+interface Unfolded {
+  bytes: Uint8Array;
+  sum: string;
+  aside?: string;
+}
+type Files = Record<string, Unfolded>;
 
 const broken = (sentence: string) =>
   new Fault(
-    'not-readable',
+    'no-backup',
     sentence,
     'Choose an archive that was downloaded here, whole and unchanged. Nothing was changed.'
   );
 
-/** Reads an archive whole, or says why it is none: every file named, whole and unchanged, every row as its table asks. */
-export function readArchive(bytes: Uint8Array): Archive {
-  const files = unfolded(bytes);
+/**
+ * Reads an archive whole, or says why it is none: every file named, whole and unchanged, every row as its table asks.
+ * @param sent the ZIP in pieces, and how many bytes it has: it may not unfold to more than a workshop of that size does
+ * @param aside a folder in which photos are laid, so that they need no memory; they stay in it when absent
+ */
+export function readArchive(sent: Iterable<Uint8Array>, size: number, aside?: string): Archive {
+  const files = unfolded(sent, size, aside);
   const manifest = manifestOf(files);
   const named = new Map(manifest.files.map((f) => [f.name, f]));
   for (const name of Object.keys(files))
@@ -114,32 +103,62 @@ export function readArchive(bytes: Uint8Array): Archive {
   for (const { name, sha256: sum } of manifest.files) {
     const file = files[name];
     if (!file) throw broken(`The archive lacks “${name}”.`);
-    if (sha256(file) !== sum) throw broken(`“${name}” in the archive was changed or is damaged.`);
+    if (file.sum !== sum) throw broken(`“${name}” in the archive was changed or is damaged.`);
   }
   return Object.fromEntries(TABLES.map(([name, table]) => [name, rowsOf(name, table, files)])) as Archive;
 }
 
-function unfolded(bytes: Uint8Array): Record<string, Uint8Array> {
-  let all = 0;
+/** The files of a ZIP, unfolded piece by piece: one that unfolds to too much is given up while it does. */
+function unfolded(sent: Iterable<Uint8Array>, size: number, aside: string | undefined): Files {
+  const files: Files = {};
+  const open = new Set<string>();
+  let left = MOST_FREE + MOST_TIMES * size;
+  const unzip = new Unzip((file) => {
+    if (!NAME.test(file.name))
+      throw broken(`The archive holds “${file.name.slice(0, 80)}”, which is no part of one.`);
+    if (files[file.name] || open.has(file.name)) throw broken(`The archive holds “${file.name}” twice.`);
+    open.add(file.name);
+    const pieces: Uint8Array[] = [];
+    const hash = createHash('sha256');
+    file.ondata = (error, piece, last) => {
+      if (error) throw error;
+      left -= piece.length;
+      if (left < 0) throw broken('The archive unfolds to more than any workshop holds.');
+      hash.update(piece);
+      pieces.push(piece.slice());
+      if (!last) return;
+      open.delete(file.name);
+      files[file.name] = laid(file.name, Buffer.concat(pieces), { sum: hash.digest('hex'), aside });
+    };
+    file.start();
+  });
+  unzip.register(UnzipInflate);
   try {
-    return unzipSync(bytes, {
-      filter: ({ name, originalSize }) => {
-        all += originalSize;
-        if (!NAME.test(name))
-          throw broken(`The archive holds “${name.slice(0, 80)}”, which is no part of one.`);
-        if (originalSize > MOST_IN_ONE || all > MOST_BYTES)
-          throw broken('The archive unfolds to more than any workshop holds.');
-        return true;
-      }
-    });
+    for (const piece of sent) unzip.push(piece);
+    unzip.push(new Uint8Array(), true);
   } catch (error) {
     if (error instanceof Fault) throw error;
     throw broken('What was sent is no ZIP, or only a part of one.');
   }
+  if (open.size || !Object.keys(files).length)
+    throw broken('What was sent is no ZIP, or only a part of one.');
+  return files;
 }
 
-function manifestOf(files: Record<string, Uint8Array>): z.infer<typeof Manifest> {
-  const text = files['manifest.json'];
+/** A file as it is kept while the rest is read: a photo in a file of its own where there is a folder for it. */
+function laid(
+  name: string,
+  bytes: Buffer,
+  { sum, aside }: { sum: string; aside: string | undefined }
+): Unfolded {
+  if (aside === undefined || !name.startsWith('photos/')) return { bytes, sum };
+  const path = join(aside, basename(name));
+  writeFileSync(path, bytes);
+  return { bytes: bytes.subarray(0, 3), sum, aside: path };
+}
+
+function manifestOf(files: Files): z.infer<typeof Manifest> {
+  const text = files['manifest.json']?.bytes;
   if (!text) throw broken('The ZIP has no manifest: it is no archive of Kirapen.');
   try {
     const read = Manifest.safeParse(JSON.parse(strFromU8(text)));
@@ -150,12 +169,8 @@ function manifestOf(files: Record<string, Uint8Array>): z.infer<typeof Manifest>
   throw broken('The manifest of the archive cannot be read.');
 }
 
-function rowsOf(
-  name: TableName,
-  table: (typeof TABLES)[number][1],
-  files: Record<string, Uint8Array>
-): Row[] {
-  const text = files[`tables/${name}.jsonl`];
+function rowsOf(name: TableName, table: (typeof TABLES)[number][1], files: Files): Row[] {
+  const text = files[`tables/${name}.jsonl`]?.bytes;
   if (!text) throw broken(`The archive lacks “tables/${name}.jsonl”.`);
   const columns = Object.entries(getTableColumns(table));
   return strFromU8(text)
@@ -168,7 +183,7 @@ interface RowAt {
   name: TableName;
   at: number;
   columns: [string, { dataType: string; notNull: boolean }][];
-  files: Record<string, Uint8Array>;
+  files: Files;
 }
 
 /** One row, with every column of its table, of its kind, and no other. */
@@ -184,15 +199,24 @@ function rowOf(line: string, { name, at, columns, files }: RowAt): Row {
   const known = new Set(columns.map(([key]) => key));
   if (Object.keys(row).some((key) => !known.has(key))) throw wrong('has a field that its table has not');
   if (name === 'settings' && (row as Row).name === SECRET) throw wrong('brings a passphrase');
-  return Object.fromEntries(
+  const made = Object.fromEntries(
     columns.map(([key, column]) => [key, cellOf((row as Row)[key] ?? null, { key, column, files, wrong })])
   );
+  const fault = rowFault(name, made);
+  if (fault !== undefined) throw wrong(fault);
+  return { ...made, ...asideOf(row as Row, files) };
+}
+
+/** Where the photo of a row was laid aside. */
+function asideOf(row: Row, files: Files): Row {
+  const aside = typeof row.bytes === 'string' ? files[row.bytes]?.aside : undefined;
+  return aside === undefined ? {} : { bytes: aside };
 }
 
 interface CellAt {
   key: string;
   column: { dataType: string; notNull: boolean };
-  files: Record<string, Uint8Array>;
+  files: Files;
   wrong: (what: string) => Fault;
 }
 
@@ -207,7 +231,7 @@ function cellOf(value: unknown, { key, column, files, wrong }: CellAt): unknown 
   if (key === 'bytes' && typeof value === 'string') {
     const file = files[value];
     if (!file) throw wrong('names a photo that is not there');
-    return Buffer.from(file);
+    return Buffer.from(file.bytes);
   }
   throw wrong(`has something else than is wanted in “${key}”`);
 }
@@ -228,7 +252,7 @@ export async function restoreArchive(store: Store, archive: Archive, now: number
         for (let i = 0; i < archive[name].length; i += AT_ONCE)
           await tx
             .insert(table as typeof schema.settings)
-            .values(archive[name].slice(i, i + AT_ONCE) as never);
+            .values(archive[name].slice(i, i + AT_ONCE).map(withPhoto) as never);
     });
   } catch (error) {
     if (error instanceof Fault) throw error;
@@ -236,8 +260,10 @@ export async function restoreArchive(store: Store, archive: Archive, now: number
   }
 }
 
+/** A row with its photo, from where that was laid aside. */
+const withPhoto = (row: Row): Row =>
+  typeof row.bytes === 'string' ? { ...row, bytes: readFileSync(row.bytes) } : row;
+
 /** What an archive holds, counted by table; what is empty is left out. */
-export const countsOf = (archive: Archive): { what: string; count: number }[] =>
-  TABLES.flatMap(([what]) =>
-    archive[what].length ? [{ what: what.replace('_', ' '), count: archive[what].length }] : []
-  );
+export const countsOf = (archive: Archive): Counts =>
+  TABLES.flatMap(([name, , what]) => (archive[name].length ? [{ what, count: archive[name].length }] : []));

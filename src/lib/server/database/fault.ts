@@ -4,7 +4,20 @@
  */
 export class Fault extends Error {
   readonly code:
-    'disk-full' | 'store-readonly' | 'not-readable' | 'copy-failed' | 'took-too-long' | 'too-busy';
+    | 'disk-full'
+    | 'store-readonly'
+    | 'not-readable'
+    | 'copy-failed'
+    | 'took-too-long'
+    | 'too-busy'
+    /** The file of the database is not the one that was opened. */
+    | 'file-gone'
+    /** What was sent is no backup, or a damaged one. */
+    | 'no-backup'
+    /** A precondition that cannot be read. */
+    | 'if-match-unreadable'
+    /** An id that is taken by something else. */
+    | 'id-taken';
   readonly mend: string;
 
   constructor(code: Fault['code'], sentence: string, mend: string) {

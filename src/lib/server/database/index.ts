@@ -73,7 +73,8 @@ export {
 export { inspectedCounts, RECORD_PAGE, recordPage, type RecordAsked } from './record-list';
 export { findAll, type Hit } from './find';
 export { copiesOf, copyBeforeRestore, copyOfToday } from './backup';
-export { contentsOf, previewOf, putInPlace, type Contents } from './restore';
+export { contentsOf, keepSecrets, previewOf, putInPlace, secretsOf, type Contents } from './restore';
+export { piecesOf as piecesOfFile, seal } from './sealed';
 export {
   beginSession,
   endSession,

@@ -1,10 +1,12 @@
 import { LRUCache } from 'lru-cache';
-import { asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { isDeepStrictEqual } from 'node:util';
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { PlanFile } from '$core/plan';
 import { AnyEvent, finishOf, freeze, FrozenParts, type FrozenRun } from '$core/run';
 import { announce } from '../changes';
 import type { Db, Store } from './connection';
+import { Fault } from './fault';
 import { events, runs } from './schema';
 import { readStored, type Broken, type Read } from './stored';
 
@@ -193,6 +195,7 @@ export async function addEvents(store: Store, runId: string, added: readonly Any
   const fresh = await store.write(async (tx) => {
     const rows = added.map((body) => ({ id: body.id, runId, at: body.at, body: JSON.stringify(body) }));
     const stored = await tx.insert(events).values(rows).onConflictDoNothing().returning({ id: events.id });
+    await onlyAgain(tx, runId, { added, stored: new Set(stored.map((s) => s.id)) });
     if (added.some((e) => e.type === 'finished' || e.type === 'undone'))
       await tx
         .update(runs)
@@ -202,6 +205,32 @@ export async function addEvents(store: Store, runId: string, added: readonly Any
   });
   if (fresh) announce({ kind: 'runs', id: runId, revision: fresh });
 }
+
+/** What came again is what it was: an id that comes with other words is refused, and nothing that came with it is kept. */
+async function onlyAgain(
+  tx: Db,
+  runId: string,
+  { added, stored }: { added: readonly AnyEvent[]; stored: ReadonlySet<string> }
+): Promise<void> {
+  const again = added.filter((e) => !stored.has(e.id));
+  if (!again.length) return;
+  const ids = [...new Set(again.map((e) => e.id))];
+  const here = await tx
+    .select({ id: events.id, body: events.body })
+    .from(events)
+    .where(and(eq(events.runId, runId), inArray(events.id, ids)));
+  const known = new Map(here.map((e) => [e.id, e.body]));
+  const other = again.find((e) => !isSame(known.get(e.id), e));
+  if (other)
+    throw new Fault(
+      'id-taken',
+      `The event “${other.id}” is here already, and says something else.`,
+      'Send it with an id of its own.'
+    );
+}
+
+const isSame = (stored: string | undefined, event: AnyEvent): boolean =>
+  stored !== undefined && isDeepStrictEqual(JSON.parse(stored), JSON.parse(JSON.stringify(event)));
 
 /**
  * Freezes the runs of before runs were frozen: their plan as it was begun, with the figures they show today. One that

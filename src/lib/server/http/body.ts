@@ -34,6 +34,17 @@ function tooDeep(text: string): boolean {
   return false;
 }
 
+/** Whether any text holds half of a letter; only an escape can have brought one, so most bodies are not looked through. */
+function brokenLetters(text: string, body: unknown): boolean {
+  if (!/\\u[dD][89a-fA-F]/.test(text)) return false;
+  const isBroken = (value: unknown): boolean => {
+    if (typeof value === 'string') return !value.isWellFormed();
+    if (typeof value !== 'object' || value === null) return false;
+    return Object.entries(value).some(([key, inner]) => isBroken(key) || isBroken(inner));
+  };
+  return isBroken(body);
+}
+
 /** What came of reading a body: its value, or what is wrong with it and the status that says so. */
 export type BodyRead<T> = { value: T } | { problems: Problem[]; status: number };
 
@@ -62,6 +73,13 @@ export function parseBody<S extends z.ZodType>(text: string, schema: S, root = '
     const mend = 'Send a JSON document, with the content type application/json.';
     return refuse(400, 'not-json', 'What was sent is not JSON.', mend);
   }
+  if (brokenLetters(text, body))
+    return refuse(
+      422,
+      'not-json',
+      'What was sent holds half of a letter (a lone surrogate), which no text has.',
+      'Send whole letters.'
+    );
   const read = schema.safeParse(body);
   return read.success ? { value: read.data } : { problems: problemsOf(read.error, root, body), status: 422 };
 }

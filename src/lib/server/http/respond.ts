@@ -2,7 +2,7 @@ import { json } from '@sveltejs/kit';
 import type { z } from 'zod';
 import type { Problem } from '$core/problem';
 import { parseBody } from './body';
-import type { BasedOn, Written } from '../database';
+import { Fault, type BasedOn, type Written } from '../database';
 
 /** Answers with problems: what is wrong, where, how to mend it. 422 unless said otherwise. */
 export const refuse = (problems: Problem[], status = 422): Response => json({ problems }, { status });
@@ -50,12 +50,20 @@ export async function readBody<S extends z.ZodType>(
 /**
  * What a write says it was based on: `If-Match` with the revision that was read, `If-None-Match: *` for something new;
  * without either it overwrites whatever is there, and is told only of what was deleted.
+ * @throws Fault `if-match-unreadable` where the header is there and names no one revision
  */
 export function basedOn(request: Request): BasedOn {
   if (request.headers.get('if-none-match') === '*') return 'new';
   const match = request.headers.get('if-match');
-  const revision = Number(match?.replaceAll('"', ''));
-  return match && Number.isInteger(revision) ? revision : 'any';
+  if (match === null) return 'any';
+  const [, revision] = /^(?:W\/)?"(\d{1,15})"$/.exec(match.trim()) ?? [];
+  if (revision === undefined)
+    throw new Fault(
+      'if-match-unreadable',
+      `“${match.slice(0, 60)}” names no revision.`,
+      'Send If-Match with the ETag that was read, in its quotation marks, or leave it out.'
+    );
+  return Number(revision);
 }
 
 /** A document with the revision it is at. */

@@ -1,3 +1,4 @@
+import { statSync } from 'node:fs';
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import type { DayBench, Job as DayJob } from '$core/days';
@@ -17,9 +18,12 @@ import {
   archiveOf,
   Fault,
   listLessons,
+  piecesOfFile,
+  previewOf,
   readArchive,
   readRuns,
   type Archive,
+  type Contents,
   type Db
 } from '../database';
 import * as schema from '../database/schema';
@@ -89,8 +93,14 @@ const answer = (body: unknown, status: number) => ({
   json: new TextEncoder().encode(JSON.stringify(body))
 });
 
-/** What came of reading an archive. */
-type ReadArchive = { ok: true; archive: Archive } | { ok: false; sentence: string; mend: string };
+/** What came of reading a file that was sent: what it holds, or why it is no backup. */
+interface Refused {
+  ok: false;
+  sentence: string;
+  mend: string;
+}
+type ReadBackup = { ok: true; contents: Contents } | Refused;
+type ReadArchive = { ok: true; archive: Archive } | Refused;
 
 /** The work that may take long, by name. What goes in and comes out crosses between threads: plain data only. */
 export const jobs = {
@@ -159,9 +169,18 @@ export const jobs = {
   archive: ({ address, now }: { address: string; now: number }) =>
     withDb(address, (db) => archiveOf(db, now)),
   /** An archive that was sent, read whole; or why it is none. */
-  readArchive: ({ bytes }: { bytes: Uint8Array }): ReadArchive => {
+  readArchive: ({ path, aside }: { path: string; aside: string }): ReadArchive => {
     try {
-      return { ok: true, archive: readArchive(bytes) };
+      return { ok: true, archive: readArchive(piecesOfFile(path), statSync(path).size, aside) };
+    } catch (error) {
+      if (error instanceof Fault) return { ok: false, sentence: error.message, mend: error.mend };
+      throw error;
+    }
+  },
+  /** A database that was sent, looked through to the last row: what it holds, or why it is no backup. */
+  readBackup: async ({ path, migrations }: { path: string; migrations: string }): Promise<ReadBackup> => {
+    try {
+      return { ok: true, contents: await previewOf(path, migrations) };
     } catch (error) {
       if (error instanceof Fault) return { ok: false, sentence: error.message, mend: error.mend };
       throw error;

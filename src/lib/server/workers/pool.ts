@@ -18,7 +18,8 @@ const SECONDS: Record<JobName, number> = {
   record: 60,
   copy: 120,
   archive: 120,
-  readArchive: 120
+  readArchive: 120,
+  readBackup: 120
 };
 /** So many may wait; the next is told to come back. */
 const QUEUE = 64;

@@ -26,7 +26,9 @@
 
   /** What is poured at once with something else is said with that. */
   const besides = $derived(
-    new Set(run.tasks.flatMap(({ task }) => (task.kind === 'pour' ? (task.also ?? []).map((a) => a.task) : [])))
+    new Set(
+      run.tasks.flatMap(({ task }) => (task.kind === 'pour' ? (task.also ?? []).map((a) => a.task) : []))
+    )
   );
   const next = $derived(
     run.tasks

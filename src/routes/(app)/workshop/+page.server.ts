@@ -1,3 +1,4 @@
+import { basename } from 'node:path';
 import { contentsOf, copiesOf } from '$lib/server/database';
 import { isLoopback } from '../../../lib/server/access';
 import { store } from '$lib/server/store';
@@ -6,7 +7,7 @@ export const load = async () => {
   const opened = await store();
   return {
     contents: await contentsOf(opened),
-    file: opened.file,
+    file: opened.file === undefined ? undefined : basename(opened.file),
     copies: opened.file === undefined ? [] : copiesOf(opened.file).slice(0, 12),
     signsIn: !isLoopback(process.env.HOST ?? '127.0.0.1')
   };

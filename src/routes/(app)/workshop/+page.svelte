@@ -23,14 +23,32 @@
   let working = $state(false);
   let restored = $state(false);
 
+  /** How much of the file is sent, a share; all of it while the server looks through it. */
+  let sent = $state(0);
+  let sending: XMLHttpRequest | undefined;
+
+  /** Sends a file and tells how far it is: what `fetch` cannot. */
+  const upload = (to: string, file: File, told: (share: number) => void) =>
+    new Promise<{ ok: boolean; text: string }>((done, failed) => {
+      const request = new XMLHttpRequest();
+      sending = request;
+      request.upload.onprogress = (e) => told(e.lengthComputable ? e.loaded / e.total : 0);
+      request.onload = () => done({ ok: request.status < 300, text: request.responseText });
+      request.onerror = () => failed(new Error('no answer'));
+      request.onabort = () => failed(new Error('given up'));
+      request.open('POST', to);
+      request.setRequestHeader('content-type', 'application/octet-stream');
+      request.send(file);
+    });
+
   /** Sends the chosen file: to see what it holds, or to put it in the place of everything. */
   async function sendFile(file: File, how: '?preview' | ''): Promise<Contents | undefined> {
     working = true;
     problems = [];
     try {
       const kind = file.name.endsWith('.zip') ? 'archive' : 'backup';
-      const answer = await fetch(`/api/v1/${kind}${how}`, { method: 'POST', body: file });
-      const body = (await answer.json()) as Contents & { problems?: Problem[] };
+      const answer = await upload(`/api/v1/${kind}${how}`, file, (share) => (sent = share));
+      const body = JSON.parse(answer.text) as Contents & { problems?: Problem[] };
       if (answer.ok) return body;
       problems = body.problems ?? [];
     } catch {
@@ -45,6 +63,8 @@
       ];
     } finally {
       working = false;
+      sent = 0;
+      sending = undefined;
     }
     return undefined;
   }
@@ -74,9 +94,6 @@
 
   const size = (bytes: number) =>
     bytes > 1e6 ? `${(bytes / 1e6).toFixed(1)} MB` : `${Math.ceil(bytes / 1000)} kB`;
-  /** What the files call otherwise than the screens. */
-  const CALLED: Record<string, string> = { bases: 'materials', vessels: 'cups and jugs' };
-  const calledOf = (what: string) => CALLED[what] ?? what;
   const held = (c: Contents) => c.counts.filter((x) => x.count > 0);
 </script>
 
@@ -95,7 +112,7 @@
     </p>
     {#if held(data.contents).length}<p class="mt-2">
         {#each held(data.contents) as c, i (c.what)}{i ? ', ' : ''}<strong>{c.count}</strong>
-          {calledOf(c.what)}{/each}.
+          {c.what}{/each}.
       </p>{/if}
     <div class="mt-3 flex flex-wrap items-center gap-3">
       <a class="button go" href="/api/v1/backup" download>Download everything</a>
@@ -114,7 +131,8 @@
         />
       </label>
       {#if working}
-        <Bar class="w-40" label="Reading the backup" share={null} />
+        <Bar class="w-40" label="Reading the backup" share={sent > 0 && sent < 1 ? sent : null} />
+        {#if sent < 1}<button class="button" onclick={() => sending?.abort()}>Cancel</button>{/if}
       {/if}
       {#if restored}<span class="font-semibold text-verdigris" role="status">It is restored.</span>{/if}
     </div>
@@ -171,7 +189,7 @@
           class="mt-3"
           rows={preview.counts}
           columns={[
-            { id: 'what', head: '', text: (c) => calledOf(c.what) },
+            { id: 'what', head: '', text: (c) => c.what },
             { id: 'there', head: 'in the backup', num: true, text: (c) => c.count, class: 'font-semibold' },
             {
               id: 'here',

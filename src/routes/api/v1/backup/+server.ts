@@ -1,5 +1,4 @@
-import { problem } from '../../../../lib/server/http/body';
-import { refuse } from '../../../../lib/server/http/respond';
+import { withUpload } from '../../../../lib/server/http/to-disk';
 import { previewRestore, restore, wholeCopy } from '$lib/server/store';
 
 /** Everything as one file: a database that can be restored here, or opened by any SQLite. */
@@ -14,11 +13,7 @@ export const GET = async () => {
 };
 
 /** Puts a backup in the place of everything; with `?preview` it only says what the backup holds. */
-export const POST = async ({ request, url }) => {
-  const bytes = new Uint8Array(await request.arrayBuffer());
-  if (!bytes.length)
-    return refuse([problem('not-readable', 'No file came.', 'Choose a backup that was downloaded here.')]);
-  return url.searchParams.has('preview')
-    ? Response.json(await previewRestore(bytes))
-    : Response.json(await restore(bytes));
-};
+export const POST = ({ request, url }) =>
+  withUpload(request, async (path) =>
+    Response.json(await (url.searchParams.has('preview') ? previewRestore(path) : restore(path)))
+  );
