@@ -38,6 +38,8 @@ interface Needs {
   pictures?: boolean;
   /** Pages are kept for when the network is gone. */
   offline?: boolean;
+  /** Open to the network, for whoever knows it. */
+  passphrase?: string;
 }
 
 /** In a page: the worker that draws pieces never answers. */
@@ -101,6 +103,9 @@ export class Workshop {
         PORT: String(this.#port),
         KIRAPEN_DB: this.database,
         KIRAPEN_DEMO: this.#needs.demo ? '1' : '0',
+        ...(this.#needs.passphrase === undefined
+          ? {}
+          : { HOST: '0.0.0.0', KIRAPEN_PASSPHRASE: this.#needs.passphrase }),
         KIRAPEN_LOG: 'error'
       },
       stdio: ['ignore', 'pipe', 'inherit']

@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto';
+import { LRUCache } from 'lru-cache';
 import type { Job } from '$core/days';
 import type { DaysAhead } from '$core/days';
 import type { Plan } from '$core/plan';
@@ -7,7 +9,7 @@ import { foldedRun } from '../run/folded-run';
 import { eventsOf, listRuns, readPlans, readRuns, wholeShelf, type Db, type Run } from './database';
 import { openOrders } from './orders';
 import { learnedOfEach } from './learned-history';
-import { inThread } from './workers';
+import { inThread, type Jobs } from './workers';
 import { storedPreferences } from './preferences';
 
 const MINUTE = 60_000;
@@ -26,8 +28,28 @@ export function placedSoFar(): number | undefined {
   return shares.length ? Math.min(...shares) : undefined;
 }
 
+type Asked = Omit<Parameters<Jobs['days']>[0], 'done'>;
+type PlacedDays = ReturnType<Jobs['days']>;
+
+/** The days as they were placed last, by all they were placed from: nothing changed, nothing is placed again. */
+const placedDays = new LRUCache<string, Promise<PlacedDays>>({ max: 4 });
+
+function placedOnce(asked: Asked, done: SharedArrayBuffer): Promise<PlacedDays> {
+  const key = createHash('sha1').update(JSON.stringify(asked)).digest('hex');
+  const before = placedDays.get(key);
+  if (before) return before;
+  const placed = inThread('days', { ...asked, done });
+  placedDays.set(key, placed);
+  placed.catch(() => placedDays.delete(key));
+  return placed;
+}
+
+/** The days begin at the next of these, ms: within one they stay as they are. */
+const STEP_MS = 5 * MINUTE;
+
 /** Works out the days: every open order, beside what is curing already, in the workshop’s hours. */
-export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
+export async function daysAhead(db: Db, at: number): Promise<DaysAhead> {
+  const now = Math.ceil(at / STEP_MS) * STEP_MS;
   const [plans, shelf, ways] = await Promise.all([readPlans(db), wholeShelf(db), storedPreferences(db)]);
   const { open, leftOut } = await openOrders(
     db,
@@ -48,7 +70,7 @@ export async function daysAhead(db: Db, now: number): Promise<DaysAhead> {
   const done = new SharedArrayBuffer(4);
   placing.add(done);
   const there = { hours, hands: own.hands };
-  const days = await inThread('days', { orders: asked, shelf, there, curing: lying, done }).finally(() =>
+  const days = await placedOnce({ orders: asked, shelf, there, curing: lying }, done).finally(() =>
     placing.delete(done)
   );
   return {

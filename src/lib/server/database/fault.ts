@@ -35,6 +35,7 @@ function codesOf(error: unknown): string {
     if (typeof e !== 'object') break;
     if ('code' in e) parts.push(String(e.code));
     if ('rawCode' in e) parts.push(String(e.rawCode));
+    if ('name' in e) parts.push(String(e.name));
     if ('message' in e) parts.push(String(e.message));
     e = 'cause' in e ? e.cause : undefined;
   }
@@ -70,7 +71,21 @@ export function faultOf(error: unknown, where: string): Fault | undefined {
       `The database ${where} is damaged, or is no database.`,
       'Put a backup in its place (see the folder “backups” beside it), or name another with KIRAPEN_DB.'
     );
-  if (/SQLITE_CANTOPEN|ENOENT|ENOTDIR|unable to open/.test(codes))
+  if (
+    /ECONNREFUSED|ENOTFOUND|EAI_AGAIN|ECONNRESET|EHOSTUNREACH|TimeoutError|timeout|fetch failed/.test(codes)
+  )
+    return new Fault(
+      'not-readable',
+      `The database server ${where} does not answer.`,
+      'Check its address in KIRAPEN_DB, the network, and that it runs.'
+    );
+  if (/HTTP status 40[13]|SERVER_ERROR.*40[13]|Unauthorized/i.test(codes))
+    return new Fault(
+      'not-readable',
+      `The database server ${where} does not let Kirapen in.`,
+      'Give its token with KIRAPEN_DB_TOKEN.'
+    );
+  if (/SQLITE_CANTOPEN|ENOENT|ENOTDIR|unable to open/i.test(codes))
     return new Fault(
       'not-readable',
       `The database ${where} cannot be opened.`,

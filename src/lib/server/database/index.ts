@@ -1,5 +1,6 @@
 export type { Db, Store } from './connection';
-export { openStore } from './open';
+export { placeOf } from './address';
+export { clientOf, openStore } from './open';
 export { Fault } from './fault';
 export type { Broken, StoredKind } from './stored';
 export { brokenAt, brokenCards, storedText } from './broken';

@@ -1,10 +1,11 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
-import { existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
-import { dirname, join, resolve } from 'node:path';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { placeOf, prepare, type Place } from './address';
 import { copyBefore } from './backup';
 import type { Db, Store } from './connection';
 import { faultOf, Fault } from './fault';
@@ -16,19 +17,23 @@ const BUSY_MS = 250;
 /** Nobody has written for so long, ms: the log is folded into the file, so that a copy of the file alone is whole. */
 const IDLE_MS = 400;
 
-const isRemote = (address: string) => /^(libsql|https?|wss?):/.test(address);
+/** So long a server may take for one answer, ms. */
+const ANSWERS_MS = 10_000;
+/** Asks a server, and gives up when it does not answer. */
+const askedOnce: typeof fetch = (input, init) =>
+  fetch(input, { ...init, signal: AbortSignal.timeout(ANSWERS_MS) });
 
 /**
  * Opens (and makes, and migrates) the database at an address: a path, a `file:` address, or a libSQL server's.
  * Throws a `Fault` with a sentence where a person can do something about it.
  */
 export async function openStore(address: string, migrationsFolder: string): Promise<Store> {
-  const remote = isRemote(address);
-  const path = remote ? undefined : resolve(address.replace(/^file:/, ''));
-  const where = path ?? address;
+  const place = placeOf(address);
+  const path = 'path' in place ? place.path : undefined;
+  const where = path ?? new URL(address).host;
   try {
     if (path !== undefined) prepare(path);
-    const client = createClient({ url: path === undefined ? address : `file:${path}`, timeout: BUSY_MS });
+    const client = clientOf(place);
     try {
       if (path !== undefined) await setUp(client);
       const db = drizzle(client, { schema });
@@ -43,17 +48,21 @@ export async function openStore(address: string, migrationsFolder: string): Prom
   }
 }
 
-/** Makes the folder of a new database, and refuses what is no file. */
-function prepare(path: string): void {
-  mkdirSync(dirname(path), { recursive: true });
-  if (existsSync(path) && !statSync(path).isFile())
-    throw new Fault('not-readable', `${path} is a folder, not a database.`, 'Name a file with KIRAPEN_DB.');
+/**
+ * A client of a file, or of a server with the credentials of the environment.
+ * @param timeout how long it waits for another writer of the file, ms
+ */
+export function clientOf(place: Place, timeout = BUSY_MS): Client {
+  if ('path' in place) return createClient({ url: `file:${place.path}`, timeout });
+  const { KIRAPEN_DB_TOKEN: authToken } = process.env;
+  return createClient({ url: place.server, fetch: askedOnce, ...(authToken ? { authToken } : {}) });
 }
 
 /** Migrates to this program's version, after a copy; refuses a database of a newer program, which it would harm. */
 async function bringUp(db: Db, path: string | undefined, migrationsFolder: string): Promise<void> {
   const known = knownMigrations(migrationsFolder);
   const done = await doneMigrations(db);
+  if (!done) await refuseOthers(db, path);
   if (done > known)
     throw new Fault(
       'not-readable',
@@ -62,6 +71,19 @@ async function bringUp(db: Db, path: string | undefined, migrationsFolder: strin
     );
   if (path !== undefined && done > 0 && done < known) await copyBefore(db, path, done);
   if (done < known) await migrate(db, { migrationsFolder });
+}
+
+/** A database that holds something, and nothing of this program’s, is another’s. */
+async function refuseOthers(db: Db, path: string | undefined): Promise<void> {
+  const [table] = await db.all<{ name: string }>(
+    sql`SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name <> '__drizzle_migrations' LIMIT 1`
+  );
+  if (table)
+    throw new Fault(
+      'not-readable',
+      `The database ${path ?? ''} is another program’s: it has a table “${table.name.slice(0, 40)}” of its own.`,
+      'Name a file of Kirapen’s, or a new one, with KIRAPEN_DB.'
+    );
 }
 
 const knownMigrations = (folder: string): number =>

@@ -1,1 +1,2 @@
+export type { Jobs } from './jobs';
 export { endThreads, inThread } from './pool';

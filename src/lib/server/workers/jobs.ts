@@ -1,5 +1,4 @@
 import { statSync } from 'node:fs';
-import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import type { DayBench, Job as DayJob } from '$core/days';
 import { sql } from 'drizzle-orm';
@@ -16,9 +15,11 @@ import { recordCsv } from '../http/csv';
 import {
   allPieces,
   archiveOf,
+  clientOf,
   Fault,
   listLessons,
   piecesOfFile,
+  placeOf,
   previewOf,
   readArchive,
   readRuns,
@@ -72,7 +73,7 @@ const nextOf = (plan: Plan, { totals, order, needs, problems, cups }: Computed) 
 
 /** Works on the database through a connection of its own, and closes it. */
 async function withDb<T>(address: string, work: (db: Db) => Promise<T>): Promise<T> {
-  const client = createClient({ url: address.includes('://') ? address : `file:${address}`, timeout: 5000 });
+  const client = clientOf(placeOf(address), 5000);
   try {
     return await work(drizzle(client, { schema }));
   } finally {

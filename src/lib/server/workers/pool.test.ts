@@ -64,4 +64,26 @@ describe('work in a thread', () => {
     });
     await expect(sums.inThread('compute', order)).resolves.toMatchObject({ status: 200 });
   });
+
+  it('lets the beginning of a run wait for nothing that was asked before it', async () => {
+    const done: string[] = [];
+    const before = sums.inThread('compute', long, 60).then(() => done.push('sum'));
+    const begun = sums.inThread('freeze', { plan: tideline, shelf: cards, learned: {} });
+    await begun.then(() => done.push('run'));
+    expect(done).toEqual(['run']);
+    await before;
+  });
+
+  it('takes what a page shows before what takes long anyway', async () => {
+    const done: string[] = [];
+    // One keeps the thread; the others wait behind it.
+    const first = sums.inThread('compute', order);
+    const slow = sums
+      .inThread('record', { address: join(folder, 'none.db') })
+      .catch(() => undefined)
+      .then(() => done.push('record'));
+    const quick = sums.inThread('compute', order).then(() => done.push('page'));
+    await Promise.all([first, slow, quick]);
+    expect(done).toEqual(['page', 'record']);
+  });
 });

@@ -1,6 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
-import { Piscina } from 'piscina';
+import { Piscina, queueOptionsSymbol, type TaskQueue } from 'piscina';
 import { Fault } from '../database';
 import type { JobName, Jobs, OrderToPlace } from './jobs';
 
@@ -24,12 +24,55 @@ const SECONDS: Record<JobName, number> = {
 /** So many may wait; the next is told to come back. */
 const QUEUE = 64;
 
+/** Somebody stands at the bench with the parts weighed out: this waits for nothing else, and has a thread of its own. */
+const URGENT: ReadonlySet<JobName> = new Set(['freeze', 'copy', 'readBackup', 'readArchive']);
+/** Which work goes before which where several wait: what a page shows before what takes long anyway. */
+const RANK: Partial<Record<JobName, number>> = { days: 2, match: 2, record: 3, archive: 3 };
+const USUAL_RANK = 1;
+
+type Waiting = Parameters<TaskQueue['push']>[0];
+
+/** What waits for a thread: the least rank first, and of one rank what came first. */
+class ByRank implements TaskQueue {
+  readonly #waiting: Waiting[] = [];
+
+  get size(): number {
+    return this.#waiting.length;
+  }
+
+  shift(): Waiting | null {
+    return this.#waiting.shift() ?? null;
+  }
+
+  push(task: Waiting): void {
+    const rank = rankOf(task);
+    const at = this.#waiting.findIndex((t) => rankOf(t) > rank);
+    this.#waiting.splice(at < 0 ? this.#waiting.length : at, 0, task);
+  }
+
+  /** Back again, before the others of its rank. */
+  unshift(task: Waiting): void {
+    const rank = rankOf(task);
+    const at = this.#waiting.findIndex((t) => rankOf(t) >= rank);
+    this.#waiting.splice(at < 0 ? this.#waiting.length : at, 0, task);
+  }
+
+  remove(task: Waiting): void {
+    const at = this.#waiting.indexOf(task);
+    if (at >= 0) this.#waiting.splice(at, 1);
+  }
+}
+
+const rankOf = (task: Waiting): number =>
+  (task[queueOptionsSymbol] as { rank?: number } | null)?.rank ?? USUAL_RANK;
+
 /** What a thread runs: read when the first is begun, since tests build their own. */
 const built = (): string => join(process.env.KIRAPEN_HOME ?? process.cwd(), 'build/workers.js');
 
 type Outcome<N extends JobName> = Awaited<ReturnType<Jobs[N]>>;
 
 let pool: Piscina | undefined;
+let urgent: Piscina | undefined;
 
 /** The threads: begun with the first order, one less than the machine's cores so that the pages keep one. */
 function threads(): Piscina {
@@ -38,9 +81,24 @@ function threads(): Piscina {
     minThreads: 1,
     maxThreads: Math.max(1, Math.min(3, availableParallelism() - 1)),
     maxQueue: QUEUE,
+    taskQueue: new ByRank(),
+    // What found no thread free waits with the others, not before them.
+    stricterFIFO: true,
     idleTimeout: 60_000
   });
   return pool;
+}
+
+/** A thread for what waits for nothing else. */
+function urgentThread(): Piscina {
+  urgent ??= new Piscina({
+    filename: built(),
+    minThreads: 0,
+    maxThreads: 1,
+    maxQueue: QUEUE,
+    idleTimeout: 600_000
+  });
+  return urgent;
 }
 
 /**
@@ -57,8 +115,10 @@ export async function inThread<N extends JobName>(
   if (import.meta.env.DEV) return runHere({ job, input });
   const signal = AbortSignal.timeout(seconds * 1000);
   const order: OrderToPlace<N> = { job, input };
+  const ranked = { ...order, [queueOptionsSymbol]: { rank: RANK[job] ?? USUAL_RANK } };
+  const at = URGENT.has(job) ? urgentThread() : threads();
   try {
-    return (await threads().run(order, { signal })) as Outcome<N>;
+    return (await at.run(ranked, { signal })) as Outcome<N>;
   } catch (error) {
     if (signal.aborted)
       throw new Fault(
@@ -79,7 +139,7 @@ async function runHere<N extends JobName>(order: OrderToPlace<N>): Promise<Outco
 
 /** Ends the threads; work that is under way is given up. */
 export async function endThreads(): Promise<void> {
-  const ending = pool;
-  pool = undefined;
-  await ending?.destroy();
+  const ending = [pool, urgent];
+  [pool, urgent] = [undefined, undefined];
+  await Promise.all(ending.map((p) => p?.destroy()));
 }
