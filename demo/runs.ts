@@ -280,7 +280,7 @@ const STAGED: [Plan, Omit<Told, 'waited' | 'slips'> & Partial<Told>][] = [
     {
       id: 'gauge-first',
       hoursAgo: 260,
-      demoulded: 0.5,
+      demoulded: 0.4,
       lesson: 'The scale stayed white once it had set before the wall went in. T.',
       grade: () => GOOD_PIECE
     }
@@ -290,7 +290,7 @@ const STAGED: [Plan, Omit<Told, 'waited' | 'slips'> & Partial<Told>][] = [
     {
       id: 'buoy-first',
       hoursAgo: 900,
-      demoulded: 2,
+      demoulded: 9,
       note: 'Stock lye shaken first; it had settled.',
       lesson: 'Five small batches from stock took an hour. Number 4 was not covered and ashed. R.',
       grade: (n) => (n === 4 ? seen('second', 'ash bloom') : GOOD_PIECE)
@@ -311,7 +311,7 @@ const STAGED: [Plan, Omit<Told, 'waited' | 'slips'> & Partial<Told>][] = [
     {
       id: 'fog-bank-first',
       hoursAgo: 860,
-      demoulded: 20,
+      demoulded: 26,
       lesson: 'The second batch from the same recipe joined well: the loaf was firm, not dry. R.',
       grade: () => GOOD_PIECE
     }

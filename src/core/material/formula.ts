@@ -1,5 +1,3 @@
-import type { Creep } from '../dosing';
-
 /** One part of an uncoloured batch. */
 export interface FormulaPart {
   key: string;
@@ -15,7 +13,7 @@ export interface FormulaPart {
   /** May go in by eye: as much as it takes, a little at a time. */
   byEye?: true;
   /** A plan that has it so: where to start, and the size of each step. */
-  creep?: Creep;
+  creep?: { start: number; step: number };
   /** Rounded down to the scale, never up: too little is safe, too much is not. */
   roundDown?: boolean;
   /** The most of this part that each gram of other parts can take; never weighed above it. */

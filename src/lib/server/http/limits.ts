@@ -25,14 +25,21 @@ export const saysMore = (request: Request, most: number): boolean =>
 /** The same request, which ends in an error as soon as it has sent more; one that says how much it sends is held to that already. */
 export function limited(request: Request, most: number): Request {
   if (!request.body || request.headers.has('content-length') || !Number.isFinite(most)) return request;
+  const init: RequestInit & { duplex: 'half' } = { body: counted(request.body, most), duplex: 'half' };
+  return new Request(request, init);
+}
+
+/** The same pieces up to so many bytes, then an error. What comes after that is not read: the connection stands for the answer. */
+function counted(body: ReadableStream<Uint8Array>, most: number): ReadableStream<Uint8Array> {
+  const reader = body.getReader();
   let left = most;
-  const counted = new TransformStream<Uint8Array, Uint8Array>({
-    transform(piece, out) {
-      left -= piece.length;
+  return new ReadableStream({
+    async pull(out) {
+      const { done, value } = await reader.read();
+      if (done) return out.close();
+      left -= value.length;
       if (left < 0) error(413, 'Payload Too Large');
-      out.enqueue(piece);
+      out.enqueue(value);
     }
   });
-  const init: RequestInit & { duplex: 'half' } = { body: request.body.pipeThrough(counted), duplex: 'half' };
-  return new Request(request, init);
 }
