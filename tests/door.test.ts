@@ -43,7 +43,10 @@ describe('a workshop that is open to the network', () => {
     const streamed = new Response(much).body!;
     const init = { method: 'POST', headers: forms, body: streamed, duplex: 'half' };
     expect((await fetch(at('/sign-in'), init as RequestInit)).status).toBe(413);
-    expect((await fetch(at('/api/v1/plans'), { method: 'POST', body: much })).status).toBe(413);
+    const json = { 'content-type': 'application/json' };
+    expect((await fetch(at('/api/v1/plans'), { method: 'POST', headers: json, body: much })).status).toBe(
+      413
+    );
     expect((await fetch(at('/api/v1/plans'))).status).toBe(401);
   });
 
