@@ -65,6 +65,7 @@ export const PROBLEMS = {
   // Cups and mixes.
   'carrier-exceeds-part': stop('colourants bring more of a part than the cup holds'),
   'chips-too-many': warn('more chips than the body can fill between'),
+  'paste-of-another': note('a paste carried by a part of another material'),
   'colourant-care': note('a colourant that wants care in this material'),
   'colourant-over-limit': warn('more of a colourant than its limit'),
   'colourant-unsuited': warn('a colourant that does not belong in this material'),

@@ -66,6 +66,8 @@ export interface CupOrder {
   formula: Formula;
   doses: readonly CupDose[];
   fillers?: readonly Filler[];
+  /** Fragrance that goes into this cup, as a share of it when it is finished, by weight. */
+  scent?: { share: number; density: number };
   /** ml poured from this cup in all cavities of this mix. */
   pouredMl: number;
   losses: { cling: number; vessel: number };
@@ -99,13 +101,14 @@ const ruleOf = (order: CupOrder): CarrierRule => (order.split ? 'on top' : 'make
 function wantedOf(order: CupOrder, more: number): Wanted {
   const { formula, losses, fillers = [], allowance = 0 } = order;
   const pours = order.pouredMl > 0;
-  const density = colouredDensity(formula, order.doses, ruleOf(order), fillers);
+  const beside = [...fillers, ...(order.scent ? [order.scent] : [])];
+  const density = colouredDensity(formula, order.doses, ruleOf(order), beside);
   const poured = order.pouredMl * density;
   const clings = poured * losses.cling;
   const vessel = pours ? losses.vessel : 0;
   const needed = (poured + clings) * (1 + allowance) + vessel;
   const total = Math.max(needed, pours ? (order.atLeast ?? 0) : 0) + more;
-  const solids = fillers.reduce((s, f) => s + f.share, 0);
+  const solids = beside.reduce((s, f) => s + f.share, 0);
   return {
     density,
     poured,
@@ -193,8 +196,15 @@ function inOrder(order: CupOrder, wanted: Wanted, parts: readonly Weighing[], sc
     const taken = weighing(what, reserve, PART_TOLERANCE, { own: scales.own, all: [scales.own] });
     weighings.splice(before < 0 ? parts.length : weighings.length, 0, taken);
   }
-  return [...weighings, ...chips];
+  // What may rush it is stirred in last, by hand.
+  const scent = order.scent?.share
+    ? [weighing(SCENT, total * order.scent.share, COLOUR_TOLERANCE, scales)]
+    : [];
+  return [...weighings, ...chips, ...scent];
 }
+
+/** A cup's own fragrance among its weighings. */
+const SCENT = { key: 'fragrance', name: 'fragrance', kind: 'part' } as const;
 
 /** The reactive parts, rounded together so that the ratio is kept; one too small for the cup's scale is weighed apart. */
 function partWeighings(formula: Formula, { exact, reserve }: Wanted, { own, all }: Scales): Weighing[] {

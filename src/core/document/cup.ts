@@ -72,6 +72,13 @@ export const Cup = z
     /** Uncoloured base to take out before the colour goes in, g. */
     reserve: z.number().positive('must be more than nothing').max(100_000).optional(),
     fillers: z.array(FillerLine).max(6).optional(),
+    /** Its own fragrance, where that goes into the cups: of the material's basis, and how it behaves; the card's when absent. */
+    fragrance: z
+      .object({
+        share: z.number().min(0).max(0.06, 'is over the usual cap of 6 %'),
+        is: z.enum(['calm', 'quick', 'floral', 'thins'])
+      })
+      .optional(),
     /** How far its colour is stirred in; through when absent. */
     mixing: z.enum(MIXINGS).optional(),
     /** What a portion split from a mix stands in; the smallest that holds it when absent. */

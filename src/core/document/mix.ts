@@ -24,6 +24,8 @@ export const Mix = z.object({
     .array(z.object({ part: Ref, start: z.number().min(0.3).max(1), step: z.number().min(0.01).max(0.5) }))
     .max(4)
     .optional(),
+  /** Fragrance is stirred into the cups after the split, not into the whole mix. */
+  fragrance: z.literal('in the cups').optional(),
   /** The maker's own factor on its card's times: 1.5 with a retarder, 0.8 where it runs ahead. */
   pace: z.number().min(0.1, 'is hardly any time').max(10, 'is ten times its card').optional()
 });

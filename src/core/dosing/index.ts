@@ -17,6 +17,6 @@ export { LET_DOWN_SPARE, proposedLetDowns, WEAKEST_LET_DOWN, type LetDownStep } 
 export { correctMix, type MixWeighing, type MixCorrection } from './overshoot';
 export { calibrateDrop, countWords, dropsWeigh, EIGHTH_TSP, inDrops, inSpoons, type Counted } from './drops';
 export { creepSteps, type Creep } from './creep';
-export { pasteOf, type Paste, type PasteOrder } from './paste';
+export { pasteOf, usualFraction, type Paste, type PasteOrder, type PutIn } from './paste';
 export { thinned } from './rewet';
 export { TOOL_CONDITIONS } from './condition';

@@ -25,6 +25,8 @@ export const Colourant = z.object({
   pigmentFraction: z.number().positive().max(1),
   /** What carries the pigment. A carrier that is a part of the recipe is counted as that part. */
   carrier: z.enum(['none', 'part A', 'part B', 'water', 'oil', 'alcohol', 'base']),
+  /** The material whose part carries it, where that is one: in another it is a foreign part. */
+  carrierOf: z.string().min(1).max(80).optional(),
   /** Density as supplied, g/ml, where it displaces enough to matter (oxide in concrete 4.5). */
   density: z.number().min(0.3).max(20).optional(),
   /** Most that may go in, percent as supplied of the material's own basis; overrides the usual limit. */

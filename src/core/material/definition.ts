@@ -21,6 +21,22 @@ export interface Shift {
   yellow: number;
 }
 
+/** How a fragrance behaves in what it is stirred into: it speeds it up, much, not at all, or thins it. */
+export type ScentIs = 'calm' | 'quick' | 'floral' | 'thins';
+
+/** What a material knows of its fragrance when that is weighed cup by cup. */
+export interface Scented<C> {
+  /** Its card with no fragrance in the whole mix. */
+  without(card: C): C;
+  /** How much its card wants, of its own basis, and how that behaves. */
+  usual(card: C): { share: number; is: ScentIs };
+  /** So much of the basis as a share of a cup that is finished with it, by weight. */
+  shareIn(card: C, share: number): number;
+  /** g/ml. */
+  density: number;
+  pace(share: number, is: ScentIs): Pace[];
+}
+
 /** What light does in the uncoloured material, and how its piece looks wet, sealed and aged. */
 export interface MaterialOptics {
   /** How much it scatters uncoloured, 1/mm. */
@@ -150,6 +166,8 @@ export interface MaterialDefinition<C extends CommonCard = CommonCard> {
   heat?(card: C): { to: number; neverPast: number };
   /** A fragrance that drives it: how it is known, and its share of the oils. */
   fragrance?(card: C): { known: string; share: number } | undefined;
+  /** Fragrance that may go into the cups after a split instead of into the whole mix. */
+  scent?: Scented<C>;
   /** Sugars in it, which warm it by themselves: their share of the oils, and what they are. */
   sugars?(card: C): { share: number; names: string[] };
   /** A fat of it that sets under so many °C and passes for trace, where it is colder than that. */

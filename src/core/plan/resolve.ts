@@ -2,7 +2,7 @@ import type { CupDose, Filler } from '../batch';
 import { paced, together, type Behaviour, type Pace } from '../cure';
 import { behaviourOf } from '../material';
 import type { Scale } from '../dosing';
-import { formulaOf, type Base, type Colourant, type Formula } from '../material';
+import { formulaOf, materials, type Base, type Colourant, type Formula } from '../material';
 import type { Mould } from '../mould';
 import { acts, type ActDefinition, type ActStep } from '../pour';
 import { inPlan, type Diagnostic } from '../problem';
@@ -31,6 +31,8 @@ export interface ResolvedCup {
   parts: { cupId: string; share: number }[];
   doses: CupDose[];
   fillers: Filler[];
+  /** Fragrance of its own, as a share of it when it is finished. */
+  scent?: { share: number; density: number };
   /** What makes it run ahead of its card or behind it. */
   paces: Pace[];
 }
@@ -140,13 +142,14 @@ function mixesOf(
   const said = new Set<string>();
   for (const mix of plan.mixes) {
     const base = bases.get(mix.baseId);
-    const formula = base && formulaOf(base);
-    if (base && formula?.ok)
+    const mixed = base && asMixed(base, mix);
+    const formula = mixed && formulaOf(mixed);
+    if (base && mixed && formula?.ok)
       found.set(mix.id, {
         mix,
         base,
         formula: crept(formula.value, mix),
-        behaviour: behaviourIn(mix, base)
+        behaviour: behaviourIn(mix, mixed)
       });
     if (said.has(mix.baseId)) continue;
     said.add(mix.baseId);
@@ -161,6 +164,22 @@ function mixesOf(
     else if (formula && !formula.ok) problems.push(formula.problem);
   }
   return found;
+}
+
+/** A card as a mix is made of it: without its fragrance where that goes into the cups. */
+function asMixed(base: Base, { fragrance, feeds }: Mix): Base {
+  const { scent } = materials.of(base);
+  // A card without its fragrance is a card of its own kind still.
+  return fragrance === 'in the cups' && feeds === 'split' && scent ? (scent.without(base) as Base) : base;
+}
+
+/** The fragrance that goes into a cup by itself: what is weighed of it, and what it does to its time. */
+function scentOf(cup: Cup, { mix, base }: ResolvedMix) {
+  const { scent } = materials.of(base);
+  if (mix.fragrance !== 'in the cups' || mix.feeds !== 'split' || !scent) return undefined;
+  const { share, is } = cup.fragrance ?? scent.usual(base);
+  const weighed = { share: scent.shareIn(base, share), density: scent.density };
+  return { weighed, paces: scent.pace(share, is) };
 }
 
 /** How a mix behaves as it is made here: its parts' temperature, and what speeds or slows all of it. */
@@ -188,22 +207,24 @@ function cupsOf(
     const parts = partsOf(cup, all, problems);
     const mix = mixes.get(mixId ?? firstMix(cup, all) ?? '');
     const doses = dosesOf(cup, colourants);
-    const coloured = mix && mixId !== undefined ? colourPaces(mix.base, doses) : [];
+    const scent = mix && mixId !== undefined ? scentOf(cup, mix) : undefined;
+    const coloured =
+      mix && mixId !== undefined ? [...colourPaces(mix.base, doses), ...(scent?.paces ?? [])] : [];
     return {
       cup,
       ...(mix ? { mix: { ...mix, behaviour: paced(mix.behaviour, together(coloured)) } } : {}),
       parts,
       doses,
-      paces: mix && mixId !== undefined ? [...mixPaces(mix.mix, mix.base), ...coloured] : [],
-      fillers: (cup.fillers ?? []).map((f) => ({
-        id: f.id,
-        name: f.name,
-        share: f.percent / 100,
-        density: f.density
-      }))
+      paces:
+        mix && mixId !== undefined ? [...mixPaces(mix.mix, asMixed(mix.base, mix.mix)), ...coloured] : [],
+      ...(scent ? { scent: scent.weighed } : {}),
+      fillers: fillersOf(cup)
     };
   });
 }
+
+const fillersOf = ({ fillers = [] }: Cup): Filler[] =>
+  fillers.map(({ id, name, percent, density }) => ({ id, name, share: percent / 100, density }));
 
 /** A cup's recipe with its colourants found; those that are gone from the shelf are left out. */
 export const dosesOf = (cup: Cup, colourants: ReadonlyMap<string, Colourant>): CupDose[] =>

@@ -117,6 +117,7 @@ function orderOf(
     formula: cup.mix!.formula,
     doses: cup.doses,
     fillers: cup.fillers,
+    ...(cup.scent ? { scent: cup.scent } : {}),
     pouredMl: mlOf(work, pours),
     losses: {
       cling: work.losses.cling,

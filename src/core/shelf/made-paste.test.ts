@@ -1,5 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { cards } from '../../../demo/cards';
+import { tideline } from '../../../demo/plans';
+import { usualFraction, type PutIn } from '../dosing';
 import { Colourant } from '../material';
+import { computePlan, type Plan } from '../plan';
+import { metricWords } from '../quantity';
 import { startingLibrary } from './library';
 import { Lot } from './lot';
 import { pigmentsToMull, shelvedPaste, type MadePaste } from './made-paste';
@@ -53,5 +58,56 @@ describe('a paste made here', () => {
   it('that does not mull is refused', () => {
     const stiff = shelvedPaste({ ...made, order: { ...order, fraction: 0.9 } }, ids);
     expect(stiff.ok ? '' : stiff.problem.code).toBe('paste-fraction');
+  });
+
+  it('is what really went in, weighed, by spoons and by drops, and says so', () => {
+    const put: PutIn[] = [
+      { of: 'pigment', amount: 20, by: 'g' },
+      { of: 'pigment', amount: 2, by: '⅛ tsp', each: 0.5 },
+      { of: 'carrier', amount: 12, by: 'g' },
+      { of: 'carrier', amount: 50, by: 'drops', each: 0.04 }
+    ];
+    const shelved = shelvedPaste({ ...made, order: { ...order, put } }, ids);
+    if (!shelved.ok) throw new Error('no paste');
+    const { card, lot } = shelved.value;
+    // 21 g of pigment in 14 g of hardener, whatever was meant.
+    expect(card.pigmentFraction).toBeCloseTo(0.6, 4);
+    expect(lot.grams).toBeCloseTo(35, 9);
+    expect(metricWords(card.notes)).toBe(
+      'Made here: 20.00 g + 2 × ⅛ tsp of pigment in 12.00 g + 50 drops of hardener; 21.00 g in 14.00 g.'
+    );
+  });
+
+  it('of which only one part went in is none', () => {
+    const one = shelvedPaste(
+      { ...made, order: { ...order, put: [{ of: 'pigment', amount: 5, by: 'g' }] } },
+      ids
+    );
+    expect(one.ok ? '' : one.problem.code).toBe('paste-nothing');
+  });
+
+  it('knows whose part carries it, and says so in another', () => {
+    const shelved = shelvedPaste({ ...made, carrierOf: 'clear-slow' }, ids);
+    if (!shelved.ok) throw new Error('no paste');
+    const paste = shelved.value.card;
+    const shelf = { ...cards, colourants: [...cards.colourants, paste] };
+    const said = (baseId: string) => {
+      const plan: Plan = {
+        ...tideline,
+        mixes: tideline.mixes.map((m) => ({ ...m, baseId })),
+        cups: tideline.cups.map((c) => ({
+          ...c,
+          recipe: c.recipe.map((l) => ({ ...l, colourantId: paste.id }))
+        }))
+      };
+      return computePlan(plan, shelf).problems.filter((p) => p.code === 'paste-of-another').length;
+    };
+    expect(said('clear-slow')).toBe(0);
+    expect(said('clear-quick')).toBeGreaterThan(0);
+  });
+
+  it('usually holds much of a mineral and little of what is light', () => {
+    expect(usualFraction(4.2)).toBe(0.6);
+    expect(usualFraction(1.8)).toBe(0.25);
   });
 });

@@ -1,4 +1,4 @@
-import { pasteOf, type Paste, type PasteOrder } from '../dosing';
+import { pasteOf, type Paste, type PasteOrder, type PutIn } from '../dosing';
 import type { Colourant } from '../material';
 import { ok, type Result } from '../problem';
 import { weighing } from '../quantity';
@@ -33,6 +33,8 @@ export const pigmentsToMull = (colourants: readonly Colourant[]): Colourant[] =>
 export interface MadePaste {
   pigment: Colourant;
   carrier: Colourant['carrier'];
+  /** The material whose part carries it, where that is one. */
+  carrierOf?: string | undefined;
   order: PasteOrder;
   madeAt: number;
   useBy: number;
@@ -60,9 +62,10 @@ export function shelvedPaste(
       name,
       form: carrier.form,
       carrier: carrier.carrier,
+      ...(made.carrierOf === undefined ? {} : { carrierOf: made.carrierOf }),
       pigmentFraction: Number(paste.value.fraction.toFixed(4)),
       shelfMonths: made.shelfMonths,
-      notes: madeOf(paste.value, made.order.division, carrier.words)
+      notes: madeOf(paste.value, made.order, carrier.words)
     },
     lot: {
       id: ids.lot,
@@ -80,8 +83,19 @@ export function shelvedPaste(
   });
 }
 
-const madeOf = ({ pigment, carrier }: Paste, division: number, words: string) =>
-  `Made here: ${weighing(pigment, division)} in ${weighing(carrier, division)} ${words}.`;
+/** What went in, as it was put in where that was kept. */
+function madeOf({ pigment, carrier }: Paste, { division, put }: PasteOrder, words: string): string {
+  const g = (grams: number) => weighing(grams, division);
+  if (!put?.length) return `Made here: ${g(pigment)} in ${g(carrier)} ${words}.`;
+  const one = ({ amount, by }: PutIn) =>
+    by === 'g' ? g(amount) : `${amount} ${by === 'drops' ? 'drops' : '× ⅛ tsp'}`;
+  const of = (what: PutIn['of']) =>
+    put
+      .filter((p) => p.of === what)
+      .map(one)
+      .join(' + ');
+  return `Made here: ${of('pigment')} of pigment in ${of('carrier')} of ${words}; ${g(pigment)} in ${g(carrier)}.`;
+}
 
 const worth = ({ pigment, carrier, costGram = 0 }: Paste) => ({
   grams: pigment + carrier,

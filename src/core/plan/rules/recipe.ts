@@ -16,12 +16,43 @@ import { missing } from './missing';
 const percent = (x: number) => `${Number(x.toFixed(2))} %`;
 
 /** Colourants that are gone from the shelf, do not belong in the material, or are over their limit or the cup's. */
-export function recipeProblems({ cup, mix }: ResolvedCup, { colourants }: ResolvedPlan): Diagnostic[] {
+export function recipeProblems(
+  { cup, mix }: ResolvedCup,
+  { colourants, allBases }: ResolvedPlan
+): Diagnostic[] {
   const found = cup.recipe.flatMap((line) => {
     const colourant = colourants.get(line.colourantId);
     return colourant ? measureProblems(cup, line, colourant) : [gone(cup, line)];
   });
-  return mix ? [...found, ...limitProblems(cup, colourants, mix.base.kind, mix.formula)] : found;
+  if (!mix) return found;
+  return [
+    ...found,
+    ...limitProblems(cup, colourants, mix.base.kind, mix.formula),
+    ...foreignParts(cup, colourants, { own: mix.base, bases: allBases })
+  ];
+}
+
+/** Pastes that are carried by a part of another material: that part does not cure, or cures otherwise, in this one. */
+function foreignParts(
+  cup: Cup,
+  colourants: ReadonlyMap<string, Colourant>,
+  { own, bases }: { own: Base; bases: ReadonlyMap<string, Base> }
+): Diagnostic[] {
+  return cup.recipe.flatMap((line): Diagnostic[] => {
+    const { name, carrier, carrierOf } = colourants.get(line.colourantId) ?? {};
+    if (carrierOf === undefined || carrierOf === own.id || !carrier?.startsWith('part')) return [];
+    const other = bases.get(carrierOf)?.name ?? 'another material';
+    const part = carrier === 'part A' ? 'resin' : 'hardener';
+    return [
+      {
+        code: 'paste-of-another',
+        level: 'note',
+        ...at(cup, line, 'colourantId'),
+        sentence: `${cup.name}: ${name} is made in the ${part} of ${other}, and this is ${own.name}.`,
+        mend: `Up to a percent or two hardly matters; for more, grind it into the ${part} of ${own.name}.`
+      }
+    ];
+  });
 }
 
 const at = (cup: Cup, line: RecipeLine, field: string) => inPlan('cups', cup.id, 'recipe', line.id, field);

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { freshId } from '$core/edit';
   import { type Cup } from '$core/document';
+  import { materials } from '$core/material';
   import { parseCount } from '$core/quantity';
   import type { PlanView } from '../../plan/plan-view.svelte';
   import Choice from '../forms/Choice.svelte';
@@ -23,6 +24,18 @@
   const vesselId = $derived(split ? cup.vesselId : (cup.vesselId ?? mix?.vesselId));
   const setVessel = (id: string) =>
     split ? set(['vesselId'], id || undefined) : setMix('vesselId', id || undefined);
+  /** What goes into this cup by itself, where the fragrance is stirred in after the split. */
+  const ownScent = $derived.by(() => {
+    const base = editor.shelf.bases.find((b) => b.id === mix?.baseId);
+    const scent = base && materials.of(base).scent;
+    return scent && split && mix?.fragrance ? (cup.fragrance ?? scent.usual(base)) : undefined;
+  });
+  const SCENTS = [
+    { value: 'calm', label: 'does not speed up trace' },
+    { value: 'quick', label: 'quickens it' },
+    { value: 'floral', label: 'floral, quickens it much' },
+    { value: 'thins', label: 'thins it' }
+  ];
   const MIXINGS = [
     { value: 'full', label: 'all through' },
     { value: 'marbled', label: 'marbled: a few strokes' },
@@ -103,6 +116,25 @@
         onchange={(v) => set(['mixing'], v === 'full' ? undefined : v)}
       />
     </Row>
+    {#if ownScent}
+      <Row label="Fragrance, of the oils">
+        <QuantityField
+          label="Fragrance, of the oils"
+          unit="%"
+          max={0.06}
+          value={ownScent.share}
+          onchange={(share) => set(['fragrance'], { ...ownScent, share })}
+        />
+      </Row>
+      <Row label="It">
+        <Choice
+          label="How the fragrance behaves"
+          value={ownScent.is}
+          options={SCENTS}
+          onchange={(is) => set(['fragrance'], { ...ownScent, is })}
+        />
+      </Row>
+    {/if}
     {#if mix && !split}
       <Row label="Material of this cup">
         <Choice

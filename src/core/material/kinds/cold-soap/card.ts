@@ -167,6 +167,12 @@ const oilParts = ({ oils, stock }: SoapCard): FormulaPart[] =>
     ? [{ key: STOCK_OILS, name: 'stock oils, stirred through', share: 1 }]
     : oils.map((o, i) => ({ key: oilKey(i), name: `${o.name} oil`, share: o.share }));
 
+/** So much fragrance of the oils as a share of a batter with it, by weight. */
+export function scentIn(base: SoapCard, ofOils: number): number {
+  const rest = partsOf({ ...base, fragrance: 0 }).reduce((s, p) => s + p.share, 0);
+  return ofOils / (rest + ofOils);
+}
+
 /** Lye for one gram of the oils. */
 const lyeOf = (base: SoapCard): Lye =>
   lyeFor(

@@ -2,9 +2,9 @@ import { byCardTimes } from '../../../cure';
 import { avoid, care, good, inItsOwnBase, madeFor } from '../../compatibility';
 import { defineMaterial } from '../../define';
 import { SUPERFAT_TOLERANCE } from '../../tolerances';
-import { settingFat, SoapCard, soapFormula, soapMaking, superfatOf } from './card';
+import { scentIn, settingFat, SoapCard, soapFormula, soapMaking, superfatOf } from './card';
 import { soapCraft } from './craft';
-import { soapPaces, sugarsOf, whitePaces } from './paces';
+import { scentPace, soapPaces, sugarsOf, whitePaces } from './paces';
 import { starting } from './starting';
 
 /** Cold-process soap. Limits, compatibility and words are usual practice of the trade; each oil's own sheet wins. */
@@ -92,6 +92,14 @@ export const coldSoap = defineMaterial<SoapCard>({
   paces: soapPaces,
   fragrance: ({ fragrance, fragranceIs = 'calm' }) =>
     fragrance > 0 && fragranceIs !== 'calm' ? { known: fragranceIs, share: fragrance } : undefined,
+  scent: {
+    without: (card) => ({ ...card, fragrance: 0 }),
+    usual: ({ fragrance, fragranceIs = 'calm' }) => ({ share: fragrance, is: fragranceIs }),
+    shareIn: scentIn,
+    // Fragrance and essential oils: 0.85 to 1.05 g/ml, typically.
+    density: 0.95,
+    pace: scentPace
+  },
   sugars: sugarsOf,
   setsIn: settingFat,
   whitePaces,

@@ -1,4 +1,5 @@
 import type { Pace } from '../../../cure';
+import type { ScentIs } from '../../definition';
 import { waterShare, type SoapCard } from './card';
 
 /** Seconds of a stick blender after which a soap's open time is reckoned: a few short bursts. */
@@ -9,10 +10,11 @@ const LEAST = 0.4;
 const SOME_WHITE = 0.3;
 
 /** How much of its time a soap keeps for each share of the oils that is fragrance: starting figures of the trade. */
-const FRAGRANCE: Record<NonNullable<SoapCard['fragranceIs']>, { per: number; words: string }> = {
+const FRAGRANCE: Record<ScentIs, { per: number; words: string }> = {
   calm: { per: 0, words: '' },
   quick: { per: 5, words: 'quickens' },
-  floral: { per: 15, words: 'is floral and quickens much' }
+  floral: { per: 15, words: 'is floral and quickens much' },
+  thins: { per: -8, words: 'thins it' }
 };
 /** Sugars warm the batter: what they take of its time for each share of the oils, and what they go by. */
 const SUGAR = { per: 5, names: /sugar|honey|milk|syrup|juice/i };
@@ -26,13 +28,16 @@ const PER_SECOND = 0.01;
 const taking = (share: number): number => Math.max(LEAST, 1 - share);
 const pace = (factor: number, why: string): Pace[] => (Math.abs(factor - 1) < 0.005 ? [] : [{ factor, why }]);
 
+/** What so much of a fragrance, of the oils, does to the time of what it is stirred into. */
+export const scentPace = (share: number, is: ScentIs): Pace[] =>
+  pace(taking(FRAGRANCE[is].per * share), `the fragrance ${FRAGRANCE[is].words}`);
+
 /** What makes a whole batch run ahead of its card or lag behind it: fragrance, sugars, the blender. Starting figures of the trade. */
 export function soapPaces(card: SoapCard, { blender }: { blender?: number | undefined }): Pace[] {
-  const { per, words } = FRAGRANCE[card.fragranceIs ?? 'calm'];
   const sugars = [...(card.additives ?? []).filter((a) => SUGAR.names.test(a.name)), ...sugarInLiquid(card)];
   const seconds = (blender ?? USUAL_BLENDER) - USUAL_BLENDER;
   return [
-    ...pace(taking(per * card.fragrance), `the fragrance ${words}`),
+    ...scentPace(card.fragrance, card.fragranceIs ?? 'calm'),
     ...sugars.flatMap((a) => pace(taking(SUGAR.per * a.share), `${a.name} warms it`)),
     ...pace(
       taking(seconds * PER_SECOND),

@@ -21,6 +21,13 @@
   /** What is said of one mix of a base holds for all of the plan’s. */
   const setMixes = (key: 'joinedAt' | 'blender' | 'pace', value: number | undefined) =>
     editor.edits(plan.mixes.map((m) => ({ path: ['mixes', m.id, key], value })));
+  /** A split mix whose fragrance can wait for the cups. */
+  const scented = $derived.by(() => {
+    const base = editor.shelf.bases.find((b) => b.id === first?.baseId);
+    return first?.feeds === 'split' && base !== undefined && materials.of(base).scent !== undefined;
+  });
+  const setScent = (value: 'in the cups' | undefined) =>
+    editor.edits(plan.mixes.map((m) => ({ path: ['mixes', m.id, 'fragrance'], value })));
   const clockOf = (hour: number) => formatHour(hour * 60, preferences().clock);
   const setNight = (value: typeof night) => editor.edit({ path: ['bench', 'night'], value });
 </script>
@@ -54,6 +61,13 @@
           />
         </Row>
       </div>
+    {/if}
+    {#if scented}
+      <Tick
+        checked={first?.fragrance !== undefined}
+        onchange={() => setScent(first?.fragrance ? undefined : 'in the cups')}
+        >the fragrance goes into the cups, after the split</Tick
+      >
     {/if}
     <div class="grid grid-cols-2 gap-x-3">
       <Row

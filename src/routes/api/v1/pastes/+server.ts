@@ -13,9 +13,23 @@ const cost = z.number().nonnegative('cannot be less than nothing').max(1_000_000
 const Made = z.object({
   pigmentId: z.string().min(1).max(60),
   carrier: z.enum(PASTE_CARRIERS.map((c) => c.carrier)),
+  /** The material whose part carries it. */
+  carrierOf: z.string().min(1).max(80).optional(),
   make: z.number(),
   fraction: z.number(),
   division: z.number().positive(),
+  /** What really went in, where that was kept: so much of this, so much of that. */
+  put: z
+    .array(
+      z.object({
+        of: z.enum(['pigment', 'carrier']),
+        amount: z.number().positive('must be more than nothing').max(100_000),
+        by: z.enum(['g', '⅛ tsp', 'drops']),
+        each: z.number().positive().max(100).optional()
+      })
+    )
+    .max(60)
+    .optional(),
   shelfMonths: z.int().min(1).max(240),
   pigmentCost: cost,
   carrierCost: cost
@@ -25,13 +39,21 @@ const Made = z.object({
 export const POST = async ({ request }) => {
   const body = await readBody(request, Made, 'paste');
   if ('refused' in body) return body.refused;
-  const { pigmentId, carrier, shelfMonths, ...order } = body.value;
+  const { pigmentId, carrier, carrierOf, shelfMonths, ...order } = body.value;
   const opened = await store();
   const pigment = await findCard(opened.db, 'colourants', pigmentId);
   if (!pigment) return notHere('colourant', pigmentId);
   const now = Date.now();
   const shelved = shelvedPaste(
-    { pigment, carrier, order, shelfMonths, madeAt: now, useBy: addMonths(now, shelfMonths).getTime() },
+    {
+      pigment,
+      carrier,
+      carrierOf,
+      order,
+      shelfMonths,
+      madeAt: now,
+      useBy: addMonths(now, shelfMonths).getTime()
+    },
     { card: newId(), lot: newId() }
   );
   if (!shelved.ok) return refuse([shelved.problem]);
