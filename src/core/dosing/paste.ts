@@ -1,3 +1,4 @@
+import type { Colourant } from '../material';
 import { fail, ok, type Result } from '../problem';
 import { figure } from '../quantity';
 
@@ -34,12 +35,11 @@ const USUAL_FRACTION = { mineral: 0.6, light: 0.25 } as const;
 const MINERAL = 2.8;
 
 /**
- * How much pigment a paste usually holds, by what its pigment weighs.
- * @param density of the dry pigment, g/ml; a mineral's where it is not known
- * @example usualFraction(4.2) // 0.6
+ * How much pigment a paste usually holds, by what its pigment is and weighs.
+ * @example usualFraction({ form: 'powder', density: 4.2 }) // 0.6
  */
-export const usualFraction = (density = MINERAL): number =>
-  density >= MINERAL ? USUAL_FRACTION.mineral : USUAL_FRACTION.light;
+export const usualFraction = ({ form, density }: Pick<Colourant, 'form' | 'density'>): number =>
+  form === 'botanical' || (density ?? MINERAL) < MINERAL ? USUAL_FRACTION.light : USUAL_FRACTION.mineral;
 
 /** The weights of a paste, g, and what it costs. */
 export interface Paste {

@@ -107,7 +107,9 @@ describe('a paste made here', () => {
   });
 
   it('usually holds much of a mineral and little of what is light', () => {
-    expect(usualFraction(4.2)).toBe(0.6);
-    expect(usualFraction(1.8)).toBe(0.25);
+    expect(usualFraction({ form: 'powder', density: 4.2 })).toBe(0.6);
+    expect(usualFraction({ form: 'powder' })).toBe(0.6);
+    expect(usualFraction({ form: 'powder', density: 1.8 })).toBe(0.25);
+    expect(usualFraction({ form: 'botanical' })).toBe(0.25);
   });
 });

@@ -31,6 +31,16 @@
       .filter((b) => b.act === 'pour')
       .map((b) => `${lettered(cupOf(b.cupId) ?? { letter: '', name: '' })} after ${duration(b.from)}`)
   );
+  /** Words of ticks that have room beside each other. */
+  const ticks = $derived.by(() => {
+    let last = -Infinity;
+    return ticksOf(axis.stretches, x).filter((tick) => {
+      const at = x(tick);
+      if (at - last < 46) return false;
+      last = at;
+      return true;
+    });
+  });
   /** Whether something that passes by itself, named there, fills a wait. */
   const passing = (s: { from: number; to: number }) =>
     blocks.some((b) => b.unattended && b.from < s.to && b.to > s.from && fits(b.label, x(b.to) - x(b.from)));
@@ -50,7 +60,7 @@
       <CupPattern id="{uid}-{cup.cupId}" colour={cup.colour} hatch={cup.hatch} />
     {/each}
   </defs>
-  {#each ticksOf(axis.stretches, x) as tick (tick)}
+  {#each ticks as tick (tick)}
     <text x={x(tick)} y={TOP - 6} text-anchor={tick ? 'middle' : 'start'} font-size="12.5" fill="var(--ink-2)"
       >{tickWords(tick)}</text
     >

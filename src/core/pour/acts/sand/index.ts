@@ -1,10 +1,12 @@
 import { defineAct } from '../../define';
-import { list, oneOf, type ActOf } from '../../fields';
+import { count, list, maybe, oneOf, type ActOf } from '../../fields';
 
 /** Sanded through the grits. */
 const fields = {
   grits: list('Grits', [120, 240, 400, 800], 10_000),
-  wet: oneOf('How', ['wet', 'dry'], 'wet')
+  wet: oneOf('How', ['wet', 'dry'], 'wet'),
+  /** Of the machine, where it is no hand's. */
+  turns: maybe(count('Turns a minute', 2000, 20_000))
 };
 export type Sand = ActOf<'sand', typeof fields>;
 
@@ -19,7 +21,7 @@ export const sand = defineAct({
   edges: { early: 'soft resin drags and clogs' },
   words: (act, { cavities }) => ({
     title: `sand ${act.wet}`,
-    where: act.grits.join(', '),
+    where: `${act.grits.join(', ')}${act.turns === undefined ? '' : `, ${act.turns} turns a minute`}`,
     act: 'Sand',
     rest: `${cavities} ${act.wet} through ${act.grits.join(', ')}`,
     hint:

@@ -2,7 +2,7 @@
   import Choice from '../../../../lib/ui/forms/Choice.svelte';
   import { goto } from '$app/navigation';
   import { EIGHTH_TSP, pasteOf, usualFraction, type PutIn } from '$core/dosing';
-  import type { Colourant } from '$core/material';
+  import { compatibilityOf, type Colourant } from '$core/material';
   import type { Problem } from '$core/problem';
   import { weighing } from '$core/quantity';
   import { PASTE_CARRIERS, pigmentsToMull } from '$core/shelf';
@@ -22,7 +22,11 @@
   let pigmentId = $state('');
   let carrier = $state<Colourant['carrier']>('part B');
   /** Materials in two parts: whose part carries it. */
-  const materialsOfTwo = $derived(data.shelf.bases.filter((b) => 'a' in b && 'b' in b));
+  const materialsOfTwo = $derived(
+    data.shelf.bases.filter(
+      (b) => 'a' in b && 'b' in b && compatibilityOf('paste', b.kind).verdict === 'good'
+    )
+  );
   let ofMaterial = $state<string>();
   const material = $derived(ofMaterial ?? materialsOfTwo[0]?.id);
   const isPart = $derived(carrier.startsWith('part') && material !== undefined);
@@ -176,7 +180,7 @@
         </Row>
         <Row
           label="Pigment in it"
-          hint="usual for this one: {Math.round(usualFraction(pigment?.density) * 100)} %"
+          hint={pigment && `usual for this one: ${Math.round(usualFraction(pigment) * 100)} %`}
         >
           <QuantityField
             label="Pigment in it"
