@@ -41,6 +41,7 @@ export const PROBLEMS = {
   'chambers-uneven': warn('chambers stand at different levels when the divider comes out'),
   'draft-grips': warn('walls lean in, or too little for a stiff mould'),
   'embed-stands-out': either(['warn', 'note'], 'an embed stands out of the pour'),
+  'works-into-nothing': warn('powder is to be worked into an empty mould'),
   'one-cup-twice': warn('two cups are to be poured at once, and both are the same one'),
   'casting-of-itself': stop('a casting would be set into itself'),
   'casting-not-out': stop('a casting is set in before it has left its own mould'),

@@ -141,7 +141,8 @@ function pictureOf(
 }
 
 /** The cup that a matter came from; chips came in their body's, drops in the cup they fell into. */
-const cupOf = (matter: Matter | undefined) => (matter && 'cupId' in matter ? matter.cupId : undefined);
+const cupOf = (matter: Matter | undefined) =>
+  matter && 'cupId' in matter && matter.cupId ? matter.cupId : undefined;
 
 const bytesOf = (hex: string): [number, number, number] => [
   parseInt(hex.slice(1, 3), 16),

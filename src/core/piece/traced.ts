@@ -53,6 +53,7 @@ export function traced(plan: ResolvedPlan, filled: FilledCavitySet, asked: Trace
     filled,
     casting,
     content: contentsOf(plan, matters),
+    pot: potsOf(plan, matters),
     setIn: (id) => castingSetIn(plan, filled, { ...asked, matters }, id) ?? objectOf(filled, id),
     chambers: chambersOf(filled),
     // A heavy colour has sunk once all is poured that it sinks through.
@@ -84,6 +85,7 @@ interface Going extends Pick<Traced, 'casting'> {
   plan: ResolvedPlan;
   filled: FilledCavitySet;
   content(cupId: string): Content;
+  pot(colourantId: string): { content: Content; density: number };
   setIn(id: string | undefined): SetIn | undefined;
   chambers: ReadonlyMap<string, { id: string; from: number; to: number }>;
   /** Whether what is heavy sinks. */
@@ -120,6 +122,7 @@ function perform({ step, act, share, gated }: Performed, going: Going): void {
   act.definition.flow(act.act, casting, {
     mm3: ml * 1000 * (1 - sinks),
     content,
+    pot: going.pot,
     chamber: (id) => chambers.get(id),
     object: going.setIn
   });
@@ -263,6 +266,25 @@ function contentsOf(plan: ResolvedPlan, matters: Matter[]): (cupId: string) => C
     return made;
   };
   return contentOf;
+}
+
+/** Dry powders, loose or as they are worked in, where no card says, g/ml: between an organic pigment and an oxide. */
+const POWDER = 2.5;
+
+/** What pots hold that are put onto a face by themselves. */
+function potsOf(
+  { colourants }: ResolvedPlan,
+  matters: Matter[]
+): (colourantId: string) => { content: Content; density: number } {
+  const known = new Map<string, Content>();
+  return (colourantId) => {
+    const content = known.get(colourantId) ?? {
+      matter: matters.push({ kind: 'drop', cupId: '', colourantId }) - 1,
+      parts: []
+    };
+    known.set(colourantId, content);
+    return { content, density: colourants.get(colourantId)?.density ?? POWDER };
+  };
 }
 
 function unstirredOf(

@@ -20,6 +20,8 @@ export interface Poured {
   /** mm³ for one cavity; 0 for an act that pours nothing. */
   mm3: number;
   content(cupId: string): Content;
+  /** A pot's own dry colour, and its density, g/ml. */
+  pot(colourantId: string): { content: Content; density: number };
   /** The chamber a step names: its share of the footprint from the left. */
   chamber(id: string): { id: string; from: number; to: number } | undefined;
   /** One of a group’s objects to set in: half its width where it is widest and half its height, mm; undefined where none is kept. */

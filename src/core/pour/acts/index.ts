@@ -18,6 +18,7 @@ import { lift, type Lift } from './lift';
 import { placeEmbed, type PlaceAct } from './place';
 import { barrier, type Barrier } from './barrier';
 import { dust, type Dust } from './dust';
+import { workIn, type WorkIn } from './work-in';
 import { sprinkle, type Sprinkle } from './sprinkle';
 import { withdraw, type Withdraw } from './withdraw';
 import { tap, type Tap } from './tap';
@@ -67,6 +68,7 @@ export const acts = new ActRegistry()
   .add(placeEmbed)
   .add(barrier)
   .add(dust)
+  .add(workIn)
   .add(sprinkle)
   .add(withdraw)
   .add(tap)
@@ -116,6 +118,7 @@ export type Act =
   | PlaceAct
   | Barrier
   | Dust
+  | WorkIn
   | Sprinkle
   | Withdraw
   | Tap
