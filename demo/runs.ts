@@ -292,7 +292,7 @@ const STAGED: [Plan, Omit<Told, 'waited' | 'slips'> & Partial<Told>][] = [
       hoursAgo: 900,
       demoulded: 9,
       note: 'Stock lye shaken first; it had settled.',
-      lesson: 'Five small batches from stock took an hour. Number 4 was not covered and ashed. R.',
+      lesson: 'Four small batches from stock took an hour. Number 4 was not covered and ashed. R.',
       grade: (n) => (n === 4 ? seen('second', 'ash bloom') : GOOD_PIECE)
     }
   ],

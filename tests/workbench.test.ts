@@ -47,7 +47,7 @@ const measured = () =>
       inSight: lines.filter(inSight).length,
       highest: Math.max(0, ...lines.map((e) => e.getBoundingClientRect().height)),
       picture: picture.width,
-      drawn: Math.max(drawn.width, drawn.height),
+      drawn: Math.round(Math.max(drawn.width, drawn.height)),
       cut: inSight(document.querySelector('[data-cut] svg')),
       controls: inSight(document.querySelector('[data-picture-controls]')),
       strip: strip.height,

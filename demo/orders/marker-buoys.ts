@@ -3,16 +3,8 @@ import type { Plan } from '../../src/core/plan';
 const BANDS = [
   { id: 'white-1', letter: 'A', hatch: 'plain', name: 'foam', colourantId: 'white-powder', percent: 1.2 },
   { id: 'brick', letter: 'B', hatch: 'slant', name: 'brick drain', colourantId: 'red-oxide', percent: 0.8 },
-  {
-    id: 'white-2',
-    letter: 'C',
-    hatch: 'dots',
-    name: 'foam again',
-    colourantId: 'white-powder',
-    percent: 1.2
-  },
-  { id: 'ochre', letter: 'D', hatch: 'level', name: 'ochre bank', colourantId: 'yellow-oxide', percent: 0.8 },
-  { id: 'heron', letter: 'E', hatch: 'upright', name: 'heron', colourantId: 'indigo', percent: 0.6 }
+  { id: 'ochre', letter: 'C', hatch: 'level', name: 'ochre bank', colourantId: 'yellow-oxide', percent: 0.8 },
+  { id: 'heron', letter: 'D', hatch: 'upright', name: 'heron', colourantId: 'indigo', percent: 0.6 }
 ] as const;
 
 /** Order L: "Marker buoy" soaps, balls of thin bands, each band a small fresh batch from stock lye and stock oils. */

@@ -117,7 +117,7 @@ describe('the orders of the demo workshop', () => {
     expect(c.groups[0]!.capacity).toBeCloseTo(ml, 0);
   });
 
-  it('L: balls of 52 mm in five bands, each of stock lye and stock oils that the scale can weigh', () => {
+  it('L: balls of 52 mm in four bands, each of stock lye and stock oils that the scale can weigh', () => {
     const c = of(buoy);
     expect(c.groups[0]!.capacity).toBeCloseTo(((4 / 3) * Math.PI * 26 ** 3) / 1000, 1);
     for (const cup of c.cups) {

@@ -51,6 +51,20 @@ function withSteps(plan: Plan, more: readonly { kind: string; at: number; group:
   }, plan);
 }
 
+describe('every task has a name of its own', () => {
+  it.each(plans.map((p) => [p.name, p] as const))('of %s, in as many turns as there may be', (_, plan) => {
+    for (const turns of [1, 3]) {
+      const many: Plan = {
+        ...plan,
+        mixes: plan.mixes.map((m) => ({ ...m, turns })),
+        groups: plan.groups.map((g) => ({ ...g, count: g.count * 3 }))
+      };
+      const ids = tasksOf(many, figuresOf(many, cards)).map((t) => t.id);
+      expect(ids.filter((id, i) => ids.indexOf(id) !== i)).toEqual([]);
+    }
+  });
+});
+
 describe('nothing that is planned is dropped', () => {
   it.each(plans.map((p) => [p.name, p] as const))('of %s', (_, plan) => expect(dropped(plan)).toEqual([]));
 

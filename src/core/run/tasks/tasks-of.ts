@@ -51,7 +51,7 @@ function tasksFor(plan: Plan, computed: Computed, item: SequenceItem, poured: Ma
       return holdTask(computed, item);
     case 'do':
       return demouldsOf(plan, item).length
-        ? demouldsOf(plan, item).flatMap((id) => demouldTask(computed, id))
+        ? demouldsOf(plan, item).flatMap((id) => demouldTask(computed, id, item.turn))
         : doTask(plan, computed, item);
   }
 }
@@ -76,11 +76,13 @@ function demouldsOf(plan: Plan, { stepId }: Item<'do'>): string[] {
   return known?.definition.traits?.(known.act).includes('demoulds') ? step!.where : [];
 }
 
-function demouldTask(computed: Computed, groupId: string): Task[] {
+/** Castings of each turn of a pot leave their moulds by themselves, where more is poured onto them. */
+function demouldTask(computed: Computed, groupId: string, turn = 1): Task[] {
   const window = computed.score.demould.find((d) => d.groupId === groupId);
   if (!window) return [];
   const { from, to, lastPour } = window;
-  return [{ id: `demould:${groupId}`, kind: 'demould', groupId, from: from - lastPour, to: to - lastPour }];
+  const id = `demould:${turnId(groupId, turn)}`;
+  return [{ id, kind: 'demould', groupId, from: from - lastPour, to: to - lastPour }];
 }
 
 /** A let-down is weighed before any clock runs: its colourant, then the carrier, which follows what really went in. */

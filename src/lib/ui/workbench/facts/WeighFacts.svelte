@@ -22,6 +22,7 @@
   type Cup = (typeof cups)[number];
   type Mix = Pick<Cup['mixes'][number], 'weighings' | 'balance' | 'ratioError' | 'turn' | 'sitting'> & {
     offRatio?: Cup['offRatio'];
+    filledFrom?: Cup['mixes'][number]['filledFrom'];
   };
   type Column = {
     id: string;
@@ -30,6 +31,8 @@
     cup: Cup | undefined;
     weighings: Cup['weighings'];
     mixed: number;
+    /** Of that, what other cups fill it with, g; 0 for one that is weighed. */
+    filled: number;
     /** How far rounding and carriers move the ratio, a share. */
     off: number;
     turns: number[];
@@ -57,7 +60,7 @@
   /** A column for each of a cup's mixes that are weighed alike: one where all are. */
   function alike(of: string, cup: Column['cup'], mixes: readonly Mix[]): Column[] {
     const found = new Map<string, Column>();
-    for (const { weighings, balance, ratioError, offRatio, turn, sitting } of mixes) {
+    for (const { weighings, balance, ratioError, offRatio, turn, sitting, filledFrom } of mixes) {
       const key = `${sitting ?? ''} ${weighings.map((w) => reading(w.weight, w.division)).join(' ')}`;
       const before = found.get(key);
       const off = Math.max(ratioError, ...(offRatio ?? []).map((o) => o.share));
@@ -69,6 +72,7 @@
           cup,
           weighings,
           mixed: balance.mixed,
+          filled: filledFrom ? balance.mixed - weighings.reduce((s, w) => s + w.weight, 0) : 0,
           off,
           turns: [turn],
           ...(sitting === undefined ? {} : { sitting })
@@ -83,10 +87,13 @@
     const others = columns.filter((x) => x.of === c.of).length > 1;
     return others ? `mix ${c.turns.join(', ')}` : `× ${c.turns.length}`;
   };
+  /** The row of what a cup is filled with from others. */
+  const FILLED = '~filled';
   const several = $derived(computed.common.length > 1 || cups.some((c) => c.mixes.length > 1));
   const rows = $derived([
     ...computed.totals.parts.map((p) => ({ key: p.key, name: p.name })),
     ...(split ? [{ key: PORTION, name: 'of the mix' }] : []),
+    ...(columns.some((c) => c.filled > 0) ? [{ key: FILLED, name: 'from other cups' }] : []),
     ...(cups.some((c) => c.balance.reserved > 0) || computed.common.some((m) => m.balance.reserved > 0)
       ? [{ key: 'reserve', name: 'taken out' }]
       : []),
@@ -157,6 +164,9 @@
                 >&nbsp;{row.percent}</span
               >{/if}</span
           >
+        {:else if row.key === FILLED}
+          {@const { filled } = columns.find((c) => c.id === id)!}
+          {#if filled > 0}<Figure value={g(filled)} />{/if}
         {:else}
           {@const w = of(
             columns.find((c) => c.id === id)!,
