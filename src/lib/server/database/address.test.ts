@@ -1,5 +1,6 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { createClient } from '@libsql/client';
@@ -67,11 +68,17 @@ describe('where the database is', () => {
   });
 
   it('is no server that is not there', async () => {
-    const server = createServer();
+    // Nobody listens on the first of all ports.
+    expect(await saidOf('http://127.0.0.1:1')).toContain('does not answer');
+  });
+
+  it('is no server of another kind', async () => {
+    const server = createServer((_, response) => response.writeHead(404).end('nothing here'));
     const port = await new Promise<number>((done) =>
       server.listen(0, '127.0.0.1', () => done((server.address() as AddressInfo).port))
     );
+    expect(await saidOf(`http://127.0.0.1:${port}`)).toContain('no libSQL server');
+    server.closeAllConnections();
     await new Promise((done) => server.close(done));
-    expect(await saidOf(`http://127.0.0.1:${port}`)).toContain('does not answer');
   });
 });

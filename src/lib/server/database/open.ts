@@ -44,7 +44,7 @@ export async function openStore(address: string, migrationsFolder: string): Prom
       throw error;
     }
   } catch (error) {
-    throw faultOf(error, where) ?? error;
+    throw faultOf(error, where) ?? (path === undefined ? notLibsql(where) : error);
   }
 }
 
@@ -57,6 +57,14 @@ export function clientOf(place: Place, timeout = BUSY_MS): Client {
   const { KIRAPEN_DB_TOKEN: authToken } = process.env;
   return createClient({ url: place.server, fetch: askedOnce, ...(authToken ? { authToken } : {}) });
 }
+
+/** Something answers at the address, and not as a database does. */
+const notLibsql = (where: string): Fault =>
+  new Fault(
+    'not-readable',
+    `What answers at ${where} is no libSQL server.`,
+    'Check the address in KIRAPEN_DB: another program may listen there.'
+  );
 
 /** Migrates to this program's version, after a copy; refuses a database of a newer program, which it would harm. */
 async function bringUp(db: Db, path: string | undefined, migrationsFolder: string): Promise<void> {
