@@ -84,11 +84,10 @@ describe('a restore while others are at work', () => {
 
   it('gives an archive up that unfolds to more than any workshop', async () => {
     const files = unzipSync(await bytesOf('/archive'));
-    const bomb = zipSync({ ...files, 'tables/events.jsonl': new Uint8Array(200_000_000) });
-    // What was open while the bomb was made has been closed meanwhile.
-    await new Promise((done) => setImmediate(done));
+    const bomb = zipSync({ ...files, 'tables/events.jsonl': new Uint8Array(200_000_000) }, { level: 1 });
     expect(bomb.length).toBeLessThan(2_000_000);
-    const answer = await sendTo('/archive', bomb);
+    // A connection that stood open while the bomb was made may have been closed meanwhile.
+    const answer = await sendTo('/archive', bomb).catch(() => sendTo('/archive', bomb));
     expect(answer.status).toBe(422);
     expect(await answer.text()).toContain('unfolds to more');
   });
