@@ -49,7 +49,7 @@ function foreignParts(
         level: 'note',
         ...at(cup, line, 'colourantId'),
         sentence: `${cup.name}: ${name} is made in the ${part} of ${other}, and this is ${own.name}.`,
-        mend: `Up to a percent or two hardly matters; for more, grind it into the ${part} of ${own.name}.`
+        mend: `A little hardly matters; for much of it, grind the pigment into the ${part} of ${own.name}.`
       }
     ];
   });
