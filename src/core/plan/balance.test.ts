@@ -105,7 +105,9 @@ describe('chips in a cup, by a sum of their own', () => {
             expect(Math.abs(chipGrams - w * inCup)).toBeLessThan(2 * near);
             const body = whole - chipGrams;
             const grams = c.totals.parts.map((p) => p.grams);
-            parts.forEach((p, i) => expect(Math.abs(grams[i]! - p.share * body)).toBeLessThan(2 * near));
+            // Parts are rounded together, so that one may be off by a few steps of the scale: never by half a percent of the body.
+            const off = Math.max(2 * near, 0.005 * body);
+            parts.forEach((p, i) => expect(Math.abs(grams[i]! - p.share * body)).toBeLessThan(off));
           }
         ),
         { numRuns: times(10, 25) }
