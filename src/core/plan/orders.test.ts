@@ -151,6 +151,9 @@ describe('the orders of the demo workshop', () => {
     const ml = (id: string) => c.groups[0]!.layers.find((l) => l.cupId === id)!.each;
     expect(ml('inked')).toBeCloseTo(0.55 * 8, 6);
     expect(ml('black')).toBeCloseTo(0.45 * 8, 6);
+    // The ink that is dripped on is in the balance, and the balance closes.
+    const { mixed, poured: into, clings, vessel, reserved, left } = c.totals.balance;
+    expect(into + clings + vessel + reserved + left).toBeCloseTo(mixed, 6);
     const poured = c.score.blocks.filter((b) => b.stepId === 'pour-both');
     expect(poured.at(-1)!.to - poured[0]!.from).toBeLessThan(6);
     expect(c.cups.find((x) => x.cupId === 'inked')!.weighings.map((w) => w.colourantId)).toEqual([
