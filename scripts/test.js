@@ -25,6 +25,7 @@ rmSync(folder, { recursive: true });
 
 const passed = unit.passed + browser.passed;
 const failed = unit.failed + browser.failed;
+for (const name of [...unit.names, ...browser.names]) console.log(`failed: ${name}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed || !passed ? 1 : 0);
 
@@ -59,10 +60,27 @@ async function vitest(name, args) {
   const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
   const env = { ...process.env, KIRAPEN_DAY: `${daysToNewestCommit()}` };
   const code = await run('npx', ['vitest', 'run', ...args, ...reporters], { stdio: 'inherit', env });
-  if (!existsSync(report)) return { passed: 0, failed: 1 };
+  const broke = `the ${name} tests broke off with code ${code}; the lines above say where`;
+  if (!existsSync(report)) return { passed: 0, failed: 1, names: [broke] };
   const counted = JSON.parse(readFileSync(report, 'utf8'));
-  const failures = counted.numFailedTests + (code !== 0 && counted.numFailedTests === 0 ? 1 : 0);
-  return { passed: counted.numPassedTests, failed: failures };
+  const names = failuresIn(counted);
+  if (code !== 0 && !names.length) names.push(broke);
+  return { passed: counted.numPassedTests, failed: Math.max(names.length, counted.numFailedTests), names };
+}
+
+/** Every test that failed and every file that could not be read, each with the first line of why. */
+function failuresIn(report) {
+  return report.testResults.flatMap((file) => {
+    const of = file.name.replace(`${ROOT}/`, '');
+    const tests = file.assertionResults.filter(({ status }) => status === 'failed');
+    if (!tests.length && file.status === 'failed') return [`${of}: ${firstLine(file.message)}`];
+    return tests.map((test) => `${of}: ${test.fullName}: ${firstLine(test.failureMessages?.[0])}`);
+  });
+}
+
+/** The first line of a longer text, short enough for a list. */
+function firstLine(text) {
+  return (text ?? '').split('\n')[0].slice(0, 200);
 }
 
 /** Gets Debian's Chromium when it is missing, or says plainly why it cannot. */
