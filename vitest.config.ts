@@ -18,6 +18,8 @@ export default defineConfig({
     hookTimeout: 600_000,
     // Both cores: nothing here waits for anything but its own sums.
     maxWorkers: 2,
+    // Files share a world: what one puts in the place of the network is gone before the next.
+    unstubGlobals: true,
     projects: [
       {
         extends: true,
@@ -26,7 +28,11 @@ export default defineConfig({
       },
       {
         extends: true,
-        test: { name: 'around it', include: ['src/lib/**/*.test.ts', 'scripts/**/*.test.ts'], isolate: false }
+        test: {
+          name: 'around it',
+          include: ['src/lib/**/*.test.ts', 'scripts/**/*.test.ts', 'tests/libsql-stand-in/*.test.ts'],
+          isolate: false
+        }
       }
     ]
   }

@@ -1,7 +1,7 @@
 import { resolve as resolvePath } from 'node:path';
 import { redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { metricWords } from '$core/quantity';
-import { Fault } from '$lib/server/database';
+import { Fault, faultOfRead } from '$lib/server/database';
 import {
   COOKIE,
   hasPassphrase,
@@ -121,6 +121,7 @@ const STATUS: Record<Fault['code'], number> = {
   'took-too-long': 503,
   'too-busy': 503,
   'file-gone': 503,
+  unreachable: 503,
   'no-backup': 422,
   'if-match-unreadable': 400,
   'id-taken': 409
@@ -144,10 +145,11 @@ const unplaced = (sentence: string): string =>
   sentence.replaceAll(resolvePath(ADDRESS), 'of the workshop').replaceAll(process.cwd(), '…');
 
 export const handleError: HandleServerError = ({ event, error, status, message }) => {
-  if (error instanceof Fault) {
-    event.locals.fault = error;
-    log.warn(error.message);
-    return { message: unplaced(error.message), mend: error.mend };
+  const fault = faultOfRead(error);
+  if (fault) {
+    event.locals.fault = fault;
+    log.warn(fault.message);
+    return { message: unplaced(fault.message), mend: fault.mend };
   }
   if (status >= 500) log.error(error);
   return { message, mend: 'Nothing was lost. Go back, or reload the page.' };

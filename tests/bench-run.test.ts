@@ -92,7 +92,7 @@ const where = () =>
 
 /** Waits until the run stands elsewhere than it did. */
 async function moved(from: string): Promise<void> {
-  await expect.poll(where, { timeout: 20_000, interval: 30 }).not.toBe(from);
+  await expect.poll(where, { interval: 30 }).not.toBe(from);
 }
 
 /** Says of what is waited for that it is so: the last state there is, a look, or what a probe must read. */

@@ -189,9 +189,7 @@ describe('a workshop’s own ways', () => {
     await bench.press('Space');
     await bench.says('[data-testid="stored"]', 'stored');
     await expect
-      .poll(async () => (await fetch(`${workshop.address}/api/v1/runs/${run.id}/events`)).json(), {
-        timeout: 10_000
-      })
+      .poll(async () => (await fetch(`${workshop.address}/api/v1/runs/${run.id}/events`)).json(), {})
       .toEqual([
         expect.objectContaining({ type: 'conducts' }),
         expect.objectContaining({ type: 'ticked', by: 'T.' })

@@ -17,7 +17,8 @@ const FLAGS = [
   '--disable-sync'
 ];
 
-async function freePort(): Promise<number> {
+/** A port that nobody listens on. */
+export async function freePort(): Promise<number> {
   return new Promise((done, failed) => {
     const probe = createServer();
     probe.once('error', failed);
@@ -40,6 +41,8 @@ interface Needs {
   offline?: boolean;
   /** Open to the network, for whoever knows it. */
   passphrase?: string;
+  /** A database elsewhere, in place of a file of its own. */
+  database?: string;
 }
 
 /** In a page: the worker that draws pieces never answers. */
@@ -62,7 +65,7 @@ function keepNothing(): void {
 export class Workshop {
   readonly address: string;
   readonly folder = mkdtempSync(join(tmpdir(), 'kirapen-browser-'));
-  readonly database = join(this.folder, 'workshop.db');
+  readonly database: string;
   #server: ChildProcess | undefined;
   #browser: Browser | undefined;
   readonly #port: number;
@@ -72,6 +75,7 @@ export class Workshop {
     this.#port = port;
     this.#needs = needs;
     this.address = `http://127.0.0.1:${port}`;
+    this.database = needs.database ?? join(this.folder, 'workshop.db');
   }
 
   /** A server without a browser. */
@@ -95,7 +99,8 @@ export class Workshop {
   /** Starts the server and waits until it says where it is. */
   async start(): Promise<void> {
     const demo = process.env.KIRAPEN_DEMO_DATABASE;
-    if (this.#needs.demo && demo && !existsSync(this.database)) copyFileSync(demo, this.database);
+    if (this.#needs.demo && demo && !this.#needs.database && !existsSync(this.database))
+      copyFileSync(demo, this.database);
     const server = spawn('node', ['server.js'], {
       cwd: resolve('.'),
       env: {

@@ -169,6 +169,7 @@ export const PROBLEMS = {
   // Requests and the store.
   'if-match-unreadable': stop('an If-Match header that names no revision'),
   'file-gone': stop('the database file was deleted or replaced while the server ran'),
+  unreachable: stop('the database’s server does not answer, or went away while something was stored'),
   'no-backup': stop('a file that is no backup, or a damaged one'),
   'changed-meanwhile': stop('someone else changed the same thing since it was read'),
   'copy-failed': stop('a backup could not be written or read'),

@@ -5,6 +5,9 @@ export interface Change {
   revision: number;
 }
 
+/** The whole database was put in place, or so much was written elsewhere that nothing can be said of it one by one. */
+export const EVERYTHING: Change = { kind: 'everything', id: '', revision: 0 };
+
 const listeners = new Set<(change: Change) => void>();
 
 /** Tells everyone who listens that something was written. Called after the write is stored. */
@@ -12,8 +15,11 @@ export function announce(change: Change): void {
   for (const listener of [...listeners]) listener(change);
 }
 
-/** Listens to what is written on this server; returns what ends it. */
+/** Listens to what is written; returns what ends it. */
 export function onChange(listener: (change: Change) => void): () => void {
   listeners.add(listener);
   return () => void listeners.delete(listener);
 }
+
+/** Whether anybody listens: a page is open somewhere. */
+export const isLookedOn = (): boolean => listeners.size > 0;

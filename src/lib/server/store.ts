@@ -1,5 +1,5 @@
 import { statSync } from 'node:fs';
-import { readFile } from 'node:fs/promises';
+import { readFile, writeFile } from 'node:fs/promises';
 import { isDeepStrictEqual } from 'node:util';
 import { join } from 'node:path';
 import {
@@ -11,8 +11,10 @@ import {
   openStore,
   putInPlace,
   seal,
+  restoreArchive,
   secretsOf,
   Fault,
+  type Archive,
   type Contents,
   type Store
 } from './database';
@@ -20,6 +22,7 @@ import { Gate } from './gate';
 import { inFolder } from './http/to-disk';
 import { taughtByRuns } from './learned-history';
 import { log } from './log';
+import { OtherServers } from './other-servers';
 import { endStreams } from './shutdown';
 import { endThreads, inThread } from './workers';
 
@@ -30,6 +33,7 @@ const HOUR = 3_600_000;
 
 let opened: Promise<Store> | undefined;
 let daily: ReturnType<typeof setInterval> | undefined;
+let others: OtherServers | undefined;
 
 /** Everything that reads or writes comes through here, so that a change of the whole database meets nobody inside. */
 export const gate = new Gate();
@@ -48,8 +52,14 @@ export async function store(): Promise<Store> {
       'The file of the database was deleted, moved or replaced while Kirapen ran. Nothing is written any more.',
       'Put it back where it was, or stop Kirapen and start it again with the file that is to be used.'
     );
+  await others?.look();
   return open;
 }
+
+/** A device opens a run, or closes it: other servers hear of it. */
+export const noteWhoIsThere = (run: string): void => others?.note(run);
+/** Who has a run open elsewhere is asked before a device is told that it is alone with it. */
+export const askWhoIsThere = async (): Promise<void> => others?.ask();
 
 /** Which file is open, by its own number on the disk. */
 let inode: number | undefined;
@@ -65,6 +75,7 @@ async function begin(): Promise<Store> {
   void taughtByRuns.keepAll(fresh).catch(() => undefined);
   daily ??= setInterval(() => void hourly(), HOUR);
   daily.unref();
+  if (fresh.file === undefined) others = new OtherServers(fresh);
   return fresh;
 }
 
@@ -89,19 +100,32 @@ export async function closeStore(): Promise<void> {
   opened = undefined;
   clearInterval(daily);
   daily = undefined;
+  await others?.end();
+  others = undefined;
   await endThreads();
   if (closing) await (await closing).close();
 }
 
-/** Copies a database that is a file in a thread of its own (a workshop with many photos takes a while), with its checksum. */
+/**
+ * Copies everything in a thread of its own (a workshop with many photos takes a while): a file with its checksum, or an archive
+ * where the database lies on a server.
+ */
 async function copyOf(from: Store, to: string): Promise<void> {
-  await (from.file === undefined ? from.copyTo(to) : inThread('copy', { address: from.file, to }));
+  if (from.file === undefined)
+    return writeFile(to, await inThread('archive', { address: ADDRESS, now: Date.now() }));
+  await inThread('copy', { address: from.file, to });
   seal(to);
 }
 
-/** The whole database as one file. */
+/** The whole database as one file. Throws a `Fault` where it lies on a server, and is no file of this machine's. */
 export const wholeCopy = async (): Promise<Uint8Array> => {
   const from = await store();
+  if (from.file === undefined)
+    throw new Fault(
+      'copy-failed',
+      'This workshop’s database is on another server, and no file.',
+      'Take the archive (ZIP) instead: it holds everything.'
+    );
   return inFolder(async (folder) => {
     const path = join(folder, 'backup.db');
     await copyOf(from, path);
@@ -122,8 +146,15 @@ const BUSY = new Fault(
   'Try again in a moment.'
 );
 
+/** Puts an archive in the place of everything; what was there is kept as a copy. */
+export const putArchiveInPlace = (archive: Archive): Promise<void> =>
+  aloneWithStore(async (now) => {
+    await copyBeforeRestore(now, Date.now(), (to) => copyOf(now, to));
+    await restoreArchive(now, archive);
+  });
+
 /** Does what changes everything while nobody else reads or writes; who looks on begins anew afterwards. */
-export async function aloneWithStore<T>(work: (now: Store) => Promise<T>): Promise<T> {
+async function aloneWithStore<T>(work: (now: Store) => Promise<T>): Promise<T> {
   const done = await gate.alone(async () => {
     const result = await work(await store());
     taughtByRuns.clear();
@@ -149,7 +180,7 @@ export async function restore(path: string): Promise<Contents> {
         'Restore it there, with that server’s own tools, or send an archive (ZIP).'
       );
     const secrets = await secretsOf(now);
-    const before = await copyBeforeRestore(now, Date.now());
+    const before = await copyBeforeRestore(now, Date.now(), (to) => now.copyTo(to));
     await closeStore();
     try {
       putInPlace(path, file);
@@ -161,7 +192,7 @@ export async function restore(path: string): Promise<Contents> {
       return contents;
     } catch (error) {
       await closeStore();
-      if (before !== undefined) putInPlace(before, file);
+      putInPlace(before, file);
       await store();
       log.error(error);
       throw new Fault(

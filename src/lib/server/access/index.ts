@@ -1,6 +1,7 @@
 export { isInvited, isLoopback, isOurs } from './hosts';
 export {
   COOKIE,
+  forgetWhoSignedIn,
   hasPassphrase,
   isSignedIn,
   setPassphrase,

@@ -81,6 +81,11 @@ export async function signOut(store: Store, token: string): Promise<void> {
   await endSession(store, hashOf(token));
 }
 
+/** Somebody was signed out on another server: who is signed in is asked of the store again. */
+export function forgetWhoSignedIn(): void {
+  believed.clear();
+}
+
 /** Signs every device out. */
 export async function signOutEverywhere(store: Store): Promise<void> {
   believed.clear();

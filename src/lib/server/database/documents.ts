@@ -1,6 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
 import { and, eq } from 'drizzle-orm';
-import { announce } from '../changes';
 import type { Db, Store } from './connection';
 import { bases, colourants, deletions, lots, moulds, plans, scales, trialcards, vessels } from './schema';
 
@@ -76,7 +75,7 @@ export async function writeDocument(
 ): Promise<Written> {
   const text = JSON.stringify(document);
   const { id, name } = document;
-  const done = await store.write(async (tx): Promise<Written> => {
+  return store.write(async (tx, tell): Promise<Written> => {
     const here = await findRow(tx, kind, id);
     if (here && sameText(here.text, text)) return { ok: true, revision: here.revision };
     const clash = await clashOf(tx, kind, here, { id, basedOn: write.basedOn });
@@ -92,10 +91,9 @@ export async function writeDocument(
     } as typeof moulds.$inferInsert;
     await tx.insert(table).values(row).onConflictDoUpdate({ target: table.id, set: row });
     if (!here) await tx.delete(deletions).where(and(eq(deletions.kind, kind), eq(deletions.id, id)));
+    tell({ kind, id, revision });
     return { ok: true, revision };
   });
-  if (done.ok) announce({ kind, id, revision: done.revision });
-  return done;
 }
 
 /** A document that comes back goes on counting, so that nobody takes it for the one they knew. */
@@ -133,17 +131,16 @@ export async function deleteDocument(
   now: number
 ): Promise<boolean> {
   const table = tableOf(kind);
-  const gone = await store.write(async (tx) => {
+  return store.write(async (tx, tell) => {
     const rows = await tx.delete(table).where(eq(table.id, id)).returning({ id: table.id });
-    if (rows.length)
-      await tx
-        .insert(deletions)
-        .values({ kind, id, deletedAt: now })
-        .onConflictDoUpdate({ target: [deletions.kind, deletions.id], set: { deletedAt: now } });
-    return rows.length > 0;
+    if (!rows.length) return false;
+    await tx
+      .insert(deletions)
+      .values({ kind, id, deletedAt: now })
+      .onConflictDoUpdate({ target: [deletions.kind, deletions.id], set: { deletedAt: now } });
+    tell({ kind, id, revision: 0 });
+    return true;
   });
-  if (gone) announce({ kind, id, revision: 0 });
-  return gone;
 }
 
 /** Replaces the text of a stored document by hand: a broken one that is mended; its id may change with it. */

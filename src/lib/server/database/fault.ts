@@ -12,6 +12,8 @@ export class Fault extends Error {
     | 'too-busy'
     /** The file of the database is not the one that was opened. */
     | 'file-gone'
+    /** The database's server does not answer, or went away meanwhile. */
+    | 'unreachable'
     /** What was sent is no backup, or a damaged one. */
     | 'no-backup'
     /** A precondition that cannot be read. */
@@ -29,7 +31,7 @@ export class Fault extends Error {
 }
 
 /** The codes an error and its causes carry. */
-function codesOf(error: unknown): string {
+export function codesOf(error: unknown): string {
   const parts: string[] = [];
   for (let e: unknown = error, depth = 0; e && depth < 5; depth++) {
     if (typeof e !== 'object') break;
@@ -75,7 +77,7 @@ export function faultOf(error: unknown, where: string): Fault | undefined {
     /ECONNREFUSED|ENOTFOUND|EAI_AGAIN|ECONNRESET|EHOSTUNREACH|TimeoutError|timeout|fetch failed/.test(codes)
   )
     return new Fault(
-      'not-readable',
+      'unreachable',
       `The database server ${where} does not answer.`,
       'Check its address in KIRAPEN_DB, the network, and that it runs.'
     );
@@ -92,4 +94,10 @@ export function faultOf(error: unknown, where: string): Fault | undefined {
       'Check that its folder is there and can be entered, or name another with KIRAPEN_DB.'
     );
   return undefined;
+}
+
+/** What a person can do about an error that reading the store met; undefined where it is none of the store's. */
+export function faultOfRead(error: unknown): Fault | undefined {
+  const ofStore = error instanceof Fault || /Failed query:|LibsqlError/.test(codesOf(error));
+  return ofStore ? faultOf(error, 'of the workshop') : undefined;
 }

@@ -1,7 +1,7 @@
 export type { Db, Store } from './connection';
-export { placeOf } from './address';
-export { clientOf, openStore } from './open';
-export { Fault } from './fault';
+export { placeOf } from './opening/address';
+export { clientOf, openStore } from './opening/open';
+export { Fault, faultOfRead } from './fault';
 export type { Broken, StoredKind } from './stored';
 export { brokenAt, brokenCards, storedText } from './broken';
 export {
@@ -60,7 +60,7 @@ export {
   savePiece,
   type InspectedPiece
 } from './record';
-export { archiveOf, countsOf, readArchive, restoreArchive, type Archive } from './archive';
+export { archiveOf, countsOf, readArchive, restoreArchive, type Archive } from './copies/archive';
 export {
   forgetSummary,
   gradesByPlan,
@@ -73,9 +73,9 @@ export {
 } from './run-summaries';
 export { inspectedCounts, RECORD_PAGE, recordPage, type RecordAsked } from './record-list';
 export { findAll, type Hit } from './find';
-export { copiesOf, copyBeforeRestore, copyOfToday } from './backup';
-export { contentsOf, keepSecrets, previewOf, putInPlace, secretsOf, type Contents } from './restore';
-export { piecesOf as piecesOfFile, seal } from './sealed';
+export { copiesOf, copyBeforeRestore, copyOfToday } from './copies/backup';
+export { contentsOf, keepSecrets, previewOf, putInPlace, secretsOf, type Contents } from './copies/restore';
+export { piecesOf as piecesOfFile, seal } from './copies/sealed';
 export {
   beginSession,
   endSession,
@@ -86,3 +86,5 @@ export {
   touchSession
 } from './settings';
 export { familyOf } from './family';
+export { notePresent, presentElsewhere } from './present';
+export { WrittenElsewhere } from './written-elsewhere';

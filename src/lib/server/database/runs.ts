@@ -4,7 +4,6 @@ import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { PlanFile } from '$core/plan';
 import { AnyEvent, finishOf, freeze, FrozenParts, type FrozenRun } from '$core/run';
-import { announce } from '../changes';
 import type { Db, Store } from './connection';
 import { Fault } from './fault';
 import { events, runs } from './schema';
@@ -136,10 +135,12 @@ export async function readRuns(db: Db, ids: readonly string[]): Promise<{ good: 
 
 /** Removes a run from the record with its events, pieces and lessons; says whether it was there. */
 export async function removeRun(store: Store, id: string): Promise<boolean> {
-  const gone = await store.write((tx) => tx.delete(runs).where(eq(runs.id, id)).returning({ id: runs.id }));
   kept.delete(id);
-  if (gone.length) announce({ kind: 'runs', id, revision: 0 });
-  return gone.length > 0;
+  return store.write(async (tx, tell) => {
+    const gone = await tx.delete(runs).where(eq(runs.id, id)).returning({ id: runs.id });
+    if (gone.length) tell({ kind: 'runs', id, revision: 0 });
+    return gone.length > 0;
+  });
 }
 
 /** The events of a run as they happened, and how many are stored that cannot be read. */
@@ -192,7 +193,7 @@ export const eventsOf = async (db: Db, runId: string): Promise<AnyEvent[]> =>
  */
 export async function addEvents(store: Store, runId: string, added: readonly AnyEvent[]): Promise<void> {
   if (!added.length) return;
-  const fresh = await store.write(async (tx) => {
+  await store.write(async (tx, tell) => {
     const rows = added.map((body) => ({ id: body.id, runId, at: body.at, body: JSON.stringify(body) }));
     const stored = await tx.insert(events).values(rows).onConflictDoNothing().returning({ id: events.id });
     await onlyAgain(tx, runId, { added, stored: new Set(stored.map((s) => s.id)) });
@@ -201,9 +202,8 @@ export async function addEvents(store: Store, runId: string, added: readonly Any
         .update(runs)
         .set({ finishedAt: finishOf(await eventsOf(tx, runId)) ?? null })
         .where(eq(runs.id, runId));
-    return stored.length;
+    if (stored.length) tell({ kind: 'runs', id: runId, revision: stored.length });
   });
-  if (fresh) announce({ kind: 'runs', id: runId, revision: fresh });
 }
 
 /** What came again is what it was: an id that comes with other words is refused, and nothing that came with it is kept. */

@@ -181,3 +181,26 @@ export const sessions = sqliteTable('sessions', {
   begunAt: integer('begun_at').notNull(),
   seenAt: integer('seen_at').notNull()
 });
+
+/** What was written, for other servers of the same database: whoever looks on there is told. Old rows are taken away. */
+export const changes = sqliteTable('changes', {
+  seq: integer('seq').primaryKey({ autoIncrement: true }),
+  kind: text('kind').notNull(),
+  id: text('id').notNull(),
+  revision: integer('revision').notNull(),
+  /** The server that wrote it. */
+  by: text('by').notNull()
+});
+
+/** Devices that have a run open, by the server they are at: a run is conducted by one, wherever the others are. */
+export const present = sqliteTable(
+  'present',
+  {
+    runId: text('run_id').notNull(),
+    device: text('device').notNull(),
+    server: text('server').notNull(),
+    /** By the clock of the database, s: those of the servers may differ. */
+    seenAt: integer('seen_at').notNull()
+  },
+  (t) => [primaryKey({ columns: [t.runId, t.device, t.server] })]
+);

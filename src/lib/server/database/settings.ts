@@ -37,10 +37,16 @@ export async function touchSession(store: Store, token: string, now: number): Pr
 
 /** Ends every session, on every device. */
 export async function endSessions(store: Store): Promise<void> {
-  await store.write((tx) => tx.delete(sessions));
+  await store.write(async (tx, tell) => {
+    await tx.delete(sessions);
+    tell({ kind: 'sessions', id: '', revision: 0 });
+  });
 }
 
 /** Ends one session. */
 export async function endSession(store: Store, token: string): Promise<void> {
-  await store.write((tx) => tx.delete(sessions).where(eq(sessions.token, token)));
+  await store.write(async (tx, tell) => {
+    await tx.delete(sessions).where(eq(sessions.token, token));
+    tell({ kind: 'sessions', id: '', revision: 0 });
+  });
 }

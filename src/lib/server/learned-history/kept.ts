@@ -69,6 +69,11 @@ class TaughtByRuns {
     if (this.#finished.delete(runId) || this.#read) await forgetSummary(store, runId);
   }
 
+  /** Another server added something to a run: what it taught is reckoned anew when it is asked next. */
+  drop(runId: string): void {
+    if (this.#finished.delete(runId)) this.#version++;
+  }
+
   /** Forgets everything: another database is in place. */
   clear(): void {
     this.#finished.clear();

@@ -8,7 +8,7 @@ export const load = async () => {
   return {
     contents: await contentsOf(opened),
     file: opened.file === undefined ? undefined : basename(opened.file),
-    copies: opened.file === undefined ? [] : copiesOf(opened.file).slice(0, 12),
+    copies: copiesOf(opened.file).slice(0, 12),
     signsIn: !isLoopback(process.env.HOST ?? '127.0.0.1')
   };
 };

@@ -107,16 +107,23 @@
   <section class="mt-8" aria-label="Backup">
     <h2 class="text-[1.35rem]">Backup</h2>
     <p class="mt-1 text-ink-2">
-      Everything lies in one file{#if data.file}: <code class="text-ink">{data.file}</code>{/if}. A copy is
-      made every day, and before every upgrade; the last fourteen days are kept beside it.
+      {#if data.file}
+        Everything lies in one file: <code class="text-ink">{data.file}</code>. A copy is made every day, and
+        before every upgrade; the last fourteen days are kept beside it.
+      {:else}
+        Everything lies on a database server that several benches share. A copy of it is made here every day,
+        as an archive; the last fourteen days are kept on this machine.
+      {/if}
     </p>
     {#if held(data.contents).length}<p class="mt-2">
         {#each held(data.contents) as c, i (c.what)}{i ? ', ' : ''}<strong>{c.count}</strong>
           {c.what}{/each}.
       </p>{/if}
     <div class="mt-3 flex flex-wrap items-center gap-3">
-      <a class="button go" href="/api/v1/backup" download>Download everything</a>
-      <a class="button" href="/api/v1/archive" download>In open formats (ZIP)</a>
+      {#if data.file}<a class="button go" href="/api/v1/backup" download>Download everything</a>{/if}
+      <a class="button" class:go={!data.file} href="/api/v1/archive" download>
+        {data.file ? 'In open formats (ZIP)' : 'Download everything (ZIP)'}
+      </a>
       <label class="button cursor-pointer">
         Restore a backup
         <input

@@ -1,9 +1,9 @@
 import { json } from '@sveltejs/kit';
-import { countsOf, restoreArchive } from '$lib/server/database';
+import { countsOf } from '$lib/server/database';
 import { problem } from '../../../../lib/server/http/body';
 import { refuse } from '../../../../lib/server/http/respond';
 import { withUpload } from '../../../../lib/server/http/to-disk';
-import { ADDRESS, aloneWithStore, store } from '$lib/server/store';
+import { ADDRESS, putArchiveInPlace, store } from '$lib/server/store';
 import { inThread } from '../../../../lib/server/workers';
 
 /** Everything in open formats: one ZIP of JSON Lines, photos and a manifest with checksums. */
@@ -24,7 +24,6 @@ export const POST = ({ request, url }) =>
   withUpload(request, async (path, aside) => {
     const read = await inThread('readArchive', { path, aside });
     if (!read.ok) return refuse([problem('no-backup', read.sentence, read.mend)]);
-    if (!url.searchParams.has('preview'))
-      await aloneWithStore((now) => restoreArchive(now, read.archive, Date.now()));
+    if (!url.searchParams.has('preview')) await putArchiveInPlace(read.archive);
     return json({ counts: countsOf(read.archive) });
   });

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { createClient } from '@libsql/client';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { openStore } from '.';
+import { openStore } from './open';
 import { placeOf } from './address';
 
 let folder: string;

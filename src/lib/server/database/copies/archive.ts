@@ -5,11 +5,11 @@ import { sql } from 'drizzle-orm';
 import { getTableColumns } from 'drizzle-orm';
 import { strFromU8, strToU8, Unzip, UnzipInflate, zipSync } from 'fflate';
 import { z } from 'zod';
-import { copyBeforeRestore } from './backup';
-import type { Db, Store } from './connection';
-import { Fault } from './fault';
+import { EVERYTHING } from '../../changes';
+import type { Db, Store } from '../connection';
+import { Fault } from '../fault';
 import { rowFault } from './check-rows';
-import type * as schema from './schema';
+import type * as schema from '../schema';
 import { SECRET, TABLES, type Counts, type Row, type TableName } from './tables';
 
 const Manifest = z.object({
@@ -239,11 +239,11 @@ function cellOf(value: unknown, { key, column, files, wrong }: CellAt): unknown 
 /** How many rows are written at once. */
 const AT_ONCE = 100;
 
-/** Puts an archive in the place of everything, all of it or nothing; what was there is kept as a copy beside the database. */
-export async function restoreArchive(store: Store, archive: Archive, now: number): Promise<void> {
-  await copyBeforeRestore(store, now);
+/** Puts an archive in the place of everything, all of it or nothing. */
+export async function restoreArchive(store: Store, archive: Archive): Promise<void> {
   try {
-    await store.write(async (tx) => {
+    await store.write(async (tx, tell) => {
+      tell(EVERYTHING);
       for (const [name, table] of [...TABLES].reverse())
         await tx
           .delete(table as typeof schema.settings)

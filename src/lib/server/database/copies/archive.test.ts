@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createHash } from 'node:crypto';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { loadDemo } from '../demo';
+import { loadDemo } from '../../demo';
 import {
   archiveOf,
   countsOf,
@@ -17,7 +17,7 @@ import {
   savePhoto,
   saveSetting,
   type Store
-} from '.';
+} from '..';
 
 let folder: string;
 let store: Store;
@@ -108,7 +108,7 @@ describe('a row that could not have been written here', () => {
     const archive = read(zip, folder);
     expect(typeof archive.photos[0]!.bytes).toBe('string');
     const other = await open('aside.db');
-    await restoreArchive(other, archive, NOW);
+    await restoreArchive(other, archive);
     expect(await everything(other)).toEqual(await everything(store));
     await other.close();
   });
@@ -123,7 +123,7 @@ describe('the archive', () => {
     await saveSetting(other, 'passphrase', 'its own');
     await loadDemo(other, NOW - 1e9);
     const archive = read(zip);
-    await restoreArchive(other, archive, NOW);
+    await restoreArchive(other, archive);
     expect(await everything(other)).toEqual(filesOf(zip));
     const [kept] = await other.db.all<{ value: string }>(
       "SELECT value FROM settings WHERE name = 'passphrase'" as never
@@ -225,7 +225,7 @@ describe('the archive', () => {
   it('whose rows point to nothing changes nothing', async () => {
     const before = await everything(store);
     const zip = changedArchive(await archiveOf(store.db, NOW), (f) => (f['tables/runs.jsonl'] = strToU8('')));
-    await expect(restoreArchive(store, read(zip), NOW)).rejects.toThrow(/point to others/);
+    await expect(restoreArchive(store, read(zip))).rejects.toThrow(/point to others/);
     expect(await everything(store)).toEqual(before);
     expect(
       await saveLesson(store, {

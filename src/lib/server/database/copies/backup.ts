@@ -1,14 +1,23 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { sql } from 'drizzle-orm';
-import type { Db, Store } from './connection';
+import type { Db, Store } from '../connection';
 
 /** Daily copies that are kept, and copies from before a change of the database. */
 const DAILY_KEPT = 14;
 const BEFORE_KEPT = 10;
 
-/** The folder of a database's copies, beside it. */
-const backupsOf = (path: string): string => join(dirname(path), 'backups');
+/**
+ * The folder of a database's copies: beside its file, or of a server's database in the folder that a file would lie in. There
+ * are files of it here, and archives of a server's, which has no file.
+ */
+const backupsOf = (path: string | undefined): string =>
+  join(path === undefined ? resolve('data') : dirname(path), 'backups');
+const ENDS = /\.(db|zip)$/;
+const endOf = (path: string | undefined): string => (path === undefined ? '.zip' : '.db');
+
+/** Makes a copy of the whole database in a new file: the file itself, or an archive where there is none. */
+export type Copying = (to: string) => Promise<void>;
 
 /** A copy as it lies in the folder. */
 export interface Copy {
@@ -18,11 +27,11 @@ export interface Copy {
 }
 
 /** The copies of a database, latest first. */
-export function copiesOf(path: string): Copy[] {
+export function copiesOf(path: string | undefined): Copy[] {
   const folder = backupsOf(path);
   if (!existsSync(folder)) return [];
   return readdirSync(folder)
-    .filter((name) => name.endsWith('.db'))
+    .filter((name) => ENDS.test(name))
     .map((name) => {
       const { size, mtimeMs } = statSync(join(folder, name));
       return { name, bytes: size, at: mtimeMs };
@@ -31,7 +40,7 @@ export function copiesOf(path: string): Copy[] {
 }
 
 /** Takes old copies away: so many of each sort stay. */
-function tidy(path: string): void {
+function tidy(path: string | undefined): void {
   const copies = copiesOf(path);
   const daily = copies.filter((c) => c.name.startsWith('day-')).slice(DAILY_KEPT);
   const before = copies.filter((c) => c.name.startsWith('before-')).slice(BEFORE_KEPT);
@@ -39,10 +48,10 @@ function tidy(path: string): void {
 }
 
 /** The name of a copy that is not there yet. */
-function freeName(path: string, name: string): string {
+function freeName(path: string | undefined, name: string): string {
   mkdirSync(backupsOf(path), { recursive: true });
   for (let n = 1; ; n++) {
-    const at = join(backupsOf(path), `${name}${n > 1 ? `-${n}` : ''}.db`);
+    const at = join(backupsOf(path), `${name}${n > 1 ? `-${n}` : ''}${endOf(path)}`);
     if (!existsSync(at)) return at;
   }
 }
@@ -54,24 +63,18 @@ export async function copyBefore(db: Db, path: string, step: number): Promise<vo
 }
 
 /** A copy from before everything is replaced. Says where it lies. */
-export async function copyBeforeRestore(store: Store, now: number): Promise<string | undefined> {
-  if (store.file === undefined) return undefined;
+export async function copyBeforeRestore(store: Store, now: number, copy: Copying): Promise<string> {
   const to = freeName(store.file, `before-restore-${day(now)}`);
-  await store.copyTo(to);
+  await copy(to);
   tidy(store.file);
   return to;
 }
 
 const day = (now: number) => new Date(now).toISOString().slice(0, 10);
 
-/** Today's copy, if there is none yet, made by `copy`. Says whether one was made. */
-export async function copyOfToday(
-  store: Store,
-  now: number,
-  copy: (to: string) => Promise<void>
-): Promise<boolean> {
-  if (store.file === undefined) return false;
-  const to = join(backupsOf(store.file), `day-${day(now)}.db`);
+/** Today's copy, if there is none yet. Says whether one was made. */
+export async function copyOfToday(store: Store, now: number, copy: Copying): Promise<boolean> {
+  const to = join(backupsOf(store.file), `day-${day(now)}${endOf(store.file)}`);
   if (existsSync(to)) return false;
   mkdirSync(dirname(to), { recursive: true });
   await copy(to);

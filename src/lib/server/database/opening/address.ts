@@ -1,6 +1,6 @@
 import { mkdirSync, statSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
-import { Fault } from './fault';
+import { Fault } from '../fault';
 
 /** Where a database lies: in a file here, or on a libSQL server. */
 export type Place = { path: string } | { server: string };

@@ -1,4 +1,4 @@
-import * as schema from './schema';
+import * as schema from '../schema';
 
 /** The tables that are handed on with a workshop, each after those it points to, and what each is called. Who is signed in stays at home. */
 export const TABLES = [

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { appendFileSync, closeSync, openSync, readSync, statSync, truncateSync } from 'node:fs';
-import { Fault } from './fault';
+import { Fault } from '../fault';
 
 /** After the last page of a copy: what its pages sum to. SQLite reads past it, so that a sealed copy is a database still. */
 const MARK = 'KIRAPEN SHA-256 ';

@@ -1,10 +1,10 @@
 import { closeSync, copyFileSync, fsyncSync, openSync, renameSync, rmSync } from 'node:fs';
 import { eq, sql } from 'drizzle-orm';
 import { rowFault } from './check-rows';
-import type { Store } from './connection';
-import { Fault } from './fault';
-import { openStore } from './open';
-import { plans, runs, sessions, settings } from './schema';
+import type { Store } from '../connection';
+import { Fault } from '../fault';
+import { openStore } from '../opening/open';
+import { plans, runs, sessions, settings } from '../schema';
 import { unseal } from './sealed';
 import { SECRET, TABLES, type Counts, type Row } from './tables';
 
