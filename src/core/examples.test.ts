@@ -14,6 +14,7 @@ const ROOMS = { quantity, dosing, batch, cure, colour, pattern };
 /** What no line can hold: it takes a whole plan, a casting or a search. Their own tests are their examples. */
 const TOO_LARGE = new Set([
   'planLetDowns',
+  'spread',
   'weighOutCup',
   'heldParts',
   'matching',

@@ -1,5 +1,6 @@
 export { Casting } from './casting/casting';
 export type { Content } from './casting/content';
+export { spread } from './casting/spread';
 export { Engine } from './engine';
 export { dirtyPour, swirledThrough } from './composite-cup';
 export { disc, type Section } from './shapes/section';
@@ -8,8 +9,10 @@ export { EMPTY, KEPT, type Flow, type Spot } from './spot';
 export { along, lengthOf, smoothWay, stroke, tumbling, wobble, type Tool } from './strokes';
 export type { VeinPart, Unstirred } from './veins';
 export { sightline } from './shapes/sightline';
+export type { Star } from './shapes/star';
 export { Prism, type Shaped } from './shapes/prism';
 export { drawing, type Raster, type Sample } from './raster';
 export { distanceTo } from './shapes/side-by-side';
 export { signedArea, within, type Corner } from './shapes/outline-parts';
 export { noiseFrom } from './noise';
+export { evenPlace } from './evenly';

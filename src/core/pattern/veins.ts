@@ -1,3 +1,4 @@
+import { evenPlace } from './evenly';
 import { noiseFrom } from './noise';
 import { between, chanceFrom, normal, type Chance } from './seeded';
 import type { Spot } from './spot';
@@ -39,7 +40,7 @@ export function veined(
     ...p,
     field: (kind === 'chips' ? chipField : fieldFor(kind))(room, seed + 7919 * (i + 1))
   }));
-  const points = scatteredIn(room, chanceFrom(seed ^ 0x5bd1e995));
+  const points = pointsIn(room, seed);
   let left = points;
   const limits = fields.map(({ share, field }) => {
     const values = left.map(field).sort((a, b) => a - b);
@@ -53,11 +54,13 @@ export function veined(
   };
 }
 
-function scatteredIn({ width, length, low, high, contains }: VeinRoom, chance: Chance): Spot[] {
+/** Points that fill the room evenly: far nearer to its shares than as many thrown at random. */
+function pointsIn({ width, length, low, high, contains }: VeinRoom, seed: number): Spot[] {
   const spots: Spot[] = [];
-  for (let tries = 0; spots.length < POINTS && tries < 20 * POINTS; tries++) {
-    const [x, y] = [between(chance, -width, width), between(chance, -length, length)];
-    if (contains(x, y)) spots.push({ x, y, z: between(chance, low, high) });
+  for (let i = seed % 1000; spots.length < POINTS && i < (seed % 1000) + 20 * POINTS; i++) {
+    const [u, v, w] = evenPlace(i);
+    const [x, y] = [width * (2 * u - 1), length * (2 * v - 1)];
+    if (contains(x, y)) spots.push({ x, y, z: low + w * (high - low) });
   }
   return spots;
 }

@@ -5,22 +5,14 @@ import * as demo from '../../../demo/plans';
 import { chanceFrom } from '../pattern';
 import { Cells } from '../pattern/maps/cells';
 import { materialsFor, TECHNIQUES } from '../pour';
-import { applyTechnique, newPlan, withNewCup } from '../edit';
-import { ofTheirOwn, splitAll } from '../document';
+import { ofTheirOwn } from '../document';
 import { computePlan, Plan } from '../plan';
 import { ownWays } from '../../../scripts/lib/own-ways';
 import { svgOf } from './picture-svg';
+import { tried } from './piece.testing';
 import { muddiness, pieceOf, historyAt, wholePicture, type DrawnPiece } from './picture';
 
 const MOULDS = ['dome-knobs', 'roundel', 'slab', 'key-tags'] as const;
-
-function tried(techniqueId: string, kind: string, mouldId: string): Plan {
-  const base = cards.bases.find((b) => b.kind === kind)!;
-  let plan: Plan = { ...newPlan('trial', 'Trial', cards, mouldId), steps: [] };
-  plan = { ...plan, mixes: plan.mixes.map((m) => ({ ...m, baseId: base.id })) };
-  for (let i = 1; i < 4; i++) plan = withNewCup(plan);
-  return applyTechnique(splitAll(plan, base.id), cards, { techniqueId, groupId: 'group-1', keep: 'nothing' });
-}
 
 /** How far what stands in the piece is from what was poured of it, at most, as a share of all: counted place by place. */
 function worstShare({ traced: { engine, prism, held, casting } }: DrawnPiece, places = 9000): number {
@@ -586,57 +578,6 @@ describe('mica dusted within an outline', () => {
     const cover = filmOf({ ...right, round: 2 });
     expect(cover(-0.4, 0)).toBeCloseTo(0.9, 9);
     expect(cover(0, 0.85)).toBe(0);
-  });
-});
-
-describe('something set in', () => {
-  const withStone = (embedded: boolean): DrawnPiece => {
-    const plan = tried('layers', 'resin', 'slab');
-    const embeds = [
-      { id: 'stone', kind: 'object', name: 'stone', each: 1, grams: 6.7, density: 2.6, from: 0, height: 6 }
-    ];
-    const act = {
-      kind: 'place',
-      pieces: 1,
-      at: { x: 0, y: 0 },
-      pressed: 0,
-      ...(embedded ? { embedId: 'stone' } : {})
-    };
-    return pieceOf(
-      Plan.parse({
-        ...plan,
-        groups: plan.groups.map((g) => ({ ...g, embeds })),
-        steps: [{ id: 'stone-in', act, where: ['group-1'], gates: [] }, ...plan.steps]
-      }),
-      cards,
-      {},
-      {}
-    )!;
-  };
-
-  it('is as large as its weight, density and height make it', () => {
-    const { casting } = withStone(true).traced;
-    const [stone] = casting.embeds;
-    if (stone?.kind !== 'ball') throw new Error('no body');
-    const radius = Math.sqrt((3 * (6.7 / 2.6) * 1000) / (2 * Math.PI * 6));
-    expect(stone.tall).toBe(3);
-    expect(stone.radius).toBeCloseTo(radius, 9);
-    // Counted place by place in a box round it, it has its own volume.
-    const chance = chanceFrom(5);
-    let inside = 0;
-    for (let i = 0; i < 40_000; i++) {
-      const [x, y, z] = [(2 * chance() - 1) * radius, (2 * chance() - 1) * radius, 6 * chance()];
-      if (casting.solidAt({ x: stone.x + x, y: stone.y + y, z })) inside++;
-    }
-    expect(((inside / 40_000) * 4 * radius * radius * 6) / 1000).toBeCloseTo(6.7 / 2.6, 1);
-  });
-
-  it('stands on the ground where nothing lies there yet, whatever its size is taken from', () => {
-    for (const known of [true, false]) {
-      const [body] = withStone(known).traced.casting.embeds;
-      if (body?.kind !== 'ball') throw new Error('no body');
-      expect(body.z).toBe(body.tall);
-    }
   });
 });
 

@@ -1,7 +1,8 @@
 import { materials } from '../material';
+import { cavityOf } from '../mould';
 import { isWhite } from '../colour';
 import { layerState } from '../material';
-import { Casting, type Content, type Engine, type Prism, type Spot, type VeinPart } from '../pattern';
+import { Casting, spread, type Content, type Engine, type Prism, type Spot, type VeinPart } from '../pattern';
 import { prismOf } from '../pattern/shapes/cavity-prism';
 import type { SetIn, Trait } from '../pour';
 import type { Condition } from '../document';
@@ -44,7 +45,8 @@ export const TONES = {
  */
 export function traced(plan: ResolvedPlan, filled: FilledCavitySet, asked: TraceAsked): Traced {
   const { seed, until } = asked;
-  const prism = prismOf(filled.cavitySet.kind, filled.cavity);
+  // The cavity itself: what is set in takes its room where it stands.
+  const prism = prismOf(filled.cavitySet.kind, cavityOf(filled.cavitySet.kind, ''));
   const casting = castingIn(plan, filled, prism, seed);
   const matters: Matter[] = [];
   const steps = performed(plan, filled, until);
@@ -60,6 +62,7 @@ export function traced(plan: ResolvedPlan, filled: FilledCavitySet, asked: Trace
     sinks: until === undefined || steps.some((s) => s.step === plan.steps.findLast((x) => pours(x, filled)))
   };
   for (const step of steps) perform(step, going);
+  if (until === undefined) setInUnsaid(going, steps);
   const engine = casting.engine();
   if (casting.embeds.some((e) => e.kind !== 'casting')) matters.push({ kind: 'solid' });
   const inMl = (of: ReadonlyMap<number, number>) => new Map([...of].map(([m, mm3]) => [m, mm3 / 1000]));
@@ -144,7 +147,8 @@ function castingSetIn(
   const own = traced(plan, source, { seed, others: before });
   const first = matters.length;
   matters.push(...own.matters);
-  const { section, level } = own.casting;
+  const { section } = own.casting;
+  const { level } = own.engine;
   const { width, length } = section.half;
   const high = level * embed.share;
   return {
@@ -153,6 +157,8 @@ function castingSetIn(
     casting: {
       from: embed.from,
       high,
+      area: section.area,
+      outline: section.starAt(0, 0),
       covers: (x, y) => section.contains(x, y),
       matterAt: (spot) => {
         const matter = matterWithin(own, spot);
@@ -170,6 +176,19 @@ export function matterWithin({ casting, engine, matters }: Traced, spot: Spot): 
     return solid.matterAt({ x: spot.x - solid.x, y: spot.y - solid.y, z: spot.z - solid.low });
   if (solid) return matters.findIndex((m) => m.kind === 'solid');
   return engine.matterAt(spot);
+}
+
+/** What is set in by no step of its own stands there all the same: spread over the cavity, one to a bar where it is cut into bars. */
+function setInUnsaid({ filled, casting, plan }: Going, steps: readonly Performed[]): void {
+  const acts = plan.steps.flatMap((s) => s.here(filled.cavitySet.id) ?? []);
+  const placed = new Set(acts.flatMap(({ act }) => ('embedId' in act && act.embedId ? [act.embedId] : [])));
+  casting.begin(steps.at(-1)?.step.step.id ?? '');
+  for (const e of filled.embeds) {
+    if (e.kind !== 'object' || placed.has(e.id)) continue;
+    const { radius, tall } = objectOf(filled, e.id)!;
+    const z = e.from + tall;
+    for (const at of spread(casting, e.each, radius)) casting.embed({ kind: 'ball', ...at, z, radius, tall });
+  }
 }
 
 /** An object of a group as an upright ellipsoid of its own volume (mass by density) and height. */

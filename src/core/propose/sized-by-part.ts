@@ -31,7 +31,7 @@ export function gramsOfPart({ common, cups }: Computed, { keys, factor }: Leadin
 }
 
 /** Rounds until what clings and is rounded has followed the amounts. */
-const ROUNDS = 6;
+const ROUNDS = 14;
 /** Near enough, a share of what is wanted: far finer than a scale. */
 const NEAR = 1e-4;
 /**
@@ -44,17 +44,26 @@ export function sizedByPart(plan: Plan, shelf: Shelf, base: Base, grams: number)
   const part = formula.ok ? leadingPart(formula.value) : undefined;
   if (!part) return ok(plan);
   let sized = plan;
+  let best = { plan, off: Infinity };
+  // How large it was, at most, with too little in it, and at least with too much: a larger vessel keeps more back at once.
+  let [size, low, high] = [1, 0, Infinity];
   for (let round = 0; round < ROUNDS; round++) {
     const computed = figuresOf(sized, shelf);
     const now = gramsOfPart(computed, part);
     if (now <= 0) return ok(plan);
     const ratio = grams / now;
-    if (Math.abs(ratio - 1) < NEAR) break;
+    const off = Math.abs(ratio - 1);
+    if (off < best.off) best = { plan: sized, off };
+    if (off < NEAR) break;
     const room = Math.min(...computed.groups.map((g) => 1 / Math.max(1e-9, g.filled)));
     if (ratio > room * (1 + NEAR)) return tooMuch(part, grams, now * room);
-    sized = grown(sized, computed, ratio);
+    if (ratio > 1) low = size;
+    else high = size;
+    const next = size * ratio > low && size * ratio < high ? size * ratio : (low + high) / 2;
+    sized = grown(sized, computed, next / size);
+    size = next;
   }
-  return ok(sized);
+  return ok(best.plan);
 }
 
 const tooMuch = ({ name }: LeadingPart, grams: number, most: number): Result<Plan> =>

@@ -1,5 +1,6 @@
 import { Charted } from '../maps/charted';
 import type { Laid } from '../maps/layer';
+import { levelWith } from '../maps/parted';
 import { Push, type Pushed } from '../maps/push';
 import { chanceFrom, seedOf, type Chance } from '../seeded';
 import type { Section } from '../shapes/section';
@@ -9,6 +10,7 @@ import type { Flow, Spot } from '../spot';
 import { veined, type VeinPart } from '../veins';
 import type { At, Content } from './content';
 import { sharesAt } from './reading';
+import { standingOf } from './room-taken';
 import type { View } from './view';
 
 /**
@@ -41,6 +43,9 @@ export abstract class CastingBooks {
 
   protected step = '';
 
+  /** The last step that set something in. */
+  protected setInBy: string | undefined;
+
   /** The seed of the step that is done. */
   protected seedOfStep = 1;
 
@@ -61,6 +66,11 @@ export abstract class CastingBooks {
   /** Whether nothing that is still fluid stands in the cavity. */
   get bare(): boolean {
     return this.level - this.still < 1e-6;
+  }
+
+  /** How high it stands with what is set in so far, mm; `level` is the fluid alone. */
+  get stands(): number {
+    return levelWith(this.level, standingOf(this.embeds), this.section.area);
   }
 
   /** What is solid at a place of the prism; nothing where it is poured. */
@@ -120,6 +130,7 @@ export abstract class CastingBooks {
   /** Something solid that keeps its place. */
   embed(body: Embedded): void {
     this.embeds.push(body);
+    this.setInBy = this.step;
   }
 
   /** Dry colour on the mould face; an earlier film stays in front. */

@@ -16,6 +16,7 @@ import type { VeinPart } from '../veins';
 import type { At, Content, Fall, Falling } from './content';
 import { CastingWithPost } from './posts';
 import { throwsInto } from './reading';
+import { partedBy } from './room-taken';
 import { areaWithin, chartViewAt, dropWithin, viewAt, type View } from './view';
 
 /** How steep the side of a region is: it narrows downward by this power of the height. */
@@ -37,8 +38,14 @@ export class Casting extends CastingWithPost {
     this.still = this.level;
   }
 
+  /** The piece as it is: what is set in has pushed all else aside. */
   engine(): Engine {
     this.settle();
+    const parted = partedBy(this.section, this.embeds);
+    if (!parted) return new Engine(this.flows, this.level);
+    const stands = this.stands;
+    this.as(this.setInBy ?? this.step, () => this.add(parted));
+    this.level = stands;
     return new Engine(this.flows, this.level);
   }
 

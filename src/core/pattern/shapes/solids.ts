@@ -1,18 +1,31 @@
 import { distanceTo } from './side-by-side';
 import type { Spot } from '../spot';
+import type { Star } from './star';
 
 /**
  * Something solid in a casting: a ball (drawn out upright to half its height where `tall`), a line with half its width, or a
  * finished casting with its own footprint and its own colours; mm.
  */
 export type Embedded =
-  | { kind: 'ball'; x: number; y: number; z: number; radius: number; tall?: number }
+  | {
+      kind: 'ball';
+      x: number;
+      y: number;
+      z: number;
+      radius: number;
+      tall?: number;
+      /** Nothing says how large it really is, so that it takes no room. */
+      loose?: boolean;
+    }
   | {
       kind: 'casting';
       x: number;
       y: number;
       low: number;
       high: number;
+      /** Its footprint, mm²; its outline about its middle, where every ray from there crosses it once. */
+      area: number;
+      outline?: Star | undefined;
       /** Whether a place from its middle is over its footprint, and what stands at a place of it, its foot at 0. */
       covers(x: number, y: number): boolean;
       matterAt(spot: Spot): number;

@@ -1,37 +1,32 @@
-import { between, type Casting } from '../../../pattern';
+import { spread, type Casting } from '../../../pattern';
 import { spotOf, type Poured } from '../../flowing';
 import type { PlaceAct } from './fields';
 
+/** Of the square root of the footprint's area, where nothing says how large a thing is: its radius, and how far several are spread. */
+const SIZE = 0.07;
+const REACH = 0.55;
+
 /**
- * Things set in keep their place while all else moves: bodies of their own size about the place, none in another. What has no card
- * is drawn as a ball.
+ * Things set in keep their place while all else moves: bodies of their own size about the place, none in another, and what is fluid
+ * lies round them. What has no card is drawn as a ball that takes no room, since nothing says how much it would.
  */
 export function flow(act: PlaceAct, casting: Casting, poured: Pick<Poured, 'object'>): void {
-  const { section, chance, level } = casting;
+  const { section, stands } = casting;
   const scale = Math.sqrt(section.area);
   const ball = (SIZE * scale) / Math.sqrt(Math.max(1, act.pieces / 4));
-  const { radius, tall, casting: own } = poured.object(act.embedId) ?? { radius: ball, tall: ball };
+  const known = poured.object(act.embedId);
+  const { radius, tall, casting: own } = known ?? { radius: ball, tall: ball };
   const middle = spotOf(casting, act.at);
-  const set: { x: number; y: number }[] = [];
-  for (let tries = 0; set.length < act.pieces && tries < 200 * act.pieces; tries++) {
-    const spread = act.pieces === 1 ? 0 : scale * 0.55;
-    const at = {
-      x: middle.x + between(chance, -spread, spread),
-      y: middle.y + between(chance, -spread, spread)
-    };
-    const clear = set.every((s) => Math.hypot(s.x - at.x, s.y - at.y) > 2 * radius);
-    if (clear && (section.wall(at.x, at.y) > radius || act.pieces === 1)) set.push(at);
-  }
+  const places =
+    act.pieces === 1 ? [middle] : spread(casting, act.pieces, radius, { middle, reach: REACH * scale });
   if (own) {
     const { from, high, ...inside } = own;
-    for (const { x, y } of set)
+    for (const { x, y } of places)
       casting.embed({ kind: 'casting', x, y, low: from, high: from + high, ...inside });
     return;
   }
   // It stands on the ground at the least, and is pressed in from where it lies half sunk.
-  const z = Math.max(tall, level - act.pressed);
-  for (const { x, y } of set) casting.embed({ kind: 'ball', x, y, z, radius, tall });
+  const z = Math.max(tall, stands - act.pressed);
+  for (const { x, y } of places)
+    casting.embed({ kind: 'ball', x, y, z, radius, tall, ...(known ? {} : { loose: true }) });
 }
-
-/** Of the square root of the footprint's area, where nothing says how large a thing is. */
-const SIZE = 0.07;
