@@ -10,3 +10,15 @@ export const evenPlace = (n: number): readonly [number, number, number] => {
   const [a, b, c] = STEPS;
   return [(0.5 + a * n) % 1, (0.5 + b * n) % 1, (0.5 + c * n) % 1];
 };
+
+/** The same in a plane: 1/φ and 1/φ² of the root of φ³ = φ + 1. */
+const FLAT = [0.7548776662466927, 0.5698402909980532] as const;
+
+/**
+ * The nth of a sequence of places that fills a square of side 1 evenly, however many are taken.
+ * @example evenSpot(0) // [0.5, 0.5]
+ */
+export const evenSpot = (n: number): readonly [number, number] => [
+  (0.5 + FLAT[0] * n) % 1,
+  (0.5 + FLAT[1] * n) % 1
+];

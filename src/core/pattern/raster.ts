@@ -6,9 +6,22 @@ export interface Raster {
   width: number;
   height: number;
   codes: Int32Array;
+  /** Pixels on a border, by their place in `codes`, and the codes at `PARTS` places within each, one after another. */
+  edges: { at: number[]; parts: number[] };
   /** Samples that were taken. */
   taken: number;
 }
+
+/** Places within a pixel on a border, turned so that no two share a row or a column: shares of its side. */
+const WITHIN = [
+  [0.375, 0.125],
+  [0.875, 0.375],
+  [0.125, 0.625],
+  [0.625, 0.875]
+] as const;
+export const PARTS = WITHIN.length;
+/** Pixels of borders between two looks at what there is so far. */
+const EDGES_AT_ONCE = 2000;
 
 /** Side of the first coarse blocks, pixels. */
 const COARSE = 8;
@@ -21,7 +34,7 @@ const COARSE = 8;
 export function* drawing(width: number, height: number, sample: Sample): Generator<Raster, Raster> {
   const codes = new Int32Array(width * height).fill(-1);
   const known = new Uint8Array(width * height);
-  const raster: Raster = { width, height, codes, taken: 0 };
+  const raster: Raster = { width, height, codes, edges: { at: [], parts: [] }, taken: 0 };
   const at = (x: number, y: number): number => {
     const i = y * width + x;
     if (!known[i]) {
@@ -67,7 +80,27 @@ export function* drawing(width: number, height: number, sample: Sample): Generat
     }
     yield raster;
   }
+  yield* softened(raster, sample);
   return raster;
+}
+
+/** Looks within each pixel that borders on another code: a border is as smooth as what it parts. */
+function* softened(raster: Raster, sample: Sample): Generator<Raster, void> {
+  const { width, height, codes, edges } = raster;
+  const borders = new Uint8Array(codes.length);
+  for (let i = 0; i < codes.length; i++) {
+    const right = (i + 1) % width ? i + 1 : i;
+    const below = i + width < codes.length ? i + width : i;
+    for (const other of [right, below]) if (codes[other] !== codes[i]) borders[i] = borders[other] = 1;
+  }
+  for (let i = 0; i < codes.length; i++) {
+    if (!borders[i]) continue;
+    edges.at.push(i);
+    for (const [dx, dy] of WITHIN)
+      edges.parts.push(sample(((i % width) + dx) / width, (Math.floor(i / width) + dy) / height));
+    raster.taken += PARTS;
+    if (edges.at.length % EDGES_AT_ONCE === 0) yield raster;
+  }
 }
 
 /** Whether a block and what borders on it are of one code, by its corners, its middle and the blocks about it. */

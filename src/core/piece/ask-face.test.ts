@@ -36,7 +36,8 @@ describe('asking for a face', () => {
     // The plan that is offered shows what was said of it, and no step came or went.
     const made = pieceOf(answer.plan, cards, {}, {})!;
     const drawn = wholePicture(made, open, { size: 160 }).shows.find((s) => s.cupId === 'black')!;
-    expect(drawn.share).toBeCloseTo(black!.after, 1.3);
+    expect(drawn.share).toBe(black!.after);
+    expect(black!.reached).toBe(true);
     expect(answer.plan.steps.map((s) => s.id)).toEqual(stack.steps.map((s) => s.id));
     expect(Plan.safeParse(answer.plan).success).toBe(true);
     const group = computePlan(answer.plan, cards).groups[0]!;
@@ -51,6 +52,7 @@ describe('asking for a face', () => {
       tries: 25
     });
     expect(answer.wishes[0]!.after).toBeLessThan(1);
+    expect(answer.wishes[0]!.reached).toBe(false);
     expect(answer.wishes[0]!.after).toBeGreaterThanOrEqual(answer.wishes[0]!.before);
   });
 
@@ -77,6 +79,26 @@ describe('asking for a face', () => {
       tries: 12
     });
     expect(answer.plan.steps[1]).toEqual(shared.steps[1]);
+  });
+
+  it('goes straight for two shares at once, and keeps a small one in proportion', () => {
+    const wishes = [
+      { cupId: 'black', zone: 'all of it', share: 0.04 },
+      { cupId: 'foam', zone: 'all of it', share: 0.2 }
+    ] as const;
+    const { answer, steps } = searched(stack, { face: open, wishes });
+    expect(steps.length).toBeLessThan(30);
+    expect(Math.abs(answer.wishes[0]!.after - 0.04)).toBeLessThan(0.01);
+    expect(Math.abs(answer.wishes[1]!.after - 0.2)).toBeLessThan(0.02);
+  });
+
+  it('is answered at once where the wish is met', () => {
+    const shows = wholePicture(pieceOf(stack, cards, {}, {})!, open, { size: 8 }).shows;
+    const wishes = shows.map(({ cupId, share }) => ({ cupId, zone: 'all of it' as const, share }));
+    const { answer, steps } = searched(stack, { face: open, wishes });
+    expect(steps.length).toBeLessThan(2);
+    expect(answer.changed).toBe(false);
+    expect(answer.plan).toBe(stack);
   });
 
   it('reads the edge and the middle apart', () => {

@@ -4,6 +4,7 @@ import type { Shelf } from '../shelf';
 import { fill } from '../plan/fill';
 import type { Face } from './faces';
 import { pieceOf } from './picture';
+import { PLACES, shownOn } from './shown';
 import { resolve } from '../plan/resolve';
 
 /** A part of a face by how far out it is: all of it, the middle third of the way to the edge, or the outermost sixth. */
@@ -36,70 +37,140 @@ export interface Searching {
 export interface FaceAnswer {
   plan: Plan;
   changed: boolean;
-  wishes: (Wish & { before: number; after: number })[];
+  wishes: (Wish & { before: number; after: number; reached: boolean })[];
 }
 
 const TRIES = 90;
-/** Places of a face that are looked at each way. */
-const GRID = 30;
+/** Places of a face that are looked at for each pour that is tried; what is said of the answer is counted as the drawing counts. */
+const LOOKED = 700;
+/** Steps straight towards the shares before anything is left to chance, each shorter after one that came no nearer. */
+const STRAIGHT = 8;
+const SHORTER = 0.5;
+/** So many tries that came no nearer end the search: what is left is not to be had by what may be changed. */
+const IN_VAIN = 18;
+
+interface Tried {
+  pours: Pour[];
+  shown: number[];
+  off: number;
+}
 
 /**
  * Searches the amounts, the order, the places and the falls of a pour for the one whose face comes nearest to what is
- * wanted: changes a little of the best so far, keeps what is better, and now and then what is hardly worse. What fills the
- * cavity still fills it; no step is added or left out.
+ * wanted: first straight, each cup by how much more or less of it is wanted; then it changes a little of the best so far, keeps what
+ * is better, and now and then what is hardly worse. What fills the cavity still fills it; no step is added or left out.
  */
 export function* askingFace(plan: Plan, shelf: Shelf, asked: AskedFace): Generator<Searching, FaceAnswer> {
   const { tries = TRIES, wishes } = asked;
-  const chance = chanceFrom(1721);
+  const before = shownIn(plan, shelf, asked, PLACES);
+  if (offOf(before, wishes) <= CLOSE_ENOUGH) return answered({ plan, before, after: before }, wishes);
   const start = opened(plan, shelf, asked.groupId);
-  const before = shownIn(plan, shelf, asked);
-  let best = { pours: start, shown: before, off: offOf(before, wishes) };
-  let here = best;
-  for (let tried = 1; tried <= tries && best.off > CLOSE_ENOUGH; tried++) {
-    const pours = varied(here.pours, chance);
-    const shown = shownIn(closed(plan, pours), shelf, asked);
-    const off = offOf(shown, wishes);
+  const attempt = (pours: Pour[]): Tried => {
+    const shown = shownIn(closed(plan, pours), shelf, asked, LOOKED);
+    return { pours, shown, off: offOf(shown, wishes) };
+  };
+  const shown = shownIn(plan, shelf, asked, LOOKED);
+  const first = { pours: start, shown, off: offOf(shown, wishes) };
+  const best = yield* searching(first, attempt, { tries, asked });
+  const found = best.pours === start ? plan : closed(plan, best.pours);
+  const after = found === plan ? before : shownIn(found, shelf, asked, PLACES);
+  // What came nearer by a coarse look and no nearer by a fine one is no answer.
+  if (offOf(after, wishes) >= offOf(before, wishes)) return answered({ plan, before, after: before }, wishes);
+  return answered({ plan: found, before, after }, wishes);
+}
+
+function* searching(
+  first: Tried,
+  attempt: (pours: Pour[]) => Tried,
+  { tries, asked: { wishes } }: { tries: number; asked: AskedFace }
+): Generator<Searching, Tried> {
+  const chance = chanceFrom(1721);
+  let best = first;
+  let here = first;
+  let [inVain, stride] = [0, 1];
+  for (let tried = 1; tried <= tries && best.off > CLOSE_ENOUGH && inVain < IN_VAIN; tried++) {
+    const straight = tried <= STRAIGHT ? towards(best, wishes, stride) : undefined;
+    const next = attempt(straight ?? varied(here.pours, chance));
     // Early on a step that is a little worse is taken too, so as not to stay on the first hill.
-    const worse = off - here.off;
-    if (worse < 0 || chance() < Math.exp(-worse / (0.02 * (1 - tried / tries) + 1e-9)))
-      here = { pours, shown, off };
-    if (off < best.off) best = here = { pours, shown, off };
+    const worse = next.off - here.off;
+    if (worse < 0 || (!straight && chance() < Math.exp(-worse / (0.05 * (1 - tried / tries) + 1e-9))))
+      here = next;
+    if (next.off < best.off) {
+      best = here = next;
+      inVain = 0;
+    } else {
+      inVain++;
+      stride *= SHORTER;
+    }
     yield { tried, of: tries, off: best.off };
   }
-  const changed = best.pours !== start;
+  return best;
+}
+
+/** The answer, with what each wish comes to as its drawing counts it. */
+function answered(
+  { plan, before, after }: { plan: Plan; before: readonly number[]; after: readonly number[] },
+  wishes: readonly Wish[]
+): FaceAnswer {
   return {
-    plan: changed ? closed(plan, best.pours) : plan,
-    changed,
-    wishes: wishes.map((w, i) => ({ ...w, before: before[i]!, after: best.shown[i]! }))
+    plan,
+    changed: after !== before,
+    wishes: wishes.map((w, i) => ({
+      ...w,
+      before: before[i]!,
+      after: after[i]!,
+      reached: isReached(w, after[i]!)
+    }))
   };
 }
 
-/** Shares off by less than this in all, root of squares, are as good as asked. */
-const CLOSE_ENOUGH = 0.008;
+/** Whether a share is as asked, as it is said: within a point of a tenth, within three of a third. */
+const isReached = ({ share }: Wish, after: number): boolean =>
+  Math.abs(after - share) <= Math.max(0.01, 0.09 * share);
 
+/** As near as is asked: a share of a third within one point, one of a twentieth within half a point. */
+const CLOSE_ENOUGH = 0.02;
+/** A share so small is measured as one of this. */
+const SMALL = 0.02;
+
+/** How far shares are from what is wanted, each against how much of it is wanted: 2 points of 4 are more than 2 of 40. */
 const offOf = (shown: readonly number[], wishes: readonly Wish[]): number =>
-  Math.sqrt(wishes.reduce((s, w, i) => s + (shown[i]! - w.share) ** 2, 0));
+  Math.sqrt(wishes.reduce((s, w, i) => s + (shown[i]! - w.share) ** 2 / (w.share + SMALL), 0));
 
 /** What each wish comes to in a plan. */
-function shownIn(plan: Plan, shelf: Shelf, { groupId, face, wishes }: AskedFace): number[] {
+function shownIn(plan: Plan, shelf: Shelf, { groupId, face, wishes }: AskedFace, places: number): number[] {
   const piece = pieceOf(plan, shelf, {}, { cavitySetId: groupId });
   if (!piece) return wishes.map(() => 0);
   const drawn = piece.face(face);
-  const counts = new Map<string, number>();
-  const add = (key: string) => counts.set(key, (counts.get(key) ?? 0) + 1);
-  for (let j = 0; j < GRID; j++)
-    for (let i = 0; i < GRID; i++) {
-      const [x, y] = [(i + 0.5) / GRID, (j + 0.5) / GRID];
-      const code = drawn.sample(x, y);
-      if (code < 0) continue;
-      const matter = piece.traced.matters[drawn.paint.fronts[code]!];
-      const cup = matter && 'cupId' in matter ? matter.cupId : '';
-      for (const zone of zonesAt(x, y)) {
-        add(zone);
-        add(`${zone}|${cup}`);
-      }
-    }
-  return wishes.map((w) => (counts.get(`${w.zone}|${w.cupId}`) ?? 0) / Math.max(1, counts.get(w.zone) ?? 0));
+  const byZone = new Map(
+    FACE_ZONES.filter((zone) => wishes.some((w) => w.zone === zone)).map((zone) => [
+      zone,
+      shownOn(drawn, piece.traced.matters, places, (x, y) => zonesAt(x, y).includes(zone))
+    ])
+  );
+  return wishes.map((w) => byZone.get(w.zone)?.get(w.cupId) ?? 0);
+}
+
+/** Every pour of a cup that is wished for so much larger or smaller as more or less of it is wanted; the others give way or fill up. */
+function towards({ pours, shown }: Tried, wishes: readonly Wish[], stride: number): Pour[] | undefined {
+  const wanted = wishes.flatMap((w, i) =>
+    w.zone === 'all of it' && shown[i]! > 0 ? [{ ...w, now: shown[i]! }] : []
+  );
+  if (!wanted.length) return undefined;
+  const all = pours.reduce((s, p) => s + p.ml, 0);
+  const grown = pours.map((p) => {
+    const wish = wanted.find((w) => w.cupId === p.cupId);
+    return { ...p, ml: wish ? p.ml * Math.min(3, Math.max(1 / 3, wish.share / wish.now)) ** stride : p.ml };
+  });
+  const isWished = (p: Pour) => wanted.some((w) => w.cupId === p.cupId);
+  const own = grown.filter(isWished).reduce((s, p) => s + p.ml, 0);
+  const others = grown.filter((p) => !isWished(p)).reduce((s, p) => s + p.ml, 0);
+  if (own >= all * (1 - LEAST)) return undefined;
+  // Where every cup is wished for they are shares of one another already.
+  return grown.map((p) => ({
+    ...p,
+    ml: p.ml * (isWished(p) ? (others ? 1 : all / own) : (all - own) / others)
+  }));
 }
 
 function zonesAt(x: number, y: number): FaceZone[] {

@@ -25,3 +25,4 @@ export {
   type FaceZone
 } from './ask-face';
 export type { Showing } from './paint';
+export { differOn } from './shown';

@@ -7,10 +7,16 @@ import { TONES, type Matter, type Traced } from './traced';
 /** How a piece is looked at: finished so, or lit from behind, where what it lets through is seen. */
 export type Showing = Finish | 'lit from behind';
 
+/** So much of a matter along a sight, mm. */
+export interface Film {
+  matter: number;
+  mm: number;
+}
+
 /** What codes of a picture look like. Codes are given out as films are met: the same films, the same code. */
 export interface Paint {
   /** The code of films, nearest first, thickness in mm. */
-  codeOf(films: readonly { matter: number; mm: number }[]): number;
+  codeOf(films: readonly Film[]): number;
   /** The code of a dry film on the mould face at a place, or undefined where none covers it. */
   filmAt(casting: Casting, x: number, y: number): number | undefined;
   /** Thickness from which a matter hides what is behind it, mm. */
@@ -19,6 +25,8 @@ export interface Paint {
   colours: string[];
   /** The matter in front at each code. */
   fronts: number[];
+  /** At each code what is seen of each matter, one behind the other: shares by the light each keeps, that sum to 1. */
+  seen: (readonly { matter: number; share: number }[])[];
   /** No cup has a colour yet: they are told apart by tones of no pigment. */
   standIn: boolean;
 }
@@ -33,24 +41,27 @@ export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palett
   const codes = new Map<string, number>();
   const colours: string[] = [];
   const fronts: number[] = [];
+  const seen: Paint['seen'] = [];
   const own = withShades(palette, shades);
-  const give = (key: string, front: number, colour: () => string): number => {
+  const give = (key: string, films: readonly Film[], colour: () => string): number => {
     const before = codes.get(key);
     if (before !== undefined) return before;
     codes.set(key, colours.length);
     colours.push(colour());
-    fronts.push(front);
+    fronts.push(films[0]?.matter ?? -1);
+    seen.push(lightOf(films, shades));
     return colours.length - 1;
   };
   return {
     colours,
     fronts,
+    seen,
     standIn: standIns.size > 0,
     hides: (matter) => shades[matter]?.hides ?? 0,
     codeOf: (films) => {
       const key = films.map((f) => `${f.matter}:${stepOf(f.mm)}`).join('|');
       const front = films[0]!.matter;
-      return give(key, front, () => {
+      return give(key, films, () => {
         const plain = shades[front]?.plain;
         if (plain !== undefined && (standIns.size > 0 || showing !== 'lit from behind')) return plain;
         if (showing === 'lit from behind') return throughAll(films, shades);
@@ -65,13 +76,33 @@ export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palett
       const i = grainOf(casting, x, y);
       if (i < 0) return undefined;
       const id = casting.films[i]!.colourantId;
-      return give(`film ${id}`, -1, () => plan.colourants.get(id)?.colour ?? GOLD);
+      return give(`film ${id}`, [], () => plan.colourants.get(id)?.colour ?? GOLD);
     }
   };
 }
 
+/** What a film that hides lets through of what is behind it: hiding is 98 % of it. */
+const LETS = 0.02;
+
+/**
+ * What is seen of each matter along films one behind the other: of the light that reaches a film it keeps by how near it comes to
+ * hiding, and the last keeps the rest. Where all is clear it is the film in front that is looked at.
+ */
+function lightOf(films: readonly Film[], shades: readonly Shade[]): { matter: number; share: number }[] {
+  let rest = 1;
+  const kept = films.map(({ matter, mm }) => {
+    const hides = shades[matter]?.hides ?? 0;
+    const share = rest * (hides > 0 ? 1 - LETS ** (mm / hides) : 1);
+    rest -= share;
+    return { matter, share };
+  });
+  const last = [...kept].reverse().find((k) => (shades[k.matter]?.hides ?? 0) < Infinity) ?? kept[0];
+  if (last) last.share += rest;
+  return kept.filter((k) => k.share > 0);
+}
+
 /** What comes through films from behind; a solid lets nothing through. */
-function throughAll(films: readonly { matter: number; mm: number }[], shades: readonly Shade[]): string {
+function throughAll(films: readonly Film[], shades: readonly Shade[]): string {
   const optics = films.map((f) => shades[f.matter]?.optics);
   if (optics.includes(undefined)) return '#000000';
   return litFromBehind(films.map((f, i) => ({ optics: optics[i]!, mm: f.mm }))).hex;

@@ -7,7 +7,9 @@ import { fill } from '../plan/fill';
 import { paletteOf } from '../plan/looks/looks';
 import type { Showing } from './paint';
 import { resolve } from '../plan/resolve';
-import { traced, type Matter, type Traced } from './traced';
+import { pixelsOf } from './pixels';
+import { shownOn } from './shown';
+import { cupIn, traced, type Traced } from './traced';
 
 /** A piece of a plan ready to be looked at from any side. */
 export interface DrawnPiece {
@@ -58,8 +60,10 @@ export interface Picture {
   mm: { width: number; height: number };
   /** Share of the pour that each cup is, what was drawn out again counted: a jug's colours apart where they lie apart. */
   poured: { cupId: string; share: number }[];
-  /** Share of what is seen that each cup is in front of, 0..1. */
+  /** Of the whole face, the share that is seen of each cup, 0..1, through what is clear; none until it is counted. */
   shows: { cupId: string; share: number }[];
+  /** Whether what shows is counted: from then on it stays as it is. */
+  counted: boolean;
   /** Where a cup's letter can stand: in the middle of the largest part of it, shares of the sides. */
   labels: { cupId: string; x: number; y: number; room: number }[];
   done: boolean;
@@ -96,69 +100,70 @@ export function* picturing(
   const scale = size / Math.max(drawn.width, drawn.height);
   const [width, height] = [drawn.width, drawn.height].map((mm) => Math.max(4, Math.round(mm * scale)));
   const sample = (x: number, y: number) => drawn.sample(part.x + x * part.side, part.y + y * part.side);
+  const figures: Figured = { drawn, vision, poured: pouredOf(piece.traced) };
   const steps = drawing(width!, height!, sample);
   for (;;) {
     const { value, done } = steps.next();
-    const soFar = () => pictureOf(piece, drawn, value, { vision, done: done === true });
+    const soFar = () => pictureOf(piece, figures, value, done === true);
     if (done) return soFar();
     yield soFar;
+    // A first sight of it waits for no figure.
+    figures.shows ??= listed(shownOn(drawn, piece.traced.matters));
   }
 }
 
+type Shares = Picture['shows'];
+const listed = (of: ReadonlyMap<string, number>): Shares =>
+  [...of].map(([cupId, share]) => ({ cupId, share }));
+
+/** What was poured of each cup, as shares of all of it. */
+function pouredOf({ matters, poured }: Traced): Shares {
+  const all = [...poured.values()].reduce((s, ml) => s + ml, 0);
+  const by = new Map<string, number>();
+  for (const [matter, ml] of poured) {
+    const cupId = cupIn(matters[matter]);
+    if (cupId !== undefined) by.set(cupId, (by.get(cupId) ?? 0) + (all ? ml / all : 0));
+  }
+  return listed(by);
+}
+
+/** What of a picture is known beside its pixels. */
+interface Figured {
+  drawn: DrawnFace;
+  vision: Vision;
+  poured: Shares;
+  shows?: Shares | undefined;
+}
+
 function pictureOf(
-  { traced: { matters, poured } }: DrawnPiece,
-  { paint, ...drawn }: DrawnFace,
+  { traced: { matters } }: DrawnPiece,
+  { drawn: { paint, ...drawn }, vision, poured, shows }: Figured,
   raster: Raster,
-  { vision, done }: { vision: Vision; done: boolean }
+  done: boolean
 ): Picture {
-  const colours = paint.colours.map((hex) => bytesOf(seenBy(hex, vision)));
-  const rgba = new Uint8ClampedArray(4 * raster.codes.length);
-  const counts = paint.colours.map(() => 0);
-  raster.codes.forEach((code, i) => {
-    if (code < 0) return;
-    counts[code]!++;
-    const [r, g, b] = colours[code]!;
-    rgba[4 * i] = r;
-    rgba[4 * i + 1] = g;
-    rgba[4 * i + 2] = b;
-    rgba[4 * i + 3] = 255;
-  });
-  const cupAt = paint.fronts.map((front) => cupOf(matters[front]));
+  const cupAt = paint.fronts.map((front) => cupIn(matters[front]));
   return {
     width: raster.width,
     height: raster.height,
-    rgba,
-    mm: { width: drawn.width, height: drawn.height },
-    poured: sharesOf(
-      [...poured.values()],
-      [...poured.keys()].map((m) => cupOf(matters[m]))
+    rgba: pixelsOf(
+      raster,
+      paint.colours.map((hex) => bytesOf(seenBy(hex, vision)))
     ),
-    shows: sharesOf(counts, cupAt),
+    mm: { width: drawn.width, height: drawn.height },
+    poured,
+    shows: shows ?? [],
+    counted: shows !== undefined,
     labels: done ? labelsOf(raster, cupAt) : [],
     done,
     ...(paint.standIn ? { standIn: true } : {})
   };
 }
 
-/** The cup that a matter came from; chips came in their body's, drops in the cup they fell into. */
-const cupOf = (matter: Matter | undefined) =>
-  matter && 'cupId' in matter && matter.cupId ? matter.cupId : undefined;
-
 const bytesOf = (hex: string): [number, number, number] => [
   parseInt(hex.slice(1, 3), 16),
   parseInt(hex.slice(3, 5), 16),
   parseInt(hex.slice(5, 7), 16)
 ];
-
-function sharesOf(counts: readonly number[], cupAt: readonly (string | undefined)[]): Picture['shows'] {
-  const all = counts.reduce((s, n) => s + n, 0);
-  const by = new Map<string, number>();
-  counts.forEach((n, i) => {
-    const cupId = cupAt[i];
-    if (cupId !== undefined) by.set(cupId, (by.get(cupId) ?? 0) + n);
-  });
-  return [...by].map(([cupId, n]) => ({ cupId, share: all ? n / all : 0 }));
-}
 
 /** Places are looked for on a grid of so many to the longer side. */
 const GRID = 72;
@@ -262,7 +267,7 @@ export function historyAt(
   if (found.by < 0) return undefined;
   const own = casting.steps[found.by]!;
   const moved = [...new Set(found.moved.map((i) => casting.steps[i]!))].filter((id) => id !== own);
-  return { cupId: cupOf(matters[found.matter]), stepId: own, moved };
+  return { cupId: cupIn(matters[found.matter]), stepId: own, moved };
 }
 
 /** A face drawn to the end. */

@@ -176,7 +176,9 @@ describe('how a face is seen', () => {
         { kind: 'mould face' },
         { size: 40, ...(showing ? { showing } : {}) }
       ).shows;
-    expect(shows('lit from behind')).toEqual(shows());
+    const dry = shows();
+    for (const { cupId, share } of shows('lit from behind'))
+      expect(share).toBeCloseTo(dry.find((d) => d.cupId === cupId)!.share, 6);
   });
 
   it('is by its finish: wet concrete is darker than dry', () => {
@@ -208,7 +210,8 @@ describe('how a face is seen', () => {
         const at = 4 * ((50 + (y >> 1)) * whole.width + 50 + (x >> 1));
         const own = 4 * (y * part.width + x);
         all++;
-        if (whole.rgba[at] === part.rgba[own] && whole.rgba[at + 2] === part.rgba[own + 2]) same++;
+        // A pixel on a border is a mean of what it holds, and the larger picture's holds less.
+        if (Math.abs(whole.rgba[at]! - part.rgba[own]!) < 60) same++;
       }
     expect(same / all).toBeGreaterThan(0.9);
   });
@@ -584,13 +587,17 @@ describe('mica dusted within an outline', () => {
 describe('a pour of which no cup has a colour yet', () => {
   const bare = tried('puddle-stack', 'resin', 'roundel');
   const hues = ({ rgba }: { rgba: Uint8ClampedArray }) => {
-    const found = new Set<string>();
-    for (let i = 0; i < rgba.length; i += 4) if (rgba[i + 3]) found.add(rgba.slice(i, i + 3).join());
-    return found.size;
+    const found = new Map<string, number>();
+    for (let i = 0; i < rgba.length; i += 4) {
+      const hue = rgba.slice(i, i + 3).join();
+      if (rgba[i + 3]) found.set(hue, (found.get(hue) ?? 0) + 1);
+    }
+    // Borders are means of two.
+    return [...found.values()].filter((n) => n > 0.01 * (rgba.length / 4)).length;
   };
 
   it('is drawn in tones that stand in for them, one a cup, and says so', () => {
-    const drawn = face(bare, 'open face');
+    const drawn = face(bare, 'open face', 300);
     expect(drawn.standIn).toBe(true);
     expect(hues(drawn)).toBe(drawn.shows.filter((s) => s.share > 0).length);
     expect(hues(drawn)).toBeGreaterThan(1);

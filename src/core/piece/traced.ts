@@ -18,6 +18,10 @@ export type Matter =
   | { kind: 'film'; colourantId: string }
   | { kind: 'solid' };
 
+/** The cup that a matter came from; chips came in their body's, drops in the cup they fell into. */
+export const cupIn = (matter: Matter | undefined): string | undefined =>
+  matter && 'cupId' in matter && matter.cupId ? matter.cupId : undefined;
+
 /** One cavity traced through its steps: the engine that answers what is where, and what its answers mean. */
 export interface Traced {
   prism: Prism;

@@ -37,6 +37,7 @@ interface Answer {
   picture?: ShownPicture;
   told?: SpotHistory;
   mud?: number;
+  varies?: boolean;
   cutting?: CutsWanted;
   bar?: BarOnPage;
   cuts?: CutFound[];
@@ -78,13 +79,16 @@ const wanted = ({ plan, shelf, cavitySetId, seed, until }: Of) => ({
 export class PatternWork {
   picture = $state.raw<ShownPicture>();
   mud = $state<number>();
+  /** Whether two pieces of the pour differ; unknown until it was asked. */
+  varies = $state<boolean>();
   #slot = `${next++}`;
   #told: ((told: SpotHistory | undefined) => void) | undefined;
 
   constructor() {
-    listeners.set(this.#slot, ({ picture, told, mud }) => {
+    listeners.set(this.#slot, ({ picture, told, mud, varies }) => {
       if (picture) this.#show(picture);
       else if (mud !== undefined) this.mud = mud;
+      else if (varies !== undefined) this.varies = varies;
       else this.#told?.(told);
     });
   }
@@ -92,6 +96,11 @@ export class PatternWork {
   draw(look: FaceWanted): void {
     const { face, how } = look;
     send({ kind: 'draw', slot: this.#slot, face, how, ...wanted(look) });
+  }
+
+  /** Asks whether a pour leaves anything of a face to chance. */
+  askChance(look: Of, face: Face, seeds: readonly [string, string]): void {
+    send({ kind: 'chance', slot: this.#slot, face: $state.snapshot(face) as Face, seeds, ...wanted(look) });
   }
 
   /** How far the colours of the piece have run into one another. */

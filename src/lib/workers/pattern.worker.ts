@@ -4,6 +4,7 @@ import {
   barsShown,
   cutsFor,
   cutUp,
+  differOn,
   muddiness,
   pieceOf,
   picturing,
@@ -26,6 +27,7 @@ export type PatternTask = Wanted &
     | { kind: 'draw'; slot: string; face: Face; how: Drawing }
     | { kind: 'tell'; slot: string; face: Face; x: number; y: number }
     | { kind: 'mud'; slot: string }
+    | { kind: 'chance'; slot: string; face: Face; seeds: readonly [string, string] }
     | { kind: 'bars'; slot: string; dividing: Dividing; size: number; most: number }
     | { kind: 'cuts'; slot: string; dividing: Dividing; cupId: string }
     | { kind: 'ask'; slot: string; asked: AskedFace }
@@ -76,6 +78,8 @@ self.onmessage = ({ data }: MessageEvent<PatternTask>) => {
   }
   if (data.kind === 'draw') return begin(data);
   if (data.kind === 'ask') return beginSearch(data);
+  if (data.kind === 'chance')
+    return self.postMessage({ slot: data.slot, varies: varies(data, data.face, data.seeds) });
   const piece = pieceFor(data);
   if (data.kind === 'mud') return self.postMessage({ slot: data.slot, mud: piece ? muddiness(piece) : 0 });
   if (data.kind === 'bars') return piece && beginBars(piece, data);
@@ -86,6 +90,15 @@ self.onmessage = ({ data }: MessageEvent<PatternTask>) => {
     });
   self.postMessage({ slot: data.slot, told: piece && historyAt(piece, data.face, data.x, data.y) });
 };
+
+/** Whether two pieces of one pour differ on a face. */
+function varies(wanted: Wanted, face: Face, seeds: readonly string[]): boolean {
+  const [one, other] = seeds.map((seed) => {
+    const piece = pieceFor({ ...wanted, seed });
+    return piece && { face: piece.face(face), matters: piece.traced.matters };
+  });
+  return one !== undefined && other !== undefined && differOn(one, other);
+}
 
 /** A new drawing takes the place of the one in its slot, which is given up. */
 function begin(task: Extract<PatternTask, { kind: 'draw' }>): void {

@@ -3,7 +3,7 @@ import type { Store } from './connection';
 import { present } from './schema';
 
 /** A server that has not said for so long who is there is gone, s. */
-export const GONE_AFTER_S = 25;
+const GONE_AFTER_S = 25;
 
 const since = sql<number>`unixepoch() - ${GONE_AFTER_S}`;
 

@@ -45,8 +45,6 @@
   }
   const cupOf = (id: string) => cups.find((c) => c.cupId === id);
   const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
-  /** Off by no more than this is as asked. */
-  const NEAR = 0.03;
 </script>
 
 <section class="mx-auto w-full max-w-[460px] text-[0.9rem]" aria-label="Ask for a face">
@@ -111,7 +109,7 @@
     >
       {#each search.answer.wishes as w (w.cupId + w.zone)}
         <p>
-          {cupOf(w.cupId)?.name} shows <strong>{percent(w.after)}</strong> of {w.zone}{#if Math.abs(w.after - w.share) > NEAR}
+          {cupOf(w.cupId)?.name} shows <strong>{percent(w.after)}</strong> of {w.zone}{#if !w.reached}
             <span class="text-ochre">; {percent(w.share)} could not be reached</span>{/if}
           <span class="text-ink-2">(now {percent(w.before)})</span>
         </p>

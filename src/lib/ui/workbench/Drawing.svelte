@@ -114,7 +114,7 @@
     computed.cups.flatMap((cup): Shown[] => {
       const own = (list: ShownPicture['shows'] | undefined) =>
         list?.find((x) => x.cupId === cup.cupId)?.share;
-      if (picture?.done) {
+      if (picture?.counted) {
         const poured = own(picture.poured);
         return poured ? [{ cup, poured, shows: own(picture.shows) ?? 0 }] : [];
       }

@@ -9,7 +9,7 @@
   import { length, inWords } from '../../preferences.svelte';
   import { onDestroy } from 'svelte';
   import { extentOf } from '../drawing/outline';
-  import PiecePicture from '../drawing/PiecePicture.svelte';
+  import Variations from './Variations.svelte';
 
   let {
     computed,
@@ -41,7 +41,6 @@
     vision: Vision;
   } = $props();
 
-  const SEEDS = ['1', '2', '3', '4'];
   let range = $state(false);
 
   /** Steps of the pour into these cavities, in order: what can be gone through. */
@@ -214,22 +213,10 @@
   </div>
 {/if}
 {#if range}
-  <div class="mx-auto mt-1 grid w-full max-w-[480px] grid-cols-4 gap-2" data-testid="range">
-    {#each SEEDS as s (s)}
-      <button
-        class="rounded-md border p-1.5 {(seed ?? '1') === s ? 'border-verdigris' : 'border-rule'}"
-        aria-pressed={(seed ?? '1') === s}
-        aria-label="Piece {s}"
-        onclick={() => (seed = s === '1' ? undefined : s)}
-      >
-        <PiecePicture
-          piece={{ plan: editor.plan, shelf: editor.shelf, group, cups: computed.cups }}
-          {face}
-          look={{ seed: s, vision }}
-          size={160}
-          letters={false}
-        />
-      </button>
-    {/each}
-  </div>
+  <Variations
+    piece={{ plan: editor.plan, shelf: editor.shelf, group, cups: computed.cups }}
+    {face}
+    {vision}
+    bind:seed
+  />
 {/if}

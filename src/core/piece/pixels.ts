@@ -1,0 +1,37 @@
+import { PARTS, type Raster } from '../pattern';
+
+type Colour = readonly [number, number, number];
+
+/** sRGB of 0..255 as light, and back; by table, since it is asked for every pixel of a border. */
+const LIGHT = Float64Array.from({ length: 256 }, (_, v) => {
+  const c = v / 255;
+  return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
+});
+const shownAs = (light: number): number =>
+  255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);
+
+/** The pixels of a picture: one colour each, and where a pixel is parted, the mean of its parts in light, as an eye sees it. */
+export function pixelsOf(
+  { codes, edges }: Raster,
+  colours: readonly Colour[]
+): Uint8ClampedArray<ArrayBuffer> {
+  const rgba = new Uint8ClampedArray(4 * codes.length);
+  codes.forEach((code, i) => {
+    if (code < 0) return;
+    const [r, g, b] = colours[code]!;
+    rgba[4 * i] = r;
+    rgba[4 * i + 1] = g;
+    rgba[4 * i + 2] = b;
+    rgba[4 * i + 3] = 255;
+  });
+  edges.at.forEach((pixel, k) => {
+    const parts = edges.parts.slice(k * PARTS, (k + 1) * PARTS).filter((code) => code >= 0);
+    rgba[4 * pixel + 3] = Math.round((255 * parts.length) / PARTS);
+    if (!parts.length) return;
+    for (let c = 0; c < 3; c++) {
+      const light = parts.reduce((s, code) => s + LIGHT[colours[code]![c]!]!, 0) / parts.length;
+      rgba[4 * pixel + c] = Math.round(shownAs(light));
+    }
+  });
+  return rgba;
+}
