@@ -46,6 +46,9 @@ function inJug(jug: Engine, back: number, across: number, deep: number): number 
 const within = (pool: Engine, spot: Spot): number =>
   pool.matterAt({ ...spot, z: Math.min(Math.max(0, spot.z), pool.level * (1 - 1e-12)) });
 
+/** How what ran into a pool rolls over as it comes to rest, so that nothing in it stands upright: set by eye. */
+const STREAM_ROLLS = { count: 44, turn: 0.9 } as const;
+
 /** Of a swirl, what has run out before its drops find a pool to fall into. */
 const FIRST = 0.14;
 
@@ -128,7 +131,7 @@ function poured(
   });
   pool.drops(falling);
   pool.stir(wobble(section, 0.45, pool.chance));
-  pool.tumble(tumbling(section, { low: 0, high: pool.level }, { count: 14, turn: 0.3 }, pool.chance));
+  pool.tumble(tumbling(section, { low: 0, high: pool.level }, STREAM_ROLLS, pool.chance));
   return pool.engine();
 }
 
@@ -161,7 +164,7 @@ export function dirtyPour(casting: Casting, parts: readonly VeinPart[], mm3: num
       }
     if (i % 4 === 3) pool.stir(wobble(section, 0.22, pool.chance));
   });
-  pool.tumble(tumbling(section, { low: 0, high: pool.level }, { count: 16, turn: 0.35 }, pool.chance));
+  pool.tumble(tumbling(section, { low: 0, high: pool.level }, STREAM_ROLLS, pool.chance));
   const engine = pool.engine();
   const low = casting.level;
   casting.layBy((spot) => within(engine, { x: spot.x, y: spot.y, z: spot.z - low }), mm3, parts);

@@ -6,7 +6,7 @@ export { dirtyPour, swirledThrough } from './composite-cup';
 export { disc, type Section } from './shapes/section';
 export { between, chanceFrom, type Chance } from './seeded';
 export { EMPTY, KEPT, type Flow, type Spot } from './spot';
-export { along, lengthOf, smoothWay, stroke, tumbling, wobble, type Tool } from './strokes';
+export { along, leaning, lengthOf, smoothWay, stroke, tumbling, wobble, type Tool } from './strokes';
 export type { VeinPart, Unstirred } from './veins';
 export { sightline } from './shapes/sightline';
 export type { Star } from './shapes/star';

@@ -12,7 +12,7 @@ import { chanceFrom } from './seeded';
 import type { Section } from './shapes/section';
 import { KEPT, type Flow, type Spot } from './spot';
 import { Star, nodesOf } from './shapes/star';
-import { stroke, tumbling, wobble } from './strokes';
+import { leaning, stroke, tumbling, wobble } from './strokes';
 
 const STARS = ['round', 'oblong', 'pebble'] as const;
 const STILL = 2;
@@ -84,6 +84,12 @@ function mapsOf(section: Section, seed: number): Record<string, Flow> {
       after: STILL + (BEFORE - STILL) * (1 - body.area / section.area)
     }),
     stir: new Stir(wobble(section, 1, chance), STILL),
+    leaning: new Stir(
+      leaning(section, wobble(section, 1, chance), BEFORE - STILL, chance),
+      STILL,
+      undefined,
+      BEFORE
+    ),
     stroke: new Stir(
       stroke(
         section,
@@ -352,5 +358,35 @@ describe('a star', () => {
     for (let u = 0.3; u < 720; u += 17.7) expect(star.nodesAt(star.swept(u))).toBeCloseTo(u, 7);
     expect(star.swept(720)).toBeCloseTo(star.area, 9);
     expect(nodesOf(0, 1)).toBeCloseTo(180, 9);
+  });
+});
+
+describe('a tool that leans', () => {
+  const section = FOOTPRINTS.round!;
+  const turns = wobble(section, 1, chanceFrom(5));
+  const leant = leaning(section, turns, 10, chanceFrom(6));
+
+  it('stays within the wall at every depth, and does less the deeper it is', () => {
+    expect(leant.some((v) => Math.hypot(v.lean!.x, v.lean!.y) > 0.2)).toBe(true);
+    for (const { x, y, radius, lean } of leant) {
+      for (const down of [0, 2.5, 5, 7.5, 10])
+        expect(section.wall(x + down * lean!.x, y + down * lean!.y)).toBeGreaterThanOrEqual(radius - 1e-9);
+      expect(lean!.left).toBeLessThan(1);
+      expect(lean!.left).toBeGreaterThan(0);
+    }
+  });
+
+  it('moves at the ground what it leaves alone at the surface, beside where it was put in', () => {
+    const lean = { x: 0.5, y: 0, left: 0.5 };
+    const one = new Stir([{ x: 0, y: 0, radius: 4, turn: 0.8, lean }], 0, undefined, 10);
+    const movedAt = (x: number, z: number) => {
+      const spot = { x, y: 1, z };
+      one.redo(spot);
+      return Math.hypot(spot.x - x, spot.y - 1);
+    };
+    expect(movedAt(5, 10)).toBe(0);
+    expect(movedAt(5, 0.01)).toBeGreaterThan(0);
+    // As far from its middle, half as much turn: less is moved.
+    expect(movedAt(5, 0.01)).toBeLessThan(movedAt(0, 10));
   });
 });

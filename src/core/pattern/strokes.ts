@@ -125,6 +125,34 @@ export function wobble(section: Section, much: number, chance: Chance): Vortex[]
   });
 }
 
+/** A tool leans by so much at the most, mm a mm of depth, and keeps at the ground so much of what it does at the surface: set by eye. */
+const LEANS = 0.7;
+const LEFT = { least: 0.25, most: 0.9 } as const;
+
+/**
+ * Turnings as a hand does them: none goes straight down, and all grow weaker on their way, each within the wall at every depth.
+ * @param deep how far down they go, mm
+ * @example leaning(disc(30), [{ x: 0, y: 0, radius: 5, turn: 1 }], 10, () => 0.5)[0].turn // 1
+ */
+export function leaning(
+  section: Section,
+  vortices: readonly Vortex[],
+  deep: number,
+  chance: Chance
+): Vortex[] {
+  return vortices.map((v) => {
+    const [angle, much] = [chance() * 2 * Math.PI, LEANS * chance()];
+    const left = between(chance, LEFT.least, LEFT.most);
+    // A middle that keeps its radius from the wall at the ground keeps it all the way: footprints that see it whole have no bay.
+    for (let k = much; k > 0.02; k /= 2) {
+      const [x, y] = [k * Math.cos(angle), k * Math.sin(angle)];
+      const stays = [0.5, 1].every((d) => section.wall(v.x + x * d * deep, v.y + y * d * deep) >= v.radius);
+      if (stays) return { ...v, lean: { x, y, left } };
+    }
+    return { ...v, lean: { x: 0, y: 0, left } };
+  });
+}
+
 /** Seeded rolls in upright planes between two levels: how what lies in layers comes to differ with depth. */
 export function tumbling(
   section: Section,

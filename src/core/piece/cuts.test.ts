@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { tried } from './piece.testing';
 import { cards } from '../../../demo/cards';
 import { nightHeron, saltings } from '../../../demo/plans';
 import { cutsFor, cutUp, barsShown } from './bars';
@@ -87,5 +88,22 @@ describe('a cut casting', () => {
     casting.embeds.push(clear, met);
     expect(cutUp(slab, { pieces: 40, how: 'straight', kerf: 0 }).struck).toBe(1);
     casting.embeds.length = 0;
+  });
+});
+
+describe('the picture of a cut', () => {
+  /** The share of a cut's columns that are of one colour from top to bottom: all of them in a drawing pulled straight down. */
+  const straight = (techniqueId: string, kind: string): number => {
+    const piece = pieceOf(tried(techniqueId, kind, 'slab'), cards, {}, {})!;
+    const drawn = piece.face({ kind: 'cut', heading: 0, off: 3 });
+    const codes = (x: number) => Array.from({ length: 24 }, (_, j) => drawn.sample(x, (j + 0.5) / 24));
+    const columns = Array.from({ length: 120 }, (_, i) => codes((i + 0.5) / 120));
+    return columns.filter((c) => new Set(c).size === 1).length / columns.length;
+  };
+
+  it('is no plan view pulled down: borders between chambers waver, tools lean', () => {
+    expect(straight('divider-swirl', 'soap')).toBeLessThan(0.75);
+    expect(straight('puddle-stack', 'resin')).toBeLessThan(0.3);
+    expect(straight('dirty-cup', 'resin')).toBeLessThan(0.75);
   });
 });

@@ -11,7 +11,7 @@ import { lineStars, type ClosedLine } from '../shapes/closed-line';
 import { outlineParts, partStar, within, type Corner, type OutlinePart } from '../shapes/outline-parts';
 import { nodesOf, type Star } from '../shapes/star';
 import type { Spot } from '../spot';
-import { wobble } from '../strokes';
+import { leaning, tumbling, wobble } from '../strokes';
 import type { VeinPart } from '../veins';
 import type { At, Content, Fall, Falling } from './content';
 import { CastingWithPost } from './posts';
@@ -21,6 +21,10 @@ import { areaWithin, chartViewAt, dropWithin, viewAt, type View } from './view';
 
 /** How steep the side of a region is: it narrows downward by this power of the height. */
 const STEEP = 0.2;
+/** How all turns over while a heavy colour sinks through it: set by eye. */
+const SINKING_ROLLS = { count: 36, turn: 0.7 } as const;
+/** How tools lean is drawn apart from all else that is left to chance in a step. */
+const LEANS_BY = 0x1ea5;
 /** Of the footprint, what a region may cover before it is a layer. */
 const FULL = 0.9;
 
@@ -200,7 +204,10 @@ export class Casting extends CastingWithPost {
   stir(vortices: readonly Vortex[], reach?: Reach): void {
     this.ready();
     const free = vortices.filter((v) => this.clearOfPost(v, v.radius));
-    if (free.length && !this.bare) this.add(new Stir(free, this.still, reach));
+    if (!free.length || this.bare) return;
+    const deep = this.level - (reach?.from ?? this.still);
+    const leant = leaning(this.section, free, Math.max(0, deep), chanceFrom(this.seedOfStep ^ LEANS_BY));
+    this.add(new Stir(leant, this.still, reach, this.level));
   }
 
   tumble(rolls: readonly Roll[]): void {
@@ -253,8 +260,13 @@ export class Casting extends CastingWithPost {
     const chance = chanceFrom(seedOf(`${this.seed}/${step}/sinks`));
     this.as(step, () => {
       this.charted(view, new Cells(view.section, sinking, chance));
-      // Cells stretch as the last of it moves.
-      this.add(new Stir(wobble(this.section, 0.5, chance), this.still));
+      // Cells stretch as the last of it moves, and their walls lean as it turns over.
+      const deep = this.level - this.still;
+      const stretched = leaning(this.section, wobble(this.section, 0.5, chance), deep, chance);
+      this.add(new Stir(stretched, this.still, undefined, this.level));
+      this.add(
+        new Tumble(tumbling(this.section, { low: this.still, high: this.level }, SINKING_ROLLS, chance))
+      );
     });
   }
 }

@@ -1,9 +1,14 @@
 import { Charted } from '../maps/charted';
 import { LayerMap } from '../maps/layer';
 import { Levelling, type Stood } from '../maps/levelling';
+import { between, chanceFrom, seedOf } from '../seeded';
 import { sideBySide, type Side } from '../shapes/side-by-side';
 import { CastingBooks } from './books';
 import type { Content, Way } from './content';
+
+/** How far a border between chambers wavers, of the footprint's width, and how often along it: set by eye. */
+const WAVERS = 0.03;
+const WAVES = [1, 2, 3, 5] as const;
 
 /** Half the width of a line of beads or clay, mm: a starting value, set by eye. */
 const BARRIER = 0.8;
@@ -18,6 +23,9 @@ export abstract class CastingWithDividers extends CastingBooks {
   protected strips: { matter: number; mm3: number; step: string }[] = [];
 
   protected chambers: (Stood & { id: string })[] = [];
+
+  /** How the borders between the chambers that are filled now waver; they are straight where what stood in them was uneven. */
+  protected borders: { wavers?: ((along: number, z: number) => number) | undefined } = {};
 
   /** Before anything else is done: what stands side by side has its ground. */
   protected ready(): void {
@@ -86,15 +94,38 @@ export abstract class CastingWithDividers extends CastingBooks {
     if (!own) this.chambers.push((own = { ...place, level: this.level }));
     const high = own.level + mm3 / (this.section.area * (place.to - place.from));
     const chart = this.section.chartAt(0, 0);
-    const width = 2 * chart.onto.half.width;
-    const inside = (x: number, y: number) => {
-      const share = chart.to(x, y)[0] / width + 0.5;
-      return share >= place.from && share < place.to;
+    const { width, length } = chart.onto.half;
+    const { borders } = this;
+    borders.wavers ??= this.waverings();
+    const inside = (x: number, y: number, z: number) => {
+      const [u, v] = chart.to(x, y);
+      const share = u / (2 * width) + 0.5;
+      const along = v / (2 * length) + 0.5;
+      // The walls of the cavity are no borders.
+      const edge = (at: number) => (at > 1e-6 && at < 1 - 1e-6 ? at + (borders.wavers?.(along, z) ?? 0) : at);
+      return share >= edge(place.from) && share < edge(place.to);
     };
     const laid = this.laidOf(content, { low: own.level, high });
     this.add(new LayerMap(own.level, laid, inside));
     this.bookLaid(content, laid, mm3);
     own.level = high;
+  }
+
+  /**
+   * How far a border between chambers stands off its own place, as a share of the footprint's width: at every height as much to one
+   * side as to the other, so that each chamber keeps its area there.
+   */
+  protected waverings(): (along: number, z: number) => number {
+    const chance = chanceFrom(seedOf(`${this.seed}/dividers`));
+    const scale = Math.sqrt(this.section.area);
+    const waves = WAVES.map((many) => ({
+      many: 2 * Math.PI * many,
+      high: (WAVERS * between(chance, 0.4, 1)) / many,
+      from: chance() * 2 * Math.PI,
+      turns: (between(chance, -1, 1) * 2 * Math.PI * Math.sqrt(many)) / (0.5 * scale)
+    }));
+    return (along, z) =>
+      waves.reduce((s, w) => s + w.high * Math.sin(w.many * along + w.from + w.turns * z), 0);
   }
 
   /** The divider comes out and what stood in its chambers finds one level. */
@@ -108,6 +139,9 @@ export abstract class CastingWithDividers extends CastingBooks {
     if (whole <= 0) return;
     this.level = ground + whole;
     const uneven = parts.some((c) => Math.abs(c.level - this.level) > 1e-9);
+    // What runs over a border to find one level takes its place by straight ones.
+    if (uneven) this.borders.wavers = undefined;
+    this.borders = {};
     const chart = this.section.chartAt(0, 0);
     if (uneven) this.add(new Charted(chart, new Levelling(parts, 2 * chart.onto.half.width, ground)));
   }

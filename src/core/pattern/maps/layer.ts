@@ -8,11 +8,11 @@ export class LayerMap implements Flow {
   constructor(
     private readonly from: number,
     private readonly laid: Laid,
-    private readonly where?: (x: number, y: number) => boolean
+    private readonly where?: (x: number, y: number, z: number) => boolean
   ) {}
 
   undo(spot: Spot): number {
-    if (spot.z < this.from || (this.where && !this.where(spot.x, spot.y))) return KEPT;
+    if (spot.z < this.from || (this.where && !this.where(spot.x, spot.y, spot.z))) return KEPT;
     return typeof this.laid === 'number' ? this.laid : this.laid(spot);
   }
 

@@ -6,6 +6,8 @@ export interface Vortex {
   y: number;
   radius: number;
   turn: number;
+  /** How a tool goes down: its middle moves so far aside, mm a mm of depth, and at the ground so much of its turn is left, 0..1. */
+  lean?: { x: number; y: number; left: number };
 }
 
 /** Which heights a stirring reaches: whole at the top, fading to nothing at `from`; all of them where it is absent. */
@@ -15,14 +17,14 @@ export interface Reach {
 }
 
 const GROUP = 8;
-const FIELDS = 4;
+const FIELDS = 7;
 
 /**
  * Many small turnings one after another: a stroke, a wobble. Each is a rotation whose angle depends on the distance alone,
  * so it keeps area exactly, and undoing it is turning the other way by as much. Discs stand inside the wall: nothing leaves.
  */
 export class Stir implements Flow {
-  /** Per vortex: middle, 1/radius², turn. */
+  /** Per vortex: middle, 1/radius², turn; how it leans, and how much of its turn is lost on the way to the ground. */
   readonly #v: Float64Array;
   readonly #count: number;
   /** For every few vortices a circle round all of their discs: outside it none of them turns anything. */
@@ -31,15 +33,24 @@ export class Stir implements Flow {
   readonly #whole: { x: number; y: number; squared: number };
   readonly #reach: Reach | undefined;
   readonly #still: number;
+  readonly #top: number;
+  readonly #deep: number;
 
-  constructor(vortices: readonly Vortex[], still: number, reach?: Reach) {
+  /** @param top the surface, mm, where nothing leans yet */
+  constructor(vortices: readonly Vortex[], still: number, reach?: Reach, top = still) {
     this.#count = vortices.length;
     this.#v = new Float64Array(vortices.length * FIELDS);
-    vortices.forEach((v, i) => this.#v.set([v.x, v.y, 1 / v.radius ** 2, v.turn], i * FIELDS));
-    this.#guards = guardsOf(vortices);
-    this.#whole = wholeOf(vortices);
+    vortices.forEach((v, i) => {
+      const { x, y, left } = v.lean ?? { x: 0, y: 0, left: 1 };
+      this.#v.set([v.x, v.y, 1 / v.radius ** 2, v.turn, x, y, 1 - left], i * FIELDS);
+    });
+    this.#deep = Math.max(1e-9, top - still);
+    const leant = vortices.map((v) => withLean(v, this.#deep));
+    this.#guards = guardsOf(leant);
+    this.#whole = wholeOf(leant);
     this.#reach = reach;
     this.#still = still;
+    this.#top = top;
   }
 
   undo(spot: Spot): number {
@@ -68,16 +79,20 @@ export class Stir implements Flow {
   #turn(spot: Spot, i: number, weight: number): void {
     const v = this.#v;
     const at = FIELDS * i;
-    const dx = spot.x - v[at]!;
-    const dy = spot.y - v[at + 1]!;
+    // What is below the surface is turned about where the tool is at that depth; its height stays, so that volume is kept.
+    const down = this.#top - spot.z;
+    const x = v[at]! + down * v[at + 4]!;
+    const y = v[at + 1]! + down * v[at + 5]!;
+    const dx = spot.x - x;
+    const dy = spot.y - y;
     const m = 1 - (dx * dx + dy * dy) * v[at + 2]!;
     if (m <= 0) return;
-    const t = weight * v[at + 3]! * m * m;
+    const t = weight * v[at + 3]! * (1 - (v[at + 6]! * down) / this.#deep) * m * m;
     const n = 1 / (1 + t * t);
     const c = (1 - t * t) * n;
     const s = 2 * t * n;
-    spot.x = v[at]! + c * dx - s * dy;
-    spot.y = v[at + 1]! + s * dx + c * dy;
+    spot.x = x + c * dx - s * dy;
+    spot.y = y + s * dx + c * dy;
   }
 
   #weight(z: number): number {
@@ -86,6 +101,13 @@ export class Stir implements Flow {
     const t = Math.min(1, Math.max(0, (z - this.#reach.from) / (this.#reach.top - this.#reach.from)));
     return t * t * (3 - 2 * t);
   }
+}
+
+/** A vortex as wide as all the places its middle takes on its way down. */
+function withLean(v: Vortex, deep: number): Vortex {
+  if (!v.lean) return v;
+  const [x, y] = [(v.lean.x * deep) / 2, (v.lean.y * deep) / 2];
+  return { ...v, x: v.x + x, y: v.y + y, radius: v.radius + Math.hypot(x, y) };
 }
 
 function guardsOf(vortices: readonly Vortex[]): Float64Array {
