@@ -176,7 +176,7 @@ describe('the workshop’s batches', () => {
       'Stir the mixing pot'
     ]) {
       await bench.says('[data-testid="now"]', words);
-      await bench.press('Space');
+      await bench.confirm();
     }
     await bench.says('[data-testid="now"]', 'mix into cup A');
     await bench.press('s');
@@ -187,10 +187,10 @@ describe('the workshop’s batches', () => {
     await bench.says(main, 'cup A topped up with');
     for (const words of ['mix into cup A', 'titanium white powder', 'Stir cup A', 'mix into cup B']) {
       await bench.says('[data-testid="now"]', words);
-      await bench.press('Space');
+      await bench.confirm();
     }
     await bench.says('[data-testid="now"]', 'chrome-oxide green powder into cup B');
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[data-testid="now"]', 'by eye');
     await bench.press('e');
     await bench.says('[data-testid="now"]', 'Stir cup B');

@@ -70,7 +70,7 @@ async function conduct({ until, instead = {} }: { until?: RegExp; instead?: Inst
       await bench.type('Grams on the scale', reads);
     }
     if (title.startsWith('Wait')) await report();
-    await bench.press('Space');
+    await bench.confirm();
     await moved(at);
   }
   throw new Error('a run without end');
@@ -122,7 +122,7 @@ describe('order F, the first mix of the specked marble', () => {
       (e) => (e as HTMLInputElement).placeholder
     );
     await bench.type('Grams on the scale', String(Number(aim) + 40));
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says(NOW, 'Top up liquid');
     await bench.page.waitForSelector('[data-testid="stored"]');
     // No network: what is done meanwhile is kept here, through a reload too.
@@ -174,10 +174,10 @@ describe('the demo’s other pours', () => {
     await begin('rockpool-probe', 'roundels-b');
     await conduct({ until: /^Wait/ });
     await bench.says('[data-testid="number"]', 'Wait');
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[role="alert"]', 'Not yet');
     await bench.type('The probe reads', '36');
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[role="alert"]', 'Not yet');
     await bench.type('The probe reads', '38.5');
     await bench.says('[data-testid="number"]', 'Open');
@@ -227,7 +227,7 @@ describe('the demo’s other pours', () => {
     await begin('night-heron', 'loaf-d');
     await conduct();
     await bench.says('main', 'The run is done.');
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('main h1', 'Night Heron');
   });
 });
@@ -291,7 +291,7 @@ describe('a rehearsal', () => {
         continue;
       }
       if (title.startsWith('Wait')) await report();
-      await bench.press('Space');
+      await bench.confirm();
       await bench.page.waitForFunction(
         (s, old) =>
           (document.querySelector(s) as HTMLElement | null)?.innerText !== old ||
@@ -302,7 +302,7 @@ describe('a rehearsal', () => {
       );
     }
     expect(struck).toBe(3);
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[data-testid="debrief"]', /\d of \d windows met/);
     const answers = await bench.text('[data-testid="answers"]');
     for (const kind of ['overshoot', 'spilled cup', 'phone call']) expect(answers).toContain(kind);
@@ -315,11 +315,11 @@ describe('a rehearsal', () => {
     await bench.click('Begin without mishaps');
     await bench.makeReady();
     await bench.click('×60');
-    for (let i = 0; i < 4; i++) await bench.press('Space');
+    for (let i = 0; i < 4; i++) await bench.confirm();
     await bench.says(NOW, 'Pour A ');
     await bench.click('+1 min');
     await bench.click('+1 min');
-    await bench.press('Space');
+    await bench.confirm();
     await bench.click('debrief');
     const each = async () => (await get('/api/v1/plans/samphire-hooks')).steps[0].hands;
     const before = JSON.stringify(await each());
@@ -383,11 +383,53 @@ describe('beside the pour', () => {
     await bench.says('[data-testid="beside"]', /to pour\s*\d+:\d\d/);
     await bench.says('[data-testid="preflight"]', /Another pair of hands has .* or /);
     // Nothing starts before that is ticked: it is the first check.
-    await bench.press('Space');
+    await bench.confirm();
     await expect
       .poll(async () =>
         (await eventsOf('hooks-third')).filter((e) => e.type === 'ticked').map((e) => e.check)
       )
       .toEqual(['another-pair']);
+  });
+});
+
+describe('what does not fit', () => {
+  const DOUBT = '[data-testid="doubt"]';
+  const eventsOf = (id: string) =>
+    get(`/api/v1/runs/${id}/events`) as Promise<{ type: string; grams?: number }[]>;
+
+  it('is asked before it is believed: a comma in another place, a stir that has hardly begun', async () => {
+    await begin('samphire-hooks', 'hooks-doubt');
+    const aim = Number(
+      await bench.page.$eval('[aria-label="Grams on the scale"]', (e) => (e as HTMLInputElement).placeholder)
+    );
+    await bench.type('Grams on the scale', String(aim * 10));
+    await bench.press('Space');
+    await bench.says(DOUBT, ' for ');
+    // What is asked about is not told, however often it is confirmed.
+    await bench.press('Space');
+    expect((await eventsOf('hooks-doubt')).filter((e) => e.type === 'weighed')).toEqual([]);
+    await bench.page.locator(`${DOUBT} ::-p-text(was meant)`).click();
+    await expect
+      .poll(async () => (await eventsOf('hooks-doubt')).find((e) => e.type === 'weighed')?.grams)
+      .toBeCloseTo(aim, 1);
+    await conduct({ until: /^Stir/ });
+    await bench.confirmAsIs();
+    await bench.says(DOUBT, /^Stirred .* of /);
+    await bench.click('Not yet');
+    await bench.says(NOW, /^Stir/);
+    expect(await bench.page.$(DOUBT)).toBeNull();
+  });
+
+  it('is a key that is pressed twice at once: it is one press', async () => {
+    await begin('samphire-hooks', 'hooks-twice');
+    const at = await where();
+    await bench.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await bench.page.evaluate(() => {
+      for (let i = 0; i < 2; i++) window.dispatchEvent(new KeyboardEvent('keydown', { key: ' ' }));
+    });
+    await moved(at);
+    const told = (await eventsOf('hooks-twice')).filter((e) => ['weighed', 'done'].includes(e.type));
+    // Made ready, and one weighing.
+    expect(told).toHaveLength(2);
   });
 });

@@ -127,7 +127,7 @@ describe('the first pour, from a mould to the record', () => {
     await bench.says('[data-testid="now"]', 'Weigh resin into cup A');
     const aim = Number(await bench.text('[data-testid="number"]'));
     await bench.type('Grams on the scale', String((aim * 1.1).toFixed(2)));
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[data-testid="now"]', 'Weigh hardener');
     const ways = await bench.says('[data-testid="corrected"]', /1\.10\d/);
     // Each way out says what it does.
@@ -137,7 +137,7 @@ describe('the first pour, from a mould to the record', () => {
     await bench.click('Start this cup over');
     await bench.says('[data-testid="now"]', 'Weigh resin into cup A');
     await bench.type('Grams on the scale', String((aim * 1.1).toFixed(2)));
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[data-testid="now"]', 'Weigh hardener');
     const snapshot = (await get(`/api/v1/runs/${runId}`)).snapshot;
     const computed = await (
@@ -151,7 +151,7 @@ describe('the first pour, from a mould to the record', () => {
     const reads = Number(await bench.text('[data-testid="number"]'));
     expect(reads).toBeCloseTo(Number((a.weight * 1.1).toFixed(2)) + b.weight * 1.1, 1);
     expect(await bench.page.$('[data-testid="since"]')).toBeNull();
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[data-testid="since"]', /0:0\d/);
     await bench.says('aside', 'mudflat · to pour');
   });
@@ -169,19 +169,19 @@ describe('the first pour, from a mould to the record', () => {
     await bench.click('Let the screen play the scale');
     await bench.says('[data-testid="number"]', /^0\.0\d$|^0\.[01]\d$/);
     await bench.page.waitForFunction(() => !document.querySelector('[data-testid="settling"]'));
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[data-testid="now"]', 'Stir cup A');
     await bench.page.waitForSelector('[data-testid="stored"]');
     expect(await grams()).toBe(before + 1);
     await bench.press('u');
     await bench.says('[data-testid="now"]', 'brown oxide paste');
     await bench.click('● scale');
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[data-testid="now"]', 'Stir cup A');
   });
 
   it('goes on where it was after the server is killed and the page reloaded', async () => {
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[data-testid="now"]', 'Pour A mudflat');
     await bench.page.waitForSelector('[data-testid="stored"]');
     await workshop.stop('SIGKILL');
@@ -191,7 +191,7 @@ describe('the first pour, from a mould to the record', () => {
     await bench.page.keyboard.type('a bubble at knob 4');
     await bench.page.keyboard.press('Enter');
     await bench.says('[data-testid="waiting"]', '1 kept here');
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[data-testid="now"]', 'Wait until');
     await workshop.start();
     await bench.page.waitForSelector('[data-testid="stored"]');
@@ -204,16 +204,16 @@ describe('the first pour, from a mould to the record', () => {
   });
 
   it('holds the next layer at the gate until the state is reported', async () => {
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[role="alert"]', 'Not yet');
     await bench.press('t');
     await bench.page.locator('[role="dialog"] ::-p-text(stringy)').click();
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[data-testid="now"]', 'Wait until');
     await bench.press('t');
     await bench.page.locator('[role="dialog"] ::-p-text(gelled)').click();
     await bench.says('[data-testid="number"]', 'Open');
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says('[data-testid="now"]', 'into cup B');
   });
 
@@ -226,27 +226,27 @@ describe('the first pour, from a mould to the record', () => {
     for (const cup of ['B', 'C']) {
       for (const put of ['resin', 'hardener', 'paste']) {
         await bench.says('[data-testid="now"]', new RegExp(`Weigh .*${put}.* into cup ${cup}`));
-        await bench.press('Space');
+        await bench.confirm();
       }
       await bench.says('[data-testid="now"]', `Stir cup ${cup}`);
-      await bench.press('Space');
+      await bench.confirm();
       await bench.says('[data-testid="now"]', `Pour ${cup} `);
       if (cup === 'C') await bench.type('Grams poured in all', '24.00');
-      await bench.press('Space');
+      await bench.confirm();
       if (cup === 'B') {
         await bench.says('[data-testid="now"]', 'Wait until');
         await bench.press('t');
         await bench.page.locator('[role="dialog"] ::-p-text(firm)').click();
         await bench.says('[data-testid="number"]', 'Open');
-        await bench.press('Space');
+        await bench.confirm();
       }
     }
     await bench.says('[data-testid="now"]', 'Demould');
     await bench.says('aside', 'until demould');
     await bench.says('aside', 'late after');
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says(main, 'The run is done');
-    await bench.press('Space');
+    await bench.confirm();
     await bench.says(main, 'Planned beside actual');
     expect((await get(`/api/v1/runs/${runId}`)).finishedAt).toBeGreaterThan(0);
   });

@@ -153,7 +153,7 @@ async function checkRun(plan: Plan): Promise<void> {
     const shown = number ? await number.evaluate((e) => e.textContent ?? '') : '';
     if (/weigh|add/i.test(title)) expect(figures(shown)[0], `${title} of ${plan.name}`).toBeGreaterThan(0);
     read.add(title);
-    await bench.press('Space');
+    await bench.confirm();
   }
   expect(read.size, plan.name).toBeGreaterThan(2);
   expect(bench.errors.join(' | ')).toBe('');

@@ -42,7 +42,7 @@ describe('the tour of the first piece', () => {
     await bench.makeReady();
     for (let i = 0; i < 12 && !/^Wait/.test(await bench.text('[data-testid="now"]')); i++) {
       const before = await bench.text('[data-testid="now"]');
-      await bench.press('Space');
+      await bench.confirm();
       await expect.poll(() => bench.text('[data-testid="now"]')).not.toBe(before);
     }
     await seenDone();

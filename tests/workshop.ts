@@ -328,6 +328,18 @@ export class Bench {
     await this.page.keyboard.press(key);
   }
 
+  /** Confirms what is in hand by the big button; what is asked about then is left asked. */
+  async confirmAsIs(): Promise<void> {
+    await this.page.evaluate(() => document.querySelector<HTMLElement>('[data-testid="confirm"]')?.click());
+  }
+
+  /** Confirms what is in hand by the big button, and says that it is so where it is asked about: a test is quicker than hands. */
+  async confirm(): Promise<void> {
+    await this.confirmAsIs();
+    const anyway = await this.page.$('[data-testid="doubt"] button:last-of-type');
+    await anyway?.evaluate((button) => (button as HTMLElement).click());
+  }
+
   /** Ticks every check before the first drop, as a pedal would, and says that all is ready. */
   async makeReady(): Promise<void> {
     await this.says('[data-testid="now"]', 'Make ready');

@@ -54,3 +54,4 @@ export { dryAt, gateIdOf } from './tasks/gate';
 export { scaledTo, type OtherMould } from './after/scaled';
 export { topUpCup } from './correct/top-up';
 export type { FigureCup, FigureGroup, RunFigures } from './snapshot/figures';
+export { doubtOf, type Doubt } from './correct/doubt';

@@ -5,10 +5,12 @@ import {
   checksNow,
   clocksOf,
   couldDo,
+  doubtOf,
   foldRun,
   gateOpening,
   openChecks,
   refitGate,
+  type Doubt,
   type FrozenRun
 } from '$core/run';
 import { problemWords } from '../preferences.svelte';
@@ -33,6 +35,9 @@ export interface RunGiven {
   readonly oncable: (() => void) | undefined;
 }
 
+/** A key, a pedal: pressed twice within so long, it was pressed once, ms. */
+const ONE_PRESS_MS = 1000;
+
 /** What is counted instead of weighed, as far as it is. */
 export interface Counting {
   unit: string;
@@ -46,6 +51,11 @@ export class RunDesk {
   entry = $state('');
   problem = $state('');
   useScale = $state(false);
+  /** What is asked about before it is believed, of which task. */
+  #doubted = $state.raw<{ key: string; doubt: Doubt }>();
+  readonly doubt = $derived.by(() =>
+    this.#doubted?.key === this.instruction?.key ? this.#doubted?.doubt : undefined
+  );
   /** What was counted of the task in hand, by key or pedal. */
   #counted = $state<{ task: string; count: number }>({ task: '', count: 0 });
   readonly given: RunGiven;
@@ -149,10 +159,22 @@ export class RunDesk {
     else this.given.scale.disconnect();
   };
 
-  /** The task in hand is done: weighed as it reads, poured, or waited for. Nothing is told of what is not so yet. */
+  /** When a key or pedal last confirmed something, ms. */
+  #pressedAt = -Infinity;
+
+  /** Whether a key or a pedal is pressed again so soon that it is the same press. Checks and drops are counted as fast as they come. */
+  isSamePress(): boolean {
+    const now = Date.now();
+    if (this.unticked.length || this.toCount) return false;
+    const same = now - this.#pressedAt < ONE_PRESS_MS;
+    if (!same) this.#pressedAt = now;
+    return same;
+  }
+
+  /** The task in hand is done: weighed as it reads, poured, or waited for. What does not fit is asked about first. */
   confirm(): void {
     const what = this.instruction;
-    if (!this.given.conducting || !what) return;
+    if (!this.given.conducting || !what || this.doubt) return;
     this.problem = '';
     if (what.kind === 'weigh') this.#confirmWeighing(what);
     else if (what.kind === 'gate' && !this.gate?.open)
@@ -160,13 +182,34 @@ export class RunDesk {
     else this.#confirmDone(what);
   }
 
-  #confirmDone(what: Instruction): void {
+  /** What was asked about: it is as it was told, it was another amount, or it is not so yet. */
+  settle = (how: 'so' | 'meant' | 'not so'): void => {
+    const { instruction, doubt } = this;
+    this.#doubted = undefined;
+    if (!this.given.conducting || !instruction || !doubt || how === 'not so') return;
+    const grams = how === 'meant' ? doubt.meant : undefined;
+    if (instruction.kind === 'weigh') this.#confirmWeighing(instruction, { grams });
+    else this.#confirmDone(instruction, { grams });
+  };
+
+  /** Whether what is told is to be asked about: then it is shown, and nothing is told. */
+  #isDoubted(what: Instruction, grams?: number): boolean {
+    const aimed = what.kind === 'weigh' ? what.target : undefined;
+    const doubt = doubtOf(this.frozen, this.run, what.task, { now: this.now, grams, aimed });
+    if (doubt) this.#doubted = { key: what.key, doubt };
+    return doubt !== undefined;
+  }
+
+  #confirmDone(what: Instruction, sure?: { grams?: number | undefined }): void {
     const { log, scale } = this.given;
-    if (what.kind === 'pour' && this.entry.trim()) {
-      const grams = this.#readGrams(this.entry);
+    let grams = sure?.grams;
+    if (what.kind === 'pour' && grams === undefined && this.entry.trim()) {
+      grams = this.#readGrams(this.entry);
       if (grams === undefined) return;
-      for (const t of this.#atOnce(what)) log.tell({ type: 'done', task: t.task, grams: grams * t.share });
-    } else for (const { task } of this.#atOnce(what)) log.tell({ type: 'done', task });
+    }
+    if (!sure && this.#isDoubted(what, grams)) return;
+    for (const t of this.#atOnce(what))
+      log.tell({ type: 'done', task: t.task, ...(grams === undefined ? {} : { grams: grams * t.share }) });
     this.entry = '';
     if (this.useScale && what.kind === 'pour') void scale.ask({ do: 'clear' });
   }
@@ -182,7 +225,11 @@ export class RunDesk {
     }));
   }
 
-  #confirmWeighing({ task, topUp, key, target }: Extract<Instruction, { kind: 'weigh' }>): void {
+  #confirmWeighing(
+    what: Extract<Instruction, { kind: 'weigh' }>,
+    sure?: { grams?: number | undefined }
+  ): void {
+    const { task, topUp, key, target } = what;
     const { toCount } = this;
     const { log, scale } = this.given;
     if (toCount && toCount.count < toCount.wanted) {
@@ -190,15 +237,26 @@ export class RunDesk {
       return;
     }
     // Nothing was read: it is told as done, and never as a weight.
-    if (!this.useScale && !this.entry.trim() && !toCount) {
+    if (!sure && !this.#isRead) {
       log.tell(topUp ? { type: 'added', task: task.id, grams: target } : { type: 'done', task: task.id });
       return;
     }
-    const g = toCount ? toCount.count * toCount.each : this.#weighedGrams();
-    if (g === undefined) return;
-    log.tell({ type: topUp ? 'added' : 'weighed', task: task.id, grams: Math.round(g * 1e6) / 1e6 });
+    const grams = sure?.grams ?? this.#gramsIn();
+    if (grams === undefined || (!sure && this.#isDoubted(what, grams))) return;
+    log.tell({ type: topUp ? 'added' : 'weighed', task: task.id, grams: Math.round(grams * 1e6) / 1e6 });
     this.entry = '';
     if (this.useScale && this.plan.bench.readings === 'tared') void scale.ask({ do: 'tare' });
+  }
+
+  /** Whether anything says how much went in: a scale, what is typed, a count. */
+  get #isRead(): boolean {
+    return this.useScale || this.entry.trim() !== '' || this.toCount !== undefined;
+  }
+
+  /** What went in: counted, typed or read. */
+  #gramsIn(): number | undefined {
+    const { toCount } = this;
+    return toCount ? toCount.count * toCount.each : this.#weighedGrams();
   }
 
   /** Pours of all rounds that go turn about with the one in hand, as far as they are still open. */

@@ -9,6 +9,7 @@
   import BigNumber from './now/BigNumber.svelte';
   import ColourOver from './now/ColourOver.svelte';
   import Demould from './now/Demould.svelte';
+  import Doubt from './now/Doubt.svelte';
   import Gate from './now/Gate.svelte';
   import Lately from './now/Lately.svelte';
   import Leaves from './now/Leaves.svelte';
@@ -114,6 +115,8 @@
   {/if}
 
   {#if instruction.kind !== 'gate'}{@render worthNow()}{/if}
+
+  <Doubt {desk} />
 
   {#if instruction.mixId}<ColourOver {desk} mixId={instruction.mixId} />{/if}
 

@@ -110,6 +110,11 @@
     '?': () => (asking = 'help')
   };
 
+  /** A key that is held, or pressed again at once, is one press. */
+  function pressed({ repeat }: KeyboardEvent) {
+    if (!repeat && !desk.isSamePress()) confirm();
+  }
+
   function onkeydown(event: KeyboardEvent) {
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || asking) return;
     // Where words are mended or a button of its own is pressed, keys do what they do there.
@@ -118,7 +123,7 @@
     if (event.key === ' ' || (event.key === 'Enter' && typing)) {
       if (event.target instanceof HTMLButtonElement) event.target.blur();
       event.preventDefault();
-      if (!event.repeat) confirm();
+      pressed(event);
       return;
     }
     const act = typing ? undefined : KEYS[event.key.toLowerCase()];

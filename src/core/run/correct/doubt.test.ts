@@ -1,0 +1,126 @@
+import { describe, expect, it } from 'vitest';
+import { cards } from '../../../../demo/cards';
+import { rockpool, tideline } from '../../../../demo/plans';
+import { metricWords } from '../../quantity';
+import { foldRun, freeze, type Task } from '..';
+import { done, event } from '../run.testing';
+import { doubtOf } from './doubt';
+
+const frozen = freeze(tideline, cards);
+const state = (events: Parameters<typeof foldRun>[1]) => foldRun(frozen.tasks, events, 0.1);
+const weigh = frozen.tasks.find((t) => t.kind === 'weigh')! as Extract<Task, { kind: 'weigh' }>;
+const asked = (grams: number, aimed: number) => doubtOf(frozen, state([]), weigh, { now: 0, grams, aimed });
+
+describe('a weighing', () => {
+  it.each([
+    ['a comma in another place', 150, 1.2, 1.5],
+    ['ten times', 12, 1.2, 1.2],
+    ['a tenth', 0.12, 1.2, 1.2],
+    ['kilograms', 0.0425, 42, 42.5],
+    ['ounces', 3.5, 99, 99.2]
+  ])('that is %s is asked about, with what was meant', (_, grams, aimed, meant) => {
+    const doubt = asked(grams, aimed);
+    expect(doubt?.code).toBe('slip');
+    expect(doubt?.meant).toBeCloseTo(meant, 1);
+    expect(metricWords(doubt!.sentence)).toMatch(/ for .*\?$/);
+  });
+
+  it('that is far from everything is asked about with nothing in its place', () => {
+    expect(asked(39, 12)).toMatchObject({ code: 'slip' });
+    expect(asked(39, 12)!.meant).toBeUndefined();
+  });
+
+  it.each([
+    [12, 12],
+    [23.9, 12],
+    [6.1, 12],
+    [0.14, 0.1]
+  ])('of %s g for %s g is believed: over or under, and no other amount', (grams, aimed) => {
+    expect(asked(grams, aimed)).toBeUndefined();
+  });
+
+  it('by eye may be any less, and not any more', () => {
+    const creeping = { ...weigh, creeps: 2 };
+    const told = (grams: number) => doubtOf(frozen, state([]), creeping, { now: 0, grams, aimed: 10 });
+    expect(told(1)).toBeUndefined();
+    expect(told(100)?.meant).toBeCloseTo(10, 6);
+  });
+});
+
+describe('a pour', () => {
+  const pours = frozen.tasks.filter((t): t is Extract<Task, { kind: 'pour' }> => t.kind === 'pour');
+  const first = pours[0]!;
+  const before = frozen.tasks.slice(0, frozen.tasks.indexOf(first)).map((t, i) => done(t, 60_000 * (i + 1)));
+  const there = frozen.tasks
+    .filter((t) => t.kind === 'weigh' && t.mixId === first.mixId)
+    .reduce((s, t) => s + (t.kind === 'weigh' ? (t.takeOut ? -1 : 1) * t.grams : 0), 0);
+  const told = (grams?: number, events = before) =>
+    doubtOf(frozen, state(events), first, { now: 9e9, grams });
+
+  it('takes no more out of a cup than was put in, and offers what is there', () => {
+    const doubt = told(there * 1.5);
+    expect(doubt?.code).toBe('more-than-there');
+    expect(doubt!.meant!).toBeLessThanOrEqual(there);
+    expect(doubt!.meant!).toBeGreaterThan(there - 0.2);
+    expect(told(there)).toBeUndefined();
+    expect(told(first.gramsEach * first.count)).toBeUndefined();
+  });
+
+  it('is asked about unread too, where less is left than it takes, with the cavities that still fill', () => {
+    const spilt = [...before, event({ type: 'spilled', mixId: first.mixId, grams: there * 0.6 }, 8e9)];
+    const doubt = told(undefined, spilt);
+    expect(doubt?.code).toBe('more-than-there');
+    const [, can] = /fills (\d+|none) of/.exec(metricWords(doubt!.follows!))!;
+    const wanted = Math.floor((there * 0.4) / first.gramsEach);
+    expect(can).toBe(wanted ? String(Math.min(first.count - 1, wanted)) : 'none');
+  });
+
+  it('of ten times as much is a slip of the comma', () => {
+    const whole = first.gramsEach * first.count;
+    expect(told(whole * 10)).toMatchObject({ code: 'slip' });
+    expect(told(whole * 10)!.meant).toBeCloseTo(whole, 0);
+  });
+});
+
+describe('what has to take its time', () => {
+  const minute = 60_000;
+  const doneTo = (task: Task) => {
+    const at = frozen.tasks.indexOf(task);
+    return frozen.tasks.slice(0, at).map((t, i) => done(t, minute * (i + 1)));
+  };
+  const after = (task: Task, minutes: number) => {
+    const events = doneTo(task);
+    return doubtOf(frozen, state(events), task, { now: events.at(-1)!.at + minutes * minute });
+  };
+
+  it('is asked about before it has passed, with what is missing, and not after', () => {
+    const stir = frozen.tasks.find((t) => t.kind === 'stir')!;
+    const { minutes } = stir as Extract<Task, { kind: 'stir' }>;
+    expect(after(stir, 0.3)).toMatchObject({ code: 'too-early' });
+    expect(metricWords(after(stir, 0.3)!.sentence)).toMatch(/^Stirred .* of /);
+    expect(after(stir, minutes)).toBeUndefined();
+    // A clock that is read from across the bench.
+    expect(after(stir, 0.95 * minutes)).toBeUndefined();
+  });
+
+  it('is a demould a day early, with the hours that are missing', () => {
+    const demould = frozen.tasks.find((t) => t.kind === 'demould')!;
+    const doubt = after(demould, 1);
+    expect(doubt).toMatchObject({ code: 'too-early' });
+    expect(metricWords(doubt!.sentence)).toMatch(/^Another \d+ h/);
+    expect(metricWords(doubt!.follows!)).toContain('bends or tears');
+    expect(after(demould, 3 * 1440)).toBeUndefined();
+  });
+
+  it('is nothing that hands do at their own pace', () => {
+    const other = freeze(rockpool, cards);
+    const hands = other.tasks.filter((t) => t.kind === 'do' && t.attended > 0 && t.unattended === 0);
+    expect(hands.length).toBeGreaterThan(0);
+    for (const task of hands) {
+      const at = other.tasks.indexOf(task);
+      const events = other.tasks.slice(0, at).map((t, i) => done(t, minute * (i + 1)));
+      const now = (events.at(-1)?.at ?? 0) + 1000;
+      expect(doubtOf(other, foldRun(other.tasks, events, 0.1), task, { now })).toBeUndefined();
+    }
+  });
+});

@@ -1,0 +1,152 @@
+import { duration, weighing, type Message } from '../../quantity';
+import { booksOf, stillFrom } from '../amounts/ledger';
+import type { RunState } from '../log/state';
+import type { FrozenRun } from '../snapshot/frozen';
+import type { PourTask, Task, WeighTask } from '../tasks/task';
+import { demouldFromNow } from '../times/refit';
+
+/** Why a confirmation is asked about before it is believed. */
+export interface Doubt {
+  code: 'slip' | 'more-than-there' | 'too-early';
+  /** What does not fit, and what would follow. */
+  sentence: Message;
+  follows?: Message;
+  /** What was probably meant, g: one tap. */
+  meant?: number;
+}
+
+/** What is told when a task is confirmed: when, ms; grams where there are any, and for a weighing what it was aimed at. */
+export interface Told {
+  now: number;
+  grams?: number | undefined;
+  aimed?: number | undefined;
+}
+
+/**
+ * What is doubtful in a confirmation: an amount that is no reading of this task, more than there is, or a time that has not passed.
+ * Nothing where it may be so.
+ */
+export function doubtOf(frozen: FrozenRun, state: RunState, task: Task, told: Told): Doubt | undefined {
+  switch (task.kind) {
+    case 'weigh':
+      return slipOf(task, told);
+    case 'pour': {
+      const slip = pourSlip(task, told);
+      // A comma in another place says more than that there is not so much.
+      return slip?.meant === undefined ? (moreThanThere(frozen, state, task, told.grams) ?? slip) : slip;
+    }
+    default:
+      return tooEarly(frozen, state, task, told.now);
+  }
+}
+
+/** An amount this many times as large or as small as it should be is asked about. */
+const FAR = 2;
+/** What people write when they mean another: a comma in another place, kilograms for grams, ounces for grams. */
+const MEANT = [10, 0.1, 100, 0.01, 1000, 0.001, 28.349523125, 1 / 28.349523125];
+/** What was meant comes about as near as hands do. */
+const NEAR = 1.5;
+/** Divisions of the scale by which a small amount may be off without being another. */
+const DIVISIONS = 6;
+
+function slipOf({ division, creeps, byEye }: WeighTask, { grams, aimed }: Told): Doubt | undefined {
+  if (grams === undefined || !aimed) return undefined;
+  // By eye it may be any less.
+  const isFar = grams > FAR * aimed || (!(creeps || byEye) && grams < aimed / FAR);
+  if (!isFar || Math.abs(grams - aimed) <= DIVISIONS * division) return undefined;
+  return slip(grams, aimed, division);
+}
+
+function pourSlip({ gramsEach, count, also, division = 0.1 }: PourTask, { grams }: Told): Doubt | undefined {
+  if (grams === undefined) return undefined;
+  const aimed = count * (gramsEach + (also ?? []).reduce((s, a) => s + a.gramsEach, 0));
+  const isFar = grams > FAR * aimed || grams < aimed / FAR;
+  return isFar && Math.abs(grams - aimed) > DIVISIONS * division ? slip(grams, aimed, division) : undefined;
+}
+
+function slip(grams: number, aimed: number, division: number): Doubt {
+  const off = (g: number) => Math.abs(Math.log(g / aimed));
+  const best = MEANT.map((by) => grams * by).sort((a, b) => off(a) - off(b))[0]!;
+  const meant = off(best) < Math.log(NEAR) ? Math.round(best / division) * division : undefined;
+  return {
+    code: 'slip',
+    sentence: `${weighing(grams, division)} for ${weighing(aimed, division)}?`,
+    ...(meant ? { meant: Number(meant.toPrecision(12)) } : {})
+  };
+}
+
+/** Of what is in a cup, what a scale and a drop on its rim may hide. */
+const HIDDEN = 0.01;
+
+/** No more comes out of a cup than is in it. */
+function moreThanThere(
+  frozen: FrozenRun,
+  state: RunState,
+  task: PourTask,
+  grams: number | undefined
+): Doubt | undefined {
+  const { division = 0.1 } = task;
+  const books = booksOf(frozen, state);
+  const all = task.gramsEach + (task.also ?? []).reduce((s, a) => s + a.gramsEach, 0);
+  const asked = (grams ?? all * task.count) * (task.gramsEach / all);
+  const book = books.get(task.mixId);
+  // Of a mix that was not weighed here nothing is known.
+  if (!book || book.put <= 0) return undefined;
+  if (asked <= book.left * (1 + HIDDEN) + 2 * division) return undefined;
+  return {
+    code: 'more-than-there',
+    sentence: `${weighing(book.left, division)} are in the cup; ${weighing(asked, division)} cannot have come out of it.`,
+    follows: reaches(frozen, state, task),
+    ...(book.left > 0
+      ? { meant: Math.floor((book.left * (all / task.gramsEach)) / division) * division }
+      : {})
+  };
+}
+
+/** How many cavities what is left still fills whole, and what that leaves. */
+function reaches(frozen: FrozenRun, state: RunState, task: PourTask): Message {
+  const own = stillFrom(frozen, state, task.mixId).pours.find((p) => p.taskId === task.id);
+  const can = own?.can ?? 0;
+  if (task.count === 1) return 'It does not fill the cavity. S mixes more.';
+  return can
+    ? `It fills ${can} of ${task.count} cavities whole. S mixes more for the others.`
+    : 'It fills none of the cavities whole. S mixes more.';
+}
+
+const MINUTE = 60_000;
+/** Of a time, so much may be missing without being asked: a clock that is read from across the bench. */
+const READ = 0.1;
+
+/** A time that has to pass first: a stir, what cures or stands, a piece that is not firm yet. */
+function tooEarly(frozen: FrozenRun, state: RunState, task: Task, now: number): Doubt | undefined {
+  if (task.kind === 'demould') return notFirm(frozen, state, task, now);
+  const wanted = task.kind === 'stir' ? task.minutes : 'unattended' in task ? task.unattended : 0;
+  const since = Math.max(0, ...state.tasks.map((t) => t.doneAt ?? 0));
+  if (wanted <= 0 || !since) return undefined;
+  const passed = Math.max(0, (now - since) / MINUTE);
+  if (passed >= wanted * (1 - READ)) return undefined;
+  return task.kind === 'stir'
+    ? {
+        code: 'too-early',
+        sentence: `Stirred ${duration(passed)} of ${duration(wanted)}.`,
+        follows: 'What is not stirred through stays soft, or streaks.'
+      }
+    : { code: 'too-early', sentence: `${duration(passed)} of ${duration(wanted)} have passed.` };
+}
+
+function notFirm(
+  frozen: FrozenRun,
+  state: RunState,
+  task: Extract<Task, { kind: 'demould' }>,
+  now: number
+): Doubt | undefined {
+  const poured = state.groups.get(task.groupId)?.lastPour;
+  if (poured === undefined) return undefined;
+  const missing = demouldFromNow(frozen, state, task).now - (now - poured) / MINUTE;
+  if (missing <= 1) return undefined;
+  return {
+    code: 'too-early',
+    sentence: `Another ${duration(missing)}.`,
+    follows: 'It is not firm yet: out of its mould now, it bends or tears.'
+  };
+}
