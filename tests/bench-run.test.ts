@@ -394,8 +394,6 @@ describe('beside the pour', () => {
 
 describe('what does not fit', () => {
   const DOUBT = '[data-testid="doubt"]';
-  const eventsOf = (id: string) =>
-    get(`/api/v1/runs/${id}/events`) as Promise<{ type: string; grams?: number }[]>;
 
   it('is asked before it is believed: a comma in another place, a stir that has hardly begun', async () => {
     await begin('samphire-hooks', 'hooks-doubt');
@@ -403,10 +401,10 @@ describe('what does not fit', () => {
       await bench.page.$eval('[aria-label="Grams on the scale"]', (e) => (e as HTMLInputElement).placeholder)
     );
     await bench.type('Grams on the scale', String(aim * 10));
-    await bench.press('Space');
+    await bench.confirmAsIs();
     await bench.says(DOUBT, ' for ');
     // What is asked about is not told, however often it is confirmed.
-    await bench.press('Space');
+    await bench.confirmAsIs();
     expect((await eventsOf('hooks-doubt')).filter((e) => e.type === 'weighed')).toEqual([]);
     await bench.page.locator(`${DOUBT} ::-p-text(was meant)`).click();
     await expect
@@ -423,6 +421,8 @@ describe('what does not fit', () => {
   it('is a key that is pressed twice at once: it is one press', async () => {
     await begin('samphire-hooks', 'hooks-twice');
     const at = await where();
+    // The press that said that all is ready was long ago.
+    await later(0.01);
     await bench.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     await bench.page.evaluate(() => {
       for (let i = 0; i < 2; i++) window.dispatchEvent(new KeyboardEvent('keydown', { key: ' ' }));
