@@ -4,10 +4,11 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { tideline } from '$demo/plans';
 import { cards } from '$demo/cards';
+import { Piece } from '$core/inspect';
 import { dueOf, freeze, type RunEvent } from '$core/run';
 import { done, upTo } from '$core/run/run.testing';
 import { foldedRun } from '../run/folded-run';
-import { addEvents, openStore, readPlans, savePlan, startRun, type Store } from './database';
+import { addEvents, openStore, readPlans, savePiece, savePlan, startRun, type Store } from './database';
 import { daysAhead, placedSoFar } from './days';
 import { openOrders } from './orders';
 import { largestPlan, planOf } from '../../../scripts/lib/plan-of';
@@ -68,6 +69,34 @@ describe('the days of what was poured', () => {
     const { last } = await poured(700);
     const days = await daysAhead(store.db, last + 701 * MINUTE);
     expect(days.placed.some((p) => p.orderId === 'run' && p.name.startsWith('Demould'))).toBe(false);
+  });
+});
+
+describe('an order that is poured again', () => {
+  it('counts what its repeats came to, and they found no order of their own', async () => {
+    const { order: _, ...again } = { ...tideline, id: 'again', madeFrom: { plan: tideline.id, run: 'run' } };
+    await savePlan(store, again, { basedOn: 'new', now: 3 });
+    const frozenAgain = { ...frozen, file: { ...frozen.file, plan: again } };
+    await startRun(store, { id: 'run-2', frozen: frozenAgain, startedAt: 5 });
+    for (let number = 1; number <= 4; number++)
+      await savePiece(
+        store,
+        'run-2',
+        Piece.parse({
+          id: `piece-${number}`,
+          groupId: 'knobs',
+          number,
+          faces: [{ face: 'mould face', grade: 'good', defects: [] }]
+        }),
+        7
+      );
+    const wanted = async () =>
+      (await openOrders(store.db, [tideline, again])).open.map((p) => [p.id, p.order?.good]);
+    const { good } = tideline.order!;
+    expect(await wanted()).toEqual([
+      [tideline.id, good - 4],
+      ['again', undefined]
+    ]);
   });
 });
 

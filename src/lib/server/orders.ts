@@ -15,9 +15,32 @@ export interface OpenOrders {
   leftOut: { planId: string; name: string }[];
 }
 
+/**
+ * The good pieces that count for each order: those of its plan, and of plans that repeat it and have no order of their own.
+ * @returns by the id of the plan that has the order
+ */
+function goodByOrder(
+  plans: readonly Plan[],
+  grades: ReadonlyMap<string, { good: number }>
+): Map<string, number> {
+  const byId = new Map(plans.map((p) => [p.id, p]));
+  const orderOf = (plan: Plan, seen: ReadonlySet<string>): string => {
+    const from = plan.order ? undefined : plan.madeFrom;
+    // A copy that was never poured before is a plan of its own; a repeat says which run it repeats.
+    const before = from?.run === undefined || from.plan === undefined ? undefined : byId.get(from.plan);
+    return before && !seen.has(before.id) ? orderOf(before, new Set([...seen, before.id])) : plan.id;
+  };
+  const good = new Map<string, number>();
+  for (const plan of plans) {
+    const order = orderOf(plan, new Set([plan.id]));
+    good.set(order, (good.get(order) ?? 0) + (grades.get(plan.id)?.good ?? 0));
+  }
+  return good;
+}
+
 /** Plans with what is still wanted of their orders: pieces that came out good are done; an order that is filled is none. */
 export async function openOrders(db: Db, plans: readonly Plan[]): Promise<OpenOrders> {
-  const grades = await gradesByPlan(db);
+  const good = goodByOrder(plans, await gradesByPlan(db));
   const found: OpenOrders = { open: [], leftOut: [] };
   let others = 0;
   let large = 0;
@@ -27,7 +50,7 @@ export async function openOrders(db: Db, plans: readonly Plan[]): Promise<OpenOr
       if (pours <= LARGE && ++others <= MOST_OTHERS) found.open.push(plan);
       continue;
     }
-    const left = plan.order.good - (grades.get(plan.id)?.good ?? 0);
+    const left = plan.order.good - (good.get(plan.id) ?? 0);
     if (left <= 0) continue;
     if (pours > LARGE && large + pours > MOST_OF_LARGE) {
       found.leftOut.push({ planId: plan.id, name: plan.name });

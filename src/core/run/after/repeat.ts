@@ -10,13 +10,17 @@ const SAME = 0.005;
 /** What really was, where it was measured and differs from the plan. */
 interface Differing {
   fact(id: string): number | undefined;
+  /** Of a colour of a cup: the pot that it was taken from instead, or that it was left out of all its mixes. */
+  became(cupId: string, lineId: string): string | 'left out' | undefined;
+  /** Whether everything that a step asks was left out. */
+  isLeftOut(stepId: string): boolean;
   /** Grams of one cup poured in one step in all, and ml of that for each cavity. */
   poured(stepId: string): { grams: number; mlEach: number } | undefined;
 }
 
 /**
- * A plan that repeats what was really done: percentages as weighed, layers as poured, gates as waited.
- * Facts within half a percent of the plan keep the plan's own words (so “to the rim” stays “to the rim”).
+ * A plan that repeats what was really done: percentages as weighed, layers as poured, gates as waited; what was left out stays out,
+ * and what went in instead is in. Facts within half a percent of the plan keep the plan's own words (so “to the rim” stays “to the rim”).
  */
 export function planFromRun(
   plan: Plan,
@@ -30,9 +34,14 @@ export function planFromRun(
     ...as,
     cups: plan.cups.map((cup) => ({
       ...cup,
-      recipe: cup.recipe.map((line) => {
+      recipe: cup.recipe.flatMap((line) => {
+        const became = real.became(cup.id, line.id);
+        if (became === 'left out') return [];
+        const swapped = became ? { ...line, colourantId: became } : line;
         const percent = real.fact(`percent:${cup.id}:${line.id}`);
-        return percent === undefined ? line : { ...line, percent: Math.min(100, Number(percent.toFixed(4))) };
+        return percent === undefined
+          ? swapped
+          : { ...swapped, percent: Math.min(100, Number(percent.toFixed(4))) };
       })
     })),
     steps: plan.steps.map((step) => repeated(step, real))
@@ -46,6 +55,19 @@ function differing(computed: RunFigures, state: RunState): Differing {
     fact(id) {
       const f = facts.get(id);
       return f?.actual !== undefined && differs(f.actual, f.planned) ? f.actual : undefined;
+    },
+    became(cupId, lineId) {
+      const own = state.tasks.filter(
+        ({ task }) => task.kind === 'weigh' && task.cupId === cupId && task.key === lineId
+      );
+      if (own.length && own.every((t) => t.status === 'skipped')) return 'left out';
+      return own.find((t) => t.instead?.colourantId)?.instead?.colourantId;
+    },
+    isLeftOut(stepId) {
+      const own = state.tasks.filter(
+        ({ task }) => (task.kind === 'pour' || task.kind === 'do') && task.stepId === stepId
+      );
+      return own.length > 0 && own.every((t) => t.status === 'skipped');
     },
     // A step poured from several mixes, or into several cavity sets, counts as one.
     poured(stepId) {
@@ -66,6 +88,7 @@ function differing(computed: RunFigures, state: RunState): Differing {
 }
 
 function repeated(step: Step, real: Differing): Step {
+  if (real.isLeftOut(step.id)) return { ...step, muted: true };
   const gates = step.gates.map((gate) => waited(gate, real));
   const poured = real.poured(step.id);
   if (!poured) return { ...step, gates };

@@ -13,7 +13,7 @@
   } = $props();
 
   const conducting = $derived(desk.given.conducting);
-  const off = $derived(desk.blocked || !conducting);
+  const off = $derived(desk.blocked || !conducting || desk.doubt !== undefined);
   const BUTTONS = $derived([
     { key: 'T', name: 'How thick is it?', act: () => onask('state') },
     { key: 'R', name: 'Fix a mistake', act: () => onask('right'), off: !conducting },

@@ -33,7 +33,9 @@ export const POST = async ({ params, request }) => {
   const day = new Date(run.startedAt).toISOString().slice(0, 10);
   const as = { id: newId(), name: `${run.name}, as poured ${day}`.slice(0, 80) };
   const madeFrom = { plan: file.plan.id, run: run.id };
-  const poured = { ...planFromRun(file.plan, computed, state, as), madeFrom };
+  // Its pieces count for the order it was made from: it founds none of its own.
+  const { order: _, ...again } = planFromRun(file.plan, computed, state, as);
+  const poured = { ...again, madeFrom };
   const other =
     body.value.mouldId === undefined ? undefined : await inOther(opened.db, poured, file.shelf, body.value);
   if (other === 'no mould')
