@@ -67,7 +67,7 @@ describe('work in a thread', () => {
 
   it('lets the beginning of a run wait for nothing that was asked before it', async () => {
     const done: string[] = [];
-    const before = sums.inThread('compute', long, 60).then(() => done.push('sum'));
+    const before = sums.inThread('compute', long, 600).then(() => done.push('sum'));
     const begun = sums.inThread('freeze', { plan: tideline, shelf: cards, learned: {} });
     await begun.then(() => done.push('run'));
     expect(done).toEqual(['run']);
