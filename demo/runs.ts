@@ -55,7 +55,7 @@ interface Told {
   left?: number;
   /** What a pour really took, as a share of the plan; weighed when given. */
   share?: number;
-  grade?: (number: number) => { grade: Grade; defects: Piece['faces'][number]['defects'] };
+  grade?: (number: number) => Pick<Piece['faces'][number], 'grade' | 'defects'>;
 }
 
 function tell(plan: Plan, told: Told, now: number): DemoRun {

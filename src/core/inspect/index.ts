@@ -4,6 +4,7 @@ export {
   faultsOf,
   GRADES,
   gradeOf,
+  UNGRADED,
   Piece,
   usualDestination,
   type Defect,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { gradeOf, wilson } from '.';
+import { gradeOf, usualDestination, wilson, type Defect } from '.';
 
 describe('inspection', () => {
   it('gives the worked intervals', () => {
@@ -20,5 +20,33 @@ describe('inspection', () => {
     expect(gradeOf({ faces: [face('good'), face('second')] })).toBe('second');
     expect(gradeOf({ faces: [face('good'), face('reject'), face('second')] })).toBe('reject');
     expect(gradeOf({ faces: [face('good')] })).toBe('good');
+  });
+});
+
+describe('a grade', () => {
+  const face = (grade: 'good' | 'second' | 'reject' | undefined, ...defects: Defect[]) => ({
+    face: 'mould face' as const,
+    defects,
+    ...(grade ? { grade } : {})
+  });
+
+  it('is that of the worst face', () => {
+    expect(gradeOf({ faces: [face('good'), face('second')] })).toBe('second');
+    expect(gradeOf({ faces: [face('good'), face(undefined)] })).toBe('good');
+  });
+
+  it('is none where a fault is noted and nobody graded the face, nor where nothing is said', () => {
+    expect(gradeOf({ faces: [face(undefined, 'muddy blend'), face('good')] })).toBeUndefined();
+    expect(gradeOf({ faces: [face(undefined), face(undefined)] })).toBeUndefined();
+    expect(usualDestination(undefined)).toBeUndefined();
+  });
+
+  it('is a reject where one face is, whatever is open of the others', () => {
+    expect(gradeOf({ faces: [face(undefined, 'muddy blend'), face('reject')] })).toBe('reject');
+  });
+
+  it('is good of a piece whose defect is a feature to its maker', () => {
+    const feature = { ...face(undefined, 'muddy blend'), features: ['muddy blend' as const] };
+    expect(gradeOf({ faces: [feature, face('good')] })).toBe('good');
   });
 });

@@ -64,7 +64,8 @@ const DefectMark = z.object({ defect: z.enum(DEFECTS), x: share, y: share });
 /** One face of a piece as inspected. */
 const FaceReport = z.object({
   face: z.enum(FACES),
-  grade: z.enum(GRADES),
+  /** How good it came out; absent until somebody says so. */
+  grade: z.enum(GRADES).optional(),
   defects: z.array(z.enum(DEFECTS)).max(40).default([]),
   /** Where they lie, of those that were placed. */
   marks: z.array(DefectMark).max(60).optional(),
@@ -94,16 +95,24 @@ export const Piece = z.object({
 });
 export type Piece = z.infer<typeof Piece>;
 
-/** Where a piece of a grade goes unless its maker says otherwise. */
-export const usualDestination = (grade: Grade): Destination =>
-  (({ good: 'order', second: 'seconds', reject: 'chips' }) as const)[grade];
+/** Where a piece of a grade goes unless its maker says otherwise; nowhere until it is graded. */
+export const usualDestination = (grade: Grade | undefined): Destination | undefined =>
+  grade && ({ good: 'order', second: 'seconds', reject: 'chips' } as const)[grade];
+
+/** A piece that nobody has graded yet, where its grade is written down. */
+export const UNGRADED = 'ungraded';
 
 /** The faults of a piece: its defects without what its maker takes for a feature. */
 export const faultsOf = (piece: Pick<Piece, 'faces'>): Defect[] => [
   ...new Set(piece.faces.flatMap((f) => f.defects.filter((d) => !f.features?.includes(d))))
 ];
 
-/** A piece is as good as its worst face. */
-export function gradeOf(piece: Pick<Piece, 'faces'>): Grade {
-  return GRADES[Math.max(...piece.faces.map((f) => GRADES.indexOf(f.grade)))] ?? 'good';
+/**
+ * A piece is as good as its worst face. One of which a fault is noted and no grade is ungraded, and so is one of which nothing is
+ * said; a face that is a reject makes it a reject whatever the others are.
+ */
+export function gradeOf(piece: Pick<Piece, 'faces'>): Grade | undefined {
+  const worst = GRADES[Math.max(...piece.faces.map((f) => (f.grade ? GRADES.indexOf(f.grade) : -1)))];
+  const isOpen = piece.faces.some((f) => !f.grade && faultsOf({ faces: [f] }).length > 0);
+  return isOpen && worst !== 'reject' ? undefined : worst;
 }

@@ -1,5 +1,5 @@
 import { and, asc, desc, eq } from 'drizzle-orm';
-import { gradeOf, Piece } from '$core/inspect';
+import { gradeOf, Piece, UNGRADED } from '$core/inspect';
 import type { Db, Store } from './connection';
 import { lessons, photos, pieces, planPhotos, runPhotos, runs } from './schema';
 
@@ -62,7 +62,7 @@ export async function savePiece(
       runId,
       groupId: piece.groupId,
       number: piece.number,
-      grade: gradeOf(piece),
+      grade: gradeOf(piece) ?? UNGRADED,
       report: JSON.stringify(report),
       changedAt: now
     };

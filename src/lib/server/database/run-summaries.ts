@@ -1,4 +1,4 @@
-import type { Piece } from '$core/inspect';
+import { UNGRADED, type Piece } from '$core/inspect';
 import { readReport } from './record';
 import { remembered } from './remembered';
 import { eq, sql } from 'drizzle-orm';
@@ -45,24 +45,24 @@ export async function runsWithoutSummary(db: Db, rules: number): Promise<string[
 export const gradesByPlan = (db: Db): Promise<ReadonlyMap<string, Graded>> =>
   remembered(db, 'grades by plan', piecesNow, async () => {
     const rows = await db.all<{ planId: string | null } & Graded>(sql`
-      SELECT r.plan_id AS planId, sum(g.n * (g.grade = 'good')) AS good, sum(g.n * (g.grade = 'reject')) AS reject, sum(g.n) AS "of"
+      SELECT r.plan_id AS planId, sum(g.n * (g.grade = 'good')) AS good, sum(g.n * (g.grade = 'reject')) AS reject, sum(g.n * (g.grade <> ${UNGRADED})) AS "of"
       FROM (SELECT run_id, grade, count(*) AS n FROM ${pieces} GROUP BY run_id, grade) g
       JOIN ${runs} r ON r.id = g.run_id GROUP BY r.plan_id`);
     return new Map(rows.flatMap(({ planId, ...own }) => (planId === null ? [] : [[planId, own] as const])));
   });
 
-/** How many pieces came out good, how many were rejects, of how many. */
+/** How many pieces came out good, how many were rejects, of how many that were graded. */
 interface Graded {
   good: number;
   reject: number;
   of: number;
 }
 
-/** The grade of every piece, by its run. */
+/** The grade of every piece that has one, by its run. */
 export const gradesByRun = (db: Db): Promise<ReadonlyMap<string, string[]>> =>
   remembered(db, 'grades by run', piecesNow, async () => {
     const rows = await db.all<{ runId: string; grade: string; n: number }>(
-      sql`SELECT run_id AS runId, grade, count(*) AS n FROM ${pieces} GROUP BY run_id, grade`
+      sql`SELECT run_id AS runId, grade, count(*) AS n FROM ${pieces} WHERE grade <> ${UNGRADED} GROUP BY run_id, grade`
     );
     const found = new Map<string, string[]>();
     for (const { runId, grade, n } of rows)

@@ -13,7 +13,7 @@ const run = {
   startedAt: told!.startedAt,
   finishedAt: null
 };
-const rows = told!.pieces.map((report) => ({ run, report, grade: gradeOf(report) }));
+const rows = told!.pieces.map((report) => ({ run, report, grade: gradeOf(report)! }));
 
 describe('the record as CSV', () => {
   const text = recordCsv(rows, [run], [{ runId: run.id, text: 'wait, then pour' }]);

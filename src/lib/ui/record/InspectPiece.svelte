@@ -67,7 +67,7 @@
     id: newId(),
     groupId,
     number,
-    faces: SEEN.map((f) => ({ face: f, grade: 'good', defects: [] })),
+    faces: SEEN.map((f) => ({ face: f, defects: [] })),
     note: '',
     by: maker()
   });
@@ -283,7 +283,7 @@
         <Choice
           class="!w-40"
           label="Where piece {number} goes"
-          value={goes}
+          value={goes ?? ''}
           options={DESTINATIONS.map((d) => ({ value: d, label: d }))}
           onchange={(v) => onsave({ ...current, destination: v as Destination }, false)}
         />

@@ -204,7 +204,7 @@
       </h2>
       <div class="mt-3 flex flex-wrap gap-2" role="tablist" aria-label="Pieces">
         {#each slots as s, i (s.group.id + s.number)}
-          {@const grade = s.piece ? gradeOf(s.piece) : ''}
+          {@const grade = (s.piece && gradeOf(s.piece)) ?? ''}
           <button
             role="tab"
             aria-selected={i === chosen}
@@ -214,7 +214,9 @@
             onclick={(e) => pick(e, i)}
             data-marked={several.includes(i) || undefined}
           >
-            {s.number}<span class="text-[0.7rem] leading-none font-semibold">{grade || 'open'}</span>
+            {s.number}<span class="text-[0.7rem] leading-none font-semibold"
+              >{grade || (s.piece ? 'no grade' : 'open')}</span
+            >
           </button>
         {/each}
       </div>

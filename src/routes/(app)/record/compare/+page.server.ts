@@ -10,7 +10,10 @@ async function sideOf(db: Db, id: string | null) {
   const state = foldedRun(run.frozen, await eventsOf(db, run.id));
   const pieces = await piecesOf(db, run.id);
   const grades = { good: 0, second: 0, reject: 0 };
-  for (const p of pieces) grades[gradeOf(p)]++;
+  for (const p of pieces) {
+    const grade = gradeOf(p);
+    if (grade) grades[grade]++;
+  }
   const defects = [...new Set(pieces.flatMap((p) => p.faces.flatMap((f) => f.defects)))];
   return { run, state, grades, defects };
 }
