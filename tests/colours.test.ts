@@ -240,6 +240,7 @@ describe('colour in a plan', () => {
   it('shows each cup in the cup, in the piece and finished, and as others see it', async () => {
     await bench.walk('/plans/sluice-bookends');
     await bench.cups();
+    await bench.page.waitForSelector('[data-testid="looks-B"] [role="img"]');
     const looks = await bench.page.$$eval('[data-testid="looks-B"] [role="img"]', (all) =>
       all.map((e) => e.getAttribute('aria-label') ?? '')
     );

@@ -120,7 +120,11 @@
           onclick={() => search.answer && editor.replace(search.answer.plan)}>Pour it so</button
         >
       {:else}
-        <p>No pour of these steps comes nearer.</p>
+        <p>
+          {search.answer.wishes.every((w) => w.reached)
+            ? 'It is poured so already.'
+            : 'No pour of these steps comes nearer.'}
+        </p>
       {/if}
     </div>
   {/if}
