@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   resolve: { alias: { $core: resolve('src/core'), $demo: resolve('demo') } },
   test: {
-    include: ['tests/**/*.test.ts'],
+    include: ['tests/*.test.ts'],
     // Each file has a server, a database and a browser of its own; what they import is read once.
     maxWorkers: 2,
     isolate: false,
