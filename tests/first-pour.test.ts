@@ -1,3 +1,4 @@
+import Papa from 'papaparse';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { join } from 'node:path';
@@ -254,10 +255,12 @@ describe('the first pour, from a mould to the record', () => {
   it('inspects six pieces by face, with a defect, a photo without its place, and a lesson', async () => {
     await bench.says('[aria-label="Inspect"]', '0 of 6 looked at');
     const face = '[data-face="mould face"]';
-    await bench.page.locator(`${face} ::-p-text(second)`).click();
-    await bench.says('[aria-label="Inspect"]', '1 of 6 looked at');
+    // A defect and no grade: the piece is not good, it is ungraded.
     await bench.choose('Add a defect of the mould side', 'bubbles on the mould face');
     await bench.says(face, 'bubbles on the mould face');
+    await bench.says('[aria-label="Inspect"]', '1 of 6 looked at, 1 without a grade');
+    await bench.page.locator(`${face} ::-p-text(second)`).click();
+    await bench.says('[aria-label="Inspect"]', /1 of 6 looked at\s/);
 
     const photo = join(workshop.folder, 'knob.jpg');
     await sharp({ create: { width: 2400, height: 1800, channels: 3, background: '#667788' } })
@@ -289,6 +292,9 @@ describe('the first pour, from a mould to the record', () => {
     const csv = await (await fetch(`${workshop.address}/api/v1/record.csv`)).text();
     const rows = csv.split('\r\n').filter((r) => r.includes(runId));
     expect(rows).toHaveLength(6);
+    const { data } = Papa.parse<Record<string, string>>(csv, { header: true });
+    const grades = data.filter((r) => Object.values(r).includes(runId)).map((r) => r.grade);
+    expect(grades.sort()).toEqual([...Array<string>(5).fill('good'), 'second']);
     expect(rows[0]).toContain('bubbles on the mould face');
   });
 

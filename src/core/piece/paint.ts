@@ -2,7 +2,8 @@ import { hidingThickness, litFromBehind, mixtureOf, PLAIN_BASE, type Finish } fr
 import { chanceFrom, noiseFrom, type Casting } from '../pattern';
 import { seenThrough, tintOf, type Palette } from '../plan/looks/looks';
 import type { ResolvedPlan } from '../plan/resolve';
-import { TONES, type Matter, type Traced } from './traced';
+import { TONES, type Matter } from './matter';
+import type { Traced } from './traced';
 
 /** How a piece is looked at: finished so, or lit from behind, where what it lets through is seen. */
 export type Showing = Finish | 'lit from behind';

@@ -9,7 +9,8 @@ import type { Showing } from './paint';
 import { resolve } from '../plan/resolve';
 import { pixelsOf } from './pixels';
 import { shownOn } from './shown';
-import { cupIn, traced, type Traced } from './traced';
+import { cupIn } from './matter';
+import { traced, type Traced } from './traced';
 
 /** A piece of a plan ready to be looked at from any side. */
 export interface DrawnPiece {
@@ -62,6 +63,8 @@ export interface Picture {
   poured: { cupId: string; share: number }[];
   /** Of the whole face, the share that is seen of each cup, 0..1, through what is clear; none until it is counted. */
   shows: { cupId: string; share: number }[];
+  /** The share that is of no cup: of what is set in, or dusted on. */
+  besides: number;
   /** Whether what shows is counted: from then on it stays as it is. */
   counted: boolean;
   /** Where a cup's letter can stand: in the middle of the largest part of it, shares of the sides. */
@@ -152,6 +155,7 @@ function pictureOf(
     mm: { width: drawn.width, height: drawn.height },
     poured,
     shows: shows ?? [],
+    besides: shows ? Math.max(0, 1 - shows.reduce((s, x) => s + x.share, 0)) : 0,
     counted: shows !== undefined,
     labels: done ? labelsOf(raster, cupAt) : [],
     done,

@@ -1,6 +1,6 @@
 import { evenSpot } from '../pattern';
 import type { DrawnFace } from './faces';
-import { cupIn, type Matter } from './traced';
+import { cupIn, type Matter } from './matter';
 
 /** Places of a face at which it is asked what is seen: by them a share is off by less than half a point. */
 export const PLACES = 4096;

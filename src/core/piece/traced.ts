@@ -1,26 +1,15 @@
-import { materials } from '../material';
-import { cavityOf } from '../mould';
-import { isWhite } from '../colour';
-import { layerState } from '../material';
-import { Casting, spread, type Content, type Engine, type Prism, type Spot, type VeinPart } from '../pattern';
-import { prismOf } from '../pattern/shapes/cavity-prism';
-import type { SetIn, Trait } from '../pour';
 import type { Condition } from '../document';
-import type { FilledCavitySet, Pour } from '../plan/fill';
-import type { ResolvedAct, ResolvedCup, ResolvedPlan, ResolvedStep } from '../plan/resolve';
+import { layerState } from '../material';
+import { cavityOf } from '../mould';
+import { Casting, spread, type Content, type Engine, type Prism, type Spot } from '../pattern';
+import { prismOf } from '../pattern/shapes/cavity-prism';
+import type { FilledCavitySet } from '../plan/fill';
+import { hasTrait, type ResolvedAct, type ResolvedPlan, type ResolvedStep } from '../plan/resolve';
 import { roomIn } from '../plan/room';
-
-/** What stands at a place of a piece: a cup, by how rich it is in its colour there; a film of dry colour; a solid. */
-export type Matter =
-  | { kind: 'cup'; cupId: string; tone: 'full' | 'rich' | 'pale' }
-  | { kind: 'chip'; cupId: string; sort: number }
-  | { kind: 'drop'; cupId: string; colourantId: string }
-  | { kind: 'film'; colourantId: string }
-  | { kind: 'solid' };
-
-/** The cup that a matter came from; chips came in their body's, drops in the cup they fell into. */
-export const cupIn = (matter: Matter | undefined): string | undefined =>
-  matter && 'cupId' in matter && matter.cupId ? matter.cupId : undefined;
+import type { SetIn } from '../pour';
+import { contentsOf, potsOf } from './contents';
+import type { Matter } from './matter';
+import { sinkingOf } from './sinking';
 
 /** One cavity traced through its steps: the engine that answers what is where, and what its answers mean. */
 export interface Traced {
@@ -33,12 +22,6 @@ export interface Traced {
   poured: ReadonlyMap<number, number>;
   held: ReadonlyMap<number, number>;
 }
-
-/** Of an unstirred cup, the share that holds most of its colour, and how rich that is and the rest: the mean is 1. */
-export const TONES = {
-  marbled: { share: 0.3, rich: 2.2, pale: (1 - 0.3 * 2.2) / 0.7 },
-  speckled: { share: 0.12, rich: 5, pale: (1 - 0.12 * 5) / 0.88 }
-} as const;
 
 /**
  * Goes through the steps of one cavity set of cavities and keeps what each does to where things lie.
@@ -275,106 +258,6 @@ function setsAfter(plan: ResolvedPlan, filled: FilledCavitySet): number {
 /** The mix of what is poured first into a cavity set. */
 const mixIn = (plan: ResolvedPlan, { pours }: FilledCavitySet) => plan.cupOf.get(pours[0]?.cupId ?? '')?.mix;
 
-/** What each cup holds, its matters numbered as they are met. */
-function contentsOf(plan: ResolvedPlan, matters: Matter[]): (cupId: string) => Content {
-  const known = new Map<string, Content>();
-  const number = (matter: Matter): number => matters.push(matter) - 1;
-  const contentOf = (cupId: string): Content => {
-    const before = known.get(cupId);
-    if (before) return before;
-    const cup = plan.cupOf.get(cupId);
-    const matter = number({ kind: 'cup', cupId, tone: 'full' });
-    const made: Content = { matter, ...unstirredOf(cup, { number, contentOf }) };
-    known.set(cupId, made);
-    return made;
-  };
-  return contentOf;
-}
-
-/** Dry powders, loose or as they are worked in, where no card says, g/ml: between an organic pigment and an oxide. */
-const POWDER = 2.5;
-
-/** What pots hold that are put onto a face by themselves. */
-function potsOf(
-  { colourants }: ResolvedPlan,
-  matters: Matter[]
-): (colourantId: string) => { content: Content; density: number } {
-  const known = new Map<string, Content>();
-  return (colourantId) => {
-    const content = known.get(colourantId) ?? {
-      matter: matters.push({ kind: 'drop', cupId: '', colourantId }) - 1,
-      parts: []
-    };
-    known.set(colourantId, content);
-    return { content, density: colourants.get(colourantId)?.density ?? POWDER };
-  };
-}
-
-function unstirredOf(
-  cup: ResolvedCup | undefined,
-  by: { number(m: Matter): number; contentOf(id: string): Content }
-): Pick<Content, 'parts' | 'unstirred'> {
-  const mixing = cup?.cup.mixing ?? 'full';
-  if (cup?.parts.length)
-    return { parts: partsOf(cup, by), ...(mixing === 'full' ? {} : { unstirred: mixing }) };
-  // What melts has no chips: it is one body again.
-  if (cup?.fillers.length && !melts(cup)) return chippedOf(cup, by);
-  if (!cup || mixing === 'full' || !cup.doses.length) return { parts: [] };
-  const { share } = TONES[mixing];
-  const tone = (name: 'rich' | 'pale') => by.number({ kind: 'cup', cupId: cup.cup.id, tone: name });
-  return {
-    unstirred: mixing,
-    parts: [
-      { matter: tone('pale'), share: 1 - share },
-      { matter: tone('rich'), share }
-    ]
-  };
-}
-
-/** What a cup of cups holds: what its cups hold, theirs where they are made of others, and what is dripped neat onto it. */
-function partsOf(
-  { cup, parts, doses }: ResolvedCup,
-  by: { number(m: Matter): number; contentOf(id: string): Content }
-): VeinPart[] {
-  // A drop is about as heavy as what it falls onto: its percent of the weight is its share of the volume.
-  const drops = doses.map(({ colourant, percent }) => ({
-    matter: by.number({ kind: 'drop', cupId: cup.id, colourantId: colourant.id }),
-    share: percent / 100
-  }));
-  const dripped = drops.reduce((s, d) => s + d.share, 0);
-  const whole = parts.reduce((s, p) => s + p.share, 0);
-  const held = parts.flatMap((p): VeinPart[] => {
-    const share = ((1 - dripped) * p.share) / whole;
-    const own = by.contentOf(p.cupId);
-    return own.parts.length && !own.unstirred
-      ? own.parts.map((x) => ({ ...x, share: x.share * share }))
-      : [{ matter: own.matter, share }];
-  });
-  return [...held, ...drops];
-}
-
-const melts = ({ mix }: ResolvedCup): boolean => materials.has(mix?.base.kind, 'melts again');
-
-/** Sorts of chips that are told apart by how light they are. */
-const SORTS = 3;
-
-/** A body with chips in it: their share of its volume from their share of its weight. */
-function chippedOf(
-  cup: ResolvedCup,
-  by: { number(m: Matter): number; contentOf(id: string): Content }
-): Pick<Content, 'parts' | 'unstirred'> {
-  const chips = cup.fillers.reduce((s, f) => s + f.share / f.density, 0);
-  const body =
-    Math.max(0, 1 - cup.fillers.reduce((s, f) => s + f.share, 0)) / (cup.mix?.formula.density ?? 1);
-  const share = chips / (chips + body);
-  const sorts = Array.from({ length: SORTS }, (_, sort) => ({
-    matter: by.number({ kind: 'chip', cupId: cup.cup.id, sort }),
-    share: share / SORTS
-  }));
-  const own = by.number({ kind: 'cup', cupId: cup.cup.id, tone: 'full' });
-  return { unstirred: 'chips', parts: [{ matter: own, share: 1 - share }, ...sorts] };
-}
-
 /** The chambers of a divided cavity as shares of the footprint from the left. */
 function chambersOf({ cavitySet }: FilledCavitySet): Map<string, { id: string; from: number; to: number }> {
   let at = 0;
@@ -386,42 +269,3 @@ function chambersOf({ cavitySet }: FilledCavitySet): Map<string, { id: string; f
     })
   );
 }
-
-/**
- * A colour with so many percent more of a white than what lies on it sinks through it while both are thin. This and the
- * next two are starting values, set by eye on drawn pieces: the trade gives no figures.
- */
-const HEAVIER = 1;
-/** Of a heavy colour, what sinks and stands as lace; the rest stays where it was poured. */
-const SINKS = 0.75;
-/** Shares of a pour between which a heavy colour makes lace: less is lost in it, more covers it. */
-const LACES = { least: 0.02, most: 0.3 } as const;
-
-/** The share of a pour that will sink: of a heavy colour in thin resin under or on lighter puddles; 0 for all else. */
-function sinkingOf(plan: ResolvedPlan, filled: FilledCavitySet, pour: Pour, casting: Casting): number {
-  const cup = plan.cupOf.get(pour.cupId);
-  if (!materials.has(cup?.mix?.base.kind, 'runs thin') || casting.bar) return 0;
-  const others = filled.pours.filter((p) => p.cupId !== pour.cupId && puddles(p));
-  if (others.length < 2 || !filled.cavitySet) return 0;
-  const all = filled.pours.reduce((s, p) => s + p.each, 0);
-  const own = filled.pours.filter((p) => p.cupId === pour.cupId).reduce((s, p) => s + p.each, 0);
-  if (own / all < LACES.least || own / all > LACES.most) return 0;
-  if (!mainlyWhite(plan, pour.cupId)) return 0;
-  const lighter = others.every((p) => whiteOf(plan, pour.cupId) - whiteOf(plan, p.cupId) >= HEAVIER);
-  return lighter ? SINKS : 0;
-}
-
-const puddles = ({ act }: Pour) => act !== undefined && hasTrait(act, 'digs');
-
-const hasTrait = ({ definition, act }: ResolvedAct, trait: Trait): boolean =>
-  definition.traits?.(act).includes(trait) ?? false;
-
-/** Whether most of a cup's colour is white: a tint with white in it does not sink as a white does. */
-function mainlyWhite(plan: ResolvedPlan, cupId: string): boolean {
-  const all = (plan.cupOf.get(cupId)?.doses ?? []).reduce((s, d) => s + d.percent, 0);
-  return whiteOf(plan, cupId) > 0.6 * all;
-}
-
-/** Percent of whites in a cup: the heavy pigments, four times as heavy as resin. */
-const whiteOf = (plan: ResolvedPlan, cupId: string): number =>
-  (plan.cupOf.get(cupId)?.doses ?? []).reduce((s, d) => s + (isWhite(d.colourant) ? d.percent : 0), 0);

@@ -3,7 +3,7 @@ import { freshId } from '../edit/fresh-id';
 import { counted } from '../quantity';
 import { inPlan, type Diagnostic } from '../problem';
 import type { CavitySet } from './cavity-sets';
-import type { ResolvedPlan } from './resolve';
+import { hasTrait, type ResolvedPlan } from './resolve';
 
 type Casting = Extract<Embed, { kind: 'casting' }>;
 
@@ -122,9 +122,7 @@ function notOut(plan: ResolvedPlan, set: CavitySet, e: Casting): Diagnostic[] {
       (s.own?.act as { embedId?: string } | undefined)?.embedId === e.id
   );
   if (placed < 0) return [];
-  const out = steps.findIndex(
-    (s) => s.step.where.includes(e.groupId) && s.own?.definition.traits?.(s.own.act).includes('demoulds')
-  );
+  const out = steps.findIndex((s) => s.step.where.includes(e.groupId) && hasTrait(s.own, 'demoulds'));
   if (out >= 0 && out < placed) return [];
   const at = plan.plan.steps.findIndex((s) => s.id === steps[placed]!.step.id);
   const demould = {

@@ -2,7 +2,7 @@ import { gainsOf, staggered, type Gains, type MixRow, type Staggering } from '..
 import { ofTheirOwn, piecesIn } from '../document';
 import type { OrderYield } from '../order/needs';
 import type { FilledCavitySet } from './fill';
-import type { ResolvedPlan } from './resolve';
+import { hasTrait, type ResolvedPlan } from './resolve';
 import type { AllMixes } from './weighing/weighed';
 
 /** Hands' time for one casting out of its mould where the plan does not say, minutes. */
@@ -47,6 +47,6 @@ export function rowOf(
 
 /** Hands' minutes for one casting out of its mould: the plan's own step, or a usual figure. */
 function demouldMinutes({ steps }: ResolvedPlan): number {
-  const own = steps.find((s) => s.own?.definition.traits?.(s.own.act).includes('demoulds'))?.own;
+  const own = steps.find((s) => hasTrait(s.own, 'demoulds'))?.own;
   return own ? own.definition.hands(own.act, own.step, 1).attended : USUAL_DEMOULD;
 }

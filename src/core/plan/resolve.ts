@@ -4,7 +4,7 @@ import { behaviourOf } from '../material';
 import type { Scale } from '../dosing';
 import { formulaOf, materials, type Base, type Colourant, type Formula } from '../material';
 import type { Mould } from '../mould';
-import { acts, type ActDefinition, type ActStep } from '../pour';
+import { acts, type ActDefinition, type ActStep, type Trait } from '../pour';
 import { inPlan, type Diagnostic } from '../problem';
 import type { Vessel } from '../shelf/vessel';
 import { problemsOf } from '../validate';
@@ -43,6 +43,10 @@ export interface ResolvedAct {
   act: { kind: string };
   step: ActStep;
 }
+
+/** Whether an act as it stands in a plan is of a trait; none is not. */
+export const hasTrait = (own: ResolvedAct | undefined, trait: Trait): boolean =>
+  own?.definition.traits?.(own.act).includes(trait) ?? false;
 
 /** A step with its act read, and where it is done. `here` says what is done in a cavity set; nothing where it is skipped. */
 export interface ResolvedStep {

@@ -10,7 +10,7 @@ import {
 import { stepWords } from '../pour';
 import { castingsIn } from './castings';
 import type { FilledCavitySet, Pour } from './fill';
-import type { ResolvedMix, ResolvedPlan, ResolvedStep } from './resolve';
+import { hasTrait, type ResolvedMix, type ResolvedPlan, type ResolvedStep } from './resolve';
 import type { CupInMixes, AllMixes } from './weighing/weighed';
 import { roomIn } from './room';
 
@@ -63,7 +63,7 @@ function timedStep(
     cavitySetIds: cavitySets.map((s) => s.id),
     line: lineOf(own, plan),
     after: own?.definition.group === 'after',
-    demoulds: own?.definition.traits?.(own.act).includes('demoulds') ?? false,
+    demoulds: hasTrait(own, 'demoulds'),
     rounds: roundsOf(own),
     afterSteps: castBefore({ step, cavitySets, own }, plan),
     does,
@@ -89,9 +89,7 @@ function castBefore(
 
 /** In how many rounds an act is poured, turn about with its neighbours. */
 const roundsOf = (own: ResolvedStep['own']): number =>
-  own?.definition.traits?.(own.act).includes('in turns')
-    ? Number((own.act as { rounds?: number }).rounds ?? 1)
-    : 1;
+  hasTrait(own, 'in turns') ? Number((own?.act as { rounds?: number }).rounds ?? 1) : 1;
 
 const lineOf = (own: ResolvedStep['own'], { cupOf }: ResolvedPlan): string =>
   own

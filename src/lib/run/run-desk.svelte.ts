@@ -159,16 +159,20 @@ export class RunDesk {
     else this.given.scale.disconnect();
   };
 
-  /** When a key or pedal last confirmed something, ms. */
-  #pressedAt = -Infinity;
+  /** When a key or pedal last told something, ms. */
+  #toldAt = -Infinity;
 
-  /** Whether a key or a pedal is pressed again so soon that it is the same press. Checks and drops are counted as fast as they come. */
-  isSamePress(): boolean {
+  /**
+   * A key or a pedal confirms: pressed again within a second of what it told it is the same press. Checks and drops are counted as
+   * fast as they come, and what told nothing (a scale that has not settled) may be pressed again at once.
+   */
+  press(confirm: () => void): void {
+    if (this.unticked.length || this.toCount) return confirm();
     const now = Date.now();
-    if (this.unticked.length || this.toCount) return false;
-    const same = now - this.#pressedAt < ONE_PRESS_MS;
-    if (!same) this.#pressedAt = now;
-    return same;
+    if (now - this.#toldAt < ONE_PRESS_MS) return;
+    const { events } = this.given.log;
+    confirm();
+    if (this.given.log.events !== events) this.#toldAt = now;
   }
 
   /** The task in hand is done: weighed as it reads, poured, or waited for. What does not fit is asked about first. */

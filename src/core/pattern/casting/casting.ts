@@ -33,6 +33,9 @@ const FULL = 0.9;
  * engine. Lengths in mm of the rim's prism, volumes in mm³.
  */
 export class Casting extends CastingWithPost {
+  /** Whether what is set in has been parted from the rest. */
+  protected done = false;
+
   /** A heavy colour on what is fluid: how much of it will sink once hands are off. */
   protected heavy: { matter: number; mm3: number; step: string } | undefined;
 
@@ -42,14 +45,16 @@ export class Casting extends CastingWithPost {
     this.still = this.level;
   }
 
-  /** The piece as it is: what is set in has pushed all else aside. */
+  /** The piece as it is in the end: what is set in pushes all else aside, once, and nothing is done in it after that. */
   engine(): Engine {
     this.settle();
-    const parted = partedBy(this.section, this.embeds);
-    if (!parted) return new Engine(this.flows, this.level);
-    const stands = this.stands;
-    this.as(this.setInBy ?? this.step, () => this.add(parted));
-    this.level = stands;
+    const parted = this.done ? undefined : partedBy(this.section, this.embeds);
+    this.done = true;
+    if (parted) {
+      const { stands } = this;
+      this.as(this.setInBy ?? this.step, () => this.add(parted));
+      this.level = stands;
+    }
     return new Engine(this.flows, this.level);
   }
 

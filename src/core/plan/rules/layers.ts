@@ -1,6 +1,6 @@
 import type { Diagnostic } from '../../problem';
 import type { FilledCavitySet, PouredLayer } from '../fill';
-import type { ResolvedPlan, ResolvedStep } from '../resolve';
+import { hasTrait, type ResolvedPlan, type ResolvedStep } from '../resolve';
 import { layerTooDeep } from './layer-too-deep';
 import { onWet } from './no-gate';
 import { shortFill } from './short-fill';
@@ -28,8 +28,7 @@ export function layerProblems(plan: ResolvedPlan, filled: FilledCavitySet): Diag
 }
 
 /** Whether a step’s layers should lie apart: a puddle, a line, a chamber are meant to meet what is fluid. */
-const liesLevel = ({ own }: ResolvedStep): boolean =>
-  own?.definition.traits?.(own.act).includes('levels') ?? false;
+const liesLevel = ({ own }: ResolvedStep): boolean => hasTrait(own, 'levels');
 
 /** Whether a layer on a wet one spoils both: another colour, and not split from one mix to be poured wet on wet. */
 function runsTogether({ cupOf }: ResolvedPlan, below: PouredLayer, layer: PouredLayer): boolean {

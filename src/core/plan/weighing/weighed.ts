@@ -3,7 +3,7 @@ import type { Vessel } from '../../shelf/vessel';
 import type { Cup } from '../../document';
 import { grouped } from '../../grouped';
 import type { FilledCavitySet, Pour } from '../fill';
-import type { ResolvedAct, ResolvedCup, ResolvedPlan } from '../resolve';
+import { hasTrait, type ResolvedAct, type ResolvedCup, type ResolvedPlan } from '../resolve';
 import type { MixCount } from './mix-count';
 
 /** One mix of a cup: what is weighed for it, what it pours, and what it is mixed in. */
@@ -71,8 +71,7 @@ export const bagLoss = (losses: Losses, { steps }: ResolvedPlan, cupId: string):
     : 0;
 
 /** Whether an act pipes its cup out of a bag. */
-export const isBagged = ({ definition, act }: ResolvedAct): boolean =>
-  definition.traits?.(act).includes('bagged') ?? false;
+export const isBagged = (own: ResolvedAct): boolean => hasTrait(own, 'bagged');
 
 /** What stays in a vessel of which no card is known, g. */
 const USUAL_VESSEL = 2;

@@ -87,6 +87,13 @@
   const change = (of: string, what: Partial<Piece['faces'][number]>) =>
     onsave({ ...current, faces: current.faces.map((f) => (f.face === of ? { ...f, ...what } : f)) }, false);
 
+  /** Goes on; of a piece of which nothing was noted it says that all of it is good. */
+  const next = () =>
+    onsave(
+      piece ? current : { ...current, faces: current.faces.map((f) => ({ ...f, grade: 'good' as const })) },
+      true
+    );
+
   function addDefect(of: string, defect: Defect) {
     const own = current.faces.find((f) => f.face === of);
     if (own && !own.defects.includes(defect)) void change(of, { defects: [...own.defects, defect] });
@@ -274,9 +281,7 @@
             onchange={addPhoto}
           />
         </label>
-        <button class="button" onclick={() => onsave(current, true)}
-          >{piece ? 'Next piece' : 'All good, next'}</button
-        >
+        <button class="button" onclick={next}>{piece ? 'Next piece' : 'All good, next'}</button>
       </div>
       <div class="mt-3 flex flex-wrap items-center gap-2">
         <span class="text-ink-2">goes to</span>
@@ -284,6 +289,7 @@
           class="!w-40"
           label="Where piece {number} goes"
           value={goes ?? ''}
+          placeholder="not graded yet"
           options={DESTINATIONS.map((d) => ({ value: d, label: d }))}
           onchange={(v) => onsave({ ...current, destination: v as Destination }, false)}
         />

@@ -112,7 +112,7 @@
 
   /** A key that is held, or pressed again at once, is one press. */
   function pressed({ repeat }: KeyboardEvent) {
-    if (!repeat && !desk.isSamePress()) confirm();
+    if (!repeat) desk.press(confirm);
   }
 
   function onkeydown(event: KeyboardEvent) {

@@ -201,7 +201,14 @@
         />
       </div>
       <div class="row-span-2 text-[0.85rem]">
-        <PieceShares {computed} {shows} done={picture?.done ?? false} {mud} {mayCover} />
+        <PieceShares
+          {computed}
+          {shows}
+          besides={picture?.besides ?? 0}
+          done={picture?.done ?? false}
+          {mud}
+          {mayCover}
+        />
       </div>
       <div class="mt-2" data-cut>
         {#if turn.reached(2)}<CoreDrawing

@@ -17,12 +17,15 @@
   let {
     computed,
     shows,
+    besides,
     done,
     mud,
     mayCover
   }: {
     computed: Computed;
     shows: readonly Shown[];
+    /** The share of the face that is of no cup, 0..1. */
+    besides: number;
     /** Whether the picture is whole. */
     done: boolean;
     /** How far the colours have run into one another, 0..1; undefined until it is known. */
@@ -70,6 +73,11 @@
     {/if}
   </div>
 {/each}
+{#if besides > 0.005}
+  <p class="mt-1.5 leading-tight text-ink-2" data-testid="besides">
+    {percent(besides)} is what is set in or dusted on
+  </p>
+{/if}
 {#if mud !== undefined && mud >= CLEAN}
   <p class="mt-2 leading-tight text-ink-2 {mud >= MUDDY ? 'text-ochre' : ''}" data-testid="mud">
     bleeding {percent(mud)}, {mud < MUDDY ? 'thin lines' : 'turning muddy'}

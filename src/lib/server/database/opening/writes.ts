@@ -6,7 +6,7 @@ import { announce, type Change } from '../../changes';
 import type { Db, Store, Tell } from '../connection';
 import { Fault, faultOf } from '../fault';
 import { changes } from '../schema';
-import { again, Unsure } from './again';
+import { again, patientlyUntil, Unsure } from './again';
 import { WriteQueue } from './queue';
 
 /** Nobody has written for so long, ms: the log is folded into the file, so that a copy of the file alone is whole. */
@@ -60,9 +60,10 @@ export function storeOver(client: Client, db: Db, path: string | undefined): Sto
     async write(work) {
       const outer = inside.getStore();
       if (outer) return work(outer.tx, outer.tell);
+      const until = patientlyUntil();
       try {
         const { result, told } = await queue.run(() =>
-          path === undefined ? again(() => once(work)) : once(work)
+          path === undefined ? again(() => once(work), until) : once(work)
         );
         for (const change of told) announce(change);
         return result;

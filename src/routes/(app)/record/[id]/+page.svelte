@@ -1,6 +1,7 @@
 <script lang="ts">
   import FamilyList from '$lib/ui/record/FamilyList.svelte';
   import { goto, invalidateAll } from '$app/navigation';
+  import { same } from '$core/document/merge';
   import { gradeOf, GRADES, type Grade, type Piece } from '$core/inspect';
   import { isTyping } from '../../../../lib/page/keys';
   import { maker } from '../../../../lib/run/hands.svelte';
@@ -48,7 +49,8 @@
       .map(([did, by]) => `${did} by ${[by].flat().join(', ')}`)
       .join(', ')
   );
-  const graded = $derived(data.pieces.length);
+  const looked = $derived(data.pieces.length);
+  const ungraded = $derived(data.pieces.filter((p) => !gradeOf(p)).length);
 
   const TONES: Record<string, string> = {
     good: 'border-verdigris text-verdigris',
@@ -89,11 +91,7 @@
   /** Whether the page has a piece from the server as it was stored. */
   const isTold = ({ groupId, number, faces, note }: Piece) =>
     data.pieces.some(
-      (d) =>
-        d.groupId === groupId &&
-        d.number === number &&
-        d.note === note &&
-        JSON.stringify(d.faces) === JSON.stringify(faces)
+      (d) => d.groupId === groupId && d.number === number && d.note === note && same(d.faces, faces)
     );
 
   const KEYS: Record<string, Grade> = { g: 'good', s: 'second', r: 'reject' };
@@ -199,7 +197,7 @@
     <section aria-label="Inspect">
       <h2 class="text-[1.35rem]">
         Inspect <span class="ml-2 font-sans text-[0.95rem] font-normal text-ink-2"
-          >{graded} of {slots.length} looked at</span
+          >{looked} of {slots.length} looked at{ungraded ? `, ${ungraded} without a grade` : ''}</span
         >
       </h2>
       <div class="mt-3 flex flex-wrap gap-2" role="tablist" aria-label="Pieces">
