@@ -11,6 +11,7 @@ const ROOMS = [
   'shelf',
   'document',
   'pattern',
+  'photo',
   'pour',
   'edit',
   'schedule',

@@ -71,6 +71,13 @@ async function makeReady(page) {
   }
 }
 
+/** Confirms what is in hand, and says that it is so where it is asked about: a script is quicker than hands. */
+async function confirm(page) {
+  await page.locator('[data-testid="confirm"]').click();
+  const anyway = await page.$('[data-testid="doubt"] button:last-of-type');
+  await anyway?.click();
+}
+
 const run = await (
   await fetch(`${address}/api/v1/runs`, {
     method: 'POST',
@@ -99,7 +106,7 @@ await picture('run', `/run/${run.id}`, {
   async before(page) {
     await makeReady(page);
     for (const words of ['Weigh resin', 'Weigh hardener', 'Weigh brown', 'Weigh carbon', 'Stir', 'Pour']) {
-      await page.keyboard.press('Space');
+      await confirm(page);
       await page.waitForFunction(
         (w) => document.querySelector('[data-testid="now"]')?.textContent?.includes(w),
         {},
@@ -112,7 +119,7 @@ await picture('run', `/run/${run.id}`, {
 });
 await picture('run-gate', `/run/${run.id}`, {
   async before(page) {
-    await page.keyboard.press('Space');
+    await confirm(page);
     await page.waitForFunction(() =>
       document.querySelector('[data-testid="now"]')?.textContent?.includes('Wait')
     );

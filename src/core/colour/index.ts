@@ -1,5 +1,14 @@
 export { litFromBehind } from './pigment/transmit';
-export { labOf, labOfHex, lookOf, flat, type Lab, type Look, type Spectrum } from './spectrum/spectrum';
+export {
+  labOf,
+  labOfHex,
+  labOfXyz,
+  lookOf,
+  flat,
+  type Lab,
+  type Look,
+  type Spectrum
+} from './spectrum/spectrum';
 export { deltaE } from './spectrum/difference';
 export {
   opticsOfBase,
@@ -36,4 +45,4 @@ export { BACKINGS, correctStrengths, predictedCard, TrialCard, type StrengthCorr
 export { ladderOf, predictedLadder, readLadder, type LadderStep } from './cards/ladder';
 export { readPalette, writePalette, writePaletteCsv, type Swatch } from './match/palette';
 export { mainColours, type Cluster } from './spectrum/clusters';
-export { castCorrected, pictureCorrected } from './match/pick';
+export { castCorrected, pictureCorrected, WHITE_CARD } from './match/pick';

@@ -4,7 +4,7 @@ export { Condition, Gate, Zero, type Since } from './gate';
 export { Group, ofTheirOwn, piecesIn, type Variation } from './group';
 export { Mix } from './mix';
 export type { LearnedHistory } from './learned-history';
-export { PlanDocument, pourCount, type Bench, type Plan, type Tracing } from './plan';
+export { PlacedOnPhoto, PlanDocument, pourCount, type Bench, type Plan, type Tracing } from './plan';
 export type { Shelf } from '../shelf/cards';
 export { shelfOf } from './shelf';
 export { AnyAct, Step } from './step';

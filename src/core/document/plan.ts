@@ -79,6 +79,19 @@ const Tracing = z.object({
 });
 export type Tracing = z.infer<typeof Tracing>;
 
+const photoSpot = z.object({ x: z.number().min(-0.5).max(1.5), y: z.number().min(-0.5).max(1.5) });
+
+/** Where a piece is on a photo: its four corners from the upper left on, as shares of the photo's sides, and its outline. */
+export const PlacedOnPhoto = z.object({
+  corners: z.tuple([photoSpot, photoSpot, photoSpot, photoSpot]),
+  outline: z.enum(['square', 'round']),
+  /** Something white in the same light. */
+  white: photoSpot.optional()
+});
+
+/** The picture a plan was asked by: what its pieces are to look like. */
+const Aim = PlacedOnPhoto.extend({ photo: Ref });
+
 /** A plan as it is stored and exchanged, version 2. Acts are read by their own definitions: see `readPlan`. */
 export const PlanDocument = z
   .object({
@@ -119,6 +132,7 @@ export const PlanDocument = z
       .max(60)
       .optional(),
     tracing: Tracing.optional(),
+    aim: Aim.optional(),
     /** What it was made from: a pour that is repeated, and its plan, or a plan that was copied. */
     madeFrom: z.object({ plan: Ref.optional(), run: Ref.optional() }).optional(),
     bench: Bench

@@ -6,5 +6,5 @@ export { freshId } from './fresh-id';
 export { sharedEqually, sharersOf } from './share-equally';
 export { copiedStep, insertStep, moveStep } from './insert-step';
 export { recipeOf } from './matched-recipe';
-export { coloursOf, planToMake, potsApart, roleOf, type ToMake } from './plan-to-make';
+export { coloursOf, cupNameOf, planToMake, potsApart, roleOf, type ToMake } from './plan-to-make';
 export { mendInTurn } from './mend-in-turn';

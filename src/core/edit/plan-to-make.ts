@@ -121,7 +121,7 @@ function withColours(plan: Plan, { colourants }: Shelf, { kind }: Base, ids: rea
     const percent = Math.min(limit, isWhite(own) ? WHITE : USUAL);
     return {
       ...cup,
-      name: nameOf(own),
+      name: cupNameOf(own),
       recipe: [{ id: `colour-${i + 1}`, colourantId: own.id, percent, of: 'supplied' as const }]
     };
   });
@@ -129,7 +129,7 @@ function withColours(plan: Plan, { colourants }: Shelf, { kind }: Base, ids: rea
 }
 
 /** A cup's name from its pot: without what kind of pot it is. */
-const nameOf = ({ name }: Colourant): string =>
+export const cupNameOf = ({ name }: Pick<Colourant, 'name'>): string =>
   name.replace(/ (paste|powder|ink|dispersion|mica|colour)$/i, '').slice(0, 40);
 
 /** How many colours a technique begins with, where the maker has said none: as few as it needs, three where it takes more. */

@@ -9,8 +9,10 @@ export {
   usualDestination,
   type Defect,
   type Destination,
-  type Grade
+  type Grade,
+  type MeasuredShares
 } from './piece';
+export { plannedAndMeasured, shownOtherwise, spreadOfShares, type ShareSpread } from './measured-shares';
 export { caseOf, causesOf, changed, type CausesFound, type Likely } from './causes';
 export { wilson } from './wilson';
 export { changesIn, differences, type Difference } from './compare';

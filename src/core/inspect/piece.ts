@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PlacedOnPhoto } from '../document';
 import { Ref, StoredId } from '../id';
 import { Initials } from '../preferences';
 
@@ -61,6 +62,21 @@ const share = z.number().min(0).max(1);
 /** A defect at its place on a face, shares of the face’s picture from its left upper corner. */
 const DefectMark = z.object({ defect: z.enum(DEFECTS), x: share, y: share });
 
+/**
+ * How much of a face each colour really shows, by a photo: cups that a photo cannot tell apart stand together. `within` is
+ * how far a share may be off by measuring alone; all as shares of what was measured.
+ */
+const MeasuredShares = PlacedOnPhoto.extend({
+  photo: StoredId,
+  quality: z.enum(['fair', 'poor']),
+  within: share,
+  shares: z
+    .array(z.object({ cupIds: z.array(Ref).min(1).max(26), planned: share, measured: share }))
+    .min(1)
+    .max(26)
+});
+export type MeasuredShares = z.infer<typeof MeasuredShares>;
+
 /** One face of a piece as inspected. */
 const FaceReport = z.object({
   face: z.enum(FACES),
@@ -69,6 +85,8 @@ const FaceReport = z.object({
   defects: z.array(z.enum(DEFECTS)).max(40).default([]),
   /** Where they lie, of those that were placed. */
   marks: z.array(DefectMark).max(60).optional(),
+  /** What each colour shows of it, by a photo. */
+  shows: MeasuredShares.optional(),
   /** What the maker takes for a feature of this piece, not a fault: it asks for no cause. */
   features: z.array(z.enum(DEFECTS)).max(40).optional()
 });

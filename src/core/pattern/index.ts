@@ -4,7 +4,7 @@ export { spread } from './casting/spread';
 export { Engine } from './engine';
 export { dirtyPour, swirledThrough } from './composite-cup';
 export { disc, type Section } from './shapes/section';
-export { between, chanceFrom, type Chance } from './seeded';
+export { between, chanceFrom, normal, seedOf, type Chance } from './seeded';
 export { EMPTY, KEPT, type Flow, type Spot } from './spot';
 export { along, leaning, lengthOf, smoothWay, stroke, tumbling, wobble, type Tool } from './strokes';
 export type { VeinPart, Unstirred } from './veins';

@@ -1,7 +1,10 @@
 /** Numbers that look like chance and are the same again from the same seed. */
 export type Chance = () => number;
 
-/** A seed from words, by the FNV-1a hash. */
+/**
+ * A seed from words, by the FNV-1a hash.
+ * @example seedOf('') // 2166136261
+ */
 export function seedOf(words: string): number {
   let h = 0x811c9dc5;
   for (let i = 0; i < words.length; i++) h = Math.imul(h ^ words.charCodeAt(i), 0x01000193);
@@ -29,7 +32,10 @@ export function chanceFrom(seed: number): Chance {
  */
 export const between = (chance: Chance, low: number, high: number): number => low + (high - low) * chance();
 
-/** A number around 0 with deviation 1, as sums of chance fall (Box and Muller's transform). */
+/**
+ * A number around 0 with deviation 1, as sums of chance fall (Box and Muller's transform).
+ * @example normal(() => 0) // 0
+ */
 export function normal(chance: Chance): number {
   return Math.sqrt(-2 * Math.log(1 - chance())) * Math.cos(2 * Math.PI * chance());
 }

@@ -25,4 +25,5 @@ export {
   type FaceZone
 } from './ask-face';
 export type { Showing } from './paint';
+export { cupsOnFace, type CupsOnFace } from './cups-on-face';
 export { differOn } from './shown';

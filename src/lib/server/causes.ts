@@ -1,4 +1,12 @@
-import { caseOf, causesOf, changed, faultsOf, type Defect, type CausesFound } from '$core/inspect';
+import {
+  caseOf,
+  causesOf,
+  changed,
+  faultsOf,
+  shownOtherwise,
+  type Defect,
+  type CausesFound
+} from '$core/inspect';
 import type { Plan } from '$core/plan';
 import { foldedRun } from '../run/folded-run';
 import {
@@ -27,7 +35,8 @@ async function caseIn(db: Db, run: Run, groupId: string) {
   const state = foldedRun(run.frozen, await eventsOf(db, run.id));
   return caseOf(run.frozen, state, groupId, {
     lastColour: before && { name: before.colourName, dye: before.dye },
-    oldLots: await oldLotsOf(db, run.id)
+    oldLots: await oldLotsOf(db, run.id),
+    shown: (await piecesOf(db, run.id)).filter((p) => p.groupId === groupId).flatMap((p) => shownOtherwise(p))
   });
 }
 

@@ -3,7 +3,7 @@ import '../spectrum/spectrum';
 
 const linear = converter('lrgb');
 /** Reflectance that a sheet of white paper or a white card is taken to have. */
-const PAPER = 0.88;
+export const WHITE_CARD = 0.88;
 
 /**
  * A colour picked from a photo, freed of the camera's cast: each channel of linear light is scaled so that the white
@@ -14,7 +14,7 @@ export function castCorrected(picked: string, white: string): string {
   const p = linear(picked);
   const w = linear(white);
   if (!p || !w) return picked;
-  const scaled = (v: number, by: number) => Math.min(1, (v / Math.max(0.02, by)) * PAPER);
+  const scaled = (v: number, by: number) => Math.min(1, (v / Math.max(0.02, by)) * WHITE_CARD);
   return formatHex({ mode: 'lrgb', r: scaled(p.r, w.r), g: scaled(p.g, w.g), b: scaled(p.b, w.b) });
 }
 

@@ -53,7 +53,10 @@ export function xyzOf(r: Spectrum): [number, number, number] {
 
 const curve = (t: number) => (t > 216 / 24389 ? Math.cbrt(t) : ((24389 / 27) * t + 16) / 116);
 
-/** Lab of XYZ (D65). Source: the CIE's definition of L*a*b*. */
+/**
+ * Lab of XYZ (D65). Source: the CIE's definition of L*a*b*.
+ * @example labOfXyz([0.95047, 1, 1.08883]).l // 100
+ */
 export function labOfXyz([x, y, z]: readonly [number, number, number]): Lab {
   const fx = curve(x / WHITE_POINT[0]);
   const fy = curve(y / WHITE_POINT[1]);

@@ -17,6 +17,8 @@ import {
   type TaskState
 } from '../../run';
 
+import type { ShownOtherwise } from '../measured-shares';
+
 const MINUTE = 60_000;
 
 /** What the record knows beside the run itself. */
@@ -25,6 +27,8 @@ export interface RecordFacts {
   lastColour?: { name: string; dye: boolean } | undefined;
   /** Lots that the run took from although their use-by had passed, and by how many days. */
   oldLots?: readonly { name: string; days: number }[] | undefined;
+  /** Colours that show otherwise than planned on its pieces, by photos of them. */
+  shown?: readonly ShownOtherwise[] | undefined;
 }
 
 /** One piece that came out badly: the run it came from, its cavities, and what the log tells of them. */

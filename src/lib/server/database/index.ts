@@ -51,6 +51,7 @@ export {
   latestLessons,
   listLessons,
   pieceExists,
+  measuredPieces,
   piecesOf,
   recentPieces,
   saveLesson,

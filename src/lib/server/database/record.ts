@@ -1,4 +1,4 @@
-import { and, asc, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, like } from 'drizzle-orm';
 import { gradeOf, Piece, UNGRADED } from '$core/inspect';
 import type { Db, Store } from './connection';
 import { lessons, photos, pieces, planPhotos, runPhotos, runs } from './schema';
@@ -33,6 +33,17 @@ export async function piecesOf(db: Db, runId: string): Promise<InspectedPiece[]>
     byId.set(own.id, piece);
   }
   return [...byId.values()];
+}
+
+/** The pieces whose faces were last measured by a photo, at most so many, the newest first. */
+export async function measuredPieces(db: Db, most: number): Promise<Piece[]> {
+  const rows = await db
+    .select({ report: pieces.report })
+    .from(pieces)
+    .where(like(pieces.report, '%"shares":%'))
+    .orderBy(desc(pieces.changedAt))
+    .limit(most);
+  return rows.flatMap(({ report }) => readReport(report) ?? []);
 }
 
 /**

@@ -10,7 +10,8 @@
     type Defect,
     type PieceTrace,
     type Destination,
-    type Piece
+    type Piece,
+    type ShareSpread
   } from '$core/inspect';
   import type { Plan } from '$core/plan';
   import type { FigureCup, FigureGroup } from '$core/run';
@@ -21,7 +22,10 @@
   import Choice from '../forms/Choice.svelte';
   import Hands from '../Hands.svelte';
   import MeasuredColours from './MeasuredColours.svelte';
+  import MeasuredFace from './MeasuredFace.svelte';
+  import Fold from '../Fold.svelte';
   import WhereFrom from './WhereFrom.svelte';
+  import PiecePhotos from './PiecePhotos.svelte';
   import PiecePicture from '../drawing/PiecePicture.svelte';
 
   let {
@@ -34,6 +38,7 @@
     group,
     cups,
     trace,
+    own,
     onsave
   }: {
     groupId: string;
@@ -47,6 +52,8 @@
     cups: FigureCup[];
     /** Where it comes from, by the log. */
     trace: PieceTrace | undefined;
+    /** How far the pours of who made it vary, once that is known. */
+    own: ShareSpread | undefined;
     onsave: (piece: Piece, next: boolean) => Promise<void>;
   } = $props();
 
@@ -250,19 +257,7 @@
       </figure>
     {/if}
     <div class="min-w-[300px] flex-1">
-      {#if piece?.photos.length}
-        <ul class="flex flex-wrap gap-2">
-          {#each piece.photos as photo (photo)}
-            <li>
-              <img
-                class="h-[200px] rounded-md border border-rule"
-                src="/api/v1/photos/{photo}"
-                alt="piece {number}"
-              />
-            </li>
-          {/each}
-        </ul>
-      {/if}
+      <PiecePhotos photos={piece?.photos ?? []} {number} />
       <div class="mt-3 flex flex-wrap items-center gap-3">
         <input
           class="field !w-auto flex-1"
@@ -295,6 +290,20 @@
         />
       </div>
       {#if trace?.pours.length}<WhereFrom {trace} {cups} />{/if}
+      {#if group}
+        <Fold class="mt-3" words="What each colour shows, by a photo">
+          {#key face}
+            <MeasuredFace
+              photos={piece?.photos ?? []}
+              shows={report?.shows}
+              face={{ kind: face }}
+              piece={{ plan, shelf, group, cups }}
+              {own}
+              onmeasured={(shows) => change(face, { shows })}
+            />
+          {/key}
+        </Fold>
+      {/if}
       <MeasuredColours
         {cups}
         measured={current.measured ?? []}

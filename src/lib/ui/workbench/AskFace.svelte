@@ -59,6 +59,11 @@
         <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={24} />
       </button>
     {/each}
+    <a
+      class="ml-auto underline"
+      href="/plans/from-picture?mould={plan.groups[0]?.mouldId ?? ''}&base={plan.mixes[0]?.baseId ?? ''}"
+      >by a picture</a
+    >
   </div>
   {#each wishes as w, i (i)}
     {@const cup = cupOf(w.cupId)}

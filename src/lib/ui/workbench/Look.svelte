@@ -9,6 +9,7 @@
   import { length, inWords } from '../../preferences.svelte';
   import { onDestroy } from 'svelte';
   import { extentOf } from '../drawing/outline';
+  import PlanAim from './PlanAim.svelte';
   import Variations from './Variations.svelte';
 
   let {
@@ -42,6 +43,8 @@
   } = $props();
 
   let range = $state(false);
+  /** Whether the picture the plan was asked by is laid over it. */
+  let aiming = $state(false);
 
   /** Steps of the pour into these cavities, in order: what can be gone through. */
   const steps = $derived(
@@ -75,12 +78,12 @@
 
   const extent = $derived(extentOf(group));
   /** Where this face is fetched from as a file. */
-  const fileOf = $derived((as: 'png' | 'svg' | 'template') => {
+  const fileOf = $derived((as: 'png' | 'svg' | 'template', size = '1600') => {
     const query = new URLSearchParams({
       as,
       face: face.kind,
       cavities: group.cavitySetId,
-      size: '1600',
+      size,
       ...(seed ? { piece: seed } : {}),
       ...(until ? { until } : {}),
       ...(face.kind === 'cut' ? { heading: String(face.heading), off: String(face.off) } : {})
@@ -132,6 +135,9 @@
   {/if}
   <button class="button bare ml-auto" aria-pressed={range} onclick={() => (range = !range)}>Variations</button
   >
+  {#if editor.plan.aim}
+    <button class="button bare" aria-pressed={aiming} onclick={() => (aiming = !aiming)}>Asked for</button>
+  {/if}
   <button
     class="button bare"
     aria-pressed={part !== undefined}
@@ -211,6 +217,9 @@
       </span>
     {/each}
   </div>
+{/if}
+{#if aiming && editor.plan.aim}
+  <PlanAim aim={editor.plan.aim} drawn={fileOf('png', '420')} />
 {/if}
 {#if range}
   <Variations

@@ -43,6 +43,7 @@
       <h1 class="text-[1.9rem]">What do you want to make?</h1>
       <p class="text-ink-2">Every picture is drawn in your colours, in your mould, from a pour you can do.</p>
     </div>
+    <a class="button" href="/plans/from-picture">From a picture</a>
     <button
       class="button"
       onclick={() =>

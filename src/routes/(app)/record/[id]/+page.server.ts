@@ -1,5 +1,5 @@
 import { ofTheirOwn, piecesIn } from '$core/document';
-import { traceOf, type PieceTrace } from '$core/inspect';
+import { spreadOfShares, traceOf, type PieceTrace } from '$core/inspect';
 import {
   correctionsOf,
   debriefOf,
@@ -11,7 +11,7 @@ import {
 } from '$core/run';
 import { causesIn } from '$lib/server/causes';
 import { foldedRun } from '../../../../lib/run/folded-run';
-import { familyOf, listCards, listLessons, piecesOf, readEvents } from '$lib/server/database';
+import { familyOf, listCards, listLessons, measuredPieces, piecesOf, readEvents } from '$lib/server/database';
 import { runOfPage } from '$lib/server/run-page';
 import { store } from '$lib/server/store';
 
@@ -24,6 +24,9 @@ function tracesOf(frozen: FrozenRun, state: RunState): Record<string, PieceTrace
     )
   );
 }
+
+/** Measured pieces that say how far pours vary. */
+const MEASURED = 40;
 
 export const load = async ({ params }) => {
   const { db } = await store();
@@ -57,6 +60,8 @@ export const load = async ({ params }) => {
     unreadable,
     open: state.now !== undefined,
     pieces,
+    /** How far pours here vary from their plans, by the pieces that were measured last. */
+    spread: spreadOfShares(await measuredPieces(db, MEASURED)),
     lessons
   };
 };

@@ -245,6 +245,7 @@
             group={data.computed.groups.find((g) => g.groupId === slot.group.id)}
             cups={data.computed.cups}
             trace={data.traces[`${slot.group.id}#${slot.number}`]}
+            own={data.spread}
             onsave={save}
           />
         {/key}
