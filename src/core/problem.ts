@@ -61,9 +61,13 @@ export interface Fix {
 /**
  * A problem as a rule finds it: `mend` is what is true in any case; `fixes` are ways out that the rule believes in,
  * the least change first, and `by` how bad it is in the rule's own measure, so that no mend of another makes it worse. None of
- * them is offered before it is proved.
+ * them is offered before it is proved. What is costly to work out is a function: figures are asked far oftener than mends.
  */
-export type Diagnostic = Problem & { fixes?: readonly Fix[]; by?: number };
+export type Diagnostic = Problem & { fixes?: readonly Fix[] | (() => readonly Fix[]); by?: number };
+
+/** The ways out of a problem, worked out where they were left for later. */
+export const fixesOf = ({ fixes = [] }: Pick<Diagnostic, 'fixes'>): readonly Fix[] =>
+  typeof fixes === 'function' ? fixes() : fixes;
 
 /** A value or the problem that stood in its way. */
 export type Result<T> = { ok: true; value: T } | { ok: false; problem: Problem };

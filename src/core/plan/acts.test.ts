@@ -1,3 +1,4 @@
+import { fixesOf } from '../problem';
 import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -121,7 +122,7 @@ describe('withdraw', () => {
   it('refuses more than there is, and its mend can be drawn out', () => {
     const { problems } = withdraw.apply({ kind: 'withdraw', ml: 301, at: { x: 0, y: 0 } } as never, full, at);
     expect(problems[0]).toMatchObject({ code: 'withdraws-too-much', level: 'stop' });
-    const ml = problems[0]!.fixes![0]!.edit.value as number;
+    const ml = fixesOf(problems[0]!)[0]!.edit.value as number;
     expect(withdraw.apply({ kind: 'withdraw', ml, at: { x: 0, y: 0 } } as never, full, at).problems).toEqual(
       []
     );

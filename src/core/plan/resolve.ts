@@ -327,7 +327,7 @@ function readAct(
     });
     return undefined;
   }
-  const read = definition.schema.safeParse(step.act);
+  const read = acts.readBy(definition, step.act);
   if (!read.success) {
     problems.push(...problemsOf(read.error, about.path).map((p) => ({ ...about, ...p })));
     return undefined;

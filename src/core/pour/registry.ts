@@ -2,9 +2,12 @@ import type { ActDefinition, AnyDefinition, KnownAct } from './act';
 
 const NEEDED = ['kind', 'group', 'schema', 'fresh', 'cups', 'changed', 'apply', 'hands', 'words'] as const;
 
+type ReadAct = ReturnType<AnyDefinition['schema']['safeParse']>;
+
 /** Acts by their kind. Refuses a definition that lacks something, and a kind that is taken. */
 export class ActRegistry {
   readonly #acts = new Map<string, AnyDefinition>();
+  readonly #read = new WeakMap<object, { definition: AnyDefinition; read: ReadAct }>();
 
   /** Adds an act. Throws on an incomplete definition: a fault of the program, not of a plan. */
   add<A extends { kind: string }>(definition: ActDefinition<A>): this {
@@ -27,8 +30,17 @@ export class ActRegistry {
   /** An act with the definition that reads it; nothing where nobody knows it, or where it is ill formed. */
   read(act: { kind: string }): KnownAct | undefined {
     const definition = this.#acts.get(act.kind);
-    const read = definition?.schema.safeParse(act);
-    return definition && read?.success ? { definition, act: read.data } : undefined;
+    const read = definition && this.readBy(definition, act);
+    return definition && read?.success ? { definition, act: read.data as { kind: string } } : undefined;
+  }
+
+  /** What a definition makes of an act, read once: an act in a plan is never changed, only replaced. */
+  readBy(definition: AnyDefinition, act: { kind: string }): ReadAct {
+    const before = this.#read.get(act);
+    if (before?.definition === definition) return before.read;
+    const read = definition.schema.safeParse(act);
+    this.#read.set(act, { definition, read });
+    return read;
   }
 
   all(): AnyDefinition[] {

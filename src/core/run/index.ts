@@ -55,3 +55,4 @@ export { scaledTo, type OtherMould } from './after/scaled';
 export { topUpCup } from './correct/top-up';
 export type { FigureCup, FigureGroup, RunFigures } from './snapshot/figures';
 export { doubtOf, type Doubt } from './correct/doubt';
+export { standsReady, type StandsReady } from './amounts/stands-ready';

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { MARKED } from './formula';
-import { TABLE_FIELDS, type TableKind } from './import-table';
+import { TABLE_FIELDS, type TableKind } from './table-fields';
 
 /** What a table is written from: cards of its kind, and the colourants that lots may be of. */
 interface Written {

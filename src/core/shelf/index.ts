@@ -15,15 +15,8 @@ export {
   type Use
 } from './stock';
 export { HEADROOM, Vessel, vesselFor } from './vessel';
-export {
-  guessMapping,
-  readTable,
-  TABLE_FIELDS,
-  TABLE_KINDS,
-  type Mapping,
-  type ReadTable,
-  type TableKind
-} from './import-table';
+export { guessMapping, readTable, type Mapping, type ReadTable } from './import-table';
+export { TABLE_FIELDS, TABLE_KINDS, type TableKind } from './table-fields';
 export { carrierWords, PASTE_CARRIERS, pigmentsToMull, shelvedPaste, type MadePaste } from './made-paste';
 export { toReorder, type Low } from './reorder';
 export { Shelf } from './cards';

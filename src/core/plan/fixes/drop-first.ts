@@ -1,6 +1,6 @@
 import { grouped } from '../../grouped';
 import type { Score } from '../../schedule';
-import type { Diagnostic, Fix } from '../../problem';
+import { fixesOf, type Diagnostic, type Fix } from '../../problem';
 import type { ResolvedPlan, ResolvedStep } from '../resolve';
 
 /** Traits of an act without which a piece is not itself, or not sound: never offered to be left out. */
@@ -14,7 +14,7 @@ export function dropFirst(plan: ResolvedPlan, score: Score, late: readonly Diagn
   const blocks = grouped(score.blocks, (b) => (b.stepId === undefined ? [] : [b.stepId]));
   return late.map((problem) =>
     problem.code === 'past-window'
-      ? { ...problem, fixes: [...(problem.fixes ?? []), ...dropping(plan, score, { problem, blocks })] }
+      ? { ...problem, fixes: () => [...fixesOf(problem), ...dropping(plan, score, { problem, blocks })] }
       : problem
   );
 }

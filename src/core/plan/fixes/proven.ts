@@ -1,5 +1,5 @@
 import { applyEdit } from '../../document/apply-edit';
-import type { Diagnostic, Fix, Problem } from '../../problem';
+import { fixesOf, type Diagnostic, type Fix, type Problem } from '../../problem';
 import { pourCount, type Plan } from '../../document';
 import { Plan as Readable } from '../read';
 
@@ -79,10 +79,11 @@ class Proof {
   mendsFor(found: readonly Diagnostic[]): Map<Diagnostic, Fix> {
     const mends = new Map<Diagnostic, Fix>();
     const halfway: Halfway[] = [];
-    const rounds = Math.max(0, ...found.map((p) => p.fixes?.length ?? 0));
+    const ways = found.map((of) => ({ of, fixes: fixesOf(of) }));
+    const rounds = Math.max(0, ...ways.map(({ fixes }) => fixes.length));
     for (let round = 0; round < rounds; round++)
-      for (const of of found) {
-        const fix = of.fixes?.[round];
+      for (const { of, fixes } of ways) {
+        const fix = fixes[round];
         if (!fix || mends.has(of) || this.#left-- <= 0) continue;
         const mended = this.#without(of, this.#plan, fix);
         const brought = mended && this.#brought(mended).length;
@@ -123,7 +124,7 @@ class Proof {
     let now = first;
     for (let n = 0; n < MOST_FOLLOWING; n++) {
       const brought = this.#brought(now);
-      const next = brought[0]?.fixes?.[0];
+      const next = brought[0] && fixesOf(brought[0])[0];
       if (this.#following-- <= 0) return undefined;
       const mended = next && this.#without(problem, now.plan, next);
       if (!mended || this.#brought(mended).length >= brought.length) return undefined;

@@ -1,4 +1,4 @@
-import type { Diagnostic, Fix } from '../../problem';
+import { fixesOf, type Diagnostic, type Fix } from '../../problem';
 import { mixIdOf, type Group, type Plan } from '../../document';
 import { counted } from '../../quantity';
 import { eachByItself, splitAll } from '../../document/mixing';
@@ -6,32 +6,35 @@ import type { ResolvedPlan } from '../resolve';
 import { cupsPouredBy, withSecondBatch, withSources } from '../../edit/second-batch';
 
 /** A pour past its cup's window can be made from a second batch of the same recipe, mixed for it. */
-export const secondBatches = ({ plan, mixes }: ResolvedPlan, late: readonly Diagnostic[]): Diagnostic[] =>
+export const secondBatches = (plan: ResolvedPlan, late: readonly Diagnostic[]): Diagnostic[] =>
   late.map((problem) => {
     const { code, stepId } = problem;
     if (code !== 'past-window' || stepId === undefined) return problem;
-    const second = withSecondBatch(plan, new Set([stepId]));
-    const base = baseOfStep(plan, stepId);
-    const least = second && enough(second, plan, mixes);
-    const fixes = [
-      ...moreMixes(plan, stepId),
-      ...fewerAtOnce(plan, stepId),
-      ...(second ? [{ words: 'Mix a second batch for it, just before', edit: whole(second) }] : []),
-      ...(least
-        ? [{ words: 'Mix a second batch for it, the least that can be mixed', edit: whole(least) }]
-        : []),
-      ...(base
-        ? [
-            {
-              words: 'Mix each cup on its own, just before it is poured',
-              edit: whole(eachByItself(plan, base))
-            }
-          ]
-        : []),
-      ...oneBatch(plan, stepId)
-    ];
-    return { ...problem, fixes: [...(problem.fixes ?? []), ...fixes] };
+    return { ...problem, fixes: () => [...fixesOf(problem), ...batchesFor(plan, stepId)] };
   });
+
+function batchesFor({ plan, mixes }: ResolvedPlan, stepId: string): Fix[] {
+  const second = withSecondBatch(plan, new Set([stepId]));
+  const base = baseOfStep(plan, stepId);
+  const least = second && enough(second, plan, mixes);
+  return [
+    ...moreMixes(plan, stepId),
+    ...fewerAtOnce(plan, stepId),
+    ...(second ? [{ words: 'Mix a second batch for it, just before', edit: whole(second) }] : []),
+    ...(least
+      ? [{ words: 'Mix a second batch for it, the least that can be mixed', edit: whole(least) }]
+      : []),
+    ...(base
+      ? [
+          {
+            words: 'Mix each cup on its own, just before it is poured',
+            edit: whole(eachByItself(plan, base))
+          }
+        ]
+      : []),
+    ...oneBatch(plan, stepId)
+  ];
+}
 
 /** Turns beyond what is planned that are tried. */
 const MORE_TURNS = 3;

@@ -3,7 +3,7 @@ import { POUR_RULES, type CupFacts, type Done, type Sequence } from '../../pour/
 import { emptyCavity, type CavityState } from '../../pour';
 import { layerState, materials } from '../../material';
 import { withEmbeds, cavityOf, widestArea } from '../../mould';
-import type { Diagnostic } from '../../problem';
+import { fixesOf, type Diagnostic } from '../../problem';
 import type { ComputedCup } from '../computed';
 import { rimOf } from '../../pattern/shapes/cavity-prism';
 import { freshId } from '../../edit/fresh-id';
@@ -27,8 +27,14 @@ export function pourProblems(
   score: Score,
   cups: ReadonlyMap<string, Coloured>
 ): Diagnostic[] {
+  const facts = new Map<string, CupFacts>();
+  const factsOf = (id: string): CupFacts => {
+    const own = facts.get(id) ?? cupFacts(plan, cups, id);
+    facts.set(id, own);
+    return own;
+  };
   return filled.flatMap((f) => {
-    const sequence = sequenceOf(plan, f, score, cups);
+    const sequence = sequenceOf(plan, f, score, factsOf);
     return POUR_RULES.flatMap((rule) => rule(sequence)).map((found) => batched(plan.plan, found));
   });
 }
@@ -37,12 +43,13 @@ export function pourProblems(
 function batched(plan: Plan, found: Diagnostic): Diagnostic {
   const { code, stepId } = found;
   if (code !== 'refilled-soft' || stepId === undefined) return found;
-  const fixes = (found.fixes ?? []).flatMap((t) => {
-    const value = withSecondBatch(applyEdit(plan, t.edit), new Set([stepId]));
-    return value
-      ? [t, { words: `${t.words}, and mix a second batch for it`, edit: { path: [], value } }]
-      : [t];
-  });
+  const fixes = () =>
+    fixesOf(found).flatMap((t) => {
+      const value = withSecondBatch(applyEdit(plan, t.edit), new Set([stepId]));
+      return value
+        ? [t, { words: `${t.words}, and mix a second batch for it`, edit: { path: [], value } }]
+        : [t];
+    });
   return { ...found, fixes };
 }
 
@@ -50,7 +57,7 @@ function sequenceOf(
   plan: ResolvedPlan,
   { cavitySet, layers, embeds }: FilledCavitySet,
   score: Score,
-  cups: ReadonlyMap<string, Coloured>
+  cup: (id: string) => CupFacts
 ): Sequence {
   const first =
     layers.flatMap((l) => plan.cupOf.get(l.cupId)?.mix ?? [])[0] ?? plan.mixes.values().next().value;
@@ -77,8 +84,11 @@ function sequenceOf(
       states.at(Math.max(0, states.indexOf(apart) - 1)) === 'paste'
         ? 'holds a line'
         : (states.at(Math.max(0, states.indexOf(apart) - 1)) ?? apart),
-    freshId: freshId(plan.plan, 'gate'),
-    cup: (id) => cupFacts(plan, cups, id),
+    // Few rules ask for it: those that find something.
+    get freshId() {
+      return freshId(plan.plan, 'gate');
+    },
+    cup,
     ...(window
       ? {
           demould: {

@@ -4,6 +4,7 @@ import { rockpool, tideline } from '../../../../demo/plans';
 import { metricWords } from '../../quantity';
 import { foldRun, freeze, type Task } from '..';
 import { done, event } from '../run.testing';
+import { standsReady } from '../amounts/stands-ready';
 import { doubtOf } from './doubt';
 
 const frozen = freeze(tideline, cards);
@@ -73,6 +74,24 @@ describe('a pour', () => {
     const [, can] = /fills (\d+|none) of/.exec(metricWords(doubt!.follows!))!;
     const wanted = Math.floor((there * 0.4) / first.gramsEach);
     expect(can).toBe(wanted ? String(Math.min(first.count - 1, wanted)) : 'none');
+  });
+
+  it('is offered for no more cavities than what is there fills', () => {
+    const spilt = (share: number) => [
+      ...before,
+      event({ type: 'spilled', mixId: first.mixId, grams: there * share }, 8e9)
+    ];
+    const ready = (share: number) => standsReady(frozen, state(spilt(share)), first)!;
+    expect(ready(0)).toMatchObject({ short: false, fills: first.count });
+    expect(ready(0).grams).toBeCloseTo(there, 1);
+    for (const share of [0.3, 0.6, 0.9]) {
+      const { grams, fills, short } = ready(share);
+      expect(grams).toBeCloseTo(there * (1 - share), 1);
+      expect(short).toBe(grams < first.gramsEach * first.count * 0.98);
+      if (short) expect(fills).toBe(Math.floor(grams / first.gramsEach + 1e-9));
+    }
+    // Of a cup that was not weighed here nothing is known.
+    expect(standsReady(frozen, state([]), first)).toBeUndefined();
   });
 
   it('of ten times as much is a slip of the comma', () => {

@@ -1,5 +1,5 @@
 import { duration, weighing, type Message } from '../../quantity';
-import { booksOf, stillFrom } from '../amounts/ledger';
+import { isThere, standsReady } from '../amounts/stands-ready';
 import type { RunState } from '../log/state';
 import type { FrozenRun } from '../snapshot/frozen';
 import type { PourTask, Task, WeighTask } from '../tasks/task';
@@ -75,9 +75,6 @@ function slip(grams: number, aimed: number, division: number): Doubt {
   };
 }
 
-/** Of what is in a cup, what a scale and a drop on its rim may hide. */
-const HIDDEN = 0.01;
-
 /** No more comes out of a cup than is in it. */
 function moreThanThere(
   frozen: FrozenRun,
@@ -86,30 +83,26 @@ function moreThanThere(
   grams: number | undefined
 ): Doubt | undefined {
   const { division = 0.1 } = task;
-  const books = booksOf(frozen, state);
+  const stands = standsReady(frozen, state, task);
+  if (!stands) return undefined;
   const all = task.gramsEach + (task.also ?? []).reduce((s, a) => s + a.gramsEach, 0);
   const asked = (grams ?? all * task.count) * (task.gramsEach / all);
-  const book = books.get(task.mixId);
-  // Of a mix that was not weighed here nothing is known.
-  if (!book || book.put <= 0) return undefined;
-  if (asked <= book.left * (1 + HIDDEN) + 2 * division) return undefined;
+  if (isThere(asked, stands.grams, division)) return undefined;
   return {
     code: 'more-than-there',
-    sentence: `${weighing(book.left, division)} are in the cup; ${weighing(asked, division)} cannot have come out of it.`,
-    follows: reaches(frozen, state, task),
-    ...(book.left > 0
-      ? { meant: Math.floor((book.left * (all / task.gramsEach)) / division) * division }
+    sentence: `${weighing(stands.grams, division)} are in the cup; ${weighing(asked, division)} cannot have come out of it.`,
+    follows: reaches(task, stands.fills),
+    ...(stands.grams > 0
+      ? { meant: Math.floor((stands.grams * (all / task.gramsEach)) / division) * division }
       : {})
   };
 }
 
 /** How many cavities what is left still fills whole, and what that leaves. */
-function reaches(frozen: FrozenRun, state: RunState, task: PourTask): Message {
-  const own = stillFrom(frozen, state, task.mixId).pours.find((p) => p.taskId === task.id);
-  const can = own?.can ?? 0;
-  if (task.count === 1) return 'It does not fill the cavity. S mixes more.';
-  return can
-    ? `It fills ${can} of ${task.count} cavities whole. S mixes more for the others.`
+function reaches({ count }: PourTask, fills: number): Message {
+  if (count === 1) return 'It does not fill the cavity. S mixes more.';
+  return fills
+    ? `It fills ${fills} of ${count} cavities whole. S mixes more for the others.`
     : 'It fills none of the cavities whole. S mixes more.';
 }
 

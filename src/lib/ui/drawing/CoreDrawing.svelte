@@ -6,7 +6,6 @@
   import type { Plan } from '$core/plan';
   import type { FigureCup, FigureGroup } from '$core/run';
   import CupPattern from './CupPattern.svelte';
-  import { seenBy, type Vision } from '$core/colour';
   import { inkOn } from './ink';
   import { shownUnit, volume, length } from '../../preferences.svelte';
   import { halfWidthAt, slicePath } from './section';
@@ -17,7 +16,7 @@
     showFace,
     width = 360,
     height: most = 230,
-    vision = 'everyone',
+    seen = (hex) => hex,
     slim = false
   }: {
     group: FigureGroup;
@@ -25,7 +24,8 @@
     showFace: Plan['showFace'];
     width?: number;
     height?: number;
-    vision?: Vision;
+    /** How a colour is shown: as it is, unless it is looked at with other eyes. */
+    seen?: (hex: string) => string;
     /** Under a picture that says the rest: no words below it. */
     slim?: boolean;
   } = $props();
@@ -60,7 +60,7 @@
   const x = $derived((mm: number) => middle + mm * scale);
   const y = $derived((z: number) => base - z * scale);
   const cupOf = (id: string) => cups.find((c) => c.cupId === id);
-  const colours = $derived((cup: FigureCup) => seenBy(cup.colour, vision));
+  const colours = $derived((cup: FigureCup) => seen(cup.colour));
   const unit = $derived(shownUnit('mm'));
   // The unit stands once beside the scale.
   const mm = (z: number) => length(z).slice(0, -unit.length - 1);

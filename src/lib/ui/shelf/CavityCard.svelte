@@ -21,6 +21,7 @@
   import ProblemNote from '../ProblemNote.svelte';
   import QuantityField from '../forms/QuantityField.svelte';
   import CavityDrawing from './CavityDrawing.svelte';
+  import { sectionOf } from './cavity-section';
   import CavityMore from './CavityMore.svelte';
   import { blankOf, SHAPES } from './shapes';
   import TracePhoto from './TracePhoto.svelte';
@@ -287,7 +288,7 @@
 
     <div>
       <h2 class="text-[1.2rem]">Level and volume</h2>
-      <CavityDrawing kind={drawn} level={at} />
+      <CavityDrawing section={sectionOf(drawn)} level={at} />
       <div class="grid grid-cols-2 gap-3">
         <Row label="Level">
           <QuantityField

@@ -4,7 +4,7 @@
   import { Later } from '../../page/later.svelte';
   import { PatternWork } from '../../plan/pattern-work.svelte';
   import type { ShownPicture } from '../../plan/shown-picture';
-  import { VISIONS, type Vision } from '$core/colour';
+  import { seenBy, VISIONS, type Vision } from '$core/colour';
   import { SHOW_FACES, usualHeading, type ShowFace } from '$core/mould';
   import { lettered, ofTheirOwn } from '$core/document';
   import type { Computed, Plan } from '$core/plan';
@@ -215,7 +215,7 @@
             group={core.value.group ?? group}
             cups={core.value.cups}
             showFace={plan.showFace}
-            {vision}
+            seen={(hex) => seenBy(hex, vision)}
             width={420}
             height={86}
             slim

@@ -2,17 +2,13 @@
   import Table from '$lib/ui/Table.svelte';
   import BrokenList from '$lib/ui/BrokenList.svelte';
   import { invalidateAll } from '$app/navigation';
-  import { formulaOf, materials } from '$core/material';
-  import { cavityOf } from '$core/mould';
   import { duration, weighing } from '$core/quantity';
-  import { HEADROOM } from '$core/shelf';
   import { send } from '../../../lib/store/send';
   import { day } from '$lib/when';
   import { mass, money, inWords, volume } from '../../../lib/preferences.svelte';
   import CavityDrawing from '$lib/ui/shelf/CavityDrawing.svelte';
 
   let { data } = $props();
-  const shelf = $derived(data.shelf);
 
   async function fill() {
     const added = await send('POST', '/library');
@@ -26,7 +22,7 @@
 <div class="page">
   <header class="flex items-center gap-3">
     <h1 class="flex-1 text-[1.9rem]">Shelf</h1>
-    {#if !shelf.bases.length}<button class="button go" onclick={fill}>Fill with generic cards</button>{/if}
+    {#if !data.bases.length}<button class="button go" onclick={fill}>Fill with generic cards</button>{/if}
   </header>
 
   <BrokenList broken={data.broken} />
@@ -40,19 +36,17 @@
       </span>
     </div>
     <ul class="mt-2 grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-      {#each shelf.moulds as mould (mould.id)}
-        {@const kind = mould.cavities[0]!}
-        {@const cavity = cavityOf(kind)}
+      {#each data.moulds as mould (mould.id)}
         <li>
           <a
             href="/shelf/moulds/{mould.id}"
             class="sheet flex h-full items-center gap-4 p-4 hover:border-ink-2"
           >
-            <div class="w-28 shrink-0"><CavityDrawing {kind} /></div>
+            <div class="w-28 shrink-0"><CavityDrawing section={mould.section} /></div>
             <div class="min-w-0">
               <h3 class="text-[1.15rem]">{mould.name}</h3>
               <p class="text-[0.9rem]">
-                <strong>{mould.cavities.reduce((s, c) => s + c.count, 0)} × {volume(cavity.capacity)}</strong>
+                <strong>{mould.count} × {volume(mould.ml)}</strong>
               </p>
               <p class="text-[0.87rem] text-ink-2">{mould.material}, {mould.finish}</p>
             </div>
@@ -71,16 +65,15 @@
     </div>
     <Table
       class="mt-2"
-      rows={shelf.bases.map((base) => ({ base, formula: formulaOf(base) }))}
+      rows={data.bases}
       rowClass="hover:bg-sheet"
       empty="No materials yet."
       columns={[
-        { id: 'base', head: 'material', by: ({ base }) => base.name, class: '!py-3' },
+        { id: 'base', head: 'material', by: (b) => b.name, class: '!py-3' },
         {
           id: 'material',
           head: 'material',
-          by: ({ base }) => base.kind,
-          text: ({ base }) => materials.of(base).name,
+          by: (b) => b.material,
           class: 'text-ink-2'
         },
         { id: 'parts', head: 'parts by weight, %' },
@@ -88,43 +81,42 @@
           id: 'density',
           head: 'g/ml',
           num: true,
-          by: ({ formula }) => (formula.ok ? formula.value.density : 0),
-          text: ({ formula }) => (formula.ok ? formula.value.density.toFixed(3) : '')
+          by: (b) => b.density,
+          text: (b) => (b.parts ? b.density.toFixed(3) : '')
         },
         {
           id: 'open',
           head: 'open time',
           num: true,
-          by: ({ base }) => base.openMinutes,
-          text: ({ base }) => duration(base.openMinutes)
+          by: (b) => b.open,
+          text: (b) => duration(b.open)
         },
         {
           id: 'demould',
           head: 'demould',
           num: true,
-          by: ({ base }) => base.demouldHours.from,
-          text: ({ base }) =>
-            `${duration(base.demouldHours.from * 60)} – ${duration(base.demouldHours.to * 60)}`
+          by: (b) => b.demould.from,
+          text: (b) => `${duration(b.demould.from * 60)} – ${duration(b.demould.to * 60)}`
         },
         {
           id: 'keeps',
           head: 'keeps',
           num: true,
-          by: ({ base }) => base.shelfMonths,
-          text: ({ base }) => `${base.shelfMonths} months`,
+          by: (b) => b.months,
+          text: (b) => `${b.months} months`,
           class: 'whitespace-nowrap'
         }
       ]}
     >
-      {#snippet cell({ base, formula }, column)}
+      {#snippet cell(base, column)}
         {#if column === 'base'}
           <a class="font-semibold underline-offset-2 hover:underline" href="/shelf/bases/{base.id}"
             >{base.name}</a
           >
-        {:else if formula.ok}
-          {formula.value.parts.map((p) => (p.share * 100).toFixed(1)).join(' : ')}
+        {:else if base.parts}
+          {base.parts.map((share) => (share * 100).toFixed(1)).join(' : ')}
         {:else}
-          <span class="text-cinnabar">{inWords(formula.problem.sentence)}</span>
+          <span class="text-cinnabar">{inWords(base.problem ?? '')}</span>
         {/if}
       {/snippet}
     </Table>
@@ -204,7 +196,7 @@
     </div>
     <Table
       class="mt-2"
-      rows={shelf.vessels}
+      rows={data.vessels}
       rowClass="hover:bg-sheet"
       empty="No vessels yet: cups of any size are taken to be at hand."
       columns={[
@@ -214,7 +206,7 @@
           id: 'stirs',
           head: 'stirs up to',
           num: true,
-          text: (v) => volume(v.ml * (1 - HEADROOM))
+          text: (v) => volume(v.poured)
         },
         { id: 'keeps', head: 'keeps back', num: true, by: (v) => v.loss, text: (v) => mass(v.loss) }
       ]}
@@ -232,7 +224,7 @@
     </div>
     <Table
       class="mt-2"
-      rows={shelf.scales}
+      rows={data.scales}
       rowClass="hover:bg-sheet"
       empty="No scales yet."
       columns={[

@@ -1,6 +1,7 @@
 <!-- A pour: how much into each cavity, how long it still levels, and what it should leave. -->
 <script lang="ts">
   import { clock, displayOf, intoEach, reading, weighing } from '$core/quantity';
+  import { standsReady } from '$core/run';
   import type { Instruction } from '$lib/run/instruction';
   import type { RunDesk } from '$lib/run/run-desk.svelte';
   import { inWords, volume } from '$lib/preferences.svelte';
@@ -25,13 +26,16 @@
   const gramsInAll = $derived(
     [instruction.task, ...also].reduce((s, x) => s + x.gramsEach, 0) * instruction.task.count
   );
+  const stands = $derived(standsReady(desk.frozen, desk.run, instruction.task));
+  /** No more cavities are offered than what is in the cup fills. */
+  const count = $derived(stands?.short && stands.fills > 0 ? stands.fills : instruction.task.count);
   const window = $derived(desk.clocks.find((c) => c.id === `pour:${instruction.task.mixId}`));
   const partial = $derived(soFar(desk));
 </script>
 
 <BigNumber
   value={[instruction.task, ...also].map((x) => g(x.gramsEach)).join(' + ')}
-  words={`${unit} ${intoEach(instruction.task.count, nameOfGroup)}`}
+  words={`${unit} ${intoEach(count, nameOfGroup)}`}
 />
 {#if window && window.due < now}
   <p class="mt-1 text-[1.3rem] font-bold text-cinnabar" role="status" data-testid="too-late">
@@ -43,7 +47,16 @@
     {clock((window.due - now) / 1000)} left to pour it{window.moved ? ` (${inWords(window.moved.why)})` : ''}
   </p>
 {/if}
+{#if stands?.short}
+  <p class="mt-1 border-l-4 border-ochre pl-3 text-[1.2rem]" role="status" data-testid="short-cup">
+    <strong>{weighed(stands.grams)} are in the cup.</strong>
+    {stands.fills
+      ? `It fills ${stands.fills} of ${instruction.task.count} whole; ${weighed(stands.grams - stands.fills * instruction.task.gramsEach)} stay over.`
+      : 'It fills no cavity whole.'} S mixes more.
+  </p>
+{/if}
 <p class="text-[1.1rem] text-ink-2">
+  {#if stands && !stands.short}{weighed(stands.grams)} in the cup;{/if}
   {volume(instruction.task.mlEach)} each{also.length ? ' of the first' : ''}, {weighed(gramsInAll)} in all
 </p>
 {#if instruction.task.round && desk.roundsLeft.length > 1}
