@@ -3,6 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { TECHNIQUES } from '../src/core/pour';
 import { along } from '../src/core/propose/from-photo/library';
 import { drawnPour, referenceOf, traitsSeen } from './lib/drawn-faces';
+import { makePicture } from './lib/made-picture';
 import { directionsOf, rounded, type Face } from './lib/telling-apart';
 
 /** Pours of each technique that are photographed, and how. */
@@ -39,3 +40,4 @@ writeFileSync(FILE, `{\n${lines.join(',\n')}\n}\n`);
 console.log(
   `${faces.length} photographed faces of ${Object.keys(byTechnique).length} techniques are in ${FILE}.`
 );
+await makePicture();

@@ -93,7 +93,6 @@ const settled = async (page) => {
 };
 await picture('workbench', '/plans/tideline-knobs', { before: settled });
 await picture('workbench-dark', '/plans/tideline-knobs', { theme: 'dark', before: settled });
-await picture('workbench-tablet', '/plans/tideline-knobs', { width: 768, height: 1024, before: settled });
 await picture('mix-sheet', '/plans/tideline-knobs/sheet');
 await picture('run-ready', `/run/${run.id}`, {
   async before(page) {
@@ -134,6 +133,20 @@ await picture('begin', '/plans/new?mould=roundel', {
     await page.waitForFunction(
       () => document.querySelectorAll('[data-technique] [data-drawn="whole"]').length >= 10
     );
+  }
+});
+await picture('from-picture', '/plans/from-picture?mould=roundel&base=clear-slow', {
+  height: 1240,
+  async before(page) {
+    await page.locator('::-p-text(Try it with a picture)').click();
+    await page.waitForSelector('[data-testid="seen-colour"]');
+    await page.locator('button ::-p-text(Find a pour)').click();
+    await page.waitForSelector('[data-testid="poured-like"] [data-drawn="whole"]');
+    await page.waitForFunction(
+      () => ![...document.querySelectorAll('button')].some((b) => b.textContent?.startsWith('Stop')),
+      { timeout: 60_000 }
+    );
+    await page.waitForSelector('[data-testid="poured-like"] [data-drawn="whole"]');
   }
 });
 await picture('colours', '/colours');

@@ -53,6 +53,16 @@ describe('what is seen on a piece', () => {
   });
 });
 
+describe('something white in strong light', () => {
+  it('is a colour, not a reflection: it has an edge', () => {
+    const face = painted(192, (x, y) => (Math.hypot(x - 0.5, y - 0.5) < 0.1 ? '#ffffff' : '#3d4142'));
+    const { colours } = seen(face);
+    expect(colours).toHaveLength(2);
+    expect(colours[1]!.lab.l).toBeGreaterThan(95);
+    expect(colours[1]!.share).toBeCloseTo((Math.PI * 0.01) / 0.88 ** 2, 2);
+  });
+});
+
 describe('what a maker says of it', () => {
   it('joins two colours: together they cover what both did', () => {
     const areas = seen(bands(192));

@@ -41,7 +41,7 @@ export function pixelLabOf({
 export function withoutGloss(upright: Upright): Upright {
   const { width, height } = upright;
   const linear = upright.linear.slice();
-  let open = haloed(upright, glossOf(upright));
+  let open = glossOf(upright);
   for (let round = 0; round < FILLED && open.length; round++) {
     const unknown = new Set(open);
     const filled = open.map((p) => [p, meanAbout(linear, p, { width, height, unknown })] as const);
@@ -51,14 +51,14 @@ export function withoutGloss(upright: Upright): Upright {
   return { ...upright, linear };
 }
 
-/** Places too bright for any paper, in spots; a larger place that is so bright is white, not wet. */
+/** Places too bright for any paper, in spots that fade; a larger place that is so bright, or one with an edge, is white, not wet. */
 function glossOf(upright: Upright): number[] {
   const { linear, inside, full, width, height } = upright;
   const bright = new Set<number>();
   for (let p = 0; p < inside.length; p++) if (full[p] || luminanceAt(linear, 3 * p) > GLOSS) bright.add(p);
   return spotsOf(bright, { width, height })
     .filter((spot) => spot.length <= MOST_GLOSS * inside.length)
-    .flat();
+    .flatMap((spot) => haloed(upright, spot));
 }
 
 /** Connected spots of some pixels; those pixels are taken out of the set. */
@@ -89,10 +89,13 @@ const BESIDE = [
 const FADES = 1.05;
 /** Pixels that are compared outward, and rings that are looked at. */
 const [OUTWARD, RINGS] = [2, 10];
+/** Of the pixels about a spot so many go on into a second ring where it fades; white stuff ends at its edge. */
+const SOFT = 0.5;
 
-/** Reflections with the halo about them. */
+/** A reflection with the halo about it; nothing where the spot has a sharp edge, as something white has. */
 function haloed({ width, height, linear }: Upright, core: readonly number[]): number[] {
   const gloss = new Set(core);
+  const rings: number[] = [];
   let rim: readonly number[] = core;
   for (let ring = 0; ring < RINGS && rim.length; ring++) {
     const next: number[] = [];
@@ -108,8 +111,10 @@ function haloed({ width, height, linear }: Upright, core: readonly number[]): nu
         next.push(q);
       }
     rim = next;
+    rings.push(next.length);
   }
-  return [...gloss];
+  const [first = 0, second = 0] = rings;
+  return second > SOFT * first ? [...gloss] : [];
 }
 
 /** A spot of more than this share of a piece is no reflection. */

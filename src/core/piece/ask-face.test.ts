@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { rockpool, tideline } from '../../../demo/plans';
 import { askingFace, type AskedFace, type FaceAnswer, type Searching } from './ask-face';
+import { planToMake } from '../edit';
 import { computePlan, Plan } from '../plan';
 import { pieceOf, wholePicture } from './picture';
 
@@ -54,6 +55,32 @@ describe('asking for a face', () => {
     expect(answer.wishes[0]!.after).toBeLessThan(1);
     expect(answer.wishes[0]!.reached).toBe(false);
     expect(answer.wishes[0]!.after).toBeGreaterThanOrEqual(answer.wishes[0]!.before);
+  });
+
+  it('changes what a cup is poured together from', () => {
+    const made = planToMake(cards, {
+      id: 'one-cup',
+      techniqueId: 'dirty-cup',
+      mouldId: 'roundel',
+      baseId: 'clear-slow',
+      good: 1,
+      colourantIds: ['blue-paste', 'white-paste', 'black-paste']
+    })!;
+    const ids = made.cups.filter((c) => 'mix' in c.from).map((c) => c.id);
+    const wanted = [0.6, 0.25, 0.15];
+    const { answer } = searched(made, {
+      face: open,
+      wishes: ids.map((cupId, i) => ({ cupId, zone: 'all of it' as const, share: wanted[i]! })),
+      tries: 14
+    });
+    const off = (of: 'before' | 'after') =>
+      answer.wishes.reduce((s, w) => s + Math.abs(w[of] - w.share), 0) / 2;
+    expect(off('before')).toBeGreaterThan(0.15);
+    expect(off('after')).toBeLessThan(0.06);
+    const parts = answer.plan.cups.flatMap((c) => ('cups' in c.from ? c.from.cups : []));
+    expect(parts.reduce((s, p) => s + p.share, 0)).toBeCloseTo(1, 3);
+    expect(parts.every((p) => p.share > 0.005)).toBe(true);
+    expect(Plan.safeParse(answer.plan).success).toBe(true);
   });
 
   it('leaves a plan alone that shows what is wanted already', () => {

@@ -1,5 +1,5 @@
 import { chanceFrom, type Chance } from '../pattern';
-import type { Amount, Plan, Step } from '../document';
+import type { Amount, Cup, Plan, Step } from '../document';
 import type { Shelf } from '../shelf';
 import { fill } from '../plan/fill';
 import type { Face } from './faces';
@@ -50,7 +50,7 @@ const SHORTER = 0.5;
 const IN_VAIN = 18;
 
 interface Tried {
-  pours: Pour[];
+  pour: Changeable;
   shown: number[];
   off: number;
 }
@@ -65,14 +65,14 @@ export function* askingFace(plan: Plan, shelf: Shelf, asked: AskedFace): Generat
   const before = shownIn(plan, shelf, asked, PLACES);
   if (offOf(before, wishes) <= CLOSE_ENOUGH) return answered({ plan, before, after: before }, wishes);
   const start = opened(plan, shelf, asked.groupId);
-  const attempt = (pours: Pour[]): Tried => {
-    const shown = shownIn(closed(plan, pours), shelf, asked, LOOKED);
-    return { pours, shown, off: offOf(shown, wishes) };
+  const attempt = (pour: Changeable): Tried => {
+    const shown = shownIn(closed(plan, pour), shelf, asked, LOOKED);
+    return { pour, shown, off: offOf(shown, wishes) };
   };
   const shown = shownIn(plan, shelf, asked, LOOKED);
-  const first = { pours: start, shown, off: offOf(shown, wishes) };
+  const first = { pour: start, shown, off: offOf(shown, wishes) };
   const best = yield* searching(first, attempt, { tries, asked });
-  const found = best.pours === start ? plan : closed(plan, best.pours);
+  const found = best.pour === start ? plan : closed(plan, best.pour);
   const after = found === plan ? before : shownIn(found, shelf, asked, PLACES);
   // What came nearer by a coarse look and no nearer by a fine one is no answer.
   if (offOf(after, wishes) >= offOf(before, wishes)) return answered({ plan, before, after: before }, wishes);
@@ -81,7 +81,7 @@ export function* askingFace(plan: Plan, shelf: Shelf, asked: AskedFace): Generat
 
 function* searching(
   first: Tried,
-  attempt: (pours: Pour[]) => Tried,
+  attempt: (pour: Changeable) => Tried,
   { tries, asked: { wishes } }: { tries: number; asked: AskedFace }
 ): Generator<Searching, Tried> {
   const chance = chanceFrom(1721);
@@ -90,7 +90,7 @@ function* searching(
   let [inVain, stride] = [0, 1];
   for (let tried = 1; tried <= tries && best.off > CLOSE_ENOUGH && inVain < IN_VAIN; tried++) {
     const straight = tried <= STRAIGHT ? towards(best, wishes, stride) : undefined;
-    const next = attempt(straight ?? varied(here.pours, chance));
+    const next = attempt(straight ?? varied(here.pour, chance));
     // Early on a step that is a little worse is taken too, so as not to stay on the first hill.
     const worse = next.off - here.off;
     if (worse < 0 || (!straight && chance() < Math.exp(-worse / (0.05 * (1 - tried / tries) + 1e-9))))
@@ -151,26 +151,53 @@ function shownIn(plan: Plan, shelf: Shelf, { groupId, face, wishes }: AskedFace,
   return wishes.map((w) => byZone.get(w.zone)?.get(w.cupId) ?? 0);
 }
 
-/** Every pour of a cup that is wished for so much larger or smaller as more or less of it is wanted; the others give way or fill up. */
-function towards({ pours, shown }: Tried, wishes: readonly Wish[], stride: number): Pour[] | undefined {
+/** So much more or less of a cup, as a factor, for what is wanted of it. */
+const MOST_AT_ONCE = 3;
+
+/**
+ * Every pour of a cup that is wished for so much larger or smaller as more or less of it is wanted, and its share of every cup of cups;
+ * the others give way or fill up.
+ */
+function towards({ pour, shown }: Tried, wishes: readonly Wish[], stride: number): Changeable | undefined {
   const wanted = wishes.flatMap((w, i) =>
     w.zone === 'all of it' && shown[i]! > 0 ? [{ ...w, now: shown[i]! }] : []
   );
   if (!wanted.length) return undefined;
+  const factorOf = (cupId: string): number | undefined => {
+    const wish = wanted.find((w) => w.cupId === cupId);
+    if (!wish) return undefined;
+    return Math.min(MOST_AT_ONCE, Math.max(1 / MOST_AT_ONCE, wish.share / wish.now)) ** stride;
+  };
+  const pours = poursTowards(pour.pours, factorOf);
+  const composites = pour.composites.map((c) => compositeTowards(c, factorOf));
+  return pours ? { pours, composites } : undefined;
+}
+
+function poursTowards(
+  pours: readonly Pour[],
+  factorOf: (cupId: string) => number | undefined
+): Pour[] | undefined {
   const all = pours.reduce((s, p) => s + p.ml, 0);
-  const grown = pours.map((p) => {
-    const wish = wanted.find((w) => w.cupId === p.cupId);
-    return { ...p, ml: wish ? p.ml * Math.min(3, Math.max(1 / 3, wish.share / wish.now)) ** stride : p.ml };
-  });
-  const isWished = (p: Pour) => wanted.some((w) => w.cupId === p.cupId);
+  const isWished = (p: Pour) => factorOf(p.cupId) !== undefined;
+  const grown = pours.map((p) => ({ ...p, ml: p.ml * (factorOf(p.cupId) ?? 1) }));
   const own = grown.filter(isWished).reduce((s, p) => s + p.ml, 0);
   const others = grown.filter((p) => !isWished(p)).reduce((s, p) => s + p.ml, 0);
-  if (own >= all * (1 - LEAST)) return undefined;
+  if (own >= all * (1 - LEAST) && others) return undefined;
   // Where every cup is wished for they are shares of one another already.
-  return grown.map((p) => ({
-    ...p,
-    ml: p.ml * (isWished(p) ? (others ? 1 : all / own) : (all - own) / others)
-  }));
+  const byWished = others ? 1 : own ? all / own : 1;
+  return grown.map((p) => ({ ...p, ml: p.ml * (isWished(p) ? byWished : (all - own) / others) }));
+}
+
+/** Of a cup made of others no part is left with next to nothing. */
+const LEAST_PART = 0.01;
+
+function compositeTowards(
+  { cupId, parts }: Composite,
+  factorOf: (cupId: string) => number | undefined
+): Composite {
+  const grown = parts.map((p) => ({ ...p, share: Math.max(LEAST_PART, p.share * (factorOf(p.cupId) ?? 1)) }));
+  const all = grown.reduce((s, p) => s + p.share, 0);
+  return { cupId, parts: grown.map((p) => ({ ...p, share: p.share / all })) };
 }
 
 function zonesAt(x: number, y: number): FaceZone[] {
@@ -196,8 +223,33 @@ interface Pour {
   from?: 'low' | 'high' | undefined;
 }
 
-/** The pouring steps of a group with what each takes. */
-function opened(plan: Plan, shelf: Shelf, groupId: string): Pour[] {
+/** A cup that is poured together from others, opened up: how much of it each is, 0..1. */
+interface Composite {
+  cupId: string;
+  parts: { cupId: string; share: number }[];
+}
+
+/** What may be changed of a pour. */
+interface Changeable {
+  pours: Pour[];
+  composites: Composite[];
+}
+
+/** The pouring steps of a group with what each takes, and the cups of cups that are poured in no other group. */
+function opened(plan: Plan, shelf: Shelf, groupId: string): Changeable {
+  const pours = openedPours(plan, shelf, groupId);
+  const elsewhere = new Set(
+    plan.steps.flatMap((s) => (s.where.some((id) => id !== groupId) ? [String(s.act.cupId)] : []))
+  );
+  const composites = plan.cups.flatMap((cup): Composite[] => {
+    if (!('cups' in cup.from) || elsewhere.has(cup.id) || !pours.some((p) => p.cupId === cup.id)) return [];
+    const all = cup.from.cups.reduce((s, p) => s + p.share, 0);
+    return [{ cupId: cup.id, parts: cup.from.cups.map((p) => ({ ...p, share: p.share / all })) }];
+  });
+  return { pours, composites };
+}
+
+function openedPours(plan: Plan, shelf: Shelf, groupId: string): Pour[] {
   const { filled } = fill(resolve(plan, shelf));
   const pours = filled.find((f) => f.cavitySet.id === groupId)?.pours ?? [];
   return plan.steps.flatMap((step) => {
@@ -217,7 +269,7 @@ function opened(plan: Plan, shelf: Shelf, groupId: string): Pour[] {
 }
 
 /** The plan with the pours as they are now. What filled to the rim still does, whatever stands before it. */
-function closed(plan: Plan, pours: readonly Pour[]): Plan {
+function closed(plan: Plan, { pours, composites }: Changeable): Plan {
   const byId = new Map(pours.map((p) => [p.step.id, p]));
   const steps = plan.steps.map((s): Step => {
     const pour = byId.get(s.id);
@@ -234,7 +286,16 @@ function closed(plan: Plan, pours: readonly Pour[]): Plan {
       }
     };
   });
-  return { ...plan, steps };
+  return { ...plan, steps, cups: plan.cups.map((cup) => recomposed(cup, composites)) };
+}
+
+function recomposed(cup: Cup, composites: readonly Composite[]): Cup {
+  const own = composites.find((c) => c.cupId === cup.id);
+  if (!own || !('cups' in cup.from)) return cup;
+  return {
+    ...cup,
+    from: { ...cup.from, cups: own.parts.map((p) => ({ ...p, share: Number(p.share.toFixed(4)) })) }
+  };
 }
 
 const keepsFull = (amount: unknown): boolean => ['rim', 'dome'].includes((amount as Amount).kind);
@@ -257,17 +318,23 @@ function moved(act: Step['act'], by: number): Partial<Step['act']> {
 }
 
 /** A neighbour of a pour: one thing of it changed. */
-function varied(pours: readonly Pour[], chance: Chance): Pour[] {
+function varied({ pours, composites }: Changeable, chance: Chance): Changeable {
   const next = pours.map((p) => ({ ...p }));
   const pick = () => next[Math.floor(chance() * next.length)]!;
   const [one, other] = [pick(), pick()];
   const kind = chance();
+  if (composites.length && kind < 0.35)
+    return { pours: next, composites: composites.map((c) => shuffledParts(c, chance)) };
   if (kind < 0.55 || next.length < 2) shift(one, other, chance);
   else if (kind < 0.75) [one.cupId, other.cupId] = [other.cupId, one.cupId];
   else if (kind < 0.9 && one.from) one.from = one.from === 'low' ? 'high' : 'low';
   else one.reach = Math.min(1.6, Math.max(0.4, one.reach * (0.75 + 0.6 * chance())));
-  return next;
+  return { pours: next, composites };
 }
+
+/** A cup of cups with each part a little more or less of it. */
+const shuffledParts = (composite: Composite, chance: Chance): Composite =>
+  compositeTowards(composite, () => Math.exp(0.6 * (chance() - 0.5)));
 
 /** Some of one pour goes to another: neither is left with next to nothing. */
 function shift(one: Pour, other: Pour, chance: Chance): void {

@@ -15,7 +15,7 @@
     paint()(canvas);
 </script>
 
-<figure class="w-[240px]">
+<figure class="w-[200px]">
   <div class="relative overflow-hidden rounded-md border border-rule">
     <canvas class="block w-full" {@attach painted(() => right)}></canvas>
     <canvas

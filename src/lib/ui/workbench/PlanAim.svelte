@@ -28,7 +28,7 @@
   ] as const;
 </script>
 
-<div class="mx-auto mt-1 w-[240px]" data-testid="aim">
+<div class="mx-auto mt-1 w-[200px]" data-testid="aim">
   {#await both}
     <p class="text-ink-2" role="status">The picture is on its way.</p>
   {:then [photo, pour]}

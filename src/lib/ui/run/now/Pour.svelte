@@ -69,7 +69,7 @@
 {/if}
 <div class="mt-4 flex flex-wrap items-start gap-8">
   <Leaves {desk} stepId={instruction.task.stepId} />
-  {#if partial}<div class="w-[340px]">
+  {#if partial}<div class="w-[270px]">
       <CoreDrawing group={partial} cups={desk.computed.cups} showFace="mould face" height={200} />
     </div>{/if}
   <label class="block text-[1.05rem]">

@@ -16,6 +16,7 @@
   import SeenAreas from '$lib/ui/photo/SeenAreas.svelte';
   import ProblemNote from '$lib/ui/ProblemNote.svelte';
   import Row from '$lib/ui/forms/Row.svelte';
+  import madePicture from '../../../../lib/photo/made-picture.json';
   import { keepAim } from '../../../../lib/photo/keep-aim';
   import { readPhoto } from '../../../../lib/photo/read-photo';
   import { PhotoWork } from '../../../../lib/photo/photo-work.svelte';
@@ -68,6 +69,15 @@
     const blob = await response.blob();
     take(await readPhoto(blob), blob);
   });
+  /** A pour drawn by the program and photographed by it: to try this with. */
+  async function tryMade() {
+    const response = await fetch('/made-picture.jpg').catch(() => undefined);
+    if (!response?.ok) return;
+    const blob = await response.blob();
+    const read = await readPhoto(blob);
+    [photo, file, placed] = [read, blob, madePicture as Placed];
+    await see();
+  }
   async function see() {
     if (!photo) return;
     forget();
@@ -123,6 +133,9 @@
     <p class="sheet mt-6 px-5 py-8 text-center text-ink-2">
       Lay the whole piece flat, in even light, with something white beside it. A picture may also be pasted
       here. It stays in this workshop.
+      <button class="mx-auto mt-3 block underline" onclick={tryMade}
+        >Try it with a picture that the program has made</button
+      >
     </p>
   {:else}
     <div class="mt-4 grid items-start gap-6 lg:grid-cols-2">
