@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import { demoRuns } from '../../../../demo/runs';
-import { computePlan, type Plan } from '../../plan';
+import { computePlan, WHITE_LIGHTNESS, type Plan } from '../../plan';
 import { foldRun, freeze, type RunEvent } from '../../run';
 import { event } from '../../run/run.testing';
 import { DEFECTS, type Defect } from '../piece';
@@ -271,6 +271,29 @@ describe('runs with a planted fault', () => {
       expect(ids(looked({ cause, defect, plan, fault }, true))[0]).toBe(cause);
     }
   );
+});
+
+describe('a face measured by its photo', () => {
+  const frozen = freeze(rockpool, cards);
+  const state = foldRun(frozen.tasks, goodRun(frozen), 0.01);
+  const groupId = rockpool.groups[0]!.id;
+  const white = frozen.computed.cups.find((c) => c.looks.own.lab.l >= WHITE_LIGHTNESS)!;
+  const facts = (cupId: string, planned: number, measured: number) => {
+    const shown = [{ face: 'mould face' as const, cupIds: [cupId], planned, measured, limit: 0.04 }];
+    return causesOf(caseOf(frozen, state, groupId, { shown }), 'white took over').likely.map((l) => l.fact);
+  };
+
+  it('says that the white shows more than planned, with how far measuring errs', () => {
+    expect(facts(white.cupId, 0.2, 0.95)).toContain(
+      `${white.name} shows 95 % of the mould face, 20 % planned; measuring errs by 4 %`
+    );
+  });
+
+  it('says nothing of a white that shows less, nor of another colour', () => {
+    const other = frozen.computed.cups.find((c) => c.looks.own.lab.l < WHITE_LIGHTNESS)!;
+    for (const said of [facts(white.cupId, 0.95, 0.2), facts(other.cupId, 0.2, 0.95)])
+      expect(said.filter((f) => f.includes('measuring errs'))).toEqual([]);
+  });
 });
 
 describe('what is never said', () => {
