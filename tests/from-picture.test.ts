@@ -36,7 +36,10 @@ function photoOfPour(techniqueId: string, layout: number) {
 /** A piece of a plan that came out as it was drawn, photographed. */
 async function photoOfPiece(planId: string) {
   const query = new URLSearchParams({ as: 'png', face: 'mould face', size: '500' });
-  const answer = await fetch(`${shop.address}/api/v1/plans/${planId}/picture?${query}`);
+  const address = `${shop.address}/api/v1/plans/${planId}/picture?${query}`;
+  let answer = await fetch(address);
+  // A busy server says so, and is asked again.
+  for (let tries = 0; !answer.ok && tries < 20; tries++) answer = await fetch(address);
   const { data, info } = await sharp(Buffer.from(await answer.arrayBuffer()))
     .ensureAlpha()
     .raw()
@@ -127,6 +130,11 @@ describe('a finished piece', () => {
     const shares = await read();
     expect(shares.length).toBeGreaterThan(1);
     for (const [planned, measured] of shares) expect(Math.abs(planned! - measured!)).toBeLessThan(8);
+    await expect
+      .poll(async () => (await fetch(`${shop.address}/api/v1/runs/rockpool-first/pieces`)).text(), {
+        timeout: 60_000
+      })
+      .toContain('"shows"');
     await bench.go('/record/rockpool-first');
     await page.locator('::-p-text(What each colour shows, by a photo)').click();
     await page.waitForSelector('[data-testid="measured-shares"]');

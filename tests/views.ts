@@ -3,6 +3,7 @@ export const VIEWS = [
   '/',
   '/plans',
   '/plans/new',
+  '/plans/from-picture',
   '/plans/tideline-knobs',
   '/plans/tideline-knobs/sheet',
   '/plans/rockpool-roundels',

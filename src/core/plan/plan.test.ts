@@ -49,7 +49,7 @@ describe('the tray of knobs', () => {
   it('says what this scale cannot weigh, and how to', () => {
     const black = computed().problems.find((p) => p.code === 'not-weighable' && /black/.test(p.sentence))!;
     expect(black.path).toBe('plan/cups/mudflat/recipe/mudflat-black');
-    expect(black.mend).toContain('1 : 9');
+    expect(black.mend).toContain('1 part into 9');
   });
 
   it('puts each gate after its layer and every pour inside its window', () => {

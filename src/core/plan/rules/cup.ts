@@ -204,7 +204,7 @@ function notWeighable(
   const scale = scales.find((s) => s.id === w.scaleId) ?? scales[0]!;
   const wanted = line && !w.letDown && !w.counted ? proposedLetDowns(w.exact, scale) : [];
   const letDowns = wanted.map(({ parts, dose }) => ({
-    words: `Weigh ${figure(dose, 'g', decimalsOf(scale.division))} of a 1 : ${parts} let-down`,
+    words: `Stir 1 part into ${parts} of the mix, and weigh ${figure(dose, 'g', decimalsOf(scale.division))} of that`,
     edit: { path: ['cups', cup.id, 'recipe', w.key, 'letDown'], value: parts }
   }));
   return tooLittle(cup.name, w, {
