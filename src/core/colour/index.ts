@@ -46,3 +46,4 @@ export { ladderOf, predictedLadder, readLadder, type LadderStep } from './cards/
 export { readPalette, writePalette, writePaletteCsv, type Swatch } from './match/palette';
 export { mainColours, type Cluster } from './spectrum/clusters';
 export { castCorrected, pictureCorrected, WHITE_CARD } from './match/pick';
+export { byteOfLight, LIGHT_OF_BYTE } from './spectrum/srgb';

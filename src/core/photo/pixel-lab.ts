@@ -1,3 +1,4 @@
+import { BESIDE } from './beside';
 import { labOfXyz, type Lab } from '../colour';
 import type { Upright } from './upright';
 
@@ -77,13 +78,6 @@ function spotsOf(pixels: Set<number>, { width, height }: { width: number; height
   }
   return spots;
 }
-
-const BESIDE = [
-  [1, 0],
-  [-1, 0],
-  [0, 1],
-  [0, -1]
-] as const;
 
 /** A reflection fades outward: what is so much brighter than what lies farther from it belongs to it. */
 const FADES = 1.05;

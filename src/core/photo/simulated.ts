@@ -1,3 +1,4 @@
+import { byteOfLight, LIGHT_OF_BYTE } from '../colour';
 import { chanceFrom, normal, type Chance } from '../pattern';
 import { lensOf, type Outline, type Photo, type Placed, type Spot } from './upright';
 
@@ -32,14 +33,6 @@ export interface Simulated {
   placed: Placed;
 }
 
-const LINEAR = Float32Array.from({ length: 256 }, (_, v) => {
-  const s = v / 255;
-  return s <= 0.04045 ? s / 12.92 : ((s + 0.055) / 1.055) ** 2.4;
-});
-const byteOf = (v: number): number => {
-  const c = Math.min(1, Math.max(0, v));
-  return Math.round(255 * (c <= 0.0031308 ? 12.92 * c : 1.055 * c ** (1 / 2.4) - 0.055));
-};
 /** A grey table and a sheet of paper on it, linear light. */
 const [TABLE, PAPER] = [0.16, 0.88];
 
@@ -115,7 +108,7 @@ function lightOf({ width, height, rgba }: Face, { x, y }: Spot, on: Spot): numbe
   if (x < 0 || y < 0 || x >= 1 || y >= 1) return [ground, ground, ground];
   const at = 4 * (Math.floor(y * height) * width + Math.floor(x * width));
   const cover = rgba[at + 3]! / 255;
-  return [0, 1, 2].map((k) => LINEAR[rgba[at + k]!]! * cover + ground * (1 - cover));
+  return [0, 1, 2].map((k) => LIGHT_OF_BYTE[rgba[at + k]!]! * cover + ground * (1 - cover));
 }
 
 /** Light that falls off across the bench, and a reflection or two where the piece is wet with it. */
@@ -175,7 +168,7 @@ function developed(
   const rgba = new Uint8ClampedArray(4 * width * height);
   for (let p = 0; p < width * height; p++) {
     for (let k = 0; k < 3; k++)
-      rgba[4 * p + k] = byteOf(seen[3 * p + k]!) + (noise ? noise * normal(chance) : 0);
+      rgba[4 * p + k] = byteOfLight(seen[3 * p + k]!) + (noise ? noise * normal(chance) : 0);
     rgba[4 * p + 3] = 255;
   }
   return { width, height, rgba };

@@ -1,4 +1,4 @@
-import { WHITE_CARD } from '../colour';
+import { LIGHT_OF_BYTE, WHITE_CARD } from '../colour';
 
 /** A photo as a screen has it: sRGB bytes, red green blue and opacity, row by row. */
 export interface Photo {
@@ -79,12 +79,6 @@ export function lensOf([p0, p1, p2, p3]: Placed['corners']): Lens {
   };
 }
 
-/** Linear light of each sRGB byte. */
-const LIGHT = Float32Array.from({ length: 256 }, (_, v) => {
-  const s = v / 255;
-  return s <= 0.04045 ? s / 12.92 : ((s + 0.055) / 1.055) ** 2.4;
-});
-
 /** Width over height of a piece by its corners: opposite sides in the middle of what perspective makes of them. */
 export function aspectOf(
   [p0, p1, p2, p3]: Placed['corners'],
@@ -124,7 +118,7 @@ function addLight({ width, height, rgba }: Photo, { x, y }: Spot, into: Float32A
   const px = Math.min(width - 1, Math.max(0, Math.floor(x * width)));
   const py = Math.min(height - 1, Math.max(0, Math.floor(y * height)));
   const from = 4 * (py * width + px);
-  for (let k = 0; k < 3; k++) into[at + k]! += LIGHT[rgba[from + k]!]!;
+  for (let k = 0; k < 3; k++) into[at + k]! += LIGHT_OF_BYTE[rgba[from + k]!]!;
 }
 
 /** Half the side of the spot that a white is read from, share of the photo's longer side. */

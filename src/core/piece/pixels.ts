@@ -1,12 +1,9 @@
+import { LIGHT_OF_BYTE } from '../colour';
 import { PARTS, type Raster } from '../pattern';
 
 type Colour = readonly [number, number, number];
 
-/** sRGB of 0..255 as light, and back; by table, since it is asked for every pixel of a border. */
-const LIGHT = Float64Array.from({ length: 256 }, (_, v) => {
-  const c = v / 255;
-  return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
-});
+/** Light as sRGB of 0..255, not rounded: what is drawn rounds once. */
 const shownAs = (light: number): number =>
   255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);
 
@@ -29,7 +26,7 @@ export function pixelsOf(
     rgba[4 * pixel + 3] = Math.round((255 * parts.length) / PARTS);
     if (!parts.length) return;
     for (let c = 0; c < 3; c++) {
-      const light = parts.reduce((s, code) => s + LIGHT[colours[code]![c]!]!, 0) / parts.length;
+      const light = parts.reduce((s, code) => s + LIGHT_OF_BYTE[colours[code]![c]!]!, 0) / parts.length;
       rgba[4 * pixel + c] = Math.round(shownAs(light));
     }
   });

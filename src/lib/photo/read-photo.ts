@@ -1,3 +1,4 @@
+import { byteOfLight } from '$core/colour';
 import type { Photo, Upright } from '$core/photo';
 
 /** The longer side a photo is looked at with, pixels: three to each that is measured. */
@@ -49,10 +50,7 @@ export function paintAreas(
 export function paintUpright(canvas: HTMLCanvasElement, { width, height, linear }: Upright): void {
   const rgba = new Uint8ClampedArray(4 * width * height).fill(255);
   for (let p = 0; p < width * height; p++)
-    for (let k = 0; k < 3; k++) {
-      const v = Math.min(1, linear[3 * p + k]!);
-      rgba[4 * p + k] = 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
-    }
+    for (let k = 0; k < 3; k++) rgba[4 * p + k] = byteOfLight(linear[3 * p + k]!);
   canvas.width = width;
   canvas.height = height;
   canvas.getContext('2d')?.putImageData(new ImageData(rgba, width, height), 0, 0);

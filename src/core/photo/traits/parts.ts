@@ -1,3 +1,4 @@
+import { BESIDE } from '../beside';
 import { labelBeside, TINY, type Grid } from './grid';
 
 /** What is smaller than this share of a face is a crumb. */
@@ -57,13 +58,6 @@ function connected(grid: Grid): Part[] {
   }
   return found;
 }
-
-const BESIDE = [
-  [1, 0],
-  [-1, 0],
-  [0, 1],
-  [0, -1]
-] as const;
 
 function grow(grid: Grid, part: Part, p: number, seen: Uint8Array): void {
   for (const [dx, dy] of BESIDE) {
