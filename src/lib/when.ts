@@ -46,7 +46,8 @@ export function lastDayAt(minutes: number, now: Date): string {
   return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
 }
 
-function startOfDay(ms: number): number {
+/** The beginning of a day by this machine’s clock, ms. */
+export function startOfDay(ms: number): number {
   const d = new Date(ms);
   return new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime();
 }

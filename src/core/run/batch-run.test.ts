@@ -13,6 +13,7 @@ import { planFromRun } from './after/repeat';
 import { tasksOf } from './tasks/tasks-of';
 import { type RunEvent } from './log/events';
 import type { Task } from './tasks/task';
+import { soon } from './run.testing';
 
 const rockpool = pourAlone(demo.rockpool);
 const saltings = pourAlone(demo.saltings);
@@ -66,7 +67,7 @@ describe('one mix split into cups', () => {
     const state = foldRun(tasks, played(tasks.slice(0, upTo)), 0.1);
     const met = tasks.findIndex((t) => t.id === 'weigh:~mix:B') * MINUTE;
     for (const cup of rockpool.cups) expect(state.cups.get(cup.id)!.zero).toBe(met);
-    const zeros = clocksOf(freeze(rockpool, cards), state)
+    const zeros = clocksOf(freeze(rockpool, cards), state, soon)
       .filter((c) => c.kind === 'pour')
       .map((c) => c.zero);
     expect(zeros).toEqual(rockpool.cups.map(() => met));

@@ -14,6 +14,7 @@ import { tasksOf } from './tasks/tasks-of';
 import { type GateTask } from './tasks/task';
 import type { Task } from './tasks/task';
 import { pourAlone } from '../plan/plans.testing';
+import { soon } from './run.testing';
 
 const tideline = pourAlone(demo.tideline);
 
@@ -141,11 +142,11 @@ describe('gates and clocks', () => {
 
   it('count a mixed cup’s window from its zero and stop when it is poured', () => {
     const parts = [weigh('A', planned('A')), weigh('B', planned('B'))];
-    const clocks = clocksOf(frozen, fold(parts));
+    const clocks = clocksOf(frozen, fold(parts), soon);
     const window = computed.score.windows[0]!;
     expect(clocks.map((c) => c.id)).toEqual(['pour:mudflat']);
     expect(clocks[0]!.due - clocks[0]!.zero).toBeCloseTo((window.to - window.zero) * 60_000, 3);
-    const done = clocksOf(frozen, fold([...parts, poured(clock + 1)]));
+    const done = clocksOf(frozen, fold([...parts, poured(clock + 1)]), soon);
     expect(done.some((c) => c.id === 'pour:mudflat')).toBe(false);
   });
 
@@ -153,16 +154,16 @@ describe('gates and clocks', () => {
     const upTo = tasks.findIndex((t) => t.id === gate.id);
     const events = tasks.slice(0, upTo).map((t) => doTask(t));
     const state = fold(events);
-    const [clock] = clocksOf(frozen, state).filter((c) => c.kind === 'gate');
+    const [clock] = clocksOf(frozen, state, soon).filter((c) => c.kind === 'gate');
     expect(clock).toMatchObject({ of: 'knobs', zero: events.at(-1)!.at });
     expect(clock!.due - clock!.zero).toBeCloseTo(gate.minutes * 60_000, 3);
-    const before = clocksOf(frozen, fold(events.slice(0, -1)));
+    const before = clocksOf(frozen, fold(events.slice(0, -1)), soon);
     expect(before.some((c) => c.kind === 'gate')).toBe(false);
   });
 
   it('end with both edges of demoulding', () => {
     const all = asPlanned().slice(0, -1);
-    const kinds = clocksOf(frozen, fold(all)).map((c) => c.kind);
+    const kinds = clocksOf(frozen, fold(all), soon).map((c) => c.kind);
     expect(kinds).toEqual(['demould', 'late']);
   });
 });

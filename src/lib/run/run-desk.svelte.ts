@@ -83,7 +83,7 @@ export class RunDesk {
   );
   /** A wait that is another than planned, and why. */
   readonly moved = $derived.by(() => this.#refit?.moved);
-  readonly clocks = $derived.by(() => clocksOf(this.frozen, this.run));
+  readonly clocks = $derived.by(() => clocksOf(this.frozen, this.run, this.#moment));
   readonly could = $derived.by(() =>
     this.run.finishedAt ? [] : couldDo(this.frozen, this.run, this.#moment)
   );
@@ -241,7 +241,8 @@ export class RunDesk {
       return;
     }
     // Nothing was read: it is told as done, and never as a weight.
-    if (!sure && !this.#isRead) {
+    if (sure?.grams === undefined && !this.#isRead) {
+      if (!sure && this.#isDoubted(what, target)) return;
       log.tell(topUp ? { type: 'added', task: task.id, grams: target } : { type: 'done', task: task.id });
       return;
     }

@@ -1,4 +1,5 @@
 import { clocksOf, type Clock } from '$core/run';
+import { startOfDay } from '../when';
 import { foldedRun } from '../run/folded-run';
 import { eventsOf, openRuns, readRuns, type Db } from './database';
 
@@ -26,7 +27,7 @@ export async function besideOf(db: Db, runId: string, now: number): Promise<Besi
   const found = await Promise.all(
     good.map(async (run): Promise<Beside> => {
       const state = foldedRun(run.frozen, await eventsOf(db, run.id));
-      const [next] = clocksOf(run.frozen, state);
+      const [next] = clocksOf(run.frozen, state, { now, dayStart: startOfDay(now) });
       const weighed = state.tasks.some((t) => t.task.kind === 'weigh' && t.status === 'done');
       const toPour = state.tasks.some((t) => t.task.kind === 'pour' && t.status === 'open');
       return {

@@ -19,12 +19,12 @@ import { toReorder, type LotLeft, type Shelf } from '$core/shelf';
 import { learnedOfEach, stock } from '../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 import { inThread } from '../../lib/server/workers';
+import { startOfDay } from '$lib/when';
 import { storedPreferences, proposedPreferences } from '../../lib/server/preferences';
 
 /** How many runs back the bench looks for something still due. */
 const LOOK_BACK = 30;
 
-const startOfDay = (ms: number): number => new Date(ms).setHours(0, 0, 0, 0);
 
 /** A run that goes on: how far it is, what is due of it, and what it is drawn by. */
 async function goingOn(db: Db, { id, name, startedAt, frozen }: Run) {

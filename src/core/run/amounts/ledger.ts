@@ -33,8 +33,10 @@ export function booksOf(frozen: FrozenRun, state: RunState): Map<string, MixBook
     books.set(mixId, fresh);
     return fresh;
   };
-  for (const entry of state.tasks) enter(entry, of, frozen);
+  // What is in before what comes out: a cup gives no more than it holds.
+  for (const entry of state.tasks) enterWeighing(entry, of, state);
   for (const m of state.mishaps) enterMishap(m, books);
+  for (const entry of state.tasks) enterMoved(entry, of, { frozen, state });
   for (const book of books.values()) close(book, state);
   return books;
 }
@@ -49,35 +51,53 @@ function enterMishap(m: Mishap, books: ReadonlyMap<string, MixBooks>): void {
   else book.put += m.grams;
 }
 
+/** What is in a mix by what went in and out of it. */
+const inIt = ({ put, poured, spilled, misplaced }: MixBooks): number =>
+  Math.max(0, put - poured - spilled - misplaced);
+
 /** What is left in a mix, and what it is short of. */
 function close(book: MixBooks, state: RunState): void {
   const lost = state.lost.has(book.mixId) || state.lost.has(book.cupId);
-  book.left = lost ? 0 : Math.max(0, book.put - book.poured - book.spilled - book.misplaced);
+  book.left = lost ? 0 : inIt(book);
   const stirred = state.cups.get(book.mixId)?.coloured !== undefined || lost;
   book.short = stirred ? Math.max(0, book.wanted - book.left) : 0;
 }
 
 type Entry = RunState['tasks'][number];
 
-/** Enters one task: what it put in, moved, or still wants. */
-function enter(entry: Entry, of: (mixId: string, cupId?: string) => MixBooks, frozen: FrozenRun): void {
+type Of = (mixId: string, cupId?: string) => MixBooks;
+
+/** Whether a task was done since its mix was last begun again: what was taken out before is not in its books. */
+const isOfNow = ({ begunAgain }: RunState, { doneAt = 0 }: Entry, mixId: string): boolean =>
+  doneAt >= (begunAgain.get(mixId) ?? 0);
+
+/** Enters what was weighed in, and what that took out of a pot. */
+function enterWeighing(entry: Entry, of: Of, state: RunState): void {
+  const { task } = entry;
+  if (task.kind !== 'weigh') return;
+  const grams = inOf(entry) ?? 0;
+  of(task.mixId, task.cupId).put += task.takeOut ? -grams : grams;
+  if (task.portionOf !== undefined && isOfNow(state, entry, task.portionOf))
+    of(task.portionOf).poured += grams;
+}
+
+/** Enters what was poured, into cavities and into other cups, and what is still wanted. */
+function enterMoved(entry: Entry, of: Of, { frozen, state }: { frozen: FrozenRun; state: RunState }): void {
   const { task, status } = entry;
-  if (task.kind === 'weigh') {
-    const grams = inOf(entry) ?? 0;
-    of(task.mixId, task.cupId).put += task.takeOut ? -grams : grams;
-    if (task.portionOf !== undefined) of(task.portionOf).poured += grams;
-  } else if (task.kind === 'pour') {
-    const grams = inOf(entry) ?? task.gramsEach * task.count;
+  if (task.kind === 'pour') {
     const book = of(task.mixId, task.cupId);
-    if (status === 'done') book.poured += grams;
-    else if (status === 'open') book.wanted += task.gramsEach * task.count;
+    const planned = task.gramsEach * task.count;
+    if (status === 'open') book.wanted += planned;
+    else if (status === 'done' && isOfNow(state, entry, task.mixId)) book.poured += inOf(entry) ?? planned;
   } else if (task.kind === 'fill')
     for (const part of task.from) {
-      const from = sameTurn(frozen, task, part.cupId);
-      if (status === 'done') {
-        of(from, part.cupId).poured += part.grams;
-        of(task.mixId, task.cupId).put += part.grams;
-      } else if (status === 'open') of(from, part.cupId).wanted += part.grams;
+      const from = of(sameTurn(frozen, task, part.cupId), part.cupId);
+      if (status === 'open') from.wanted += part.grams;
+      if (status !== 'done') continue;
+      const own = isOfNow(state, entry, from.mixId);
+      const moved = own && from.put > 0 ? Math.min(part.grams, inIt(from)) : part.grams;
+      if (own) from.poured += moved;
+      if (isOfNow(state, entry, task.mixId)) of(task.mixId, task.cupId).put += moved;
     }
 }
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
-import { rockpool, tideline } from '../../../../demo/plans';
+import { bollard, nightHeron, rockpool, tideline } from '../../../../demo/plans';
 import { metricWords } from '../../quantity';
-import { foldRun, freeze, type Task } from '..';
+import { booksOf, foldRun, freeze, orderOf, type Task } from '..';
 import { done, event } from '../run.testing';
 import { standsReady } from '../amounts/stands-ready';
 import { doubtOf } from './doubt';
@@ -141,5 +141,85 @@ describe('what has to take its time', () => {
       const now = (events.at(-1)?.at ?? 0) + 1000;
       expect(doubtOf(other, foldRun(other.tasks, events, 0.1), task, { now })).toBeUndefined();
     }
+  });
+});
+
+describe('what comes out of a pot or of several cups', () => {
+  const upTo = (run: typeof frozen, id: string) =>
+    run.tasks
+      .slice(
+        0,
+        run.tasks.findIndex((t) => t.id === id)
+      )
+      .map((t, i) => done(t, 60_000 * (i + 1)));
+
+  it('is a portion no larger than what the pot holds', () => {
+    const run = freeze(rockpool, cards);
+    const portion = run.tasks.find((t) => t.kind === 'weigh' && t.portionOf !== undefined)!;
+    if (portion.kind !== 'weigh') throw new Error('no portion');
+    const pot = portion.portionOf!;
+    const events = upTo(run, portion.id);
+    const told = (spilled: number) => {
+      const all = [...events, event({ type: 'spilled', mixId: pot, grams: spilled }, 9e9)];
+      return doubtOf(run, foldRun(run.tasks, all, 0.1), portion, {
+        now: 9e9,
+        grams: portion.grams,
+        aimed: portion.grams
+      });
+    };
+    const inPot = run.tasks.reduce(
+      (s, t) => s + (t.kind === 'weigh' && t.mixId === pot ? (t.takeOut ? -1 : 1) * t.grams : 0),
+      0
+    );
+    expect(told(0)).toBeUndefined();
+    const short = told(inPot - portion.grams / 2)!;
+    expect(short).toMatchObject({ code: 'more-than-there' });
+    expect(short.meant).toBeCloseTo(portion.grams / 2, 0);
+    expect(told(inPot)!.meant).toBeUndefined();
+  });
+
+  it('is not poured with another whose cup lacks it', () => {
+    const run = freeze(bollard, cards);
+    const both = run.tasks.find((t) => t.kind === 'pour' && t.also?.length)!;
+    if (both.kind !== 'pour') throw new Error('nothing is poured together');
+    const other = run.tasks.find((t) => t.id === both.also![0]!.task)!;
+    if (other.kind !== 'pour') throw new Error('what is poured with it is no pour');
+    const events = upTo(run, both.id);
+    const told = (mixId: string, grams: number) =>
+      doubtOf(
+        run,
+        foldRun(run.tasks, [...events, event({ type: 'spilled', mixId, grams }, 9e9)], 0.1),
+        both,
+        { now: 9e9 }
+      );
+    expect(told(both.mixId, 0.01)).toBeUndefined();
+    expect(told(other.mixId, (other.gramsEach * other.count) / 2 + 10)).toMatchObject({
+      code: 'more-than-there'
+    });
+    const order = orderOf(run.tasks).get(both.id)!;
+    expect(order.some((id) => id.endsWith(other.mixId))).toBe(true);
+  });
+
+  it('is filled into another cup as far as there is any', () => {
+    const run = freeze(nightHeron, cards);
+    const fill = run.tasks.find((t) => t.kind === 'fill')!;
+    if (fill.kind !== 'fill') throw new Error('nothing is filled from others');
+    const from = fill.from[0]!;
+    const events = upTo(run, fill.id);
+    const state = (grams: number, more: ReturnType<typeof done>[] = []) =>
+      foldRun(
+        run.tasks,
+        [...events, event({ type: 'spilled', mixId: from.cupId, grams }, 9e9), ...more],
+        0.1
+      );
+    expect(doubtOf(run, state(0.01), fill, { now: 9e9 })).toBeUndefined();
+    expect(doubtOf(run, state(from.grams), fill, { now: 9e9 })).toMatchObject({ code: 'more-than-there' });
+    const whole = booksOf(run, state(0.01, [done(fill, 9.1e9)])).get(fill.mixId)!.put;
+    const less = booksOf(run, state(from.grams, [done(fill, 9.1e9)])).get(fill.mixId)!.put;
+    expect(whole).toBeCloseTo(
+      fill.from.reduce((s, x) => s + x.grams, 0),
+      6
+    );
+    expect(less).toBeLessThan(whole - from.grams / 2);
   });
 });

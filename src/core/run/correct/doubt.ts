@@ -1,8 +1,9 @@
 import { duration, weighing, type Message } from '../../quantity';
-import { isThere, standsReady } from '../amounts/stands-ready';
+import { booksOf } from '../amounts/ledger';
+import { isThere, standsReady, type StandsReady } from '../amounts/stands-ready';
 import type { RunState } from '../log/state';
 import type { FrozenRun } from '../snapshot/frozen';
-import type { PourTask, Task, WeighTask } from '../tasks/task';
+import type { FillTask, PourTask, Task, WeighTask } from '../tasks/task';
 import { demouldFromNow } from '../times/refit';
 
 /** Why a confirmation is asked about before it is believed. */
@@ -29,7 +30,9 @@ export interface Told {
 export function doubtOf(frozen: FrozenRun, state: RunState, task: Task, told: Told): Doubt | undefined {
   switch (task.kind) {
     case 'weigh':
-      return slipOf(task, told);
+      return moreThanInPot(frozen, state, task, told.grams) ?? slipOf(task, told);
+    case 'fill':
+      return moreThanFills(frozen, state, task);
     case 'pour': {
       const slip = pourSlip(task, told);
       // A comma in another place says more than that there is not so much.
@@ -75,28 +78,82 @@ function slip(grams: number, aimed: number, division: number): Doubt {
   };
 }
 
-/** No more comes out of a cup than is in it. */
+/** No more comes out of a cup than is in it, nor out of another that is poured at once with it. */
 function moreThanThere(
   frozen: FrozenRun,
   state: RunState,
   task: PourTask,
   grams: number | undefined
 ): Doubt | undefined {
+  const together = (task.also ?? []).flatMap(({ task: id }) => {
+    const other = state.tasks.find((t) => t.task.id === id)?.task;
+    return other?.kind === 'pour' ? [other] : [];
+  });
+  const all = [task, ...together].reduce((s, t) => s + t.gramsEach, 0);
+  for (const one of [task, ...together]) {
+    const stands = standsReady(frozen, state, one);
+    const asked = (grams ?? all * task.count) * (one.gramsEach / all);
+    if (stands && !isThere(asked, stands.grams, one.division ?? 0.1))
+      return notThere(one, { stands, asked, times: all / one.gramsEach });
+  }
+  return undefined;
+}
+
+/** @param of what stands ready, what was asked of it, and how many times as much is poured with all that goes in at once, g */
+function notThere(
+  task: PourTask,
+  { stands, asked, times }: { stands: StandsReady; asked: number; times: number }
+): Doubt {
   const { division = 0.1 } = task;
-  const stands = standsReady(frozen, state, task);
-  if (!stands) return undefined;
-  const all = task.gramsEach + (task.also ?? []).reduce((s, a) => s + a.gramsEach, 0);
-  const asked = (grams ?? all * task.count) * (task.gramsEach / all);
-  if (isThere(asked, stands.grams, division)) return undefined;
+  const meant = downTo(stands.grams * times, division);
   return {
     code: 'more-than-there',
     sentence: `${weighing(stands.grams, division)} are in the cup; ${weighing(asked, division)} cannot have come out of it.`,
     follows: reaches(task, stands.fills),
-    ...(stands.grams > 0
-      ? { meant: Math.floor((stands.grams * (all / task.gramsEach)) / division) * division }
-      : {})
+    ...(meant > 0 ? { meant } : {})
   };
 }
+
+/** A portion is no more than is in its pot. */
+function moreThanInPot(
+  frozen: FrozenRun,
+  state: RunState,
+  { portionOf, division }: WeighTask,
+  grams: number | undefined
+): Doubt | undefined {
+  const book = portionOf === undefined ? undefined : booksOf(frozen, state).get(portionOf);
+  if (!book || book.put <= 0 || grams === undefined || isThere(grams, book.left, division)) return undefined;
+  return {
+    code: 'more-than-there',
+    sentence: `${weighing(book.left, division)} are in the pot; ${weighing(grams, division)} cannot have come out of it.`,
+    follows: 'What this cup is short of can be mixed to its recipe with S.',
+    ...(book.left >= division ? { meant: downTo(book.left, division) } : {})
+  };
+}
+
+/** What a cup is filled with from others is in them: otherwise what there is goes in. */
+function moreThanFills(frozen: FrozenRun, state: RunState, task: FillTask): Doubt | undefined {
+  const { division } = frozen.computed;
+  const books = [...booksOf(frozen, state).values()];
+  for (const { cupId, grams } of task.from) {
+    const own = books.filter((b) => b.cupId === cupId && b.put > 0);
+    const left = own.reduce((s, b) => s + b.left, 0);
+    if (own.length && !isThere(grams, left, division))
+      return {
+        code: 'more-than-there',
+        sentence: `${weighing(left, division)} are in cup ${letterOf(frozen, cupId)}; ${weighing(grams, division)} cannot have come out of it.`,
+        follows: 'What there is goes in, and its colours are in other shares. S mixes more.'
+      };
+  }
+  return undefined;
+}
+
+const letterOf = ({ computed }: FrozenRun, cupId: string): string =>
+  computed.cups.find((c) => c.cupId === cupId)?.letter ?? '';
+
+/** The most that a scale of a division shows of so much. */
+const downTo = (grams: number, division: number): number =>
+  Number((Math.floor(grams / division) * division).toPrecision(12));
 
 /** How many cavities what is left still fills whole, and what that leaves. */
 function reaches({ count }: PourTask, fills: number): Message {

@@ -15,6 +15,7 @@ export interface Folding {
   ticked: Set<string>;
   accepted: Set<string>;
   lost: Set<string>;
+  begunAgain: Map<string, number>;
   left: Map<string, number>;
   photos: RunState['photos'];
   notes: RunState['notes'];
@@ -45,6 +46,7 @@ export function freshFolding(tasks: readonly Task[]): Folding {
     ticked: new Set(),
     accepted: new Set(),
     lost: new Set(),
+    begunAgain: new Map(),
     left: new Map(),
     photos: [],
     notes: [],

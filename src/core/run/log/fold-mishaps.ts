@@ -4,7 +4,8 @@ import type { RunEvent } from './events';
 import { inOf } from './state';
 
 /** A mix is begun again: its weighings and its stir are open once more, and what was in is wasted. */
-export function restart(f: Folding, mixId: string): void {
+export function restart(f: Folding, mixId: string, at: number): void {
+  f.begunAgain.set(mixId, at);
   f.accepted.delete(mixId);
   f.lost.delete(mixId);
   for (const entry of f.tasks) {

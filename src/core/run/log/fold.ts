@@ -81,7 +81,7 @@ const HAPPENS: { [K in Exclude<RunEvent, { task: string }>['type']]?: (f: Foldin
   felt: (f, e) => f.felt.set(e.cupId, { state: e.state, at: e.at }),
   probed: (f, e) => f.probed.set(e.of, { celsius: e.celsius, at: e.at }),
   accepted: (f, e) => f.accepted.add(e.mixId),
-  restarted: (f, e) => restart(f, e.mixId),
+  restarted: (f, e) => restart(f, e.mixId, e.at),
   rewetted: mishap,
   spilled: mishap,
   lost: mishap,

@@ -107,6 +107,8 @@ export interface RunState {
   mishaps: Mishap[];
   /** Mixes that are lost and were not begun again. */
   lost: ReadonlySet<string>;
+  /** Mixes that were begun again, and when last, ms: what was taken out of one before is no part of its books. */
+  begunAgain: ReadonlyMap<string, number>;
   /** The plan as it was last changed, and why; the run's own while it never was. */
   replanned?: { plan: unknown; why: string; at: number };
   /** Photos that were taken, in the order they were. */

@@ -21,7 +21,8 @@ export interface CouldDo {
 
 /**
  * What else the hands may do now, most pressing first: a pour whose window runs before everything, then the next weighing of
- * every mix, and gates that are open. Each mix is offered once. What would only wait is offered last, with when.
+ * every mix, and gates that are open. Each mix is offered once. What would only wait is left out, but for the mix that a wait in
+ * hand is for: that comes last, with when to begin it.
  */
 export function couldDo(frozen: FrozenRun, state: RunState, moment: Moment): CouldDo[] {
   const order = orderOf(listOf(state));
@@ -38,6 +39,14 @@ export function couldDo(frozen: FrozenRun, state: RunState, moment: Moment): Cou
     }
     return offered(frozen, state, entry, moment);
   });
+  return ranked(found.filter((c) => c.notBefore === undefined || isWorthKnowing(c, now)));
+}
+
+/** Of what is not to be done yet, only the mix that a wait in hand is for is worth a word: when to begin it. */
+const isWorthKnowing = ({ task, notBefore = 0 }: CouldDo, now: Task | undefined): boolean =>
+  now?.kind === 'gate' && task.kind === 'weigh' && Number.isFinite(notBefore);
+
+function ranked(found: CouldDo[]): CouldDo[] {
   const rank = (c: CouldDo) => (c.notBefore === undefined ? 0 : 1);
   return found.sort((a, b) => rank(a) - rank(b) || (a.due ?? Infinity) - (b.due ?? Infinity));
 }
@@ -55,6 +64,7 @@ function listOf(state: RunState): readonly Task[] {
 function offered(frozen: FrozenRun, state: RunState, { task }: TaskState, moment: Moment): CouldDo[] {
   switch (task.kind) {
     case 'pour': {
+      if (state.lost.has(task.mixId)) return [];
       const zero = state.cups.get(task.mixId)?.zero;
       const until = pourUntilNow(frozen, state, task.mixId);
       if (zero === undefined || !until) return [{ task }];

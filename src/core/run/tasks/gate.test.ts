@@ -22,6 +22,7 @@ const run = (told: Partial<RunState> = {}): RunState => ({
   ticked: new Set(),
   mishaps: [],
   lost: new Set(),
+  begunAgain: new Map(),
   strays: [],
   ...told
 });
@@ -39,6 +40,28 @@ const judge = (task: GateTask, state: RunState, now: number, dayStart = 0) =>
   gateOpening(task, state, { now, dayStart }, STATES);
 const since = (zero: Extract<Condition, { kind: 'since' }>['zero'], minutes = 10) => ({
   condition: { kind: 'since', zero, minutes } as const
+});
+
+describe('a gate waits for nothing', () => {
+  const pour = (status: 'skipped' | 'open' | 'done') => ({
+    task: { id: 'pour:a', kind: 'pour', groupId: 'knobs', stepId: 'a', mixId: 'a', cupId: 'a' } as never,
+    status
+  });
+  const own = gate({ condition: { kind: 'state', state: 'gelled', of: 'layer below' }, minutes: 30 });
+  const at = (task: GateTask, ...statuses: ('skipped' | 'open')[]) =>
+    judge(task, run({ tasks: [...statuses.map(pour), { task, status: 'open' }] }), 1000);
+
+  it('where every pour before it was left out', () => {
+    expect(at(own, 'skipped', 'skipped')).toMatchObject({ open: true, by: 'nothing' });
+    expect(at(own, 'skipped', 'open').open).toBe(false);
+    expect(at(own).open).toBe(false);
+  });
+
+  it('where what it counts from was left out', () => {
+    const from = gate(since({ stepDone: 'a' }));
+    expect(at(from, 'skipped')).toMatchObject({ open: true, by: 'nothing' });
+    expect(at(from, 'open').open).toBe(false);
+  });
 });
 
 describe('a gate in a run counts from', () => {

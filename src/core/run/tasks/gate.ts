@@ -2,7 +2,7 @@ import type { Condition, Zero } from '../../document';
 import { whenWas } from '../../schedule';
 import type { FrozenRun } from '../snapshot/frozen';
 import type { RunState } from '../log/state';
-import type { GateTask } from './task';
+import { isMaking, type GateTask, type Task } from './task';
 
 const MINUTE = 60_000;
 
@@ -16,7 +16,7 @@ export function statesIn({ computed }: FrozenRun, groupId: string): readonly { s
 /** Whether a gate is open, by which right, and when it opens by minutes, ms. */
 export interface GateOpening {
   open: boolean;
-  by?: 'state' | 'minutes' | 'probe' | 'clock' | 'checked';
+  by?: 'state' | 'minutes' | 'probe' | 'clock' | 'checked' | 'nothing';
   /** When it opens by the clock alone; infinite where only a probe or a look tells. */
   opensAt: number;
   conditions: { words: string; met: boolean; opensAt: number; look: boolean; celsius?: number }[];
@@ -95,9 +95,11 @@ function judge(c: Case): Opening {
       return judgeState(c, condition);
     case 'since': {
       const dry = 'demoulded' in condition.zero ? dryAt(state, condition.zero.demoulded) : undefined;
-      return dry === undefined
-        ? byMinutes(zeroIn(state, condition.zero), condition.minutes, moment.now)
-        : { open: true, by: 'checked', opensAt: dry };
+      if (dry !== undefined) return { open: true, by: 'checked', opensAt: dry };
+      const zero = zeroIn(state, condition.zero);
+      return zero === undefined && isZeroLeftOut(state, condition.zero)
+        ? { open: true, by: 'nothing', opensAt: moment.now }
+        : byMinutes(zero, condition.minutes, moment.now);
     }
     case 'probe': {
       const read = state.probed.get('cup' in condition.of ? condition.of.cup : condition.of.cavity);
@@ -122,6 +124,7 @@ function judgeState(c: Case, condition: Extract<Condition, { kind: 'state' }>): 
   const rank = (name: string) => states.findIndex((s) => s.state === name);
   const cup = condition.of === 'layer below' ? undefined : condition.of.cup;
   const zero = cup === undefined ? state.groups.get(c.gate.groupId)?.lastPour : state.cups.get(cup)?.zero;
+  if (zero === undefined && isLeftOut(c, cup)) return { open: true, by: 'nothing', opensAt: moment.now };
   const report = cup === undefined ? state.groups.get(c.gate.groupId)?.reported : state.felt.get(cup);
   if (report && report.at >= (zero ?? 0) && rank(report.state) >= rank(condition.state))
     return { open: true, by: 'state', opensAt: report.at };
@@ -129,6 +132,39 @@ function judgeState(c: Case, condition: Extract<Condition, { kind: 'state' }>): 
     ? { open: false, opensAt: Infinity }
     : byMinutes(zero ?? moment.now, c.minutes, moment.now);
 }
+
+/** Whether all of some tasks were left out, at least one of them: what waits for them waits for nothing. */
+function areLeftOut(state: RunState, of: (task: Task) => boolean): boolean {
+  const found = state.tasks.filter(({ task }) => of(task));
+  return found.length > 0 && found.every(({ status }) => status === 'skipped');
+}
+
+/** Whether what a gate feels for was left out: a cup that was not made, every pour before it. */
+function isLeftOut({ state, gate }: Case, cup: string | undefined): boolean {
+  const at = state.tasks.findIndex((t) => t.task.id === gate.id);
+  const before = new Set(state.tasks.slice(0, at).map((t) => t.task));
+  return areLeftOut(state, (task) =>
+    cup === undefined
+      ? task.kind === 'pour' && task.groupId === gate.groupId && before.has(task)
+      : isMaking(task) && isOfCup(task, cup)
+  );
+}
+
+const isOfCup = (task: Task, cup: string): boolean =>
+  ('cupId' in task && task.cupId === cup) || ('mixId' in task && task.mixId === cup);
+
+/** Whether what a wait is counted from was left out. */
+const isZeroLeftOut = (state: RunState, zero: Zero): boolean => {
+  const left = (of: (task: Task) => boolean) => (areLeftOut(state, of) ? 1 : undefined);
+  const ofCup = (id: string) => left((t) => isMaking(t) && isOfCup(t, id));
+  const known = whenWas(zero, {
+    met: ofCup,
+    coloured: ofCup,
+    done: (id) => left((t) => 'stepId' in t && t.kind !== 'gate' && t.stepId === id),
+    demoulded: (id) => left((t) => t.kind === 'demould' && t.groupId === id)
+  });
+  return known !== undefined;
+};
 
 function byMinutes(zero: number | undefined, minutes: number, now: number): Opening {
   const opensAt = zero === undefined ? Infinity : zero + minutes * MINUTE;

@@ -55,7 +55,13 @@ function before(task: Task, last: Last): (string | undefined)[] {
     case 'fill':
       return [last.ofMix.get(task.mixId), ...task.from.map((x) => last.ofCup.get(x.cupId))];
     case 'pour':
-      return [last.prepare, last.ofMix.get(task.mixId), ...groups];
+      return [
+        last.prepare,
+        last.ofMix.get(task.mixId),
+        // What is poured at once with it is mixed too.
+        ...(task.also ?? []).map((a) => last.ofCup.get(a.cupId)),
+        ...groups
+      ];
     case 'gate':
     case 'demould':
       return [last.prepare, ...groups];

@@ -138,6 +138,7 @@ export const Task = z.discriminatedUnion('kind', [
 export type Task = z.infer<typeof Task>;
 export type WeighTask = Extract<Task, { kind: 'weigh' }>;
 export type PourTask = Extract<Task, { kind: 'pour' }>;
+export type FillTask = Extract<Task, { kind: 'fill' }>;
 export type GateTask = Extract<Task, { kind: 'gate' }>;
 
 /** Whether a task belongs to the making of a mix: weighed, done in between, or stirred. */

@@ -1,4 +1,5 @@
 import type { FrozenRun } from '../snapshot/frozen';
+import { gateOpening, statesIn, type Moment } from '../tasks/gate';
 import { demouldFromNow, pourUntilNow, refitGate, type Moved } from './refit';
 import type { RunState } from '../log/state';
 
@@ -20,10 +21,12 @@ export interface Clock {
  * The clocks that run now, most pressing first: cups still to pour, the gate waited for, demould's two edges. Estimates follow
  * what was read while the run goes on.
  */
-export function clocksOf(frozen: FrozenRun, state: RunState): Clock[] {
-  return [...pourClocks(frozen, state), ...gateClock(frozen, state), ...demouldClocks(frozen, state)].sort(
-    (a, b) => a.due - b.due
-  );
+export function clocksOf(frozen: FrozenRun, state: RunState, moment: Moment): Clock[] {
+  return [
+    ...pourClocks(frozen, state),
+    ...gateClock(frozen, state, moment),
+    ...demouldClocks(frozen, state)
+  ].sort((a, b) => a.due - b.due);
 }
 
 const pourClocks = (frozen: FrozenRun, state: RunState): Clock[] =>
@@ -48,14 +51,16 @@ const pourClocks = (frozen: FrozenRun, state: RunState): Clock[] =>
 
 const movedBy = (m: Moved | undefined) => (m && m.now !== m.planned ? { moved: m } : {});
 
-function gateClock(frozen: FrozenRun, state: RunState): Clock[] {
+/** The wait in hand, by the gate's own judgement: it runs out when the gate opens, whatever its time is counted from. */
+function gateClock(frozen: FrozenRun, state: RunState, moment: Moment): Clock[] {
   const now = state.now?.task;
-  const zero = now?.kind === 'gate' ? state.groups.get(now.groupId)?.lastPour : undefined;
-  if (now?.kind !== 'gate' || zero === undefined) return [];
+  if (now?.kind !== 'gate') return [];
   const { gate, moved } = refitGate(frozen, state, now);
-  return [
-    { id: now.id, kind: 'gate', of: now.groupId, zero, due: zero + gate.minutes * MINUTE, ...movedBy(moved) }
-  ];
+  const { open, opensAt } = gateOpening(gate, state, moment, statesIn(frozen, now.groupId));
+  // Where only a look or a probe tells, no clock does.
+  if (!Number.isFinite(opensAt)) return [];
+  const clock = { id: now.id, kind: 'gate' as const, of: now.groupId, due: opensAt };
+  return [{ ...clock, zero: opensAt - gate.minutes * MINUTE, ...(open ? {} : movedBy(moved)) }];
 }
 
 const demouldClocks = (frozen: FrozenRun, state: RunState): Clock[] =>

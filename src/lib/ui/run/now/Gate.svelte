@@ -35,7 +35,9 @@
       ? `you reported ${run.groups.get(instruction.task.groupId)?.reported?.state ?? instruction.task.state}`
       : gate.by === 'minutes'
         ? 'the minutes are over; touch it first'
-        : 'it is as it should be'}
+        : gate.by === 'nothing'
+          ? 'what it waits for was left out'
+          : 'it is as it should be'}
   />
 {:else if Number.isFinite(gate.opensAt)}
   <BigNumber
