@@ -30,7 +30,7 @@ export {
   type OvershootOptions
 } from './correct/overshoot-options';
 export { checksNow, isRoomCheck, openChecks } from './tasks/checks';
-export { demouldFromNow, paceSoFar, pourUntilNow, refitGate, type Moved } from './times/refit';
+export { demouldNow, paceSoFar, pourUntilNow, refitGate, type Moved } from './times/refit';
 export { booksOf, stillFrom, type MixBooks } from './amounts/ledger';
 export { couldDo, type CouldDo } from './tasks/could-do';
 export { correctionsOf, type Correction } from './correct/corrections';
@@ -52,7 +52,7 @@ export { handTimesOf, learnedHands, type HandTime } from './times/learned-hands'
 export { dueOf, type Due } from './after/due';
 export { dryAt, gateIdOf } from './tasks/gate';
 export { scaledTo, type OtherMould } from './after/scaled';
-export { topUpCup } from './correct/top-up';
+export { moreFromPot, topUpCup, type MoreFromPot } from './correct/top-up';
 export type { FigureCup, FigureGroup, RunFigures } from './snapshot/figures';
 export { doubtOf, type Doubt } from './correct/doubt';
 export { standsReady, type StandsReady } from './amounts/stands-ready';

@@ -1,6 +1,7 @@
 import { between, chanceFrom, type Chance } from '../pattern/seeded';
 import { isThere } from './amounts/stands-ready';
 import { booksOf, stillFrom } from './amounts/ledger';
+import { coloursOver } from './correct/colour-over';
 import { doubtOf } from './correct/doubt';
 import { fewerCavities } from './correct/fewer-cavities';
 import { thinners } from './correct/overshoot-options';
@@ -138,9 +139,13 @@ class Player {
     const { task } = entry;
     if (state.topUp) {
       const { task: of, grams } = state.topUp;
-      if (this.maybe(0.15)) return this.tell({ type: 'accepted', mixId: of.mixId });
+      const doubt = doubtOf(this.frozen, state, of, { now: this.now, grams, aimed: grams });
+      if (doubt || this.maybe(0.15)) return this.tell({ type: 'accepted', mixId: of.mixId });
       return this.tell({ type: 'added', task: of.id, grams: this.asRead(grams, of.division) });
     }
+    const [over] = 'mixId' in task ? coloursOver(this.frozen, state, task.mixId) : [];
+    if (over && this.maybe(0.3))
+      return this.tell({ type: 'overdosed', task: over.taskId, way: this.maybe(0.5) ? 'follow' : 'keep' });
     if (task.kind !== 'gate' && task.kind !== 'prepare' && this.maybe(0.02))
       return this.tell({ type: 'skipped', task: task.id });
     switch (task.kind) {
@@ -234,7 +239,7 @@ class Player {
       for (const check of task.checks ?? []) this.tell({ type: 'ticked', check: check.id });
     const doubt = doubtOf(this.frozen, state, task, { now: this.now });
     if (doubt?.code === 'too-early') return this.pass(between(this.chance, 0.3, 1.3) * this.lasts(task));
-    if (task.kind === 'do' && (task.times ?? 1) > repeats + 1)
+    if (task.kind === 'do' && (task.times ?? 1) > repeats)
       return this.tell({ type: 'repeated', task: task.id });
     if (task.kind === 'do' && this.maybe(0.03)) this.tell({ type: 'gestured', task: task.id, times: 1 });
     this.tell({ type: 'done', task: task.id });
@@ -243,7 +248,9 @@ class Player {
   lasts(task: TaskState['task']): number {
     if (task.kind === 'stir') return task.minutes;
     if (task.kind === 'demould') return task.from;
-    return 'unattended' in task ? task.unattended + task.attended : 1;
+    return 'unattended' in task
+      ? task.unattended + task.attended + ('every' in task ? (task.every ?? 0) : 0)
+      : 1;
   }
 }
 

@@ -96,8 +96,12 @@ const groupOf = (c: RunFigures, task: { groupId: string; cavitySetId?: string | 
   c.groups.find((g) => g.cavitySetId === task.cavitySetId) ??
   c.groups.find((g) => g.groupId === task.groupId);
 
+/** What stands on the scale for a weighing. */
+export const vesselOf = (task: WeighTask, c: RunFigures): string =>
+  task.boat ? 'a small dish' : task.vessel ? `the ${task.vessel} jug` : vesselWords(task, c);
+
 function weighWords(task: WeighTask, c: RunFigures): Words {
-  const into = task.vessel ? `the ${task.vessel} jug` : vesselWords(task, c);
+  const into = vesselOf({ ...task, boat: false }, c);
   if (task.takeOut) return { act: 'Take out', rest: `mix before colour, from ${into}` };
   if (task.creeps) return { act: 'Add', rest: `more ${task.name} to ${into}, by eye` };
   // “sodium hydroxide, into the water”: where it goes is said already.

@@ -25,6 +25,8 @@ export class PuttingRight {
   mixId = $state('');
   taskId = $state('');
   groupId = $state('');
+  /** Which cavity of the group, from 1; 0 for several. */
+  cavity = $state(0);
   part = $state('');
   colourantId = $state('');
   grams = $state(1);
@@ -87,9 +89,19 @@ export class PuttingRight {
       ) ?? this.pours[0]
   );
   readonly groups = $derived.by(() =>
-    this.desk.frozen.file.plan.groups.map((x) => ({ value: x.id, label: x.name }))
+    this.desk.frozen.file.plan.groups.map((x) => ({ value: x.id, label: x.name, count: x.count }))
   );
   readonly group = $derived.by(() => this.groups.find((x) => x.value === this.groupId) ?? this.groups[0]);
+  /** Its cavities by number, and several at once. */
+  readonly cavities = $derived.by(() => [
+    { value: '0', label: 'several' },
+    ...Array.from({ length: this.group?.count ?? 0 }, (_, i) => ({ value: `${i + 1}`, label: `${i + 1}` }))
+  ]);
+  /** What can have been poured of the pour that is named, g. */
+  readonly pourable = $derived.by(() => {
+    const task = this.desk.run.tasks.find((t) => t.task.id === this.pour?.value)?.task;
+    return (task?.kind === 'pour' && this.books.get(task.mixId)?.left) || 0;
+  });
   readonly thin = $derived.by(() => (this.mix ? thinners(this.desk.frozen, this.mix.value) : []));
   readonly thinner = $derived.by(() => this.thin.find((t) => t.part === this.part) ?? this.thin[0]);
   readonly colourants = $derived.by(() => [
@@ -148,6 +160,7 @@ export class PuttingRight {
     this.what = id;
     this.taskId = '';
     this.mixId = '';
+    this.cavity = 0;
     this.problem = '';
     this.grams =
       id === 'extra' ? this.#extraOf() : id === 'spilled' ? Math.round((this.mixes[0]?.left ?? 10) / 2) : 5;
@@ -175,6 +188,14 @@ export class PuttingRight {
   close(): void {
     this.what = undefined;
     this.#done();
+  }
+
+  /** Poured where it does not belong: no more than there is, and into which cavity. */
+  misplaced(): void {
+    if (!this.pour || !this.group) return;
+    const grams = Math.min(this.grams, this.pourable);
+    const where = { task: this.pour.value, groupId: this.group.value };
+    this.tell({ type: 'misplaced', ...where, grams, ...(this.cavity ? { cavity: this.cavity } : {}) });
   }
 
   /** The wrong pot: which colourant it was, by its card where there is one. */

@@ -11,8 +11,11 @@ import {
   openChecks,
   refitGate,
   type Doubt,
-  type FrozenRun
+  type FrozenRun,
+  type RunState,
+  type WeighTask
 } from '$core/run';
+import { remember, remembered } from '../page/remembered';
 import { problemWords } from '../preferences.svelte';
 import { instructionOf, typedGrams, type Instruction } from './instruction';
 import type { RunClock } from './run-clock.svelte';
@@ -34,6 +37,9 @@ export interface RunGiven {
   /** Reads a scale on a cable from now on; absent where this browser cannot. */
   readonly oncable: (() => void) | undefined;
 }
+
+/** Whether this tab weighs by a scale: kept for when its page is read again. */
+const SCALE_IN_USE = 'kirapen.scale';
 
 /** A key, a pedal: pressed twice within so long, it was pressed once, ms. */
 const ONE_PRESS_MS = 1000;
@@ -155,9 +161,25 @@ export class RunDesk {
 
   toggleScale = (): void => {
     this.useScale = !this.useScale;
+    remember(SCALE_IN_USE, this.useScale ? 'yes' : 'no', 'tab');
     if (this.useScale) this.given.scale.connect();
     else this.given.scale.disconnect();
   };
+
+  /** The scale that stood here before the page was read again stands here again. */
+  comeBack(): void {
+    if (!this.useScale && remembered(SCALE_IN_USE, 'tab') === 'yes') this.toggleScale();
+  }
+
+  /** What is weighed goes into another vessel than what was weighed before it: it is put on the scale, and tared. */
+  readonly freshOnScale = $derived.by(() => {
+    const what = this.instruction;
+    if (what?.kind !== 'weigh' || what.before > 0) return false;
+    const last = this.run.tasks
+      .filter((t) => t.task.kind === 'weigh' && t.doneAt !== undefined && t.task.id !== what.task.id)
+      .reduce<WeighTask | undefined>(latest(this.run), undefined);
+    return !last || last.mixId !== what.task.mixId || last.boat !== what.task.boat || !!what.task.boat;
+  });
 
   /** When a key or pedal last told something, ms. */
   #toldAt = -Infinity;
@@ -212,7 +234,10 @@ export class RunDesk {
       if (grams === undefined) return;
     }
     if (!sure && this.#isDoubted(what, grams)) return;
-    for (const t of this.#atOnce(what))
+    // Of several times, each is told as it is done.
+    const again = what.kind === 'do' && (what.task.times ?? 1) > 1;
+    if (again) log.tell({ type: 'repeated', task: what.task.id });
+    for (const t of again ? [] : this.#atOnce(what))
       log.tell({ type: 'done', task: t.task, ...(grams === undefined ? {} : { grams: grams * t.share }) });
     this.entry = '';
     if (this.useScale && what.kind === 'pour') void scale.ask({ do: 'clear' });
@@ -349,6 +374,15 @@ export class RunDesk {
     return read.ok ? read.value : undefined;
   }
 }
+
+/** The later of two weighings, by when they were told. */
+const latest =
+  (run: RunState) =>
+  (a: WeighTask | undefined, { task, doneAt = 0 }: RunState['tasks'][number]): WeighTask | undefined => {
+    if (task.kind !== 'weigh') return a;
+    const before = run.tasks.find((t) => t.task === a)?.doneAt ?? 0;
+    return a && before > doneAt ? a : task;
+  };
 
 /** What a pot read before and after: “212.4 − 205.1”. */
 function byDifference(text: string): [string, string] | undefined {

@@ -3,7 +3,7 @@ import { acts } from '../../pour';
 import type { FrozenRun } from '../snapshot/frozen';
 import { gateIdOf, gateOpening, statesIn, type Moment } from '../tasks/gate';
 import { groupsOf, isReady, orderOf } from '../tasks/ready';
-import { demouldFromNow, refitGate } from '../times/refit';
+import { demouldNow, refitGate } from '../times/refit';
 import type { RunState, TaskState } from '../log/state';
 import type { GateTask, Task } from '../tasks/task';
 
@@ -133,7 +133,8 @@ function dueTask(frozen: FrozenRun, state: RunState, { entry, gates, moment }: A
 function demouldWindow(frozen: FrozenRun, state: RunState, task: Extract<Task, { kind: 'demould' }>) {
   const zero = state.groups.get(task.groupId)?.lastPour;
   if (zero === undefined) return undefined;
-  return { from: zero + demouldFromNow(frozen, state, task).now * MINUTE, to: zero + task.to * MINUTE };
+  const { from, to } = demouldNow(frozen, state, task);
+  return { from: zero + from.now * MINUTE, to: zero + to.now * MINUTE };
 }
 
 /** When an act after the pour may be done: once its waits open; again so long after the last time; else since what came before. */

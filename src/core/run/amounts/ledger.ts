@@ -1,3 +1,4 @@
+import { PORTION } from '../../batch';
 import type { FrozenRun } from '../snapshot/frozen';
 import { inOf, type Mishap, type RunState } from '../log/state';
 
@@ -35,21 +36,31 @@ export function booksOf(frozen: FrozenRun, state: RunState): Map<string, MixBook
   };
   // What is in before what comes out: a cup gives no more than it holds.
   for (const entry of state.tasks) enterWeighing(entry, of, state);
-  for (const m of state.mishaps) enterMishap(m, books);
+  for (const m of state.mishaps) enterMishap(m, books, state);
   for (const entry of state.tasks) enterMoved(entry, of, { frozen, state });
   for (const book of books.values()) close(book, state);
   return books;
 }
 
 /** What went into or out of a mix besides its tasks. */
-function enterMishap(m: Mishap, books: ReadonlyMap<string, MixBooks>): void {
+function enterMishap(m: Mishap, books: ReadonlyMap<string, MixBooks>, state: RunState): void {
   if (m.over || m.kind === 'withdrew' || m.kind === 'lost') return;
   const book = books.get(m.of) ?? [...books.values()].find((b) => b.cupId === m.of);
   if (!book) return;
   if (m.kind === 'spilled') book.spilled += m.grams;
   else if (m.kind === 'misplaced') book.misplaced += m.grams;
   else book.put += m.grams;
+  // What a cup is topped up with out of its pot is gone from there.
+  const pot = books.get(potOf(state, book.mixId) ?? '');
+  const taken = m.lines?.find((l) => l.key === PORTION)?.grams;
+  if (pot && taken) pot.poured += taken;
 }
+
+/** The pot that a mix is a portion of; undefined where it is mixed by itself. */
+export const potOf = ({ tasks }: RunState, mixId: string): string | undefined =>
+  tasks.flatMap(({ task }) =>
+    task.kind === 'weigh' && task.mixId === mixId ? (task.portionOf ?? []) : []
+  )[0];
 
 /** What is in a mix by what went in and out of it. */
 const inIt = ({ put, poured, spilled, misplaced }: MixBooks): number =>
@@ -77,8 +88,10 @@ function enterWeighing(entry: Entry, of: Of, state: RunState): void {
   if (task.kind !== 'weigh') return;
   const grams = inOf(entry) ?? 0;
   of(task.mixId, task.cupId).put += task.takeOut ? -grams : grams;
-  if (task.portionOf !== undefined && isOfNow(state, entry, task.portionOf))
-    of(task.portionOf).poured += grams;
+  if (task.portionOf === undefined) return;
+  const pot = of(task.portionOf);
+  if (entry.status === 'open') pot.wanted += entry.target ?? task.grams;
+  else if (isOfNow(state, entry, task.portionOf)) pot.poured += grams;
 }
 
 /** Enters what was poured, into cavities and into other cups, and what is still wanted. */

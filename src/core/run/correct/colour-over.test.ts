@@ -5,6 +5,7 @@ import { limitOf } from '../../material';
 import { pourAlone } from '../../plan/plans.testing';
 import { coloursOver } from './colour-over';
 import { foldRun } from '../log/fold';
+import { event } from '../run.testing';
 import { freeze } from '../snapshot/freeze';
 import { type RunEvent } from '../log/events';
 
@@ -30,12 +31,13 @@ const after = (times: number) => {
         ]
       : []
   );
-  return coloursOver(run, foldRun(run.tasks, events, 0.01), 'heron');
+  return { events, over: coloursOver(run, foldRun(run.tasks, events, 0.01), 'heron') };
 };
+const overAt = (times: number) => after(times).over;
 
 describe('a colour of which too much went in', () => {
   it('is said with the percentage it comes to, and how much more would bring it back', () => {
-    const [over] = after(1.5);
+    const [over] = overAt(1.5);
     expect(over).toMatchObject({ name: splitMix.name, planned: line.percent });
     expect(over!.now).toBeCloseTo(line.percent * 1.5, 3);
     expect(over!.more).toBeCloseTo(0.5, 3);
@@ -45,14 +47,51 @@ describe('a colour of which too much went in', () => {
   it('is past its limit once it is, with the reason', () => {
     const { limit, reason } = limitOf(splitMix, 'resin');
     const to = limit / line.percent;
-    expect(after(to * 0.99)[0]!.past).toBeUndefined();
-    expect(after(to * 1.02)[0]!.past).toEqual({ limit, reason });
+    expect(overAt(to * 0.99)[0]!.past).toBeUndefined();
+    expect(overAt(to * 1.02)[0]!.past).toEqual({ limit, reason });
   });
 
   it('is not made much of: what a scale cannot tell, or what is less, is nothing', () => {
-    expect(after(1)).toEqual([]);
-    expect(after(0.6)).toEqual([]);
-    expect(after(1 + 0.01 / aimed)).toEqual([]);
+    expect(overAt(1)).toEqual([]);
+    expect(overAt(0.6)).toEqual([]);
+    expect(overAt(1 + 0.01 / aimed)).toEqual([]);
     expect(coloursOver(run, foldRun(run.tasks, [], 0.01), 'heron')).toEqual([]);
+  });
+
+  it('says what everything else would come to', () => {
+    const { events, over } = after(1.5);
+    const parts = events.reduce((s, e) => s + (e.type === 'weighed' ? e.grams : 0), 0);
+    const others = run.tasks.reduce(
+      (s, t) =>
+        s + (t.kind === 'weigh' && t.mixId === 'heron' && !t.part && t.key !== 'heron-blue' ? t.grams : 0),
+      0
+    );
+    const inAll = parts - 1.5 * aimed;
+    expect(over[0]!.total).toBeCloseTo(1.5 * (inAll + aimed + others), 1);
+  });
+
+  it('is followed by everything else, part by part, until its percentage is the plan’s', () => {
+    const { events } = after(1.5);
+    const told = [...events, event({ type: 'overdosed', task: target.id, way: 'follow' }, 2000)];
+    for (let i = 0; i < 9; i++) {
+      const { topUp } = foldRun(run.tasks, told, 0.01);
+      if (!topUp) break;
+      told.push(event({ type: 'added', task: topUp.task.id, grams: topUp.grams }, 3000 + i));
+    }
+    const state = foldRun(run.tasks, told, 0.01);
+    expect(state.topUp).toBeUndefined();
+    for (const { task, actual } of state.tasks)
+      if (task.kind === 'weigh' && task.mixId === 'heron' && task.part)
+        expect(actual! / task.grams).toBeCloseTo(1.5, 2);
+    expect(state.cups.get('heron')!.scale).toBeCloseTo(1.5, 2);
+    expect(coloursOver(run, state, 'heron')).toEqual([]);
+  });
+
+  it('is said no more once it is kept, and scales nothing', () => {
+    const told = [...after(1.5).events, event({ type: 'overdosed', task: target.id, way: 'keep' }, 2000)];
+    const state = foldRun(run.tasks, told, 0.01);
+    expect(coloursOver(run, state, 'heron')).toEqual([]);
+    expect(state.cups.get('heron')!.scale).toBeCloseTo(1, 3);
+    expect(state.topUp).toBeUndefined();
   });
 });

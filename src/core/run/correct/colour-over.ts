@@ -1,6 +1,7 @@
 import { limitOf } from '../../material';
 import type { FrozenRun } from '../snapshot/frozen';
 import type { RunState } from '../log/state';
+import { grownTo } from './overshoot-options';
 
 /** Less than this share over is what any scale does. */
 const NOTICED = 0.03;
@@ -8,6 +9,8 @@ const NOTICED = 0.03;
 /** A colour of which more went in than was aimed at: what that makes of it. */
 export interface ColourOver {
   name: string;
+  /** Its weighing. */
+  taskId: string;
   /** Percent as supplied, as planned and as it is now. */
   planned: number;
   now: number;
@@ -15,6 +18,10 @@ export interface ColourOver {
   past?: { limit: number; reason: string };
   /** How much more of everything else would bring it back to its percentage, a share. */
   more: number;
+  /** What the mix would come to then, g, and whether its vessel holds that, in words. */
+  total: number;
+  room?: string;
+  holds: boolean;
 }
 
 /**
@@ -26,8 +33,8 @@ export function coloursOver(frozen: FrozenRun, state: RunState, mixId: string): 
   const base = frozen.file.shelf.bases.find((b) => b.id === cup?.baseId);
   const recipe = frozen.file.plan.cups.find((c) => c.id === cup?.cupId)?.recipe ?? [];
   if (!cup || !base) return [];
-  return state.tasks.flatMap(({ task, status, actual, target }): ColourOver[] => {
-    if (task.kind !== 'weigh' || task.mixId !== mixId || task.part || status !== 'done') return [];
+  return state.tasks.flatMap(({ task, status, actual, target, over }): ColourOver[] => {
+    if (task.kind !== 'weigh' || task.mixId !== mixId || task.part || status !== 'done' || over) return [];
     const line = recipe.find((r) => r.id === task.key);
     const splitMix = frozen.file.shelf.colourants.find((c) => c.id === line?.colourantId);
     const aimed = target ?? task.grams;
@@ -39,9 +46,11 @@ export function coloursOver(frozen: FrozenRun, state: RunState, mixId: string): 
     return [
       {
         name: splitMix.name,
+        taskId: task.id,
         planned: line.percent,
         now,
         more: times - 1,
+        ...grownTo(frozen, state, mixId, times),
         ...(now > limit * (1 + 1e-9) ? { past: { limit, reason } } : {})
       }
     ];

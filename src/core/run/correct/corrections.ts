@@ -173,7 +173,7 @@ function told(frozen: FrozenRun, state: RunState): Correction[] {
           kind,
           at,
           id,
-          what: `${g(m.grams)} of ${of} poured into ${nameOf(frozen, m.groupId ?? '')} by mistake`,
+          what: `${g(m.grams)} of ${of} poured into ${m.cavity ? `cavity ${m.cavity} of ` : ''}${nameOf(frozen, m.groupId ?? '')} by mistake`,
           did: `that much is missing where it belongs`
         };
     }

@@ -4,7 +4,7 @@ import { isThere, standsReady, type StandsReady } from '../amounts/stands-ready'
 import type { RunState } from '../log/state';
 import type { FrozenRun } from '../snapshot/frozen';
 import type { FillTask, PourTask, Task, WeighTask } from '../tasks/task';
-import { demouldFromNow } from '../times/refit';
+import { demouldNow } from '../times/refit';
 
 /** Why a confirmation is asked about before it is believed. */
 export interface Doubt {
@@ -170,8 +170,9 @@ const READ = 0.1;
 /** A time that has to pass first: a stir, what cures or stands, a piece that is not firm yet. */
 function tooEarly(frozen: FrozenRun, state: RunState, task: Task, now: number): Doubt | undefined {
   if (task.kind === 'demould') return notFirm(frozen, state, task, now);
-  const wanted = task.kind === 'stir' ? task.minutes : 'unattended' in task ? task.unattended : 0;
-  const since = Math.max(0, ...state.tasks.map((t) => t.doneAt ?? 0));
+  const again = againAfter(state, task);
+  const wanted = again?.minutes ?? minutesOf(task);
+  const since = again?.since ?? Math.max(0, ...state.tasks.map((t) => t.doneAt ?? 0));
   if (wanted <= 0 || !since) return undefined;
   const passed = Math.max(0, (now - since) / MINUTE);
   if (passed >= wanted * (1 - READ)) return undefined;
@@ -184,6 +185,17 @@ function tooEarly(frozen: FrozenRun, state: RunState, task: Task, now: number): 
     : { code: 'too-early', sentence: `${duration(passed)} of ${duration(wanted)} have passed.` };
 }
 
+/** Minutes that have to pass in a task. */
+const minutesOf = (task: Task): number =>
+  task.kind === 'stir' ? task.minutes : 'unattended' in task ? task.unattended : 0;
+
+/** The wait between two times of an act that is done several times, and since when it runs, ms. */
+function againAfter(state: RunState, task: Task): { minutes: number; since: number } | undefined {
+  if (task.kind !== 'do' || !task.every) return undefined;
+  const since = state.tasks.find((t) => t.task.id === task.id)?.lastAt;
+  return since === undefined ? undefined : { minutes: task.every, since };
+}
+
 function notFirm(
   frozen: FrozenRun,
   state: RunState,
@@ -192,7 +204,7 @@ function notFirm(
 ): Doubt | undefined {
   const poured = state.groups.get(task.groupId)?.lastPour;
   if (poured === undefined) return undefined;
-  const missing = demouldFromNow(frozen, state, task).now - (now - poured) / MINUTE;
+  const missing = demouldNow(frozen, state, task).from.now - (now - poured) / MINUTE;
   if (missing <= 1) return undefined;
   return {
     code: 'too-early',

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
-import { plans, saltings, samphire, sluice, tideline } from '../../../../demo/plans';
+import { plans, rockpool, saltings, samphire, sluice, tideline } from '../../../../demo/plans';
 import type { Base } from '../../material';
 import type { Plan } from '../../plan';
 import type { Shelf } from '../../shelf';
@@ -8,7 +8,9 @@ import { atBench, inCup, mixed, withBase } from '../../plan/plans.testing';
 import { foldRun } from '../log/fold';
 import { freeze } from '../snapshot/freeze';
 import { usesOf } from '../amounts/used';
+import { booksOf } from '../amounts/ledger';
 import { overshootOptions } from './overshoot-options';
+import { moreFromPot } from './top-up';
 import { type FrozenRun } from '../snapshot/frozen';
 import { type RunEvent } from '../log/events';
 
@@ -164,6 +166,54 @@ describe('the ways out of an overshoot', () => {
     const gone = { ...run, file: { ...run.file, shelf: { ...run.file.shelf, bases: [] as Base[] } } };
     expect(overshootOptions(gone, fold(run, []), 'mudflat')).toBeUndefined();
     expect(overshootOptions(run, fold(run, []), 'nothing')).toBeUndefined();
+  });
+});
+
+describe('more of a mixed pot than planned', () => {
+  const run = begun(rockpool);
+  const portion = run.tasks.find((t) => t.kind === 'weigh' && t.portionOf !== undefined)!;
+  if (portion.kind !== 'weigh') throw new Error('no portion');
+  const pot = run.tasks.flatMap((t, i) =>
+    t.kind === 'weigh' && t.mixId === portion.portionOf
+      ? [event({ type: 'weighed', task: t.id, grams: t.grams }, i)]
+      : []
+  );
+  const stir = event({ type: 'done', task: `stir:${portion.portionOf}` }, 100);
+  const taken = (grams: number) => [...pot, stir, event({ type: 'weighed', task: portion.id, grams }, 200)];
+
+  it('is a weaker colour and less for the other cups, and no other ratio', () => {
+    const state = fold(run, taken(portion.grams * 1.25));
+    const ways = overshootOptions(run, state, portion.mixId)!;
+    expect(ways.portion!.weaker).toBeCloseTo(0.2, 6);
+    expect(ways.keep.off).toBeLessThan(0.01);
+    const others = run.tasks.reduce(
+      (s, t) =>
+        s + (t.kind === 'weigh' && t.portionOf === portion.portionOf && t.id !== portion.id ? t.grams : 0),
+      0
+    );
+    const inPot = pot.reduce((s, e) => s + (e.type === 'weighed' ? e.grams : 0), 0);
+    expect(ways.portion!.short).toBeCloseTo(Math.max(0, others - (inPot - portion.grams * 1.25)), 4);
+    expect(ways.portion!.short).toBeGreaterThan(0);
+  });
+
+  it('and more of a cup is taken out of its pot while that has it over, its colours with it', () => {
+    const state = fold(run, taken(portion.grams / 2));
+    const own = run.tasks.flatMap((t) => (t.kind === 'weigh' && t.mixId === portion.mixId ? [t] : []));
+    const more = moreFromPot(run, state, portion.mixId, portion.grams / 4)!;
+    expect(more.lines.map((l) => l.key)).toEqual(own.map((t) => t.key));
+    expect(more.lines.reduce((s, l) => s + l.grams, 0)).toBeCloseTo(portion.grams / 4, 6);
+    const topped = event(
+      { type: 'topped', mixId: portion.mixId, lines: more.lines.map(({ key, grams }) => ({ key, grams })) },
+      300
+    );
+    const [before, after] = [state, fold(run, [...taken(portion.grams / 2), topped])].map((s) =>
+      booksOf(run, s)
+    );
+    const moved = (id: string) => after!.get(id)!.left - before!.get(id)!.left;
+    expect(moved(portion.mixId)).toBeCloseTo(portion.grams / 4, 6);
+    expect(moved(portion.portionOf!)).toBeCloseTo(-more.lines[0]!.grams, 6);
+    expect(moreFromPot(run, state, portion.mixId, 1e4)).toBeUndefined();
+    expect(moreFromPot(run, state, portion.portionOf!, 10)).toBeUndefined();
   });
 });
 

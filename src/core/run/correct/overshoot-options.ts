@@ -4,6 +4,7 @@ import { formulaOf, materials, type Base, type Formula, type Outcome } from '../
 import type { FigureCommonMix, FigureMix } from '../snapshot/figures';
 import { HEADROOM } from '../../shelf/vessel';
 import { inMix } from '../amounts/actuals';
+import { booksOf } from '../amounts/ledger';
 import type { FrozenRun } from '../snapshot/frozen';
 import type { RunState } from '../log/state';
 import { figure } from '../../quantity';
@@ -14,6 +15,8 @@ export interface OvershootOptions {
   follow: { scale: number; total: number; surplus: number; room?: string; holds: boolean };
   /** The plan's weights stay: how far the ratio ends off, a share, and what that does. */
   keep: { off: number; words: string; harms: boolean };
+  /** A portion of a mixed pot: its ratio stays, its colours are weaker by a share, and the pot is short of so much for others, g. */
+  portion?: { weaker: number; short: number };
   /** Begun again: what is in is lost, g. */
   over: { wasted: number };
 }
@@ -50,8 +53,35 @@ export function overshootOptions(
   return {
     follow: { scale: parts.scale, total, surplus: total - sum((w) => w.weight), ...roomFor(made, total) },
     keep: kept(made, frozen, state, mixId),
-    over: { wasted: sum((w) => inIt(w) ?? 0) }
+    over: { wasted: sum((w) => inIt(w) ?? 0) },
+    ...portionOf(frozen, state, made, parts.scale)
   };
+}
+
+/** What more of a mixed pot in one of its cups does: no ratio moves, but a colour and the pot do. */
+function portionOf(
+  frozen: FrozenRun,
+  state: RunState,
+  { splitMix }: Made,
+  scale: number
+): Pick<OvershootOptions, 'portion'> {
+  if (!splitMix) return {};
+  const pot = booksOf(frozen, state).get(splitMix.mixId);
+  return { portion: { weaker: 1 - 1 / scale, short: pot?.short ?? 0 } };
+}
+
+/** What a mix comes to where all of it becomes so many times as much, g, and whether its vessel holds that. */
+export function grownTo(
+  frozen: FrozenRun,
+  state: RunState,
+  mixId: string,
+  times: number
+): { total: number; room?: string; holds: boolean } {
+  const made = madeIn(frozen, mixId);
+  if (!made) return { total: 0, holds: true };
+  const put = made.mix.weighings.filter((w) => w.kind !== 'reserve');
+  const total = put.reduce((s, w) => s + Math.max(w.weight * times, inMix(state, mixId, w.key) ?? 0), 0);
+  return { total, ...roomFor(made, total) };
 }
 
 const actualOf = (actual: number | undefined) => (actual === undefined ? {} : { actual });

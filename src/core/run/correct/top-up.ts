@@ -1,4 +1,7 @@
-import { weighOutCup, type WeighedCup } from '../../batch';
+import { PORTION, weighOutCup, type WeighedCup } from '../../batch';
+import { booksOf, potOf } from '../amounts/ledger';
+import type { RunState } from '../log/state';
+import type { FrozenRun } from '../snapshot/frozen';
 import type { Problem } from '../../problem';
 import type { Plan } from '../../document';
 import type { Shelf } from '../../shelf';
@@ -39,6 +42,35 @@ export function topUpCup(plan: Plan, shelf: Shelf, cupId: string, ml: number): T
     window: behaviour.pourUntil(out.balance.mixed, roomIn(plan.bench)),
     problems: small ? [tooSmall(out.balance.mixed, base.leastMix)] : []
   };
+}
+
+/** More of a cup out of the pot it was filled from: what is still in there, and its colours with it. */
+export interface MoreFromPot {
+  lines: { key: string; name: string; grams: number; division: number }[];
+  /** What the pot keeps over what its other cups still want, g. */
+  spare: number;
+}
+
+/**
+ * What to take out of a mix's pot, and of its colours, for so many grams more of it; undefined where it has no pot, or where that
+ * has not so much over. Its clock is the pot's.
+ */
+export function moreFromPot(
+  frozen: FrozenRun,
+  state: RunState,
+  mixId: string,
+  grams: number
+): MoreFromPot | undefined {
+  const pot = booksOf(frozen, state).get(potOf(state, mixId) ?? '');
+  if (!pot || state.lost.has(pot.mixId) || !(grams > 0)) return undefined;
+  const own = state.tasks.flatMap(({ task }) =>
+    task.kind === 'weigh' && task.mixId === mixId && !task.takeOut ? [task] : []
+  );
+  const times = grams / own.reduce((s, t) => s + t.grams, 0);
+  const lines = own.map(({ key, name, division, grams: g }) => ({ key, name, division, grams: g * times }));
+  const spare = pot.left - pot.wanted;
+  const taken = lines.find((l) => l.key === PORTION)?.grams ?? 0;
+  return taken > 0 && taken <= spare ? { lines, spare: spare - taken } : undefined;
 }
 
 const tooSmall = (mixed: number, least: number): Problem => ({

@@ -57,6 +57,8 @@ export const RunEvent = z.discriminatedUnion('type', [
   z.object({ ...base, type: z.literal('checked'), task, condition: z.number().int().min(0).max(20) }),
   /** The mix stays as it is, off its ratio; nothing more is scaled or topped up for it. */
   z.object({ ...base, type: z.literal('accepted'), mixId: named }),
+  /** More of a colour went in than was aimed at: everything else of its mix follows it, or it stays that much stronger. */
+  z.object({ ...base, type: z.literal('overdosed'), task, way: z.enum(['follow', 'keep']) }),
   /** The mix is begun again: what was in it is lost. */
   z.object({ ...base, type: z.literal('restarted'), mixId: named }),
   /** What is left over in a cup once everything is poured, weighed. */
@@ -86,7 +88,15 @@ export const RunEvent = z.discriminatedUnion('type', [
   /** Taken out of the cavities of a group again, g in all. */
   z.object({ ...base, type: z.literal('withdrew'), groupId: named, grams }),
   /** Poured by mistake into other cavities than the task says, g in all. */
-  z.object({ ...base, type: z.literal('misplaced'), task, groupId: named, grams }),
+  z.object({
+    ...base,
+    type: z.literal('misplaced'),
+    task,
+    groupId: named,
+    grams,
+    /** Which cavity of the group, from 1; absent where several were poured into. */
+    cavity: z.number().int().min(1).max(1000).optional()
+  }),
   /** Something else went in than the task says: what, and which colourant of the shelf where it is one. */
   z.object({ ...base, type: z.literal('swapped'), task, instead: text, colourantId: named.optional() }),
   /** A gesture was made more often than planned. */

@@ -24,12 +24,15 @@ export function foldCup(f: CupFolding, mixId: string, division: number): CupStat
       ...(t.status === 'done' ? { actual: inOf(t) ?? 0 } : {})
     }))
   );
-  const scale = accepted ? 1 : mix.scale;
+  const followed = byColour(weighs);
+  const scale = accepted ? 1 : Math.max(mix.scale, followed);
   for (const t of weighs) t.target = t.task.grams * scale;
   const stirred = f.tasks.find(
     (t) => t.task.kind === 'stir' && t.task.mixId === mixId && t.status !== 'open'
   );
-  const short = shortPart(parts, scale, division);
+  const follows =
+    followed > 1 ? weighs.filter((t) => !t.task.byEye && !t.task.creeps && !t.task.takeOut) : parts;
+  const short = shortOf(follows, scale, division);
   if (short && !accepted && !stirred && !f.topUp) f.topUp = short;
   const zero = zeroOf(f, mixId, weighs);
   return {
@@ -42,11 +45,16 @@ export function foldCup(f: CupFolding, mixId: string, division: number): CupStat
   };
 }
 
-/** A part that is in, and that an overshoot of another has left short: more than two divisions and half a percent. */
-function shortPart(parts: readonly WeighState[], scale: number, division: number): TopUp | undefined {
+/** How much bigger a mix is to be, for colours of which more went in and that everything else follows; 1 where none is. */
+const byColour = (weighs: readonly WeighState[]): number =>
+  Math.max(1, ...weighs.map((t) => (t.over === 'follow' ? (inOf(t) ?? 0) / t.task.grams : 1)));
+
+/** What is in, and what an overshoot of another has left short: more than two divisions and half a percent. */
+function shortOf(parts: readonly WeighState[], scale: number, division: number): TopUp | undefined {
   for (const t of parts) {
     const grams = t.task.grams * scale - (inOf(t) ?? 0);
-    const least = Math.max(2 * division, 0.005 * t.task.grams * scale) - 1e-9;
+    const least =
+      Math.max(2 * (t.task.part ? division : t.task.division), 0.005 * t.task.grams * scale) - 1e-9;
     if (t.status === 'done' && grams > least) return { task: t.task, grams };
   }
   return undefined;

@@ -15,7 +15,7 @@ export function restart(f: Folding, mixId: string, at: number): void {
     if (task.kind === 'weigh' && grams !== undefined && doneAt !== undefined)
       f.wasted.push({ task, grams, at: doneAt, ...(entry.instead ? { instead: entry.instead } : {}) });
     entry.status = 'open';
-    for (const gone of ['actual', 'assumed', 'instead', 'doneAt'] as const) delete entry[gone];
+    for (const gone of ['actual', 'assumed', 'instead', 'doneAt', 'over'] as const) delete entry[gone];
   }
   // What was spilled or stirred in went with the cup that is begun again.
   f.mishaps = f.mishaps.map((m) => (m.of === mixId ? { ...m, over: true } : m));

@@ -23,12 +23,13 @@ const DOES: { [K in OnTask['type']]: (f: Folding, entry: TaskState, event: Of<K>
   chosen: (f, _, { task }) => (f.chosen = task),
   swapped: (_, entry, { instead, colourantId }) =>
     (entry.instead = { name: instead, ...(colourantId === undefined ? {} : { colourantId }) }),
+  overdosed: (_, entry, { way }) => (entry.over = way),
   gestured: (_, entry, { times }) => (entry.extra = (entry.extra ?? 0) + times),
   repeated: (_, entry, { at }) => repeat(entry, at),
   postponed: (_, entry, { until }) => (entry.until = until),
-  misplaced: (f, entry, { id, at, grams, groupId }) => {
+  misplaced: (f, entry, { id, at, grams, groupId, cavity }) => {
     const of = 'mixId' in entry.task ? entry.task.mixId : '';
-    f.mishaps.push({ id, at, kind: 'misplaced', of, grams, groupId });
+    f.mishaps.push({ id, at, kind: 'misplaced', of, grams, groupId, ...(cavity ? { cavity } : {}) });
     groupOf(f, groupId).lastPour = at;
   }
 };

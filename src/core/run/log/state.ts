@@ -13,6 +13,8 @@ export interface TaskState {
   assumed?: number;
   /** What went in instead of what the plan says, and the colourant it was where that is known. */
   instead?: { name: string; colourantId?: string };
+  /** More of a colour is in than was aimed at: everything else follows it, or it stays stronger. */
+  over?: 'follow' | 'keep';
   /** How often more than planned a gesture was made. */
   extra?: number;
   doneAt?: number;
@@ -35,6 +37,8 @@ export interface Mishap {
   part?: string;
   /** The cavities that were poured into by mistake. */
   groupId?: string;
+  /** Which of them, from 1, where it was one. */
+  cavity?: number;
   /** The lines of a top-up. */
   lines?: readonly { key: string; grams: number }[];
   /** The mix was begun again since: it is in no cup any more. */

@@ -70,18 +70,24 @@ function cups({ cups, common }: Computed): Check {
   };
 }
 
-/** What lies ready, in the order it is wanted: tools the steps name, then sticks from light to dark. */
+/** What lies ready, in the order it is wanted: tools the steps name, then sticks in the order the cups are stirred. */
 function tools(plan: Plan, computed: Computed): Check {
   const named = plan.steps.flatMap((s) => (s.muted ? [] : (s.tool ?? [])));
-  const letters = computed.lightToDark.flatMap(
-    (id) => computed.cups.find((c) => c.cupId === id)?.letter ?? []
-  );
-  const sticks = letters.length > 1 ? [`stir from light to dark: ${letters.join(', ')}`] : [];
+  const letters = stirred(computed);
+  const sticks = letters.length > 1 ? [`cups are stirred in this order: ${letters.join(', ')}`] : [];
   return {
     id: 'tools',
     words: 'Tools lie in order',
     more: [...new Set(named), 'a stick for each cup', ...sticks]
   };
+}
+
+/** Letters of the cups that are mixed, as the work goes: each once. */
+function stirred({ sequence, cups }: Computed): string[] {
+  const letters = sequence.flatMap((item) =>
+    item.kind === 'mix' ? (cups.find((c) => c.cupId === item.cupId)?.letter ?? []) : []
+  );
+  return [...new Set(letters)];
 }
 
 const kit = ({ cautions }: Computed): Check => ({

@@ -2,7 +2,7 @@ import { WEIGHING_MINUTES } from '../../schedule';
 import type { FrozenRun } from '../snapshot/frozen';
 import { gateOpening, statesIn, type Moment } from './gate';
 import { isReady, orderOf } from './ready';
-import { demouldFromNow, pourUntilNow, refitGate } from '../times/refit';
+import { demouldNow, pourUntilNow, refitGate } from '../times/refit';
 import type { RunState, TaskState } from '../log/state';
 import type { GateTask, Task } from './task';
 
@@ -75,9 +75,15 @@ function offered(frozen: FrozenRun, state: RunState, { task }: TaskState, moment
     case 'demould': {
       const zero = state.groups.get(task.groupId)?.lastPour;
       if (zero === undefined) return [];
-      const from = zero + demouldFromNow(frozen, state, task).now * MINUTE;
-      const due = zero + task.to * MINUTE;
-      return [{ task, due, ...(moment.now < from ? { notBefore: from, why: 'not firm yet' } : {}) }];
+      const edges = demouldNow(frozen, state, task);
+      const from = zero + edges.from.now * MINUTE;
+      return [
+        {
+          task,
+          due: zero + edges.to.now * MINUTE,
+          ...(moment.now < from ? { notBefore: from, why: 'not firm yet' } : {})
+        }
+      ];
     }
     case 'weigh': {
       const early = tooEarly(frozen, state, task, moment);

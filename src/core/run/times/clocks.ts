@@ -1,6 +1,6 @@
 import type { FrozenRun } from '../snapshot/frozen';
 import { gateOpening, statesIn, type Moment } from '../tasks/gate';
-import { demouldFromNow, pourUntilNow, refitGate, type Moved } from './refit';
+import { demouldNow, pourUntilNow, refitGate, type Moved } from './refit';
 import type { RunState } from '../log/state';
 
 const MINUTE = 60_000;
@@ -71,16 +71,10 @@ const demouldClocks = (frozen: FrozenRun, state: RunState): Clock[] =>
       (t) => t.task.kind === 'pour' && t.task.groupId === task.groupId && t.status === 'open'
     );
     if (zero === undefined || pouring) return [];
-    const from = demouldFromNow(frozen, state, task);
+    const { from, to } = demouldNow(frozen, state, task);
+    const clock = { of: task.groupId, zero };
     return [
-      {
-        id: task.id,
-        kind: 'demould',
-        of: task.groupId,
-        zero,
-        due: zero + from.now * MINUTE,
-        ...movedBy(from)
-      },
-      { id: `late:${task.groupId}`, kind: 'late', of: task.groupId, zero, due: zero + task.to * MINUTE }
+      { ...clock, id: task.id, kind: 'demould', due: zero + from.now * MINUTE, ...movedBy(from) },
+      { ...clock, id: `late:${task.groupId}`, kind: 'late', due: zero + to.now * MINUTE, ...movedBy(to) }
     ];
   });

@@ -228,19 +228,43 @@ export function refitGate(
   return { gate: { ...gate, minutes: found.now, all }, moved: found };
 }
 
-/** The early edge of demoulding, minutes from the last pour: later where the room is colder than planned. */
-export function demouldFromNow(
+/** How a group's last layer cures against its plan: as a factor on its times, by the room as read and by how its cup ran, and why. */
+function courseOf(frozen: FrozenRun, state: RunState, groupId: string) {
+  const layer = lastLayer(frozen, state, groupId);
+  if (!layer) return undefined;
+  const firm = (room: Room) => layer.behaviour.layerFirm(layer.mm, room);
+  const [before, after] = [firm(plannedRoom(frozen, state, layer.at)), firm(roomOf(frozen, state, layer.at))];
+  const { factor, why } = paceSoFar(frozen, state, layer.mixId);
+  const byRoom = before > 0 && Number.isFinite(after / before) ? after / before : 1;
+  return {
+    layer,
+    before,
+    after: after * factor,
+    change: byRoom * factor,
+    why: [roomWords(frozen, state), why]
+  };
+}
+
+/**
+ * The edges of demoulding, minutes from the last pour, as planned and as they look now: both later in a colder room and for a cup
+ * that ran slowly. The data sheet's hours are the least it waits, whatever a warm room promises.
+ */
+export function demouldNow(
   frozen: FrozenRun,
   state: RunState,
   task: Extract<Task, { kind: 'demould' }>
-): Moved {
-  const layer = lastLayer(frozen, state, task.groupId);
-  if (!layer) return { planned: task.from, now: task.from, why: '' };
-  const firm = (room: Room) => layer.behaviour.layerFirm(layer.mm, room);
-  const before = firm(plannedRoom(frozen, state, layer.at));
-  const after = firm(roomOf(frozen, state, layer.at));
-  const floor = layer.base.demouldHours.from * 60;
-  // Where the data sheet's hours were the later, they stay the least.
-  const now = task.from > before + 1 ? Math.max(task.from, after) : Math.max(floor, after);
-  return moved(task.from, Math.min(now, Math.max(task.to, task.from)), [roomWords(frozen, state)]);
+): { from: Moved; to: Moved } {
+  const course = courseOf(frozen, state, task.groupId);
+  const same = (planned: number): Moved => ({ planned, now: planned, why: '' });
+  if (!course) return { from: same(task.from), to: same(task.to) };
+  const { layer, before, after, change, why } = course;
+  const later = Math.max(1, change);
+  const floor = layer.base.demouldHours.from * 60 * later;
+  // Where the data sheet's hours were the later of both, they stay it.
+  const from = Math.max(task.from > before + 1 ? task.from * later : floor, after);
+  const to = Math.max(task.to * change, Math.min(from, task.to * later));
+  return {
+    from: moved(task.from, Math.min(from, Math.max(to, task.from)), why),
+    to: moved(task.to, Math.max(to, task.from), why)
+  };
 }

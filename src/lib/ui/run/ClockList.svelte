@@ -1,4 +1,4 @@
-<!-- Each window draining: cups to pour, the gate waited for, demoulding's two edges. -->
+<!-- Each window draining, the most pressing largest: cups to pour, the gate waited for, demoulding's two edges. -->
 <script lang="ts">
   import type { RunFigures } from '$core/run';
   import { clock, duration } from '$core/quantity';
@@ -24,7 +24,7 @@
 
 <h2 class="label font-sans !text-[0.95rem]">Clocks</h2>
 <ul class="mt-3 space-y-5">
-  {#each clocks as c (c.id)}
+  {#each clocks as c, i (c.id)}
     {@const share = Math.max(0, Math.min(1, (c.due - now) / (c.due - c.zero)))}
     {@const cup = cupOf(c.of)}
     <li class="flex items-center gap-3" data-clock={c.id}>
@@ -41,7 +41,9 @@
         </svg>
       {/if}
       <div class="min-w-0 flex-1">
-        <p class="truncate text-[1.05rem] text-ink-2">{nameOf(c)} · {WORDS[c.kind]}</p>
+        <p class="truncate {i ? 'text-[1.05rem] text-ink-2' : 'text-[1.5rem] leading-tight'}">
+          {nameOf(c)} · {WORDS[c.kind]}
+        </p>
         <div class="mt-1.5 h-2.5 overflow-hidden rounded-full bg-sunk">
           <div class="h-full" style="width:{share * 100}%;background:{tone(c, share)}"></div>
         </div>
@@ -51,7 +53,7 @@
           </p>{/if}
       </div>
       <strong
-        class="text-[1.5rem]"
+        class={i ? 'text-[1.5rem]' : 'text-[2.1rem]'}
         style="color:{c.kind === 'pour' || c.due <= now ? tone(c, share) : 'inherit'}"
         >{opens(c) && c.due <= now ? 'now' : clock((c.due - now) / 1000)}</strong
       >

@@ -43,7 +43,7 @@
 <ol class="mt-2 space-y-1.5 text-[1.1rem]">
   {#each next as entry, i (entry.task.id)}
     {@const words = taskWords(entry.task, computed)}
-    <li class={i > 1 ? 'text-ink-2' : ''}>
+    <li class={i === 0 ? 'text-[1.5rem] leading-tight' : i > 1 ? 'text-ink-2' : ''}>
       <strong>{words.act}</strong>
       {inWords(words.rest)}
       {#if entry.task.kind === 'weigh'}· {weighing(
@@ -71,9 +71,7 @@
             {inWords(words.rest)}
             {#if c.notBefore !== undefined && c.notBefore > now}
               <span class="block text-[0.95rem] font-normal text-ochre"
-                >{Number.isFinite(c.notBefore)
-                  ? `not for another ${clock((c.notBefore - now) / 1000)}`
-                  : 'not yet'}{c.why ? `: ${inWords(c.why)}` : ''}</span
+                >{`begin in ${clock((c.notBefore - now) / 1000)}`}{c.why ? `: ${inWords(c.why)}` : ''}</span
               >
             {:else if c.due !== undefined}
               <span class="block text-[0.95rem] font-normal {c.due < now ? 'text-cinnabar' : 'text-ink-2'}"

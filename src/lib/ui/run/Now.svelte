@@ -6,6 +6,7 @@
   import { inWords, volume } from '$lib/preferences.svelte';
   import type { RunDesk } from '$lib/run/run-desk.svelte';
   import CupMark from '../drawing/CupMark.svelte';
+  import Again from './now/Again.svelte';
   import BigNumber from './now/BigNumber.svelte';
   import ColourOver from './now/ColourOver.svelte';
   import Demould from './now/Demould.svelte';
@@ -82,7 +83,9 @@
     </ul>
   {:else if instruction.kind === 'do' || instruction.kind === 'make'}
     {@const left = (instruction.task.attended + instruction.task.unattended) * 60 - since}
-    {#if instruction.task.attended + instruction.task.unattended > 0}
+    {#if instruction.kind === 'do' && (instruction.task.times ?? 1) > 1}
+      <Again {desk} task={instruction.task} />
+    {:else if instruction.task.attended + instruction.task.unattended > 0}
       <BigNumber value={clock(Math.max(0, left))} words={left > 0 ? 'to go' : 'long enough'} />
     {/if}
     {#if instruction.kind === 'do'}
@@ -119,12 +122,6 @@
   <Doubt {desk} />
 
   {#if instruction.mixId}<ColourOver {desk} mixId={instruction.mixId} />{/if}
-
-  {#if desk.problem}
-    <p class="mt-4 border-l-4 border-cinnabar bg-cinnabar-soft px-4 py-3 text-[1.1rem]" role="alert">
-      {desk.problem}
-    </p>
-  {/if}
 {/if}
 
 <Lately {desk} />

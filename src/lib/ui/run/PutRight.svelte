@@ -229,14 +229,22 @@
                   label="Into which cavities"
                   value={group.value}
                   options={groups}
-                  onchange={(v) => (right.groupId = v)}
+                  onchange={(v) => {
+                    right.groupId = v;
+                    right.cavity = 0;
+                  }}
                   class="!min-h-[64px] flex-1"
                 />
-                {@render amount('How much')}
+                <Choice
+                  label="Which cavity"
+                  value={`${right.cavity}`}
+                  options={right.cavities}
+                  onchange={(v) => (right.cavity = Number(v))}
+                  class="!min-h-[64px] w-36"
+                />
+                {@render amount('How much', Math.max(0.01, right.pourable))}
               </div>
-              {@render go('It went there', () =>
-                right.tell({ type: 'misplaced', task: pour.value, groupId: group.value, grams })
-              )}
+              {@render go('It went there', () => right.misplaced())}
             {:else}<p>No cup has anything to pour.</p>{/if}
           {:else if what === 'withdrew'}
             {#if group}

@@ -1,4 +1,4 @@
-<!-- The foot of a run: the one big confirm, and what else a hand may want, each with its key. -->
+<!-- The foot of a run: why something was not taken, the one big confirm, and what else a hand may want, each with its key. -->
 <script lang="ts">
   import type { RunDesk } from '$lib/run/run-desk.svelte';
 
@@ -24,6 +24,14 @@
   ]);
 </script>
 
+{#if desk.problem}
+  <p
+    class="shrink-0 border-t-4 border-cinnabar bg-cinnabar-soft px-7 py-2.5 text-[1.25rem] font-semibold max-sm:px-3"
+    role="alert"
+  >
+    {desk.problem}
+  </p>
+{/if}
 <footer
   class="grid shrink-0 auto-cols-fr grid-flow-col gap-3 border-t border-rule bg-sheet px-7 py-3.5 max-sm:grid-flow-row max-sm:grid-cols-3 max-sm:gap-2 max-sm:px-3 max-sm:py-2"
 >

@@ -1,6 +1,6 @@
 <!-- A run on the whole screen: now, next, clocks, one big confirm. The same for a run that is kept and for a rehearsal. -->
 <script lang="ts">
-  import type { Snippet } from 'svelte';
+  import { onMount, type Snippet } from 'svelte';
   import { clock as clockWords } from '$core/quantity';
   import { CUE_NOTES, cueOf } from '$lib/run/cue';
   import { isTyping } from '$lib/page/keys';
@@ -50,6 +50,8 @@
   let flash = $state(false);
   let asking = $state<'note' | 'problem' | 'state' | 'help' | 'short' | 'right'>();
   let hand = $state<ReturnType<typeof Now>>();
+
+  onMount(() => desk.comeBack());
 
   // A gate that opens and a window that is about to close are said aloud once, and flashed.
   let announced = new Set<string>();
@@ -120,6 +122,12 @@
     // Where words are mended or a button of its own is pressed, keys do what they do there.
     if (event.target instanceof Element && event.target.closest('[data-own-keys]')) return;
     const typing = isTyping(event);
+    // What is typed is left with Escape; then keys do what the buttons say.
+    if (typing && event.key === 'Escape' && event.target instanceof HTMLElement) {
+      event.preventDefault();
+      event.target.blur();
+      return;
+    }
     if (event.key === ' ' || (event.key === 'Enter' && typing)) {
       if (event.target instanceof HTMLButtonElement) event.target.blur();
       event.preventDefault();

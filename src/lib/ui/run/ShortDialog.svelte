@@ -3,8 +3,7 @@
   import Table from '../Table.svelte';
   import Choice from '../forms/Choice.svelte';
   import { Dialog } from 'bits-ui';
-  import { topUpCup } from '$core/run';
-  import { booksOf, planFromRun, type FrozenRun, type RunState } from '$core/run';
+  import { booksOf, moreFromPot, planFromRun, topUpCup, type FrozenRun, type RunState } from '$core/run';
   import type { EventBody } from '../../run/run-log.svelte';
   import { holdsFor, weighing } from '$core/quantity';
   import ProblemNote from '../ProblemNote.svelte';
@@ -23,33 +22,58 @@
     ontell: (told: EventBody) => unknown;
     onclose: () => void;
   } = $props();
-  let cupId = $state<string>();
+  let mixId = $state<string>();
   let typed = $state<number>();
   const computed = $derived(frozen.computed);
   // To the recipe as it was really weighed, where that differs from the plan.
   const real = $derived(
     planFromRun(frozen.file.plan, computed, run, { id: frozen.file.plan.id, name: frozen.file.plan.name })
   );
-  const cups = $derived(computed.cups.filter((c) => c.balance.pouredMl > 0));
-  const books = $derived([...booksOf(frozen, run).values()]);
-  /** The cup that is asked about; the one that is shortest of what it still pours, where one is. */
-  const shortest = $derived(books.reduce((a, b) => (b.short > a.short ? b : a), books[0]!));
-  const cup = $derived(cups.find((c) => c.cupId === (cupId ?? shortest?.cupId)) ?? cups[0]);
-  const missing = $derived.by(() => {
-    const own = books.filter((b) => b.cupId === cup?.cupId).reduce((s, b) => s + b.short, 0);
-    return cup && own > 0 && cup.density > 0 ? Math.ceil((own / cup.density) * 10) / 10 : undefined;
-  });
+  const books = $derived(booksOf(frozen, run));
+  /** Every mix of a cup that is weighed, with what it is short of. */
+  const mixes = $derived(
+    computed.cups.flatMap((cup) =>
+      cup.mixes
+        .filter((m) => m.weighings.length > 0)
+        .map((m, i) => ({
+          mixId: m.mixId,
+          cup,
+          name: `${cup.letter} ${cup.name}${cup.mixes.length > 1 ? `, mix ${i + 1}` : ''}`,
+          short: books.get(m.mixId)?.short ?? 0
+        }))
+    )
+  );
+  /** The one that is asked about; the one that is shortest of what it still pours, where one is. */
+  const shortest = $derived(mixes.reduce((a, b) => (b.short > a.short ? b : a), mixes[0]!));
+  const mix = $derived(mixes.find((m) => m.mixId === mixId) ?? shortest);
+  const missing = $derived(
+    mix && mix.short > 0 && mix.cup.density > 0
+      ? Math.ceil((mix.short / mix.cup.density) * 10) / 10
+      : undefined
+  );
   const ml = $derived(typed ?? missing ?? 40);
-  const extra = $derived(cup ? topUpCup(real, frozen.file.shelf, cup.cupId, ml) : undefined);
+  const fromPot = $derived(mix ? moreFromPot(frozen, run, mix.mixId, ml * mix.cup.density) : undefined);
+  const extra = $derived(mix ? topUpCup(real, frozen.file.shelf, mix.cup.cupId, ml) : undefined);
+  /** What is put in: out of the pot where that still has it, else mixed anew. */
+  const lines = $derived(
+    fromPot?.lines ??
+      extra?.weighings.map(({ key, name, counted, division, weight }) => ({
+        key,
+        name: counted ? `${name}, ${counted}` : name,
+        division,
+        grams: weight
+      }))
+  );
 
   function keep() {
-    if (!cup || !extra) return;
+    if (!mix || !lines) return;
     ontell({
       type: 'topped',
-      mixId: cup.cupId,
-      lines: extra.weighings.map((w) => ({ key: w.key, grams: w.weight }))
+      mixId: mix.mixId,
+      lines: lines.map(({ key, grams }) => ({ key, grams }))
     });
     typed = undefined;
+    mixId = undefined;
     onclose();
   }
 </script>
@@ -64,10 +88,10 @@
       <div class="mt-3 flex items-center gap-3">
         <Choice
           label="Which cup"
-          value={cup?.cupId ?? ''}
-          options={cups.map((c) => ({ value: c.cupId, label: `${c.letter} ${c.name}` }))}
+          value={mix?.mixId ?? ''}
+          options={mixes.map((m) => ({ value: m.mixId, label: m.name }))}
           onchange={(v) => {
-            cupId = v;
+            mixId = v;
             typed = undefined;
           }}
           class="!min-h-[64px] flex-1"
@@ -83,31 +107,38 @@
           /></span
         >
       </div>
-      {#if extra}
+      {#if missing}<p class="mt-3 font-semibold">
+          What is left of it is {weighing(mix.short, computed.division)} short of what it still pours.
+        </p>{/if}
+      {#if lines}
         <Table
           class="mt-4"
           testid="top-up"
-          rows={extra.weighings}
+          rows={lines}
           columns={[
-            { id: 'what', text: (w) => `${w.name}${w.counted ? `, ${w.counted}` : ''}` },
+            { id: 'what', text: (w) => w.name },
             {
               id: 'grams',
               num: true,
-              text: (w) => weighing(w.weight, w.division),
+              text: (w) => weighing(w.grams, w.division),
               class: 'text-[1.3rem] font-bold'
             }
           ]}
         />
-        <p class="mt-2 text-ink-2">
-          By what this cup was weighed, with its own clock: pourable for {holdsFor(extra.window)} after mixing.
-        </p>
-        {#each extra.problems as problem, i (i)}<ProblemNote {problem} />{/each}
-        {#if missing}<p class="mt-2 font-semibold">
-            What is left of it is {weighing(
-              books.filter((b) => b.cupId === cup?.cupId).reduce((s, b) => s + b.short, 0)
-            )} short of what it still pours.
-          </p>{/if}
+        {#if fromPot}
+          <p class="mt-2 text-ink-2">
+            The mixing pot still has it, and {weighing(fromPot.spare, computed.division)} over. It pours as long
+            as the pot does.
+          </p>
+        {:else if extra}
+          <p class="mt-2 text-ink-2">
+            By what this cup was weighed, with its own clock: pourable for {holdsFor(extra.window)} after mixing.
+          </p>
+          {#each extra.problems as problem, i (i)}<ProblemNote {problem} />{/each}
+        {/if}
         <button class="button go mt-3 min-h-[64px] w-full" onclick={keep}>Mixed and poured in</button>
+      {:else}
+        <p class="mt-4">Nothing can be mixed more of it here: it is made of other cups. Mix more of those.</p>
       {/if}
     </Dialog.Content>
   </Dialog.Portal>

@@ -1,22 +1,67 @@
-<!-- More of a colour is in than planned: what it comes to, and what brings it back. -->
+<!-- More of a colour is in than planned: what it comes to, and the three ways out. -->
 <script lang="ts">
+  import { weighing } from '$core/quantity';
   import { coloursOver } from '$core/run';
+  import { inWords } from '$lib/preferences.svelte';
   import type { RunDesk } from '$lib/run/run-desk.svelte';
 
   let { desk, mixId }: { desk: RunDesk; mixId: string } = $props();
+
+  const log = $derived(desk.given.log);
+  const g = $derived((grams: number) => weighing(grams, desk.computed.division));
 </script>
 
 {#each desk.run.cups.get(mixId)?.coloured ? [] : coloursOver(desk.frozen, desk.run, mixId) as over, i (i)}
-  <p
+  <div
     class="mt-4 border-l-4 px-4 py-3 text-[1.05rem] {over.past
       ? 'border-cinnabar bg-cinnabar-soft'
       : 'border-ochre bg-ochre-soft'}"
     data-testid="colour-over"
   >
-    <strong>More {over.name} than planned:</strong>
-    {over.now.toFixed(2)} % instead of {Number(over.planned.toFixed(2))} %{#if over.past}, past its
-      {Number(over.past.limit.toFixed(2))} %: {over.past.reason}{:else}, inside its limit; the colour is
-      stronger{/if}.
-    {(over.more * 100).toFixed(0)} % more of everything else brings it back; undo, if it can be taken out.
-  </p>
+    <p class="text-[2.4rem] leading-tight font-bold">
+      {over.now.toFixed(2)} % instead of {Number(over.planned.toFixed(2))} %
+    </p>
+    <p class="mt-1">
+      <strong>More {over.name} than planned</strong>{#if over.past}, past its
+        {Number(over.past.limit.toFixed(2))} %: {over.past.reason}{:else}, inside its limit{/if}.
+    </p>
+    <ul class="mt-3 grid gap-3 leading-snug sm:grid-cols-3">
+      <li>
+        <button
+          class="button min-h-[56px] w-full"
+          disabled={!desk.given.conducting}
+          onclick={() => log.tell({ type: 'overdosed', task: over.taskId, way: 'follow' })}
+        >
+          {(over.more * 100).toFixed(0)} % more of everything else
+        </button>
+        <p class="mt-1">
+          The colour is as planned; {g(over.total)} in all{#if over.room}; <span
+              class={over.holds ? '' : 'font-bold text-cinnabar'}>{inWords(over.room)}</span
+            >{/if}.
+        </p>
+      </li>
+      <li>
+        <button
+          class="button min-h-[56px] w-full"
+          disabled={!desk.given.conducting}
+          onclick={() => log.tell({ type: 'overdosed', task: over.taskId, way: 'keep' })}
+        >
+          Keep it stronger
+        </button>
+        <p class="mt-1">
+          {(over.more * 100).toFixed(0)} % more colour{over.past ? '; its limit is passed' : ''}.
+        </p>
+      </li>
+      <li>
+        <button
+          class="button min-h-[56px] w-full"
+          disabled={!desk.given.conducting}
+          onclick={() => log.tell({ type: 'restarted', mixId })}
+        >
+          Start this cup over
+        </button>
+        <p class="mt-1">What is in it is lost. Undo, if the colour can be taken out.</p>
+      </li>
+    </ul>
+  </div>
 {/each}

@@ -13,7 +13,10 @@
   const early = $derived(
     desk.clocks.find((c) => c.id === instruction.key)?.due ?? zero + instruction.task.from * 60_000
   );
-  const late = $derived(zero + instruction.task.to * 60_000);
+  const late = $derived(
+    desk.clocks.find((c) => c.id === `late:${instruction.task.groupId}`)?.due ??
+      zero + instruction.task.to * 60_000
+  );
 </script>
 
 {#if now < early}

@@ -31,8 +31,8 @@
   </div>
 {:else if cupState?.accepted}
   <p class="mt-5 border-l-4 border-ochre bg-ochre-soft px-4 py-3 text-[1.05rem]">
-    This cup keeps the plan’s weights, off its ratio{cupState.ratioError
-      ? ` by ${(cupState.ratioError * 100).toFixed(1)} %`
-      : ''}.
+    This cup keeps the plan’s weights{ways?.portion
+      ? ''
+      : `, off its ratio${cupState.ratioError ? ` by ${(cupState.ratioError * 100).toFixed(1)} %` : ''}`}.
   </p>
 {/if}

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { displayOf, reading } from '$core/quantity';
   import { CUE_WORDS, cueOf } from '$lib/run/cue';
-  import type { Instruction } from '$lib/run/instruction';
+  import { vesselOf, type Instruction } from '$lib/run/instruction';
   import type { RunDesk } from '$lib/run/run-desk.svelte';
   import WeighBar from '../WeighBar.svelte';
   import BigNumber from './BigNumber.svelte';
@@ -49,6 +49,20 @@
     value={g(aim)}
     words={instruction.before ? `${unit} on the scale, ${g(instruction.target)} more` : unit}
   />
+{/if}
+{#if desk.freshOnScale}
+  {@const off = onPan !== undefined && Math.abs(onPan.grams) > 3 * division}
+  <p
+    class="mt-3 border-l-4 px-4 py-2 text-[1.25rem] {off
+      ? 'border-ochre bg-ochre-soft font-bold'
+      : 'border-rule-strong'}"
+    role="status"
+    data-testid="fresh-on-scale"
+  >
+    Put {vesselOf(instruction.task, desk.computed)} on the scale, then tare it to 0{off
+      ? `: it reads ${g(onPan.grams)} ${unit}`
+      : ''}.
+  </p>
 {/if}
 {#if cup || instruction.cupId}
   <WeighBar
