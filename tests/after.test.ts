@@ -90,7 +90,8 @@ describe('inspection', () => {
 
   it('places a defect on the face, calls it a feature, says where the piece goes, and measures a colour', async () => {
     await bench.page.locator('[role="tab"]:first-child').click();
-    await bench.choose('Add a defect of the mould side', 'bubbles on the mould face');
+    await bench.click('Add a defect of the mould side');
+    await bench.click('bubbles on the mould face');
     await bench.click('Place bubbles on the mould face on the mould side');
     await bench.choose('Where piece 1 goes', 'remelt');
     await bench.says('[data-testid="inspect"]', 'bubbles on the mould face');

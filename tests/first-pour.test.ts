@@ -256,7 +256,8 @@ describe('the first pour, from a mould to the record', () => {
     await bench.says('[aria-label="Inspect"]', '0 of 6 looked at');
     const face = '[data-face="mould face"]';
     // A defect and no grade: the piece is not good, it is ungraded.
-    await bench.choose('Add a defect of the mould side', 'bubbles on the mould face');
+    await bench.click('Add a defect of the mould side');
+    await bench.click('bubbles on the mould face');
     await bench.says(face, 'bubbles on the mould face');
     await bench.says('[aria-label="Inspect"]', '1 of 6 looked at, 1 without a grade');
     await bench.page.locator(`${face} ::-p-text(second)`).click();

@@ -18,10 +18,7 @@ export interface Mistake {
   make(made: WellMade): { plan: Plan; shelf?: Shelf } | undefined;
 }
 
-const has = (step: Step, trait: Trait): boolean => {
-  const known = acts.read(step.act);
-  return known?.definition.traits?.(known.act).includes(trait) ?? false;
-};
+const has = (step: Step, trait: Trait): boolean => acts.traits(step.act).includes(trait);
 const group = (plan: Plan) => plan.groups[0]!;
 const kindIs = ({ material }: WellMade, trait: Parameters<typeof materials.has>[1]) =>
   materials.has(material, trait);

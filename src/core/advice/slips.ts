@@ -27,8 +27,7 @@ const only = ({ id }: Task): RegExp => new RegExp(`^${escaped(id)}$`);
 const doing = (f: FrozenRun, trait: Trait): OfKind<'do'>[] =>
   tasksOf(f, 'do').filter((t) => {
     const step = f.file.plan.steps.find((s) => s.id === t.stepId);
-    const known = step && acts.read(step.act);
-    return known?.definition.traits?.(known.act).includes(trait) ?? false;
+    return step !== undefined && acts.traits(step.act).includes(trait);
   });
 const is = (f: FrozenRun, trait: MaterialTrait): boolean => {
   const base = f.file.shelf.bases.find((b) => b.id === f.file.plan.mixes[0]?.baseId);

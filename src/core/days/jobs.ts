@@ -1,4 +1,4 @@
-import { acts, type Trait } from '../pour';
+import { acts } from '../pour';
 import type { After, DayTask, Job, Span } from './place';
 import type { Computed } from '../plan/computed';
 import type { Condition, Plan, Step } from '../document';
@@ -113,7 +113,7 @@ function toolsIn(
   { steps }: Plan,
   blocks: readonly (Span & { stepId?: string })[]
 ): (Span & { id: string })[] {
-  const inPot = new Set(steps.filter((s) => traitsOf(s).includes('in a pot')).map((s) => s.id));
+  const inPot = new Set(steps.filter((s) => acts.traits(s.act).includes('in a pot')).map((s) => s.id));
   return merged(blocks.filter((b) => b.stepId !== undefined && inPot.has(b.stepId))).map((s) => ({
     id: POT,
     from: s.from,
@@ -148,11 +148,7 @@ function afterSteps(plan: Plan, { score }: Computed): AfterStep[] {
   });
 }
 
-function traitsOf(step: Step): readonly Trait[] {
-  const known = acts.read(step.act);
-  return known?.definition.traits?.(known.act) ?? [];
-}
-const demoulds = (step: Step): boolean => traitsOf(step).includes('demoulds');
+const demoulds = (step: Step): boolean => acts.traits(step.act).includes('demoulds');
 const outOf = (steps: readonly AfterStep[]): string | undefined =>
   steps.find((s) => demoulds(s.step))?.step.id;
 

@@ -57,9 +57,9 @@ export function planToMake(shelf: Shelf, asked: ToMake): Plan | undefined {
 
 /** What a material asks for that a technique leaves open: taps where air stays, a sprue topped where it is drawn in, a cover where it brings ash, air on all sides where it is wet. */
 function withCare(plan: Plan, { kind }: Base): Plan {
-  const out = plan.steps.findIndex((s) => traitsOf(s).includes('demoulds'));
+  const out = plan.steps.findIndex((s) => acts.traits(s.act).includes('demoulds'));
   if (out < 0) return plan;
-  const is = (trait: Trait) => plan.steps.some((s) => traitsOf(s).includes(trait));
+  const is = (trait: Trait) => plan.steps.some((s) => acts.traits(s.act).includes(trait));
   const group = plan.groups[0]!.id;
   const step = (act: string): Step[] => {
     const made = actStep(freshId(plan, act), act, '', group);
@@ -73,16 +73,10 @@ function withCare(plan: Plan, { kind }: Base): Plan {
   return { ...plan, steps: plan.steps.toSpliced(out, 1, ...before, plan.steps[out]!, ...after) };
 }
 
-/** What a step's act brings or does, by its own definition. */
-function traitsOf({ act }: Step): readonly Trait[] {
-  const known = acts.read(act);
-  return known?.definition.traits?.(known.act) ?? [];
-}
-
 /** The castings are cut once they are out of their mould, where the technique does not cut them itself. */
 function cutUp(plan: Plan): Plan {
   const [group] = plan.groups;
-  if (!group || plan.steps.some((s) => traitsOf(s).includes('cuts'))) return plan;
+  if (!group || plan.steps.some((s) => acts.traits(s.act).includes('cuts'))) return plan;
   const cut = actStep(freshId(plan, 'cut'), 'cut', '', group.id);
   if (!cut) return plan;
   const step: Step = {

@@ -30,3 +30,4 @@ export {
 export { lessonsAt, lessonsFor, LessonAbout, type Lesson } from './lesson';
 export { buyerSheet, USUAL_TOLERANCE, type BuyerSheet, type Tolerance } from './buyer';
 export { traceOf, type PieceTrace, type TracedPour } from './trace';
+export { defectsOf } from './defects';

@@ -1,4 +1,4 @@
-import type { ActDefinition, AnyDefinition, KnownAct } from './act';
+import type { ActDefinition, AnyDefinition, KnownAct, Trait } from './act';
 
 const NEEDED = ['kind', 'group', 'schema', 'fresh', 'cups', 'changed', 'apply', 'hands', 'words'] as const;
 
@@ -32,6 +32,12 @@ export class ActRegistry {
     const definition = this.#acts.get(act.kind);
     const read = definition && this.readBy(definition, act);
     return definition && read?.success ? { definition, act: read.data as { kind: string } } : undefined;
+  }
+
+  /** What an act in a plan brings or does, by its own definition; nothing where nobody knows it. */
+  traits(act: { kind: string }): readonly Trait[] {
+    const known = this.read(act);
+    return known?.definition.traits?.(known.act) ?? [];
   }
 
   /** What a definition makes of an act, read once: an act in a plan is never changed, only replaced. */

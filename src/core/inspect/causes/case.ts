@@ -88,14 +88,8 @@ export function acted(c: Case, trait: Trait): { step: Step; entry: TaskState }[]
     const { task } = entry;
     const here = 'groupIds' in task ? task.groupIds : 'groupId' in task ? [task.groupId] : [];
     const step = 'stepId' in task && task.kind !== 'gate' ? stepOf(c, task.stepId) : undefined;
-    return step && here.includes(c.groupId) && traitsOf(step).includes(trait) ? [{ step, entry }] : [];
+    return step && here.includes(c.groupId) && acts.traits(step.act).includes(trait) ? [{ step, entry }] : [];
   });
-}
-
-/** What a step's act brings or does, by its own definition. */
-export function traitsOf(step: Step): readonly Trait[] {
-  const known = acts.read(step.act);
-  return known?.definition.traits?.(known.act) ?? [];
 }
 
 /** Minutes between two moments of a run. */
@@ -220,7 +214,7 @@ export const mouldHere = ({ frozen, plan, groupId }: Case): Mould | undefined =>
 export const layersHere = (c: Case) =>
   (c.frozen.computed.groups.find((g) => g.groupId === c.groupId)?.layers ?? []).map((layer) => {
     const step = stepOf(c, layer.stepId);
-    return { layer, level: !layer.chamber && step !== undefined && traitsOf(step).includes('levels') };
+    return { layer, level: !layer.chamber && step !== undefined && acts.traits(step.act).includes('levels') };
   });
 
 /** A word that says that something was not so. */

@@ -72,8 +72,7 @@ const prepareAgain = (
 /** The groups that a step takes out of their moulds. */
 function demouldsOf(plan: Plan, { stepId }: Item<'do'>): string[] {
   const step = plan.steps.find((s) => s.id === stepId);
-  const known = step && acts.read(step.act);
-  return known?.definition.traits?.(known.act).includes('demoulds') ? step!.where : [];
+  return step && acts.traits(step.act).includes('demoulds') ? step.where : [];
 }
 
 /** Castings of each turn of a pot leave their moulds by themselves, where more is poured onto them. */

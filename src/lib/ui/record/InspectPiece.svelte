@@ -2,10 +2,9 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
   import {
-    DEFECTS,
+    defectsOf,
     DESTINATIONS,
     gradeOf,
-    GRADES,
     usualDestination,
     type Defect,
     type PieceTrace,
@@ -21,6 +20,7 @@
   import { newId } from '$lib/id';
   import Choice from '../forms/Choice.svelte';
   import Hands from '../Hands.svelte';
+  import InspectFace from './InspectFace.svelte';
   import MeasuredColours from './MeasuredColours.svelte';
   import MeasuredFace from './MeasuredFace.svelte';
   import Fold from '../Fold.svelte';
@@ -85,11 +85,6 @@
   });
   const report = $derived(current.faces.find((f) => f.face === face));
   const goes = $derived(current.destination ?? usualDestination(gradeOf(current)));
-  const TONES = {
-    good: 'data-[on=true]:bg-verdigris data-[on=true]:text-on-verdigris data-[on=true]:border-verdigris',
-    second: 'data-[on=true]:bg-ochre data-[on=true]:text-ground data-[on=true]:border-ochre',
-    reject: 'data-[on=true]:bg-cinnabar data-[on=true]:text-ground data-[on=true]:border-cinnabar'
-  };
 
   const change = (of: string, what: Partial<Piece['faces'][number]>) =>
     onsave({ ...current, faces: current.faces.map((f) => (f.face === of ? { ...f, ...what } : f)) }, false);
@@ -116,24 +111,6 @@
     void change(face, {
       marks: [...(report.marks ?? []), mark],
       defects: report.defects.includes(placing) ? report.defects : [...report.defects, placing]
-    });
-  }
-
-  function takeOut(of: string, defect: Defect) {
-    const own = current.faces.find((f) => f.face === of)!;
-    void change(of, {
-      defects: own.defects.filter((d) => d !== defect),
-      marks: (own.marks ?? []).filter((m) => m.defect !== defect),
-      features: (own.features ?? []).filter((d) => d !== defect)
-    });
-  }
-
-  /** A fault for one maker is a feature for another. */
-  function turn(of: string, defect: Defect) {
-    const own = current.faces.find((f) => f.face === of)!;
-    const features = own.features ?? [];
-    void change(of, {
-      features: features.includes(defect) ? features.filter((d) => d !== defect) : [...features, defect]
     });
   }
 
@@ -169,53 +146,17 @@
     <span class="float-right font-sans text-[0.9rem] font-normal"><Hands asks="Who is inspecting" /></span>
   </h3>
   {#each current.faces as own (own.face)}
-    <div class="mt-3" data-face={own.face}>
-      <div class="flex flex-wrap items-center gap-2">
-        <strong class="w-24">{FACE_WORDS[own.face]}</strong>
-        {#each GRADES as grade (grade)}
-          <button
-            class="button {TONES[grade]}"
-            data-on={!!piece && own.grade === grade}
-            aria-pressed={!!piece && own.grade === grade}
-            onclick={() => change(own.face, { grade })}>{grade}</button
-          >
-        {/each}
-        <Choice
-          label="Add a defect of the {FACE_WORDS[own.face]}"
-          value=""
-          options={DEFECTS.map((defect) => ({ value: defect, label: defect }))}
-          onchange={(v) => {
-            const defect = DEFECTS.find((d) => d === v);
-            if (defect) addDefect(own.face, defect);
-            if (own.face === 'mould face' || own.face === 'open face') face = own.face;
-          }}
-          placeholder="+ defect"
-          class="!w-52"
-        />
-      </div>
-      {#if own.defects.length}
-        <ul class="mt-1.5 flex flex-wrap gap-1.5 pl-26">
-          {#each own.defects as defect (defect)}
-            {@const feature = own.features?.includes(defect)}
-            <li class="flex">
-              <button
-                class="rounded-l-full border px-3 py-1 text-[0.9rem] {feature
-                  ? 'border-verdigris text-verdigris'
-                  : 'border-rule-strong'} hover:border-ink"
-                aria-label="{defect}: {feature ? 'a feature' : 'a fault'}"
-                title="a fault, or a feature of this piece?"
-                onclick={() => turn(own.face, defect)}>{defect}{feature ? ', a feature' : ''}</button
-              >
-              <button
-                class="rounded-r-full border border-l-0 border-rule-strong px-2.5 py-1 text-[0.9rem] hover:border-cinnabar"
-                aria-label="Take out {defect}"
-                onclick={() => takeOut(own.face, defect)}>×</button
-              >
-            </li>
-          {/each}
-        </ul>
-      {/if}
-    </div>
+    <InspectFace
+      {own}
+      words={FACE_WORDS[own.face]!}
+      isGraded={!!piece}
+      usual={defectsOf(plan, shelf)}
+      onchange={(what) => change(own.face, what)}
+      onadding={() => {
+        if (own.face === 'mould face' || own.face === 'open face') face = own.face;
+      }}
+      onadd={(defect) => addDefect(own.face, defect)}
+    />
   {/each}
   <div class="mt-4 flex flex-wrap items-start gap-5">
     {#if group}

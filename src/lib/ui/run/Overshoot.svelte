@@ -14,6 +14,16 @@
   const portion = $derived(ways?.portion);
 </script>
 
+{#snippet way(words: string, does: string, { harms = false }: { harms?: boolean }, act: () => void)}
+  <button
+    class="button min-h-[72px] w-full flex-col !items-start !gap-0 text-left whitespace-normal"
+    onclick={act}
+  >
+    <strong class="text-[1.15rem]">{words}</strong>
+    <span class="font-normal {harms ? 'font-bold text-cinnabar' : 'text-ink-2'}">{does}</span>
+  </button>
+{/snippet}
+
 {#if ways}
   <p class="text-[2.4rem] leading-tight font-bold" data-testid="consequence">
     {portion ? 'Its colours' : 'The rest'} × {ways.follow.scale.toFixed(3)}: {g(ways.follow.total)} in all
@@ -31,26 +41,19 @@
   </p>
   <ul class="mt-3 grid gap-3 leading-snug sm:grid-cols-2">
     <li>
-      <button class="button min-h-[56px] w-full" onclick={() => log.tell({ type: 'accepted', mixId: mixId })}>
-        Keep the plan’s weights
-      </button>
-      <p class="mt-1">
-        {#if portion}
-          {(portion.weaker * 100).toFixed(0)} % weaker in colour; the ratio is the pot’s.
-        {:else}
-          {(ways.keep.off * 100).toFixed(1)} % off,
-          <span class={ways.keep.harms ? 'font-bold text-cinnabar' : ''}>{ways.keep.words}</span>.
-        {/if}
-      </p>
+      {@render way(
+        'Keep the plan’s weights',
+        portion
+          ? `${(portion.weaker * 100).toFixed(0)} % weaker in colour; the ratio is the pot’s`
+          : `${(ways.keep.off * 100).toFixed(1)} % off, ${ways.keep.words}`,
+        { harms: !portion && ways.keep.harms },
+        () => log.tell({ type: 'accepted', mixId })
+      )}
     </li>
     <li>
-      <button
-        class="button min-h-[56px] w-full"
-        onclick={() => log.tell({ type: 'restarted', mixId: mixId })}
-      >
-        Start this cup over
-      </button>
-      <p class="mt-1">{g(ways.over.wasted)} are lost.</p>
+      {@render way('Start this cup over', `${g(ways.over.wasted)} are lost`, {}, () =>
+        log.tell({ type: 'restarted', mixId })
+      )}
     </li>
   </ul>
 {/if}

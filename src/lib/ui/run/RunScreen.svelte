@@ -204,7 +204,7 @@
 
   <!-- On a narrow screen both scroll as one, what is now first. -->
   <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px] max-lg:block max-lg:overflow-y-auto">
-    <main class="min-h-0 px-11 py-8 max-lg:px-6 max-sm:px-4 max-sm:py-4 lg:overflow-y-auto">
+    <main class="min-h-0 px-11 py-5 max-lg:px-6 max-sm:px-4 max-sm:py-4 lg:overflow-y-auto">
       <Now bind:this={hand} {desk} />
     </main>
     <aside

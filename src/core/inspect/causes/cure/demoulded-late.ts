@@ -1,12 +1,13 @@
+import { acts } from '../../../pour';
 import { materials } from '../../../material';
 import type { Plan } from '../../../plan';
 import { duration } from '../../../quantity';
 import { noted, noteAt, type Cause } from '../cause';
-import { demouldOf, like, traitsOf, type Case } from '../case';
+import { demouldOf, like, type Case } from '../case';
 
 const words = duration;
 const noteDemould = (plan: Plan, to: number): Plan => {
-  const step = plan.steps.find((s) => traitsOf(s).includes('demoulds'));
+  const step = plan.steps.find((s) => acts.traits(s.act).includes('demoulds'));
   const said = `out before ${words(to)} after the pour`;
   return step ? noteAt(step.id, said)(plan) : noted(`Demould: ${said}.`)(plan);
 };

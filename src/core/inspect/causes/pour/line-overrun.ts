@@ -1,6 +1,7 @@
+import { acts } from '../../../pour';
 import { figure } from '../../../quantity';
 import { strongest, type Cause } from '../cause';
-import { cupName, tasksHere, traitsOf } from '../case';
+import { cupName, tasksHere } from '../case';
 
 /** More beside a line than it was planned to hold, by this share, runs over it. */
 const OVER = 0.08;
@@ -11,10 +12,10 @@ export const lineOverrun: Cause = {
   defects: ['colours run together', 'off-centre', 'lost lines or bare patches'],
   evidence(c) {
     const steps = c.plan.steps.filter((s) => !s.where.length || s.where.includes(c.groupId));
-    const line = steps.findIndex((s) => traitsOf(s).includes('parts'));
+    const line = steps.findIndex((s) => acts.traits(s.act).includes('parts'));
     if (line < 0) return undefined;
     const after = steps.slice(line + 1);
-    const over = after.findIndex((s) => traitsOf(s).includes('levels'));
+    const over = after.findIndex((s) => acts.traits(s.act).includes('levels'));
     const beside = new Set(after.slice(0, over < 0 ? after.length : over).map((s) => s.id));
     return strongest(
       tasksHere(c, 'pour').flatMap(({ task, actual }) => {

@@ -1,7 +1,8 @@
+import { acts } from '../../../pour';
 import { actStep, freshId } from '../../../edit';
 import type { Plan } from '../../../plan';
 import type { Cause } from '../cause';
-import { acted, like, tasksHere, traitsOf } from '../case';
+import { acted, like, tasksHere } from '../case';
 
 /** The sprue was not topped while the plastic shrank. */
 export const sprueNotTopped: Cause = {
@@ -33,7 +34,9 @@ export const sprueNotTopped: Cause = {
 
 /** The plan with an act more before its pieces leave their mould. */
 function withStep(plan: Plan, groupId: string, kind: string): Plan {
-  const out = plan.steps.findIndex((s) => s.where.includes(groupId) && traitsOf(s).includes('demoulds'));
+  const out = plan.steps.findIndex(
+    (s) => s.where.includes(groupId) && acts.traits(s.act).includes('demoulds')
+  );
   const step = actStep(freshId(plan, kind), kind, '', groupId);
   if (!step) return plan;
   const at = out < 0 ? plan.steps.length : out;

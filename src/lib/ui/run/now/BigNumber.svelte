@@ -3,7 +3,7 @@
   let { value, words }: { value: string; words: string } = $props();
 </script>
 
-<div class="mt-6 flex flex-wrap items-baseline gap-x-5">
+<div class="mt-4 flex flex-wrap items-baseline gap-x-5">
   <span class="text-[9.5rem] leading-[0.95] font-bold tracking-tight max-md:text-[6rem]" data-testid="number"
     >{value}</span
   >

@@ -71,7 +71,13 @@
     share={onPan ? (onPan.grams - instruction.before) / instruction.target : 0}
   />
   <p class="mt-2 flex justify-between text-[1.05rem] text-ink-2">
-    <span>{instruction.before ? `${g(instruction.before)} in the cup` : 'cup tared to 0'}</span>
+    <span
+      >{instruction.before
+        ? `${g(instruction.before)} in the cup`
+        : desk.freshOnScale
+          ? ''
+          : 'tared to 0'}</span
+    >
     <span>slow from {g(instruction.before + instruction.target * 0.9)} · stop at {g(aim)}</span>
   </p>
 {/if}
