@@ -123,6 +123,15 @@ describe('causes', () => {
     await bench.page.locator('[data-testid="causes"] ::-p-text(Change the plan)').click();
     await bench.says('[data-testid="causes"]', 'in the plan');
     expect(await wait()).toBeGreaterThanOrEqual(111);
+    await bench.says('[data-testid="would-change"]', 'wait until');
+    await bench.click('Undo');
+    await bench.says('[data-testid="causes"]', 'Change the plan');
+    await expect.poll(wait).toBeUndefined();
+    await bench.page.locator('[data-testid="causes"] ::-p-text(Change the plan)').click();
+    await expect.poll(wait).toBeGreaterThanOrEqual(111);
+    // Once it is in the plan it is not offered again.
+    await bench.go('/record/tideline-first');
+    expect(await bench.says('[data-testid="causes"]', 'in the plan')).not.toContain('Change the plan');
   });
 
   it('two runs side by side say what differed, and that several things did', async () => {

@@ -1,4 +1,4 @@
-import { caseOf, causesOf, changed, type Likely } from '../inspect/causes';
+import { caseOf, causesOf, nextTime, type Likely } from '../inspect/causes';
 import { DEFECTS } from '../inspect/piece';
 import { goodRun } from '../inspect/causes/bench.testing';
 import { foldRun, freeze, type FrozenRun, type RunEvent } from '../run';
@@ -81,8 +81,10 @@ function look(
 
 /** Why a change of the plan is none: it leaves the plan as it was. */
 function badChange(made: WellMade, likely: Likely): string[] {
-  const after = changed(made.plan, likely, made.shelf);
-  return JSON.stringify(after) === JSON.stringify(made.plan) ? [`${likely.id} changes nothing`] : [];
+  const next = nextTime(made.plan, likely, made.shelf);
+  if (next.kind === 'change' && !next.differences.length)
+    return [`${likely.id} does not say what it changes`];
+  return next.kind === 'made' ? [`${likely.id} changes nothing`] : [];
 }
 
 /** Warnings that have a cause of their own, told by the same figures. */
@@ -105,8 +107,10 @@ export function poured(plan: Plan, shelf: Shelf, warning: Problem): string[] {
   const likely = DEFECTS.flatMap((d) => look(frozen, events, d)).find((l) => ids.includes(l.id));
   if (!likely) return [`${warning.code} is no candidate`];
   if (!warning.edit) return [];
-  const after = changed(plan, likely, shelf);
-  const left = computePlan(after, shelf).problems.filter((p) => p.code === warning.code);
+  const next = nextTime(plan, likely, shelf);
+  if (next.kind !== 'change') return [`${warning.code} has a mend, and its cause none`];
+  if (!next.differences.length) return [`${warning.code}: nothing is said of what its change is`];
+  const left = computePlan(next.plan, shelf).problems.filter((p) => p.code === warning.code);
   return left.length < computePlan(plan, shelf).problems.filter((p) => p.code === warning.code).length
     ? []
     : [`${warning.code}: the change to try leaves it as it was`];

@@ -13,7 +13,7 @@ export {
   type MeasuredShares
 } from './piece';
 export { plannedAndMeasured, shownOtherwise, spreadOfShares, type ShareSpread } from './measured-shares';
-export { caseOf, causesOf, changed, type CausesFound, type Likely } from './causes';
+export { caseOf, causesOf, nextTime, type CausesFound, type Likely, type NextTime } from './causes';
 export { wilson } from './wilson';
 export { changesIn, differences, type Difference } from './compare';
 export {
@@ -31,3 +31,4 @@ export { lessonsAt, lessonsFor, LessonAbout, type Lesson } from './lesson';
 export { buyerSheet, USUAL_TOLERANCE, type BuyerSheet, type Tolerance } from './buyer';
 export { traceOf, type PieceTrace, type TracedPour } from './trace';
 export { defectsOf } from './defects';
+export type { PlanDifference } from './plan-differences';

@@ -1,13 +1,16 @@
 import {
   caseOf,
   causesOf,
-  changed,
   faultsOf,
+  nextTime,
   shownOtherwise,
   type Defect,
-  type CausesFound
+  type CausesFound,
+  type Likely,
+  type PlanDifference
 } from '$core/inspect';
 import type { Plan } from '$core/plan';
+import type { Shelf } from '$core/shelf';
 import { foldedRun } from '../run/folded-run';
 import {
   eventsOf,
@@ -21,10 +24,15 @@ import {
 } from './database';
 import { mouldHistory, oldLotsOf } from './learned-history';
 
+/** A likely cause in words, with what it asks of the plan as it stands now. */
+export type LikelyNow = Omit<Likely, 'apply'> & {
+  next: { kind: 'change'; differences: PlanDifference[] } | { kind: 'made' } | { kind: 'lesson' };
+};
+
 /** What the log says of the defects of a run’s pieces, group by group. */
 export interface RunCauses {
   groupId: string;
-  found: CausesFound[];
+  found: (Omit<CausesFound, 'likely'> & { likely: LikelyNow[] })[];
 }
 
 /** A case for one group of a run, with what its mould held before. */
@@ -52,17 +60,28 @@ export async function causesIn(
     for (const piece of await piecesOf(db, run.id))
       for (const d of faultsOf(piece))
         faults.set(piece.groupId, (faults.get(piece.groupId) ?? new Set()).add(d));
+  const now = run.planId ? await findPlan(db, run.planId) : undefined;
+  const shelf = await wholeShelf(db);
   return Promise.all(
     [...faults].map(async ([groupId, defects]) => {
       const c = await caseIn(db, run, groupId);
-      // Changes are made where they are asked for: what is sent is words.
-      const plain = (f: CausesFound): CausesFound => ({
-        ...f,
-        likely: f.likely.map(({ apply: _, ...l }) => l)
-      });
-      return { groupId, found: [...defects].map((d) => plain(causesOf(c, d))) };
+      const found = [...defects].map((d) => causesOf(c, d));
+      return {
+        groupId,
+        found: found.map((f) => ({ ...f, likely: f.likely.map((l) => likelyNow(l, now?.plan, shelf)) }))
+      };
     })
   );
+}
+
+/** A cause as it is sent: changes are made where they are asked for. Where the plan is gone only a lesson can be kept. */
+function likelyNow(likely: Likely, plan: Plan | undefined, shelf: Shelf): LikelyNow {
+  const { apply: _, ...said } = likely;
+  const next = plan ? nextTime(plan, likely, shelf) : ({ kind: 'lesson' } as const);
+  return {
+    ...said,
+    next: next.kind === 'change' ? { kind: next.kind, differences: next.differences } : next
+  };
 }
 
 /** Makes the change that a cause asks for in the run’s plan as it stands now. Undefined where plan or cause is gone. */
@@ -75,7 +94,8 @@ export async function takeChange(
   const likely = causesOf(c, asked.defect).likely.find((l) => l.id === asked.cause);
   const found = run.planId ? await findPlan(store.db, run.planId) : undefined;
   if (!likely || !found) return undefined;
-  const plan = changed(found.plan, likely, await wholeShelf(store.db));
-  await savePlan(store, plan, { basedOn: found.revision, now: Date.now() });
-  return plan;
+  const next = nextTime(found.plan, likely, await wholeShelf(store.db));
+  if (next.kind !== 'change') return undefined;
+  await savePlan(store, next.plan, { basedOn: found.revision, now: Date.now() });
+  return next.plan;
 }

@@ -14,7 +14,7 @@ export interface Pointed {
   strength: number;
   /** What to try next time. */
   change: string;
-  /** The plan with that change. Absent where a plan cannot hold it: it is written into the plan’s notes then. */
+  /** The plan with that change. Absent where a plan cannot hold it: it is a lesson then. */
   apply?: (plan: Plan, shelf: Shelf) => Plan;
 }
 
@@ -88,24 +88,6 @@ export const waitOutOfMould =
       const all = [{ kind: 'since' as const, zero: { demoulded: groupId }, minutes }];
       return { ...s, gates: [...s.gates, { id: freshId(plan, 'gate'), all }] };
     })
-  });
-
-/** A plan with a word of what to do at one of its steps; it is shown there while pouring. */
-export const noteAt =
-  (stepId: string, words: string) =>
-  (plan: Plan): Plan => ({
-    ...plan,
-    steps: plan.steps.map((s) =>
-      s.id === stepId ? { ...s, note: [s.note, words].filter(Boolean).join(' · ').slice(0, 200) } : s
-    )
-  });
-
-/** A plan with a word of what to do in its notes. */
-export const noted =
-  (words: string) =>
-  (plan: Plan): Plan => ({
-    ...plan,
-    notes: [plan.notes, words].filter(Boolean).join('\n').slice(0, 4000)
   });
 
 /** The plan with the mend of its own warning of a kind, as it is proved for the plan of today; that at a path first. */

@@ -22,7 +22,7 @@ import {
   tideline,
   withMill
 } from './planted.testing';
-import { caseOf, causesOf, CAUSES, changed } from '.';
+import { caseOf, causesOf, CAUSES, nextTime, type Likely } from '.';
 
 describe('causes', () => {
   it.each(PLANTED.map((p) => [p.cause, p] as const))(
@@ -155,10 +155,36 @@ describe('causes', () => {
   });
 });
 
+/** A plan with the change that a cause asks for. */
+function changedBy(plan: Plan, likely: Likely): Plan {
+  const next = nextTime(plan, likely, cards);
+  if (next.kind !== 'change') throw new Error(`${likely.id} asks for no change, but for a ${next.kind}`);
+  return next.plan;
+}
+
 describe('the change to try', () => {
+  it('is said before it is made, line by line, and not again once it is', () => {
+    const planted = by('layer-before-the-gel');
+    const likely = looked(planted, true).likely.find((l) => l.id === planted.cause)!;
+    const next = nextTime(planted.plan, likely, cards);
+    if (next.kind !== 'change') throw new Error('no change');
+    expect(next.differences.length).toBeGreaterThan(0);
+    for (const d of next.differences) expect(d.before).not.toBe(d.after);
+    expect(next.differences.some((d) => /wait until/.test(d.after))).toBe(true);
+    expect(nextTime(next.plan, likely, cards)).toEqual({ kind: 'made' });
+  });
+
+  it('is a lesson where no plan can hold it', () => {
+    for (const cause of ['few-taps', 'demoulded-late']) {
+      const planted = by(cause);
+      const likely = looked(planted, true).likely.find((l) => l.id === cause)!;
+      expect(nextTime(planted.plan, likely, cards)).toEqual({ kind: 'lesson' });
+    }
+  });
+
   const found = (planted: Planted) => {
     const likely = looked(planted, true).likely.find((l) => l.id === planted.cause)!;
-    return changed(planted.bad ?? planted.plan, likely, cards);
+    return changedBy(planted.bad ?? planted.plan, likely);
   };
   const by = (cause: string) => PLANTED.find((p) => p.cause === cause)!;
 
@@ -194,7 +220,7 @@ describe('the change to try', () => {
       const c = caseOf(frozen, foldRun(frozen.tasks, goodRun(frozen), 0.01), knobs1);
       const [own] = causesOf(c, 'tacky or soft').likely.filter((l) => l.id === 'colour-over-its-limit');
       if (!own) break;
-      plan = changed(plan, own, cards);
+      plan = changedBy(plan, own);
     }
     const frozen = freeze(plan, cards);
     const c = caseOf(frozen, foldRun(frozen.tasks, goodRun(frozen), 0.01), knobs1);
@@ -220,14 +246,15 @@ describe('the change to try', () => {
     expect(warned(found(planted))).toBe(false);
   });
 
-  it('is written into the plan where a plan cannot hold it, and is never lost', () => {
+  it('of every cause is a plan that can be read, with what it changes, or a lesson', () => {
     for (const planted of PLANTED) {
-      const plan = found(planted);
-      expect([planted.cause, JSON.stringify(plan) === JSON.stringify(planted.bad ?? planted.plan)]).toEqual([
-        planted.cause,
-        false
-      ]);
-      expect(computePlan(plan, cards).problems.filter((p) => p.code.startsWith('input'))).toEqual([]);
+      const likely = looked(planted, true).likely.find((l) => l.id === planted.cause)!;
+      const next = nextTime(planted.bad ?? planted.plan, likely, cards);
+      expect([planted.cause, next.kind]).not.toEqual([planted.cause, 'made']);
+      if (next.kind !== 'change') continue;
+      expect([planted.cause, next.differences.length]).not.toEqual([planted.cause, 0]);
+      expect(next.plan.notes).toBe(planted.plan.notes);
+      expect(computePlan(next.plan, cards).problems.filter((p) => p.code.startsWith('input'))).toEqual([]);
     }
   });
 });

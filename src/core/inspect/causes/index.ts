@@ -2,7 +2,8 @@ import type { Plan } from '../../plan';
 import type { Shelf } from '../../shelf';
 import type { Defect } from '../piece';
 import type { Case } from './case';
-import { noted, type Cause, type Pointed } from './cause';
+import { planDifferences, type PlanDifference } from '../plan-differences';
+import type { Cause, Pointed } from './cause';
 import { coarseGrit } from './finish/coarse-grit';
 import { coldRoom } from './cure/cold-room';
 import { colourOverItsLimit } from './batch/colour-over-its-limit';
@@ -184,10 +185,14 @@ export function causesOf(c: Case, defect: Defect): CausesFound {
 const isTold = ({ fact, strength }: Pointed): boolean =>
   Number.isFinite(strength) && !/NaN|Infinity|undefined/.test(fact);
 
-/** A plan with the change that a cause asks for: made where a plan can hold it, else written into its notes. */
-export function changed(plan: Plan, likely: Likely, shelf: Shelf): Plan {
-  const after = likely.apply?.(plan, shelf) ?? plan;
-  return after === plan || JSON.stringify(after) === JSON.stringify(plan)
-    ? noted(likely.change)(plan)
-    : after;
+/** What a cause asks for next time: a change of the plan as it stands, one that is made already, or what no plan can hold. */
+export type NextTime =
+  { kind: 'change'; plan: Plan; differences: PlanDifference[] } | { kind: 'made' } | { kind: 'lesson' };
+
+/** What becomes of a likely cause in a plan as it stands now. */
+export function nextTime(plan: Plan, likely: Likely, shelf: Shelf): NextTime {
+  if (!likely.apply) return { kind: 'lesson' };
+  const after = likely.apply(plan, shelf);
+  if (JSON.stringify(after) === JSON.stringify(plan)) return { kind: 'made' };
+  return { kind: 'change', plan: after, differences: planDifferences(plan, after, shelf) };
 }

@@ -133,7 +133,7 @@ export const runsPaths = {
     parameters: [id],
     get: {
       summary:
-        'Likely causes of every fault found on its pieces, each with the logged fact; or of one defect',
+        'Likely causes of every fault found on its pieces, each with the logged fact and what it asks of the plan now: a change with its differences, one that is made, or a lesson; or of one defect',
       parameters: [
         { name: 'defect', in: 'query', schema: { enum: [...DEFECTS] } },
         { name: 'group', in: 'query', schema: { type: 'string' } }

@@ -1,16 +1,9 @@
-import { acts } from '../../../pour';
 import { materials } from '../../../material';
-import type { Plan } from '../../../plan';
 import { duration } from '../../../quantity';
-import { noted, noteAt, type Cause } from '../cause';
+import type { Cause } from '../cause';
 import { demouldOf, like, type Case } from '../case';
 
 const words = duration;
-const noteDemould = (plan: Plan, to: number): Plan => {
-  const step = plan.steps.find((s) => acts.traits(s.act).includes('demoulds'));
-  const said = `out before ${words(to)} after the pour`;
-  return step ? noteAt(step.id, said)(plan) : noted(`Demould: ${said}.`)(plan);
-};
 
 /** Minutes that the plan itself has between the last pour and the demould. */
 function plannedWait(c: Case): number {
@@ -41,8 +34,7 @@ export const demouldedLate: Cause = {
       fact: `demoulded ${words(d.after)} after the last pour; the window closed at ${words(d.to)}${does ? `: ${does}` : ''}`,
       // What has no hold on its mould bears more.
       strength: (d.after / d.to - 1) * (grips ? 1 : 0.5),
-      change: `take it out before ${words(d.to)}: a second alarm, or fewer moulds a mix`,
-      apply: (plan) => noteDemould(plan, d.to)
+      change: `take it out before ${words(d.to)}: a second alarm, or fewer moulds a mix`
     };
   }
 };

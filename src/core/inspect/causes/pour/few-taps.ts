@@ -1,5 +1,5 @@
 import { duration } from '../../../quantity';
-import { noteAt, strongest, type Cause, type Pointed } from '../cause';
+import { strongest, type Cause, type Pointed } from '../cause';
 import { acted, minutesBetween, type Case } from '../case';
 
 /** Less of the planned minutes than this counts as short. */
@@ -8,7 +8,7 @@ const SHORT = 0.7;
 /** A zone that was tapped for less time than planned: by the time since what was done before it. */
 function shortTaps(c: Case): Pointed[] {
   const done = c.state.tasks.flatMap((t) => t.doneAt ?? []).sort((a, b) => a - b);
-  return acted(c, 'loosens').flatMap(({ step, entry: { task, doneAt } }) => {
+  return acted(c, 'loosens').flatMap(({ entry: { task, doneAt } }) => {
     const before = doneAt === undefined ? undefined : done.findLast((at) => at < doneAt);
     if (task.kind !== 'do' || doneAt === undefined || before === undefined || !task.attended) return [];
     const took = minutesBetween(before, doneAt);
@@ -18,8 +18,7 @@ function shortTaps(c: Case): Pointed[] {
       {
         fact: `${task.act.toLowerCase()} ${task.rest}: ${duration(took)} of ${planned}`,
         strength: 1 - took / task.attended,
-        change: `the whole ${planned} there; a detail coat first`,
-        apply: noteAt(step.id, `the whole ${planned}`)
+        change: `the whole ${planned} there; a detail coat first`
       }
     ];
   });

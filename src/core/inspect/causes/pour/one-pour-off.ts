@@ -1,5 +1,5 @@
 import { figure } from '../../../quantity';
-import { noteAt, strongest, type Cause } from '../cause';
+import { strongest, type Cause } from '../cause';
 import { cupName, tasksHere } from '../case';
 
 /** A pour of its own that is off by less than this share of its plan, or by less than this many grams, is not seen. Starting figures. */
@@ -32,8 +32,7 @@ const onePourOff = (more: boolean): Cause => ({
           {
             fact: `${cupName(c, task.cupId)}: ${figure(actual, 'g', 1)} were poured where ${figure(planned, 'g', 1)} were planned`,
             strength: off / planned,
-            change: `${figure(task.gramsEach, 'g', 1)} into each, read on the scale`,
-            apply: noteAt(task.stepId, `${figure(task.gramsEach, 'g', 1)} each, by the scale`)
+            change: `${figure(task.gramsEach, 'g', 1)} into each, read on the scale`
           }
         ];
       })

@@ -252,7 +252,13 @@
       {/if}
 
       {#if data.causes.length}
-        <CauseList causes={data.causes} runId={data.run.id} planId={data.planId} groups={data.plan.groups} />
+        <CauseList
+          causes={data.causes}
+          runId={data.run.id}
+          planId={data.planId}
+          groups={data.plan.groups}
+          lessons={data.lessons}
+        />
       {/if}
 
       <LeftInCups
