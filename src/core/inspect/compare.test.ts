@@ -45,6 +45,35 @@ describe('two runs set side by side', () => {
     expect(differences(run(events()), run(slip))).toEqual([]);
   });
 
+  it('what was left out, cut short, told, read and weighed off its target is told, each once', () => {
+    const all = events();
+    const at = (task: string) => all.find((e) => 'task' in e && e.task === task)!;
+    const stir = frozen.tasks.find((t) => t.kind === 'stir')!;
+    const drag = frozen.tasks.find((t) => t.kind === 'do')!;
+    const part = frozen.tasks.find((t) => t.kind === 'weigh' && t.part)!;
+    const before = all[frozen.tasks.indexOf(stir) - 1]!;
+    const other = all.map((e): RunEvent => {
+      if (e === at(stir.id)) return { ...e, at: before.at + 0.3 * MINUTE };
+      if (e === at(drag.id)) return { id: e.id, at: e.at, type: 'skipped', task: drag.id };
+      return e.type === 'weighed' && e.task === part.id ? { ...e, grams: e.grams * 0.9 } : e;
+    });
+    const told: RunEvent[] = [
+      { id: 'felt-00001', at: 5, type: 'felt', cupId: 'heron', state: 'honey' },
+      { id: 'probe-0001', at: 6, type: 'probed', of: 'heron', celsius: 31 },
+      { id: 'report-001', at: 9e9, type: 'reported', groupId: 'knobs', state: 'gelled' }
+    ];
+    const found = new Map(differences(run(all), run([...other, ...told])).map((d) => [d.what, d]));
+    const of = (test: RegExp) => [...found.keys()].filter((what) => test.test(what));
+    expect(of(/^stir cup \w, for$/)).toHaveLength(1);
+    expect([...found.values()].filter((d) => d.b === 'left out')).toHaveLength(1);
+    expect(of(/^cup \w: resin/)).toHaveLength(1);
+    expect(of(/^told of/)).toEqual(
+      expect.arrayContaining([expect.stringMatching(/^told of cup/), 'told of knobs 1–6'])
+    );
+    expect(of(/^probe in cup/)).toHaveLength(1);
+    expect([...found.keys()].join()).not.toMatch(/heron\b.*~|knobs\b(?! 1)/);
+  });
+
   it('steps that are others are one change', () => {
     const plan = { ...tideline, steps: tideline.steps.filter((s) => s.act.kind !== 'drag') };
     const found = differences(run(events()), run([], freeze(plan, cards)));

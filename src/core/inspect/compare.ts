@@ -1,5 +1,5 @@
 import { duration, figure } from '../quantity';
-import { debriefOf, factsOf, type FrozenRun, type RunState } from '../run';
+import { debriefOf, factsOf, type FrozenRun, type RunState, type Task } from '../run';
 
 /** One thing that was otherwise in two runs, as each had it; nothing where one had none. */
 export interface Difference {
@@ -59,8 +59,90 @@ function factsIn({ frozen, state }: Compared): Facts {
     say(`wait ${i + 1}, until ${g.state}`, duration(g.waited), g.waited);
   for (const f of factsOf(computed, state))
     if (f.id.startsWith('demould:') && f.actual !== undefined) say(f.what, duration(f.actual), f.actual);
-  for (const m of state.mishaps) say(`${m.kind} (${m.of})`, figure(m.grams, 'g', 1), m.grams);
+  for (const m of state.mishaps) say(`${m.kind}: ${nameIn(frozen, m.of)}`, figure(m.grams, 'g', 1), m.grams);
+  sayTasks({ frozen, state }, say);
+  sayStates({ frozen, state }, say);
   return facts;
+}
+
+type Say = (what: string, words: string, figure?: number) => unknown;
+
+/** What happened at each task: left out, made more often, weighed off its target, stirred or done for so long. */
+function sayTasks({ frozen, state }: Compared, say: Say): void {
+  const done = state.tasks.flatMap((t) => t.doneAt ?? []).sort((a, b) => a - b);
+  for (const entry of state.tasks) {
+    const { task, status, extra, doneAt } = entry;
+    const name = taskName(frozen, task);
+    if (status === 'skipped') say(name, 'left out');
+    if (extra) say(`${name}, more than planned`, String(extra), extra);
+    // A weight is told by how far off its target it was: another target is told by the percentage it comes from.
+    const aimed = entry.target ?? (task.kind === 'weigh' ? task.grams : 0);
+    const isPart = task.kind === 'weigh' && (task.part || task.takeOut === true);
+    if (isPart && entry.actual !== undefined && aimed > 0 && isOff(entry.actual, aimed, task.division))
+      say(name, `${figure(entry.actual, 'g', 1)} for ${figure(aimed, 'g', 1)}`, entry.actual / aimed);
+    if (
+      task.kind === 'pour' &&
+      entry.actual !== undefined &&
+      isOff(entry.actual, task.gramsEach * task.count, 1)
+    )
+      say(name, figure(entry.actual, 'g', 1), entry.actual);
+    const before = doneAt === undefined ? undefined : done.findLast((at) => at < doneAt);
+    const minutes = minutesOf(task);
+    if (status !== 'done' || doneAt === undefined || before === undefined || minutes <= 0) continue;
+    const took = (doneAt - before) / 60_000;
+    // Less than was planned is told as it was; longer may be a pause.
+    if (took < minutes * SHORT) say(`${name}, for`, duration(took), took);
+  }
+}
+
+/** Off a target by more than a hand is. */
+const isOff = (grams: number, aimed: number, division: number): boolean =>
+  Math.abs(grams - aimed) > Math.max(SAME * aimed, 1.5 * division);
+
+/** Under this share of its minutes something was cut short. */
+const SHORT = 0.8;
+
+/** Minutes that a task is to take with nothing else done. */
+const minutesOf = (task: Task): number =>
+  task.kind === 'stir' ? task.minutes : task.kind === 'do' ? task.attended + task.unattended : 0;
+
+/** States that the hand told and temperatures that a probe read, of every cup and every group, the last of each. */
+function sayStates({ frozen, state }: Compared, say: Say): void {
+  for (const [id, { reported }] of state.groups)
+    if (reported) say(`told of ${nameIn(frozen, id)}`, reported.state);
+  for (const [id, { state: felt }] of state.felt) say(`told of ${nameIn(frozen, id)}`, felt);
+  for (const [id, { celsius }] of state.probed)
+    say(`probe in ${nameIn(frozen, id)}`, figure(celsius, '°C'), celsius);
+}
+
+/** How a cup, a pot or cavities are called. */
+function nameIn({ computed }: FrozenRun, id: string): string {
+  const cup = computed.cups.find((c) => c.cupId === id || c.mixes.some((m) => m.mixId === id));
+  if (cup) return `cup ${cup.letter}`;
+  if (computed.common.some((m) => m.mixId === id)) return 'the mixing pot';
+  return computed.groups.find((g) => g.groupId === id)?.name ?? 'a jar';
+}
+
+/** A task by what it is done to. */
+function taskName(frozen: FrozenRun, task: Task): string {
+  switch (task.kind) {
+    case 'weigh':
+      return `${nameIn(frozen, task.mixId)}: ${task.name}`;
+    case 'pour':
+      return `${(task.act ?? 'pour').toLowerCase()} ${nameIn(frozen, task.cupId)} into ${nameIn(frozen, task.groupId)}`;
+    case 'stir':
+      return `stir ${nameIn(frozen, task.mixId)}`;
+    case 'fill':
+      return `fill ${nameIn(frozen, task.cupId)}`;
+    case 'gate':
+      return `wait until ${task.state}`;
+    case 'demould':
+      return `demould ${nameIn(frozen, task.groupId)}`;
+    case 'prepare':
+      return 'make ready';
+    default:
+      return `${task.act} ${task.rest}`.toLowerCase();
+  }
 }
 
 /** Differences that a maker chose or caused; a step’s place in the list moves with those before it. */

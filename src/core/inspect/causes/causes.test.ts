@@ -247,15 +247,18 @@ describe('the change to try', () => {
   });
 
   it('of every cause is a plan that can be read, with what it changes, or a lesson', () => {
+    const made: string[] = [];
     for (const planted of PLANTED) {
       const likely = looked(planted, true).likely.find((l) => l.id === planted.cause)!;
       const next = nextTime(planted.bad ?? planted.plan, likely, cards);
-      expect([planted.cause, next.kind]).not.toEqual([planted.cause, 'made']);
+      if (next.kind === 'made') made.push(planted.cause);
       if (next.kind !== 'change') continue;
       expect([planted.cause, next.differences.length]).not.toEqual([planted.cause, 0]);
-      expect(next.plan.notes).toBe(planted.plan.notes);
+      expect(next.plan.notes).toBe((planted.bad ?? planted.plan).notes);
       expect(computePlan(next.plan, cards).problems.filter((p) => p.code.startsWith('input'))).toEqual([]);
     }
+    // The plan had the wait; the bench cut it short.
+    expect(made).toEqual(['sealed-early']);
   });
 });
 

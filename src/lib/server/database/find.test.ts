@@ -5,8 +5,11 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { tideline } from '$demo/plans';
 import { loadDemo } from '../demo';
 import {
+  addEvents,
+  facetValues,
   findAll,
   inspectedCounts,
+  noteMissingFacets,
   openStore,
   RECORD_PAGE,
   recordPage,
@@ -14,6 +17,7 @@ import {
   savePlan,
   startRun,
   findRun,
+  type Facet,
   type RecordAsked,
   type Store
 } from '.';
@@ -116,5 +120,56 @@ describe('the record page by page', () => {
     expect(one.rows[0]!.id).toBe(`more-${RECORD_PAGE - 1}`);
     expect(new Set([...one.rows, ...two.rows].map((r) => r.id)).size).toBe(RECORD_PAGE + 14);
     expect((await page({ page: 9 })).rows).toEqual([]);
+  });
+});
+
+describe('the record is narrowed', () => {
+  const ids = async (asked: Partial<RecordAsked>) => (await page(asked)).rows.map((r) => r.id);
+  const all = async () => {
+    const first = await page({});
+    const pages = Array.from({ length: Math.ceil(first.of / RECORD_PAGE) }, (_, p) => page({ page: p }));
+    return (await Promise.all(pages)).flatMap((p) => p.rows);
+  };
+  const holds = async (id: string) => (await findRun(store.db, id))!.frozen.file;
+
+  it('to a material, a mould, a colour and an act, each by what its runs were begun with', async () => {
+    await noteMissingFacets(store);
+    const values = await facetValues(store.db);
+    const has: Record<string, (file: Awaited<ReturnType<typeof holds>>, v: string) => boolean> = {
+      material: ({ plan, shelf }, v) =>
+        plan.mixes.some((m) => shelf.bases.find((b) => b.id === m.baseId)?.name === v),
+      mould: ({ plan, shelf }, v) =>
+        plan.groups.some((g) => shelf.moulds.find((m) => m.id === g.mouldId)?.name === v),
+      colour: ({ plan }, v) => plan.cups.some((c) => c.name === v)
+    };
+    for (const [kind, test] of Object.entries(has)) {
+      const value = values[kind as Facet][0]!;
+      const wanted: string[] = [];
+      for (const { id } of await all()) if (test(await holds(id), value)) wanted.push(id);
+      const found = await page({ having: { [kind]: value } });
+      expect(found.of).toBe(wanted.length);
+      expect(wanted).toEqual(expect.arrayContaining(found.rows.map((r) => r.id)));
+      expect(found.of).toBeLessThan((await page({})).of);
+    }
+    expect(values.act.length).toBeGreaterThan(3);
+    expect(await ids({ having: { material: 'nothing of the kind' } })).toEqual([]);
+  });
+
+  it('to a person, a grade, a defect and the days it was begun on, and to all of these at once', async () => {
+    await addEvents(store, 'tideline-second', [
+      { id: 'by-someone-01', at: NOW, by: 'ZQ', type: 'note', text: 'a hand of its own' }
+    ]);
+    expect(await ids({ having: { person: 'ZQ' } })).toEqual(['tideline-second']);
+    const rejects = await ids({ grade: 'reject' });
+    expect(rejects.length).toBeGreaterThan(0);
+    expect(rejects).toEqual(expect.arrayContaining(await ids({ only: 'rejects' })));
+    const marred = await ids({ defect: 'colours run together' });
+    expect(marred).toContain('tideline-first');
+    const { startedAt } = (await all()).find((r) => r.id === 'tideline-first')!;
+    expect(await ids({ from: startedAt, to: startedAt + 1 })).toContain('tideline-first');
+    expect(await ids({ from: startedAt + 1, to: startedAt + 2 })).not.toContain('tideline-first');
+    const both = { defect: 'colours run together', from: startedAt, to: startedAt + 1, words: 'tideline' };
+    expect(await ids(both)).toEqual(['tideline-first']);
+    expect(await ids({ ...both, having: { person: 'ZQ' } })).toEqual([]);
   });
 });

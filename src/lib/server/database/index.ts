@@ -89,3 +89,4 @@ export {
 export { familyOf } from './family';
 export { notePresent, presentElsewhere } from './present';
 export { WrittenElsewhere } from './written-elsewhere';
+export { FACETS, facetValues, noteMissingFacets, type Facet } from './run-facets';

@@ -1,7 +1,8 @@
 import { LRUCache } from 'lru-cache';
-import { sql } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
 import type { Db } from './connection';
 import { remembered } from './remembered';
+import { FACETS, havingFacet, type Facet } from './run-facets';
 import { piecesNow } from './run-summaries';
 import { runsHolding, wordsOf } from './words';
 
@@ -10,6 +11,14 @@ export interface RecordAsked {
   /** Words that a run’s name, its lessons, or the notes and defects of its pieces hold: all of them, in any order. */
   words: string;
   only: 'all' | 'rejects' | 'open' | 'lessons';
+  /** What else a run has: its material, mould, colour, act, whose hands. */
+  having?: Partial<Record<Facet, string>>;
+  /** A grade or a defect that one of its pieces has. */
+  grade?: string | undefined;
+  defect?: string | undefined;
+  /** Begun not before, and before, ms. */
+  from?: number | undefined;
+  to?: number | undefined;
   page: number;
 }
 
@@ -99,8 +108,25 @@ const ONLY = {
   lessons: sql`EXISTS (SELECT 1 FROM lessons l WHERE l.run_id = r.id)`
 };
 
-const conditions = async (db: Db, { words, only }: RecordAsked) =>
-  sql.join([ONLY[only], ...(await runsHolding(db, wordsOf(words)))], sql` AND `);
+const conditions = async (db: Db, asked: RecordAsked) =>
+  sql.join(
+    [ONLY[asked.only], ...narrowed(asked), ...(await runsHolding(db, wordsOf(asked.words)))],
+    sql` AND `
+  );
+
+/** What is asked for besides words, each as a condition on a run (as `r`). */
+function narrowed({ having, grade, defect, from, to }: RecordAsked): SQL[] {
+  const all = [
+    ...FACETS.map((kind) => having?.[kind] && havingFacet(kind, having[kind])),
+    grade && sql`EXISTS (SELECT 1 FROM pieces p WHERE p.run_id = r.id AND p.grade = ${grade})`,
+    defect &&
+      sql`EXISTS (SELECT 1 FROM pieces p, json_each(p.report, '$.faces') f, json_each(f.value, '$.defects') d
+        WHERE p.run_id = r.id AND d.value = ${defect})`,
+    from !== undefined && sql`r.started_at >= ${from}`,
+    to !== undefined && sql`r.started_at < ${to}`
+  ];
+  return all.filter((condition): condition is SQL => typeof condition === 'object');
+}
 
 /** How many pieces were inspected, and how many of them were rejects. */
 export const inspectedCounts = (db: Db): Promise<{ inspected: number; rejected: number }> =>

@@ -6,6 +6,7 @@ import { PlanFile } from '$core/plan';
 import { AnyEvent, finishOf, freeze, FrozenParts, type FrozenRun } from '$core/run';
 import type { Db, Store } from './connection';
 import { Fault } from './fault';
+import { facetsOf, noteFacets } from './run-facets';
 import { events, runs } from './schema';
 import { readStored, type Broken, type Read } from './stored';
 
@@ -48,6 +49,7 @@ export async function startRun(
       frozen: JSON.stringify(rest),
       startedAt: run.startedAt
     });
+    await noteFacets(tx, run.id, facetsOf(file));
     return 'begun';
   });
 }
@@ -202,6 +204,12 @@ export async function addEvents(store: Store, runId: string, added: readonly Any
         .update(runs)
         .set({ finishedAt: finishOf(await eventsOf(tx, runId)) ?? null })
         .where(eq(runs.id, runId));
+    const people = new Set(added.flatMap((e) => ('by' in e && typeof e.by === 'string' ? [e.by] : [])));
+    await noteFacets(
+      tx,
+      runId,
+      [...people].map((value) => ({ kind: 'person', value }))
+    );
     if (stored.length) tell({ kind: 'runs', id: runId, revision: stored.length });
   });
 }
@@ -238,9 +246,10 @@ const isSame = (stored: string | undefined, event: AnyEvent): boolean =>
  */
 export async function freezeOldRuns(store: Store): Promise<void> {
   const rows = await store.db
-    .select({ id: runs.id, snapshot: runs.snapshot, frozen: runs.frozen })
-    .from(runs);
-  for (const row of rows.filter((r) => r.frozen === null)) {
+    .select({ id: runs.id, snapshot: runs.snapshot })
+    .from(runs)
+    .where(isNull(runs.frozen));
+  for (const row of rows) {
     let file;
     try {
       file = PlanFile.safeParse(JSON.parse(row.snapshot));

@@ -162,6 +162,22 @@ export const runSummaries = sqliteTable('run_summaries', {
   body: text('body').notNull()
 });
 
+/** What a run is found by: its materials, moulds, colours, acts, and whose hands it was. It can always be worked out again. */
+export const runFacets = sqliteTable(
+  'run_facets',
+  {
+    runId: text('run_id')
+      .notNull()
+      .references(() => runs.id, { onDelete: 'cascade' }),
+    kind: text('kind').notNull(),
+    value: text('value').notNull()
+  },
+  (t) => [
+    primaryKey({ columns: [t.runId, t.kind, t.value] }),
+    index('run_facets_value').on(t.kind, t.value, t.runId)
+  ]
+);
+
 /** What was deleted, so that a write from a bench that did not know is told. */
 export const deletions = sqliteTable(
   'deletions',

@@ -15,15 +15,24 @@
     { value: 'open', label: 'still open' },
     { value: 'lessons', label: 'with a lesson' }
   ];
+  /** What the record is narrowed to, as it stands in the address. */
+  const narrowed = $derived.by((): Record<string, string> => {
+    const { having, grade, defect, since, until } = data.asked;
+    const all = { ...having, grade, defect, since, until };
+    return Object.fromEntries(Object.entries(all).flatMap(([k, v]) => (v ? [[k, v]] : [])));
+  });
+  let open = $state(false);
   function ask(what: Record<string, string>, at = 0) {
     clearTimeout(soon);
     soon = setTimeout(() => {
       const to = new URLSearchParams({
         q: data.asked.words,
         only: data.asked.only,
+        ...narrowed,
         page: '0',
         ...what
       });
+      for (const [name, value] of [...to]) if (!value) to.delete(name);
       void goto(`/record?${to}`, { keepFocus: true, noScroll: true, replaceState: true });
     }, at);
   }
@@ -52,10 +61,18 @@
       options={ONLY}
       onchange={(only) => ask({ only })}
     />
+    <button class="button" aria-expanded={open} onclick={() => (open = !open)}>
+      Narrow down{Object.keys(narrowed).length ? ` (${Object.keys(narrowed).length})` : ''}
+    </button>
     <a class="button" href="/record/charts">Charts</a>
     <a class="button" href="/record/compare">Compare</a>
     <a class="button" href="/api/v1/record.csv" download>Export as CSV</a>
   </header>
+  {#if open || Object.keys(narrowed).length}
+    {#await import('$lib/ui/record/NarrowRecord.svelte') then { default: NarrowRecord }}
+      <NarrowRecord values={data.values} {narrowed} onchange={ask} />
+    {/await}
+  {/if}
   <BrokenList broken={data.broken} />
   {#if data.rejects.inspected}
     <p class="mt-2 text-ink-2">
@@ -68,7 +85,7 @@
     class="mt-5"
     rows={shown}
     rowClass="hover:bg-sheet"
-    empty={data.asked.words || data.asked.only !== 'all'
+    empty={data.asked.words || data.asked.only !== 'all' || Object.keys(narrowed).length
       ? 'Nothing in the record says that.'
       : 'No runs yet. A run is written down here as it happens.'}
     columns={[

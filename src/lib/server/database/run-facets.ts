@@ -1,0 +1,95 @@
+import { sql, type SQL } from 'drizzle-orm';
+import { acts } from '$core/pour';
+import { PlanFile } from '$core/plan';
+import { Initials } from '$core/preferences';
+import type { Db, Store } from './connection';
+import { runFacets } from './schema';
+
+/** What runs are found by besides words: each kind of it, as it stands in an address. */
+export const FACETS = ['material', 'mould', 'colour', 'act', 'person'] as const;
+export type Facet = (typeof FACETS)[number];
+
+/** Runs that are read at once when facets are worked out for those that lack them. */
+const AT_ONCE = 100;
+
+/** What a run is found by, by the plan it was begun with: by names, as they were then. */
+export function facetsOf({ plan, shelf }: PlanFile): { kind: Facet; value: string }[] {
+  const named = (all: readonly { id: string; name: string }[], ids: readonly string[]) =>
+    all.filter((x) => ids.includes(x.id)).map((x) => x.name);
+  const of: [Facet, string[]][] = [
+    [
+      'material',
+      named(
+        shelf.bases,
+        plan.mixes.map((m) => m.baseId)
+      )
+    ],
+    [
+      'mould',
+      named(
+        shelf.moulds,
+        plan.groups.map((g) => g.mouldId)
+      )
+    ],
+    ['colour', plan.cups.map((c) => c.name)],
+    ['act', plan.steps.flatMap((s) => (s.muted ? [] : (acts.find(s.act.kind)?.name ?? [])))]
+  ];
+  return of.flatMap(([kind, values]) => [...new Set(values)].map((value) => ({ kind, value })));
+}
+
+/** Notes what a run is found by; what is noted already stays. */
+export async function noteFacets(
+  tx: Db,
+  runId: string,
+  facets: readonly { kind: Facet; value: string }[]
+): Promise<void> {
+  if (facets.length)
+    await tx
+      .insert(runFacets)
+      .values(facets.map((f) => ({ runId, ...f })))
+      .onConflictDoNothing();
+}
+
+/** Notes what runs are found by that came from elsewhere, or were begun before it was noted. One that cannot be read is passed over. */
+export async function noteMissingFacets(store: Store): Promise<void> {
+  for (let after = ''; ;) {
+    const rows = await store.db.all<{ id: string; snapshot: string; people: string }>(sql`
+      SELECT r.id, r.snapshot,
+        (SELECT json_group_array(DISTINCT json_extract(e.body, '$.by')) FROM events e WHERE e.run_id = r.id) AS people
+      FROM runs r
+      WHERE r.id > ${after} AND NOT EXISTS (SELECT 1 FROM run_facets f WHERE f.run_id = r.id)
+      ORDER BY r.id LIMIT ${AT_ONCE}`);
+    if (!rows.length) return;
+    await store.write(async (tx) => {
+      for (const row of rows) await noteFacets(tx, row.id, read(row));
+    });
+    after = rows.at(-1)!.id;
+  }
+}
+
+function read({ snapshot, people }: { snapshot: string; people: string }): { kind: Facet; value: string }[] {
+  try {
+    const file = PlanFile.safeParse(JSON.parse(snapshot));
+    const by = (JSON.parse(people) as unknown[]).flatMap((p) => Initials.safeParse(p).data ?? []);
+    return [
+      ...(file.success ? facetsOf(file.data) : []),
+      ...by.map((value) => ({ kind: 'person' as const, value }))
+    ];
+  } catch {
+    return [];
+  }
+}
+
+/** Every value that runs can be found by, by kind and in the order of the alphabet. */
+export async function facetValues(db: Db): Promise<Record<Facet, string[]>> {
+  const rows = await db.all<{ kind: Facet; value: string }>(
+    sql`SELECT DISTINCT kind, value FROM run_facets ORDER BY kind, value COLLATE NOCASE`
+  );
+  return Object.fromEntries(
+    FACETS.map((kind) => [kind, rows.filter((r) => r.kind === kind).map((r) => r.value)])
+  ) as Record<Facet, string[]>;
+}
+
+/** The runs (as `r`) that have a value of a kind. */
+export const havingFacet = (kind: Facet, value: string): SQL =>
+  sql`r.id IN (SELECT f.run_id FROM run_facets f WHERE f.kind = ${kind} AND f.value = ${value})`;
