@@ -10,3 +10,4 @@ export {
   type Struck
 } from './mishaps';
 export { practiceLessons, lessonPlan, type PracticeLesson } from './lessons';
+export { doneHow, isLessonDone, whyOf, type Done } from './teaching';

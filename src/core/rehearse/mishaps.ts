@@ -34,7 +34,8 @@ const STRIKES: Record<MishapKind, (task: Task) => boolean> = {
   overshoot: (t) => t.kind === 'weigh' && t.part && !t.takeOut,
   'fast gel': (t) => t.kind === 'stir',
   'spilled cup': (t) => t.kind === 'stir',
-  'phone call': (t) => t.kind === 'stir' || t.kind === 'pour',
+  // While a mix whose parts have met waits: then it costs of its window.
+  'phone call': (t) => t.kind === 'stir' || (t.kind === 'weigh' && t.startsClock),
   'cold room': (t) => t.kind === 'prepare',
   'wrong pot': (t) => t.kind === 'weigh' && !t.part && !t.takeOut
 };

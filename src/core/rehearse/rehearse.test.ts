@@ -4,16 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { samphire, tideline } from '../../../demo/plans';
 import { computePlan } from '../plan';
-import {
-  booksOf,
-  debriefOf,
-  foldRun,
-  freeze,
-  handTimesOf,
-  learnedHands,
-  withMeasured,
-  type RunEvent
-} from '../run';
+import { booksOf, debriefOf, foldRun, freeze, handTimesOf, learnedHands, type RunEvent } from '../run';
 import { done, event } from '../run/run.testing';
 import { answersTo, lessonPlan, practiceLessons, MISHAPS, overshootOf, planMishaps, strike } from '.';
 
@@ -168,14 +159,11 @@ describe('the debrief', () => {
     expect(debriefOf(frozen, fold([...events, told])).gates[0]!.early).toBe(false);
   });
 
-  it('offers a measured time, which the plan then reckons with', () => {
+  it('says the pace of the hands where it is another than planned', () => {
     const { advice } = debriefOf(frozen, fold(timed(1)));
-    const measured = advice.filter((a) => a.stepId !== undefined);
-    expect(measured.map((a) => a.each)).toEqual([1, 1, 1]);
-    const { stepId = '', each = 0 } = measured[0] ?? {};
-    const after = computePlan(withMeasured(tideline, stepId, each), cards).score.blocks;
-    const block = after.find((b) => b.stepId === stepId && b.act === 'pour')!;
-    expect(block.to - block.from).toBeCloseTo(6 * each, 6);
+    expect(advice.filter((a) => a.kind === 'pace').map((a) => a.sentence)).toEqual(
+      ['A', 'B', 'C'].map((letter) => `pour cup ${letter}, a cavity: 60 s, planned 30 s.`)
+    );
   });
 
   it('leaves pauses out of the seconds an act takes', () => {
@@ -208,7 +196,8 @@ describe('the hands’ own times', () => {
     expect(minutes(free, { hands })).toBeCloseTo(6 * 0.8, 9);
     expect(minutes(free)).not.toBeCloseTo(6 * 0.8, 3);
     // The maker’s own minutes win.
-    expect(minutes(withMeasured(free, free.steps[0]!.id, 0.3), { hands })).toBeCloseTo(6 * 0.3, 9);
+    const own = { ...free, steps: free.steps.map((s, i) => (i ? s : { ...s, hands: { each: 0.3 } })) };
+    expect(minutes(own, { hands })).toBeCloseTo(6 * 0.3, 9);
   });
 
   it('come from what a run did', () => {

@@ -20,7 +20,7 @@ export {
   type TaskState
 } from './log/state';
 export { clocksOf, type Clock } from './times/clocks';
-export { gateOpening, waitsForLayer, type GateOpening } from './tasks/gate';
+export { gateOpening, statesIn, waitsForLayer, type GateOpening } from './tasks/gate';
 export { factsOf, type Fact } from './amounts/actuals';
 export {
   standingOf,
@@ -36,7 +36,7 @@ export { couldDo, type CouldDo } from './tasks/could-do';
 export { correctionsOf, type Correction } from './correct/corrections';
 export { warmthOf } from './times/warmth';
 export { worthAPhoto } from './after/worth-a-photo';
-export { debriefOf, withMeasured, type Debrief } from './after/debrief';
+export { debriefOf, type Debrief } from './after/debrief';
 export { groupsOf, isReady, orderOf } from './tasks/ready';
 export { planFromRun } from './after/repeat';
 export { asFamily } from './after/as-family';

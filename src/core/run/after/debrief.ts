@@ -1,4 +1,3 @@
-import type { Plan } from '../../document';
 import { WEIGHING_MINUTES } from '../../schedule';
 import { aimedAt } from '../amounts/targets';
 import type { FrozenRun } from '../snapshot/frozen';
@@ -40,16 +39,14 @@ export interface ActTime {
   planned: number;
   spent: number;
   times: number;
-  /** The step whose minutes a measured time can go into. */
+  /** The step whose pours these are. */
   stepId?: string;
 }
 
-/** A change to make, with the measured minutes of a step where it is one. */
+/** A change to make: of a window that was missed, a wait, a weighing, or the pace of the hands. */
 export interface Advice {
+  kind: 'window' | 'wait' | 'weighing' | 'pace';
   sentence: string;
-  stepId?: string;
-  /** Minutes for one cavity, as measured. */
-  each?: number;
 }
 
 /** Sets a run's own times beside its plan's; what was taken from the hands in between counts for no act. */
@@ -184,19 +181,20 @@ function adviceOf(frozen: FrozenRun, state: RunState, { windows, gates, acts }: 
   const missed = windows
     .filter((w) => !w.met)
     .map((w): Advice => ({
+      kind: 'window',
       sentence: `${nameOf(w.cupId)} was still poured ${(w.poured - w.until).toFixed(1)} min past its window: mix less at a time, or begin with what it is poured into.`
     }));
   const early = gates
     .filter((x) => x.early)
     .map((x): Advice => ({
+      kind: 'wait',
       sentence: `The wait until ${x.state} was ended after ${x.waited.toFixed(1)} of ${x.planned.toFixed(1)} min: wait, or let the fingertip say so first.`
     }));
   const measured = acts
     .filter((a) => a.stepId !== undefined && Math.abs(a.spent / a.planned - 1) > NOTICED)
     .map((a): Advice => ({
-      sentence: `${a.what}: ${a.spent.toFixed(0)} s, planned ${a.planned.toFixed(0)} s.`,
-      stepId: a.stepId!,
-      each: Number((a.spent / 60).toFixed(2))
+      kind: 'pace',
+      sentence: `${a.what}: ${a.spent.toFixed(0)} s, planned ${a.planned.toFixed(0)} s.`
     }));
   const off = state.tasks.filter(
     (t) => t.task.kind === 'weigh' && (t.actual ?? 0) > aimedAt(state, t) * OVER + 2 * t.task.division
@@ -204,15 +202,10 @@ function adviceOf(frozen: FrozenRun, state: RunState, { windows, gates, acts }: 
   const over: Advice[] = off.length
     ? [
         {
+          kind: 'weighing',
           sentence: `${off.length} ${off.length === 1 ? 'weighing' : 'weighings'} went over by more than 3 %: slow down for the last tenth.`
         }
       ]
     : [];
   return [...missed, ...early, ...over, ...measured];
 }
-
-/** A plan with the measured minutes of a step: what the next score reckons with. */
-export const withMeasured = (plan: Plan, stepId: string, each: number): Plan => ({
-  ...plan,
-  steps: plan.steps.map((s) => (s.id === stepId ? { ...s, hands: { ...s.hands, each } } : s))
-});

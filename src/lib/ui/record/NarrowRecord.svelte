@@ -29,7 +29,7 @@
 
 <div class="mt-3 flex flex-wrap items-end gap-3 text-[0.9rem] text-ink-2" data-testid="narrow">
   {#each filters as name (name)}
-    <div>
+    <div class="flex flex-col">
       {LABELS[name]}
       <Choice
         class="mt-0.5 !w-44"
@@ -41,7 +41,7 @@
     </div>
   {/each}
   {#each [{ name: 'since', label: 'Begun from' }, { name: 'until', label: 'Begun to' }] as day (day.name)}
-    <div>
+    <div class="flex flex-col">
       {day.label}
       <div class="mt-0.5">
         <DateField

@@ -1,7 +1,7 @@
 <!-- A rehearsal: the same screen as a run, with a clock that can be hurried, stand-in devices and mishaps, and a debrief. -->
 <script lang="ts">
   import { onDestroy } from 'svelte';
-  import { answersTo, MISHAPS, planMishaps, type MishapKind } from '$core/rehearse';
+  import { answersTo, isLessonDone, MISHAPS, planMishaps, type MishapKind } from '$core/rehearse';
   import { debriefOf, type FrozenRun } from '$core/run';
   import { LocalScale } from '../../run/local-scale.svelte';
   import { Rehearsal } from '../../run/rehearsal.svelte';
@@ -10,6 +10,7 @@
   import { inWords } from '../../preferences.svelte';
   import Tick from '../forms/Tick.svelte';
   import Debrief from './Debrief.svelte';
+  import LessonHelp from './LessonHelp.svelte';
   import RunScreen from './RunScreen.svelte';
 
   let {
@@ -17,7 +18,6 @@
     name,
     aim,
     set,
-    planId,
     back
   }: {
     frozen: FrozenRun;
@@ -26,8 +26,6 @@
     aim?: string;
     /** Mishaps of a set lesson; the maker chooses where there are none set. */
     set?: readonly MishapKind[];
-    /** The stored plan that measured times can go into. */
-    planId?: string;
     back: string;
   } = $props();
 
@@ -39,6 +37,8 @@
   let chosen = $state<MishapKind[]>([]);
   let rehearsal = $state.raw<Rehearsal>();
   let over = $state(false);
+  /** A lesson is done with help first, then once without. */
+  let helped = $state(true);
   let stop = () => {};
   onDestroy(() => {
     stop();
@@ -83,6 +83,23 @@
   function hurry() {
     if (!rehearsal) return;
     clock.ahead(1);
+  }
+
+  /** How a lesson stands once its run is over, and what goes on from there. */
+  function lessonStands({ events }: Rehearsal): { lesson: string; again: string } {
+    if (!isLessonDone(frozen, events))
+      return { lesson: 'not every step was right yet', again: helped ? 'Again, with help' : 'Once more' };
+    return helped
+      ? { lesson: 'right, with help', again: 'Now once without help' }
+      : { lesson: 'learned', again: 'Once more' };
+  }
+
+  function again() {
+    const isRight = rehearsal && isLessonDone(frozen, rehearsal.events);
+    rehearsal = undefined;
+    if (!set) return;
+    helped = helped && !isRight;
+    begin(set);
   }
 
   function end() {
@@ -133,12 +150,12 @@
   <Debrief
     {name}
     {back}
-    {planId}
     {frozen}
     state={rehearsal.state}
     debrief={debriefOf(frozen, rehearsal.state, rehearsal.gone)}
     answers={answersTo(rehearsal.all, frozen, rehearsal.state)}
-    onagain={() => (rehearsal = undefined)}
+    {...set ? lessonStands(rehearsal) : {}}
+    onagain={again}
   />
 {:else}
   <RunScreen {name} given={givenOf(rehearsal)} {back} finish={end}>
@@ -157,6 +174,7 @@
       <button class="button bare whitespace-nowrap" onclick={end}>debrief</button>
     {/snippet}
     {#snippet banner()}
+      {#if set && rehearsal}<LessonHelp {frozen} events={rehearsal.events} {helped} />{/if}
       {#if rehearsal?.struck}
         <p
           class="flex min-h-16 shrink-0 items-center gap-4 border-b border-rule bg-ochre-soft px-7 text-[1.15rem]"

@@ -5,4 +5,4 @@
 </script>
 
 <svelte:head><title>{data.name}: rehearsal · Kirapen</title></svelte:head>
-<RehearsalScreen frozen={data.frozen} name={data.name} planId={data.planId} back="/plans/{data.planId}" />
+<RehearsalScreen frozen={data.frozen} name={data.name} back="/plans/{data.planId}" />
