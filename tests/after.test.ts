@@ -111,6 +111,22 @@ describe('inspection', () => {
   });
 });
 
+describe('the record', () => {
+  it('is narrowed in its address, and shows all again', async () => {
+    await bench.go('/record');
+    await bench.click('Narrow down');
+    await bench.choose('Material', 'Plastisol, soft');
+    await bench.page.waitForFunction(() => location.search.includes('material='));
+    await bench.page.waitForFunction(() => document.querySelectorAll('tbody tr').length === 1);
+    await bench.says('tbody', 'Fender bumpers');
+    // It is the same to whoever opens the address.
+    await bench.go(await bench.page.evaluate(() => location.pathname + location.search));
+    await bench.says('tbody', 'Fender bumpers');
+    await bench.click('Show all');
+    await bench.page.waitForFunction(() => document.querySelectorAll('tbody tr').length > 5);
+  });
+});
+
 describe('causes', () => {
   it('are named with their fact, and one tap changes the plan', async () => {
     await bench.walk('/record/tideline-first');

@@ -277,6 +277,23 @@ describe('what went wrong', () => {
   });
 });
 
+describe('at an arm’s length and a half', () => {
+  it('number, title, cup, the clock that decides and the next act are large enough to read', async () => {
+    await post('/api/v1/runs', { id: 'knobs-from-afar', planId: 'tideline-knobs' });
+    await bench.go('/run/knobs-from-afar');
+    await bench.makeReady();
+    for (let i = 0; i < 2; i++) await bench.confirmAsIs();
+    await bench.says(NOW, 'brown oxide');
+    const size = (selector: string) =>
+      bench.page.$eval(selector, (e) => Math.round(parseFloat(getComputedStyle(e).fontSize)));
+    expect(await size('[data-testid="number"]')).toBeGreaterThanOrEqual(64);
+    for (const what of [NOW, '[data-clock]:first-child strong', '[data-testid="next"] li:first-child'])
+      expect([what, await size(what)]).toEqual([what, expect.toSatisfy((px: number) => px >= 24)]);
+    const letter = await bench.page.$eval(`${NOW} svg`, (e) => e.getBoundingClientRect().height);
+    expect(letter).toBeGreaterThanOrEqual(24);
+  });
+});
+
 describe('a rehearsal', () => {
   it('with three mishaps comes to its debrief, and leaves the shelf and the record as they were', async () => {
     const before = JSON.stringify([await get('/api/v1/runs'), await get('/api/v1/stock')]);

@@ -46,6 +46,18 @@ describe('the tour of the first piece', () => {
       await expect.poll(() => bench.text('[data-testid="now"]')).not.toBe(before);
     }
     await seenDone();
+    await bench.says(TOUR, 'Say what you feel');
+    await bench.press('t');
+    await bench.page.locator('[role="dialog"] ::-p-text(gelled)').click();
+    await bench.says('[data-testid="number"]', 'Open');
+    await bench.confirm();
+    await seenDone();
+    await bench.says(TOUR, 'Too much went in');
+    const asked = Number((await bench.text('[data-testid="number"]')).trim());
+    await bench.type('Grams on the scale', (asked * 1.2).toFixed(2));
+    await bench.confirm();
+    await bench.says('[data-testid="consequence"]', /The rest × 1\.\d/);
+    await seenDone();
     await bench.says(TOUR, 'After the pour');
     await expect.poll(ringed).toBe('Due');
   });
@@ -59,7 +71,10 @@ describe('the tour of the first piece', () => {
     await bench.says(TOUR, 'Look at the pieces');
     await expect.poll(ringed).toBe('inspect');
     await bench.click('Next');
-    await bench.says(TOUR, '9 of 9');
+    await bench.says(TOUR, 'Make it again');
+    await expect.poll(ringed).toBe('repeat');
+    await bench.click('Next');
+    await bench.says(TOUR, '12 of 12');
     await bench.click('End');
     await bench.page.waitForFunction(() => !document.querySelector('[data-testid="tour"]'));
     await bench.go('/');

@@ -60,6 +60,20 @@ export const STOPS: readonly Stop[] = [
     done: (page) => words(page, '[data-testid="now"]').trim().startsWith('Wait')
   },
   {
+    at: REHEARSAL,
+    title: 'Say what you feel',
+    says: 'A wait opens by its clock, or by your fingertip before it: press T, say gelled, and confirm.',
+    ring: '[data-testid="number"]',
+    done: (page) => !words(page, '[data-testid="now"]').trim().startsWith('Wait')
+  },
+  {
+    at: REHEARSAL,
+    title: 'Too much went in',
+    says: 'Type a weight about a fifth over the one it asks for, and press Enter. What is still to come follows; the other ways out stand beside it, and Undo takes it back.',
+    ring: '[data-testid="now"]',
+    done: (page) => page.querySelector('[data-testid="corrected"], [data-testid="colour-over"]') !== null
+  },
+  {
     at: '/',
     title: 'After the pour',
     says: 'The bench says what is due, how early and how late it may be, and what is in which mould.',
@@ -70,6 +84,12 @@ export const STOPS: readonly Stop[] = [
     title: 'Look at the pieces',
     says: 'Grade a face, add a defect and place it: with G, S, R and the arrows a tray of forty takes minutes. A defect’s causes stand beside it, each with its fact.',
     ring: '[data-testid="inspect"]'
+  },
+  {
+    at: '/record/tideline-third',
+    title: 'Make it again',
+    says: 'Repeat the same makes a plan of what really went in, for the same order; with changes it scales to another mould or count.',
+    ring: '[data-testid="repeat"]'
   },
   {
     at: '/guide/first-piece',

@@ -4,6 +4,7 @@ import { nightHeron, rockpool, samphire, tideline } from '../../../demo/plans';
 import { computePlan, type Plan } from '../plan';
 import { buyerSheet, USUAL_TOLERANCE } from './buyer';
 import { metricWords } from '../quantity';
+import { freeze } from '../run';
 
 const sheet = (plan: Plan, tolerance = USUAL_TOLERANCE) =>
   buyerSheet(plan, computePlan(plan, cards), tolerance);
@@ -29,4 +30,14 @@ describe('the sheet for a buyer', () => {
     expect(sheet(nightHeron).care.join(' ')).toMatch(/For the skin/);
     expect(sheet(tideline).care.join(' ')).toMatch(/Not for food/);
   });
+});
+
+it('a cup that is filled from others is no colour: those it is filled from are', () => {
+  const file = freeze(nightHeron, cards);
+  const [, colours] = buyerSheet(nightHeron, file.computed, USUAL_TOLERANCE).matches;
+  const jugs = file.computed.cups.filter((c) => c.jug).map((c) => c.name);
+  const own = file.computed.cups.filter((c) => !c.jug).map((c) => c.name);
+  expect(jugs.length).toBeGreaterThan(0);
+  for (const name of jugs) expect(colours).not.toContain(name);
+  for (const name of own) expect(colours).toContain(name);
 });

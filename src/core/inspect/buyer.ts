@@ -32,7 +32,8 @@ export function buyerSheet(plan: Plan, computed: RunFigures, tolerance: Toleranc
     name: g.name,
     each: g.layers.reduce((s, l) => s + l.grams, 0) / Math.max(1, g.count)
   }));
-  const colours = computed.cups.filter((c) => c.shareOfPour > 0).map((c) => c.name);
+  // A cup that is filled from others is no colour of its own.
+  const colours = computed.cups.filter((c) => c.mixes.some((m) => m.weighings.length > 0)).map((c) => c.name);
   // What levels by itself comes out the same; of everything else only the amounts do.
   const layered = shaping.every((d) => d.varies === undefined);
   return {

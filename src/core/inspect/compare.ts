@@ -67,32 +67,38 @@ function factsIn({ frozen, state }: Compared): Facts {
 
 type Say = (what: string, words: string, figure?: number) => unknown;
 
-/** What happened at each task: left out, made more often, weighed off its target, stirred or done for so long. */
+/** What happened at each task: left out, made more often, weighed off its target, stirred or done for too short. */
 function sayTasks({ frozen, state }: Compared, say: Say): void {
   const done = state.tasks.flatMap((t) => t.doneAt ?? []).sort((a, b) => a - b);
   for (const entry of state.tasks) {
-    const { task, status, extra, doneAt } = entry;
-    const name = taskName(frozen, task);
-    if (status === 'skipped') say(name, 'left out');
-    if (extra) say(`${name}, more than planned`, String(extra), extra);
-    // A weight is told by how far off its target it was: another target is told by the percentage it comes from.
-    const aimed = entry.target ?? (task.kind === 'weigh' ? task.grams : 0);
-    const isPart = task.kind === 'weigh' && (task.part || task.takeOut === true);
-    if (isPart && entry.actual !== undefined && aimed > 0 && isOff(entry.actual, aimed, task.division))
-      say(name, `${figure(entry.actual, 'g', 1)} for ${figure(aimed, 'g', 1)}`, entry.actual / aimed);
-    if (
-      task.kind === 'pour' &&
-      entry.actual !== undefined &&
-      isOff(entry.actual, task.gramsEach * task.count, 1)
-    )
-      say(name, figure(entry.actual, 'g', 1), entry.actual);
-    const before = doneAt === undefined ? undefined : done.findLast((at) => at < doneAt);
-    const minutes = minutesOf(task);
-    if (status !== 'done' || doneAt === undefined || before === undefined || minutes <= 0) continue;
-    const took = (doneAt - before) / 60_000;
-    // Less than was planned is told as it was; longer may be a pause.
-    if (took < minutes * SHORT) say(`${name}, for`, duration(took), took);
+    const name = taskName(frozen, entry.task);
+    if (entry.status === 'skipped') say(name, 'left out');
+    if (entry.extra) say(`${name}, more than planned`, String(entry.extra), entry.extra);
+    sayAmount(entry, name, say);
+    const took = cutShort(entry, done);
+    if (took !== undefined) say(`${name}, for`, duration(took), took);
   }
+}
+
+type Entry = RunState['tasks'][number];
+
+/** A part or a pour that was off its target: another target is told by what it comes from. */
+function sayAmount({ task, actual, target }: Entry, name: string, say: Say): void {
+  if (actual === undefined) return;
+  if (task.kind === 'pour' && isOff(actual, task.gramsEach * task.count, 1))
+    say(name, figure(actual, 'g', 1), actual);
+  if (task.kind !== 'weigh' || !(task.part || task.takeOut)) return;
+  const aimed = target ?? task.grams;
+  if (aimed > 0 && isOff(actual, aimed, task.division))
+    say(name, `${figure(actual, 'g', 1)} for ${figure(aimed, 'g', 1)}`, actual / aimed);
+}
+
+/** Minutes that a task took where that was less than it is to take; longer may be a pause, and says nothing. */
+function cutShort({ task, status, doneAt }: Entry, done: readonly number[]): number | undefined {
+  const before = doneAt === undefined ? undefined : done.findLast((at) => at < doneAt);
+  if (status !== 'done' || doneAt === undefined || before === undefined) return undefined;
+  const took = (doneAt - before) / 60_000;
+  return took < minutesOf(task) * SHORT ? took : undefined;
 }
 
 /** Off a target by more than a hand is. */

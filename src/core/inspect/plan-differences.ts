@@ -41,48 +41,47 @@ function movedSteps(before: Plan, after: Plan, wordsOf: (id: string) => string):
 
 type Said = Map<string, { what: string; words: string }>;
 
+type Say = (key: string, what: string, words: string) => unknown;
+
 /** Everything a plan says, by what says it. */
 function saidOf(plan: Plan, shelf: Shelf): Said {
   const said: Said = new Map();
-  const say = (key: string, what: string, words: string) => said.set(key, { what, words });
-  say('room', 'room', figure(plan.bench.roomCelsius, '°C'));
-  const named = (all: readonly { id: string; name: string }[], id: string | undefined) =>
-    all.find((x) => x.id === id)?.name;
-  say('scales', 'scales', plan.bench.scaleIds.map((id) => named(shelf.scales, id) ?? id).join(', '));
-  const vessel = (key: string, what: string, id: string | undefined) => {
-    const name = named(shelf.vessels, id);
-    if (name) say(`vessel:${key}`, `vessel of ${what}`, name);
-  };
-  for (const m of plan.mixes) vessel(`mix:${m.id}`, 'the mix', m.vesselId);
-  for (const cup of plan.cups) vessel(`cup:${cup.id}`, cup.name, cup.vesselId);
-  for (const m of plan.mixes) {
-    const base = shelf.bases.find((b) => b.id === m.baseId)?.name ?? m.baseId;
-    say(`mix:${m.id}`, 'mixed', m.turns && m.turns > 1 ? `${base}, in ${m.turns} batches` : base);
-  }
-  for (const g of plan.groups) {
-    const mould = shelf.moulds.find((m) => m.id === g.mouldId)?.name ?? g.mouldId;
-    say(`group:${g.id}`, g.name, `${g.count} × ${mould}`);
-  }
-  for (const cup of plan.cups)
-    for (const line of cup.recipe) {
-      const name = shelf.colourants.find((c) => c.id === line.colourantId)?.name ?? 'a colour';
-      const thinned = line.letDown ? `, thinned 1 : ${line.letDown}` : '';
-      say(
-        `line:${cup.id}:${line.id}`,
-        cup.name,
-        `${name} ${Number(line.percent.toPrecision(4))} %${thinned}`
-      );
-    }
+  const say: Say = (key, what, words) => said.set(key, { what, words });
+  sayBench(plan, shelf, say);
+  sayRecipes(plan, shelf, say);
   saySteps(plan, shelf, say);
   return said;
 }
 
+const nameIn = (all: readonly { id: string; name: string }[], id: string | undefined) =>
+  all.find((x) => x.id === id)?.name ?? id ?? '';
+
+/** The room, the scales, the moulds, and what is mixed in which vessel. */
+function sayBench({ bench, mixes, groups }: Plan, shelf: Shelf, say: Say): void {
+  say('room', 'room', figure(bench.roomCelsius, '°C'));
+  say('scales', 'scales', bench.scaleIds.map((id) => nameIn(shelf.scales, id)).join(', '));
+  for (const m of mixes) {
+    const base = nameIn(shelf.bases, m.baseId);
+    say(`mix:${m.id}`, 'mixed', m.turns && m.turns > 1 ? `${base}, in ${m.turns} batches` : base);
+    if (m.vesselId) say(`vessel:${m.id}`, 'vessel of the mix', nameIn(shelf.vessels, m.vesselId));
+  }
+  for (const g of groups) say(`group:${g.id}`, g.name, `${g.count} × ${nameIn(shelf.moulds, g.mouldId)}`);
+}
+
+/** Every line of every cup, and the cup's own vessel. */
+function sayRecipes({ cups }: Plan, shelf: Shelf, say: Say): void {
+  for (const cup of cups) {
+    if (cup.vesselId) say(`vessel:${cup.id}`, `vessel of ${cup.name}`, nameIn(shelf.vessels, cup.vesselId));
+    for (const line of cup.recipe) {
+      const thinned = line.letDown ? `, thinned 1 : ${line.letDown}` : '';
+      const amount = `${Number(line.percent.toPrecision(4))} %${thinned}`;
+      say(`line:${cup.id}:${line.id}`, cup.name, `${nameIn(shelf.colourants, line.colourantId)} ${amount}`);
+    }
+  }
+}
+
 /** Every step as its line says it, what it measures, its note, and what it waits for. */
-function saySteps(
-  plan: Plan,
-  shelf: Shelf,
-  say: (key: string, what: string, words: string) => unknown
-): void {
+function saySteps(plan: Plan, shelf: Shelf, say: Say): void {
   const figures = figuresOf(plan, shelf);
   const waits = tasksOf(plan, figures).flatMap((t) => (t.kind === 'gate' ? [t] : []));
   for (const [i, step] of plan.steps.entries()) {

@@ -69,26 +69,32 @@ export function doneHow(frozen: FrozenRun, before: RunState, event: RunEvent): D
   const early = doubtOf(frozen, before, task, { now: event.at });
   if (early?.code === 'too-early')
     return { well: false, says: `${early.sentence} ${early.follows ?? ''}`.trim() };
+  return finishedHow(frozen, before, { task, at: event.at });
+}
+
+/** How a task that was not ended too early was done. */
+function finishedHow(
+  frozen: FrozenRun,
+  before: RunState,
+  { task, at }: { task: Task; at: number }
+): Done | undefined {
   switch (task.kind) {
     case 'stir':
       return { well: true, says: 'Stirred through: nothing stays soft.' };
     case 'pour':
-      return pouredHow(frozen, before, { mixId: task.mixId, at: event.at });
+      return pouredHow(frozen, before, { mixId: task.mixId, at });
     case 'gate': {
-      const { by } = gateOpening(
-        task,
-        before,
-        { now: event.at, dayStart: 0 },
-        statesIn(frozen, task.groupId)
-      );
+      const { by } = gateOpening(task, before, { now: at, dayStart: 0 }, statesIn(frozen, task.groupId));
       return by === 'state'
         ? { well: true, says: 'You felt it, and went on when it carried.' }
-        : { well: true, says: 'You waited as long as the layer needs. A fingertip would have told sooner.' };
+        : {
+            well: true,
+            says: 'You waited as long as the layer needs. A fingertip would have told sooner.'
+          };
     }
     case 'demould': {
       const poured = before.groups.get(task.groupId)?.lastPour;
-      const late =
-        poured !== undefined && event.at > poured + demouldNow(frozen, before, task).to.now * MINUTE;
+      const late = poured !== undefined && at > poured + demouldNow(frozen, before, task).to.now * MINUTE;
       return late
         ? { well: false, says: 'It is out after its window: look at every edge.' }
         : { well: true, says: 'Out inside its window: firm, and not yet holding on.' };

@@ -227,20 +227,27 @@ export class RunDesk {
   }
 
   #confirmDone(what: Instruction, sure?: { grams?: number | undefined }): void {
-    const { log, scale } = this.given;
+    const { scale } = this.given;
     let grams = sure?.grams;
     if (what.kind === 'pour' && grams === undefined && this.entry.trim()) {
       grams = this.#readGrams(this.entry);
       if (grams === undefined) return;
     }
     if (!sure && this.#isDoubted(what, grams)) return;
-    // Of several times, each is told as it is done.
-    const again = what.kind === 'do' && (what.task.times ?? 1) > 1;
-    if (again) log.tell({ type: 'repeated', task: what.task.id });
-    for (const t of again ? [] : this.#atOnce(what))
-      log.tell({ type: 'done', task: t.task, ...(grams === undefined ? {} : { grams: grams * t.share }) });
+    this.#tellDone(what, grams);
     this.entry = '';
     if (this.useScale && what.kind === 'pour') void scale.ask({ do: 'clear' });
+  }
+
+  /** What is in hand is done: of an act that is done several times, once more. */
+  #tellDone(what: Instruction, grams: number | undefined): void {
+    const { log } = this.given;
+    if (what.kind === 'do' && (what.task.times ?? 1) > 1) {
+      log.tell({ type: 'repeated', task: what.task.id });
+      return;
+    }
+    for (const t of this.#atOnce(what))
+      log.tell({ type: 'done', task: t.task, ...(grams === undefined ? {} : { grams: grams * t.share }) });
   }
 
   /** A task and what is poured at once with it, with the share of the grams that is each one's. */
@@ -258,24 +265,31 @@ export class RunDesk {
     what: Extract<Instruction, { kind: 'weigh' }>,
     sure?: { grams?: number | undefined }
   ): void {
-    const { task, topUp, key, target } = what;
+    const { key, target } = what;
     const { toCount } = this;
-    const { log, scale } = this.given;
     if (toCount && toCount.count < toCount.wanted) {
       this.#counted = { task: key, count: toCount.count + 1 };
       return;
     }
-    // Nothing was read: it is told as done, and never as a weight.
     if (sure?.grams === undefined && !this.#isRead) {
-      if (!sure && this.#isDoubted(what, target)) return;
-      log.tell(topUp ? { type: 'added', task: task.id, grams: target } : { type: 'done', task: task.id });
+      if (sure || !this.#isDoubted(what, target)) this.#tellUnread(what);
       return;
     }
     const grams = sure?.grams ?? this.#gramsIn();
-    if (grams === undefined || (!sure && this.#isDoubted(what, grams))) return;
+    if (grams !== undefined && (sure || !this.#isDoubted(what, grams))) this.#tellWeighed(what, grams);
+  }
+
+  #tellWeighed({ task, topUp }: Extract<Instruction, { kind: 'weigh' }>, grams: number): void {
+    const { log, scale } = this.given;
     log.tell({ type: topUp ? 'added' : 'weighed', task: task.id, grams: Math.round(grams * 1e6) / 1e6 });
     this.entry = '';
     if (this.useScale && this.plan.bench.readings === 'tared') void scale.ask({ do: 'tare' });
+  }
+
+  /** Nothing was read: it is told as done, and never as a weight. */
+  #tellUnread({ task, topUp, target }: Extract<Instruction, { kind: 'weigh' }>): void {
+    const { log } = this.given;
+    log.tell(topUp ? { type: 'added', task: task.id, grams: target } : { type: 'done', task: task.id });
   }
 
   /** Whether anything says how much went in: a scale, what is typed, a count. */

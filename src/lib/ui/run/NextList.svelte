@@ -40,7 +40,7 @@
 </script>
 
 <h2 class="label mt-8 font-sans !text-[0.95rem]">Next</h2>
-<ol class="mt-2 space-y-1.5 text-[1.1rem]">
+<ol class="mt-2 space-y-1.5 text-[1.1rem]" data-testid="next">
   {#each next as entry, i (entry.task.id)}
     {@const words = taskWords(entry.task, computed)}
     <li class={i === 0 ? 'text-[1.5rem] leading-tight' : i > 1 ? 'text-ink-2' : ''}>

@@ -39,6 +39,13 @@
     if (next) list?.querySelector(`[data-check="${next}"]`)?.scrollIntoView({ block: 'nearest' });
   });
 
+  /** The room's temperature as it was typed, told once it is typed whole. */
+  function readRoom(id: string) {
+    if (celsius === undefined || celsius === run.room?.celsius) return;
+    if (run.ticked.has(id)) log.tell({ type: 'room', celsius });
+    else tick(id);
+  }
+
   /** Ticks a check; the room's says what was read. */
   export function tick(id: string) {
     if (run.ticked.has(id)) return;
@@ -88,18 +95,15 @@
         {/if}
       </div>
       {#if isRoomCheck(check.id)}
-        <span class="w-40 shrink-0" data-own-keys>
+        <!-- What was read is told once, when the field is left. -->
+        <span class="w-40 shrink-0" data-own-keys onfocusout={() => readRoom(check.id)}>
           <QuantityField
             label="The room reads"
             unit="°C"
             min={-20}
             max={60}
             value={celsius ?? run.room?.celsius ?? planned}
-            onchange={(v) => {
-              celsius = v;
-              if (on) log.tell({ type: 'room', celsius: v });
-              else tick(check.id);
-            }}
+            onchange={(v) => (celsius = v)}
           />
         </span>
       {/if}

@@ -117,17 +117,25 @@
     if (!repeat) desk.press(confirm);
   }
 
+  /** What is typed is left with Escape; then keys do what the buttons say. */
+  function leave(event: KeyboardEvent) {
+    event.preventDefault();
+    if (event.target instanceof HTMLElement) event.target.blur();
+  }
+
+  /** Keys that are somebody else's: a shortcut, a dialog's, or where words are mended or a button of its own is pressed. */
+  const isOthers = (event: KeyboardEvent): boolean =>
+    event.defaultPrevented ||
+    event.ctrlKey ||
+    event.metaKey ||
+    event.altKey ||
+    asking !== undefined ||
+    (event.target instanceof Element && event.target.closest('[data-own-keys]') !== null);
+
   function onkeydown(event: KeyboardEvent) {
-    if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || asking) return;
-    // Where words are mended or a button of its own is pressed, keys do what they do there.
-    if (event.target instanceof Element && event.target.closest('[data-own-keys]')) return;
+    if (isOthers(event)) return;
     const typing = isTyping(event);
-    // What is typed is left with Escape; then keys do what the buttons say.
-    if (typing && event.key === 'Escape' && event.target instanceof HTMLElement) {
-      event.preventDefault();
-      event.target.blur();
-      return;
-    }
+    if (typing && event.key === 'Escape') return leave(event);
     if (event.key === ' ' || (event.key === 'Enter' && typing)) {
       if (event.target instanceof HTMLButtonElement) event.target.blur();
       event.preventDefault();

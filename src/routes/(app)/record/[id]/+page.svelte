@@ -187,7 +187,9 @@
       onchange={repeatOtherwise}
     />
     <a class="button" href="/record/{data.run.id}/buyer">For the buyer</a>
-    <button class="button {data.open ? '' : 'go'}" onclick={() => repeat()}>Repeat the same</button>
+    <button class="button {data.open ? '' : 'go'}" data-testid="repeat" onclick={() => repeat()}
+      >Repeat the same</button
+    >
   </header>
   {#each problems as problem, i (i)}<div class="mt-2">
       <ProblemNote {problem} />
