@@ -25,7 +25,6 @@ import { storedPreferences, proposedPreferences } from '../../lib/server/prefere
 /** How many runs back the bench looks for something still due. */
 const LOOK_BACK = 30;
 
-
 /** A run that goes on: how far it is, what is due of it, and what it is drawn by. */
 async function goingOn(db: Db, { id, name, startedAt, frozen }: Run) {
   const state = foldedRun(frozen, await eventsOf(db, id));
