@@ -280,7 +280,7 @@ function colourWeighing(
   dose: CupDose,
   scales: Scales
 ): Weighing {
-  const name = dose.letDown ? `${dose.colourant.name}, 1 : ${dose.letDown} let-down` : dose.colourant.name;
+  const name = dose.letDown ? `${dose.colourant.name}, thinned 1 : ${dose.letDown}` : dose.colourant.name;
   const w = weighing({ key: dose.lineId, name, kind: 'colourant' }, grams, COLOUR_TOLERANCE, scales);
   const counted = countedDose(dose, grams);
   return {

@@ -184,7 +184,7 @@ function weighingProblems(of: OfCup, out: CupMix): Diagnostic[] {
       level: 'stop',
       ...inPlan('cups', cup.id, 'recipe'),
       sentence: `${cup.name}: its colourants bring more ${drowned.name} than the whole cup holds.`,
-      mend: 'Use a stronger let-down, or a drier form.'
+      mend: 'Thin it less, or take a drier form.'
     });
   if (!split) problems.push(...roundedProblems(cup.name, about, out.held, { base, plan }));
   const fixes = [...finerScales(plan), ...(split ? [] : oneBatch(plan, base))];

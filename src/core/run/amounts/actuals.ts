@@ -45,7 +45,7 @@ export function factsOf(computed: RunFigures, state: RunState): Fact[] {
         const id = `weigh:${jarId(i + 1)}:${key}`;
         // Runs that were begun before let-downs were weighed in them have no such task.
         if (!state.tasks.some((t) => t.task.id === id)) return [];
-        const what = `1 : ${l.parts} let-down of ${l.name}: ${name}`;
+        const what = `${l.name}, thinned 1 : ${l.parts}: ${name}`;
         return [fact(id, what, 'g', [grams, weighedOf(state, jarId(i + 1), key)])];
       }
     )

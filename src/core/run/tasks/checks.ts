@@ -98,7 +98,7 @@ const kit = ({ cautions }: Computed): Check => ({
 
 /** Everything that will be weighed, in all: it stands within reach before a clock runs. */
 function stands({ needs, letDowns }: Computed): Check {
-  const made = letDowns.map((l) => `made first: 1 : ${l.parts} let-down of ${l.name}`);
+  const made = letDowns.map((l) => `made first: 1 part ${l.name} stirred into ${l.parts} of the mix`);
   return {
     id: 'stock',
     words: 'All ingredients are here, enough of each',

@@ -20,7 +20,7 @@ export const doseOff: Cause = {
               {
                 fact: `${f.what}: ${f.actual!.toFixed(2)} % for ${f.planned.toFixed(2)} %`,
                 strength: Math.abs(off),
-                change: `weigh it on a finer scale, or as a let-down (${cupName(c, mixId)})`
+                change: `weigh it on a finer scale, or stir 1 part into 9 of the mix and weigh that (${cupName(c, mixId)})`
               }
             ]
           : [];

@@ -119,7 +119,7 @@
     const { grams: lines } = asWeighed(answer, asked, batch, scale);
     return lines
       .map((l, i) => {
-        const how = l.letDown ? ` as a 1 : ${l.letDown} let-down` : '';
+        const how = l.letDown ? `, thinned 1 : ${l.letDown}` : '';
         return `${nameOf(l.colourantId)} ${percents(answer)[i]!.toPrecision(2)} %, ${weighing(l.grams, scale.division)}${how}`;
       })
       .join('; ');
