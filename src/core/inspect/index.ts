@@ -12,7 +12,15 @@ export {
   type Grade,
   type MeasuredShares
 } from './piece';
-export { plannedAndMeasured, shownOtherwise, spreadOfShares, type ShareSpread } from './measured-shares';
+export {
+  ownSpread,
+  plannedAndMeasured,
+  sharesBy,
+  shownOtherwise,
+  spreadOfShares,
+  type MeasuredPiece,
+  type ShareSpread
+} from './measured-shares';
 export { caseOf, causesOf, nextTime, type CausesFound, type Likely, type NextTime } from './causes';
 export { wilson } from './wilson';
 export { changesIn, differences, type Difference } from './compare';

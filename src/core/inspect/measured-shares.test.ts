@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plannedAndMeasured, shownOtherwise, spreadOfShares } from './measured-shares';
+import { ownSpread, plannedAndMeasured, sharesBy, shownOtherwise, spreadOfShares } from './measured-shares';
 import { Piece } from './piece';
 
 const corners = [
@@ -51,6 +51,28 @@ describe('what a piece really shows', () => {
     expect(own.spread).toBeCloseTo(Math.sqrt((0.01 + 0.01 + 0.0036 + 0.0036) / 5), 9);
     expect(shownOtherwise(piece(0.52), own)).toEqual([]);
     expect(shownOtherwise(piece(0.58), own)).toHaveLength(2);
+  });
+
+  it('is counted by whose hands poured it and what was done, and a maker’s own spread goes before everybody’s', () => {
+    const by = (hands: string[], acts: string[], measured: number) => ({ ...piece(measured), hands, acts });
+    const steady = [0.4, 0.41, 0.39, 0.4, 0.4].map((m) => by(['A'], ['lay'], m));
+    const wild = [0.2, 0.6, 0.3, 0.5, 0.55].map((m) => by(['B'], ['lay', 'drag'], m));
+    const few = [by(['C'], ['drag'], 0.1)];
+    const all = [...steady, ...wild, ...few];
+    const hands = sharesBy(all, 'hands');
+    expect(hands.map((h) => [h.name, h.points.length, h.own?.pieces])).toEqual([
+      ['A', 10, 5],
+      ['B', 10, 5],
+      ['C', 2, undefined]
+    ]);
+    expect(hands[0]!.own!.spread).toBeLessThan(hands[1]!.own!.spread / 5);
+    expect(sharesBy(all, 'acts').map((a) => [a.name, a.own?.pieces])).toEqual([
+      ['lay', 10],
+      ['drag', 6]
+    ]);
+    expect(ownSpread(all, ['A'])).toEqual(spreadOfShares(steady));
+    expect(ownSpread(all, ['C'])).toEqual(spreadOfShares(all));
+    expect(ownSpread(few, ['C'])).toBeUndefined();
   });
 
   it('stands beside what was planned, by the cups that are told together', () => {

@@ -29,6 +29,49 @@ export function spreadOfShares(pieces: readonly Pick<Piece, 'faces'>[]): ShareSp
   return { pieces: own.length, spread: Math.sqrt(all.reduce((s, v) => s + v, 0) / all.length) };
 }
 
+/** A piece that was measured, with what it is counted under: whose hands poured it, what was done to it. */
+export interface MeasuredPiece extends Pick<Piece, 'faces'> {
+  hands: readonly string[];
+  acts: readonly string[];
+}
+
+/** How far the pours of some hands vary; of everybody's here until enough of theirs are measured. */
+export function ownSpread(
+  pieces: readonly MeasuredPiece[],
+  hands: readonly string[]
+): ShareSpread | undefined {
+  const theirs = pieces.filter((p) => p.hands.some((h) => hands.includes(h)));
+  return spreadOfShares(theirs) ?? spreadOfShares(pieces);
+}
+
+/** What was planned and what was measured of one colour of a piece, 0..1. */
+export interface SharePoint {
+  planned: number;
+  measured: number;
+}
+
+/** Planned and measured shares of pieces by one thing they are counted under, with their spread once enough are measured. */
+export interface SharesBy {
+  name: string;
+  points: SharePoint[];
+  own?: ShareSpread;
+}
+
+/** Measured shares beside their plans, by maker or by what was done; those of whom most is known first. */
+export function sharesBy(pieces: readonly MeasuredPiece[], key: 'hands' | 'acts'): SharesBy[] {
+  const names = [...new Set(pieces.flatMap((p) => p[key]))];
+  return names
+    .map((name): SharesBy => {
+      const theirs = pieces.filter((p) => p[key].includes(name));
+      const own = spreadOfShares(theirs);
+      const shares = theirs.flatMap((p) => p.faces.flatMap((f) => f.shows?.shares ?? []));
+      const points = shares.map(({ planned, measured }) => ({ planned, measured }));
+      return { name, points, ...(own ? { own } : {}) };
+    })
+    .filter((s) => s.points.length > 0)
+    .sort((a, b) => b.points.length - a.points.length || (a.name < b.name ? -1 : 1));
+}
+
 /** A colour that shows more or less of a face than planned, by more than measuring and the hand's chance tell. */
 export interface ShownOtherwise {
   face: Piece['faces'][number]['face'];

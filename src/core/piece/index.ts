@@ -27,3 +27,4 @@ export {
 export type { Showing } from './paint';
 export { cupsOnFace, type CupsOnFace } from './cups-on-face';
 export { differOn } from './shown';
+export { withSpread } from './with-spread';

@@ -2,6 +2,7 @@ import { applyEdit } from '$core/document/apply-edit';
 import { merge, same } from '$core/document/merge';
 import { figuresInTurn, figuresOf, Plan, type Computed } from '$core/plan';
 import { type LearnedHistory } from '$core/document';
+import type { ShareSpread } from '$core/inspect';
 import { type Shelf } from '$core/shelf';
 import type { Edit, Problem } from '$core/problem';
 import { problemsOf } from '$core/validate';
@@ -27,6 +28,8 @@ interface Opened {
   revision: number;
   shelf: Shelf;
   learned?: LearnedHistory;
+  /** How far measured pieces lie from their plans, once enough are measured. */
+  spread?: ShareSpread | undefined;
 }
 
 const readPlan = (raw: unknown): Plan | undefined => {
@@ -48,6 +51,8 @@ export class PlanEditor {
 
   readonly shared: SharedDocument<Plan>;
   readonly shelf: Shelf;
+  /** How far measured pieces lie from their plans, once enough are measured. */
+  readonly spread: ShareSpread | undefined;
   /** Every figure, at once with each keystroke; its problems in general words. */
   readonly computed: Computed;
   /** What is wrong, at once; with the mends that `prove` has found for this very plan when it has. Apart from the figures, which do not change with them. */
@@ -59,9 +64,10 @@ export class PlanEditor {
   #proved = $state.raw<{ plan: Plan; problems: Problem[] }>();
 
   /** @param first the figures of the plan as it is opened, where they are known already */
-  constructor({ plan, revision, shelf, learned = {} }: Opened, first?: Computed) {
+  constructor({ plan, revision, shelf, learned = {}, spread }: Opened, first?: Computed) {
     this.shared = new SharedDocument('plans', plan, revision, readPlan);
     this.shelf = shelf;
+    this.spread = spread;
     this.#known = learned;
     this.#prover = proverFor(shelf, learned);
     this.computed = $derived(

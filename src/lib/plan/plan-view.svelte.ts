@@ -38,6 +38,10 @@ export class PlanView {
   get shelf() {
     return this.editor.shelf;
   }
+  /** How far measured pieces lie from their plans, once that is known. */
+  get spread() {
+    return this.editor.spread;
+  }
   get problem() {
     return this.editor.problem;
   }

@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, like } from 'drizzle-orm';
-import { gradeOf, Piece, UNGRADED } from '$core/inspect';
+import { gradeOf, Piece, UNGRADED, type MeasuredPiece } from '$core/inspect';
 import type { Db, Store } from './connection';
+import { facetsOfRuns, type Facet } from './run-facets';
 import { lessons, photos, pieces, planPhotos, runPhotos, runs } from './schema';
 
 /** A piece as inspected, with the ids of its photos. */
@@ -35,15 +36,21 @@ export async function piecesOf(db: Db, runId: string): Promise<InspectedPiece[]>
   return [...byId.values()];
 }
 
-/** The pieces whose faces were last measured by a photo, at most so many, the newest first. */
-export async function measuredPieces(db: Db, most: number): Promise<Piece[]> {
+/** The pieces whose faces were last measured by a photo, at most so many, the newest first, with whose hands and which acts. */
+export async function measuredPieces(db: Db, most: number): Promise<(Piece & MeasuredPiece)[]> {
   const rows = await db
-    .select({ report: pieces.report })
+    .select({ report: pieces.report, runId: pieces.runId })
     .from(pieces)
     .where(like(pieces.report, '%"shares":%'))
     .orderBy(desc(pieces.changedAt))
     .limit(most);
-  return rows.flatMap(({ report }) => readReport(report) ?? []);
+  const facets = await facetsOfRuns(db, [...new Set(rows.map((r) => r.runId))]);
+  const of = (runId: string, kind: Facet) =>
+    facets.filter((f) => f.runId === runId && f.kind === kind).map((f) => f.value);
+  return rows.flatMap(({ report, runId }) => {
+    const piece = readReport(report);
+    return piece ? [{ ...piece, hands: of(runId, 'person'), acts: of(runId, 'act') }] : [];
+  });
 }
 
 /**

@@ -1,4 +1,4 @@
-import { sql, type SQL } from 'drizzle-orm';
+import { inArray, sql, type SQL } from 'drizzle-orm';
 import { acts } from '$core/pour';
 import { PlanFile } from '$core/plan';
 import { Initials } from '$core/preferences';
@@ -79,6 +79,18 @@ function read({ snapshot, people }: { snapshot: string; people: string }): { kin
     return [];
   }
 }
+
+/** What some runs are found by. */
+export const facetsOfRuns = (
+  db: Db,
+  runIds: readonly string[]
+): Promise<{ runId: string; kind: string; value: string }[]> =>
+  runIds.length
+    ? db
+        .select()
+        .from(runFacets)
+        .where(inArray(runFacets.runId, [...runIds]))
+    : Promise.resolve([]);
 
 /** Every value that runs can be found by, by kind and in the order of the alphabet. */
 export async function facetValues(db: Db): Promise<Record<Facet, string[]>> {

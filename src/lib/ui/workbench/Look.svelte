@@ -226,6 +226,7 @@
     piece={{ plan: editor.plan, shelf: editor.shelf, group, cups: computed.cups }}
     {face}
     {vision}
+    spread={editor.spread}
     bind:seed
   />
 {/if}

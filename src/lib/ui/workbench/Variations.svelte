@@ -2,7 +2,8 @@
 <script lang="ts">
   import { onDestroy, untrack, type ComponentProps } from 'svelte';
   import type { Vision } from '$core/colour';
-  import type { Face } from '$core/piece';
+  import type { ShareSpread } from '$core/inspect';
+  import { withSpread, type Face } from '$core/piece';
   import { PatternWork } from '../../plan/pattern-work.svelte';
   import PiecePicture from '../drawing/PiecePicture.svelte';
 
@@ -10,11 +11,14 @@
     piece,
     face,
     vision,
+    spread,
     seed = $bindable()
   }: {
     piece: ComponentProps<typeof PiecePicture>['piece'];
     face: Face;
     vision: Vision;
+    /** How far measured pieces lie from their plans, once that is known. */
+    spread: ShareSpread | undefined;
     /** Of what is left to chance; the usual one when absent. */
     seed: string | undefined;
   } = $props();
@@ -46,6 +50,25 @@
         >
           <PiecePicture {piece} {face} look={{ seed: s, vision }} size={160} letters={false} />
         </button>
+      {/each}
+    </div>
+  {/if}
+  {#if spread}
+    <p class="mt-2 text-[0.95rem] text-ink-2" data-testid="spread">
+      As far as pours here vary: ± {(spread.spread * 100).toFixed(0)} points of a face, by {spread.pieces} measured
+      pieces.
+    </p>
+    <div class="mt-1 grid grid-cols-4 gap-2">
+      {#each SEEDS as s (s)}
+        <div class="rounded-md border border-rule p-1.5">
+          <PiecePicture
+            piece={{ ...piece, plan: withSpread(piece.plan, spread.spread, s) }}
+            {face}
+            look={{ seed: s, vision }}
+            size={160}
+            letters={false}
+          />
+        </div>
       {/each}
     </div>
   {/if}

@@ -1,5 +1,5 @@
 import { ofTheirOwn, piecesIn } from '$core/document';
-import { spreadOfShares, traceOf, type PieceTrace } from '$core/inspect';
+import { ownSpread, traceOf, type PieceTrace } from '$core/inspect';
 import {
   correctionsOf,
   debriefOf,
@@ -60,8 +60,8 @@ export const load = async ({ params }) => {
     unreadable,
     open: state.now !== undefined,
     pieces,
-    /** How far pours here vary from their plans, by the pieces that were measured last. */
-    spread: spreadOfShares(await measuredPieces(db, MEASURED)),
+    /** How far the pours of these hands vary from their plans, by the pieces that were measured last; of all here until it is known. */
+    spread: ownSpread(await measuredPieces(db, MEASURED), handsOf(run.frozen.tasks, events).poured),
     lessons
   };
 };

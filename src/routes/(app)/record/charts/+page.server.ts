@@ -5,19 +5,24 @@ import {
   goodByMonth,
   rejectsByAct,
   rejectsByDemould,
-  secondsByAct
+  secondsByAct,
+  sharesBy
 } from '$core/inspect';
-import { listCards, readPlans } from '$lib/server/database';
+import { listCards, measuredPieces, readPlans } from '$lib/server/database';
 import { pointsOf, taught } from '../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
 
+/** Measured pieces that are drawn, the latest first. */
+const MEASURED = 400;
+
 export const load = async () => {
   const { db } = await store();
-  const [points, learned, bases, plans] = await Promise.all([
+  const [points, learned, bases, plans, measured] = await Promise.all([
     pointsOf(db),
     taught(db),
     listCards(db, 'bases'),
-    readPlans(db)
+    readPlans(db),
+    measuredPieces(db, MEASURED)
   ]);
   const baseOf = new Map(bases.map((b) => [b.id, b.name]));
   const planOf = new Map(plans.good.map(({ plan }) => [plan.id, plan.name]));
@@ -30,6 +35,7 @@ export const load = async () => {
     cost: costByMonth(points),
     gels: gelByRoom(points),
     colours: colourByDose(points),
+    shares: { hands: sharesBy(measured, 'hands'), acts: sharesBy(measured, 'acts') },
     taught: {
       clings: learned.clings.map((c) => ({ ...c, name: baseOf.get(c.baseId) ?? c.baseId })),
       hands: learned.hands,

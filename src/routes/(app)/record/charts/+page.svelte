@@ -81,6 +81,33 @@
         />
       {:else}<p class="mt-2 text-ink-2">No colour was measured on a piece yet: inspection takes them.</p>{/if}
     </section>
+    <section data-testid="planned-and-measured">
+      <h2 class="text-[1.35rem]">Planned and measured</h2>
+      <p class="text-[0.95rem] text-ink-2">
+        how much of a face each colour shows, by whose hands; on the diagonal it is as planned
+      </p>
+      {#if data.shares.hands.length}
+        <DotChart
+          label="Planned and measured"
+          x="% planned"
+          y="% measured"
+          series={data.shares.hands.slice(0, 4).map((s) => ({
+            name: s.own ? `${s.name}, ± ${(s.own.spread * 100).toFixed(0)} points` : s.name,
+            dots: s.points.map((p) => ({
+              x: Math.round(p.planned * 1000) / 10,
+              y: Math.round(p.measured * 1000) / 10
+            }))
+          }))}
+        />
+        <ul class="mt-1 text-[0.95rem] text-ink-2">
+          {#each data.shares.acts.filter((s) => s.own).slice(0, 5) as s (s.name)}
+            <li>{s.name}: ± {(s.own!.spread * 100).toFixed(0)} points, {s.own!.pieces} pieces</li>
+          {/each}
+        </ul>
+      {:else}<p class="mt-2 text-ink-2">
+          No face was measured by a photo yet: inspection does, once a photo is added.
+        </p>{/if}
+    </section>
     <section>
       <h2 class="text-[1.35rem]">Cost a good piece, by month</h2>
       <p class="text-[0.95rem] text-ink-2">all that was spent, over the pieces that came out good</p>
