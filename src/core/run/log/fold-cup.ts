@@ -25,13 +25,14 @@ export function foldCup(f: CupFolding, mixId: string, division: number): CupStat
     }))
   );
   const followed = byColour(weighs);
-  const scale = accepted ? 1 : Math.max(mix.scale, followed);
+  const grown = followed === undefined ? mix.scale : Math.max(mix.scale, followed);
+  const scale = accepted ? 1 : grown;
   for (const t of weighs) t.target = t.task.grams * scale;
   const stirred = f.tasks.find(
     (t) => t.task.kind === 'stir' && t.task.mixId === mixId && t.status !== 'open'
   );
   const follows =
-    followed > 1 ? weighs.filter((t) => !t.task.byEye && !t.task.creeps && !t.task.takeOut) : parts;
+    followed !== undefined ? weighs.filter((t) => !t.task.byEye && !t.task.creeps && !t.task.takeOut) : parts;
   const short = shortOf(follows, scale, division);
   if (short && !accepted && !stirred && !f.topUp) f.topUp = short;
   const zero = zeroOf(f, mixId, weighs);
@@ -45,9 +46,11 @@ export function foldCup(f: CupFolding, mixId: string, division: number): CupStat
   };
 }
 
-/** How much bigger a mix is to be, for colours of which more went in and that everything else follows; 1 where none is. */
-const byColour = (weighs: readonly WeighState[]): number =>
-  Math.max(1, ...weighs.map((t) => (t.over === 'follow' ? (inOf(t) ?? 0) / t.task.grams : 1)));
+/** How much bigger a mix is to be, for colours of which more went in and that everything else follows; nothing where none is. */
+function byColour(weighs: readonly WeighState[]): number | undefined {
+  const over = weighs.filter((t) => t.over === 'follow');
+  return over.length ? Math.max(...over.map((t) => (inOf(t) ?? 0) / t.task.grams)) : undefined;
+}
 
 /** What is in, and what an overshoot of another has left short: more than two divisions and half a percent. */
 function shortOf(parts: readonly WeighState[], scale: number, division: number): TopUp | undefined {
