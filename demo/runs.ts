@@ -3,6 +3,7 @@ import { shelfOf } from '../src/core/document';
 import { type Plan } from '../src/core/plan';
 import { freeze, type FrozenRun, type RunEvent } from '../src/core/run';
 import { cards } from './cards';
+import { DEMO_PHOTOS } from './photos';
 import {
   bollard,
   buoy,
@@ -56,6 +57,12 @@ interface Told {
   /** What a pour really took, as a share of the plan; weighed when given. */
   share?: number;
   grade?: (number: number) => Pick<Piece['faces'][number], 'grade' | 'defects'>;
+}
+
+/** What a photo of a piece shows, where one was made: by `npm run demo-photos`. */
+function shownBy(pieceId: string): Pick<Piece['faces'][number], 'shows'> {
+  const shows = DEMO_PHOTOS[pieceId]?.shows;
+  return shows ? { shows } : {};
 }
 
 function tell(plan: Plan, told: Told, now: number): DemoRun {
@@ -148,9 +155,9 @@ function tell(plan: Plan, told: Told, now: number): DemoRun {
             number: i + 1,
             faces: [
               { face: 'mould face', ...seen },
-              { face: 'open face', grade: 'good', defects: [] }
+              { face: 'open face', grade: 'good', defects: [], ...shownBy(`${told.id}-piece-${i + 1}`) }
             ],
-            note: '',
+            note: DEMO_PHOTOS[`${told.id}-piece-${i + 1}`] ? 'The photo was made by the program.' : '',
             by: 'Mo.'
           };
         })

@@ -35,6 +35,9 @@ describe('the tour of the first piece', () => {
     await seenDone();
     await bench.says(TOUR, 'Read the timeline');
     await bench.click('Next');
+    await bench.says(TOUR, 'Or ask by a picture');
+    await expect.poll(ringed).toBe('made-picture');
+    await bench.click('Next');
     await bench.says(TOUR, 'Rehearse it');
     await bench.click('Begin without mishaps');
     await seenDone();
@@ -74,7 +77,7 @@ describe('the tour of the first piece', () => {
     await bench.says(TOUR, 'Make it again');
     await expect.poll(ringed).toBe('repeat');
     await bench.click('Next');
-    await bench.says(TOUR, '12 of 12');
+    await bench.says(TOUR, '13 of 13');
     await bench.click('End');
     await bench.page.waitForFunction(() => !document.querySelector('[data-testid="tour"]'));
     await bench.go('/');

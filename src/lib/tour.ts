@@ -46,6 +46,12 @@ export const STOPS: readonly Stop[] = [
     ring: 'section[aria-label="Timeline"]'
   },
   {
+    at: '/plans/from-picture',
+    title: 'Or ask by a picture',
+    says: 'A photo of a stone, a shell or an earlier piece, its four corners, and the program looks for the pour that comes near. Try it with the one it has made itself.',
+    ring: '[data-testid="made-picture"], main section'
+  },
+  {
     at: REHEARSAL,
     title: 'Rehearse it',
     says: 'The run’s own screen, with nothing on the bench and a clock you can hurry. Begin without mishaps.',

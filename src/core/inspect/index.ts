@@ -10,7 +10,7 @@ export {
   type Defect,
   type Destination,
   type Grade,
-  type MeasuredShares
+  MeasuredShares
 } from './piece';
 export {
   ownSpread,

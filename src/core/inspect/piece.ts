@@ -66,7 +66,7 @@ const DefectMark = z.object({ defect: z.enum(DEFECTS), x: share, y: share });
  * How much of a face each colour really shows, by a photo: cups that a photo cannot tell apart stand together. `within` is
  * how far a share may be off by measuring alone; all as shares of what was measured.
  */
-const MeasuredShares = PlacedOnPhoto.extend({
+export const MeasuredShares = PlacedOnPhoto.extend({
   photo: StoredId,
   quality: z.enum(['fair', 'poor']),
   within: share,

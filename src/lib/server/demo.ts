@@ -1,5 +1,8 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { cards } from '$demo/cards';
 import { demoLots } from '$demo/lots';
+import { DEMO_PHOTOS } from '$demo/photos';
 import { plans } from '$demo/plans';
 import { demoRuns, MAKERS } from '$demo/runs';
 import { demoTrialCards } from '$demo/trial-cards';
@@ -8,6 +11,7 @@ import {
   listCards,
   saveCard,
   saveLesson,
+  savePhoto,
   savePiece,
   savePlan,
   SHELF_KINDS,
@@ -31,7 +35,10 @@ export async function loadDemo(store: Store, now: number): Promise<boolean> {
     for (const run of demoRuns(now)) {
       await startRun(store, run);
       await addEvents(store, run.id, run.events);
-      for (const piece of run.pieces) await savePiece(store, run.id, piece, run.finishedAt ?? run.startedAt);
+      for (const piece of run.pieces) {
+        await savePiece(store, run.id, piece, run.finishedAt ?? run.startedAt);
+        await keepPhoto(store, piece.id, run.finishedAt ?? run.startedAt);
+      }
       if (run.lesson)
         await saveLesson(store, {
           id: `${run.id}-lesson`,
@@ -42,4 +49,16 @@ export async function loadDemo(store: Store, now: number): Promise<boolean> {
     }
   });
   return true;
+}
+
+/** Where the photos of the demo workshop’s pieces lie. */
+const PHOTOS = join(process.env.KIRAPEN_HOME ?? process.cwd(), 'demo', 'photos');
+
+/** Keeps the photo of a piece, where one was made. */
+async function keepPhoto(store: Store, pieceId: string, takenAt: number): Promise<void> {
+  const made = DEMO_PHOTOS[pieceId];
+  if (!made) return;
+  const { width, height, shows } = made;
+  const bytes = readFileSync(join(PHOTOS, `${shows.photo}.jpg`));
+  await savePhoto(store, { id: shows.photo, pieceId, width, height, bytes, takenAt });
 }

@@ -133,7 +133,7 @@
     <p class="sheet mt-6 px-5 py-8 text-center text-ink-2">
       Lay the whole piece flat, in even light, with something white beside it. A picture may also be pasted
       here. It stays in this workshop.
-      <button class="mx-auto mt-3 block underline" onclick={tryMade}
+      <button data-testid="made-picture" class="mx-auto mt-3 block underline" onclick={tryMade}
         >Try it with a picture that the program has made</button
       >
     </p>
