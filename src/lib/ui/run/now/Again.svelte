@@ -13,9 +13,11 @@
   const left = $derived(entry?.lastAt === undefined ? 0 : (entry.lastAt - desk.now) / 1000 + every * 60);
 </script>
 
-{#if left > 0}
-  <BigNumber value={clock(left)} words={`until number ${nth} of ${task.times}`} />
-{:else}
-  <BigNumber value={`${nth}`} words={`of ${task.times}`} />
-{/if}
+<div data-nth={nth}>
+  {#if left > 0}
+    <BigNumber value={clock(left)} words={`until number ${nth} of ${task.times}`} />
+  {:else}
+    <BigNumber value={`${nth}`} words={`of ${task.times}`} />
+  {/if}
+</div>
 {#if every > 0}<p class="mt-2 text-[1.1rem] text-ink-2">{duration(every)} from one to the next</p>{/if}
