@@ -74,6 +74,24 @@ describe('two runs set side by side', () => {
     expect([...found.keys()].join()).not.toMatch(/heron\b.*~|knobs\b(?! 1)/);
   });
 
+  it('a stir that was nearly as long as it should be is a hand’s own spread', () => {
+    const stir = frozen.tasks.find((t) => t.kind === 'stir')!;
+    if (stir.kind !== 'stir') throw new Error('no stir');
+    const all = events();
+    const before = all[frozen.tasks.indexOf(stir) - 1]!;
+    const of = (share: number) =>
+      differences(
+        run(all),
+        run(
+          all.map((e) =>
+            'task' in e && e.task === stir.id ? { ...e, at: before.at + share * stir.minutes * MINUTE } : e
+          )
+        )
+      ).filter((d) => d.what.startsWith('stir'));
+    expect(of(0.9)).toEqual([]);
+    expect(of(0.5)).toHaveLength(1);
+  });
+
   it('steps that are others are one change', () => {
     const plan = { ...tideline, steps: tideline.steps.filter((s) => s.act.kind !== 'drag') };
     const found = differences(run(events()), run([], freeze(plan, cards)));

@@ -179,6 +179,20 @@ describe('what may be done now', () => {
     expect(open.find((c) => c.task.id === 'weigh:heron:A')!.notBefore).toBeUndefined();
   });
 
+  it('nothing is offered that is not to be done yet, nor a pour of what is lost', () => {
+    const first = knobs.tasks[0]!;
+    const weighing = couldDo(knobs, fold(knobs, [done(first, 0)]), { now: 1e6, dayStart: 0 });
+    expect(weighing.filter((c) => c.notBefore !== undefined)).toEqual([]);
+    // Another mix is in hand while one waits to be poured.
+    const stirred = [...upTo(knobs, 'stir:mudflat'), event({ type: 'chosen', task: 'weigh:heron:A' }, 1e6)];
+    const pours = (events: RunEvent[]) =>
+      couldDo(knobs, fold(knobs, events), { now: 1e6, dayStart: 0 }).flatMap((c) =>
+        c.task.kind === 'pour' ? [c.task.mixId] : []
+      );
+    expect(pours(stirred)).toEqual(['mudflat']);
+    expect(pours([...stirred, event({ type: 'lost', mixId: 'mudflat' }, 2e6)])).toEqual([]);
+  });
+
   it('the pour whose window closes first is offered first', () => {
     const events = upTo(roundels, roundels.tasks.findLast((t) => t.kind === 'stir')!.id);
     const offered = couldDo(roundels, fold(roundels, events), { now: 1e6, dayStart: 0 });

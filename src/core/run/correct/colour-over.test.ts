@@ -87,6 +87,29 @@ describe('a colour of which too much went in', () => {
     expect(coloursOver(run, state, 'heron')).toEqual([]);
   });
 
+  it('is followed by other colours as finely as their own scale reads', () => {
+    const { events } = after(1.4);
+    const white = run.tasks.find(
+      (t) => t.kind === 'weigh' && t.mixId === 'heron' && t.key === 'heron-white'
+    )!;
+    if (white.kind !== 'weigh') throw new Error('no white');
+    const told = [
+      ...events,
+      event({ type: 'weighed', task: white.id, grams: white.grams }, 1900),
+      event({ type: 'overdosed', task: target.id, way: 'follow' }, 2000)
+    ];
+    // The bench scale reads tenths: a white that is short by less than two of them is topped up on its own.
+    expect(white.grams * 0.4).toBeLessThan(0.2);
+    const asked = new Set<string>();
+    for (let i = 0; i < 9; i++) {
+      const { topUp } = foldRun(run.tasks, told, 0.1);
+      if (!topUp) break;
+      asked.add(topUp.task.id);
+      told.push(event({ type: 'added', task: topUp.task.id, grams: topUp.grams }, 3000 + i));
+    }
+    expect([...asked]).toContain(white.id);
+  });
+
   it('is said no more once it is kept, and scales nothing', () => {
     const told = [...after(1.5).events, event({ type: 'overdosed', task: target.id, way: 'keep' }, 2000)];
     const state = foldRun(run.tasks, told, 0.01);

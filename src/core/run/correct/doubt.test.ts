@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
-import { bollard, nightHeron, rockpool, tideline } from '../../../../demo/plans';
+import { bollard, nightHeron, rockpool, saltings, tideline } from '../../../../demo/plans';
 import { metricWords } from '../../quantity';
 import { booksOf, foldRun, freeze, orderOf, type Task } from '..';
 import { done, event } from '../run.testing';
@@ -221,5 +221,24 @@ describe('what comes out of a pot or of several cups', () => {
       6
     );
     expect(less).toBeLessThan(whole - from.grams / 2);
+  });
+});
+
+describe('an act that is done several times', () => {
+  const run = freeze(saltings, cards);
+  const spray = run.tasks.find((t) => t.kind === 'do' && (t.times ?? 1) > 1 && (t.every ?? 0) > 0)!;
+  if (spray.kind !== 'do') throw new Error('nothing is done several times');
+  const told = (minutes: number, more: ReturnType<typeof done>[] = []) => {
+    const first = event({ type: 'repeated', task: spray.id }, 1e6);
+    const state = foldRun(run.tasks, [first, ...more], 0.1);
+    return doubtOf(run, state, spray, { now: 1e6 + minutes * 60_000 });
+  };
+
+  it('is asked about before its time after the one before, whatever was done meanwhile', () => {
+    const every = spray.every!;
+    expect(told(every * 0.3)).toMatchObject({ code: 'too-early' });
+    expect(told(every)).toBeUndefined();
+    const meanwhile = event({ type: 'done', task: 'prepare' }, 1e6 + every * 60_000);
+    expect(told(every, [meanwhile])).toBeUndefined();
   });
 });

@@ -21,8 +21,8 @@ export interface CouldDo {
 
 /**
  * What else the hands may do now, most pressing first: a pour whose window runs before everything, then the next weighing of
- * every mix, and gates that are open. Each mix is offered once. What would only wait is left out, but for the mix that a wait in
- * hand is for: that comes last, with when to begin it.
+ * every mix, and gates that are open. Each mix is offered once. What would only wait is left out, but for the mix that a wait is
+ * for: that comes last, with when to begin it.
  */
 export function couldDo(frozen: FrozenRun, state: RunState, moment: Moment): CouldDo[] {
   const order = orderOf(listOf(state));
@@ -39,12 +39,12 @@ export function couldDo(frozen: FrozenRun, state: RunState, moment: Moment): Cou
     }
     return offered(frozen, state, entry, moment);
   });
-  return ranked(found.filter((c) => c.notBefore === undefined || isWorthKnowing(c, now)));
+  return ranked(found.filter((c) => c.notBefore === undefined || isWorthKnowing(c)));
 }
 
-/** Of what is not to be done yet, only the mix that a wait in hand is for is worth a word: when to begin it. */
-const isWorthKnowing = ({ task, notBefore = 0 }: CouldDo, now: Task | undefined): boolean =>
-  now?.kind === 'gate' && task.kind === 'weigh' && Number.isFinite(notBefore);
+/** Of what is not to be done yet, only the mix that a wait is for is worth a word: when to begin it. */
+const isWorthKnowing = ({ task, notBefore = 0 }: CouldDo): boolean =>
+  task.kind === 'weigh' && Number.isFinite(notBefore);
 
 function ranked(found: CouldDo[]): CouldDo[] {
   const rank = (c: CouldDo) => (c.notBefore === undefined ? 0 : 1);

@@ -138,3 +138,34 @@ describe('its window, gate and demoulding as they look now', () => {
     for (const { out, late } of [asPlanned, cold, warm]) expect(late.now).toBeGreaterThanOrEqual(out.now);
   });
 });
+
+describe('demoulding', () => {
+  it('comes as much later as its cup ran slowly, where the cure decides and not the data sheet', () => {
+    // A card whose sheet asks for an hour: what is firm by the model is later.
+    const shelf = {
+      ...cards,
+      bases: cards.bases.map((b) => ({ ...b, demouldHours: { ...b.demouldHours, from: 0.1 } }))
+    };
+    const frozen = freeze(knobs, shelf);
+    const demould = frozen.tasks.find((t) => t.kind === 'demould')!;
+    const last = frozen.tasks.findLast((t) => t.kind === 'pour')!;
+    if (last.kind !== 'pour' || demould.kind !== 'demould') throw new Error('nothing is demoulded');
+    const done = frozen.tasks.slice(0, frozen.tasks.indexOf(demould));
+    const events = done.map((t, i): RunEvent =>
+      event(
+        t.kind === 'weigh' ? { type: 'weighed', task: t.id, grams: t.grams } : { type: 'done', task: t.id },
+        T0 + i * 1000
+      )
+    );
+    const at = (more: RunEvent[]) => {
+      const state = foldRun(frozen.tasks, [...events, ...more], frozen.computed.division);
+      return { pace: paceSoFar(frozen, state, last.mixId).factor, ...demouldNow(frozen, state, demould) };
+    };
+    const [first] = frozen.computed.bases[0]!.states;
+    const slow = at([event({ type: 'felt', cupId: last.cupId, state: first!.state }, T0 + 90 * 60_000)]);
+    const asPlanned = at([]);
+    expect(slow.pace).toBeGreaterThan(1.2);
+    expect(slow.from.now / asPlanned.from.now).toBeCloseTo(slow.pace, 1);
+    expect(slow.to.now).toBeGreaterThan(asPlanned.to.now);
+  });
+});

@@ -43,7 +43,7 @@
 <ol class="mt-2 space-y-1.5 text-[1.1rem]" data-testid="next">
   {#each next as entry, i (entry.task.id)}
     {@const words = taskWords(entry.task, computed)}
-    <li class={i === 0 ? 'text-[1.5rem] leading-tight' : i > 1 ? 'text-ink-2' : ''}>
+    <li class={i === 0 ? 'text-[1.6rem] leading-tight' : i > 1 ? 'text-ink-2' : ''}>
       <strong>{words.act}</strong>
       {inWords(words.rest)}
       {#if entry.task.kind === 'weigh'}· {weighing(
