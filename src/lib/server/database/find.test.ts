@@ -9,6 +9,7 @@ import {
   facetValues,
   findAll,
   inspectedCounts,
+  measuredPieces,
   noteMissingFacets,
   openStore,
   RECORD_PAGE,
@@ -160,6 +161,11 @@ describe('the record is narrowed', () => {
       { id: 'by-someone-01', at: NOW, by: 'ZQ', type: 'note', text: 'a hand of its own' }
     ]);
     expect(await ids({ having: { person: 'ZQ' } })).toEqual(['tideline-second']);
+    // R. weighs and T. pours, in the demo: a measured piece is who poured it's.
+    const measured = await measuredPieces(store.db, 400);
+    expect(measured.length).toBeGreaterThan(4);
+    for (const piece of measured) expect(piece.hands).toEqual(['T.']);
+    for (const piece of measured) expect(piece.acts.length).toBeGreaterThan(0);
     const rejects = await ids({ grade: 'reject' });
     expect(rejects.length).toBeGreaterThan(0);
     expect(rejects).toEqual(expect.arrayContaining(await ids({ only: 'rejects' })));

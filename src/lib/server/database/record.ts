@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, like } from 'drizzle-orm';
 import { gradeOf, Piece, UNGRADED, type MeasuredPiece } from '$core/inspect';
 import type { Db, Store } from './connection';
-import { facetsOfRuns, type Facet } from './run-facets';
+import { facetsOfRuns } from './run-facets';
 import { lessons, photos, pieces, planPhotos, runPhotos, runs } from './schema';
 
 /** A piece as inspected, with the ids of its photos. */
@@ -36,7 +36,7 @@ export async function piecesOf(db: Db, runId: string): Promise<InspectedPiece[]>
   return [...byId.values()];
 }
 
-/** The pieces whose faces were last measured by a photo, at most so many, the newest first, with whose hands and which acts. */
+/** The pieces whose faces were last measured by a photo, at most so many, the newest first, with who poured it and which acts. */
 export async function measuredPieces(db: Db, most: number): Promise<(Piece & MeasuredPiece)[]> {
   const rows = await db
     .select({ report: pieces.report, runId: pieces.runId })
@@ -45,11 +45,11 @@ export async function measuredPieces(db: Db, most: number): Promise<(Piece & Mea
     .orderBy(desc(pieces.changedAt))
     .limit(most);
   const facets = await facetsOfRuns(db, [...new Set(rows.map((r) => r.runId))]);
-  const of = (runId: string, kind: Facet) =>
+  const of = (runId: string, kind: 'pourer' | 'act') =>
     facets.filter((f) => f.runId === runId && f.kind === kind).map((f) => f.value);
   return rows.flatMap(({ report, runId }) => {
     const piece = readReport(report);
-    return piece ? [{ ...piece, hands: of(runId, 'person'), acts: of(runId, 'act') }] : [];
+    return piece ? [{ ...piece, hands: of(runId, 'pourer'), acts: of(runId, 'act') }] : [];
   });
 }
 

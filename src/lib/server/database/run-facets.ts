@@ -8,6 +8,8 @@ import { runFacets } from './schema';
 /** What runs are found by besides words: each kind of it, as it stands in an address. */
 export const FACETS = ['material', 'mould', 'colour', 'act', 'person'] as const;
 export type Facet = (typeof FACETS)[number];
+/** Noted as well, and not asked for by itself: who poured. */
+type Noted = Facet | 'pourer';
 
 /** Runs that are read at once when facets are worked out for those that lack them. */
 const AT_ONCE = 100;
@@ -41,7 +43,7 @@ export function facetsOf({ plan, shelf }: PlanFile): { kind: Facet; value: strin
 export async function noteFacets(
   tx: Db,
   runId: string,
-  facets: readonly { kind: Facet; value: string }[]
+  facets: readonly { kind: Noted; value: string }[]
 ): Promise<void> {
   if (facets.length)
     await tx
@@ -53,9 +55,10 @@ export async function noteFacets(
 /** Notes what runs are found by that came from elsewhere, or were begun before it was noted. One that cannot be read is passed over. */
 export async function noteMissingFacets(store: Store): Promise<void> {
   for (let after = ''; ;) {
-    const rows = await store.db.all<{ id: string; snapshot: string; people: string }>(sql`
+    const rows = await store.db.all<{ id: string; snapshot: string; signed: string }>(sql`
       SELECT r.id, r.snapshot,
-        (SELECT json_group_array(DISTINCT json_extract(e.body, '$.by')) FROM events e WHERE e.run_id = r.id) AS people
+        (SELECT json_group_array(json_object('by', json_extract(e.body, '$.by'), 'task', json_extract(e.body, '$.task')))
+          FROM events e WHERE e.run_id = r.id) AS signed
       FROM runs r
       WHERE r.id > ${after} AND NOT EXISTS (SELECT 1 FROM run_facets f WHERE f.run_id = r.id)
       ORDER BY r.id LIMIT ${AT_ONCE}`);
@@ -67,13 +70,31 @@ export async function noteMissingFacets(store: Store): Promise<void> {
   }
 }
 
-function read({ snapshot, people }: { snapshot: string; people: string }): { kind: Facet; value: string }[] {
+/** Whose hands events were, and who of them poured. */
+export function handsIn(
+  events: readonly { by?: unknown; task?: unknown }[]
+): { kind: Noted; value: string }[] {
+  const named = events.flatMap(({ by, task }) => {
+    const read = Initials.safeParse(by);
+    return read.success ? [{ value: read.data, poured: String(task).startsWith('pour:') }] : [];
+  });
+  const each = (kind: Noted, all: typeof named) =>
+    [...new Set(all.map((n) => n.value))].map((value) => ({ kind, value }));
+  return [
+    ...each('person', named),
+    ...each(
+      'pourer',
+      named.filter((n) => n.poured)
+    )
+  ];
+}
+
+function read({ snapshot, signed }: { snapshot: string; signed: string }): { kind: Noted; value: string }[] {
   try {
     const file = PlanFile.safeParse(JSON.parse(snapshot));
-    const by = (JSON.parse(people) as unknown[]).flatMap((p) => Initials.safeParse(p).data ?? []);
     return [
       ...(file.success ? facetsOf(file.data) : []),
-      ...by.map((value) => ({ kind: 'person' as const, value }))
+      ...handsIn(JSON.parse(signed) as { by?: unknown }[])
     ];
   } catch {
     return [];

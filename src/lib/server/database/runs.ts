@@ -6,7 +6,7 @@ import { PlanFile } from '$core/plan';
 import { AnyEvent, finishOf, freeze, FrozenParts, type FrozenRun } from '$core/run';
 import type { Db, Store } from './connection';
 import { Fault } from './fault';
-import { facetsOf, noteFacets } from './run-facets';
+import { facetsOf, handsIn, noteFacets } from './run-facets';
 import { events, runs } from './schema';
 import { readStored, type Broken, type Read } from './stored';
 
@@ -204,12 +204,7 @@ export async function addEvents(store: Store, runId: string, added: readonly Any
         .update(runs)
         .set({ finishedAt: finishOf(await eventsOf(tx, runId)) ?? null })
         .where(eq(runs.id, runId));
-    const people = new Set(added.flatMap((e) => ('by' in e && typeof e.by === 'string' ? [e.by] : [])));
-    await noteFacets(
-      tx,
-      runId,
-      [...people].map((value) => ({ kind: 'person', value }))
-    );
+    await noteFacets(tx, runId, handsIn(added));
     if (stored.length) tell({ kind: 'runs', id: runId, revision: stored.length });
   });
 }

@@ -41,7 +41,7 @@
         </svg>
       {/if}
       <div class="min-w-0 flex-1">
-        <p class="truncate {i ? 'text-[1.05rem] text-ink-2' : 'text-[1.6rem] leading-tight'}">
+        <p class={i ? 'truncate text-[1.05rem] text-ink-2' : 'text-[1.6rem] leading-tight'}>
           {nameOf(c)} · {WORDS[c.kind]}
         </p>
         <div class="mt-1.5 h-2.5 overflow-hidden rounded-full bg-sunk">

@@ -8,9 +8,15 @@ import {
   secondsByAct,
   sharesBy
 } from '$core/inspect';
+import { acts } from '$core/pour';
 import { listCards, measuredPieces, readPlans } from '$lib/server/database';
 import { pointsOf, taught } from '../../../../lib/server/learned-history';
 import { store } from '$lib/server/store';
+
+/** Acts by which colours come to lie where they do. */
+const MOVING = new Set(
+  acts.all().flatMap((a) => (a.group === 'pour in' || a.group === 'move' ? [a.name] : []))
+);
 
 /** Measured pieces that are drawn, the latest first. */
 const MEASURED = 400;
@@ -35,7 +41,10 @@ export const load = async () => {
     cost: costByMonth(points),
     gels: gelByRoom(points),
     colours: colourByDose(points),
-    shares: { hands: sharesBy(measured, 'hands'), acts: sharesBy(measured, 'acts') },
+    shares: {
+      hands: sharesBy(measured, 'hands'),
+      acts: sharesBy(measured, 'acts').filter((s) => MOVING.has(s.name))
+    },
     taught: {
       clings: learned.clings.map((c) => ({ ...c, name: baseOf.get(c.baseId) ?? c.baseId })),
       hands: learned.hands,
