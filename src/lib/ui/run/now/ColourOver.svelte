@@ -11,6 +11,10 @@
   const g = $derived((grams: number) => weighing(grams, desk.computed.division));
 </script>
 
+{#snippet way(words: string, act: () => void)}
+  <button class="button min-h-[56px] w-full" disabled={!desk.given.conducting} onclick={act}>{words}</button>
+{/snippet}
+
 {#each desk.run.cups.get(mixId)?.coloured ? [] : coloursOver(desk.frozen, desk.run, mixId) as over, i (i)}
   <div
     class="mt-4 border-l-4 px-4 py-3 text-[1.05rem] {over.past
@@ -27,13 +31,9 @@
     </p>
     <ul class="mt-3 grid gap-3 leading-snug sm:grid-cols-3">
       <li>
-        <button
-          class="button min-h-[56px] w-full"
-          disabled={!desk.given.conducting}
-          onclick={() => log.tell({ type: 'overdosed', task: over.taskId, way: 'follow' })}
-        >
-          {(over.more * 100).toFixed(0)} % more of everything else
-        </button>
+        {@render way(`${(over.more * 100).toFixed(0)} % more of everything else`, () =>
+          log.tell({ type: 'overdosed', task: over.taskId, way: 'follow' })
+        )}
         <p class="mt-1">
           The colour is as planned; {g(over.total)} in all{#if over.room}; <span
               class={over.holds ? '' : 'font-bold text-cinnabar'}>{inWords(over.room)}</span
@@ -41,25 +41,15 @@
         </p>
       </li>
       <li>
-        <button
-          class="button min-h-[56px] w-full"
-          disabled={!desk.given.conducting}
-          onclick={() => log.tell({ type: 'overdosed', task: over.taskId, way: 'keep' })}
-        >
-          Keep it stronger
-        </button>
+        {@render way('Keep it stronger', () =>
+          log.tell({ type: 'overdosed', task: over.taskId, way: 'keep' })
+        )}
         <p class="mt-1">
           {(over.more * 100).toFixed(0)} % more colour{over.past ? '; its limit is passed' : ''}.
         </p>
       </li>
       <li>
-        <button
-          class="button min-h-[56px] w-full"
-          disabled={!desk.given.conducting}
-          onclick={() => log.tell({ type: 'restarted', mixId })}
-        >
-          Start this cup over
-        </button>
+        {@render way('Start this cup over', () => log.tell({ type: 'restarted', mixId }))}
         <p class="mt-1">What is in it is lost. Undo, if the colour can be taken out.</p>
       </li>
     </ul>
