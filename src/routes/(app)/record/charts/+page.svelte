@@ -84,7 +84,7 @@
     <section data-testid="planned-and-measured">
       <h2 class="text-[1.35rem]">Planned and measured</h2>
       <p class="text-[0.95rem] text-ink-2">
-        how much of a face each colour shows, by whose hands; on the diagonal it is as planned
+        how much of a face each colour shows, by who poured it; on the diagonal it is as planned
       </p>
       {#if data.shares.hands.length}
         <DotChart
