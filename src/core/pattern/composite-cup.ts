@@ -5,7 +5,7 @@ import { rectangle, type Section } from './shapes/section';
 import type { Spot } from './spot';
 import { between, chanceFrom, type Chance } from './seeded';
 import { along, lengthOf, tumbling, wobble } from './strokes';
-import type { VeinPart } from './veins';
+import type { VeinPart } from './veins/veins';
 
 type Point = readonly [number, number];
 

@@ -7,7 +7,7 @@ export { disc, type Section } from './shapes/section';
 export { between, chanceFrom, normal, seedOf, type Chance } from './seeded';
 export { EMPTY, KEPT, type Flow, type Spot } from './spot';
 export { along, leaning, lengthOf, smoothWay, stroke, tumbling, wobble, type Tool } from './strokes';
-export type { VeinPart, Unstirred } from './veins';
+export type { VeinPart, Unstirred } from './veins/veins';
 export { sightline } from './shapes/sightline';
 export type { Star } from './shapes/star';
 export { Prism, type Shaped } from './shapes/prism';

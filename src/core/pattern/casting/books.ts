@@ -7,7 +7,7 @@ import type { Section } from '../shapes/section';
 import { isIn, type Embedded, type Film } from '../shapes/solids';
 import { nodesOf, type Star } from '../shapes/star';
 import type { Flow, Spot } from '../spot';
-import { veined, type VeinPart } from '../veins';
+import { veined, type VeinPart } from '../veins/veins';
 import type { At, Content } from './content';
 import { sharesAt } from './reading';
 import { standingOf } from './room-taken';

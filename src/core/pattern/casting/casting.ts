@@ -12,7 +12,7 @@ import { outlineParts, partStar, within, type Corner, type OutlinePart } from '.
 import { nodesOf, type Star } from '../shapes/star';
 import type { Spot } from '../spot';
 import { leaning, tumbling, wobble } from '../strokes';
-import type { VeinPart } from '../veins';
+import type { VeinPart } from '../veins/veins';
 import type { At, Content, Fall, Falling } from './content';
 import { CastingWithPost } from './posts';
 import { throwsInto } from './reading';

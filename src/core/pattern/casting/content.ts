@@ -1,6 +1,6 @@
 import type { Uneven } from '../shapes/body';
 import type { Drop } from '../maps/drops';
-import type { Unstirred, VeinPart } from '../veins';
+import type { Unstirred, VeinPart } from '../veins/veins';
 
 /** A place over the footprint, mm. */
 export interface At {

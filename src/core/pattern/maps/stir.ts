@@ -61,38 +61,54 @@ export class Stir implements Flow {
     const ox = spot.x - whole.x;
     const oy = spot.y - whole.y;
     if (ox * ox + oy * oy >= whole.squared) return KEPT;
+    // The place is carried in two numbers from group to group: this is done for every pixel of every picture.
+    let { x, y } = spot;
     for (let g = guards.length - 3; g >= 0; g -= 3) {
-      const dx = spot.x - guards[g]!;
-      const dy = spot.y - guards[g + 1]!;
+      const dx = x - guards[g]!;
+      const dy = y - guards[g + 1]!;
       if (dx * dx + dy * dy >= guards[g + 2]!) continue;
+      spot.x = x;
+      spot.y = y;
       const first = (g / 3) * GROUP;
-      for (let i = Math.min(this.#count, first + GROUP) - 1; i >= first; i--) this.#turn(spot, i, -weight);
+      this.#turn(spot, Math.min(this.#count, first + GROUP) - 1, first, -weight);
+      x = spot.x;
+      y = spot.y;
     }
+    spot.x = x;
+    spot.y = y;
     return KEPT;
   }
 
   redo(spot: Spot): void {
     const weight = this.#weight(spot.z);
-    for (let i = 0; weight > 0 && i < this.#count; i++) this.#turn(spot, i, weight);
+    if (weight > 0) this.#turn(spot, 0, this.#count - 1, weight);
   }
 
-  #turn(spot: Spot, i: number, weight: number): void {
+  /** Turns a place by vortices from one to another, in that order. */
+  #turn(spot: Spot, from: number, to: number, weight: number): void {
     const v = this.#v;
-    const at = FIELDS * i;
     // What is below the surface is turned about where the tool is at that depth; its height stays, so that volume is kept.
     const down = this.#top - spot.z;
-    const x = v[at]! + down * v[at + 4]!;
-    const y = v[at + 1]! + down * v[at + 5]!;
-    const dx = spot.x - x;
-    const dy = spot.y - y;
-    const m = 1 - (dx * dx + dy * dy) * v[at + 2]!;
-    if (m <= 0) return;
-    const t = weight * v[at + 3]! * (1 - (v[at + 6]! * down) / this.#deep) * m * m;
-    const n = 1 / (1 + t * t);
-    const c = (1 - t * t) * n;
-    const s = 2 * t * n;
-    spot.x = x + c * dx - s * dy;
-    spot.y = y + s * dx + c * dy;
+    const lost = down / this.#deep;
+    const step = to < from ? -FIELDS : FIELDS;
+    const end = FIELDS * to + step;
+    let { x, y } = spot;
+    for (let at = FIELDS * from; at !== end; at += step) {
+      const mx = v[at]! + down * v[at + 4]!;
+      const my = v[at + 1]! + down * v[at + 5]!;
+      const dx = x - mx;
+      const dy = y - my;
+      const m = 1 - (dx * dx + dy * dy) * v[at + 2]!;
+      if (m <= 0) continue;
+      const t = weight * v[at + 3]! * (1 - v[at + 6]! * lost) * m * m;
+      const n = 1 / (1 + t * t);
+      const c = (1 - t * t) * n;
+      const s = 2 * t * n;
+      x = mx + c * dx - s * dy;
+      y = my + s * dx + c * dy;
+    }
+    spot.x = x;
+    spot.y = y;
   }
 
   #weight(z: number): number {
@@ -139,41 +155,61 @@ export interface Roll {
   turn: number;
 }
 
+/** Per roll: its middle, its direction, 1 over its half axes along, up and across, its half axes along and up, and its turn. */
+const ROLL_FIELDS = 11;
+
 /** Rolls one after another: each keeps the area of every upright plane it turns, and so the volume. */
 export class Tumble implements Flow {
-  readonly #rolls: readonly (Roll & { c: number; s: number })[];
+  readonly #rolls: Float64Array;
 
   constructor(rolls: readonly Roll[]) {
-    this.#rolls = rolls.map((r) => ({ ...r, c: Math.cos(r.heading), s: Math.sin(r.heading) }));
+    this.#rolls = Float64Array.from(
+      rolls.flatMap((r) => [
+        r.x,
+        r.y,
+        r.z,
+        Math.cos(r.heading),
+        Math.sin(r.heading),
+        1 / r.along,
+        1 / r.up,
+        1 / r.across,
+        r.along,
+        r.up,
+        r.turn
+      ])
+    );
   }
 
   undo(spot: Spot): number {
-    for (let i = this.#rolls.length - 1; i >= 0; i--) roll(spot, this.#rolls[i]!, -1);
+    for (let at = this.#rolls.length - ROLL_FIELDS; at >= 0; at -= ROLL_FIELDS) this.#roll(spot, at, -1);
     return KEPT;
   }
 
   redo(spot: Spot): void {
-    for (const r of this.#rolls) roll(spot, r, 1);
+    for (let at = 0; at < this.#rolls.length; at += ROLL_FIELDS) this.#roll(spot, at, 1);
   }
-}
 
-function roll(spot: Spot, r: Roll & { c: number; s: number }, way: number): void {
-  const dx = spot.x - r.x;
-  const dy = spot.y - r.y;
-  const b = (spot.z - r.z) / r.up;
-  const across = (-r.s * dx + r.c * dy) / r.across;
-  if (across <= -1 || across >= 1 || b <= -1 || b >= 1) return;
-  // In the plane, as shares of its half axes: there the turning is that of a disc.
-  const a = (r.c * dx + r.s * dy) / r.along;
-  const m = 1 - (a * a + b * b);
-  if (m <= 0) return;
-  const side = 1 - across * across;
-  const t = way * r.turn * m * m * side * side;
-  const n = 1 / (1 + t * t);
-  const c = (1 - t * t) * n;
-  const s = 2 * t * n;
-  const moved = (c * a - s * b - a) * r.along;
-  spot.x += moved * r.c;
-  spot.y += moved * r.s;
-  spot.z = r.z + (s * a + c * b) * r.up;
+  #roll(spot: Spot, at: number, way: number): void {
+    const r = this.#rolls;
+    const b = (spot.z - r[at + 2]!) * r[at + 6]!;
+    if (b <= -1 || b >= 1) return;
+    const dx = spot.x - r[at]!;
+    const dy = spot.y - r[at + 1]!;
+    const [cos, sin] = [r[at + 3]!, r[at + 4]!];
+    const across = (cos * dy - sin * dx) * r[at + 7]!;
+    if (across <= -1 || across >= 1) return;
+    // In the plane, as shares of its half axes: there the turning is that of a disc.
+    const a = (cos * dx + sin * dy) * r[at + 5]!;
+    const m = 1 - (a * a + b * b);
+    if (m <= 0) return;
+    const side = 1 - across * across;
+    const t = way * r[at + 10]! * m * m * side * side;
+    const n = 1 / (1 + t * t);
+    const c = (1 - t * t) * n;
+    const s = 2 * t * n;
+    const moved = (c * a - s * b - a) * r[at + 8]!;
+    spot.x += moved * cos;
+    spot.y += moved * sin;
+    spot.z = r[at + 2]! + (s * a + c * b) * r[at + 9]!;
+  }
 }

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { FOOTPRINTS, spotIn } from './pattern.testing';
-import { chanceFrom } from './seeded';
+import { FOOTPRINTS, spotIn } from '../pattern.testing';
+import { chanceFrom } from '../seeded';
+import { chipField } from './chips';
+import { speckField } from './specks';
 import { veined, type Unstirred } from './veins';
 
 const parts = [
@@ -42,6 +44,32 @@ describe.each(['marbled', 'speckled', 'chips'] as const)('a %s cup', (kind: Unst
     for (let i = 0; i < 300; i++) {
       const spot = spotIn(section, 0, 12, chance);
       expect(again({ ...spot })).toBe(at({ ...spot }));
+    }
+  });
+});
+
+describe.each([
+  ['marbled', speckField('marbled')],
+  ['speckled', speckField('speckled')],
+  ['broken chips', chipField]
+] as const)('a field of %s', (_, fieldOf) => {
+  it('is below a limit where its numbers are, also past the walls and for limits that few places meet', () => {
+    for (const [seed, high] of [
+      [1, 4],
+      [2, 30],
+      [3, 120]
+    ] as const) {
+      const field = fieldOf({ width: 60, length: 25, low: 2, high, contains: () => true }, seed);
+      const chance = chanceFrom(seed);
+      const spots = Array.from({ length: 3000 }, () => ({
+        x: 150 * chance() - 75,
+        y: 70 * chance() - 35,
+        z: 2 + 1.2 * (high - 2) * chance()
+      }));
+      for (const limit of [0.1, 0.5, 1, 2, 4]) {
+        const below = field.below(limit);
+        expect(spots.filter((spot) => below(spot) !== field.at(spot) < limit)).toEqual([]);
+      }
     }
   });
 });
