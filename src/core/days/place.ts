@@ -1,3 +1,5 @@
+import { shapeOf, Skips } from './skips';
+
 /** A stretch of time, minutes from the origin. */
 export interface Span {
   from: number;
@@ -154,6 +156,8 @@ class DayPlanner {
   readonly #tools = new Map<string, Span[]>();
   /** What holds cavities of each mould, and for how long. */
   readonly #holds = new Map<string, (Span & { cavities: number })[]>();
+  /** Where each shape of work was looked for in vain. */
+  readonly #skips = new Map<string, Skips>();
   readonly #bench: DayBench;
 
   constructor(bench: DayBench) {
@@ -262,32 +266,50 @@ class DayPlanner {
   }
 
   /** The first moment in a window at which the hands are there and free for all of it. */
-  #fit({ busy, tools = [] }: DayTask, low: number, high: number, own: readonly Span[]): number | undefined {
+  #fit(task: DayTask, low: number, high: number, own: readonly Span[]): number | undefined {
+    const skips = this.#skipsOf(task);
     let at = low;
-    for (let moved = true; moved;) {
-      moved = false;
-      const later = (next: number | undefined, by: number) => {
-        if (next === undefined) return;
-        at = next - by;
-        moved = true;
-      };
-      for (const { from, to } of busy) later(this.#blocked(at + from, at + to, own), from);
-      for (const { id, from, to } of tools) later(overlapping(this.#uses(id), at + from, at + to)?.to, from);
-      if (at > high + 1e-9 || !Number.isFinite(at)) return undefined;
+    for (;;) {
+      const start = skips.after(at);
+      const by = this.#movedBy(task, start);
+      if (by > start) skips.add(start, by);
+      // What else the casting asks of the hands blocks this casting alone.
+      const next = by > start ? by : movedBesides(task, start, own);
+      if (next > high + 1e-9 || !Number.isFinite(next)) return undefined;
+      if (next === start) return start;
+      at = next;
+    }
+  }
+
+  #skipsOf(task: DayTask): Skips {
+    const shape = shapeOf(task);
+    const skips = this.#skips.get(shape) ?? new Skips();
+    this.#skips.set(shape, skips);
+    return skips;
+  }
+
+  /** When a task could begin instead by what stands on the bench, as far as one look tells; its own start where nothing is in the way. */
+  #movedBy({ busy, tools = [] }: DayTask, start: number): number {
+    let at = start;
+    for (const { from, to } of busy) {
+      const free = this.#blocked(at + from, at + to);
+      if (free !== undefined) at = Math.max(at, free - from);
+    }
+    for (const { id, from, to } of tools) {
+      const use = overlapping(this.#uses(id), at + from, at + to);
+      if (use) at = Math.max(at, use.to - from);
     }
     return at;
   }
 
-  /** When a stretch could begin at the earliest instead; nothing where it is free. */
-  #blocked(from: number, to: number, own: readonly Span[]): number | undefined {
+  /** When a stretch could begin at the earliest instead, by hours and hands; nothing where they are free. */
+  #blocked(from: number, to: number): number | undefined {
     const { hours } = this.#bench;
     const i = firstAfter(hours, from + 1e-9);
     const day = hours[i];
     if (!day) return Infinity;
     if (from < day.from - 1e-9) return day.from;
     if (to > day.to + 1e-9) return hours[i + 1]?.from ?? Infinity;
-    const mine = overlapping(own, from, to);
-    if (mine) return mine.to;
     // One casting is one pair's; another pair may be free for it.
     let free = Infinity;
     for (const pair of this.#hands) {
@@ -303,6 +325,16 @@ class DayPlanner {
     this.#tools.set(tool, uses);
     return uses;
   }
+}
+
+/** When a task could begin instead by what its own casting asks of the hands already. */
+function movedBesides({ busy }: DayTask, start: number, own: readonly Span[]): number {
+  let at = start;
+  for (const { from, to } of busy) {
+    const mine = overlapping(own, at + from, at + to);
+    if (mine) at = Math.max(at, mine.to - from);
+  }
+  return at;
 }
 
 /** Two infinities are alike. */
