@@ -21,7 +21,7 @@ import type { Shelf } from '../shelf';
 import { fill, type FilledCavitySet } from './fill';
 import { diagnose } from './diagnose';
 import { colouredInTurn, litInTurn, paletteOf, type Palette } from './looks/looks';
-import { provenFixes, withoutFixes } from './fixes/proven';
+import { provingFixes, withoutFixes } from './fixes/proven';
 import {
   lotsOf,
   poursInAll,
@@ -54,9 +54,23 @@ const LEVELS = { stop: 0, warn: 1, note: 2 } as const;
  */
 export function computePlan(document: Plan, shelf: Shelf, learned: LearnedHistory = {}): Computed {
   const computed = computeUnproven(document, shelf, learned);
-  const judged = (plan: Plan) => computeUnproven(plan, shelf, learned).problems;
-  return { ...computed, problems: provenFixes(document, computed.problems, judged) };
+  const proving = provingFixes(document, computed.problems, judgeOf(shelf, learned));
+  return { ...computed, problems: ended(proving) };
 }
+
+/** The problems of a plan, one try of a mend at each step: what is proved so far, so that it can be shown and left for a later plan. */
+export function* provingInTurn(
+  document: Plan,
+  shelf: Shelf,
+  learned: LearnedHistory = {}
+): Generator<Problem[], Problem[]> {
+  const { problems } = computeUnproven(document, shelf, learned);
+  yield withoutFixes(problems);
+  return yield* provingFixes(document, problems, judgeOf(shelf, learned));
+}
+
+const judgeOf = (shelf: Shelf, learned: LearnedHistory) => (plan: Plan) =>
+  computeUnproven(plan, shelf, learned).problems;
 
 /** The same figures and problems, without the search for mends: where nobody waits for advice. */
 export const figuresOf = (document: Plan, shelf: Shelf, learned: LearnedHistory = {}): Computed =>
@@ -79,7 +93,7 @@ const computeUnproven = (document: Plan, shelf: Shelf, learned: LearnedHistory):
   ended(unprovenInTurn(document, shelf, learned));
 
 /** What a piece of work comes to when it is done without a pause. */
-function ended<T>(work: Generator<void, T>): T {
+function ended<T>(work: Generator<unknown, T>): T {
   for (;;) {
     const { done, value } = work.next();
     if (done) return value;

@@ -1,5 +1,5 @@
 export { Plan, PlanFile } from './read';
-export { computePlan, figuresInTurn, figuresOf } from './compute';
+export { computePlan, figuresInTurn, figuresOf, provingInTurn } from './compute';
 export type { Computed, ComputedBase, ComputedCup } from './computed';
 export type { CommonMix, CupMix } from './weighing/weighed';
 export type { ComputedGroup, ComputedLayer } from './draw';

@@ -6,7 +6,7 @@ import type { ShareSpread } from '$core/inspect';
 import { type Shelf } from '$core/shelf';
 import type { Edit, Problem } from '$core/problem';
 import { problemsOf } from '$core/validate';
-import { proverFor, type Prover } from './prove-work';
+import { leaveProof, proverFor, type Prover } from './prove-work';
 import { SharedDocument } from '../store/shared-document.svelte';
 
 /** Keystrokes in one field within this time make one step of undo, ms. */
@@ -61,7 +61,7 @@ export class PlanEditor {
   /** What the record knows. */
   readonly #known: LearnedHistory;
   /** What was last proved: of which plan, and the problems with their mends. */
-  #proved = $state.raw<{ plan: Plan; problems: Problem[] }>();
+  #proved = $state.raw<{ plan: Plan; problems: Problem[]; done: boolean }>();
 
   /** @param first the figures of the plan as it is opened, where they are known already */
   constructor({ plan, revision, shelf, learned = {}, spread }: Opened, first?: Computed) {
@@ -157,12 +157,20 @@ export class PlanEditor {
     this.#show(parsed(merge(change.before, change.after, this.plan).merged));
   }
 
-  /** Looks for mends that hold for the plan as it stands, beside the page; resolves when they are shown, or overtaken. */
+  /** Looks for mends that hold for the plan as it stands, beside the page, and shows each as it is found; resolves when all are, or overtaken. */
   async prove(): Promise<void> {
     const plan = this.plan;
-    if (this.#proved?.plan === plan) return;
-    const problems = await this.#prover(plan);
-    if (problems && this.plan === plan) this.#proved = { plan, problems };
+    if (this.#proved?.plan === plan && this.#proved.done) return;
+    const show = (problems: Problem[], done: boolean) => {
+      if (this.plan === plan) this.#proved = { plan, problems, done };
+    };
+    const problems = await this.#prover(plan, (soFar) => show(soFar, false));
+    if (problems) show(problems, true);
+  }
+
+  /** The search for mends is let go: something is typed, or the page is left. */
+  leaveProof(): void {
+    leaveProof();
   }
 
   /** Problems of a plan with the mends that were proved for this very plan; until then as they were found, in general words. */

@@ -7,7 +7,7 @@ import * as demo from '../../../../demo/plans';
 import { applyEdit } from '../../document/apply-edit';
 import type { Diagnostic, Problem } from '../../problem';
 import { computePlan, figuresOf } from '../compute';
-import { provenFixes } from './proven';
+import { provingFixes } from './proven';
 import { Plan } from '../read';
 import { atBench, atOnce, layer, mixed, withBase, withScales } from '../plans.testing';
 import { metricWords } from '../../quantity';
@@ -295,20 +295,27 @@ describe('a mend that makes another figure worse', () => {
     fixes
   });
   const plan = atBench(demo.tideline, {});
+  const proved = (...asked: Parameters<typeof provingFixes>) => {
+    const proving = provingFixes(...asked);
+    for (;;) {
+      const { value, done } = proving.next();
+      if (done) return value;
+    }
+  };
   const renamed = (name: string) => ({ words: name, edit: { path: ['name'], value: name } });
 
   it('is not offered; one that leaves it as it was, or betters it, is', () => {
     const found = [said('a', 5, [renamed('worse'), renamed('as it was')]), said('b', 10)];
     const judge = (p: Plan): Diagnostic[] =>
       p.name === 'worse' ? [said('b', 12)] : p.name === 'as it was' ? [said('b', 10.05)] : found;
-    expect(provenFixes(plan, found, judge)[0]).toMatchObject({ mend: 'as it was' });
+    expect(proved(plan, found, judge)[0]).toMatchObject({ mend: 'as it was' });
     const better = (p: Plan): Diagnostic[] => (p.name === 'worse' ? [said('b', 3)] : found);
-    expect(provenFixes(plan, found, better)[0]).toMatchObject({ mend: 'worse' });
+    expect(proved(plan, found, better)[0]).toMatchObject({ mend: 'worse' });
   });
 
   it('leaves the general words where nothing else helps, and tells nobody how bad it is', () => {
     const found = [said('a', 5, [renamed('worse')]), said('b', 10)];
-    const [first] = provenFixes(plan, found, (p) => (p.name === 'worse' ? [said('b', 12)] : found));
+    const [first] = proved(plan, found, (p) => (p.name === 'worse' ? [said('b', 12)] : found));
     expect(first).toEqual({ code, level: 'warn', path: 'a', sentence: 'a', mend: 'in general words' });
   });
 
@@ -316,8 +323,21 @@ describe('a mend that makes another figure worse', () => {
     const found = [said('a', 5, [renamed('first')])];
     const judge = (p: Plan): Diagnostic[] =>
       p.name === 'first' ? [said('c', 1, [renamed('second')])] : p.name === 'second' ? [] : found;
-    const [mended] = provenFixes(plan, found, judge);
+    const [mended] = proved(plan, found, judge);
     expect(mended).toMatchObject({ mend: 'first; second' });
     expect((applyEdit(plan, mended!.edit!) as Plan).name).toBe('second');
+  });
+
+  it('is told after the try that proved it, those found first before the others, and the plan that is left is not tried on', () => {
+    const found = [said('a', 5, [renamed('no'), renamed('a')]), said('b', 10, [renamed('b')])];
+    const tried: string[] = [];
+    const judge = (p: Plan): Diagnostic[] => {
+      tried.push(p.name);
+      return found.filter((f) => f.path !== p.name);
+    };
+    const proving = provingFixes(plan, found, judge);
+    const offered = () => (proving.next().value as Problem[]).flatMap((p) => (p.edit ? [p.path] : []));
+    expect([offered(), offered(), tried]).toEqual([[], ['b'], ['no', 'b']]);
+    expect([offered(), tried.length]).toEqual([['a', 'b'], 3]);
   });
 });

@@ -34,15 +34,23 @@ const MOST_FOLLOWING = 3;
  * Offers with each problem the first of its mends that mends it: applied, the plan can be read, the problem is gone
  * and no warning has come, or become worse, that was not so before. Where every mend brings another warning, one is offered together with
  * the mends of what it brings. Where none does, the problem keeps its general words alone. In a very large plan fewer are
- * tried: the first mend of every problem before the second of any; better silent than wrong.
+ * tried: the first mend of every problem before the second of any; better silent than wrong. After each try it tells what is
+ * proved so far, and can be left.
  */
-export function provenFixes(plan: Plan, found: readonly Diagnostic[], judge: Judge): Problem[] {
-  const mends = new Proof(plan, found, judge).mendsFor(found);
-  return found.map((diagnostic) => {
-    const { fixes: _, by: __, ...problem } = diagnostic;
-    const fix = mends.get(diagnostic);
-    return fix ? { ...problem, mend: fix.words, edit: fix.edit } : problem;
-  });
+export function* provingFixes(
+  plan: Plan,
+  found: readonly Diagnostic[],
+  judge: Judge
+): Generator<Problem[], Problem[]> {
+  const mends = new Map<Diagnostic, Fix>();
+  const soFar = () =>
+    found.map((diagnostic) => {
+      const { fixes: _, by: __, ...problem } = diagnostic;
+      const fix = mends.get(diagnostic);
+      return fix ? { ...problem, mend: fix.words, edit: fix.edit } : problem;
+    });
+  for (const _ of new Proof(plan, found, judge).trying(found, mends)) yield soFar();
+  return soFar();
 }
 
 /** A mend that mends its problem and brings others. */
@@ -75,9 +83,8 @@ class Proof {
     this.#following = Math.floor(MOST_FOLLOWED * share);
   }
 
-  /** The mends that hold, round by round: every problem's next one. */
-  mendsFor(found: readonly Diagnostic[]): Map<Diagnostic, Fix> {
-    const mends = new Map<Diagnostic, Fix>();
+  /** Keeps the mends that hold, round by round: every problem's next one, the worst problem's first. One try at a time. */
+  *trying(found: readonly Diagnostic[], mends: Map<Diagnostic, Fix>): Generator<void> {
     const halfway: Halfway[] = [];
     const ways = found.map((of) => ({ of, fixes: fixesOf(of) }));
     const rounds = Math.max(0, ...ways.map(({ fixes }) => fixes.length));
@@ -89,13 +96,14 @@ class Proof {
         const brought = mended && this.#brought(mended).length;
         if (brought === 0) mends.set(of, fix);
         else if (mended && isHarm(of) && brought! <= MOST_FOLLOWING) halfway.push({ of, fix, mended });
+        yield;
       }
     for (const half of halfway) {
       if (mends.has(half.of)) continue;
       const both = this.#followed(half);
       if (both) mends.set(half.of, both);
+      yield;
     }
-    return mends;
   }
 
   /** The plan with a mend made, where that leaves it without the problem; nothing where it cannot be read. */

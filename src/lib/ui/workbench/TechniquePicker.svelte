@@ -2,7 +2,7 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui';
   import { applyTechnique, KEEPS, techniquesFor, type Keep } from '$core/edit';
-  import { computePlan } from '$core/plan';
+  import { figuresOf } from '$core/plan';
   import { type Group } from '$core/document';
   import type { Technique } from '$core/pour';
   import type { PlanView } from '../../plan/plan-view.svelte';
@@ -33,7 +33,7 @@
   const would = $derived.by(() => {
     if (!chosen) return undefined;
     const next = applyTechnique(plan, editor.shelf, { techniqueId: chosen.id, groupId: group.id, keep });
-    const { lines } = computePlan(next, editor.shelf);
+    const { lines } = figuresOf(next, editor.shelf);
     const before = new Set(plan.steps.map((s) => s.id));
     const cups = next.cups.length - plan.cups.length;
     return { next, cups, fresh: lines.filter((l) => !before.has(l.stepId)) };

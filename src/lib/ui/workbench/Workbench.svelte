@@ -40,7 +40,10 @@
     // Read here, so that each change begins the wait anew.
     if (!open.plan || !turn.reached(6)) return;
     const soon = setTimeout(() => void open.prove(), QUIET);
-    return () => clearTimeout(soon);
+    return () => {
+      clearTimeout(soon);
+      open.leaveProof();
+    };
   });
 
   // What another bench changes is seen here as it is stored.

@@ -1,7 +1,7 @@
 import { newId } from '$lib/id';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { computePlan, type Plan } from '$core/plan';
+import { figuresOf, type Plan } from '$core/plan';
 import { type Shelf } from '$core/shelf';
 import { asFamily, planFromRun, scaledTo } from '$core/run';
 import { problem } from '../../../../../../lib/server/http/body';
@@ -71,7 +71,7 @@ async function inOther(db: Db, plan: Plan, shelf: Shelf, asked: z.infer<typeof A
     name: cavity.name,
     count: asked.count ?? cavity.count
   };
-  const scaled = scaledTo(plan, computePlan(plan, shelf), to);
+  const scaled = scaledTo(plan, figuresOf(plan, shelf), to);
   return {
     plan: { ...scaled, name: `${plan.name}, in ${mould.name}`.slice(0, 80) },
     shelf: { ...shelf, moulds: [mould] }
