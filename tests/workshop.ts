@@ -268,6 +268,7 @@ export class Bench {
   /** Types a day into a labelled date field, part by part: `2026-11-30`. */
   async date(label: string, day: string): Promise<void> {
     const [year, month, dayOfMonth] = day.split('-');
+    await this.page.locator(`[aria-label="${label}"]`).click();
     for (const [part, digits] of [
       ['month', month],
       ['day', dayOfMonth],

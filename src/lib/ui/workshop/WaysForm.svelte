@@ -2,8 +2,7 @@
 <script lang="ts">
   import { invalidate } from '$app/navigation';
   import type { Problem } from '$core/problem';
-  import { formatHour, parseHour, Preferences } from '$core/preferences';
-  import { problemsOf } from '$core/validate';
+  import { formatHour, parseHour, type Preferences } from '$core/preferences';
   import { send } from '../../store/send';
   import { weekdays } from '$lib/when';
   import Choice from '../forms/Choice.svelte';
@@ -36,12 +35,9 @@
 
   /** Keeps what was chosen, where it can be kept; says what is wrong with it otherwise. */
   async function keep(change: Partial<Preferences>) {
-    const read = Preferences.safeParse({ ...ways, ...change });
-    problems = read.success ? [] : problemsOf(read.error);
-    if (!read.success) return;
-    const kept = await send('PUT', '/settings', read.data);
+    const kept = await send('PUT', '/settings', { ...ways, ...change });
+    problems = kept.ok ? [] : kept.problems;
     if (kept.ok) await invalidate('kirapen:ways');
-    else problems = kept.problems;
   }
 
   const format = (minutes: number) => formatHour(minutes, ways.clock);

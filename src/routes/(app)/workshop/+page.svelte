@@ -1,21 +1,15 @@
 <!-- The workshop's own ways and keeping: units, hours, makers, backups, and who is signed in. -->
 <script lang="ts">
-  import Table from '$lib/ui/Table.svelte';
   import Bar from '../../../lib/ui/drawing/Bar.svelte';
   import { invalidateAll } from '$app/navigation';
-  import { Dialog } from 'bits-ui';
   import type { Problem } from '$core/problem';
+  import type { Contents } from '$lib/ui/workshop/contents';
   import { send } from '../../../lib/store/send';
   import { moment } from '$lib/when';
   import WaysForm from '$lib/ui/workshop/WaysForm.svelte';
   import { inWords } from '$lib/preferences.svelte';
 
   let { data } = $props();
-
-  interface Contents {
-    counts: { what: string; count: number }[];
-    lastChange?: number;
-  }
 
   let chosen = $state<File>();
   let preview = $state<Contents>();
@@ -149,16 +143,16 @@
       </p>
     {/each}
     {#if data.copies.length}
-      <Table
-        class="mt-4 max-w-[36rem] text-[0.92rem]"
-        label="Copies beside the database"
-        rows={data.copies}
-        columns={[
-          { id: 'copy', head: 'copy', by: (c) => c.name, text: (c) => c.name },
-          { id: 'made', head: 'made', by: (c) => c.at, text: (c) => moment(c.at, Date.now()) },
-          { id: 'size', head: 'size', num: true, by: (c) => c.bytes, text: (c) => size(c.bytes) }
-        ]}
-      />
+      <h3 class="mt-4 font-semibold">Copies beside the database</h3>
+      <ul class="mt-1 max-w-[36rem] text-[0.92rem]">
+        {#each data.copies as copy (copy.name)}
+          <li class="flex gap-4 border-b border-rule py-1.5">
+            <span class="min-w-0 flex-1 truncate">{copy.name}</span>
+            <span class="text-ink-2">{moment(copy.at, Date.now())}</span>
+            <span class="w-20 text-right tabular-nums">{size(copy.bytes)}</span>
+          </li>
+        {/each}
+      </ul>
     {/if}
   </section>
 
@@ -180,40 +174,16 @@
   </section>
 </div>
 
-<Dialog.Root open={!!preview} onOpenChange={(open) => !open && (preview = undefined)}>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-black/50" />
-    <Dialog.Content
-      class="fixed top-1/2 left-1/2 z-50 w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 rounded-xl border border-rule-strong bg-ground p-6 shadow-xl"
-      data-testid="preview"
-    >
-      {#if preview}
-        <Dialog.Title class="font-display text-[1.5rem] font-semibold">This backup holds</Dialog.Title>
-        <Dialog.Description class="mt-1 text-ink-2">
-          {chosen?.name}{#if preview.lastChange}, last changed {moment(preview.lastChange, Date.now())}{/if}
-        </Dialog.Description>
-        <Table
-          class="mt-3"
-          rows={preview.counts}
-          columns={[
-            { id: 'what', head: '', text: (c) => c.what },
-            { id: 'there', head: 'in the backup', num: true, text: (c) => c.count, class: 'font-semibold' },
-            {
-              id: 'here',
-              head: 'here now',
-              num: true,
-              text: (c) => data.contents.counts.find((x) => x.what === c.what)?.count ?? 0
-            }
-          ]}
-        />
-        <p class="mt-3 text-ink-2">
-          It takes the place of everything here. What is here now is kept as a copy beside it.
-        </p>
-        <div class="mt-4 flex gap-3">
-          <button class="button go flex-1" onclick={restore}>Restore it</button>
-          <Dialog.Close class="button flex-1">Leave things as they are</Dialog.Close>
-        </div>
-      {/if}
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+{#if preview && chosen}
+  {#await import('$lib/ui/workshop/RestoreDialog.svelte') then { default: RestoreDialog }}
+    {#if preview && chosen}
+      <RestoreDialog
+        name={chosen.name}
+        {preview}
+        here={data.contents}
+        onrestore={restore}
+        onleave={() => (preview = undefined)}
+      />
+    {/if}
+  {/await}
+{/if}
