@@ -9,7 +9,7 @@ if (!path || existsSync(path)) {
   );
   process.exit(1);
 }
-await databaseOf(path, true);
+await databaseOf(path, MANY.runs);
 console.log(
   `${path} holds ${MANY.runs} runs, ${MANY.runs * MANY.pieces} pieces and ${MANY.runs * MANY.events} events beside the demo.\n` +
     `Open it with: KIRAPEN_DB=${path} npm start`

@@ -8,12 +8,12 @@ import { openStore } from '../../src/lib/server/database';
 /** How much is invented: runs, pieces and events of each run. */
 export const MANY = { runs: 5000, pieces: 12, events: 80 } as const;
 
-/** A database of the demo and, where asked, thousands of runs beside it: pieces, events and lessons of each. */
-export async function databaseOf(path: string, many: boolean): Promise<void> {
+/** A database of the demo and so many runs beside it: pieces, events and lessons of each. */
+export async function databaseOf(path: string, runs: number): Promise<void> {
   const store = await openStore(path, 'drizzle');
   const now = Date.now();
   await loadDemo(store, now);
-  if (many) {
+  if (runs) {
     const { file, ...rest } = freeze(
       { ...samphire, groups: samphire.groups.map((g) => ({ ...g, count: MANY.pieces })) },
       cards
@@ -22,7 +22,7 @@ export async function databaseOf(path: string, many: boolean): Promise<void> {
     const numbers = (n: number) =>
       sql`WITH RECURSIVE n(i) AS (SELECT 0 UNION ALL SELECT i + 1 FROM n WHERE i + 1 < ${n})`;
     await store.write(async (tx) => {
-      await tx.run(sql`${numbers(MANY.runs)} INSERT INTO runs (id, plan_id, name, snapshot, frozen, started_at, finished_at)
+      await tx.run(sql`${numbers(runs)} INSERT INTO runs (id, plan_id, name, snapshot, frozen, started_at, finished_at)
         SELECT 'big-' || i, 'samphire-hooks', 'Samphire hooks, turn ' || i, ${snapshot}, ${frozen},
           ${now} - (i + 30) * 7200000, ${now} - (i + 30) * 7200000 + 3600000 FROM n`);
       await tx.run(sql`${numbers(MANY.pieces)} INSERT INTO pieces (id, run_id, group_id, number, grade, report, changed_at)

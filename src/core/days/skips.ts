@@ -1,5 +1,3 @@
-import type { DayTask } from './place';
-
 /**
  * From when to when a shape of work finds no place on a bench that only ever fills up: from a moment within such a stretch
  * it cannot begin before its end, now or later. What was once looked through is not looked through again.
@@ -40,10 +38,16 @@ export class Skips {
   }
 }
 
-const shapes = new WeakMap<DayTask, string>();
+/** When a piece of work wants hands and tools, minutes from its start. */
+interface Work {
+  busy: readonly { from: number; to: number }[];
+  tools?: readonly { id: string; from: number; to: number }[];
+}
 
-/** What two tasks have in common that fit wherever the other does: when hands and tools are wanted, from the start. */
-export function shapeOf(task: DayTask): string {
+const shapes = new WeakMap<Work, string>();
+
+/** What two pieces of work have in common that fit wherever the other does. */
+export function shapeOf(task: Work): string {
   const before = shapes.get(task);
   if (before !== undefined) return before;
   const hands = task.busy.map((s) => `${s.from} ${s.to}`);

@@ -3,14 +3,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Page } from 'puppeteer-core';
 import { plans } from '../../demo/plans';
-import { ADDRESS, withServer } from './bench-server';
+import { median, yard, type Figure } from './figure';
+import { ADDRESS, withServer } from './server';
 
 /** Keystrokes that are measured, and that warm up the compiler before. */
-const KEYS = 8;
-const WARM = 4;
-/** A task of a frame, and one that holds up the hand, ms. */
-const FRAME = 16;
-const LONG = 50;
+const KEYS = 6;
+const WARM = 3;
 /** What a keystroke sets off is over by then, ms. */
 const AFTER = 250;
 
@@ -20,11 +18,6 @@ interface Task {
   ms: number;
   own: number;
 }
-
-type Longest = Omit<Task, 'at'>;
-
-const sorted = (xs: readonly number[]) => [...xs].sort((a, b) => a - b);
-const median = (xs: readonly number[]) => sorted(xs)[Math.floor(xs.length / 2)] ?? 0;
 
 /** Tasks of the page's main thread and the moments marked in it, ms, while something is done. */
 async function tasksDuring(
@@ -91,13 +84,11 @@ async function comeTo(page: Page, id: string): Promise<void> {
   await drawn(page);
 }
 
-const longest = (tasks: readonly Longest[]): Longest => ({
-  ms: Math.max(0, ...tasks.map((t) => t.ms)),
-  own: Math.max(0, ...tasks.map((t) => t.own))
-});
+/** The longest of some tasks by the thread's own time, ms: what else the machine does is not counted. */
+const longest = (tasks: readonly Task[]): number => Math.max(0, ...tasks.map((t) => t.own));
 
 /** The longest task while a plan opens, for the first time in this browser and again, and those that follow each keystroke in it. */
-async function measure(page: Page, id: string): Promise<{ first: Longest; again: Longest; keys: Longest[] }> {
+async function measure(page: Page, id: string): Promise<{ first: number; again: number; keys: number[] }> {
   const opened = async () => {
     await page.goto(ADDRESS);
     await page.waitForFunction(() => document.documentElement.dataset.alive === 'true');
@@ -115,47 +106,28 @@ async function measure(page: Page, id: string): Promise<{ first: Longest; again:
   };
 }
 
-/** The demo's orders with the most on their pages. */
-const largest = [...plans]
-  .sort((a, b) => b.cups.length * b.steps.length - a.cups.length * a.steps.length)
-  .slice(0, 3);
+/** The demo's order with the most on its page. */
+const largest = [...plans].sort(
+  (a, b) => b.cups.length * b.steps.length - a.cups.length * a.steps.length
+)[0]!;
 
-const said = ({ ms, own }: Longest) => `${ms.toFixed(0)} (${own.toFixed(0)})`;
-const middle = (keys: readonly Longest[], of: keyof Longest) => median(keys.map((k) => k[of]));
-const over = (keys: readonly Longest[], of: keyof Longest, limit: number) =>
-  keys.filter((k) => k[of] > limit).length;
-
-/**
- * Opening the largest of the demo's orders and typing in them: the longest tasks of the page's own thread, beside a
- * frame; by the clock, which also counts while other work has the machine's cores, and the thread's own time.
- */
-export const benchPage = () =>
-  withServer(async () => {
+/** Opening the largest of the demo's orders and typing in it: the longest tasks of the page's own thread. */
+export const pageFigures = () =>
+  withServer(async (): Promise<Figure[]> => {
     const browser = await puppeteer.launch({
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run']
     });
     try {
-      console.log(
-        '\nthe longest task of the page’s own thread, ms by the clock (of the thread itself): a plan opened first and again; all that follows a keystroke'
-      );
-      const all: Longest[] = [];
-      for (const { id, name } of largest) {
-        // A browser that has never seen this page.
-        const context = await browser.createBrowserContext();
-        const page = await context.newPage();
-        await page.setViewport({ width: 1280, height: 800 });
-        const { first, again, keys } = await measure(page, id);
-        await context.close();
-        all.push(...keys);
-        const usual = { ms: middle(keys, 'ms'), own: middle(keys, 'own') };
-        console.log(
-          `  ${name}: opened ${said(first)}, again ${said(again)}; a keystroke, median ${said(usual)}, ${((usual.own / FRAME) * 100).toFixed(0)} % of a frame, worst of ${keys.length} ${said(longest(keys))}`
-        );
-      }
-      console.log(
-        `  of ${all.length} keystrokes a task over ${FRAME} ms by the clock ${over(all, 'ms', FRAME)}, of the thread itself ${over(all, 'own', FRAME)}; over ${LONG} ms ${over(all, 'ms', LONG)} and ${over(all, 'own', LONG)}`
-      );
+      const page = await browser.newPage();
+      await page.setViewport({ width: 1280, height: 800 });
+      const { first, again, keys } = await measure(page, largest.id);
+      const over = yard();
+      return [
+        { name: 'longest task as the largest demo plan opens, over the yardstick', ratio: first / over },
+        { name: 'longest task as it opens again, over the yardstick', ratio: again / over },
+        { name: 'longest task after a keystroke in it, over the yardstick', ratio: median(keys) / over }
+      ];
     } finally {
       await browser.close();
     }

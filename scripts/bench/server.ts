@@ -1,13 +1,13 @@
-import { spawn } from 'node:child_process';
+import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { cards } from '../../demo/cards';
-import { largestPlan } from './plan-of';
+import { planOf } from '../lib/plan-of';
+import { median, type Figure } from './figure';
 
 const PORT = 5197;
 export const ADDRESS = `http://127.0.0.1:${PORT}`;
-const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? 0;
 
 async function answer(): Promise<number> {
   const start = performance.now();
@@ -15,14 +15,20 @@ async function answer(): Promise<number> {
   return performance.now() - start;
 }
 
+/** Waits until a server says where it is. */
+export const answers = (server: ChildProcess) =>
+  new Promise<void>((begun) =>
+    server.stdout!.on('data', (text: Buffer) => String(text).includes('Kirapen is at') && begun())
+  );
+
 /** Starts the built server on a database of its own and gives it up after the work. */
-export async function withServer(work: () => Promise<void>): Promise<void> {
+export async function withServer(work: () => Promise<Figure[]>): Promise<Figure[]> {
   const folder = mkdtempSync(join(tmpdir(), 'kirapen-bench-'));
   const env = { ...process.env, PORT: String(PORT), KIRAPEN_DB: join(folder, 'bench.db'), KIRAPEN_DEMO: '1' };
   const server = spawn('node', ['server.js'], { env, stdio: ['ignore', 'pipe', 'inherit'] });
   try {
-    await new Promise((begun) => server.stdout.once('data', begun));
-    await work();
+    await answers(server);
+    return await work();
   } finally {
     server.kill();
     await new Promise((gone) => server.once('exit', gone));
@@ -31,7 +37,7 @@ export async function withServer(work: () => Promise<void>): Promise<void> {
 }
 
 /** A page's answer while the heaviest requests run, beside its answer while nothing else does. */
-export const benchServer = () =>
+export const serverFigures = () =>
   withServer(async () => {
     const post = (path: string, body: unknown) =>
       fetch(`${ADDRESS}${path}`, {
@@ -39,7 +45,7 @@ export const benchServer = () =>
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify(body)
       }).then(async (r) => ({ status: r.status, body: await r.text() }));
-    const heavy = { plan: largestPlan(), shelf: cards };
+    const heavy = { plan: planOf(12, 48, 60), shelf: cards };
     const match = { target: '#5b7d95', baseId: 'bar-soap', colourants: 4 };
     for (let i = 0; i < 20; i++) await answer(); // the compiler warms up
     const idle = [];
@@ -58,9 +64,12 @@ export const benchServer = () =>
     const busy = [];
     while (running) busy.push(await answer());
     const statuses = (await done).map((r) => r.status);
-    console.log(
-      `\na page while two of the largest plans and two matches are computed (answers ${statuses.join(', ')}): ` +
-        `median ${median(busy).toFixed(1)} ms, worst ${Math.max(...busy).toFixed(0)} ms of ${busy.length}; ` +
-        `idle ${median(idle).toFixed(1)} ms, worst ${Math.max(...idle).toFixed(0)} ms; ratio of medians × ${(median(busy) / median(idle)).toFixed(1)}`
-    );
+    if (statuses.some((s) => s !== 200))
+      throw new Error(`The heavy work was answered ${statuses.join(', ')}.`);
+    return [
+      {
+        name: 'a page while plans and colours are worked out, of the same page idle',
+        ratio: median(busy) / median(idle)
+      }
+    ];
   });

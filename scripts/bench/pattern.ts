@@ -11,8 +11,7 @@ import {
   type Spot
 } from '../../src/core/pattern';
 import type { Vortex } from '../../src/core/pattern/maps/stir';
-
-const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? 0;
+import { cpuOf, type Figure } from './figure';
 
 /** The same turnings without a circle round any of them. */
 class PlainStir implements Flow {
@@ -72,6 +71,7 @@ function pourOf(steps: number): { ours: Flow[]; plain: Flow[]; level: number } {
 }
 
 const R = 45;
+const SIZE = 256;
 const sampler = (flows: readonly Flow[], level: number) => (x: number, y: number) => {
   const spot = { x: (2 * x - 1) * R, y: (1 - 2 * y) * R, z: level * 0.999 };
   if (spot.x ** 2 + spot.y ** 2 > R * R) return -1;
@@ -89,47 +89,27 @@ function everyPixel(size: number, sample: (x: number, y: number) => number): Int
   return codes;
 }
 
-function drawn(size: number, sample: (x: number, y: number) => number) {
-  const start = performance.now();
+/** Drawn to the end, or until there is a first coarse picture. */
+function drawn(size: number, sample: (x: number, y: number) => number, until: 'first' | 'end'): void {
   const steps = drawing(size, size, sample);
-  steps.next();
-  const coarse = performance.now() - start;
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return { coarse, codes: step.value.codes, taken: step.value.taken };
-  }
+  let step = steps.next();
+  while (until === 'end' && !step.done) step = steps.next();
 }
 
-const timed = <T>(work: () => T): { ms: number; made: T } => {
-  const start = performance.now();
-  const made = work();
-  return { ms: performance.now() - start, made };
-};
-
-/** Prints the engine against the plain loop at two sizes and two lengths of a pour. */
-export function benchPattern(): void {
-  console.log('\nThe drawn piece, in turns within this run (medians of 3):');
-  const rows = [
-    [512, 200],
-    [256, 200],
-    [256, 50]
-  ] as const;
-  for (const [size, steps] of rows) {
+/** The engine against the plain loop, for two lengths of a pour. */
+export function patternFigures(): Figure[] {
+  return [200, 50].flatMap((steps) => {
     const { ours, plain, level } = pourOf(steps);
-    const turns = Array.from({ length: 3 }, () => ({
-      plain: timed(() => everyPixel(size, sampler(plain, level))),
-      guarded: timed(() => everyPixel(size, sampler(ours, level))),
-      ours: timed(() => drawn(size, sampler(ours, level)))
-    }));
-    const [one] = turns;
-    const same = one!.plain.made.reduce((n, code, i) => n + (code === one!.ours.made.codes[i] ? 1 : 0), 0);
-    const ms = (pick: (t: (typeof turns)[number]) => number) => median(turns.map(pick));
-    const base = ms((t) => t.plain.ms);
-    const fast = ms((t) => t.ours.ms);
-    console.log(
-      `  ${size}×${size}, ${steps} steps (${ours.length} maps): plain ${base.toFixed(0)} ms, every pixel with circles ${(base / ms((t) => t.guarded.ms)).toFixed(1)} x, ` +
-        `drawn ${fast.toFixed(0)} ms = ${(base / fast).toFixed(1)} x (${((100 * one!.ours.made.taken) / size ** 2).toFixed(0)} % of pixels looked at, ` +
-        `${((100 * same) / size ** 2).toFixed(2)} % the same), first coarse picture ${ms((t) => t.ours.made.coarse).toFixed(0)} ms`
-    );
-  }
+    const sample = sampler(ours, level);
+    drawn(SIZE, sample, 'end'); // the compiler warms up
+    const base = cpuOf(() => everyPixel(SIZE, sampler(plain, level)));
+    const name = `${SIZE}×${SIZE} pixels of ${steps} steps`;
+    return [
+      { name: `${name} drawn, of the plain way`, ratio: cpuOf(() => drawn(SIZE, sample, 'end')) / base },
+      {
+        name: `${name}, the first picture, of the plain way`,
+        ratio: cpuOf(() => drawn(SIZE, sample, 'first')) / base
+      }
+    ];
+  });
 }
