@@ -5,7 +5,7 @@ import { figure, parseQuantity, plainFractions, type Message } from '../quantity
 const mm = z.number().positive('must be more than nothing').max(10_000, 'is more than ten metres');
 
 /**
- * How much a layer takes in each cavity: so much more (millimetres, millilitres, a share of the capacity),
+ * How much a layer takes in each cavity: so much more (millimetres, millilitres, grams of what is poured, a share of the capacity),
  * up to a level, to the rim, with a dome above it, or to the top of a zone of the cavity. Shares are fractions 0..1 of the cavity's capacity.
  */
 export const Amount = z.discriminatedUnion('kind', [
@@ -13,6 +13,10 @@ export const Amount = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('volume'),
     ml: z.number().positive('must be more than nothing').max(1_000_000)
+  }),
+  z.object({
+    kind: z.literal('weight'),
+    grams: z.number().positive('must be more than nothing').max(1_000_000)
   }),
   z.object({ kind: z.literal('share'), of: z.number().positive('must be more than nothing').max(1) }),
   z.object({ kind: z.literal('to level'), mm }),
@@ -31,6 +35,8 @@ export function formatAmount(amount: Amount): Message {
       return figure(two(amount.mm), 'mm');
     case 'volume':
       return figure(two(amount.ml), 'ml');
+    case 'weight':
+      return figure(two(amount.grams), 'g');
     case 'share':
       return `${two(amount.of * 100)} %`;
     case 'to level':
@@ -49,6 +55,7 @@ export function formatAmount(amount: Amount): Message {
 const FORMS = [
   figure(4, 'mm'),
   figure(3, 'ml'),
+  figure(5, 'g'),
   '20 %',
   '1/3',
   'half',
@@ -78,7 +85,7 @@ function shareSaid(said: string): number | undefined {
   return over === undefined ? undefined : Number(over) / Number(under);
 }
 
-/** Reads an amount: a length, a volume or a percentage, with `to` before it for a level, or `rim`. */
+/** Reads an amount: a length, a volume, a weight or a percentage, with `to` before it for a level, or `rim`. */
 export function parseAmount(text: string, path = 'amount'): Result<Amount> {
   const said = text.trim().toLowerCase();
   const place = placeSaid(said, text);
@@ -110,5 +117,7 @@ function placeSaid(said: string, text: string): Amount | undefined {
 function amountOf(kind: string, value: number, level: boolean): Amount | undefined {
   if (kind === 'length') return level ? { kind: 'to level', mm: value } : { kind: 'deep', mm: value };
   if (kind === 'share') return level ? { kind: 'to share', of: value } : { kind: 'share', of: value };
-  return kind === 'volume' && !level ? { kind: 'volume', ml: value } : undefined;
+  if (level) return undefined;
+  if (kind === 'mass') return { kind: 'weight', grams: value };
+  return kind === 'volume' ? { kind: 'volume', ml: value } : undefined;
 }

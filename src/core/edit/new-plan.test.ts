@@ -80,7 +80,7 @@ describe('an amount', () => {
     (text) => {
       const read = parseAmount(text);
       expect(read.ok).toBe(false);
-      if (!read.ok) expect(metricWords(read.problem.mend)).toMatch(/4 mm, 3 ml, 20 %, 1\/3, half/);
+      if (!read.ok) expect(metricWords(read.problem.mend)).toMatch(/4 mm, 3 ml, 5 g, 20 %, 1\/3, half/);
     }
   );
 });

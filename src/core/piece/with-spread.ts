@@ -40,13 +40,15 @@ function times(spread: number, share: number, chance: Chance): number {
 
 /** An amount off by chance; nothing of one that the mould sets. */
 function offBy(amount: Amount, spread: number, chance: Chance): Amount | undefined {
-  // Of an amount in millilitres or millimetres its share of the piece is not known here: a third is usual.
+  // Of an amount in millilitres, grams or millimetres its share of the piece is not known here: a third is usual.
   const usual = 1 / 3;
   switch (amount.kind) {
     case 'share':
       return { kind: 'share', of: Math.min(1, amount.of * times(spread, amount.of, chance)) };
     case 'volume':
       return { kind: 'volume', ml: amount.ml * times(spread, usual, chance) };
+    case 'weight':
+      return { kind: 'weight', grams: amount.grams * times(spread, usual, chance) };
     case 'deep':
       return { kind: 'deep', mm: amount.mm * times(spread, usual, chance) };
     default:

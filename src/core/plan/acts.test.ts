@@ -23,7 +23,7 @@ const box = {
 } as const;
 const standIn = (kind: typeof dome | typeof box): CavityState =>
   emptyCavity('trial', cavityOf(kind as typeof dome, 'trial'), {});
-const at = { stepId: 's', path: 'plan/steps/s/act' };
+const at = { stepId: 's', density: () => 1 };
 const names = { cup: (id: string) => `cup ${id}`, part: (id: string) => id, cavities: 'knobs 1–6' };
 const step = (id: string, act: Step['act'], more: Partial<Step> = {}): Step => ({
   id,

@@ -206,7 +206,7 @@ describe('amounts', () => {
     ['0 mm', 'amount-not-positive'],
     ['-3 ml', 'amount-not-positive'],
     ['to 140 %', 'amount-over-full'],
-    ['12 g', 'amount-kind'],
+    ['12 min', 'amount-kind'],
     ['to 3 ml', 'amount-kind'],
     ['some', 'quantity-unreadable']
   ])('“%s” is refused', (text, code) => {

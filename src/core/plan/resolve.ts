@@ -10,6 +10,7 @@ import type { Vessel } from '../shelf/vessel';
 import { problemsOf } from '../validate';
 import { mixIdOf, type Cup, type Mix, type LearnedHistory, type Plan, type Step } from '../document';
 import { type Shelf } from '../shelf';
+import { cupDensity } from './cup-density';
 import { colourPaces, mixPaces } from './paces';
 import { missing } from './rules/missing';
 import { cavitySetsOf, type CavitySet } from './cavity-sets';
@@ -115,7 +116,7 @@ export function resolve(plan: Plan, shelf: Shelf, learned: LearnedHistory = {}):
     cups,
     cupOf,
     cavitySets,
-    steps: plan.steps.map((step) => stepOf(step, plan, cavitySets, { problems, learned })),
+    steps: plan.steps.map((step) => stepOf(step, plan, cavitySets, { problems, learned, cupOf })),
     problems
   };
 }
@@ -284,12 +285,15 @@ function firstMix(cup: Cup, all: ReadonlyMap<string, Cup>, depth = 0): string | 
   return undefined;
 }
 
-function stepOf(
-  step: Step,
-  plan: Plan,
-  cavitySets: readonly CavitySet[],
-  { problems, learned }: { problems: Diagnostic[]; learned: LearnedHistory }
-): ResolvedStep {
+/** What a step is read with: where its problems go, what the record knows, and the cups it may pour. */
+interface Known {
+  problems: Diagnostic[];
+  learned: LearnedHistory;
+  cupOf: ReadonlyMap<string, ResolvedCup>;
+}
+
+function stepOf(step: Step, plan: Plan, cavitySets: readonly CavitySet[], known: Known): ResolvedStep {
+  const { problems } = known;
   const groups = new Set(plan.groups.map((g) => g.id));
   if (step.where.some((id) => !groups.has(id)))
     problems.push(
@@ -299,7 +303,7 @@ function stepOf(
         'This step names cavities that are not in the plan.'
       )
     );
-  const own = readAct(step, { problems, learned });
+  const own = readAct(step, known);
   const cups = new Set(plan.cups.map((c) => c.id));
   if (own?.definition.cups(own.act).some((id) => !cups.has(id)))
     problems.push(
@@ -311,10 +315,7 @@ function stepOf(
 }
 
 /** Reads a step's act by its own definition; one that is unknown or ill formed is said and left out. */
-function readAct(
-  step: Step,
-  { problems, learned }: { problems: Diagnostic[]; learned: LearnedHistory }
-): ResolvedAct | undefined {
+function readAct(step: Step, { problems, learned, cupOf }: Known): ResolvedAct | undefined {
   const about = inPlan('steps', step.id, 'act');
   const definition = acts.find(step.act.kind);
   if (!definition) {
@@ -335,7 +336,11 @@ function readAct(
   // The maker's own minutes win; the record's median over what is usual.
   const usual = learned.hands?.get(step.act.kind);
   const hands = step.hands ?? (usual ? { each: usual.each } : undefined);
-  const at: ActStep = { stepId: step.id, hands, note: step.note };
+  const density = (cupId: string) => {
+    const cup = cupOf.get(cupId);
+    return cup ? cupDensity(cup, cupOf) : 0;
+  };
+  const at: ActStep = { stepId: step.id, hands, note: step.note, density };
   return { definition, act: read.data, step: at };
 }
 

@@ -69,9 +69,10 @@ export interface Minutes {
   unattended: number;
 }
 
-/** The step an act belongs to: its place in the plan, and the minutes the maker gave it. */
+/** The step an act belongs to: its place in the plan, the minutes the maker gave it, and what its cups weigh, g/ml. */
 export interface ActStep {
   stepId: string;
+  density(cupId: string): number;
   hands?: { each?: number | undefined; once?: number | undefined } | undefined;
   note?: string | undefined;
 }

@@ -7,8 +7,16 @@ const EPSILON = 1e-9;
 /** Chambers whose levels differ by more than this push on their divider, mm. */
 const EVEN_MM = 2;
 
-/** A cavity after so much of a cup was poured into it: by how much its level rises, and whether there was room for it. */
-export function poured(act: Pouring, stand: CavityState, step: ActStep): Changed {
+/**
+ * A cavity after so much of a cup was poured into it: by how much its level rises, and whether there was room for it.
+ * @param density g/ml of what is poured, by which grams are a volume
+ */
+export function poured(
+  act: Pouring,
+  stand: CavityState,
+  step: ActStep,
+  density = step.density(act.cupId)
+): Changed {
   const chamber = stand.chambers.find((c) => c.id === act.chamberId);
   if (act.chamberId && !chamber) return { stand, problems: [unknownChamber(act, step, stand)] };
   const uneven = chamber ? 0 : spreadOf(stand);
@@ -17,7 +25,8 @@ export function poured(act: Pouring, stand: CavityState, step: ActStep): Changed
 
   const share = chamber?.share ?? 1;
   const from = chamber ? inChamber(ready, chamber) : ready.whole;
-  const wanted = volumeAfter(act.amount, from, share, ready);
+  const amount = asVolume(act.amount, density);
+  const wanted = amount ? volumeAfter(amount, from, share, ready) : from.ml;
   if (wanted === undefined) return { stand: ready, problems: [...problems, unknownZone(act, step, stand)] };
   if (wanted <= from.ml + EPSILON)
     return {
@@ -32,6 +41,12 @@ export function poured(act: Pouring, stand: CavityState, step: ActStep): Changed
   return { stand: ml > EPSILON ? pouredOn(ready, ml, place) : ready, problems };
 }
 
+/** An amount in grams as the volume they take; nothing of what has no weight yet. */
+function asVolume(amount: Amount, density: number): Exclude<Amount, { kind: 'weight' }> | undefined {
+  if (amount.kind !== 'weight') return amount;
+  return density > 0 ? { kind: 'volume', ml: amount.grams / density } : undefined;
+}
+
 /** The most that may stand in the cavity (or in its chamber of so much share), ml. */
 const mostIn = (amount: Amount, share: number, { cavity, unmoulded }: CavityState): number =>
   unmoulded && !toRim(amount)
@@ -41,7 +56,12 @@ const mostIn = (amount: Amount, share: number, { cavity, unmoulded }: CavityStat
 const toRim = ({ kind }: Amount): boolean => kind === 'rim' || kind === 'dome';
 
 /** Volume in the cavity (or its chamber of so much share) once an amount has been laid, ml; may exceed its capacity. */
-function volumeAfter(amount: Amount, from: Filled, share: number, stand: CavityState): number | undefined {
+function volumeAfter(
+  amount: Exclude<Amount, { kind: 'weight' }>,
+  from: Filled,
+  share: number,
+  stand: CavityState
+): number | undefined {
   const { cavity } = stand;
   // Above the rim there is no more room: a depth past it is what would stand over the rim, so that it reads as overfull.
   const past = (z: number) => ((z - cavity.depth) * cavity.geometry.areaAt(cavity.depth)) / 1000;

@@ -12,7 +12,7 @@ import { figure } from '../quantity';
  */
 export function refilled(act: Pouring, stand: CavityState, step: ActStep): Changed {
   const ready = levelled(stand);
-  const ml = askedMl(act, ready);
+  const ml = askedMl(act, ready, step.density(act.cupId));
   if (ml === undefined)
     return { stand: ready, problems: [noVolume(act, step, filledMl(ready) / ready.cavity.capacity)] };
   const out = withdrawn(ready, ml, step);
@@ -20,7 +20,8 @@ export function refilled(act: Pouring, stand: CavityState, step: ActStep): Chang
   return poured({ ...act, amount: { kind: 'volume', ml } }, out.stand, step);
 }
 
-function askedMl({ amount }: Pouring, { cavity }: CavityState): number | undefined {
+function askedMl({ amount }: Pouring, { cavity }: CavityState, density: number): number | undefined {
+  if (amount.kind === 'weight' && density > 0) return amount.grams / density;
   if (amount.kind === 'volume') return amount.ml;
   return amount.kind === 'share' ? amount.of * cavity.capacity : undefined;
 }
@@ -34,7 +35,7 @@ const noVolume = (act: Pouring, step: ActStep, share: number) => ({
   ...nothingToPour(act, step, share),
   code: 'refill-without-volume' as const,
   sentence: 'What is milled out and refilled needs a volume of its own: the face stands where it stood.',
-  mend: 'Give ml, or a share of the cavity.',
+  mend: 'Give ml, grams, or a share of the cavity.',
   fixes: share > 0.05 ? smaller(step, 0.05) : []
 });
 

@@ -1,6 +1,6 @@
 import type { Allotment, Weighing } from '../../batch';
-import { colouredDensity } from '../../dosing';
 import { turnId } from '../../schedule';
+import { cupDensity } from '../cup-density';
 import type { Pour } from '../fill';
 import type { ResolvedCup, ResolvedPlan } from '../resolve';
 import {
@@ -29,7 +29,7 @@ export function compositeDemands(
     const pours = demands.get(jug.cup.id)!;
     const ml = pours.reduce((s, p) => s + p.count * p.each, 0);
     if (ml <= 0) continue;
-    const density = densityOf(jug, plan);
+    const density = cupDensity(jug, plan.cupOf);
     const needed = ml * (1 + losses.cling) + (density > 0 ? vesselLoss(losses, undefined) / density : 0);
     for (const { cupId, share } of jug.parts)
       demands.get(cupId)?.push({
@@ -50,15 +50,6 @@ export function outermostFirst(plan: ResolvedPlan): ResolvedCup[] {
   const depth = (c: ResolvedCup): number =>
     c.parts.length ? 1 + Math.max(...c.parts.map((p) => depth(plan.cupOf.get(p.cupId)!))) : 0;
   return plan.cups.filter((c) => c.parts.length).sort((a, b) => depth(b) - depth(a));
-}
-
-/** g/ml of a cup as it is poured: coloured, or its parts by their volumes. */
-function densityOf(cup: ResolvedCup, plan: ResolvedPlan): number {
-  if (cup.parts.length)
-    return cup.parts.reduce((s, p) => s + p.share * densityOf(plan.cupOf.get(p.cupId)!, plan), 0);
-  if (!cup.mix) return 0;
-  const rule = cup.mix.mix.feeds === 'split' ? 'on top' : 'make room';
-  return colouredDensity(cup.mix.formula, cup.doses, rule, cup.fillers);
 }
 
 /** A cup of cups: nothing is weighed for it; it is filled from them, once or turn by turn with them. */
@@ -105,9 +96,9 @@ function filling(
 ): CupMix {
   const filledFrom = jug.parts.map((p) => {
     const ml = (work.pourOf.get(`${jug.cup.id}<${p.cupId}`)?.each ?? 0) * one.share;
-    return { cupId: p.cupId, ml, grams: ml * densityOf(work.plan.cupOf.get(p.cupId)!, work.plan) };
+    return { cupId: p.cupId, ml, grams: ml * cupDensity(work.plan.cupOf.get(p.cupId)!, work.plan.cupOf) };
   });
-  const density = densityOf(jug, work.plan);
+  const density = cupDensity(jug, work.plan.cupOf);
   const mixed = filledFrom.reduce((s, f) => s + f.grams, 0);
   const pouredMl = mlOf(work, one.turn);
   const poured = pouredMl * density;

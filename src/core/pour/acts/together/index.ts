@@ -10,7 +10,8 @@ export type { Together };
 
 /** Both cups at once: together they are the amount, each by its share of it. */
 function apply(act: Together, stand: CavityState, step: ActStep): Changed {
-  const after = poured(act, stand, step);
+  const density = act.first * step.density(act.cupId) + (1 - act.first) * step.density(act.withId);
+  const after = poured(act, stand, step, density);
   const laid = after.stand.layers.at(-1);
   if (act.cupId === act.withId || after.stand.layers.length === stand.layers.length || !laid) return after;
   const before = { level: laid.from, ml: laid.fromMl };
