@@ -25,8 +25,12 @@
 {/snippet}
 
 {#if ways}
-  <p class="text-[2.4rem] leading-tight font-bold" data-testid="consequence">
-    {portion ? 'Its colours' : 'The rest'} × {ways.follow.scale.toFixed(3)}: {g(ways.follow.total)} in all
+  <p class="text-[1.6rem] leading-tight font-bold" data-testid="consequence">
+    {portion ? 'Its colours' : 'The rest'}
+    <span class="mx-2 inline-block text-[9.5rem] leading-[0.95] tracking-tight max-md:text-[6rem]"
+      >× {ways.follow.scale.toFixed(3)}</span
+    >
+    {g(ways.follow.total)} in all
   </p>
   <p class="mt-1">
     <strong>More {portion ? 'of the pot ' : ''}went in than planned.</strong>
