@@ -19,8 +19,7 @@ import {
 const HARD_TO_REPEAT = 0.05;
 
 /** Whether a cup is a portion of a mix that several share. */
-const isPortion = (cup: ResolvedCup): boolean =>
-  cup.mix?.mix.feeds === 'split' && 'mix' in cup.cup.from;
+const isPortion = (cup: ResolvedCup): boolean => cup.mix?.mix.feeds === 'split' && 'mix' in cup.cup.from;
 
 /**
  * Share mixed on top of what is needed: the maker’s own figure, or by remix risk. A one-colour cup that runs short
