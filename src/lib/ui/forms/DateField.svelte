@@ -1,33 +1,38 @@
-<!-- A day, typed in the order of the locale; kept as `2026-11-30`, empty for none. Its parts are fetched when it is first touched. -->
+<!-- A day, typed in the order of the locale; kept as `2026-11-30`, empty for none. Its parts are fetched as soon as a hand is at the page. -->
 <script lang="ts">
   import X from '@lucide/svelte/icons/x';
   import type { Component } from 'svelte';
   import { dayShown, type DateProps } from './date';
 
   const props: DateProps = $props();
-  let Parts = $state.raw<Component<DateProps>>();
-  const fetched = () => import('./DateParts.svelte');
-  async function open() {
-    Parts = (await fetched()).default;
+  let Parts = $state.raw<Component<DateProps & { taken: boolean }>>();
+  /** Whether it was this field that was touched. */
+  let taken = $state(false);
+  async function fetched() {
+    Parts ??= (await import('./DateParts.svelte')).default;
+  }
+  function take() {
+    taken = true;
+    void fetched();
   }
 </script>
 
+<svelte:window onpointermove={() => void fetched()} onkeydown={() => void fetched()} />
+
 <span class="inline-flex items-center gap-1">
   {#if Parts}
-    <Parts {...props} />
+    <Parts {...props} {taken} />
   {:else}
-    <button
-      type="button"
-      class="inline-flex items-center {props.quiet ? 'quiet' : 'field'} !w-auto tabular-nums {props.value
-        ? ''
-        : 'text-ink-2'}"
-      aria-label={props.label}
-      title={dayShown(props.value)}
-      {...props.marks}
-      onpointerenter={() => void fetched()}
-      onfocus={() => void open()}
-      onclick={() => void open()}>{dayShown(props.value)}</button
-    >
+    <span role="group" aria-label={props.label} {...props.marks}>
+      <button
+        type="button"
+        class="inline-flex items-center {props.quiet ? 'quiet' : 'field'} !w-auto tabular-nums {props.value
+          ? ''
+          : 'text-ink-2'}"
+        onfocus={take}
+        onclick={take}>{dayShown(props.value)}</button
+      >
+    </span>
   {/if}
   {#if props.optional && props.value}
     <button

@@ -1,14 +1,16 @@
-<!-- A day, once it was touched: typed part by part in the order of the locale, the first part in hand. -->
+<!-- A day, once a hand is at the page: typed part by part in the order of the locale; where it was touched, its first part is in hand. -->
 <script lang="ts">
   import { CalendarDate, parseDate, type DateValue } from '@internationalized/date';
   import { DateField } from 'bits-ui';
   import { onMount } from 'svelte';
   import { locale, type DateProps } from './date';
 
-  let { label, value, onchange, quiet = false, marks = {} }: DateProps = $props();
+  let { label, value, onchange, quiet = false, marks = {}, taken }: DateProps & { taken: boolean } = $props();
 
   let field = $state<HTMLElement>();
-  onMount(() => field?.querySelector<HTMLElement>('[data-segment]:not([data-segment="literal"])')?.focus());
+  onMount(() => {
+    if (taken) field?.querySelector<HTMLElement>('[data-segment]:not([data-segment="literal"])')?.focus();
+  });
 
   const day = $derived.by((): DateValue | undefined => {
     try {
