@@ -142,7 +142,7 @@ export interface ActDefinition<A extends { kind: string }> {
   /** The cavity afterwards, and what was drawn for it. */
   apply(act: A, stand: CavityState, step: ActStep): Applied;
   /** Minutes for so many cavities. */
-  hands(act: A, step: ActStep, count: number): Minutes;
+  hands(act: A, step: Pick<ActStep, 'hands'>, count: number): Minutes;
   /** What it costs to be early or late with it. */
   edges?: Edges;
   /** What of the piece never comes twice by it, in words: “how the swirl turns”. */

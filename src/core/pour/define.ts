@@ -99,7 +99,7 @@ export function defineAct<const K extends string, F extends Fields>(
       const laid = pours ? after.stand.layers.slice(stand.layers.length) : [];
       return { ...after, draws: laid.map((l) => ({ cupId: l.cupId, ml: l.each })) };
     },
-    hands: (act: Act, step: ActStep, cavities: number) => handsOf(spec, act, step, cavities),
+    hands: (act: Act, step: Pick<ActStep, 'hands'>, cavities: number) => handsOf(spec, act, step, cavities),
     words: spec.words,
     ...(spec.measures ? { measures: spec.measures } : {}),
     ...(spec.edges ? { edges: spec.edges } : {}),
@@ -118,7 +118,7 @@ const pour = (act: unknown, stand: CavityState, step: ActStep): Changed =>
 function handsOf<K extends string, F extends Fields>(
   { usually = {}, keeps, passes }: ActSpec<K, F>,
   act: ActOf<K, F>,
-  { hands }: ActStep,
+  { hands }: Pick<ActStep, 'hands'>,
   cavities: number
 ): Minutes {
   const { times = 1, every = 0 } = act as { times?: number; every?: number };

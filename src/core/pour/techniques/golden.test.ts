@@ -41,7 +41,7 @@ const plain = (value: unknown): string =>
 function lineOf({ act, until = [], key, anew, note }: Draft): string {
   const { kind, ...rest } = act;
   const definition = acts.find(kind)!;
-  const minutes = definition.hands(act, { stepId: '', density: () => 1 }, 4);
+  const minutes = definition.hands(act, {}, 4);
   return [
     `  ${kind}`,
     ...Object.entries(rest).map(([k, v]) => `${k}=${plain(v)}`),

@@ -73,7 +73,7 @@
           label="Time of step {n} for one cavity"
           unit="min"
           max={1440}
-          value={step.hands?.each ?? known?.definition.hands(known.act, { stepId: '' }, 1).attended ?? 0}
+          value={step.hands?.each ?? known?.definition.hands(known.act, {}, 1).attended ?? 0}
           onchange={(v) => set(['hands', 'each'], v)}
         />
       </Row>
