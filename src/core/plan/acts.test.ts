@@ -44,7 +44,7 @@ describe('every act', () => {
       expect(text).not.toMatch(/undefined|NaN|null|\[object| {2}/);
       expect(text.length).toBeGreaterThan(2);
     }
-    const { attended, unattended } = a.hands(fresh, at, 6);
+    const { attended, unattended } = a.hands(fresh, {}, 6);
     expect(attended).toBeGreaterThanOrEqual(0);
     expect(unattended).toBeGreaterThanOrEqual(0);
     expect(Number.isFinite(attended + unattended)).toBe(true);

@@ -68,10 +68,14 @@ export class SharedDocument<T extends { id: string }> {
 
   /** Someone wrote this document: takes their change in, unless it is the one just sent from here. */
   async heard(revision: number): Promise<void> {
-    await this.#sending;
+    while (this.#sending) await this.#sending;
     if (revision === this.#revision || this.clash || this.deleted) return;
-    if (revision === 0) this.deleted = true;
-    else await this.#takeIn();
+    if (revision === 0) {
+      this.deleted = true;
+      return;
+    }
+    // Nothing is sent while it is read: what comes back is never older than what this bench has stored since.
+    await this.#alone(() => this.#takeIn());
   }
 
   /** Settles a clash: which of the conflicts take theirs. */
@@ -106,8 +110,19 @@ export class SharedDocument<T extends { id: string }> {
 
   /** One send at a time; one that is under way also takes along what changes meanwhile. */
   #send(): Promise<void> {
-    this.#sending ??= this.#sendAll().finally(() => (this.#sending = undefined));
-    return this.#sending;
+    return this.#sending ?? this.#alone(() => this.#sendAll());
+  }
+
+  /** One exchange with the server, with no other beside it; what was changed meanwhile is sent after it. */
+  #alone(exchange: () => Promise<unknown>): Promise<void> {
+    const own = exchange()
+      .then(() => undefined)
+      .finally(() => {
+        this.#sending = undefined;
+        if (this.saved !== 'waiting' && !this.deleted && !same(this.current, this.#base)) void this.#send();
+      });
+    this.#sending = own;
+    return own;
   }
 
   async #sendAll(): Promise<void> {

@@ -86,6 +86,34 @@ describe('a document that several benches write', () => {
     expect(doc.current).toEqual(server.doc);
   });
 
+  it('is never set back by what is read late, nor asked about its own change', async () => {
+    const doc = open();
+    const warmer = async (room: number) => {
+      doc.change({ ...doc.current, room });
+      await settled(doc);
+    };
+    await warmer(21);
+    await warmer(22);
+    // It hears of its first change after the second: what is there is read, and the answer is long on its way.
+    const late = Response.json(server.doc, { headers: { etag: `"${server.revision}"` } });
+    let arrive = () => {};
+    const way = new Promise<void>((done) => (arrive = done));
+    let reading = true;
+    vi.stubGlobal('fetch', async (to: unknown, init: RequestInit) => {
+      if (init.method !== 'GET' || !reading) return server.answer(to, init);
+      reading = false;
+      await way;
+      return late;
+    });
+    const heard = doc.heard(2);
+    await settled(doc);
+    await warmer(23);
+    arrive();
+    await heard;
+    await warmer(24);
+    expect([doc.clash, doc.saved, server.doc?.room]).toEqual([undefined, 'saved', 24]);
+  });
+
   it('asks where both changed one field, and stores nothing before it is told', async () => {
     const doc = open();
     server.write({ name: 'theirs' });
