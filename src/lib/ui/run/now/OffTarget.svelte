@@ -3,6 +3,7 @@
   import { weighing } from '$core/quantity';
   import { overshootOptions } from '$core/run';
   import type { Instruction } from '$lib/run/instruction';
+  import { offPlan } from '$lib/run/off-plan';
   import type { RunDesk } from '$lib/run/run-desk.svelte';
   import Overshoot from '../Overshoot.svelte';
 
@@ -13,12 +14,13 @@
   const mixId = $derived(instruction.mixId ?? '');
   const weighed = $derived((grams: number) => weighing(grams, instruction.task.division));
   const cupState = $derived(desk.run.cups.get(mixId));
+  const off = $derived(offPlan(desk.run, mixId));
   const ways = $derived(mixId ? overshootOptions(desk.frozen, desk.run, mixId) : undefined);
 </script>
 
-{#if cupState && Math.abs(cupState.scale - 1) > 0.004}
+{#if cupState && off}
   <div class="mt-5 border-l-4 border-ochre bg-ochre-soft px-4 py-3 text-[1.05rem]" data-testid="corrected">
-    {#if cupState.scale > 1}
+    {#if off === 'over'}
       <Overshoot {ways} g={weighed} {mixId} {log} />
     {:else}
       <strong>Less is in than planned.</strong> Scale up the rest to match: × {cupState.scale.toFixed(3)}, {weighed(

@@ -3,6 +3,7 @@
   import { displayOf, reading } from '$core/quantity';
   import { CUE_WORDS, cueOf } from '$lib/run/cue';
   import { vesselOf, type Instruction } from '$lib/run/instruction';
+  import { offPlan } from '$lib/run/off-plan';
   import type { RunDesk } from '$lib/run/run-desk.svelte';
   import WeighBar from '../WeighBar.svelte';
   import BigNumber from './BigNumber.svelte';
@@ -64,7 +65,8 @@
       : ''}.
   </p>
 {/if}
-{#if cup || instruction.cupId}
+<!-- What an overshoot comes to takes the place of the bar until a way out is chosen. -->
+{#if (cup || instruction.cupId) && offPlan(desk.run, instruction.mixId ?? '') !== 'over'}
   <WeighBar
     colour={cup?.colour ?? desk.frozen.file.shelf.bases[0]?.colour ?? '#efe9da'}
     hatch={cup?.hatch ?? 'plain'}
