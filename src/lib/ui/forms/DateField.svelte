@@ -17,7 +17,10 @@
   }
 </script>
 
-<svelte:window onpointermove={() => void fetched()} onkeydown={() => void fetched()} />
+<svelte:window
+  onpointermove={Parts ? undefined : () => void fetched()}
+  onkeydown={Parts ? undefined : () => void fetched()}
+/>
 
 <span class="inline-flex items-center gap-1">
   {#if Parts}
