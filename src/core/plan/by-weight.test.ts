@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import * as demo from '../../../demo/plans';
 import { formatAmount, parseAmount, type Step } from '../document';
+import { acts } from '../pour';
 import { metricWords } from '../quantity';
 import { figuresOf, type Plan } from '.';
 import { withCups } from './plans.testing';
@@ -64,6 +65,18 @@ describe('an amount in grams', () => {
       })
     );
     expect(poured.a! + poured.b!).toBeCloseTo(2 * count, 9);
+  });
+
+  it('is what is filled in again where so much was milled out', () => {
+    const { count } = demo.tideline.groups[0]!;
+    const refill = acts.find('region')!.fresh('a') as Record<string, unknown>;
+    const poured = pouredOf(
+      pouring(
+        { kind: 'lay', cupId: 'b', amount: { kind: 'rim' } },
+        { ...refill, edges: 'crisp', amount: grams(1.5) }
+      )
+    );
+    expect(poured.a).toBeCloseTo(1.5 * count, 9);
   });
 
   it('is more or fewer millilitres as its cup gets lighter or heavier', () => {
