@@ -34,6 +34,7 @@ describe('the tour of the first piece', () => {
     await bench.page.locator('button[aria-label^="What is here?"]').click();
     await seenDone();
     await bench.says(TOUR, 'Read the timeline');
+    await expect.poll(ringed).toBe('Timeline');
     await bench.click('Next');
     await bench.says(TOUR, 'Or ask by a picture');
     await expect.poll(ringed).toBe('made-picture');

@@ -30,6 +30,11 @@
     };
   });
 
+  // A new stop is ringed with its first words, so that the panel does not move from under a finger a moment later.
+  $effect(() => {
+    if (stop && here) look();
+  });
+
   function look() {
     ring(here && stop.ring ? (document.querySelector(stop.ring) ?? undefined) : undefined);
     if (here && stop.done?.(document)) done = true;
