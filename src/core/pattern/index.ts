@@ -11,7 +11,7 @@ export type { VeinPart, Unstirred } from './veins/veins';
 export { sightline } from './shapes/sightline';
 export type { Star } from './shapes/star';
 export { Prism, type Shaped } from './shapes/prism';
-export { drawing, PARTS, type Raster, type Sample } from './raster';
+export { drawing, PARTS, type Alike, type Raster, type Sample } from './raster';
 export { distanceTo } from './shapes/side-by-side';
 export { signedArea, within, type Corner } from './shapes/outline-parts';
 export { noiseFrom } from './noise';

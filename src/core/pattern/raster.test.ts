@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { drawing, PARTS, type Raster } from './raster';
+import { drawing, PARTS, type Alike, type Raster } from './raster';
 
 function all(
   width: number,
   height: number,
-  sample: (x: number, y: number) => number
+  sample: (x: number, y: number) => number,
+  looksAlike?: Alike
 ): { whole: Raster; coarse: Int32Array } {
-  const steps = drawing(width, height, sample);
+  const steps = drawing(width, height, sample, looksAlike);
   const coarse = (steps.next().value as Raster).codes.slice();
   for (;;) {
     const step = steps.next();
@@ -54,6 +55,23 @@ describe('a picture drawn from coarse to fine', () => {
     const { whole } = all(160, 160, dots);
     const found = whole.codes.filter((c) => c === 2).length / whole.codes.length;
     expect(found).toBeGreaterThan(0.25);
+  });
+
+  it('looks within no pixel on a border that nobody sees, and still draws each code where it is', () => {
+    // Rings of one look, and outside them: only their outer edge is a border.
+    const oneLook: Alike = (a, b, nearly) => a === b || (nearly && a >= 0 && b >= 0);
+    const [plain, parted] = [all(200, 200, rings, oneLook).whole, all(200, 200, rings).whole];
+    expect(plain.codes).toEqual(parted.codes);
+    expect(plain.edges.at.length).toBeLessThan(0.35 * parted.edges.at.length);
+    const outer = (i: number) => [i, i - 1, i + 1, i - 200, i + 200].some((j) => plain.codes[j] === -1);
+    expect(plain.edges.at.every(outer)).toBe(true);
+  });
+
+  it('fills a last block of pixels at once where its codes are one colour', () => {
+    const stripes = (x: number) => Math.floor(x * 200) % 2;
+    const one: Alike = (a, b) => a >= 0 && b >= 0;
+    const { whole } = all(200, 200, stripes, one);
+    expect(whole.taken).toBeLessThan(0.6 * all(200, 200, stripes).whole.taken);
   });
 
   it('fills every pixel of the picture it shows first', () => {

@@ -26,12 +26,23 @@ const EDGES_AT_ONCE = 2000;
 /** Side of the first coarse blocks, pixels. */
 const COARSE = 8;
 
+/** Whether two codes look alike: `nearly` where a whole pixel takes the place of its parts, else as one colour. */
+export type Alike = (code: number, other: number, nearly: boolean) => boolean;
+
+const SAME: Alike = (code, other) => code === other;
+
 /**
  * Draws a picture from coarse to fine, yielding after each refinement and now and then between. A block whose corners and
- * middle are alike, and whose neighbours are, is filled; only where something changes is looked more closely, so that the
- * cost follows the borders and not the area.
+ * middle are of one code, and whose neighbours are, is filled; only where something changes is looked more closely, so that
+ * the cost follows the borders and not the area. The last pixels and the parts of pixels are looked at only where codes do
+ * not look `alike`: clear of one thickness beside clear of another is no border.
  */
-export function* drawing(width: number, height: number, sample: Sample): Generator<Raster, Raster> {
+export function* drawing(
+  width: number,
+  height: number,
+  sample: Sample,
+  looksAlike = SAME
+): Generator<Raster, Raster> {
   const codes = new Int32Array(width * height).fill(-1);
   const known = new Uint8Array(width * height);
   const raster: Raster = { width, height, codes, edges: { at: [], parts: [] }, taken: 0 };
@@ -61,7 +72,8 @@ export function* drawing(width: number, height: number, sample: Sample): Generat
     }
   yield raster;
   for (let size = COARSE; size > 1; size /= 2) {
-    const mixed = blocks.filter(([x, y]) => !alike(at, { x, y, size, width, height }));
+    const same = size > 2 ? SAME : looksAlike;
+    const mixed = blocks.filter(([x, y]) => !alike(at, same, { x, y, size, width, height }));
     const half = size / 2;
     blocks = [];
     let count = 0;
@@ -80,18 +92,19 @@ export function* drawing(width: number, height: number, sample: Sample): Generat
     }
     yield raster;
   }
-  yield* softened(raster, sample);
+  yield* softened(raster, sample, looksAlike);
   return raster;
 }
 
 /** Looks within each pixel that borders on another code: a border is as smooth as what it parts. */
-function* softened(raster: Raster, sample: Sample): Generator<Raster, void> {
+function* softened(raster: Raster, sample: Sample, looksAlike: Alike): Generator<Raster, void> {
   const { width, height, codes, edges } = raster;
   const borders = new Uint8Array(codes.length);
   for (let i = 0; i < codes.length; i++) {
     const right = (i + 1) % width ? i + 1 : i;
     const below = i + width < codes.length ? i + width : i;
-    for (const other of [right, below]) if (codes[other] !== codes[i]) borders[i] = borders[other] = 1;
+    for (const other of [right, below])
+      if (!looksAlike(codes[other]!, codes[i]!, true)) borders[i] = borders[other] = 1;
   }
   for (let i = 0; i < codes.length; i++) {
     if (!borders[i]) continue;
@@ -103,9 +116,10 @@ function* softened(raster: Raster, sample: Sample): Generator<Raster, void> {
   }
 }
 
-/** Whether a block and what borders on it are of one code, by its corners, its middle and the blocks about it. */
+/** Whether a block and what borders on it are the same, by its corners, its middle and the blocks about it. */
 function alike(
   at: (x: number, y: number) => number,
+  same: Alike,
   b: { x: number; y: number; size: number; width: number; height: number }
 ): boolean {
   const clampX = (x: number) => Math.min(b.width - 1, Math.max(0, x));
@@ -114,6 +128,6 @@ function alike(
   const half = b.size >> 1;
   for (let dy = -b.size; dy <= b.size; dy += b.size)
     for (let dx = -b.size; dx <= b.size; dx += b.size)
-      if (at(clampX(b.x + dx), clampY(b.y + dy)) !== own) return false;
-  return at(clampX(b.x + half), clampY(b.y + half)) === own;
+      if (!same(at(clampX(b.x + dx), clampY(b.y + dy)), own, false)) return false;
+  return same(at(clampX(b.x + half), clampY(b.y + half)), own, false);
 }

@@ -1,5 +1,5 @@
 import { seenBy, type Vision } from '../colour';
-import { chanceFrom, drawing, EMPTY, type Raster } from '../pattern';
+import { chanceFrom, drawing, EMPTY, type Alike, type Raster } from '../pattern';
 import { ofTheirOwn, type LearnedHistory, type Plan } from '../document';
 import type { Shelf } from '../shelf';
 import { drawnFace, type DrawnFace, type Face } from './faces';
@@ -7,7 +7,7 @@ import { fill } from '../plan/fill';
 import { paletteOf } from '../plan/looks/looks';
 import type { Showing } from './paint';
 import { resolve } from '../plan/resolve';
-import { pixelsOf } from './pixels';
+import { pixelsOf, type Bytes, type BytesOf } from './pixels';
 import { shownOn } from './shown';
 import { cupIn } from './matter';
 import { traced, type Traced } from './traced';
@@ -103,8 +103,9 @@ export function* picturing(
   const scale = size / Math.max(drawn.width, drawn.height);
   const [width, height] = [drawn.width, drawn.height].map((mm) => Math.max(4, Math.round(mm * scale)));
   const sample = (x: number, y: number) => drawn.sample(part.x + x * part.side, part.y + y * part.side);
-  const figures: Figured = { drawn, vision, poured: pouredOf(piece.traced) };
-  const steps = drawing(width!, height!, sample);
+  const bytes = bytesIn(drawn.paint.colours, vision);
+  const figures: Figured = { drawn, bytes, poured: pouredOf(piece.traced) };
+  const steps = drawing(width!, height!, sample, alikeBy(bytes));
   for (;;) {
     const { value, done } = steps.next();
     const soFar = () => pictureOf(piece, figures, value, done === true);
@@ -133,14 +134,14 @@ function pouredOf({ matters, poured }: Traced): Shares {
 /** What of a picture is known beside its pixels. */
 interface Figured {
   drawn: DrawnFace;
-  vision: Vision;
+  bytes: BytesOf;
   poured: Shares;
   shows?: Shares | undefined;
 }
 
 function pictureOf(
   { traced: { matters } }: DrawnPiece,
-  { drawn: { paint, ...drawn }, vision, poured, shows }: Figured,
+  { drawn: { paint, ...drawn }, bytes, poured, shows }: Figured,
   raster: Raster,
   done: boolean
 ): Picture {
@@ -148,10 +149,7 @@ function pictureOf(
   return {
     width: raster.width,
     height: raster.height,
-    rgba: pixelsOf(
-      raster,
-      paint.colours.map((hex) => bytesOf(seenBy(hex, vision)))
-    ),
+    rgba: pixelsOf(raster, bytes),
     mm: { width: drawn.width, height: drawn.height },
     poured,
     shows: shows ?? [],
@@ -163,7 +161,27 @@ function pictureOf(
   };
 }
 
-const bytesOf = (hex: string): [number, number, number] => [
+/** The bytes of each code's colour, as these eyes see it, worked out once. */
+function bytesIn(colours: readonly string[], vision: Vision): BytesOf {
+  const known: Bytes[] = [];
+  return (code) => (known[code] ??= bytesOf(seenBy(colours[code]!, vision)));
+}
+
+/** Colours so near in every channel are one, and no border is seen between those: of 255. */
+const [ONE_COLOUR, NO_BORDER] = [3, 10];
+
+/** Whether two codes of a picture look alike; what is outside the piece is like nothing else. */
+function alikeBy(bytes: BytesOf): Alike {
+  return (code, other, nearly) => {
+    if (code === other) return true;
+    if (code < 0 || other < 0) return false;
+    const most = nearly ? NO_BORDER : ONE_COLOUR;
+    const [a, b] = [bytes(code), bytes(other)];
+    return Math.abs(a[0] - b[0]) <= most && Math.abs(a[1] - b[1]) <= most && Math.abs(a[2] - b[2]) <= most;
+  };
+}
+
+const bytesOf = (hex: string): Bytes => [
   parseInt(hex.slice(1, 3), 16),
   parseInt(hex.slice(3, 5), 16),
   parseInt(hex.slice(5, 7), 16)

@@ -118,10 +118,10 @@ describe('a border', () => {
 
   it('mixes by light: half black and half white are lighter than their middle number', () => {
     const mixed = (...parts: [number, number, number, number]) =>
-      pixelsOf({ width: 1, height: 1, codes: Int32Array.of(0), edges: { at: [0], parts }, taken: 5 }, [
-        [0, 0, 0],
-        [255, 255, 255]
-      ]);
+      pixelsOf(
+        { width: 1, height: 1, codes: Int32Array.of(0), edges: { at: [0], parts }, taken: 5 },
+        (code) => [255 * code, 255 * code, 255 * code]
+      );
     // Half the light of white is 188 of 255, by the curve of sRGB: ((0.5)^(1/2.4) × 1.055 − 0.055) × 255.
     expect([...mixed(0, 0, 1, 1)]).toEqual([188, 188, 188, 255]);
     expect([...mixed(1, 1, 1, 1)]).toEqual([255, 255, 255, 255]);
