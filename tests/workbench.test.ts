@@ -67,7 +67,9 @@ describe.each([
   it.each(plans.map((p) => [p.name, p.id] as const))('shows what decides of %s', async (_, id) => {
     await bench.page.setViewport({ width, height });
     await bench.walk(`/plans/${id}`);
-    await bench.page.waitForSelector('[data-picture] [data-drawn="whole"]');
+    // Where things stand does not wait for the last pixel.
+    await bench.page.waitForSelector('[data-picture] [data-drawn]');
+    await bench.page.waitForSelector('[data-cut] svg');
     const m = await measured();
     expect(m.inSight).toBeGreaterThanOrEqual(Math.min(ACTS, m.lines));
     expect(m.highest).toBeLessThanOrEqual(LINE);

@@ -61,13 +61,33 @@ function keepNothing(): void {
   navigator.serviceWorker.register = () => new Promise(() => undefined);
 }
 
-/** The built application on its own database, and a browser beside it. */
+/** The browser of a test file: begun with its first page, and ended with the file. */
+let browser: Promise<Browser> | undefined;
+const profile = join(tmpdir(), `kirapen-browser-${process.pid}-${Date.now()}`);
+
+function oneBrowser(): Promise<Browser> {
+  return (browser ??= puppeteer.launch({
+    executablePath: BROWSER,
+    headless: true,
+    args: FLAGS,
+    userDataDir: profile
+  }));
+}
+
+/** Ends the browser of a test file, where it began one. */
+export async function endBrowser(): Promise<void> {
+  await (await browser)?.close();
+  browser = undefined;
+  rmSync(profile, { recursive: true, force: true });
+}
+
+/** The built application on its own database, seen through the test file's browser. */
 export class Workshop {
   readonly address: string;
   readonly folder = mkdtempSync(join(tmpdir(), 'kirapen-browser-'));
   readonly database: string;
   #server: ChildProcess | undefined;
-  #browser: Browser | undefined;
+  readonly #pages: Page[] = [];
   readonly #port: number;
   readonly #needs: Needs;
 
@@ -86,13 +106,7 @@ export class Workshop {
   }
 
   static async open(needs: Needs): Promise<Workshop> {
-    const workshop = await Workshop.serve(needs);
-    workshop.#browser = await puppeteer.launch({
-      executablePath: BROWSER,
-      headless: true,
-      args: FLAGS,
-      userDataDir: join(workshop.folder, 'browser')
-    });
+    const [workshop] = await Promise.all([Workshop.serve(needs), oneBrowser()]);
     return workshop;
   }
 
@@ -140,18 +154,19 @@ export class Workshop {
 
   /** A page at a path, 1280 × 800, in a theme where one is named; it fails the test on any script error. */
   async page(path: string, theme?: 'light' | 'dark'): Promise<Bench> {
-    const page = await this.#browser!.newPage();
+    const page = await (await oneBrowser()).newPage();
     if (theme) await page.evaluateOnNewDocument((t) => localStorage.setItem('kirapen.theme', t), theme);
     return this.#at(page, path);
   }
 
   /** A page on a device of its own: nothing kept in one browser is seen by the other. */
   async device(path: string): Promise<Bench> {
-    const context = await this.#browser!.createBrowserContext();
+    const context = await (await oneBrowser()).createBrowserContext();
     return this.#at(await context.newPage(), path);
   }
 
   async #at(page: Page, path: string): Promise<Bench> {
+    this.#pages.push(page);
     await page.setViewport({ width: 1280, height: 800 });
     if (!this.#needs.pictures) await page.evaluateOnNewDocument(drawNothing);
     if (!this.#needs.offline) await page.evaluateOnNewDocument(keepNothing);
@@ -161,7 +176,7 @@ export class Workshop {
   }
 
   async close(): Promise<void> {
-    await this.#browser?.close();
+    await Promise.all(this.#pages.map((page) => page.isClosed() || page.close()));
     await this.stop('SIGTERM');
     rmSync(this.folder, { recursive: true, force: true });
   }
