@@ -81,8 +81,9 @@ export const eel: Plan = {
       where: ['cords'],
       gates: [{ id: 'skin', all: [{ kind: 'state', state: 'thickening', of: 'layer below' }] }],
       hands: { each: 0.3 },
-      note: 'the second shot, topped off while the sprue sinks'
+      note: 'the second shot, warm; the sprue sinks as it cools'
     },
+    { id: 'top-cords', act: { kind: 'sprue', within: 2 }, where: ['cords'], gates: [] },
     { id: 'demould-cords', act: { kind: 'demould' }, where: ['cords'], gates: [], hands: { each: 0.5 } },
     {
       id: 'trim-cords',

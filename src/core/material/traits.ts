@@ -37,6 +37,8 @@ export type MaterialTrait =
   | 'sets by cooling'
   /** Shrinks as it sets, and draws the sprue in. */
   | 'draws in the sprue'
+  /** A skin forms on it in minutes, which the next layer grips only where alcohol has wetted it. */
+  | 'skins over'
   /** Cures by itself and heats up where it stands deep. */
   | 'heats itself'
   /** A short flame takes its bubbles. */

@@ -4,8 +4,8 @@ import { cavityOf } from '../mould';
 import { Casting, spread, type Content, type Engine, type Prism, type Spot } from '../pattern';
 import { prismOf } from '../pattern/shapes/cavity-prism';
 import type { FilledCavitySet } from '../plan/fill';
+import { passing, setsAfter } from '../plan/left-alone';
 import { hasTrait, type ResolvedAct, type ResolvedPlan, type ResolvedStep } from '../plan/resolve';
-import { roomIn } from '../plan/room';
 import type { SetIn } from '../pour';
 import { contentsOf, potsOf } from './contents';
 import type { Matter } from './matter';
@@ -208,14 +208,11 @@ function performed(plan: ResolvedPlan, filled: FilledCavitySet, until: string | 
     for (let r = 0; r < most; r++) done.push(...turn.flatMap((t) => t[r] ?? []));
     turn = [];
   };
-  let waited = false;
+  const isGated = gatedInTurn(plan, filled);
   for (const step of plan.steps) {
     const act = step.here(filled.cavitySet.id);
     if (!act) continue;
-    const gated: boolean = waited || setBefore(plan, filled, step);
-    // A wait leaves what it waited for to the step after it: a state, or time enough to set.
-    const passes = act.definition.hands(act.act, act.step, 1).unattended;
-    waited = (act.definition.group === 'wait' && gated) || passes >= setsAfter(plan, filled);
+    const gated = isGated(step, act);
     const rounds = hasTrait(act, 'in turns') ? Number((act.act as { rounds?: number }).rounds ?? 1) : 1;
     const own = Array.from({ length: rounds }, (_, i) => ({
       step,
@@ -232,6 +229,19 @@ function performed(plan: ResolvedPlan, filled: FilledCavitySet, until: string | 
   return done;
 }
 
+/** Says of one step after another whether what lies there has set before it. */
+function gatedInTurn(plan: ResolvedPlan, filled: FilledCavitySet) {
+  let [waited, passed] = [false, 0];
+  return (step: ResolvedStep, act: ResolvedAct): boolean => {
+    const inTime = passed > 0 && passed >= setsAfter(plan, filled);
+    const gated = waited || inTime || setBefore(plan, filled, step);
+    // A wait leaves what it waited for to the step after it; time passes until the next pour.
+    waited = act.definition.group === 'wait' && gated;
+    passed = (pours(step, filled) ? 0 : passed) + passing(act);
+    return gated;
+  };
+}
+
 /** Whether what lies there has set when a step begins: by the state it waits for, or by the time it waits. */
 function setBefore(plan: ResolvedPlan, filled: FilledCavitySet, { step }: ResolvedStep): boolean {
   const mix = mixIn(plan, filled);
@@ -246,13 +256,6 @@ function setBefore(plan: ResolvedPlan, filled: FilledCavitySet, { step }: Resolv
     return c.kind === 'checked';
   };
   return step.gates.some((g) => g.all.some(holds));
-}
-
-/** Minutes after which half the depth of a cavity carries the next layer; never where nothing is known of its material. */
-function setsAfter(plan: ResolvedPlan, filled: FilledCavitySet): number {
-  const mix = mixIn(plan, filled);
-  if (!mix) return Infinity;
-  return mix.behaviour.layerReaches(layerState(mix.base), filled.cavity.depth / 2, roomIn(plan.plan.bench));
 }
 
 /** The mix of what is poured first into a cavity set. */

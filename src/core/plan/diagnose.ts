@@ -9,6 +9,7 @@ import type { ComputedGroup } from './draw';
 import type { ResolvedPlan } from './resolve';
 import {
   cupProblems,
+  cupsUnpoured,
   injectorProblems,
   layerProblems,
   mixProblems,
@@ -48,6 +49,7 @@ export function diagnose({
   return [
     ...plan.cups.flatMap((c) => recipeProblems(c, plan)),
     ...allMixes.cups.flatMap((w) => cupProblems(w, plan)),
+    ...cupsUnpoured(plan),
     ...splitMixProblems(allMixes, plan),
     ...mixProblems(plan, allMixes, filled, score),
     ...filled.flatMap((f) => layerProblems(plan, f)),

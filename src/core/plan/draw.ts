@@ -3,6 +3,7 @@ import type { Look } from '../colour';
 import { footprintOf, widestArea, type Cavity, type Footprint, type Zone } from '../mould';
 import type { Cup } from '../document';
 import type { FilledCavitySet, PouredLayer } from './fill';
+import { leftAlone } from './left-alone';
 import { seenThrough, type Palette } from './looks/looks';
 import type { ResolvedPlan } from './resolve';
 import { swirlShares, wetRuns } from './looks/swirl';
@@ -19,7 +20,7 @@ export interface ComputedLayer extends PouredLayer {
   /** ml and grams in all cavities of the group. */
   ml: number;
   grams: number;
-  /** Whether it is laid on a layer that a gate has let gel. */
+  /** Whether it is laid on what was left alone first: by a gate, or by time enough to set. */
   gated: boolean;
   /** Share of each face that this layer is, 0..1, seen straight on. */
   shows: { mouldFace: number; openFace: number };
@@ -59,7 +60,8 @@ export function drawnGroup(
   densityOf: (cupId: string) => number
 ): ComputedGroup {
   const { cavitySet, cavity, layers, filledMl } = filled;
-  const shows = shownBy(plan, filled, palette);
+  const alone = leftAlone(plan, filled);
+  const shows = shownBy(plan, filled, palette, alone);
   return {
     groupId: cavitySet.group.id,
     cavitySetId: cavitySet.id,
@@ -80,7 +82,7 @@ export function drawnGroup(
       ...seen(filled, i, palette),
       letter: plan.cupOf.get(layer.cupId)!.cup.letter,
       hatch: plan.cupOf.get(layer.cupId)!.cup.hatch,
-      gated: gatedBefore(plan, layer, cavitySet.id),
+      gated: alone.has(layer.stepId),
       shows: shows.get(layer)!,
       ml: layer.each * cavitySet.count,
       grams: layer.each * cavitySet.count * densityOf(layer.cupId)
@@ -108,11 +110,12 @@ function seen({ layers }: FilledCavitySet, i: number, palette: Palette) {
  */
 function shownBy(
   plan: ResolvedPlan,
-  { cavitySet, cavity, layers }: FilledCavitySet,
-  palette: Palette
+  { cavity, layers }: FilledCavitySet,
+  palette: Palette,
+  alone: ReadonlySet<string>
 ): Map<PouredLayer, ComputedLayer['shows']> {
   const level = new Map(layers.map((l) => [l, showsOf(cavity, layers, l)]));
-  for (const run of wetRuns(layers, (l) => gatedBefore(plan, l, cavitySet.id))) {
+  for (const run of wetRuns(layers, (l) => alone.has(l.stepId))) {
     if (new Set(run.map((l) => l.cupId)).size < 2 || run.some((l) => l.chamber)) continue;
     const face = run.reduce((s, l) => s + level.get(l)!.mouldFace, 0);
     const shares = swirlShares(run, palette, (id) =>
@@ -135,14 +138,6 @@ function showsOf(cavity: Cavity, layers: readonly PouredLayer[], layer: PouredLa
     mouldFace: wide * mouldFaceShare(cavity, layer),
     openFace: wide * (layer.to >= top - 1e-9 ? 1 : 0)
   };
-}
-
-/** Whether something is waited for between this layer and what was done before it in the same cavities. */
-function gatedBefore({ steps }: ResolvedPlan, layer: PouredLayer, cavitySetId: string): boolean {
-  const own = steps.filter((s) => s.cavitySets.some((x) => x.id === cavitySetId));
-  const index = own.findIndex((s) => s.step.id === layer.stepId);
-  const waits = (i: number) => (own[i]?.step.gates.length ?? 0) > 0;
-  return waits(index) || (own[index - 1]?.own?.definition.group === 'wait' && waits(index - 1));
 }
 
 /**

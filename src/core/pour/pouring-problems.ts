@@ -32,11 +32,13 @@ export const nothingToPour = (act: Pouring, step: ActStep, share: number): Diagn
   level: 'stop',
   ...inPlan('steps', step.stepId, 'act', 'amount'),
   sentence: `The cavity already stands at ${(share * 100).toFixed(0)} % here, so this layer pours nothing.`,
-  mend:
-    act.amount.kind === 'rim'
-      ? 'Lower an earlier layer, or take this one out.'
-      : 'Ask for a higher level, or take this layer out.'
+  mend: NOTHING_TO_POUR[act.amount.kind] ?? 'Ask for a higher level, or take this layer out.'
 });
+
+const NOTHING_TO_POUR: Partial<Record<Pouring['amount']['kind'], string>> = {
+  rim: 'Lower an earlier layer, or take this one out.',
+  dome: 'Say on the mould’s card how high the surface domes above the rim, or ask for an amount in ml.'
+};
 
 export const overfull = (
   act: Pouring,

@@ -10,7 +10,7 @@ import {
   paleness,
   type Contrast
 } from '../../colour';
-import { compatibilityOf, limitOf, type Base, type Colourant } from '../../material';
+import { compatibilityOf, limitOf, materials, type Base, type Colourant } from '../../material';
 import { inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { Cup } from '../../document';
 import { freshId } from '../../edit/fresh-id';
@@ -91,9 +91,11 @@ export function contrastProblems(pairs: readonly TouchingPair[], plan: ResolvedP
   const close = pairs.flatMap(({ a, b, contrast }) => {
     const one = judged(plan.cupOf.get(a));
     const other = judged(plan.cupOf.get(b));
-    // Two cups left uncoloured are the same on purpose.
     if (contrast.verdict === 'clear' || !one || !other || alike(one, other)) return [];
-    return one.cup.recipe.length + other.cup.recipe.length ? [{ one, other, contrast }] : [];
+    // Two cups left uncoloured are the same on purpose; clear is there to be looked through, not to be told from a colour.
+    const plain = [one, other].filter((x) => !x.cup.recipe.length);
+    const asMeant = plain.length > 1 || plain.some((x) => materials.has(x.mix.base.kind, 'cures clear'));
+    return asMeant ? [] : [{ one, other, contrast }];
   });
   const near = close.filter((c) => c.contrast.verdict !== 'reads as one');
   const said = near.length > 1 ? close.filter((c) => !near.includes(c)) : close;

@@ -1,4 +1,5 @@
 export { cupProblems, splitMixProblems } from './cup';
+export { cupsUnpoured } from './cup-unpoured';
 export { layerProblems } from './layers';
 export { mixProblems } from './mix';
 export { pourProblems } from './pour';

@@ -1,5 +1,5 @@
 import { EXOTHERM_LIMIT, materials } from '../../material';
-import type { Room } from '../../cure';
+import { coolsAs, type Room } from '../../cure';
 import { inPlan, type Diagnostic } from '../../problem';
 import type { ResolvedMix, ResolvedPlan } from '../resolve';
 import { notDeeper } from '../fixes/layering';
@@ -9,25 +9,33 @@ import { figure } from '../../quantity';
 /** Within its card's depth a layer is said to run hot only past what the cure model errs by, °C. */
 const HOT = EXOTHERM_LIMIT + 5;
 
-/** A layer that is deeper than its resin takes at once: past its card's limit, or so deep that it runs hot in this room. */
+/**
+ * A layer that is deeper than its resin takes at once: past its card's limit, or so deep that it runs hot in this room. A note
+ * where it is past the card's depth alone and cools by its sides.
+ */
 export function layerTooDeep({ plan }: ResolvedPlan, laid: Parameters<typeof notDeeper>[1]): Diagnostic[] {
   const { base } = laid.mix;
-  const depth = laid.layer.to - laid.layer.from;
+  const { layer } = laid;
+  const depth = layer.to - layer.from;
+  // Walls between chambers are warm on both sides: there a layer cools by its faces alone.
+  const cools = layer.chamber ? depth : coolsAs(layer.each, depth, laid.cavitySet.filledMl);
   const card = materials.of(base).depthLimit?.(base) ?? Infinity;
-  const peak = layerPeak(laid.mix, depth, roomIn(plan.bench));
+  const peak = layerPeak(laid.mix, cools, roomIn(plan.bench));
   const hot = peak > HOT;
   if (depth <= card + 1e-9 && !hot) return [];
   const limit = hot ? Math.min(card, coolDepth(laid.mix, depth, roomIn(plan.bench))) : card;
-  const why = hot
-    ? `it heats itself to about ${figure(peak, '°C', 0)}`
-    : `${base.name} takes ${figure(limit, 'mm')} at once before it overheats`;
+  const compact = cools <= card && !hot;
+  const takes = `${base.name} takes ${figure(card, 'mm')} at once`;
+  const heats = figure(peak, '°C', 0);
+  const why = hot ? `; it heats itself to about ${heats}` : `; ${takes} before it overheats`;
+  const cool = `, and ${takes}; so narrow a piece cools by its sides and stays at about ${heats}`;
   return [
     {
       code: 'layer-too-deep',
       by: depth,
-      level: 'warn',
+      level: compact ? 'note' : 'warn',
       ...inPlan('steps', laid.step.step.id, 'act', 'amount'),
-      sentence: `This layer is ${figure(depth, 'mm', 1)} deep; ${why}.`,
+      sentence: `This layer is ${figure(depth, 'mm', 1)} deep${compact ? cool : why}.`,
       mend: `Pour it in layers of at most ${figure(limit, 'mm')}, each once the one below has gelled.`,
       fixes: notDeeper(plan, laid, limit)
     }

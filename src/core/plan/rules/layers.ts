@@ -1,5 +1,6 @@
 import type { Diagnostic } from '../../problem';
 import type { FilledCavitySet, PouredLayer } from '../fill';
+import { leftAlone } from '../left-alone';
 import { hasTrait, type ResolvedPlan, type ResolvedStep } from '../resolve';
 import { layerTooDeep } from './layer-too-deep';
 import { onWet } from './no-gate';
@@ -10,9 +11,10 @@ export function layerProblems(plan: ResolvedPlan, filled: FilledCavitySet): Diag
   const problems: Diagnostic[] = [];
   let wet: PouredLayer | undefined;
   let told = false;
+  const alone = leftAlone(plan, filled);
   for (const step of plan.steps) {
     if (!step.cavitySets.some((s) => s.id === filled.cavitySet.id)) continue;
-    if (step.step.gates.length) [wet, told] = [undefined, false];
+    if (alone.has(step.step.id)) [wet, told] = [undefined, false];
     for (const layer of filled.layers.filter((l) => l.stepId === step.step.id)) {
       const mix = plan.cupOf.get(layer.cupId)?.mix;
       if (!mix) continue;

@@ -13,6 +13,7 @@ import { lightness } from '../light-to-dark';
 import { withSecondBatch } from '../../edit/second-batch';
 import type { FilledCavitySet } from '../fill';
 import type { ResolvedPlan } from '../resolve';
+import { roomIn } from '../room';
 
 /** Density from which a pigment sinks in a thin cup, g/ml: oxides and titanium white are near 4, organic ones under 2. */
 const HEAVY = 3;
@@ -84,6 +85,13 @@ function sequenceOf(
       states.at(Math.max(0, states.indexOf(apart) - 1)) === 'paste'
         ? 'holds a line'
         : (states.at(Math.max(0, states.indexOf(apart) - 1)) ?? apart),
+    gelsBy: (poured) => {
+      const mm = layers.find((l) => l.stepId === poured.step.id);
+      const after =
+        first && mm && first.behaviour.layerReaches(apart, mm.to - mm.from, roomIn(plan.plan.bench));
+      // From its beginning: made in several turns, a step ends with the last of them.
+      return after === undefined || poured.from === undefined ? Infinity : poured.from + after;
+    },
     // Few rules ask for it: those that find something.
     get freshId() {
       return freshId(plan.plan, 'gate');

@@ -1,4 +1,9 @@
-import { type Done, fieldOf, gated, aboutStep, waitsFor, type Rule } from './rule';
+import type { Diagnostic } from '../../problem';
+import type { SolidEmbed } from '../../mould';
+import { type Done, fieldOf, gated, aboutStep, waitsFor, type Rule, type Sequence } from './rule';
+
+/** What differs less in density than this share of it hangs where it is put. */
+const BUOYANT = 0.02;
 
 /** An embed set onto what is still fluid floats or sinks through it; it wants a state that holds it. */
 export const embedDrifts: Rule = (s) =>
@@ -6,14 +11,11 @@ export const embedDrifts: Rule = (s) =>
     const embed = s.embeds.find((e) => e.id === fieldOf(d, 'embedId'));
     if (!d.traits.includes('embeds') || embed?.kind !== 'object') return [];
     const below = s.steps.slice(0, i).findLast((x) => x.definition.group === 'pour in');
-    if (
-      !below ||
-      waitsFor(d, [s.carries, s.apart, 'firm', 'paste']) ||
-      isHeld(s.carries, below.step.gates, below)
-    )
+    if (!below) return lifted(s, d, i, embed);
+    if (waitsFor(d, [s.carries, s.apart, 'firm', 'paste']) || isHeld(s.carries, below.step.gates, below))
       return [];
     const { density } = s.cup(below.definition.cups(below.act)[0] ?? '');
-    if (!density) return [];
+    if (!density || Math.abs(embed.density - density) < BUOYANT * density) return [];
     const floats = embed.density < density;
     return [
       {
@@ -31,6 +33,31 @@ export const embedDrifts: Rule = (s) =>
       }
     ];
   });
+
+/** What stands loose in an empty mould and is lighter than what is poured round it: it comes up, unless it is held down. */
+function lifted(s: Sequence, d: Done, i: number, embed: SolidEmbed & { kind: 'object' }): Diagnostic[] {
+  const over = s.steps.slice(i + 1).find((x) => x.definition.group === 'pour in' && x.ml > 0);
+  const held = (x: Done) => x.step.gates.some((g) => g.all.some((c) => c.kind === 'checked'));
+  const glued = s.steps.slice(0, s.steps.indexOf(over ?? d)).some((x) => x.traits.includes('glues'));
+  if (!over || held(over) || held(d) || glued) return [];
+  const { density } = s.cup(over.definition.cups(over.act)[0] ?? '');
+  if (!(embed.density < (1 - BUOYANT) * density)) return [];
+  return [
+    {
+      code: 'embed-drifts',
+      level: 'warn',
+      ...aboutStep(d),
+      sentence: `${embed.name} has ${embed.density} g/ml and the pour ${density.toFixed(2)} g/ml: what stands loose in the mould floats up.`,
+      mend: 'Weigh it down or glue it, or set it in a first thin layer that holds it.',
+      fixes: [
+        {
+          words: 'Ask before the pour whether it is held down',
+          edit: gated(s, over, { kind: 'checked', words: `${embed.name} is held down` })
+        }
+      ]
+    }
+  ];
+}
 
 /** A cup that was poured once it was thick itself carries what is set on it. */
 const isHeld = (

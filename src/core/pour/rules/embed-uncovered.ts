@@ -4,6 +4,9 @@ import { figure } from '../../quantity';
 /** Least cover over an embed that is meant to lie inside, mm. */
 const COVER = 1;
 
+/** Within this much of the rim an embed stands level with it, as wood set into a tray does on purpose, mm. */
+const LEVEL = 0.25;
+
 /** An embed that is higher than what covers it. */
 export const embedUncovered: Rule = ({ steps, embeds, depth, name }) =>
   steps.flatMap((d) => {
@@ -12,7 +15,7 @@ export const embedUncovered: Rule = ({ steps, embeds, depth, name }) =>
     const pressed = fieldOf<number>(d, 'pressed') ?? 0;
     const top = Math.max(0, d.level - pressed) + embed.height;
     const deeper = Math.ceil((top + COVER - depth + pressed) * 10) / 10;
-    if (top + COVER <= depth + 1e-9) return [];
+    if (top + COVER <= depth + 1e-9 || Math.abs(top - depth) <= LEVEL) return [];
     return [
       {
         code: 'embed-uncovered',

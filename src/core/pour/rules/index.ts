@@ -20,6 +20,8 @@ import { settles } from './settles';
 import { toolInGel } from './tool-in-gel';
 import { toolOrder } from './tool-order';
 import { cupsOverHands } from './cups-over-hands';
+import { skinUnsprayed } from './skin-unsprayed';
+import { sprueUntopped } from './sprue-untopped';
 import { stillInMould } from './still-in-mould';
 
 /** Every rule of the pour, by the code of what it finds. */
@@ -45,7 +47,9 @@ export const POUR_RULES: readonly Rule[] = [
   settles,
   toolOrder,
   cupsOverHands,
-  stillInMould
+  stillInMould,
+  skinUnsprayed,
+  sprueUntopped
 ];
 
 export type { CupFacts, Done, Sequence } from './rule';

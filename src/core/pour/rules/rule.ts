@@ -58,6 +58,8 @@ export interface Sequence {
   /** The state that keeps the next layer apart, and the one before it, which carries a weight. */
   apart: string;
   carries: string;
+  /** When what a step pours keeps the next layer apart, minutes from the start; never where nothing is known of it. */
+  gelsBy(poured: Done): number;
   /** A gate id that nothing in the plan has. */
   freshId: string;
   cup(id: string): CupFacts;

@@ -1,4 +1,4 @@
-import { aboutStep, waitsFor, type Rule } from './rule';
+import { aboutStep, waitsFor, type Done, type Rule, type Sequence } from './rule';
 
 /** A tool drawn through what has all gelled by then: it tears it, or skids over it. */
 export const toolInGel: Rule = (s) =>
@@ -6,8 +6,9 @@ export const toolInGel: Rule = (s) =>
     if (!d.traits.includes('drags') && !d.traits.includes('digs')) return [];
     if (s.material?.traits.includes('marbles thick')) return [];
     const set = s.steps.slice(0, i + 1).findLastIndex((x) => waitsFor(x, [s.apart, 'firm', 'set']));
-    if (set < 0 || s.steps.slice(set, i).some((x) => x.definition.amount)) return [];
-    const own = s.steps[set] === d;
+    const waited = set >= 0 && !s.steps.slice(set, i).some((x) => x.definition.amount);
+    const own = waited ? s.steps[set] === d : d.step.gates.length > 0;
+    if (!waited && !gelledInTime(s, d, i)) return [];
     return [
       {
         code: 'tool-in-gel',
@@ -21,3 +22,9 @@ export const toolInGel: Rule = (s) =>
       }
     ];
   });
+
+/** Whether what was poured last has gelled by the clock before a tool is drawn: minutes were waited for, and no state. */
+function gelledInTime(s: Sequence, d: Done, i: number): boolean {
+  const last = s.steps.slice(0, i).findLast((x) => x.ml > 0);
+  return d.from !== undefined && last !== undefined && d.from > s.gelsBy(last);
+}

@@ -21,6 +21,7 @@ export const meltAndPour = defineMaterial<MeltAndPourCard>({
     'melts again',
     'sets by cooling',
     'draws in the sprue',
+    'skins over',
     'no flame',
     'wants wet colour'
   ],

@@ -19,7 +19,7 @@ export const mill = defineAct({
   name: 'mill the face',
   group: 'after',
   fields,
-  traits: ['mills', 'unmoulded'],
+  traits: ['mills'],
   also: ['surface', 'plane', 'router'],
   usually: { each: 6 },
   flow,
