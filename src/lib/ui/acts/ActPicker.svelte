@@ -48,7 +48,7 @@
 {#key picks}
   <Combobox.Root type="single" value="" bind:open onValueChange={pick} inputValue={typed}>
     <Combobox.Input
-      class="field min-h-9 !w-20 !px-2.5 text-[0.9rem] placeholder:font-semibold placeholder:text-ink focus:!w-36"
+      class="field min-h-9 !w-[3.7rem] !px-[7px] text-[0.9rem] placeholder:font-semibold placeholder:text-ink focus:!w-36"
       aria-label={label}
       placeholder="+ Step"
       oninput={(e) => {

@@ -64,6 +64,10 @@
       known ? '' : 'this version does not know it'
     ].filter(Boolean)
   );
+  /** As wide as the amount is long. */
+  const width = $derived(
+    amount ? `${Math.max(2.9, 1.1 + inWords(formatAmount(amount)).length * 0.4)}rem` : '0rem'
+  );
 </script>
 
 <div
@@ -75,43 +79,61 @@
   <span class="{GRIP} flex cursor-grab touch-none active:cursor-grabbing" title="Drag to another place">
     <ActMark kind={step.act.kind} {cup} />
   </span>
-  <button
-    class="group/row min-w-0 flex-1 self-stretch text-left"
-    aria-expanded={open}
-    data-open-step={n}
-    onclick={() => (editor.opened = open ? undefined : step.id)}
+  <!-- With a mouse the amount stands on the second line, so that the first has the whole width; for a thumb it is as high as the row. -->
+  <div
+    class="flex min-w-0 flex-1 items-center gap-2 self-stretch {about.length
+      ? 'not-pointer-coarse:relative'
+      : ''}"
+    style:--amount={width}
   >
-    <span class="block truncate text-[0.97rem] leading-tight"
-      ><strong class="font-semibold">{does}</strong>{rest}</span
+    <button
+      class="group/row min-w-0 flex-1 self-stretch text-left"
+      aria-expanded={open}
+      data-open-step={n}
+      onclick={() => (editor.opened = open ? undefined : step.id)}
     >
-    {#if about.length}
-      <span class="block truncate text-[0.82rem] leading-tight text-ink-2">{about.join(' · ')}</span>
+      <span class="block truncate text-[0.97rem] leading-tight"
+        ><strong class="font-semibold">{does}</strong>{rest}</span
+      >
+      {#if about.length}
+        <span
+          class="block truncate text-[0.82rem] leading-tight text-ink-2 {amount
+            ? 'not-pointer-coarse:mr-[calc(var(--amount)+0.2rem)]'
+            : ''}">{about.join(' · ')}</span
+        >
+      {/if}
+      <span class="sr-only">Step {n}</span>
+    </button>
+    {#if amount}
+      <span
+        class={about.length
+          ? 'not-pointer-coarse:absolute not-pointer-coarse:right-0 not-pointer-coarse:bottom-[3px]'
+          : ''}
+      >
+        <ParsedField
+          quiet
+          {width}
+          label="Amount of step {n}"
+          value={amount}
+          format={(a) => inWords(formatAmount(a))}
+          parse={parseAmount}
+          forms={AMOUNT_FORMS}
+          onchange={(to: Amount) => set('amount', to)}
+        />
+      </span>
+    {:else if typeof value('minutes') === 'number' && (value('minutes') as number) <= SHORT}
+      <QuantityField
+        quiet
+        width="3.4rem"
+        label="Minutes of step {n}"
+        unit="min"
+        above
+        max={86_400}
+        value={value('minutes') as number}
+        onchange={(to) => set('minutes', to)}
+      />
     {/if}
-    <span class="sr-only">Step {n}</span>
-  </button>
-  {#if amount}
-    <ParsedField
-      quiet
-      width="{0.9 + inWords(formatAmount(amount)).length * 0.5}rem"
-      label="Amount of step {n}"
-      value={amount}
-      format={(a) => inWords(formatAmount(a))}
-      parse={parseAmount}
-      forms={AMOUNT_FORMS}
-      onchange={(to: Amount) => set('amount', to)}
-    />
-  {:else if typeof value('minutes') === 'number' && (value('minutes') as number) <= SHORT}
-    <QuantityField
-      quiet
-      width="3.4rem"
-      label="Minutes of step {n}"
-      unit="min"
-      above
-      max={86_400}
-      value={value('minutes') as number}
-      onchange={(to) => set('minutes', to)}
-    />
-  {/if}
+  </div>
   <ChevronDown
     size={14}
     class="-ml-1.5 shrink-0 text-ink-2 {open ? 'rotate-180' : ''} pointer-events-none"

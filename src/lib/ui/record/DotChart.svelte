@@ -7,13 +7,16 @@
     label,
     series,
     x,
-    y
+    y,
+    evenly
   }: {
     label: string;
     series: readonly { name: string; dots: readonly { x: number; y: number }[] }[];
     /** What stands along each axis, with its unit. */
     x: string;
     y: string;
+    /** What the line is called on which both figures are the same; none is drawn when absent. */
+    evenly?: string;
   } = $props();
 
   const TONES = ['--verdigris', '--ochre', '--cinnabar', '--ink-2'];
@@ -22,14 +25,32 @@
   let chart: ChartType<'scatter'> | undefined;
   const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
+  /** The far end of that line: the largest figure of either axis, rounded up. */
+  const end = $derived(
+    10 * Math.ceil(Math.max(1, ...series.flatMap((s) => s.dots.flatMap((d) => [d.x, d.y]))) / 10)
+  );
+  const line = (name: string) => ({
+    label: name,
+    data: [
+      { x: 0, y: 0 },
+      { x: end, y: end }
+    ],
+    showLine: true,
+    borderColor: token('--ink-2'),
+    borderDash: [5, 4],
+    borderWidth: 1.5,
+    pointStyle: 'line' as const,
+    pointRadius: 0
+  });
+
   // Drawn again in the colours of another theme.
   $effect(() => {
     themeNow();
     let gone = false;
     void import('chart.js').then(
-      ({ Chart, ScatterController, PointElement, LinearScale, Legend, Tooltip }) => {
+      ({ Chart, ScatterController, PointElement, LinearScale, LineElement, Legend, Tooltip }) => {
         if (gone || !canvas) return;
-        Chart.register(ScatterController, PointElement, LinearScale, Legend, Tooltip);
+        Chart.register(ScatterController, PointElement, LinearScale, LineElement, Legend, Tooltip);
         const axis = (text: string) => ({
           title: { display: true, text, color: token('--ink-2') },
           ticks: { color: token('--ink-2') },
@@ -38,13 +59,16 @@
         chart = new Chart(canvas, {
           type: 'scatter',
           data: {
-            datasets: series.map((s, i) => ({
-              label: `${s.name} (${s.dots.length})`,
-              data: s.dots.map((d) => ({ ...d })),
-              backgroundColor: token(TONES[i % TONES.length]!),
-              pointStyle: SHAPES[i % SHAPES.length]!,
-              pointRadius: 6
-            }))
+            datasets: [
+              ...series.map((s, i) => ({
+                label: `${s.name} (${s.dots.length})`,
+                data: s.dots.map((d) => ({ ...d })),
+                backgroundColor: token(TONES[i % TONES.length]!),
+                pointStyle: SHAPES[i % SHAPES.length]!,
+                pointRadius: 6
+              })),
+              ...(evenly === undefined ? [] : [line(evenly)])
+            ]
           },
           options: {
             animation: false,

@@ -169,11 +169,11 @@
       </ol>
       <div class="mt-2 flex flex-wrap items-center gap-1.5">
         <button
-          class="button min-h-9 !px-2.5 text-[0.9rem]"
+          class="button min-h-9 !px-[7px] text-[0.9rem]"
           onclick={() => addLayer(group.id)}
           disabled={!plan.cups.length}>+ Layer</button
         >
-        <button class="button min-h-9 !px-2.5 text-[0.9rem]" onclick={() => addGate(group)}>+ Wait</button>
+        <button class="button min-h-9 !px-[7px] text-[0.9rem]" onclick={() => addGate(group)}>+ Wait</button>
         <ActPicker label="Add a step to {group.name}" onpick={(kind) => addAct(group.id, kind)} />
         <TechniquePicker {editor} {group} />
         {#if sharersOf(plan, group.id).length > 1}

@@ -52,7 +52,7 @@
 </script>
 
 <Dialog.Root bind:open onOpenChange={() => choose(undefined)}>
-  <Dialog.Trigger class="button min-h-9 !px-2.5 text-[0.9rem]">Technique</Dialog.Trigger>
+  <Dialog.Trigger class="button min-h-9 !px-[7px] text-[0.9rem]">Technique</Dialog.Trigger>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-black/50" />
     <Dialog.Content

@@ -83,14 +83,13 @@
     </section>
     <section data-testid="planned-and-measured">
       <h2 class="text-[1.35rem]">Planned and measured</h2>
-      <p class="text-[0.95rem] text-ink-2">
-        how much of a face each colour shows, by who poured it; on the diagonal it is as planned
-      </p>
+      <p class="text-[0.95rem] text-ink-2">how much of a face each colour shows, by who poured it</p>
       {#if data.shares.hands.length}
         <DotChart
           label="Planned and measured"
           x="% planned"
           y="% measured"
+          evenly="as planned"
           series={data.shares.hands.slice(0, 4).map((s) => ({
             name: s.own ? `${s.name}, ± ${(s.own.spread * 100).toFixed(0)} points` : s.name,
             dots: s.points.map((p) => ({
