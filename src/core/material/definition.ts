@@ -88,6 +88,8 @@ export interface CraftCase {
 export interface Outcome {
   words: string;
   harms: boolean;
+  /** It harms nobody and is felt in the piece all the same. */
+  felt?: boolean;
 }
 
 /** A mix of a run as it would end: grams of a part, and how far off its ratio that is, a share. */

@@ -5,7 +5,7 @@ export type { CommonMix, CupMix } from './weighing/weighed';
 export type { ComputedGroup, ComputedLayer } from './draw';
 export { cureCourses, type CureCourse } from './cure-courses';
 export { takesOver, whitesIn } from './looks/dominance';
-export { WHITE_LIGHTNESS } from './looks/swirl';
+export { WHITE_LIGHTNESS, wetRuns } from './looks/swirl';
 export { mixPaces } from './paces';
 export { roomIn } from './room';
 export { recipeColour } from './looks/recipe-colour';

@@ -3,6 +3,7 @@ import { cards } from '$demo/cards';
 import { applyEdit } from '../../document/apply-edit';
 import { computePlan } from '../../plan';
 import { metricWords } from '../../quantity';
+import { judgedRuns } from '../bench-corpus';
 import { MOULDS } from './builder';
 import { RIGHT } from './right';
 import { WRONG } from './wrong';
@@ -31,5 +32,27 @@ describe('a plan written by hand with one thing wrong', () => {
     expect(after.filter((p) => grave(p) && !before.has(p.code)).map((p) => metricWords(p.sentence))).toEqual(
       []
     );
+  });
+});
+
+/** White so thin in colours that cancel is what it is, however well it was poured. */
+const TRUE_OF_THE_PLAN = ['muddy blend: sums-to-grey', 'no cells: white-too-weak'];
+
+describe('a plan written by hand, at the bench', () => {
+  const runs = RIGHT.flatMap((plan) =>
+    judgedRuns([{ id: plan.name, material: '', technique: '', plan, asMade: plan, shelf }])
+  );
+
+  it('names no cause where all was done as planned, for any defect', () => {
+    const named = runs.filter((r) => r.slip === undefined && r.false.length);
+    expect(named.map((r) => [r.id, r.false])).toEqual([['puddles slow', TRUE_OF_THE_PLAN]]);
+  });
+
+  it('names nearly every slip, and what it would change changes the plan', () => {
+    const slipped = runs.filter((r) => r.slip !== undefined);
+    expect(slipped.length).toBeGreaterThan(1000);
+    // What is poured into the other group's cavities, water of a soap, and a shot that is firm again in minutes are no slips.
+    expect(slipped.filter((r) => r.missed.length).length / slipped.length).toBeLessThan(0.004);
+    expect(runs.flatMap((r) => r.badChanges)).toEqual([]);
   });
 });

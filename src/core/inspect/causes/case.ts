@@ -191,9 +191,13 @@ export function stirs(c: Case): { mixId: string; planned: number; took: number }
   return c.state.tasks.flatMap((t, i) => {
     if (t.task.kind !== 'stir' || !here.has(t.task.mixId) || t.doneAt === undefined) return [];
     const { mixId, minutes: planned } = t.task;
+    // What is made between weighing and stirring, as lye is poured into oils, comes before the stir as well.
     const last = c.state.tasks
       .slice(0, i)
-      .findLast((x) => x.task.kind === 'weigh' && x.task.mixId === mixId && x.doneAt !== undefined);
+      .findLast(
+        ({ task, doneAt }) =>
+          (task.kind === 'weigh' || task.kind === 'make') && task.mixId === mixId && doneAt !== undefined
+      );
     return last?.doneAt === undefined || planned <= 0
       ? []
       : [{ mixId, planned, took: minutesBetween(last.doneAt, t.doneAt) }];

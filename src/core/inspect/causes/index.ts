@@ -64,6 +64,7 @@ import { wentInDry } from './batch/went-in-dry';
 import { whiteTooStrong } from './look/white-too-strong';
 import { whiteTooWeak } from './look/white-too-weak';
 import { wipedBetween } from './pour/wiped-between';
+import { fatOver } from './batch/fat-over';
 import { fatSet } from './batch/fat-set';
 import { LEFT_OUTS } from './pour/left-out';
 import { lineOverrun } from './pour/line-overrun';
@@ -122,6 +123,7 @@ export const CAUSES: readonly Cause[] = [
   puddlesWaited,
   quickFragrance,
   ratioOff,
+  fatOver,
   releaseNotLookedAt,
   rewetted,
   sealedEarly,

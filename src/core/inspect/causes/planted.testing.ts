@@ -169,6 +169,19 @@ export const PLANTED: Planted[] = [
     plan: tideline,
     fault: (e, f) => add({ type: 'accepted', mixId: 'heron' })(times(/^weigh:heron:B/, 1.12)(e, f), f)
   },
+  {
+    cause: 'fat-over',
+    defect: 'oily, streaked or crumbly',
+    plan: saltings,
+    fault: (e, f) => add({ type: 'accepted', mixId: '~mix' })(times(/^weigh:~mix:oil-1/, 1.2)(e, f), f)
+  },
+  {
+    // The lye met the oils long after the last weighing: the stir counts from there.
+    cause: 'stirred-short',
+    defect: 'oily, streaked or crumbly',
+    plan: saltings,
+    fault: shift(/^stir:~mix/, -2.4)
+  },
   { cause: 'colour-over-its-limit', defect: 'tacky or soft', plan: tideline, bad: recipe(tideline, 5) },
   {
     cause: 'wrong-colourant-for-it',

@@ -150,6 +150,7 @@ export interface Standing {
   off: number;
   words: string;
   harms: boolean;
+  felt?: boolean;
 }
 
 /**

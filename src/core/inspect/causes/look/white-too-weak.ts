@@ -1,6 +1,6 @@
 import { WHITE_LIGHTNESS, whitesIn } from '../../../plan';
 import { isWhite } from '../../../colour';
-import { like, potsOf } from '../case';
+import { acted, like, potsOf } from '../case';
 import { strongest, type Cause } from '../cause';
 import { figure } from '../../../quantity';
 
@@ -15,8 +15,8 @@ export const whiteTooWeak: Cause = {
   id: 'white-too-weak',
   defects: ['no cells'],
   evidence(c) {
-    // Cells are a thing of thin resin; a clear cup is no white.
-    if (!like(c, 'runs thin')) return undefined;
+    // Cells are a thing of thin resin that is puddled; a clear cup is no white.
+    if (!like(c, 'runs thin') || !acted(c, 'digs').length) return undefined;
     const { computed } = c.frozen;
     const spreads = new Set(
       whitesIn(

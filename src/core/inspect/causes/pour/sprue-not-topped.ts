@@ -21,7 +21,7 @@ export const sprueNotTopped: Cause = {
     const again = [...acted(c, 'tops').map((a) => a.entry), ...tasksHere(c, 'pour').slice(1)];
     if (again.some((t) => t.status === 'skipped'))
       return { fact: 'a later pour was left out', strength: 1, change: 'top it off while it shrinks' };
-    return tops.length || again.length
+    return tops.length || again.length || !like(c, 'injected hot')
       ? undefined
       : {
           fact: 'no topping of the sprue is in the plan',

@@ -1,5 +1,5 @@
 import { strongest, waitFor, type Cause } from '../cause';
-import { acted, type Case } from '../case';
+import { acted, like, type Case } from '../case';
 
 /** Whether what was poured here has a gel to wait for. */
 const gels = (c: Case): boolean =>
@@ -12,6 +12,8 @@ export const strewnOnFresh: Cause = {
   id: 'strewn-on-fresh',
   defects: ['sunken glitter'],
   evidence(c) {
+    // Nothing sinks in batter, slip or mortar.
+    if (!like(c, 'runs thin')) return undefined;
     return strongest(
       acted(c, 'strewn').flatMap(({ step, entry }) => {
         if (entry.status !== 'done' || step.gates.some((g) => g.all.some((x) => x.kind === 'state')))

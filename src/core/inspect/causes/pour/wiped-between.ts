@@ -1,14 +1,16 @@
 import type { Cause } from '../cause';
-import { acted, tasksHere } from '../case';
+import { acted, like, tasksHere } from '../case';
 
 /** After so long none of a spray of alcohol is left on a face: it dries in minutes. */
 const GONE_MS = 3 * 3_600_000;
 
-/** Alcohol that lay between two layers keeps them apart. */
+/** Alcohol that lay between two layers keeps them apart, but for what skins over. */
 export const wipedBetween: Cause = {
   id: 'wiped-between',
   defects: ['separated layers'],
   evidence(c) {
+    // What skins over is sprayed so that the next layer grips.
+    if (like(c, 'skins over')) return undefined;
     const pours = tasksHere(c, 'pour').flatMap((t) => t.doneAt ?? []);
     const [first, last] = [Math.min(...pours), Math.max(...pours)];
     const soonAfter = (doneAt: number) => pours.some((at) => at > doneAt && at - doneAt < GONE_MS);

@@ -7,6 +7,9 @@ import { soapCraft } from './craft';
 import { scentPace, soapPaces, sugarsOf, whitePaces } from './paces';
 import { starting } from './starting';
 
+/** So much more of the fat unsaponified than its card wants leaves a bar soft and greasy; a starting figure. */
+const FAT_FELT = 0.05;
+
 /** Cold-process soap. Limits, compatibility and words are usual practice of the trade; each oil's own sheet wins. */
 export const coldSoap = defineMaterial<SoapCard>({
   kind: 'soap',
@@ -75,7 +78,7 @@ export const coldSoap = defineMaterial<SoapCard>({
   overshoot: (card, { grams }) => {
     const superfat = superfatOf(card, grams);
     const words = `superfat ${(superfat * 100).toFixed(1)} %${superfat < 0 ? ': lye is left over, it burns skin' : ''}`;
-    return { words, harms: superfat < 0 };
+    return { words, harms: superfat < 0, felt: superfat > card.superfat + FAT_FELT };
   },
   optics: {
     scatters: 1,
