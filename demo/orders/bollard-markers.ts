@@ -59,7 +59,7 @@ export const bollard: Plan = {
       id: 'sand-cubes',
       act: { kind: 'sand', grits: [240, 400, 800], wet: 'wet' },
       where: ['cubes'],
-      gates: [],
+      gates: [{ id: 'hard', all: [{ kind: 'since', zero: { demoulded: 'cubes' }, minutes: 2880 }] }],
       hands: { each: 1 },
       note: 'only the poured face'
     }

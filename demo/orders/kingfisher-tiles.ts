@@ -65,7 +65,7 @@ export const kingfisher: Plan = {
       id: 'flatten-birds',
       act: { kind: 'sand', grits: [120, 240], wet: 'wet' },
       where: ['birds'],
-      gates: [],
+      gates: [{ id: 'hard', all: [{ kind: 'since', zero: { demoulded: 'birds' }, minutes: 960 }] }],
       hands: { each: 3 },
       note: 'the back sawn and sanded flat'
     },

@@ -118,6 +118,8 @@ export const PROBLEMS = {
   'milled-soft': warn('milled before it is cured through'),
   'sealed-wet': warn('sealed before it is dry'),
   settles: note('a heavy pigment stands before it is poured'),
+  'sanded-soft': note('a piece is sanded while it is still soft'),
+  'strewn-fresh': note('something is strewn on what is too fluid to hold it'),
   'skin-unsprayed': note('a layer goes onto a skin that no alcohol has wetted'),
   'sprue-untopped': note('a hot shot whose sprue is never topped'),
   'still-in-mould': warn('done to a piece that is still in its mould'),

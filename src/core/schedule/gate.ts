@@ -148,9 +148,11 @@ function judgeProbe(
   const minutes = material.behaviour.warmsTo(c.celsius, body, room);
   if (Number.isFinite(minutes)) return { opening: { zero, minutes, reckoned: 'estimate' }, problems: [] };
   // Only a material with a cure model can say that it never gets so warm.
-  const peak = cup ? material.behaviour.cupPeak(Math.max(1, cup.mass), room) : undefined;
+  const peak = cup
+    ? material.behaviour.cupPeak(Math.max(1, cup.mass), room)
+    : material.behaviour.course?.(body, room).peakCelsius;
   return peak !== undefined && peak > celsiusAt(room) + 0.05
-    ? { problems: [neverWarm(c.celsius, peak, at)] }
+    ? { problems: [neverWarm(c.celsius, peak, cup ? 'cup' : 'cavity', at)] }
     : NOTHING;
 }
 

@@ -47,11 +47,17 @@ export const gateLate = (at: InsidePlan, late: number, after: string): Diagnosti
   mend: 'Let it wait for less, or allow it to be later.'
 });
 
-export const neverWarm = (celsius: number, peak: number, at: InsidePlan): Diagnostic => ({
+/** A wait for a warmth that what it is of, a cup or what lies in a cavity, never has. */
+export const neverWarm = (
+  celsius: number,
+  peak: number,
+  of: 'cup' | 'cavity',
+  at: InsidePlan
+): Diagnostic => ({
   code: 'probe-never',
   level: 'warn',
   ...inPlan(...at, 'celsius'),
-  sentence: `A cup of this size warms itself to ${figure(peak, '°C', 0)} at most; this gate waits for ${figure(celsius, '°C')}.`,
+  sentence: `${of === 'cup' ? 'A cup of this size' : 'What lies in the cavity'} warms itself to ${figure(peak, '°C', 0)} at most; this gate waits for ${figure(celsius, '°C')}.`,
   mend: 'Wait for a lower temperature, or for a state.'
 });
 

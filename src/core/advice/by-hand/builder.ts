@@ -23,6 +23,7 @@ const QUARTERS = ['first', 'second', 'third', 'fourth'].map((name, i) => ({
 
 /** The moulds of the plans written by hand. */
 export const MOULDS: readonly Mould[] = [
+  { ...mould('matte coasters', 4, { kind: 'cylinder', radius: 48, depth: 9 }), finish: 'matte' },
   mould('coasters', 4, { kind: 'cylinder', radius: 48, depth: 9 }),
   mould('domes', 6, { kind: 'hemisphere', radius: 17 }),
   mould('tags', 12, { kind: 'box', length: 50, width: 30, depth: 4 }),

@@ -1,7 +1,9 @@
+import { layerState } from '../../material';
 import type { Diagnostic } from '../../problem';
 import type { FilledCavitySet, PouredLayer } from '../fill';
 import { leftAlone } from '../left-alone';
 import { hasTrait, type ResolvedPlan, type ResolvedStep } from '../resolve';
+import { roomIn } from '../room';
 import { layerTooDeep } from './layer-too-deep';
 import { onWet } from './no-gate';
 import { shortFill } from './short-fill';
@@ -14,7 +16,7 @@ export function layerProblems(plan: ResolvedPlan, filled: FilledCavitySet): Diag
   const alone = leftAlone(plan, filled);
   for (const step of plan.steps) {
     if (!step.cavitySets.some((s) => s.id === filled.cavitySet.id)) continue;
-    if (alone.has(step.step.id)) [wet, told] = [undefined, false];
+    if (alone.has(step.step.id) && !(wet && waitsTooShort(plan, step, wet))) [wet, told] = [undefined, false];
     for (const layer of filled.layers.filter((l) => l.stepId === step.step.id)) {
       const mix = plan.cupOf.get(layer.cupId)?.mix;
       if (!mix) continue;
@@ -27,6 +29,24 @@ export function layerProblems(plan: ResolvedPlan, filled: FilledCavitySet): Diag
     }
   }
   return [...problems, ...shortFill(filled)];
+}
+
+/** Of the time in which a layer comes to carry the next: a wait of minutes under this share of it leaves it wet. */
+const STILL_WET = 0.5;
+
+/** Whether all that a step waits for is minutes since the layer below it was poured, far fewer than that takes to set. */
+function waitsTooShort(plan: ResolvedPlan, { step }: ResolvedStep, wet: PouredLayer): boolean {
+  const mix = plan.cupOf.get(wet.cupId)?.mix;
+  const since = step.gates.flatMap((g) => g.all);
+  if (!mix || !since.length) return false;
+  const sets = mix.behaviour.layerReaches(layerState(mix.base), wet.to - wet.from, roomIn(plan.plan.bench));
+  return since.every(
+    (c) =>
+      c.kind === 'since' &&
+      'stepDone' in c.zero &&
+      c.zero.stepDone === wet.stepId &&
+      c.minutes < STILL_WET * sets
+  );
 }
 
 /** Whether a step’s layers should lie apart: a puddle, a line, a chamber are meant to meet what is fluid. */

@@ -20,6 +20,8 @@ import { settles } from './settles';
 import { toolInGel } from './tool-in-gel';
 import { toolOrder } from './tool-order';
 import { cupsOverHands } from './cups-over-hands';
+import { sandedSoft } from './sanded-soft';
+import { strewnFresh } from './strewn-fresh';
 import { skinUnsprayed } from './skin-unsprayed';
 import { sprueUntopped } from './sprue-untopped';
 import { stillInMould } from './still-in-mould';
@@ -49,6 +51,8 @@ export const POUR_RULES: readonly Rule[] = [
   cupsOverHands,
   stillInMould,
   skinUnsprayed,
+  sandedSoft,
+  strewnFresh,
   sprueUntopped
 ];
 
