@@ -1,4 +1,4 @@
-import { celsiusAt, roomFrom } from '../cure';
+import { celsiusAt, roomFrom, type Behaviour, type Body } from '../cure';
 import type { Condition, Gate, Zero } from '../document';
 import { conditionWords, zeroWords } from '../pour/gates';
 import type { Diagnostic } from '../problem';
@@ -138,22 +138,39 @@ function judgeProbe(
   c: Extract<Condition, { kind: 'probe' }>,
   at: InsidePlan
 ): Judged {
-  const cup = 'cup' in c.of ? p.cups.get(c.of.cup) : undefined;
-  const layer = 'cavity' in c.of ? below(p, step) : undefined;
-  const material = cup?.material ?? layer?.material;
-  if (!material) return NOTHING;
-  const body = cup ? { cup: Math.max(1, cup.mass) } : { layer: Math.max(0.05, layer!.depth) };
-  const zero = cup?.window.zero ?? layer!.at;
+  const probed = 'cup' in c.of ? cupProbed(p, c.of.cup) : layerProbed(p, step);
+  if (!probed) return NOTHING;
+  const { of, behaviour, body, zero } = probed;
   const room = roomFrom(p.timing.room, zero);
-  const minutes = material.behaviour.warmsTo(c.celsius, body, room);
+  const minutes = behaviour.warmsTo(c.celsius, body, room);
   if (Number.isFinite(minutes)) return { opening: { zero, minutes, reckoned: 'estimate' }, problems: [] };
   // Only a material with a cure model can say that it never gets so warm.
-  const peak = cup
-    ? material.behaviour.cupPeak(Math.max(1, cup.mass), room)
-    : material.behaviour.course?.(body, room).peakCelsius;
+  const peak = 'cup' in body ? behaviour.cupPeak(body.cup, room) : behaviour.course?.(body, room).peakCelsius;
   return peak !== undefined && peak > celsiusAt(room) + 0.05
-    ? { problems: [neverWarm(c.celsius, peak, cup ? 'cup' : 'cavity', at)] }
+    ? { problems: [neverWarm(c.celsius, peak, of, at)] }
     : NOTHING;
+}
+
+/** What a probe stands in: its material, its body for the cure, and when its time began. */
+interface Probed {
+  of: 'cup' | 'cavity';
+  behaviour: Behaviour;
+  body: Body;
+  zero: number;
+}
+
+function cupProbed(p: Playing, id: string): Probed | undefined {
+  const cup = p.cups.get(id);
+  if (!cup) return undefined;
+  const { material, mass, window } = cup;
+  return { of: 'cup', behaviour: material.behaviour, body: { cup: Math.max(1, mass) }, zero: window.zero };
+}
+
+function layerProbed(p: Playing, step: TimedStep): Probed | undefined {
+  const layer = below(p, step);
+  if (!layer) return undefined;
+  const { material, depth, at } = layer;
+  return { of: 'cavity', behaviour: material.behaviour, body: { layer: Math.max(0.05, depth) }, zero: at };
 }
 
 /** What to say of a gate that opens only after the latest moment its step may be done. */
