@@ -38,7 +38,8 @@ export function applyTechnique(plan: Plan, shelf: Shelf, { techniqueId, groupId,
   const kind = group && kindOf(group, shelf);
   const base = baseOf(plan, shelf);
   if (!technique || !group || !kind || !base) return plan;
-  const { plan: cupped, cups } = withCups(plan, technique);
+  const { plan: poured, cups } = withCups(plan, technique);
+  const cupped = withChips(poured, technique, cups[0], base);
   const shown = technique.shows && keep !== 'everything' ? { ...cupped, showFace: technique.shows } : cupped;
   const kept = withoutSteps(shown, groupId, keep);
   const drafts = technique.steps(settingOf({ cups, group, kind, base }));
@@ -87,6 +88,20 @@ function withCups(plan: Plan, technique: Technique): { plan: Plan; cups: string[
     mixing
   );
   return { plan: made.plan, cups: made.jugId === undefined ? cups : [made.jugId] };
+}
+
+/** The first cup with a technique's chips in it, where it has none: offcuts of the same material. */
+function withChips(plan: Plan, { chips }: Technique, cupId: string | undefined, base: Base): Plan {
+  const formula = materials.of(base).formula(base);
+  if (!chips || !formula.ok) return plan;
+  const filler = {
+    id: freshId(plan, 'chips'),
+    name: 'chips',
+    percent: chips,
+    density: formula.value.density
+  };
+  const cups = plan.cups.map((c) => (c.id === cupId && !c.fillers?.length ? { ...c, fillers: [filler] } : c));
+  return { ...plan, cups };
 }
 
 /** The plan without the steps of a group that are not kept; a step that is done elsewhere too is kept there. */

@@ -4,6 +4,7 @@ import { pieceOf, picturing, type Face } from '../piece';
 import { computePlan, figuresOf, Plan } from '../plan';
 import { TECHNIQUES, materialsFor } from '../pour';
 import { metricWords } from '../quantity';
+import { applyTechnique } from './apply-technique';
 import { mendInTurn } from './mend-in-turn';
 import { coloursOf, planToMake, potsApart } from './plan-to-make';
 
@@ -82,6 +83,25 @@ describe('a plan from a technique and a few answers', () => {
     expect(soap.mixes.map((m) => m.feeds)).toEqual(['split']);
     const resin = planToMake(shelf, asked('layers', 'clear-quick'))!;
     expect(new Set(resin.mixes.map((m) => m.feeds))).toEqual(new Set(['one cup']));
+  });
+
+  it('puts chips of the material into a terrazzo, and leaves those of the maker', () => {
+    const base = baseOf('gypsum');
+    const plan = planToMake(shelf, asked('terrazzo', base.id))!;
+    const [chips] = plan.cups[0]!.fillers!;
+    // Chips of the same material: its own density, and 35 to 55 % of the finished cup.
+    expect(chips!.percent).toBeGreaterThanOrEqual(35);
+    expect(chips!.percent).toBeLessThanOrEqual(55);
+    expect(chips!.density).toBeCloseTo(base.kind === 'gypsum' ? base.density : NaN, 6);
+    const { balance } = computePlan(plan, shelf).totals;
+    expect(balance.mixed).toBeGreaterThan(0);
+    const own = { ...plan, cups: plan.cups.map((c) => ({ ...c, fillers: [{ ...chips!, percent: 38 }] })) };
+    const again = applyTechnique(own, shelf, {
+      techniqueId: 'terrazzo',
+      groupId: 'group-1',
+      keep: 'nothing'
+    });
+    expect(again.cups[0]!.fillers).toEqual([{ ...chips!, percent: 38 }]);
   });
 
   it('takes pots that are told apart, the palest first', () => {

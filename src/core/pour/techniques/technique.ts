@@ -68,6 +68,8 @@ export interface Technique {
   least: number;
   /** Cups that are poured into one jug first, by their places, in equal shares where none are said; none where each is poured by itself. */
   composite?: (count: number) => TechniqueComposite;
+  /** Chips of the same material in its first cup, percent of the finished cup by weight; none where it has no chips. */
+  chips?: number;
   /** All its cups stand open at once: what sets quickly is made as one mix and split. */
   together?: true;
   steps(of: Setting): Draft[];

@@ -225,7 +225,11 @@
       : undefined}
   >
     {#if work.picture}
-      <canvas bind:this={canvas} class="absolute inset-0 h-full w-full" aria-hidden="true"></canvas>
+      <canvas
+        bind:this={canvas}
+        class="absolute inset-0 h-full w-full {outline ? '' : 'thumb'}"
+        aria-hidden="true"
+      ></canvas>
       {@render overlay(work.picture)}
       {#if ontold}
         <button
