@@ -79,13 +79,17 @@ function variationProblems(plan: Plan, group: Group): Problem[] {
         missing('cup', at('change'), `A variation of ${group.name} names a cup that is not in the plan.`)
       );
     const beyond = v.cavities.find((n) => n > group.count);
+    const kept = v.cavities.filter((n) => n <= group.count);
+    // A variation of no cavity is none.
+    const [left, there] = kept.length ? [['cavities'], kept] : [[], undefined];
     if (beyond !== undefined)
       found.push({
         code: 'cavity-missing',
         level: 'warn',
         ...at('cavities'),
         sentence: `A variation of ${group.name} is for cavity ${beyond}; there are ${group.count}.`,
-        mend: 'Give it a cavity that is there, or cast more.'
+        mend: 'Give it a cavity that is there, or cast more.',
+        edit: { path: ['groups', group.id, 'variations', v.id, ...left], value: there }
       });
     return found;
   });

@@ -58,7 +58,13 @@ export const neverWarm = (
   level: 'warn',
   ...inPlan(...at, 'celsius'),
   sentence: `${of === 'cup' ? 'A cup of this size' : 'What lies in the cavity'} warms itself to ${figure(peak, '°C', 0)} at most; this gate waits for ${figure(celsius, '°C')}.`,
-  mend: 'Wait for a lower temperature, or for a state.'
+  mend: 'Wait for a lower temperature, or for a state.',
+  fixes: [
+    {
+      words: `Wait for ${figure(Math.floor(peak), '°C')}`,
+      edit: { path: [...at, 'celsius'], value: Math.floor(peak) }
+    }
+  ]
 });
 
 export function unknownState(state: string, at: InsidePlan, behaviour: Behaviour): Diagnostic {

@@ -92,13 +92,32 @@ function bodyProblems({ cup, formula }: OfCup, out: WeighedCup): Diagnostic[] {
       level: 'warn',
       ...inPlan('cups', cup.id, 'fillers'),
       sentence: `${cup.name} is ${(volume * 100).toFixed(0)} % chips by volume; past ${MOST_CHIPS * 100} % the body cannot fill between them.`,
-      mend: 'Use fewer chips, or smaller ones among the large.'
+      mend: 'Use fewer chips, or smaller ones among the large.',
+      fixes: [fewerChips(cup, formula.density)]
     });
   return [...problems, ...reserveAfterColour(cup, formula)];
 }
 
 /** Loose chips of mixed sizes pack to about six tenths by volume. */
 const MOST_CHIPS = 0.6;
+/** To so much of that they are taken back: then the body flows between them. */
+const FLOWS = 0.95;
+
+/** As many chips as the body fills between, each sort in the same measure less; `body` is its density, g/ml. */
+function fewerChips({ id, fillers = [] }: Cup, body: number): Fix {
+  const volume = FLOWS * MOST_CHIPS;
+  const whole = fillers.reduce((s, f) => s + f.percent, 0);
+  // Grams of chips and of body in one ml of the finished cup.
+  const chips = volume / fillers.reduce((s, f) => s + f.percent / whole / f.density, 0);
+  const most = Math.floor((100 * chips) / (chips + (1 - volume) * body));
+  return {
+    words: `Use ${most} % chips`,
+    edit: {
+      path: ['cups', id, 'fillers'],
+      value: fillers.map((f) => ({ ...f, percent: Math.floor((10 * most * f.percent) / whole) / 10 }))
+    }
+  };
+}
 
 /** A common mix that its scale cannot hold, that rounding moves off its ratio, or with a part too small to weigh. */
 function commonProblems(mix: CommonMix, base: Base, plan: ResolvedPlan): Diagnostic[] {

@@ -96,9 +96,23 @@ function limitProblems(
       level: 'warn',
       ...inPlan('cups', cup.id, 'recipe'),
       sentence: `${cup.name} holds ${percent(sum)} colourant in all; over ${percent(allowed.limit)} ${allowed.reason}.`,
-      mend: 'Use a stronger colourant, or less of each.'
+      mend: 'Use a stronger colourant, or less of each.',
+      fixes: [lessOfEach(cup, allowed.limit / sum, allowed.limit)]
     });
   return problems;
+}
+
+/** Every line of a cup in the same measure less, so that all of them come to its limit. */
+function lessOfEach({ id, recipe }: Cup, factor: number, limit: number): Fix {
+  // A hair under it: three digits are as fine as anyone weighs.
+  const less = (percent: number) => Math.floor(percent * factor * 1000) / 1000;
+  return {
+    words: recipe.length > 1 ? `Use ${percent(limit)} in all, less of each` : `Use ${percent(limit)}`,
+    edit: {
+      path: ['cups', id, 'recipe'],
+      value: recipe.map((line) => ({ ...line, percent: less(line.percent) }))
+    }
+  };
 }
 
 /** A line with what it adds to the cup, percent of the material's own basis. */
