@@ -1162,6 +1162,32 @@ const WRITTEN: Readonly<Record<string, Written>> = {
     cups: [cup('red', 'm', [['red-paste', 2]])],
     groups: [group('g', 'cubes', 12)],
     steps: [step('g', lay('red', rim)), step('g', act('demould'))]
+  },
+  'cork set in a first thin layer': {
+    mixes: [mix('m1', 'clear-slow'), mix('m2', 'clear-slow')],
+    cups: [cup('tack', 'm1'), cup('blue', 'm2', [['blue-paste', 1]])],
+    groups: [
+      group('g', 'coasters', 4, {
+        embeds: [
+          {
+            id: 'e',
+            kind: 'object',
+            name: 'cork ring',
+            each: 1,
+            grams: 1.5,
+            density: 0.24,
+            from: 0,
+            height: 5
+          }
+        ]
+      })
+    ],
+    steps: [
+      step('g', act('place', { what: 'cork', embedId: 'e', pieces: 1 })),
+      step('g', lay('tack', deep(1))),
+      step('g', lay('blue', rim), [below('gelled')]),
+      step('g', act('demould'))
+    ]
   }
 };
 

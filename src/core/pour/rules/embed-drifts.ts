@@ -34,14 +34,23 @@ export const embedDrifts: Rule = (s) =>
     ];
   });
 
-/** What stands loose in an empty mould and is lighter than what is poured round it: it comes up, unless it is held down. */
+/**
+ * What stands loose in an empty mould and is lighter than what is poured round it: it comes up once the pour stands as high as
+ * its share of the pour's density, unless it is held down, or by a first layer that has set.
+ */
 function lifted(s: Sequence, d: Done, i: number, embed: SolidEmbed & { kind: 'object' }): Diagnostic[] {
-  const over = s.steps.slice(i + 1).find((x) => x.definition.group === 'pour in' && x.ml > 0);
-  const held = (x: Done) => x.step.gates.some((g) => g.all.some((c) => c.kind === 'checked'));
-  const glued = s.steps.slice(0, s.steps.indexOf(over ?? d)).some((x) => x.traits.includes('glues'));
-  if (!over || held(over) || held(d) || glued) return [];
-  const { density } = s.cup(over.definition.cups(over.act)[0] ?? '');
-  if (!(embed.density < (1 - BUOYANT) * density)) return [];
+  const later = s.steps.slice(i + 1);
+  const over = later.find((x, k) => {
+    const { density } = s.cup(x.definition.cups(x.act)[0] ?? '');
+    const high = later[k + 1]?.level ?? s.depth;
+    return (
+      x.ml > 0 && embed.density < (1 - BUOYANT) * density && density * high > embed.density * embed.height
+    );
+  });
+  const until = over ? later.slice(0, later.indexOf(over) + 1) : [];
+  if (!over || [d, ...until].some((x, k) => isHeldDown(x) || (k > 1 && waitsFor(x, [s.carries, s.apart]))))
+    return [];
+  const { density } = s.cup(over.definition.cups(over.act)[0]!);
   return [
     {
       code: 'embed-drifts',
@@ -58,6 +67,10 @@ function lifted(s: Sequence, d: Done, i: number, embed: SolidEmbed & { kind: 'ob
     }
   ];
 }
+
+/** Whether a step is done only once somebody has looked, or glues. */
+const isHeldDown = ({ step, traits }: Done): boolean =>
+  traits.includes('glues') || step.gates.some((g) => g.all.some((c) => c.kind === 'checked'));
 
 /** A cup that was poured once it was thick itself carries what is set on it. */
 const isHeld = (
