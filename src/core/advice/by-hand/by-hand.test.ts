@@ -35,6 +35,13 @@ describe('a plan written by hand with one thing wrong', () => {
   });
 });
 
+it('nothing that is said of a plan by hand holds a figure that cannot be', () => {
+  const said = [...RIGHT, ...WRONG.map((w) => w.plan)].flatMap((plan) =>
+    problemsOf(plan).flatMap((p) => [metricWords(p.sentence), metricWords(p.mend)])
+  );
+  expect(said.filter((words) => /(^|[\s(])-\d|NaN|Infinity|undefined/.test(words))).toEqual([]);
+});
+
 /** White so thin in colours that cancel is what it is, however well it was poured. */
 const TRUE_OF_THE_PLAN = ['muddy blend: sums-to-grey', 'no cells: white-too-weak'];
 

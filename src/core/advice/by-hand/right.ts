@@ -1188,6 +1188,202 @@ const WRITTEN: Readonly<Record<string, Written>> = {
       step('g', lay('blue', rim), [below('gelled')]),
       step('g', act('demould'))
     ]
+  },
+  'soap: three batches, thick trace between': {
+    mixes: [mix('m1', 'bar-soap'), mix('m2', 'bar-soap'), mix('m3', 'bar-soap')],
+    cups: [
+      cup('green', 'm1', [['chrome-green', 1]]),
+      cup('white', 'm2', [['white-powder', 1]]),
+      cup('char', 'm3', [['charcoal', 1]])
+    ],
+    groups: [group('g', 'loaf', 1, { cutInto: 10 })],
+    steps: [
+      step('g', lay('green', share(0.34))),
+      step('g', lay('white', share(0.33)), [below('thick trace')]),
+      step('g', lay('char', rim), [below('thick trace')]),
+      ...soapEnds('g')
+    ],
+    show: 'cut'
+  },
+  'soap: hanger swirl': {
+    mixes: [split('bar-soap')],
+    cups: [cup('white', 'm', [['white-powder', 0.8]]), cup('indigo', 'm', [['indigo', 0.5]])],
+    groups: [group('g', 'loaf', 1, { cutInto: 10 })],
+    steps: [
+      step('g', lay('white', share(0.5))),
+      step('g', lay('indigo', rim)),
+      step(
+        'g',
+        act('drag', {
+          tool: 'skewer',
+          depth: 'full',
+          width: 8,
+          path: {
+            points: [
+              { x: -0.9, y: 0 },
+              { x: 0.9, y: 0 }
+            ]
+          },
+          strokes: 3
+        })
+      ),
+      ...soapEnds('g')
+    ],
+    show: 'cut'
+  },
+  'soap: column in four jugs': {
+    mixes: [split('bar-soap')],
+    cups: [
+      cup('white', 'm', [['white-powder', 0.8]]),
+      cup('green', 'm', [['chrome-green', 1]]),
+      cup('red', 'm', [['red-oxide', 0.8]])
+    ],
+    groups: [group('g', 'slab', 1, { cutInto: 20 })],
+    steps: [
+      step('g', act('column', { cupId: 'white', amount: share(0.33), rounds: 4, post: 'round' })),
+      step('g', act('column', { cupId: 'green', amount: share(0.33), rounds: 4, post: 'round' })),
+      step('g', act('column', { cupId: 'red', amount: rim, rounds: 4, post: 'round' })),
+      step('g', act('lift', { what: 'post' })),
+      step('g', act('spray', { what: 'alcohol' })),
+      ...soapEnds('g', 20)
+    ],
+    show: 'open face'
+  },
+  'soap: six bars in two colours, half and half': {
+    mixes: [split('bar-soap')],
+    cups: [cup('white', 'm', [['white-powder', 0.8]]), cup('red', 'm', [['red-oxide', 0.8]])],
+    groups: [group('g', 'bars', 6)],
+    steps: [
+      step('g', lay('white', share(0.5))),
+      step('g', lay('red', rim)),
+      step('g', act('cover')),
+      step('g', act('demould')),
+      step('g', act('cure', { minutes: 40320 }))
+    ]
+  },
+  'soap: warm room, thin at trace, two colours in the pot': {
+    room: 25,
+    mixes: [split('bar-soap')],
+    cups: [
+      cup('white', 'm', [['white-powder', 0.8]]),
+      cup('ochre', 'm', [['yellow-oxide', 0.8]]),
+      cup('pot', { white: 0.7, ochre: 0.3 })
+    ],
+    groups: [group('g', 'loaf', 1, { cutInto: 10 })],
+    steps: [step('g', act('swirl', { cupId: 'pot', amount: rim })), ...soapEnds('g')],
+    show: 'cut'
+  },
+  'resin: flower bath over two days': {
+    mixes: [mix('m1', 'clear-slow', { feeds: 'split' }), mix('m2', 'clear-slow')],
+    cups: [cup('milk', 'm1', [['white-paste', 0.3]]), cup('clear', 'm1'), cup('top', 'm2')],
+    groups: [group('g', 'tray', 1)],
+    steps: [
+      step('g', act('puddle', { cupId: 'milk', amount: share(0.25), at: { x: -0.4, y: 0 } })),
+      step('g', act('puddle', { cupId: 'clear', amount: share(0.25), at: { x: 0.4, y: 0 } }), [], 'bath'),
+      step('g', act('place', { what: 'petals', pieces: 8 })),
+      step('g', lay('top', rim), [since('bath', 1440)]),
+      step('g', act('demould'))
+    ],
+    show: 'open face'
+  },
+  'resin: knobs, three layers gated': {
+    mixes: [mix('m1', 'clear-quick'), mix('m2', 'clear-quick'), mix('m3', 'clear-quick')],
+    cups: [
+      cup('brown', 'm1', [['brown-paste', 3]]),
+      cup('white', 'm2', [['white-paste', 2]]),
+      cup('blue', 'm3', [['blue-paste', 1]])
+    ],
+    groups: [group('g', 'domes', 6)],
+    steps: [
+      step('g', lay('brown', deep(5))),
+      step('g', lay('white', deep(5)), [below('gelled')]),
+      step('g', lay('blue', rim), [below('gelled')]),
+      step('g', act('demould')),
+      step('g', act('trim', { with: 'a blade' }))
+    ]
+  },
+  'resin: pressure pot block': {
+    mixes: [mix('m', 'clear-slow')],
+    cups: [cup('blue', 'm', [['blue-paste', 0.5]])],
+    groups: [group('g', 'cubes', 12)],
+    steps: [
+      step('g', lay('blue', rim)),
+      step('g', act('pressure', { bar: 3, minutes: 1440 })),
+      step('g', act('demould'), [], 'out'),
+      step('g', act('sand', { grits: [400, 800, 1500], wet: 'wet' }), [since('out', 5000)])
+    ]
+  },
+  'gypsum: two colours from two sides': {
+    mixes: [split('acrylic-gypsum')],
+    cups: [cup('white', 'm', [['white-powder', 0.5]]), cup('red', 'm', [['red-oxide', 1]])],
+    groups: [group('g', 'dish', 1)],
+    steps: [
+      step(
+        'g',
+        act('together', { cupId: 'white', withId: 'red', first: 0.5, amount: rim, streams: 'from two sides' })
+      ),
+      ...gypsumEnds('g')
+    ]
+  },
+  'gypsum: detail coat tilted': {
+    mixes: [mix('m1', 'acrylic-gypsum'), mix('m2', 'acrylic-gypsum')],
+    cups: [cup('white', 'm1', [['white-powder', 0.8]]), cup('grey', 'm2', [['charcoal', 0.5]])],
+    groups: [group('g', 'dish', 2)],
+    steps: [
+      step('g', act('coat', { cupId: 'white', amount: deep(2), aside: 1 })),
+      step('g', lay('grey', rim), [below('set')]),
+      ...gypsumEnds('g')
+    ]
+  },
+  'concrete: bright zones then body': {
+    mixes: [mix('m1', 'fine-concrete'), mix('m2', 'fine-concrete')],
+    cups: [cup('pale', 'm1', [['white-powder', 3]]), cup('body', 'm2', [['red-oxide', 2]])],
+    groups: [group('g', 'paver', 1)],
+    steps: [
+      step('g', act('puddle', { cupId: 'pale', amount: share(0.3) })),
+      step('g', lay('body', rim)),
+      ...concreteEnds('g')
+    ]
+  },
+  'concrete: cold garage': {
+    room: 12,
+    mixes: [mix('m', 'fine-concrete')],
+    cups: [cup('red', 'm', [['red-oxide', 2]])],
+    groups: [group('g', 'paver', 2)],
+    steps: [step('g', lay('red', rim)), ...concreteEnds('g')]
+  },
+  'concrete: four dishes, marbled with drops': {
+    mixes: [split('fine-concrete')],
+    cups: [cup('pale', 'm', [['white-powder', 2]]), cup('black', 'm', [['brown-oxide', 5]])],
+    groups: [group('g', 'dish', 4)],
+    steps: [
+      step('g', act('specks', { cupId: 'black', amount: share(0.1), drops: 15 })),
+      step('g', lay('pale', rim)),
+      ...concreteEnds('g')
+    ]
+  },
+  'melt: swirled bars': {
+    mixes: [split('clear-melt')],
+    cups: [cup('white', 'm', [['white-powder', 0.3]]), cup('char', 'm', [['charcoal', 0.3]])],
+    groups: [group('g', 'bars', 3)],
+    steps: [
+      step('g', act('puddle', { cupId: 'white', amount: share(0.6) })),
+      step('g', act('puddle', { cupId: 'char', amount: rim })),
+      step('g', act('spray', { what: 'alcohol' })),
+      step('g', act('demould')),
+      step('g', act('wrap'))
+    ]
+  },
+  'rubber: poured in two halves': {
+    mixes: [mix('m1', 'platinum-rubber'), mix('m2', 'platinum-rubber')],
+    cups: [cup('lower', 'm1'), cup('upper', 'm2')],
+    groups: [group('g', 'block', 1)],
+    steps: [
+      step('g', lay('lower', share(0.5))),
+      step('g', act('spray', { what: 'release' }), [below('set')]),
+      step('g', lay('upper', rim)),
+      step('g', act('demould'))
+    ]
   }
 };
 

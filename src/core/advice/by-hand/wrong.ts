@@ -817,6 +817,25 @@ const WRITTEN: Readonly<Record<string, readonly [ProblemCode, Written]>> = {
         step('g', act('seal', { with: 'x' }), [])
       ]
     }
+  ],
+  'resin: a stone half a millimetre under the rim': [
+    'embed-uncovered',
+    {
+      mixes: [mix('m', 'clear-slow')],
+      cups: [cup('blue', 'm', [['blue-paste', 1]])],
+      groups: [
+        group('g', 'coasters', 4, {
+          embeds: [
+            { id: 'e', kind: 'object', name: 'stone', each: 1, grams: 9, density: 2.6, from: 0, height: 8.5 }
+          ]
+        })
+      ],
+      steps: [
+        step('g', act('place', { what: 'stone', embedId: 'e', pieces: 1 })),
+        step('g', lay('blue', rim)),
+        step('g', act('demould'))
+      ]
+    }
   ]
 };
 

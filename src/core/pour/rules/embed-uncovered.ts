@@ -21,7 +21,7 @@ export const embedUncovered: Rule = ({ steps, embeds, depth, name }) =>
         code: 'embed-uncovered',
         level: 'warn',
         ...aboutStep(d, 'act'),
-        sentence: `${embed.name} is ${figure(embed.height, 'mm')} high and ends ${figure(top - depth, 'mm', 1)} ${top > depth ? 'over' : 'under'} the rim of ${name}: it is not covered.`,
+        sentence: `${embed.name} is ${figure(embed.height, 'mm')} high and ends ${figure(Math.abs(top - depth), 'mm', 1)} ${top > depth ? 'over' : 'under'} the rim of ${name}: ${top > depth ? 'it is not covered' : 'its cover is too thin'}.`,
         mend: 'Press it deeper, place it earlier, or take a smaller one.',
         ...(deeper <= d.level
           ? {

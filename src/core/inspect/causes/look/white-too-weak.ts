@@ -10,13 +10,17 @@ const THIN = 3;
 /** A white that covers so many times its share of the pour is strong enough. */
 const SPREADS = 1.1;
 
+/** Other colours that are puddled before anyone looks for cells. */
+const PUDDLES = 2;
+
 /** Too little of a white, or too weak a one, to make cells. */
 export const whiteTooWeak: Cause = {
   id: 'white-too-weak',
   defects: ['no cells'],
   evidence(c) {
-    // Cells are a thing of thin resin that is puddled; a clear cup is no white.
-    if (!like(c, 'runs thin') || !acted(c, 'digs').length) return undefined;
+    // Cells are a thing of thin resin, of a white under or on other colours that are puddled; a clear cup is no white.
+    if (!like(c, 'runs thin')) return undefined;
+    const puddled = acted(c, 'digs').map(({ step }) => (step.act as { cupId?: string }).cupId);
     const { computed } = c.frozen;
     const spreads = new Set(
       whitesIn(
@@ -31,6 +35,7 @@ export const whiteTooWeak: Cause = {
         potsOf(c, cup.cupId).some(isWhite) &&
         cup.looks.own.lab.l >= WHITE_LIGHTNESS &&
         !spreads.has(cup.cupId) &&
+        puddled.filter((id) => id !== cup.cupId).length >= PUDDLES &&
         (cup.shareOfPour < LITTLE || cup.hides === null || cup.hides > THIN)
           ? [
               {
