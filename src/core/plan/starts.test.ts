@@ -117,3 +117,81 @@ describe('cups that must be as far at one moment', () => {
     expect(computePlan(tideline, cards).starts).toBeUndefined();
   });
 });
+
+describe('a cup that a step waits for the next day', () => {
+  const DAY = 1440;
+  const [bed] = tideline.steps;
+  const foam = tideline.cups.at(-1)!;
+  const line: Plan['steps'][number] = {
+    id: 'line',
+    act: {
+      kind: 'ribbon',
+      cupId: foam.id,
+      amount: { kind: 'share', of: 0.03 },
+      path: {
+        points: [
+          { x: -0.5, y: 0 },
+          { x: 0.5, y: 0 }
+        ]
+      },
+      width: 2,
+      how: 'piped'
+    } as Plan['steps'][number]['act'],
+    where: bed!.where,
+    gates: [
+      {
+        id: 'next-day',
+        all: [
+          { kind: 'since', zero: { stepDone: bed!.id }, minutes: DAY },
+          { kind: 'state', state: 'holds a line', of: { cup: foam.id } }
+        ]
+      }
+    ]
+  };
+  const plan: Plan = { ...tideline, steps: [bed!, line] };
+  const { score, sequence, problems, cups } = computePlan(plan, cards);
+
+  it('is mixed so that it comes to its state as the day is over, and is not past its window then', () => {
+    const hold = sequence.find((i) => i.kind === 'hold')!;
+    expect(hold).toMatchObject({ after: { stepDone: bed!.id }, cupId: foam.id });
+    const mixed = cups.find((c) => c.cupId === foam.id)!.mixes[0]!.balance.mixed;
+    const own = cureOf(
+      cards.bases[0]!.kind === 'resin' ? cards.bases[0]!.openMinutes : NaN,
+      { cup: mixed },
+      plan.bench.roomCelsius
+    );
+    expect(hold.kind === 'hold' && hold.minutes).toBeCloseTo(DAY - own.begins['holds a line'], 6);
+    const window = score.windows.find((w) => w.cupId === foam.id)!;
+    const poured = score.blocks.find((b) => b.stepId === 'line' && b.act === 'pour')!;
+    expect(poured.from - window.zero).toBeGreaterThan(own.begins['holds a line'] - 3);
+    expect(problems.map((p) => p.code)).not.toContain('past-window');
+  });
+
+  it('waits in the run as well, on the clock of that step', () => {
+    const { tasks } = freeze(plan, cards);
+    const wait = tasks.find((t) => t.kind === 'gate' && t.holds === foam.id) as GateTask;
+    expect(wait.all![0]!.condition).toMatchObject({ kind: 'since', zero: { stepDone: bed!.id } });
+    expect(tasks.indexOf(wait)).toBeLessThan(
+      tasks.findIndex((t) => t.kind === 'weigh' && t.mixId === foam.id)
+    );
+  });
+
+  it('is mixed ahead where the wait is hardly longer than it takes', () => {
+    const soon: Plan = {
+      ...plan,
+      steps: [
+        bed!,
+        {
+          ...line,
+          gates: [
+            {
+              ...line.gates[0]!,
+              all: [{ kind: 'since', zero: { stepDone: bed!.id }, minutes: 20 }, line.gates[0]!.all[1]!]
+            }
+          ]
+        }
+      ]
+    };
+    expect(computePlan(soon, cards).sequence.some((i) => i.kind === 'hold')).toBe(false);
+  });
+});

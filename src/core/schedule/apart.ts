@@ -1,4 +1,4 @@
-import type { Condition } from '../document';
+import type { Condition, Zero } from '../document';
 import type { Indexed, TimedMix, TimedStep } from './timing';
 
 /** A mix that should be as far as others at one moment, and how much later than the slowest its parts meet for that, minutes. */
@@ -53,4 +53,32 @@ export function startsApart(
         .map(({ reached, ...of }) => ({ ...of, later: slowest - reached }))
         .sort((a, b) => a.later - b.later)
     : [];
+}
+
+/** A mix is held back for a wait of the same step where that leaves it so many minutes: under that it is mixed ahead. */
+const WORTH_HOLDING = 30;
+
+/**
+ * From when a mix whose state a step waits for is made, where that step also waits for a time since another was done, as a line is
+ * piped the next day: so that it comes to its state as that time is over. Nothing where it may as well be made at once.
+ */
+export function startsLate(
+  step: TimedStep,
+  mix: TimedMix,
+  timing: Indexed
+): { after: Zero; minutes: number } | undefined {
+  if (mix.portionOf !== undefined || mix.filledFrom) return undefined;
+  const conditions = step.gates.flatMap((g) => g.all);
+  const state = conditions.flatMap((c) =>
+    c.kind === 'state' && awaitedCup(c) === mix.cupId ? [c.state] : []
+  )[0];
+  const since = conditions.flatMap((c) => (c.kind === 'since' && 'stepDone' in c.zero ? [c] : []));
+  const longest = since.reduce<(typeof since)[number] | undefined>(
+    (a, c) => (a && a.minutes >= c.minutes ? a : c),
+    undefined
+  );
+  if (state === undefined || !longest) return undefined;
+  const reached = mix.material.behaviour.cupReaches(state, mix.mixed, timing.room);
+  const minutes = longest.minutes - reached;
+  return minutes >= WORTH_HOLDING ? { after: longest.zero, minutes } : undefined;
 }

@@ -47,7 +47,7 @@ export function gateWait(p: Playing, step: TimedStep, gate: Gate): { wait?: Wait
 }
 
 /** Names of cups and steps, for a gate's words. */
-const namesOf = (p: Playing) => ({
+export const namesOf = (p: Playing) => ({
   cup: (id: string) => p.timing.ofCup(id)[0]?.name ?? id,
   step: (id: string) => p.timing.steps.find((s) => s.id === id)?.line ?? id
 });
@@ -71,7 +71,7 @@ function judge(p: Playing, step: TimedStep, c: Condition, at: InsidePlan): Judge
 }
 
 /** When a zero was on the score, as far as it is played. */
-const zeroOf = (p: Playing, zero: Zero): number | undefined =>
+export const zeroOf = (p: Playing, zero: Zero): number | undefined =>
   whenWas(zero, {
     met: (id) => p.splitMixes.get(id)?.zero ?? p.cups.get(id)?.window.zero,
     coloured: (id) => p.cups.get(id)?.coloured,

@@ -1,6 +1,7 @@
 import { roomFrom } from '../cure';
 import type { Diagnostic } from '../problem';
-import { gateWait, lateness } from './gate';
+import { zeroWords } from '../pour/gates';
+import { gateWait, lateness, namesOf, zeroOf } from './gate';
 import { duration } from '../quantity';
 import { holdId, isSplitMix } from './ids';
 import type { Playing, CavitySetTime } from './playing';
@@ -265,16 +266,20 @@ function waitAt(p: Playing, item: Extract<SequenceItem, { kind: 'gate' }>): void
   p.problems.push(...lateness(p, step, gate));
 }
 
-/** Holds a mix back until another has stood so long, less what is weighed before its own parts meet. */
+/** Holds a mix back until another has stood so long, or a step was done so long ago, less what is weighed before its parts meet. */
 function holdBack(p: Playing, item: Extract<SequenceItem, { kind: 'hold' }>): void {
-  const first = p.windows.get(item.after);
+  const { after } = item;
+  const zero = 'mixMet' in after ? p.windows.get(after.mixMet)?.zero : zeroOf(p, after);
   const mix = p.timing.mixes.get(item.mixId);
-  if (!first || !mix) return;
+  if (zero === undefined || !mix) return;
   const minutes = item.minutes - untilMet(mix) * WEIGHING_MINUTES;
-  const opens = first.zero + minutes;
+  const opens = zero + minutes;
   // The hands were busy for longer: it waits for nothing.
   if (opens <= p.now) return;
-  const words = `${p.timing.mixes.get(item.after)!.name} has stood ${duration(minutes)}`;
+  const words =
+    'mixMet' in after
+      ? `${p.timing.mixes.get(after.mixMet)!.name} has stood ${duration(minutes)}`
+      : `${duration(minutes)} after ${zeroWords(after, namesOf(p))}`;
   p.score.gates.push({
     gateId: holdId(item.mixId),
     stepId: item.stepId,

@@ -1,4 +1,5 @@
-import { awaitedBy, startsApart } from './apart';
+import type { Zero } from '../document';
+import { awaitedBy, startsApart, startsLate } from './apart';
 import type { Indexed, TimedMix, TimedPour, TimedStep } from './timing';
 
 /** What the hands do, in order. */
@@ -19,8 +20,8 @@ export type SequenceItem =
       round?: { nth: number; of: number };
     }
   | { kind: 'gate'; stepId: string; gateId: string; turn: number }
-  /** A mix waits until another has stood so long, so that both are as far when a step needs them. */
-  | { kind: 'hold'; stepId: string; mixId: string; cupId: string; after: string; minutes: number }
+  /** A mix waits until another has stood so long, or until a step was done so long ago, so that it is as far as a step needs it. */
+  | { kind: 'hold'; stepId: string; mixId: string; cupId: string; after: Zero; minutes: number }
   /** An act that draws nothing and takes time. */
   | { kind: 'do'; stepId: string; turn: number };
 
@@ -193,13 +194,16 @@ class Writer {
     const apart = startsApart(step, this.#timing, mixOf);
     for (const { cupId, mixId, later } of apart) {
       if (isMade(cupId)) continue;
-      const after = apart[0]!.mixId;
+      const after = { mixMet: apart[0]!.mixId };
       if (later > 0) this.items.push({ kind: 'hold', stepId: step.id, mixId, cupId, after, minutes: later });
       this.#make(mixOf(cupId)!);
     }
     for (const cupId of awaitedBy(step)) {
       const own = mixOf(cupId);
-      if (own && !isMade(cupId)) this.#make(own);
+      if (!own || isMade(cupId)) continue;
+      const late = startsLate(step, own, this.#timing);
+      if (late) this.items.push({ kind: 'hold', stepId: step.id, mixId: own.mixId, cupId, ...late });
+      this.#make(own);
     }
   }
 

@@ -1384,6 +1384,32 @@ const WRITTEN: Readonly<Record<string, Written>> = {
       step('g', lay('upper', rim)),
       step('g', act('demould'))
     ]
+  },
+  'resin: a gold line piped the next day': {
+    mixes: [mix('m1', 'clear-slow'), mix('m2', 'clear-slow')],
+    cups: [cup('black', 'm1', [['black-paste', 1.5]]), cup('gold', 'm2', [['brass-mica', 3]])],
+    groups: [group('g', 'coasters', 4)],
+    steps: [
+      step('g', lay('black', share(0.95)), [], 'b'),
+      step(
+        'g',
+        act('ribbon', {
+          cupId: 'gold',
+          amount: share(0.03),
+          how: 'piped',
+          width: 3,
+          path: {
+            points: [
+              { x: -0.7, y: 0 },
+              { x: 0.7, y: 0 }
+            ]
+          }
+        }),
+        [since('b', 1440), ofCup('holds a line', 'gold')]
+      ),
+      step('g', act('demould'))
+    ],
+    show: 'open face'
   }
 };
 

@@ -288,12 +288,12 @@ function gateTask(plan: Plan, computed: Computed, { stepId, gateId, turn }: Item
   ];
 }
 
-/** A mix that is held back: a wait on the clock of the one that was mixed first. */
+/** A mix that is held back: a wait on the clock of the one that was mixed first, or of a step. */
 function holdTask(computed: Computed, { stepId, mixId, after }: Item<'hold'>): Task[] {
   const wait = computed.score.gates.find((g) => g.gateId === holdId(mixId));
   if (!wait) return [];
   const { state, minutes } = wait;
-  const condition = { kind: 'since' as const, zero: { mixMet: after }, minutes };
+  const condition = { kind: 'since' as const, zero: after, minutes };
   const id = `gate:${holdId(mixId)}`;
   return [
     {
