@@ -95,6 +95,8 @@ describe('from a picture to a pour', () => {
     for (const [wanted, drawn] of shares) expect(Math.abs(wanted! - drawn!)).toBeLessThan(16);
     await page.locator('[data-testid="poured-like"] button.go').click();
     await page.waitForFunction(() => /\/plans\/(?!from-picture)/.test(location.pathname));
+    // What stands under the picture has its place once that is drawn.
+    await page.waitForSelector('[data-picture] [data-drawn]');
     await page.locator('button ::-p-text(Asked for)').click();
     await page.waitForSelector('[data-testid="aim"] canvas');
     expect(bench.errors).toEqual([]);
