@@ -14,8 +14,8 @@ export const skinUnsprayed: Rule = (s) =>
         const spray: Step = {
           id: s.freshId.replace('gate', 'spray'),
           act: { kind: 'spray', what: 'alcohol', times: 1, every: 0 },
-          where: [s.groupId],
-          // The spray takes the wait over: it goes onto the skin, and the layer follows at once.
+          // Everywhere the layer goes: it takes the wait over, goes onto the skin, and the layer follows at once.
+          where: d.step.where,
           gates: d.step.gates
         };
         const steps = s.plan.steps.with(at, { ...d.step, gates: [] }).toSpliced(at, 0, spray);

@@ -5,9 +5,9 @@ export const toolInGel: Rule = (s) =>
   s.steps.flatMap((d, i) => {
     if (!d.traits.includes('drags') && !d.traits.includes('digs')) return [];
     // What is worked thick waits for the state that keeps layers apart on purpose; hours later it has set as well.
-    const thick = s.material?.traits.includes('marbles thick');
+    const workedThick = s.material?.traits.includes('marbles thick');
     const set = s.steps.slice(0, i + 1).findLastIndex((x) => waitsFor(x, [s.apart, 'firm', 'set']));
-    const waited = !thick && set >= 0 && !s.steps.slice(set, i).some((x) => x.definition.amount);
+    const waited = !workedThick && set >= 0 && !s.steps.slice(set, i).some((x) => x.definition.amount);
     const own = waited ? s.steps[set] === d : d.step.gates.length > 0;
     if (!waited && !gelledInTime(s, d, i)) return [];
     return [
