@@ -124,7 +124,7 @@
     {:else if typeof value('minutes') === 'number' && (value('minutes') as number) <= SHORT}
       <QuantityField
         quiet
-        width="3.4rem"
+        width="3.9rem"
         label="Minutes of step {n}"
         unit="min"
         above
