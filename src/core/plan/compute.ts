@@ -2,6 +2,7 @@ import type { Scale } from '../dosing';
 import { placeSurplus, planLetDowns, type PlannedLetDown, type Weighing } from '../batch';
 import { cautionsOf, materials, type Base } from '../material';
 import { cavityOf } from '../mould';
+import { Memo } from '../memo';
 import type { Diagnostic, Problem } from '../problem';
 import {
   fillWaits,
@@ -36,7 +37,7 @@ import { dropFirst } from './fixes/drop-first';
 import { secondBatches } from './fixes/second-batches';
 import { baggedIn } from './weighing/bags';
 import { linesOf } from './lines';
-import { drawnGroup } from './draw';
+import { drawnGroups, type ComputedGroup } from './draw';
 import { resolve, type ResolvedPlan } from './resolve';
 import { rowOf } from './order-row';
 import { sittingsOf } from './sittings';
@@ -53,44 +54,58 @@ const LEVELS = { stop: 0, warn: 1, note: 2 } as const;
  * Never throws on a well-formed document; what is wrong is said in `problems`.
  */
 export function computePlan(document: Plan, shelf: Shelf, learned: LearnedHistory = {}): Computed {
-  const computed = computeUnproven(document, shelf, learned);
-  const proving = provingFixes(document, computed.problems, judgeOf(shelf, learned));
+  const memo = new Memo();
+  const computed = computeUnproven(document, shelf, learned, memo);
+  const proving = provingFixes(document, computed.problems, judgeOf(shelf, learned, memo));
   return { ...computed, problems: ended(proving) };
 }
 
-/** The problems of a plan, one try of a mend at each step: what is proved so far, so that it can be shown and left for a later plan. */
+/**
+ * The problems of a plan, one try of a mend at each step: what is proved so far, so that it can be shown and left for a later plan.
+ * @param memo what the plan before came to: only what has changed since is worked out again, and a try costs what its edit costs
+ */
 export function* provingInTurn(
   document: Plan,
   shelf: Shelf,
-  learned: LearnedHistory = {}
+  learned: LearnedHistory = {},
+  memo = new Memo()
 ): Generator<Problem[], Problem[]> {
-  const { problems } = computeUnproven(document, shelf, learned);
+  const { problems } = computeUnproven(document, shelf, learned, memo);
   yield withoutFixes(problems);
-  return yield* provingFixes(document, problems, judgeOf(shelf, learned));
+  return yield* provingFixes(document, problems, judgeOf(shelf, learned, memo));
 }
 
-const judgeOf = (shelf: Shelf, learned: LearnedHistory) => (plan: Plan) =>
-  computeUnproven(plan, shelf, learned).problems;
+/** Judges a try by what it shares with the plan that it is made of. */
+const judgeOf = (shelf: Shelf, learned: LearnedHistory, memo: Memo) => (plan: Plan) =>
+  computeUnproven(plan, shelf, learned, new Memo(memo)).problems;
 
-/** The same figures and problems, without the search for mends: where nobody waits for advice. */
-export const figuresOf = (document: Plan, shelf: Shelf, learned: LearnedHistory = {}): Computed =>
-  ended(figuresInTurn(document, shelf, learned));
+/**
+ * The same figures and problems, without the search for mends: where nobody waits for advice.
+ * @param memo what the plan before came to: only what has changed since is worked out again
+ */
+export const figuresOf = (
+  document: Plan,
+  shelf: Shelf,
+  learned: LearnedHistory = {},
+  memo = new Memo()
+): Computed => ended(figuresInTurn(document, shelf, learned, memo));
 
 /** `figuresOf` a little at each step, so that a page that opens can be let draw and answer between two. */
 export function* figuresInTurn(
   document: Plan,
   shelf: Shelf,
-  learned: LearnedHistory = {}
+  learned: LearnedHistory = {},
+  memo = new Memo()
 ): Generator<void, Computed> {
-  const computed = yield* unprovenInTurn(document, shelf, learned);
+  const computed = yield* unprovenInTurn(document, shelf, learned, memo);
   return { ...computed, problems: withoutFixes(computed.problems) };
 }
 
 type Unproven = Omit<Computed, 'problems'> & { problems: Diagnostic[] };
 
 /** All of it but the proof of what it advises. */
-const computeUnproven = (document: Plan, shelf: Shelf, learned: LearnedHistory): Unproven =>
-  ended(unprovenInTurn(document, shelf, learned));
+const computeUnproven = (document: Plan, shelf: Shelf, learned: LearnedHistory, memo: Memo): Unproven =>
+  ended(unprovenInTurn(document, shelf, learned, memo));
 
 /** What a piece of work comes to when it is done without a pause. */
 function ended<T>(work: Generator<unknown, T>): T {
@@ -100,9 +115,14 @@ function ended<T>(work: Generator<unknown, T>): T {
   }
 }
 
-function* unprovenInTurn(document: Plan, shelf: Shelf, learned: LearnedHistory): Generator<void, Unproven> {
+function* unprovenInTurn(
+  document: Plan,
+  shelf: Shelf,
+  learned: LearnedHistory,
+  memo: Memo
+): Generator<void, Unproven> {
   yield* litInTurn(document, shelf);
-  const plan = resolve(document, shelf, learned);
+  const plan = resolve(document, shelf, learned, memo);
   yield;
   yield* colouredInTurn(plan);
   const { filled, problems: pours } = fill(plan);
@@ -126,6 +146,7 @@ function* unprovenInTurn(document: Plan, shelf: Shelf, learned: LearnedHistory):
   yield;
   const problems = diagnose({ plan, filled, allMixes, cups, groups, pairs, needs: stock.needs, score });
   yield;
+  memo.tidy();
   return {
     bases: basesOf(plan),
     groups,
@@ -156,7 +177,7 @@ interface Worked {
   allMixes: AllMixes;
   palette: Palette;
   cups: ComputedCup[];
-  groups: ReturnType<typeof drawnGroup>[];
+  groups: ComputedGroup[];
   order: string[];
   timed: Timed;
 }
@@ -178,9 +199,13 @@ function* workedInTurn(
   const mixesOf = new Map(allMixes.cups.map((w) => [w.cup.id, w.mixes]));
   const palette = paletteOf(plan, (id) => Math.max(0, ...(mixesOf.get(id) ?? []).map((m) => m.ml)));
   const whole = { allPouredMl: pouredMlOf(allMixes), scales: plan.scales };
-  const cups = allMixes.cups.map((w) => computedCup(w, palette, whole));
+  const cups = allMixes.cups.map((w) => {
+    const { looks, hides } = palette;
+    const own = [w, looks.get(w.cup.id), hides.get(w.cup.id), whole];
+    return plan.memo.of(`figures ${w.cup.id}`, own, () => computedCup(w, palette, whole));
+  });
   const densities = new Map(cups.map((c) => [c.cupId, c.density]));
-  const groups = filled.map((f) => drawnGroup(plan, f, palette, (id) => densities.get(id) ?? 0));
+  const groups = drawnGroups(plan, filled, palette, densities);
   yield;
   const order = lightToDark(cups);
   const played = timed(plan, timing, order);
@@ -203,11 +228,10 @@ function weighedIn(
 function sittingsIn(plan: ResolvedPlan, timing: Indexed): Map<string, number> {
   const waits = timing.steps.some((s) => s.gates.length > 0 || s.unattended > 0 || s.demoulds);
   if (!plan.scales.length || !waits) return new Map();
-  const written = sequenceOf(
-    timing,
-    plan.cups.map((c) => c.cup.id)
+  const order = plan.cups.map((c) => c.cup.id);
+  return plan.memo.of('sittings', [madeOf(timing), order], () =>
+    sittingsOf(scoreOf(sequenceOf(timing, order), timing), timing)
   );
-  return sittingsOf(scoreOf(written, timing), timing);
 }
 
 /** Worst first, mixes before layers; otherwise in the order they were found. What holds in several groups is said once. */
@@ -252,12 +276,26 @@ type Timed = Score & { sequence: SequenceItem[]; late: Diagnostic[]; starts: Sta
 
 /** The sequence and its score; nothing while there is no scale to weigh on. */
 function timed(plan: ResolvedPlan, timing: Indexed, colouring: readonly string[]): Timed {
+  const { problems, ...played } = plan.memo.of(
+    'score',
+    [madeOf(timing), colouring, plan.scales.length > 0],
+    () => playedOf(plan, timing, colouring)
+  );
+  return { ...played, late: secondBatches(plan, dropFirst(plan, played, problems)) };
+}
+
+/** What a timing is made of, without what only looks things up in it. */
+const madeOf = ({ room, steps, pours, mixes, cavitySets }: Indexed): unknown[] => [
+  ...[room, steps, cavitySets],
+  ...[pours, mixes]
+];
+
+function playedOf(plan: ResolvedPlan, timing: Indexed, colouring: readonly string[]) {
   const starts = startsOf(timing);
   const written = sequenceOf(timing, colouring);
-  if (!plan.scales.length) return { ...withLate(scoreOf([], timing)), sequence: written, starts };
+  if (!plan.scales.length) return { ...scoreOf([], timing), sequence: written, starts };
   const { sequence, score } = fillWaits(written, timing);
-  const played = withLate(score);
-  return { ...played, late: secondBatches(plan, dropFirst(plan, played, played.late)), sequence, starts };
+  return { ...score, sequence, starts };
 }
 
 /** When cups that a step waits for together are mixed apart, each cup once. */
@@ -265,11 +303,6 @@ function startsOf(timing: Indexed): Start[] {
   const all = timing.steps.flatMap((s) => startsApart(s, timing));
   return all.filter((s, i) => all.findIndex((x) => x.cupId === s.cupId) === i);
 }
-
-const withLate = ({ problems, ...score }: ReturnType<typeof scoreOf>): Score & { late: Diagnostic[] } => ({
-  ...score,
-  late: problems
-});
 
 /** Every weighing of a turn, with what it takes from the shelf. */
 function stockedWeighings({ cups, common }: AllMixes): (Stocked & { baseId: string })[] {

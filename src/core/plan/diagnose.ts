@@ -1,4 +1,5 @@
 import type { Diagnostic } from '../problem';
+import { found } from './found';
 import type { Score } from '../schedule';
 import type { Need } from '../shelf/stock';
 import type { ComputedCup } from './computed';
@@ -46,9 +47,14 @@ export function diagnose({
   score
 }: DiagnosedPlan): Diagnostic[] {
   const colours = new Map(cups.map((c) => [c.cupId, c.colour]));
+  const { memo, colourants, allBases, scales } = plan;
   return [
-    ...plan.cups.flatMap((c) => recipeProblems(c, plan)),
-    ...allMixes.cups.flatMap((w) => cupProblems(w, plan)),
+    ...plan.cups.flatMap((c) =>
+      found(memo, `recipe ${c.cup.id}`, [c, colourants, allBases], () => recipeProblems(c, plan))
+    ),
+    ...allMixes.cups.flatMap((w) =>
+      found(memo, `weighed ${w.cup.id}`, [w, scales], () => cupProblems(w, plan))
+    ),
     ...cupsUnpoured(plan),
     ...splitMixProblems(allMixes, plan),
     ...mixProblems(plan, allMixes, filled, score),

@@ -6,6 +6,7 @@ import type { FilledCavitySet, PouredLayer } from './fill';
 import { leftAlone } from './left-alone';
 import { seenThrough, type Palette } from './looks/looks';
 import type { ResolvedPlan } from './resolve';
+import { roomIn } from './room';
 import { swirlShares, wetRuns } from './looks/swirl';
 
 /** A layer with what it looks like: in section, and as its thickness lets what is behind show through. */
@@ -52,8 +53,32 @@ export interface ComputedGroup {
 
 const PROFILE_STEPS = 40;
 
-/** A filled cavity set as the screens draw it. */
-export function drawnGroup(
+/** Every filled cavity set as the screens draw it, each anew only where what lies in it, or how that looks, has changed. */
+export function drawnGroups(
+  plan: ResolvedPlan,
+  filled: readonly FilledCavitySet[],
+  palette: Palette,
+  densities: ReadonlyMap<string, number>
+): ComputedGroup[] {
+  const { kinds, optics, looks, hides, inks } = palette;
+  const films = new Map(
+    plan.cups.map((cup) => {
+      const { id } = cup.cup;
+      const look = [kinds.get(id), optics.get(id), looks.get(id), hides.get(id), inks.has(id)];
+      return [id, [cup, densities.get(id), ...look]] as const;
+    })
+  );
+  return filled.map((f) => {
+    const { id } = f.cavitySet;
+    const used = [...new Set(f.layers.map((l) => l.cupId))].map((cupId) => films.get(cupId));
+    const steps = plan.steps.filter((s) => s.here(id));
+    return plan.memo.of(`draw ${id}`, [f, steps, used, roomIn(plan.plan.bench)], () =>
+      drawnGroup(plan, f, palette, (cupId) => densities.get(cupId) ?? 0)
+    );
+  });
+}
+
+function drawnGroup(
   plan: ResolvedPlan,
   filled: FilledCavitySet,
   palette: Palette,

@@ -65,29 +65,53 @@ function fillCavitySet(
   embeds: readonly SolidEmbed[]
 ): { filled: FilledCavitySet; problems: Diagnostic[] } {
   const { group, mould, kind } = cavitySet;
+  const acts = plan.steps.flatMap((step): Here[] => {
+    const act = step.here(cavitySet.id);
+    const first = step.cavitySets[0]?.id === cavitySet.id;
+    return act ? [{ act, own: first ? step.step.id : `${step.step.id}@${cavitySet.id}` }] : [];
+  });
+  const played = plan.memo.of(`fill ${cavitySet.id}`, [cavitySet, embeds, acts], () =>
+    playedIn(cavitySet, embeds, acts)
+  );
+  const used = usedFor(plan, played.filled.pours);
+  const ofMould = mouldProblems(mould, kind, used, `plan/groups/${group.id}/mouldId`);
+  return {
+    filled: played.filled,
+    problems: [
+      ...played.problems,
+      ...ofMould.map((p) =>
+        p.level === 'note' ? p : { ...p, fixes: () => [...otherFace(plan, p), ...otherMoulds(plan, group)] }
+      )
+    ]
+  };
+}
+
+/** An act as it is done in a cavity set, and the id that its pours have there. */
+interface Here {
+  act: ResolvedAct;
+  own: string;
+}
+
+/** Plays the acts of a cavity set, one after another. */
+function playedIn(
+  cavitySet: CavitySet,
+  embeds: readonly SolidEmbed[],
+  acts: readonly Here[]
+): { filled: FilledCavitySet; problems: Diagnostic[] } {
+  const { group, mould, kind } = cavitySet;
   const path = `shelf/moulds/${mould.id}/cavities/${kind.id}`;
   const cavity = withEmbeds(cavityOf(kind, path), embeds, `plan/groups/${group.id}/embeds`);
   const problems: Diagnostic[] = [...cavity.problems];
   let stand = emptyCavity(cavitySet.name, cavity, kind);
   const layers: PouredLayer[] = [];
   const pours: Pour[] = [];
-  for (const step of plan.steps) {
-    const act = step.here(cavitySet.id);
-    if (!act) continue;
-    const first = step.cavitySets[0]!.id === cavitySet.id;
-    const own = first ? step.step.id : `${step.step.id}@${cavitySet.id}`;
+  for (const { act, own } of acts) {
     const done = doAct(act, stand, own, cavitySet);
     layers.push(...done.layers);
     pours.push(...done.pours);
     problems.push(...done.problems);
     stand = done.stand;
   }
-  const ofMould = mouldProblems(mould, kind, usedFor(plan, pours), `plan/groups/${group.id}/mouldId`);
-  problems.push(
-    ...ofMould.map((p) =>
-      p.level === 'note' ? p : { ...p, fixes: [...otherFace(plan, p), ...otherMoulds(plan, group)] }
-    )
-  );
   return { filled: { cavitySet, cavity, embeds, layers, pours, filledMl: inMould(stand) }, problems };
 }
 

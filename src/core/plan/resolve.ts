@@ -5,10 +5,19 @@ import type { Scale } from '../dosing';
 import { formulaOf, materials, type Base, type Colourant, type Formula } from '../material';
 import type { Mould } from '../mould';
 import { acts, type ActDefinition, type ActStep, type Trait } from '../pour';
-import { inPlan, type Diagnostic } from '../problem';
+import { Memo } from '../memo';
+import { inPlan, ok, type Diagnostic, type Result } from '../problem';
 import type { Vessel } from '../shelf/vessel';
 import { problemsOf } from '../validate';
-import { mixIdOf, type Cup, type Mix, type LearnedHistory, type Plan, type Step } from '../document';
+import {
+  mixIdOf,
+  type Amount,
+  type Cup,
+  type Mix,
+  type LearnedHistory,
+  type Plan,
+  type Step
+} from '../document';
 import { type Shelf } from '../shelf';
 import { cupDensity } from './cup-density';
 import { colourPaces, mixPaces } from './paces';
@@ -52,7 +61,7 @@ export const hasTrait = (own: ResolvedAct | undefined, trait: Trait): boolean =>
 /** A step with its act read, and where it is done. `here` says what is done in a cavity set; nothing where it is skipped. */
 export interface ResolvedStep {
   step: Step;
-  cavitySets: CavitySet[];
+  cavitySets: readonly CavitySet[];
   here(cavitySetId: string): ResolvedAct | undefined;
   /** The act as the plan has it, without variations; undefined where it could not be read. */
   own: ResolvedAct | undefined;
@@ -75,20 +84,30 @@ export interface ResolvedPlan {
   cavitySets: CavitySet[];
   steps: ResolvedStep[];
   problems: Diagnostic[];
+  /** What its stages came to before: they ask it first. */
+  memo: Memo;
 }
 
 /** Whether a tool can be used. */
 const holds = ({ condition }: { condition?: string | undefined }): boolean => condition !== 'broken';
 
-/** Looks everything up that a plan names. Never throws; what is not there is a problem where it is named. */
-export function resolve(plan: Plan, shelf: Shelf, learned: LearnedHistory = {}): ResolvedPlan {
+/**
+ * Looks everything up that a plan names. Never throws; what is not there is a problem where it is named.
+ * @param memo what was looked up before: what an edit leaves alone stays the very same thing
+ */
+export function resolve(
+  plan: Plan,
+  shelf: Shelf,
+  learned: LearnedHistory = {},
+  memo: Memo = new Memo()
+): ResolvedPlan {
   const problems: Diagnostic[] = [];
-  const colourants = byId(shelf.colourants);
-  const allVessels = byId(shelf.vessels.filter(holds));
-  const allScales = byId(shelf.scales);
-  const moulds = byId(shelf.moulds);
-  const allBases = byId(shelf.bases);
-  const mixes = mixesOf(plan, allBases, problems);
+  const colourants = memo.of('colourants', [shelf.colourants], () => byId(shelf.colourants));
+  const allVessels = memo.of('vessels', [shelf.vessels], () => byId(shelf.vessels.filter(holds)));
+  const allScales = memo.of('scales', [shelf.scales], () => byId(shelf.scales));
+  const moulds = memo.of('moulds', [shelf.moulds], () => byId(shelf.moulds));
+  const allBases = memo.of('bases', [shelf.bases], () => byId(shelf.bases));
+  const mixes = mixesOf(plan, allBases, { memo, problems });
   const scales = plan.bench.scaleIds.flatMap((id) => allScales.get(id) ?? []).filter(holds);
   const main = allScales.get(plan.bench.scaleIds[0] ?? '');
   if (!main || !holds(main)) {
@@ -96,10 +115,12 @@ export function resolve(plan: Plan, shelf: Shelf, learned: LearnedHistory = {}):
     const why = main ? `${main.name} is broken.` : 'No scale is chosen, or it is gone from the shelf.';
     problems.push(missing('scale', inPlan('bench', 'scaleIds'), why));
   }
-  const cups = cupsOf(plan, mixes, colourants, problems);
+  const cups = cupsOf(plan, mixes, colourants, { memo, problems });
   const cupOf = new Map(cups.map((c) => [c.cup.id, c]));
-  const { cavitySets, problems: stray } = cavitySetsOf(plan, moulds);
-  problems.push(...stray);
+  const split = memo.of('cavity sets', [plan.groups, idsOf(plan.steps), idsOf(plan.cups), moulds], () =>
+    cavitySetsOf(plan, moulds)
+  );
+  problems.push(...split.problems);
   const vessels = plan.bench.vesselIds.flatMap((id) => allVessels.get(id) ?? []).filter(holds);
   return {
     plan,
@@ -115,10 +136,19 @@ export function resolve(plan: Plan, shelf: Shelf, learned: LearnedHistory = {}):
     mixes,
     cups,
     cupOf,
-    cavitySets,
-    steps: plan.steps.map((step) => stepOf(step, plan, cavitySets, { problems, learned, cupOf })),
-    problems
+    cavitySets: split.cavitySets,
+    steps: stepsOf(plan, split.cavitySets, { learned, cupOf, memo, problems }),
+    problems,
+    memo
   };
+}
+
+const idsOf = (list: readonly { id: string }[]): string[] => list.map(({ id }) => id);
+
+/** Where what is found wrong goes, and what was looked up before. */
+interface Looking {
+  memo: Memo;
+  problems: Diagnostic[];
 }
 
 /** By id, in a Map: an id such as “constructor” is a key like any other. The first of two wins. */
@@ -141,21 +171,14 @@ function crept(formula: Formula, { creeps }: Mix): Formula {
 function mixesOf(
   plan: Plan,
   bases: ReadonlyMap<string, Base>,
-  problems: Diagnostic[]
+  { memo, problems }: Looking
 ): Map<string, ResolvedMix> {
   const found = new Map<string, ResolvedMix>();
   const said = new Set<string>();
   for (const mix of plan.mixes) {
     const base = bases.get(mix.baseId);
-    const mixed = base && asMixed(base, mix);
-    const formula = mixed && formulaOf(mixed);
-    if (base && mixed && formula?.ok)
-      found.set(mix.id, {
-        mix,
-        base,
-        formula: crept(formula.value, mix),
-        behaviour: behaviourIn(mix, mixed)
-      });
+    const formula = base && memo.of(`mix ${mix.id}`, [mix, base], () => mixFrom(mix, base));
+    if (formula?.ok) found.set(mix.id, formula.value);
     if (said.has(mix.baseId)) continue;
     said.add(mix.baseId);
     if (!base)
@@ -169,6 +192,14 @@ function mixesOf(
     else if (formula && !formula.ok) problems.push(formula.problem);
   }
   return found;
+}
+
+/** A mix with its base worked out, where that has a formula. */
+function mixFrom(mix: Mix, base: Base): Result<ResolvedMix> {
+  const mixed = asMixed(base, mix);
+  const formula = formulaOf(mixed);
+  if (!formula.ok) return formula;
+  return ok({ mix, base, formula: crept(formula.value, mix), behaviour: behaviourIn(mix, mixed) });
 }
 
 /** A card as a mix is made of it: without its fragrance where that goes into the cups. */
@@ -195,7 +226,7 @@ function cupsOf(
   plan: Plan,
   mixes: ReadonlyMap<string, ResolvedMix>,
   colourants: ReadonlyMap<string, Colourant>,
-  problems: Diagnostic[]
+  { memo, problems }: Looking
 ): ResolvedCup[] {
   const all = byId(plan.cups);
   const known = new Set(plan.mixes.map((m) => m.id));
@@ -212,20 +243,30 @@ function cupsOf(
     const parts = partsOf(cup, all, problems);
     const mix = mixes.get(mixId ?? firstMix(cup, all) ?? '');
     const doses = dosesOf(cup, colourants);
-    const scent = mix && mixId !== undefined ? scentOf(cup, mix) : undefined;
-    const coloured =
-      mix && mixId !== undefined ? [...colourPaces(mix.base, doses), ...(scent?.paces ?? [])] : [];
-    return {
-      cup,
-      ...(mix ? { mix: { ...mix, behaviour: paced(mix.behaviour, together(coloured)) } } : {}),
-      parts,
-      doses,
-      paces:
-        mix && mixId !== undefined ? [...mixPaces(mix.mix, asMixed(mix.base, mix.mix)), ...coloured] : [],
-      ...(scent ? { scent: scent.weighed } : {}),
-      fillers: fillersOf(cup)
-    };
+    return memo.of(`cup ${cup.id}`, [cup, parts, doses, mix], () => cupFrom(cup, { parts, doses, mix }));
   });
+}
+
+/** A cup with everything that it is made of found. */
+function cupFrom(
+  cup: Cup,
+  { parts, doses, mix }: Pick<ResolvedCup, 'parts' | 'doses'> & { mix: ResolvedMix | undefined }
+): ResolvedCup {
+  const fillers = fillersOf(cup);
+  if (!mix) return { cup, parts, doses, paces: [], fillers };
+  // A cup made of others has their mixes’ pace, and none of its own.
+  if (!('mix' in cup.from)) return { cup, mix, parts, doses, paces: [], fillers };
+  const scent = scentOf(cup, mix);
+  const coloured = [...colourPaces(mix.base, doses), ...(scent?.paces ?? [])];
+  return {
+    cup,
+    mix: { ...mix, behaviour: paced(mix.behaviour, together(coloured)) },
+    parts,
+    doses,
+    paces: [...mixPaces(mix.mix, asMixed(mix.base, mix.mix)), ...coloured],
+    ...(scent ? { scent: scent.weighed } : {}),
+    fillers
+  };
 }
 
 const fillersOf = ({ fillers = [] }: Cup): Filler[] =>
@@ -286,13 +327,38 @@ function firstMix(cup: Cup, all: ReadonlyMap<string, Cup>, depth = 0): string | 
 }
 
 /** What a step is read with: where its problems go, what the record knows, and the cups it may pour. */
-interface Known {
-  problems: Diagnostic[];
+interface Known extends Looking {
   learned: LearnedHistory;
   cupOf: ReadonlyMap<string, ResolvedCup>;
 }
 
-function stepOf(step: Step, plan: Plan, cavitySets: readonly CavitySet[], known: Known): ResolvedStep {
+/** Every step with its act read, each by itself. */
+function stepsOf(plan: Plan, cavitySets: readonly CavitySet[], known: Known): ResolvedStep[] {
+  const { memo, learned, cupOf } = known;
+  const [groups, cups] = [idsOf(plan.groups), idsOf(plan.cups)];
+  return plan.steps.map((step) => {
+    const sets = cavitySets.filter((s) => step.where.includes(s.group.id));
+    const densities = isByWeight(step, sets) ? cups.map((id) => cupDensity(cupOf.get(id)!, cupOf)) : [];
+    const usual = learned.hands?.get(step.act.kind);
+    const read = memo.of(`step ${step.id}`, [step, sets, groups, cups, densities, usual], () => {
+      const problems: Diagnostic[] = [];
+      return { step: stepOf(step, plan, sets, { ...known, problems }), problems };
+    });
+    known.problems.push(...read.problems);
+    return read.step;
+  });
+}
+
+/** Whether a step is given in grams, somewhere: then what its cups weigh decides how much it pours. */
+const isByWeight = ({ id, act }: Step, sets: readonly CavitySet[]): boolean =>
+  isWeight((act as { amount?: Partial<Amount> }).amount) ||
+  sets.some((s) =>
+    s.variations.some((v) => v.stepId === id && 'amount' in v.change && isWeight(v.change.amount))
+  );
+
+const isWeight = (amount: Partial<Amount> | undefined): boolean => amount?.kind === 'weight';
+
+function stepOf(step: Step, plan: Plan, sets: readonly CavitySet[], known: Known): ResolvedStep {
   const { problems } = known;
   const groups = new Set(plan.groups.map((g) => g.id));
   if (step.where.some((id) => !groups.has(id)))
@@ -309,7 +375,7 @@ function stepOf(step: Step, plan: Plan, cavitySets: readonly CavitySet[], known:
     problems.push(
       missing('cup', inPlan('steps', step.id, 'act'), 'This step pours a cup that is not in the plan.')
     );
-  const here = step.muted ? [] : cavitySets.filter((s) => step.where.includes(s.group.id));
+  const here = step.muted ? [] : sets;
   const varied = new Map(here.map((s) => [s.id, variedAct(own, s, cups)]));
   return { step, cavitySets: here, own, here: (cavitySetId) => varied.get(cavitySetId) };
 }

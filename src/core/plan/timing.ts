@@ -20,17 +20,30 @@ export function timingOf(
   filled: readonly FilledCavitySet[],
   allMixes: AllMixes
 ): Indexed {
+  const { memo, steps } = plan;
   const pouring = new Set(filled.flatMap((f) => f.pours.map((p) => p.stepId)));
+  const names = plan.cups.map(({ cup }) => cup.name);
+  const common = allMixes.common;
+  const mixes = [
+    ...splitMixes(plan, allMixes),
+    ...allMixes.cups.flatMap((w) => {
+      const parts = w.resolved.parts.map((p) => allMixes.cups.find((x) => x.cup.id === p.cupId)?.mixes);
+      return memo.of(`timed ${w.cup.id}`, [w, common, parts], () => cupMixes(w, allMixes));
+    })
+  ];
   return indexed({
     room: roomIn(plan.plan.bench),
-    steps: plan.steps.filter((s) => !s.step.muted).map((s) => timedStep(s, plan, pouring)),
-    pours: new Map(filled.flatMap((f) => f.pours.map((p) => [p.id, timedPour(p, f)] as const))),
-    mixes: new Map(
-      [...splitMixes(plan, allMixes), ...allMixes.cups.flatMap((w) => cupMixes(w, allMixes))].map((m) => [
-        m.mixId,
-        m
-      ])
+    steps: memo.of('timed steps', [steps, [...pouring], names], () =>
+      steps.filter((s) => !s.step.muted).map((s) => timedStep(s, plan, pouring))
     ),
+    pours: new Map(
+      filled.flatMap((f) =>
+        memo.of(`timed pours ${f.cavitySet.id}`, [f], () =>
+          f.pours.map((p) => [p.id, timedPour(p, f)] as const)
+        )
+      )
+    ),
+    mixes: new Map(mixes.map((m) => [m.mixId, m])),
     cavitySets: filled.map(({ cavitySet }) => ({
       id: cavitySet.id,
       groupId: cavitySet.group.id,

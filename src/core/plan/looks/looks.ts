@@ -78,6 +78,10 @@ function cupTint(cup: ResolvedCup, plan: ResolvedPlan): Tint {
   return parts.length ? { base: parts[0]!.tint.base, doses: theirs } : own;
 }
 
+/** The tint of a cup, worked out once while nothing changes of what it is made of. */
+const tintIn = (cup: ResolvedCup, plan: ResolvedPlan): Tint =>
+  plan.memo.of(`tint ${cup.cup.id}`, [cup, cup.parts.length ? plan.cups : []], () => cupTint(cup, plan));
+
 /** A cup's colour worked out: its curves, its looks, and the thickness it hides at, mm. */
 interface Coloured {
   optics: Optics;
@@ -142,8 +146,11 @@ const A_CUP = 50;
 
 /** Colours all cups of a plan; `mlOf` says how much stands in each once it is mixed, ml. */
 export function paletteOf(plan: ResolvedPlan, mlOf: (cupId: string) => number): Palette {
-  const tints = plan.cups.map((cup) => [cup.cup.id, cupTint(cup, plan)] as const);
-  const made = tints.map(([id, tint]) => [id, coloured(tint, mlOf(id) || A_CUP)] as const);
+  const tints = plan.cups.map((cup) => [cup.cup.id, tintIn(cup, plan)] as const);
+  const made = tints.map(([id, tint]) => {
+    const ml = mlOf(id) || A_CUP;
+    return [id, plan.memo.of(`colour ${id}`, [tint, ml], () => coloured(tint, ml))] as const;
+  });
   return {
     kinds: new Map(tints.map(([id, tint]) => [id, tint.base.kind])),
     optics: new Map(made.map(([id, c]) => [id, c.optics])),
@@ -168,7 +175,10 @@ export function* litInTurn(plan: Plan, shelf: Shelf): Generator<void> {
  * and `paletteOf` finds it.
  */
 export function* colouredInTurn(plan: ResolvedPlan): Generator<void> {
-  for (const cup of plan.cups) yield void deeply(cupTint(cup, plan));
+  for (const cup of plan.cups) {
+    const tint = tintIn(cup, plan);
+    yield void plan.memo.of(`deep ${cup.cup.id}`, [tint], () => deeply(tint));
+  }
 }
 
 /** How the nearest of some films looks, dry unless said, with the others and a pale wall behind it. Thickness in mm. */

@@ -1,6 +1,7 @@
 import { layerState } from '../../material';
 import type { Diagnostic } from '../../problem';
 import type { FilledCavitySet, PouredLayer } from '../fill';
+import { found } from '../found';
 import { leftAlone } from '../left-alone';
 import { hasTrait, type ResolvedPlan, type ResolvedStep } from '../resolve';
 import { roomIn } from '../room';
@@ -10,6 +11,14 @@ import { shortFill } from './short-fill';
 
 /** Layers deeper than the resin allows, layers laid on a wet one, and cavities left short. */
 export function layerProblems(plan: ResolvedPlan, filled: FilledCavitySet): Diagnostic[] {
+  const { id } = filled.cavitySet;
+  const steps = plan.steps.filter((s) => s.cavitySets.some((set) => set.id === id));
+  const cups = [...new Set(filled.layers.map((l) => l.cupId))].map((cupId) => plan.cupOf.get(cupId));
+  const looksAt = [filled, steps, cups, roomIn(plan.plan.bench)];
+  return found(plan.memo, `layers ${id}`, looksAt, () => inLayers(plan, filled));
+}
+
+function inLayers(plan: ResolvedPlan, filled: FilledCavitySet): Diagnostic[] {
   const problems: Diagnostic[] = [];
   let wet: PouredLayer | undefined;
   let told = false;

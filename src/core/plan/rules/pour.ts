@@ -1,4 +1,4 @@
-import type { Score } from '../../schedule';
+import type { DemouldWindow, Score } from '../../schedule';
 import { POUR_RULES, type CupFacts, type Done, type Sequence } from '../../pour/rules';
 import { emptyCavity, type CavityState } from '../../pour';
 import { layerState, materials } from '../../material';
@@ -8,11 +8,13 @@ import type { ComputedCup } from '../computed';
 import { rimOf } from '../../pattern/shapes/cavity-prism';
 import { freshId } from '../../edit/fresh-id';
 import { applyEdit } from '../../document/apply-edit';
-import type { Plan } from '../../document';
+import type { Plan, Step } from '../../document';
+import type { CavitySet } from '../cavity-sets';
+import { found } from '../found';
 import { lightness } from '../light-to-dark';
 import { withSecondBatch } from '../../edit/second-batch';
 import type { FilledCavitySet } from '../fill';
-import type { ResolvedPlan } from '../resolve';
+import type { ResolvedAct, ResolvedMix, ResolvedPlan } from '../resolve';
 import { roomIn } from '../room';
 
 /** Density from which a pigment sinks in a thin cup, g/ml: oxides and titanium white are near 4, organic ones under 2. */
@@ -35,8 +37,15 @@ export function pourProblems(
     return own;
   };
   return filled.flatMap((f) => {
-    const sequence = sequenceOf(plan, f, score, factsOf);
-    return POUR_RULES.flatMap((rule) => rule(sequence)).map((found) => batched(plan.plan, found));
+    const done = timesIn(plan, f, score);
+    const used = [...new Set(done.flatMap((d) => d.cups))];
+    const first = firstMix(plan, f);
+    const demould = score.demould.find((d) => d.groupId === f.cavitySet.group.id);
+    const looksAt = [f, done, used.map(factsOf), first, demould, roomIn(plan.plan.bench)];
+    return found(plan.memo, `pour ${f.cavitySet.id}`, looksAt, () => {
+      const sequence = sequenceOf(plan, f, { done, demould, first }, factsOf);
+      return POUR_RULES.flatMap((rule) => rule(sequence)).map((p) => batched(plan.plan, p));
+    });
   });
 }
 
@@ -54,24 +63,29 @@ function batched(plan: Plan, found: Diagnostic): Diagnostic {
   return { ...found, fixes };
 }
 
+/** What the first layer of a cavity is made of; where nothing is poured, the first mix of the plan. */
+const firstMix = (plan: ResolvedPlan, { layers }: FilledCavitySet): ResolvedMix | undefined =>
+  layers.flatMap((l) => plan.cupOf.get(l.cupId)?.mix ?? [])[0] ?? plan.mixes.values().next().value;
+
 function sequenceOf(
   plan: ResolvedPlan,
   { cavitySet, layers, embeds }: FilledCavitySet,
-  score: Score,
+  {
+    done,
+    demould: window,
+    first
+  }: { done: readonly Timed[]; demould: DemouldWindow | undefined; first: ResolvedMix | undefined },
   cup: (id: string) => CupFacts
 ): Sequence {
-  const first =
-    layers.flatMap((l) => plan.cupOf.get(l.cupId)?.mix ?? [])[0] ?? plan.mixes.values().next().value;
   const states = first?.behaviour.states.map((s) => s.state) ?? [];
   const apart = first ? layerState(first.base) : '';
-  const window = score.demould.find((d) => d.groupId === cavitySet.group.id);
   const cavity = cavityOf(cavitySet.kind, '');
   const rim = rimOf(cavitySet.kind.shape, widestArea(cavity.geometry));
   return {
     plan: plan.plan,
     name: cavitySet.name,
     groupId: cavitySet.group.id,
-    steps: stepsIn(plan, { cavitySet, embeds }, score),
+    steps: stepsIn(cavitySet, embeds, done),
     material: materials.find(first?.base.kind),
     finish: cavitySet.mould.finish,
     depth: cavity.depth,
@@ -109,33 +123,26 @@ function sequenceOf(
   };
 }
 
-/** Every step that is done in a cavity set, with when and on what. */
-function stepsIn(
-  plan: ResolvedPlan,
-  { cavitySet, embeds }: Pick<FilledCavitySet, 'cavitySet' | 'embeds'>,
-  score: Score
-): Done[] {
-  const cavity = withEmbeds(cavityOf(cavitySet.kind, ''), embeds, '');
-  let stand: CavityState = emptyCavity(cavitySet.name, cavity, cavitySet.kind);
-  return plan.steps.flatMap((step): Done[] => {
-    const here = step.here(cavitySet.id);
+/** A step as it is done in a cavity set, the cups it names, and when it is done by the score. */
+interface Timed extends Pick<Done, 'from' | 'to' | 'coloured' | 'closes'> {
+  step: Step;
+  here: ResolvedAct;
+  cups: readonly string[];
+}
+
+/** Every step that is done in a cavity set, with when it is done. */
+function timesIn(plan: ResolvedPlan, { cavitySet }: FilledCavitySet, score: Score): Timed[] {
+  return plan.steps.flatMap(({ step, here: inSet }): Timed[] => {
+    const here = inSet(cavitySet.id);
     if (!here) return [];
-    const level = stand.whole.level;
-    const applied = here.definition.apply(here.act, stand, here.step);
-    stand = applied.stand;
-    const blocks = score.blocks.filter(
-      (b) => b.stepId === step.step.id && (b.groupId === undefined || b.groupId === cavitySet.group.id)
-    );
     const cups = here.definition.cups(here.act);
+    const blocks = score.blocks.filter(
+      (b) => b.stepId === step.id && (b.groupId === undefined || b.groupId === cavitySet.group.id)
+    );
     const windows = score.windows.filter((w) => cups.includes(w.cupId));
     return [
       {
-        step: step.step,
-        definition: here.definition,
-        act: here.act,
-        traits: here.definition.traits?.(here.act) ?? [],
-        level,
-        ml: applied.draws.reduce((s, draw) => s + draw.ml, 0),
+        ...{ step, here, cups },
         ...(blocks.length
           ? { from: Math.min(...blocks.map((b) => b.from)), to: Math.max(...blocks.map((b) => b.to)) }
           : {}),
@@ -147,6 +154,25 @@ function stepsIn(
           : {})
       }
     ];
+  });
+}
+
+/** The same steps with what each is done on. */
+function stepsIn(cavitySet: CavitySet, embeds: FilledCavitySet['embeds'], done: readonly Timed[]): Done[] {
+  const cavity = withEmbeds(cavityOf(cavitySet.kind, ''), embeds, '');
+  let stand: CavityState = emptyCavity(cavitySet.name, cavity, cavitySet.kind);
+  return done.map(({ here, cups: _, ...own }): Done => {
+    const { level } = stand.whole;
+    const applied = here.definition.apply(here.act, stand, here.step);
+    stand = applied.stand;
+    return {
+      ...own,
+      definition: here.definition,
+      act: here.act,
+      traits: here.definition.traits?.(here.act) ?? [],
+      level,
+      ml: applied.draws.reduce((s, draw) => s + draw.ml, 0)
+    };
   });
 }
 

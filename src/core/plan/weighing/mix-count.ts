@@ -1,12 +1,12 @@
 import type { Allotment } from '../../batch';
+import type { Room } from '../../cure';
 import { grouped } from '../../grouped';
 import { EXOTHERM_LIMIT, materials } from '../../material';
 import { busyMinutes, cavitiesInHand, COLOUR_STIR_MINUTES, RESERVE, WEIGHING_MINUTES } from '../../schedule';
 import { HEADROOM, vesselFor, type Vessel } from '../../shelf/vessel';
 import type { Pour } from '../fill';
 import { cardsSafeMass, tooHot } from './safe-mass';
-import type { ResolvedMix, ResolvedPlan } from '../resolve';
-import { roomIn } from '../room';
+import type { ResolvedMix } from '../resolve';
 import { figure } from '../../quantity';
 
 /** More turns than this are not a plan any more. */
@@ -14,7 +14,7 @@ const MOST_MIXES = 60;
 
 /** What decides in how many turns a mix is made. */
 export interface MixCountCase {
-  plan: ResolvedPlan;
+  room: Room;
   mix: ResolvedMix;
   vessels: readonly Vessel[];
   /** Whole of it, in one: grams and ml. */
@@ -23,6 +23,8 @@ export interface MixCountCase {
   /** Its pours in order, and how many of its weighings come after the clock starts. */
   pours: readonly Allotment[];
   pourOf: ReadonlyMap<string, Pour>;
+  /** In which stretch between two waits each step is done. */
+  stretchOf: ReadonlyMap<string, number>;
   weighingsAfter: number;
   /** Cups coloured from it, where it is split. */
   cups: number;
@@ -86,8 +88,7 @@ export function mixCountFor(c: MixCountCase): MixCount {
   };
 }
 
-const windowOf = (c: MixCountCase, n: number) =>
-  c.mix.behaviour.pourUntil(Math.max(1, c.grams / n), roomIn(c.plan.plan.bench));
+const windowOf = (c: MixCountCase, n: number) => c.mix.behaviour.pourUntil(Math.max(1, c.grams / n), c.room);
 
 function vesselReason(c: MixCountCase): Reason[] {
   if (!c.vessels.length || vesselFor(c.ml, c.vessels)) return [];
@@ -102,10 +103,9 @@ function vesselReason(c: MixCountCase): Reason[] {
 
 function heatReason(c: MixCountCase, most: number): Reason[] {
   const { base } = c.mix;
-  const room = roomIn(c.plan.plan.bench);
-  if (!tooHot(c.mix, c.grams, room)) return [];
+  if (!tooHot(c.mix, c.grams, c.room)) return [];
   let n = 2;
-  while (n < most && tooHot(c.mix, c.grams / n, room)) n++;
+  while (n < most && tooHot(c.mix, c.grams / n, c.room)) n++;
   const safe = cardsSafeMass(base);
   const why =
     safe !== undefined
@@ -173,11 +173,6 @@ function handMinutes(c: MixCountCase, share: number): number {
 }
 
 /** Pours between gates: what lies beyond a gate is another wait, and is judged by the score. */
-function segmentsOf(c: MixCountCase): Allotment[][] {
-  const segments: Allotment[][] = [[]];
-  for (const { step } of c.plan.steps) {
-    if (step.gates.length) segments.push([]);
-    segments.at(-1)!.push(...c.pours.filter((p) => c.pourOf.get(p.pourId)?.stepId === step.id));
-  }
-  return segments.filter((s) => s.length);
-}
+const segmentsOf = (c: MixCountCase): Allotment[][] => [
+  ...grouped(c.pours, (p) => [`${c.stretchOf.get(c.pourOf.get(p.pourId)?.stepId ?? '')}`]).values()
+];

@@ -3,6 +3,7 @@ import { turnId } from '../../schedule';
 import { vesselFor, type Vessel } from '../../shelf/vessel';
 import type { Plan } from '../../document';
 import type { ResolvedCup, ResolvedMix } from '../resolve';
+import { roomIn } from '../room';
 import { mixCountFor, type MixCount } from './mix-count';
 import {
   bagLoss,
@@ -121,13 +122,14 @@ function countOf(
   const own = cup.cup.vesselId ?? mix.mix.vesselId;
   const vessels = own ? [work.plan.allVessels.get(own)].filter((v) => v !== undefined) : work.plan.vessels;
   return mixCountFor({
-    plan: work.plan,
+    room: roomIn(work.plan.plan.bench),
     mix: cup.mix ?? mix,
     vessels,
     grams: whole.balance.mixed,
     ml: whole.density > 0 ? whole.balance.mixed / whole.density : 0,
     pours,
     pourOf: work.pourOf,
+    stretchOf: work.stretchOf,
     weighingsAfter: whole.weighings.length - met,
     cups: 0,
     shotMl: shotOf(work, pours),

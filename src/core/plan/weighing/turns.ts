@@ -2,6 +2,7 @@ import { dealCavities, weighOutCup, type Allotment } from '../../batch';
 import { together } from '../../cure';
 import type { Pour } from '../fill';
 import type { ResolvedCup, ResolvedMix } from '../resolve';
+import { roomIn } from '../room';
 import { mixCountFor, type MixCount } from './mix-count';
 import { joined, orderOf, shotOf, wantedOf } from './one-mix';
 import { mlOf, poursOfCup, type WeighingContext } from './weighed';
@@ -124,7 +125,7 @@ function turnCount(
   const grams =
     wholes.reduce((s, w) => s + w.batch, 0) + here.reduce((s, c) => s + (c.cup.reserve ?? 0) / of, 0);
   return mixCountFor({
-    plan: work.plan,
+    room: roomIn(work.plan.plan.bench),
     mix: soonest(work, here) ?? mix,
     vessels: work.plan.vessels,
     grams,
@@ -132,6 +133,7 @@ function turnCount(
     // Every layer of every cavity, for the hands’ time with a common mix.
     pours,
     pourOf: work.pourOf,
+    stretchOf: work.stretchOf,
     weighingsAfter: wholes.reduce((s, w) => s + w.weighings.length, 0),
     cups: here.length,
     shotMl: shotOf(work, pours),

@@ -89,6 +89,8 @@ export interface WeighingContext {
   filled: readonly FilledCavitySet[];
   /** The sitting that a pour belongs to, from 1, where there is more than one; a mix belongs to one. */
   sittingOf: ReadonlyMap<string, number>;
+  /** In which stretch between two waits each step is done. */
+  stretchOf: ReadonlyMap<string, number>;
   /** What each cup of cups pours in each turn of the mix it is filled from. */
   compositePours: Map<string, Allotment[][]>;
 }
