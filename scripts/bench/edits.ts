@@ -1,7 +1,7 @@
 import { cards } from '../../demo/cards';
 import { tideline } from '../../demo/plans';
 import type { Step } from '../../src/core/document';
-import { computePlan, figuresOf, type Plan } from '../../src/core/plan';
+import { computePlan, figuresOf, Memo, type Plan } from '../../src/core/plan';
 import { inTurns, type Figure } from './figure';
 import { planOf } from '../lib/plan-of';
 
@@ -14,6 +14,9 @@ const steps = (plan: Plan, change: (step: Step, i: number) => Step): Plan => ({
   ...plan,
   steps: plan.steps.map(change)
 });
+
+/** Two moulds of the shelf that take each other's place. */
+const MOULDS = cards.moulds.slice(0, 2);
 
 /** Edits as a maker makes them, another one each round, by what is changed. */
 const EDITS: readonly [string, (plan: Plan, round: number) => Plan][] = [
@@ -36,6 +39,13 @@ const EDITS: readonly [string, (plan: Plan, round: number) => Plan][] = [
       )
   ],
   [
+    'a depth',
+    (p, n) =>
+      steps(p, (s, i) =>
+        i ? s : { ...s, act: { ...s.act, amount: { kind: 'deep', mm: 1 + (n % 9) / 10 } } }
+      )
+  ],
+  [
     'a cup',
     (p, n) => steps(p, (s, i) => (i ? s : { ...s, act: { ...s.act, cupId: p.cups[n % p.cups.length]!.id } }))
   ],
@@ -43,10 +53,22 @@ const EDITS: readonly [string, (plan: Plan, round: number) => Plan][] = [
   [
     'a number of moulds',
     (p, n) => ({ ...p, groups: p.groups.map((g, i) => (i ? g : { ...g, count: 2 + (n % 7) })) })
+  ],
+  [
+    'a mould',
+    (p, n) => ({
+      ...p,
+      groups: p.groups.map((g, i) =>
+        i ? g : { ...g, mouldId: MOULDS[n % 2]!.id, cavityId: MOULDS[n % 2]!.cavities[0]!.id }
+      )
+    })
   ]
 ];
 
-/** Figures after each kind of edit, beside all of them worked out anew; and the search for mends beside one reckoning. */
+/**
+ * Figures after each kind of edit, from what the plan came to before it, beside all of them worked out anew; and the search for
+ * mends beside one reckoning.
+ */
 export function editFigures(): Figure[] {
   const anew = (plan: Plan) => (round: number) =>
     figuresOf(structuredClone(EDITS[0]![1](plan, round)), structuredClone(cards));
@@ -54,11 +76,11 @@ export function editFigures(): Figure[] {
     [
       anew(tideline),
       anew(large),
-      ...EDITS.map(
-        ([, edit]) =>
-          (round: number) =>
-            figuresOf(edit(large, round), cards)
-      )
+      ...EDITS.map(([, edit]) => {
+        const memo = new Memo();
+        figuresOf(large, cards, {}, memo);
+        return (round: number) => figuresOf(edit(large, round), cards, {}, memo);
+      })
     ],
     ROUNDS
   );

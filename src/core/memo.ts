@@ -17,15 +17,15 @@ export class Memo {
   constructor(readonly before?: Memo) {}
 
   /**
-   * What `make` comes to, which must be a function of `from` alone. Where a later run comes to the same as the one before, the
-   * same value is answered, so that what is made of it need not be made again either.
+   * What `make` comes to, which must be a function of `from` alone. Where a later run comes to the same as the one before, or
+   * parts of it do, the very same values are answered, so that what is made of them need not be made again either.
    */
   of<T>(place: string, from: readonly unknown[], make: () => T): T {
     this.#used.add(place);
     const known = this.#kept.get(place) ?? this.before?.at(place);
     if (known && isAlike(known.from, from)) return known.made as T;
     const fresh = make();
-    const made = known && isAlike(known.made, fresh) ? (known.made as T) : fresh;
+    const made = known ? shared(known.made as T, fresh) : fresh;
     this.#kept.set(place, { from, made });
     return made;
   }
@@ -40,6 +40,19 @@ export class Memo {
     return this.#kept.get(place) ?? this.before?.at(place);
   }
 }
+
+/** A value with all of it that is as it was before in the place of what is alike: the whole, or the parts of a record or list. */
+function shared<T>(before: T, now: T): T {
+  if (isAlike(before, now)) return before;
+  if (Array.isArray(before) && Array.isArray(now))
+    return now.map((x: unknown, i) => (isAlike(before[i], x) ? (before[i] as unknown) : x)) as T;
+  if (!isPlain(before) || !isPlain(now)) return now;
+  const old = before;
+  return Object.fromEntries(Object.entries(now).map(([k, x]) => [k, isAlike(old[k], x) ? old[k] : x])) as T;
+}
+
+const isPlain = (x: unknown): x is Record<string, unknown> =>
+  typeof x === 'object' && x !== null && isRecord(x);
 
 /** Whether two values are the same, or plain data made of the same: lists, maps and records, however deep. All else by itself alone. */
 export function isAlike(a: unknown, b: unknown): boolean {

@@ -60,8 +60,36 @@ function areaPerGram(body: Body): number {
 
 const HORIZON = 7 * 24 * 60;
 
+/** What is integrated: how fast, which body, in which room, and how warm its parts were. */
+interface Integrated {
+  k0: number;
+  body: Body;
+  around: Room;
+  joinedAt: number;
+}
+
+/** A body's cure to its end. Its course is written down only for who asks for it: most want to know when a state begins. */
 function integrate(k0: number, body: Body, around: Room, joinedAt = celsiusAt(around)): CureCurve {
-  const roomAt = (minute: number) => celsiusAt(around, minute) + 273.15;
+  const of = { k0, body, around, joinedAt };
+  let course: CureMoment[] | undefined;
+  const written = () => {
+    if (!course) played(of, (course = [{ minute: 0, celsius: joinedAt, cured: START }]));
+    return course;
+  };
+  return {
+    ...played(of),
+    get course() {
+      return written();
+    },
+    reaches: (celsius) => crossing(written(), celsius)
+  };
+}
+
+/** @param course where its moments are written down */
+function played(
+  { k0, body, around, joinedAt }: Integrated,
+  course?: CureMoment[]
+): Pick<CureCurve, 'begins' | 'peakCelsius' | 'peakMinute'> {
   const loss = (60 * COOLING * areaPerGram(body)) / CAPACITY;
   const rate = (alpha: number, kelvin: number) =>
     k0 *
@@ -72,16 +100,19 @@ function integrate(k0: number, body: Body, around: Room, joinedAt = celsiusAt(ar
   let alpha = START;
   let kelvin = joinedAt + 273.15;
   let minute = 0;
-  let peak = { kelvin, minute: 0 };
-  const begins = { fresh: 0 } as Record<ResinState, number>;
-  for (const s of RESIN_STATES) begins[s.state] ??= Infinity;
-  const course: CureMoment[] = [{ minute: 0, celsius: joinedAt, cured: START }];
+  let [peakKelvin, peakMinute] = [kelvin, 0];
+  const begins = Object.fromEntries(
+    RESIN_STATES.map(({ state }) => [state, Infinity])
+  ) as CureCurve['begins'];
+  begins.fresh = 0;
+  // The first state that has not begun.
+  let coming = 1;
 
   // A big body is still heating when it is firm: go on to the peak.
   let rising = true;
   while (minute < HORIZON && (alpha < 0.8 || rising)) {
     const speed = rate(alpha, kelvin);
-    const room = roomAt(minute);
+    const room = celsiusAt(around, minute) + 273.15;
     const warming = (HEAT / CAPACITY) * speed - loss * (kelvin - room);
     // Steps small enough that neither the cure nor the temperature moves far within one.
     // None runs on past nightfall or dawn, where the room changes at once.
@@ -97,22 +128,18 @@ function integrate(k0: number, body: Body, around: Room, joinedAt = celsiusAt(ar
     const midSpeed = rate(midAlpha, midKelvin);
     const next = alpha + midSpeed * step;
     const nextKelvin = kelvin + ((HEAT / CAPACITY) * midSpeed - loss * (midKelvin - room)) * step;
-    for (const { state, from } of RESIN_STATES)
-      if (alpha < from && next >= from) begins[state] = minute + (step * (from - alpha)) / (next - alpha);
+    for (; coming < RESIN_STATES.length && next >= RESIN_STATES[coming]!.from; coming++) {
+      const { state, from } = RESIN_STATES[coming]!;
+      begins[state] = minute + (step * (from - alpha)) / (next - alpha);
+    }
     rising = nextKelvin > kelvin + SETTLED * step;
     minute += step;
     alpha = next;
     kelvin = nextKelvin;
-    course.push({ minute, celsius: kelvin - 273.15, cured: alpha });
-    if (kelvin > peak.kelvin) peak = { kelvin, minute };
+    course?.push({ minute, celsius: kelvin - 273.15, cured: alpha });
+    if (kelvin > peakKelvin) [peakKelvin, peakMinute] = [kelvin, minute];
   }
-  return {
-    begins,
-    peakCelsius: peak.kelvin - 273.15,
-    peakMinute: peak.minute,
-    course,
-    reaches: (celsius) => crossing(course, celsius)
-  };
+  return { begins, peakCelsius: peakKelvin - 273.15, peakMinute };
 }
 
 /** When a course first reaches a temperature, between two of its moments by their line; infinity where it never does. */

@@ -43,7 +43,7 @@ import { rowOf } from './order-row';
 import { sittingsOf } from './sittings';
 import { timingOf } from './timing';
 import { sumBalances, summed, totalsOf } from './weighing/totals';
-import { weigh } from './weigh';
+import { placeOf, weigh } from './weigh';
 import type { CupInMixes, AllMixes } from './weighing/weighed';
 
 const LEVELS = { stop: 0, warn: 1, note: 2 } as const;
@@ -130,18 +130,16 @@ function* unprovenInTurn(
   yield;
   const { allMixes, palette, cups, groups, order, timed } = yield* workedInTurn(plan, filled, losses);
   const { sequence, late, starts, ...score } = timed;
-  const stocked = stockedWeighings(allMixes);
-  const letDowns = letDownsOf(plan, stocked);
-  const totals = totalsOf(cups.map(totalled), allMixes.common, document.groups);
-  const yields = yieldOf(document, totals.pieces, learned);
-  const taken = takenBy(stocked, letDowns, poursInAll(yields));
+  const { letDowns, totals, yields, taken } = takenIn(plan, allMixes, cups);
   const stock = stockAndCost(document, { lots: shelf.lots, learned }, taken, {
     pieces: totals.pieces,
     order: yields
   });
   yield;
   const row = rowOf(plan, filled, allMixes, yields);
-  const pairs = touchingPairs(plan, groups, palette);
+  const pairs = memo.of('pairs', [groups, plan.cups, palette.looks], () =>
+    touchingPairs(plan, groups, palette)
+  );
   const craft = craftOf(plan, allMixes, filled);
   yield;
   const problems = diagnose({ plan, filled, allMixes, cups, groups, pairs, needs: stock.needs, score });
@@ -218,10 +216,10 @@ function weighedIn(
   plan: ResolvedPlan,
   filled: readonly FilledCavitySet[],
   losses: Computed['losses'],
-  sittingOf?: ReadonlyMap<string, number>
+  sittingOf: ReadonlyMap<string, number> = new Map()
 ): { allMixes: AllMixes; timing: Indexed } {
   const allMixes = weigh(plan, filled, losses, sittingOf);
-  return { allMixes, timing: timingOf(plan, filled, allMixes) };
+  return { allMixes, timing: timingOf(plan, filled, allMixes, placeOf(sittingOf)) };
 }
 
 /** The sitting of each pour by a first score; none where nothing waits for anything. */
@@ -229,14 +227,32 @@ function sittingsIn(plan: ResolvedPlan, timing: Indexed): Map<string, number> {
   const waits = timing.steps.some((s) => s.gates.length > 0 || s.unattended > 0 || s.demoulds);
   if (!plan.scales.length || !waits) return new Map();
   const order = plan.cups.map((c) => c.cup.id);
-  return plan.memo.of('sittings', [madeOf(timing), order], () =>
+  return plan.memo.of('sittings', [timing, order], () =>
     sittingsOf(scoreOf(sequenceOf(timing, order), timing), timing)
   );
 }
 
+/** What is weighed in all, and what that takes from the shelf. */
+function takenIn(plan: ResolvedPlan, allMixes: AllMixes, cups: readonly ComputedCup[]) {
+  const { memo, plan: document, learned } = plan;
+  const { common } = allMixes;
+  const stocked = memo.of('stocked', [allMixes.cups, common], () => stockedWeighings(allMixes));
+  const { mixes, colourants, scales } = plan;
+  const letDowns = memo.of('let-downs', [stocked, mixes, colourants, scales, document.letDowns], () =>
+    letDownsOf(plan, stocked)
+  );
+  const totals = memo.of('totals', [cups, common, document.groups], () =>
+    totalsOf(cups.map(totalled), common, document.groups)
+  );
+  const yields = yieldOf(document, totals.pieces, learned);
+  const pours = poursInAll(yields);
+  const taken = memo.of('taken', [stocked, letDowns, pours], () => takenBy(stocked, letDowns, pours));
+  return { stocked, letDowns, totals, yields, taken };
+}
+
 /** Worst first, mixes before layers; otherwise in the order they were found. What holds in several groups is said once. */
 function ranked(problems: readonly Diagnostic[]): Diagnostic[] {
-  const once = new Map(problems.map((p) => [[p.code, p.path, p.sentence].join('\n'), p]));
+  const once = new Map(problems.map((p) => [`${p.code}\n${p.path}\n${p.sentence}`, p]));
   return [...once.values()].sort((a, b) => LEVELS[a.level] - LEVELS[b.level] || rankOf(a) - rankOf(b));
 }
 
@@ -276,19 +292,11 @@ type Timed = Score & { sequence: SequenceItem[]; late: Diagnostic[]; starts: Sta
 
 /** The sequence and its score; nothing while there is no scale to weigh on. */
 function timed(plan: ResolvedPlan, timing: Indexed, colouring: readonly string[]): Timed {
-  const { problems, ...played } = plan.memo.of(
-    'score',
-    [madeOf(timing), colouring, plan.scales.length > 0],
-    () => playedOf(plan, timing, colouring)
+  const { problems, ...played } = plan.memo.of('score', [timing, colouring, plan.scales.length > 0], () =>
+    playedOf(plan, timing, colouring)
   );
   return { ...played, late: secondBatches(plan, dropFirst(plan, played, problems)) };
 }
-
-/** What a timing is made of, without what only looks things up in it. */
-const madeOf = ({ room, steps, pours, mixes, cavitySets }: Indexed): unknown[] => [
-  ...[room, steps, cavitySets],
-  ...[pours, mixes]
-];
 
 function playedOf(plan: ResolvedPlan, timing: Indexed, colouring: readonly string[]) {
   const starts = startsOf(timing);

@@ -1,5 +1,6 @@
 import type { Diagnostic } from '../problem';
 import { found } from './found';
+import { roomIn } from './room';
 import type { Score } from '../schedule';
 import type { Need } from '../shelf/stock';
 import type { ComputedCup } from './computed';
@@ -47,7 +48,9 @@ export function diagnose({
   score
 }: DiagnosedPlan): Diagnostic[] {
   const colours = new Map(cups.map((c) => [c.cupId, c.colour]));
-  const { memo, colourants, allBases, scales } = plan;
+  const { memo, colourants, allBases, scales, mixes } = plan;
+  const played = [score.blocks, score.windows];
+  const bench = [scales, roomIn(plan.plan.bench)];
   return [
     ...plan.cups.flatMap((c) =>
       found(memo, `recipe ${c.cup.id}`, [c, colourants, allBases], () => recipeProblems(c, plan))
@@ -57,14 +60,18 @@ export function diagnose({
     ),
     ...cupsUnpoured(plan),
     ...splitMixProblems(allMixes, plan),
-    ...mixProblems(plan, allMixes, filled, score),
+    ...found(memo, 'mixes', [mixes, allMixes.cups, allMixes.common, played, filled, bench], () =>
+      mixProblems(plan, allMixes, filled, score)
+    ),
     ...filled.flatMap((f) => layerProblems(plan, f)),
     ...pourProblems(plan, filled, score, new Map(cups.map((c) => [c.cupId, c]))),
-    ...(plan.scales.length ? contrastProblems(pairs, plan) : []),
-    ...dominanceProblems(plan, cups, groups),
+    ...found(memo, 'contrast', [pairs, plan.cups, scales], () =>
+      plan.scales.length ? contrastProblems(pairs, plan) : []
+    ),
+    ...found(memo, 'white', [cups, groups], () => dominanceProblems(plan, cups, groups)),
     ...needProblems(needs),
     ...injectorProblems(plan, filled),
     ...residueProblems(plan, filled, colours),
-    ...sharedMoulds(filled, score)
+    ...found(memo, 'moulds', [filled, played, score.demould], () => sharedMoulds(filled, score))
   ];
 }

@@ -1,10 +1,11 @@
 import { materials } from '../material';
 import type { Look } from '../colour';
+import type { Memo } from '../memo';
 import { footprintOf, widestArea, type Cavity, type Footprint, type Zone } from '../mould';
 import type { Cup } from '../document';
 import type { FilledCavitySet, PouredLayer } from './fill';
 import { leftAlone } from './left-alone';
-import { seenThrough, type Palette } from './looks/looks';
+import { seenThrough, untilHidden, type Palette } from './looks/looks';
 import type { ResolvedPlan } from './resolve';
 import { roomIn } from './room';
 import { swirlShares, wetRuns } from './looks/swirl';
@@ -104,7 +105,7 @@ function drawnGroup(
     filled: cavity.capacity > 0 ? filledMl / cavity.capacity : 0,
     layers: layers.map((layer, i) => ({
       ...layer,
-      ...seen(filled, i, palette),
+      ...seen(plan.memo, filled, i, palette),
       letter: plan.cupOf.get(layer.cupId)!.cup.letter,
       hatch: plan.cupOf.get(layer.cupId)!.cup.hatch,
       gated: alone.has(layer.stepId),
@@ -116,17 +117,21 @@ function drawnGroup(
 }
 
 /** What one layer looks like from either face, with what lies behind it there. */
-function seen({ layers }: FilledCavitySet, i: number, palette: Palette) {
+function seen(memo: Memo, { cavitySet, layers }: FilledCavitySet, i: number, palette: Palette) {
   const layer = layers[i]!;
   const film = (l: PouredLayer) => ({ cupId: l.cupId, mm: l.to - l.from });
   const own = (l: PouredLayer) => !l.chamber || l.chamber.id === layer.chamber?.id;
-  const above = layers
-    .slice(i + 1)
-    .filter(own)
-    .map(film);
-  const below = layers.slice(0, i).filter(own).map(film).reverse();
-  const look = seenThrough([film(layer), ...above], palette);
-  return { look, colour: look.hex, openColour: seenThrough([film(layer), ...below], palette).hex };
+  const above = layers.slice(i + 1).filter(own);
+  const below = layers.slice(0, i).filter(own).reverse();
+  const through = (side: string, behind: readonly PouredLayer[]): Look => {
+    const films = untilHidden([film(layer), ...behind.map(film)], palette);
+    const looks = films.map((f) => [f.mm, palette.optics.get(f.cupId)]);
+    const place = `look ${cavitySet.id} ${i} ${side}`;
+    const nearest = [palette.kinds.get(layer.cupId), palette.inks.has(layer.cupId)];
+    return memo.of(place, [looks, nearest], () => seenThrough(films, palette));
+  };
+  const look = through('from below', above);
+  return { look, colour: look.hex, openColour: through('from above', below).hex };
 }
 
 /**

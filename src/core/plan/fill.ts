@@ -26,6 +26,12 @@ export interface Pour {
 /** A layer and the pour it came from. */
 export type PouredLayer = CavityLayer & { pourId: string };
 
+/** How high a cavity stands before an act, mm, and what the act brings, ml. */
+export interface Level {
+  level: number;
+  ml: number;
+}
+
 /** The cavities of a cavity set after all their steps. */
 export interface FilledCavitySet {
   cavitySet: CavitySet;
@@ -34,6 +40,8 @@ export interface FilledCavitySet {
   embeds: readonly SolidEmbed[];
   layers: PouredLayer[];
   pours: Pour[];
+  /** What each act that is done in it finds there, and what it brings. */
+  levels: Level[];
   /** Volume in one cavity at the end, ml; without what is piped onto the piece once it is out. */
   filledMl: number;
 }
@@ -105,14 +113,16 @@ function playedIn(
   let stand = emptyCavity(cavitySet.name, cavity, kind);
   const layers: PouredLayer[] = [];
   const pours: Pour[] = [];
+  const levels: Level[] = [];
   for (const { act, own } of acts) {
     const done = doAct(act, stand, own, cavitySet);
+    levels.push({ level: stand.whole.level, ml: done.drawnMl });
     layers.push(...done.layers);
     pours.push(...done.pours);
     problems.push(...done.problems);
     stand = done.stand;
   }
-  return { filled: { cavitySet, cavity, embeds, layers, pours, filledMl: inMould(stand) }, problems };
+  return { filled: { cavitySet, cavity, embeds, layers, pours, levels, filledMl: inMould(stand) }, problems };
 }
 
 /** What lies in the mould itself, ml: what was piped onto the piece outside it is not in it. */
@@ -144,7 +154,8 @@ function doAct(here: ResolvedAct, stand: CavityState, own: string, cavitySet: Ca
     pourId: pours.find((p) => p.cupId === layer.cupId)?.id ?? own
   }));
   const problems = [...after.problems, ...(definition.rules?.(act, stand, step) ?? [])];
-  return { stand: after.stand, layers, pours, problems };
+  const drawnMl = after.draws.reduce((s, draw) => s + draw.ml, 0);
+  return { stand: after.stand, layers, pours, drawnMl, problems };
 }
 
 /** What the moulds of a plan must bear: the heat of a melted base, and a face that is seen through or not. */

@@ -1,5 +1,6 @@
 export { Plan, PlanFile } from './read';
 export { computePlan, figuresInTurn, figuresOf, provingInTurn } from './compute';
+export { Memo } from '../memo';
 export type { Computed, ComputedBase, ComputedCup } from './computed';
 export type { CommonMix, CupMix } from './weighing/weighed';
 export type { ComputedGroup, ComputedLayer } from './draw';

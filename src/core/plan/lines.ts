@@ -16,31 +16,49 @@ export function linesOf(
   groups: readonly ComputedGroup[],
   bagged: Bagged
 ): StepLine[] {
-  const nameOf = (id: string) => nameOfCup(plan.cupOf.get(id));
+  const setsIn = new Map(filled.map((f) => [f.cavitySet.id, f]));
+  const drawn = new Map(groups.map((g) => [g.cavitySetId, g]));
+  const named = plan.cups.map(({ cup }) => [cup.letter, cup.name]);
+  const names = plan.memo.of('names of cups', [named], () => named);
   return plan.steps.map((step) => {
-    const { own, cavitySets } = step;
-    const cavities = [...new Set(cavitySets.map((s) => s.group.name))].join(' and ');
-    const names = { cup: nameOf, part: partOf(plan, cavitySets), cavities };
-    const words = own ? stepWords(own, names) : { ...UNREAD, line: `${step.step.act.kind}?` };
-    const { line, act, rest, hint, confirm } = words;
-    // Beside a cup's own mark its name is enough.
-    const { title, where } = own
-      ? own.definition.words(own.act, { ...names, cup: (id) => plan.cupOf.get(id)?.cup.name ?? 'a cup' })
-      : { title: line, where: undefined };
-    const bag = own && bagWords(own, step.step.id, bagged);
-    const measures = [measuresOf(step, filled, groups), bag].filter(Boolean).join(' · ') || undefined;
-    return {
-      stepId: step.step.id,
-      line,
-      title,
-      ...(where ? { where } : {}),
-      act,
-      rest,
-      hint: withNote(hint, step.step.note),
-      confirm,
-      ...(measures === undefined ? {} : { measures })
-    };
+    const first = step.cavitySets[0]?.id ?? '';
+    const bag = step.own && bagWords(step.own, step.step.id, bagged);
+    const inside = { filled: setsIn.get(first), group: drawn.get(first), bag };
+    const from = [step, names, plan.colourants, inside];
+    return plan.memo.of(`line ${step.step.id}`, from, () => lineOf(step, plan, inside));
   });
+}
+
+/** What one step is done in, as its words need it: the first of its cavities, and its piping bag. */
+interface Inside {
+  filled: FilledCavitySet | undefined;
+  group: ComputedGroup | undefined;
+  bag: string | undefined;
+}
+
+function lineOf(step: ResolvedStep, plan: ResolvedPlan, inside: Inside): StepLine {
+  const { own, cavitySets } = step;
+  const cavities = [...new Set(cavitySets.map((s) => s.group.name))].join(' and ');
+  const nameOf = (id: string) => nameOfCup(plan.cupOf.get(id));
+  const names = { cup: nameOf, part: partOf(plan, cavitySets), cavities };
+  const words = own ? stepWords(own, names) : { ...UNREAD, line: `${step.step.act.kind}?` };
+  const { line, act, rest, hint, confirm } = words;
+  // Beside a cup's own mark its name is enough.
+  const { title, where } = own
+    ? own.definition.words(own.act, { ...names, cup: (id) => plan.cupOf.get(id)?.cup.name ?? 'a cup' })
+    : { title: line, where: undefined };
+  const measures = [measuresOf(step, inside), inside.bag].filter(Boolean).join(' · ') || undefined;
+  return {
+    stepId: step.step.id,
+    line,
+    title,
+    ...(where ? { where } : {}),
+    act,
+    rest,
+    hint: withNote(hint, step.step.note),
+    confirm,
+    ...(measures === undefined ? {} : { measures })
+  };
 }
 
 /** What a step warns of, and beside it what the maker noted: a note never takes its place. */
@@ -50,14 +68,10 @@ const withNote = (hint: string, note: string | undefined): string =>
 /** What a step's pour comes to in the first of the cavities it is done in. */
 function measuresOf(
   { step, own, cavitySets }: ResolvedStep,
-  filled: readonly FilledCavitySet[],
-  groups: readonly ComputedGroup[]
+  { filled: inside, group }: Inside
 ): string | undefined {
   const [cavitySet] = cavitySets;
-  const inside = filled.find((f) => f.cavitySet.id === cavitySet?.id);
-  const layers = groups
-    .find((g) => g.cavitySetId === cavitySet?.id)
-    ?.layers.filter((l) => l.stepId === step.id);
+  const layers = group?.layers.filter((l) => l.stepId === step.id);
   if (!own?.definition.measures || !inside || !cavitySet || !layers?.length) return undefined;
   const { geometry, depth } = inside.cavity;
   const rim = rimOf(cavitySet.kind.shape, widestArea(geometry));

@@ -335,17 +335,21 @@ interface Known extends Looking {
 /** Every step with its act read, each by itself. */
 function stepsOf(plan: Plan, cavitySets: readonly CavitySet[], known: Known): ResolvedStep[] {
   const { memo, learned, cupOf } = known;
-  const [groups, cups] = [idsOf(plan.groups), idsOf(plan.cups)];
+  const groups = memo.of('ids of groups', [idsOf(plan.groups)], () => idsOf(plan.groups));
+  const cups = memo.of('ids of cups', [idsOf(plan.cups)], () => idsOf(plan.cups));
   return plan.steps.map((step) => {
     const sets = cavitySets.filter((s) => step.where.includes(s.group.id));
     const densities = isByWeight(step, sets) ? cups.map((id) => cupDensity(cupOf.get(id)!, cupOf)) : [];
     const usual = learned.hands?.get(step.act.kind);
-    const read = memo.of(`step ${step.id}`, [step, sets, groups, cups, densities, usual], () => {
-      const problems: Diagnostic[] = [];
-      return { step: stepOf(step, plan, sets, { ...known, problems }), problems };
-    });
-    known.problems.push(...read.problems);
-    return read.step;
+    const { hands, note } = step;
+    const act = memo.of(`act ${step.id}`, [step.act, hands, note, usual, cups, densities], () =>
+      readAct(step, known)
+    );
+    const made = memo.of(`step ${step.id}`, [step, act, sets, groups, cups], () =>
+      stepOf(step, act.own, sets, { groups: new Set(groups), cups: new Set(cups) })
+    );
+    known.problems.push(...made.strayed, ...act.problems, ...made.problems);
+    return made.step;
   });
 }
 
@@ -358,47 +362,47 @@ const isByWeight = ({ id, act }: Step, sets: readonly CavitySet[]): boolean =>
 
 const isWeight = (amount: Partial<Amount> | undefined): boolean => amount?.kind === 'weight';
 
-function stepOf(step: Step, plan: Plan, sets: readonly CavitySet[], known: Known): ResolvedStep {
-  const { problems } = known;
-  const groups = new Set(plan.groups.map((g) => g.id));
-  if (step.where.some((id) => !groups.has(id)))
-    problems.push(
-      missing(
-        'group',
-        inPlan('steps', step.id, 'where'),
-        'This step names cavities that are not in the plan.'
-      )
-    );
-  const own = readAct(step, known);
-  const cups = new Set(plan.cups.map((c) => c.id));
-  if (own?.definition.cups(own.act).some((id) => !cups.has(id)))
-    problems.push(
-      missing('cup', inPlan('steps', step.id, 'act'), 'This step pours a cup that is not in the plan.')
-    );
+/** A step where it is done: what it names that is not there is said. */
+function stepOf(
+  step: Step,
+  own: ResolvedAct | undefined,
+  sets: readonly CavitySet[],
+  { groups, cups }: { groups: ReadonlySet<string>; cups: ReadonlySet<string> }
+): { step: ResolvedStep; strayed: Diagnostic[]; problems: Diagnostic[] } {
+  const strayed = step.where.every((id) => groups.has(id))
+    ? []
+    : [
+        missing(
+          'group',
+          inPlan('steps', step.id, 'where'),
+          'This step names cavities that are not in the plan.'
+        )
+      ];
+  const problems = own?.definition.cups(own.act).some((id) => !cups.has(id))
+    ? [missing('cup', inPlan('steps', step.id, 'act'), 'This step pours a cup that is not in the plan.')]
+    : [];
   const here = step.muted ? [] : sets;
   const varied = new Map(here.map((s) => [s.id, variedAct(own, s, cups)]));
-  return { step, cavitySets: here, own, here: (cavitySetId) => varied.get(cavitySetId) };
+  const done = { step, cavitySets: here, own, here: (cavitySetId: string) => varied.get(cavitySetId) };
+  return { step: done, strayed, problems };
 }
 
 /** Reads a step's act by its own definition; one that is unknown or ill formed is said and left out. */
-function readAct(step: Step, { problems, learned, cupOf }: Known): ResolvedAct | undefined {
+function readAct(step: Step, { learned, cupOf }: Known): { own?: ResolvedAct; problems: Diagnostic[] } {
   const about = inPlan('steps', step.id, 'act');
   const definition = acts.find(step.act.kind);
   if (!definition) {
-    problems.push({
+    const unknown: Diagnostic = {
       code: 'act-unknown',
       level: 'stop',
       ...about,
       sentence: `This version knows no act “${step.act.kind}”.`,
       mend: 'Take the step out, or choose another act for it.'
-    });
-    return undefined;
+    };
+    return { problems: [unknown] };
   }
   const read = acts.readBy(definition, step.act);
-  if (!read.success) {
-    problems.push(...problemsOf(read.error, about.path).map((p) => ({ ...about, ...p })));
-    return undefined;
-  }
+  if (!read.success) return { problems: problemsOf(read.error, about.path).map((p) => ({ ...about, ...p })) };
   // The maker's own minutes win; the record's median over what is usual.
   const usual = learned.hands?.get(step.act.kind);
   const hands = step.hands ?? (usual ? { each: usual.each } : undefined);
@@ -407,7 +411,7 @@ function readAct(step: Step, { problems, learned, cupOf }: Known): ResolvedAct |
     return cup ? cupDensity(cup, cupOf) : 0;
   };
   const at: ActStep = { stepId: step.id, hands, note: step.note, density };
-  return { definition, act: read.data, step: at };
+  return { own: { definition, act: read.data, step: at }, problems: [] };
 }
 
 /** The act as a cavity set's variation has it; undefined where the cavity set leaves it out, or where its cup is gone. */

@@ -14,11 +14,15 @@ import { hasTrait, type ResolvedMix, type ResolvedPlan, type ResolvedStep } from
 import type { CupInMixes, AllMixes } from './weighing/weighed';
 import { roomIn } from './room';
 
-/** What a score is played from: steps, pours and mixes with their minutes and materials. */
+/**
+ * What a score is played from: steps, pours and mixes with their minutes and materials.
+ * @param place of several in one reckoning, which
+ */
 export function timingOf(
   plan: ResolvedPlan,
   filled: readonly FilledCavitySet[],
-  allMixes: AllMixes
+  allMixes: AllMixes,
+  place: string
 ): Indexed {
   const { memo, steps } = plan;
   const pouring = new Set(filled.flatMap((f) => f.pours.map((p) => p.stepId)));
@@ -28,28 +32,34 @@ export function timingOf(
     ...splitMixes(plan, allMixes),
     ...allMixes.cups.flatMap((w) => {
       const parts = w.resolved.parts.map((p) => allMixes.cups.find((x) => x.cup.id === p.cupId)?.mixes);
-      return memo.of(`timed ${w.cup.id}`, [w, common, parts], () => cupMixes(w, allMixes));
+      return memo.of(`timed ${w.cup.id} ${place}`, [w, common, parts], () => cupMixes(w, allMixes));
     })
   ];
-  return indexed({
+  const timing = {
     room: roomIn(plan.plan.bench),
     steps: memo.of('timed steps', [steps, [...pouring], names], () =>
       steps.filter((s) => !s.step.muted).map((s) => timedStep(s, plan, pouring))
     ),
-    pours: new Map(
-      filled.flatMap((f) =>
-        memo.of(`timed pours ${f.cavitySet.id}`, [f], () =>
-          f.pours.map((p) => [p.id, timedPour(p, f)] as const)
-        )
+    pours: filled.map((f) =>
+      memo.of(`timed pours ${f.cavitySet.id}`, [f], () =>
+        f.pours.map((p) => [p.id, timedPour(p, f)] as const)
       )
     ),
-    mixes: new Map(mixes.map((m) => [m.mixId, m])),
+    mixes,
     cavitySets: filled.map(({ cavitySet }) => ({
       id: cavitySet.id,
       groupId: cavitySet.group.id,
       name: cavitySet.group.name
     }))
-  });
+  };
+  // Looked up by all that is played: the very same thing as long as nothing in it changes.
+  return memo.of(`timing ${place}`, [timing], () =>
+    indexed({
+      ...timing,
+      pours: new Map(timing.pours.flat()),
+      mixes: new Map(mixes.map((m) => [m.mixId, m]))
+    })
+  );
 }
 
 const materialOf = ({ base, behaviour, formula }: ResolvedMix): MixMaterial => ({

@@ -33,7 +33,8 @@ export function weigh(
   const pourOf = new Map(all.map((p) => [p.id, p]));
   const compositePours = new Map<string, Allotment[][]>();
   const stretchOf = stretchesOf(plan);
-  const work = { plan, losses, demands, filled, pourOf, sittingOf, stretchOf, compositePours };
+  const place = placeOf(sittingOf);
+  const work = { plan, losses, demands, filled, pourOf, sittingOf, stretchOf, compositePours, place };
   const allMixes = new Map<string, CupInMixes>();
   const common: CommonMix[] = [];
   for (const mix of plan.mixes.values()) {
@@ -51,6 +52,10 @@ export function weigh(
     );
   return { cups: plan.cups.map((c) => allMixes.get(c.cup.id) ?? leftUnmixed(c)), common };
 }
+
+/** Where in a reckoning all is weighed: as if in one sitting, or each mix for its own. */
+export const placeOf = (sittingOf: ReadonlyMap<string, number>): string =>
+  sittingOf.size ? 'in sittings' : 'at once';
 
 /** What every weighing of a plan is made of: its scales, vessels and losses, and the room. */
 const atBench = ({ plan, losses }: WeighingContext): unknown[] => [
@@ -70,7 +75,7 @@ function weighedOnce(work: WeighingContext, mix: ResolvedMix, cup: ResolvedCup):
     ...[mix, cup, pours, bagLoss(work.losses, work.plan, cup.cup.id), atBench(work)],
     pours.map((p) => [work.sittingOf.get(p.id), work.stretchOf.get(p.stepId)])
   ];
-  return work.plan.memo.of(`weigh ${cup.cup.id}`, from, () => oneCup(work, mix, cup));
+  return work.plan.memo.of(`weigh ${cup.cup.id} ${work.place}`, from, () => oneCup(work, mix, cup));
 }
 
 /** A mix that is split into cups, likewise; what its turns pour of cups made of others is written down each time. */
@@ -78,7 +83,7 @@ function splitOnce(work: WeighingContext, mix: ResolvedMix, cups: readonly Resol
   const { plan, demands, filled, sittingOf, stretchOf, losses } = work;
   const bags = cups.map((c) => bagLoss(losses, plan, c.cup.id));
   const from = [mix, cups, demands, filled, sittingOf, stretchOf, bags, plan.colourants, atBench(work)];
-  const { made, compositePours } = plan.memo.of(`split ${mix.mix.id}`, from, () => {
+  const { made, compositePours } = plan.memo.of(`split ${mix.mix.id} ${work.place}`, from, () => {
     const own = { ...work, compositePours: new Map<string, Allotment[][]>() };
     return { made: splitMix(own, mix, cups), compositePours: own.compositePours };
   });

@@ -1,6 +1,6 @@
 import { applyEdit } from '$core/document/apply-edit';
 import { merge, same } from '$core/document/merge';
-import { figuresInTurn, figuresOf, Plan, type Computed } from '$core/plan';
+import { figuresInTurn, figuresOf, Memo, Plan, type Computed } from '$core/plan';
 import { type LearnedHistory } from '$core/document';
 import type { ShareSpread } from '$core/inspect';
 import { type Shelf } from '$core/shelf';
@@ -60,6 +60,8 @@ export class PlanEditor {
   readonly #prover: Prover;
   /** What the record knows. */
   readonly #known: LearnedHistory;
+  /** What the plan came to before its last change: only what that touched is worked out again. */
+  readonly #memo = new Memo();
   /** What was last proved: of which plan, and the problems with their mends. */
   #proved = $state.raw<{ plan: Plan; problems: Problem[]; done: boolean }>();
 
@@ -71,7 +73,9 @@ export class PlanEditor {
     this.#known = learned;
     this.#prover = proverFor(shelf, learned);
     this.computed = $derived(
-      first && this.shared.current === plan ? first : figuresOf(this.shared.current, this.shelf, learned)
+      first && this.shared.current === plan
+        ? first
+        : figuresOf(this.shared.current, this.shelf, learned, this.#memo)
     );
     this.problems = $derived(this.mended(this.plan, this.computed.problems));
     this.#recall();
@@ -83,7 +87,7 @@ export class PlanEditor {
 
   /** The figures of a plan on this workbench, a little at each step. */
   figuresOf(plan: Plan): Generator<void, Computed> {
-    return figuresInTurn(plan, this.shelf, this.#known);
+    return figuresInTurn(plan, this.shelf, this.#known, this.#memo);
   }
   get saved() {
     return this.shared.saved;

@@ -1,5 +1,5 @@
 import { LRUCache } from 'lru-cache';
-import { provingInTurn, type Plan } from '$core/plan';
+import { Memo, provingInTurn, type Plan } from '$core/plan';
 import { type LearnedHistory } from '$core/document';
 import type { Problem } from '$core/problem';
 import { type Shelf } from '$core/shelf';
@@ -23,6 +23,8 @@ const KEPT = 24;
 let shelf: Shelf | undefined;
 let learned: LearnedHistory = {};
 const proved = new LRUCache<string, Problem[]>({ max: KEPT });
+/** What the plan before came to: only what has changed since is worked out again. */
+let memo = new Memo();
 /** The plan that is being looked at. A later one takes its place, and what was begun for it is let go. */
 let current = 0;
 
@@ -31,6 +33,7 @@ self.onmessage = ({ data }: MessageEvent<ProveTask>) => {
   if (data.kind === 'shelf') {
     ({ shelf, learned } = data);
     proved.clear();
+    memo = new Memo();
   } else if (data.kind === 'plan' && shelf) prove(data.plan, data.n, shelf);
 };
 
@@ -38,7 +41,7 @@ function prove(text: string, n: number, shelf: Shelf): void {
   const before = proved.get(text);
   if (before) return answer({ n, problems: before, done: true });
   const own = current;
-  const proving = provingInTurn(JSON.parse(text) as Plan, shelf, learned);
+  const proving = provingInTurn(JSON.parse(text) as Plan, shelf, learned, memo);
   let offered = 0;
   // One try at a time, with messages heard between two.
   const next = () => {

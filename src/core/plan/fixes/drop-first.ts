@@ -11,20 +11,15 @@ const NEEDED = new Set(['embeds', 'demoulds', 'loosens', 'presses', 'clears']);
  * that costs the hands most first, then all of them. What is poured, put in or brings the air out stays.
  */
 export function dropFirst(plan: ResolvedPlan, score: Score, late: readonly Diagnostic[]): Diagnostic[] {
-  const blocks = grouped(score.blocks, (b) => (b.stepId === undefined ? [] : [b.stepId]));
   return late.map((problem) =>
     problem.code === 'past-window'
-      ? { ...problem, fixes: () => [...fixesOf(problem), ...dropping(plan, score, { problem, blocks })] }
+      ? { ...problem, fixes: () => [...fixesOf(problem), ...dropping(plan, score, problem)] }
       : problem
   );
 }
 
-interface Late {
-  problem: Diagnostic;
-  blocks: ReadonlyMap<string, readonly Score['blocks'][number][]>;
-}
-
-function dropping(plan: ResolvedPlan, score: Score, { problem, blocks }: Late): Fix[] {
+function dropping(plan: ResolvedPlan, score: Score, problem: Diagnostic): Fix[] {
+  const blocks = grouped(score.blocks, (b) => (b.stepId === undefined ? [] : [b.stepId]));
   const pour = blocks.get(problem.stepId ?? '')?.at(-1);
   const window = score.windows.find((w) => w.mixId === pour?.mixId);
   if (!pour || !window) return [];

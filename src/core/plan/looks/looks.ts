@@ -181,16 +181,22 @@ export function* colouredInTurn(plan: ResolvedPlan): Generator<void> {
   }
 }
 
+/** Films up to the first that hides what lies behind it: the others are never seen. */
+export function untilHidden<F extends { cupId: string; mm: number }>(
+  films: readonly F[],
+  { hides }: Palette
+): readonly F[] {
+  const hiding = films.findIndex((f) => f.mm >= (hides.get(f.cupId) ?? Infinity) * SAFELY);
+  return hiding < 0 ? films : films.slice(0, hiding + 1);
+}
+
 /** How the nearest of some films looks, dry unless said, with the others and a pale wall behind it. Thickness in mm. */
 export function seenThrough(
   films: readonly { cupId: string; mm: number }[],
   palette: Palette,
   finish: Finish = 'dry'
 ): Look {
-  // What lies behind a film that hides is never seen.
-  const hiding = films.findIndex((f) => f.mm >= (palette.hides.get(f.cupId) ?? Infinity) * SAFELY);
-  const seen = hiding < 0 ? films : films.slice(0, hiding + 1);
-  const stack = seen.flatMap((f) => {
+  const stack = untilHidden(films, palette).flatMap((f) => {
     const optics = palette.optics.get(f.cupId);
     return optics ? [{ optics, mm: f.mm }] : [];
   });

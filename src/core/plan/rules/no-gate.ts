@@ -7,18 +7,16 @@ import type { ResolvedMix, ResolvedStep } from '../resolve';
 /** A layer that goes onto a wet one. */
 export function onWet(plan: Plan, { step }: ResolvedStep, { base }: ResolvedMix): Diagnostic {
   const state = layerState(base);
-  const gate: Gate = { id: freshId(plan, 'gate'), all: [{ kind: 'state', state, of: 'layer below' }] };
   return {
     code: 'no-gate',
     level: 'warn',
     ...inPlan('steps', step.id),
     sentence: 'This layer goes onto one that is still wet: the two colours will run together.',
     mend: 'Wait between them, where they should stay apart.',
-    fixes: [
-      {
-        words: `Wait until it is ${state}`,
-        edit: { path: ['steps', step.id, 'gates', gate.id], value: gate }
-      }
-    ]
+    fixes: () => {
+      const gate: Gate = { id: freshId(plan, 'gate'), all: [{ kind: 'state', state, of: 'layer below' }] };
+      const path = ['steps', step.id, 'gates', gate.id];
+      return [{ words: `Wait until it is ${state}`, edit: { path, value: gate } }];
+    }
   };
 }

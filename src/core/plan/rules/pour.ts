@@ -1,20 +1,19 @@
-import type { DemouldWindow, Score } from '../../schedule';
+import { grouped } from '../../grouped';
+import type { Block, DemouldWindow, PourWindow, Score } from '../../schedule';
 import { POUR_RULES, type CupFacts, type Done, type Sequence } from '../../pour/rules';
-import { emptyCavity, type CavityState } from '../../pour';
 import { layerState, materials } from '../../material';
-import { withEmbeds, cavityOf, widestArea } from '../../mould';
+import { cavityOf, widestArea, type Cavity, type CavityKind } from '../../mould';
 import { fixesOf, type Diagnostic } from '../../problem';
 import type { ComputedCup } from '../computed';
 import { rimOf } from '../../pattern/shapes/cavity-prism';
 import { freshId } from '../../edit/fresh-id';
 import { applyEdit } from '../../document/apply-edit';
 import type { Plan, Step } from '../../document';
-import type { CavitySet } from '../cavity-sets';
 import { found } from '../found';
 import { lightness } from '../light-to-dark';
 import { withSecondBatch } from '../../edit/second-batch';
 import type { FilledCavitySet } from '../fill';
-import type { ResolvedAct, ResolvedMix, ResolvedPlan } from '../resolve';
+import type { ResolvedAct, ResolvedMix, ResolvedPlan, ResolvedStep } from '../resolve';
 import { roomIn } from '../room';
 
 /** Density from which a pigment sinks in a thin cup, g/ml: oxides and titanium white are near 4, organic ones under 2. */
@@ -36,8 +35,13 @@ export function pourProblems(
     facts.set(id, own);
     return own;
   };
+  const times = plan.memo.of('times', [score.blocks, score.windows], () => ({
+    blocks: grouped(score.blocks, (b) => (b.stepId === undefined ? [] : [b.stepId])),
+    windows: grouped(score.windows, (w) => [w.cupId])
+  }));
   return filled.flatMap((f) => {
-    const done = timesIn(plan, f, score);
+    const steps = plan.steps.filter((s) => s.here(f.cavitySet.id));
+    const done = plan.memo.of(`times ${f.cavitySet.id}`, [f, steps, times], () => timesIn(steps, f, times));
     const used = [...new Set(done.flatMap((d) => d.cups))];
     const first = firstMix(plan, f);
     const demould = score.demould.find((d) => d.groupId === f.cavitySet.group.id);
@@ -69,7 +73,7 @@ const firstMix = (plan: ResolvedPlan, { layers }: FilledCavitySet): ResolvedMix 
 
 function sequenceOf(
   plan: ResolvedPlan,
-  { cavitySet, layers, embeds }: FilledCavitySet,
+  filled: FilledCavitySet,
   {
     done,
     demould: window,
@@ -77,15 +81,15 @@ function sequenceOf(
   }: { done: readonly Timed[]; demould: DemouldWindow | undefined; first: ResolvedMix | undefined },
   cup: (id: string) => CupFacts
 ): Sequence {
+  const { cavitySet, layers, embeds } = filled;
+  const { cavity, rim } = plan.memo.of(`rim ${cavitySet.id}`, [cavitySet.kind], () => rimIn(cavitySet.kind));
   const states = first?.behaviour.states.map((s) => s.state) ?? [];
   const apart = first ? layerState(first.base) : '';
-  const cavity = cavityOf(cavitySet.kind, '');
-  const rim = rimOf(cavitySet.kind.shape, widestArea(cavity.geometry));
   return {
     plan: plan.plan,
     name: cavitySet.name,
     groupId: cavitySet.group.id,
-    steps: stepsIn(cavitySet, embeds, done),
+    steps: stepsIn(filled, done),
     material: materials.find(first?.base.kind),
     finish: cavitySet.mould.finish,
     depth: cavity.depth,
@@ -130,51 +134,55 @@ interface Timed extends Pick<Done, 'from' | 'to' | 'coloured' | 'closes'> {
   cups: readonly string[];
 }
 
-/** Every step that is done in a cavity set, with when it is done. */
-function timesIn(plan: ResolvedPlan, { cavitySet }: FilledCavitySet, score: Score): Timed[] {
-  return plan.steps.flatMap(({ step, here: inSet }): Timed[] => {
-    const here = inSet(cavitySet.id);
-    if (!here) return [];
-    const cups = here.definition.cups(here.act);
-    const blocks = score.blocks.filter(
-      (b) => b.stepId === step.id && (b.groupId === undefined || b.groupId === cavitySet.group.id)
-    );
-    const windows = score.windows.filter((w) => cups.includes(w.cupId));
-    return [
-      {
-        ...{ step, here, cups },
-        ...(blocks.length
-          ? { from: Math.min(...blocks.map((b) => b.from)), to: Math.max(...blocks.map((b) => b.to)) }
-          : {}),
-        ...(windows.length
-          ? {
-              coloured: Math.min(...windows.map((w) => w.from)),
-              closes: Math.max(...windows.map((w) => w.to))
-            }
-          : {})
-      }
-    ];
-  });
+/** What a score says of steps and cups, by their ids. */
+interface Times {
+  blocks: ReadonlyMap<string, readonly Block[]>;
+  windows: ReadonlyMap<string, readonly PourWindow[]>;
 }
 
-/** The same steps with what each is done on. */
-function stepsIn(cavitySet: CavitySet, embeds: FilledCavitySet['embeds'], done: readonly Timed[]): Done[] {
-  const cavity = withEmbeds(cavityOf(cavitySet.kind, ''), embeds, '');
-  let stand: CavityState = emptyCavity(cavitySet.name, cavity, cavitySet.kind);
-  return done.map(({ here, cups: _, ...own }): Done => {
-    const { level } = stand.whole;
-    const applied = here.definition.apply(here.act, stand, here.step);
-    stand = applied.stand;
+/** The steps that are done in a cavity set, with when they are done. */
+function timesIn(
+  steps: readonly ResolvedStep[],
+  { cavitySet }: FilledCavitySet,
+  { blocks: ofStep, windows: ofCup }: Times
+): Timed[] {
+  return steps.map(({ step, here: inSet }): Timed => {
+    const here = inSet(cavitySet.id)!;
+    const cups = here.definition.cups(here.act);
+    const blocks = (ofStep.get(step.id) ?? []).filter(
+      (b) => b.groupId === undefined || b.groupId === cavitySet.group.id
+    );
+    const windows = cups.flatMap((id) => ofCup.get(id) ?? []);
     return {
-      ...own,
-      definition: here.definition,
-      act: here.act,
-      traits: here.definition.traits?.(here.act) ?? [],
-      level,
-      ml: applied.draws.reduce((s, draw) => s + draw.ml, 0)
+      ...{ step, here, cups },
+      ...(blocks.length
+        ? { from: Math.min(...blocks.map((b) => b.from)), to: Math.max(...blocks.map((b) => b.to)) }
+        : {}),
+      ...(windows.length
+        ? {
+            coloured: Math.min(...windows.map((w) => w.from)),
+            closes: Math.max(...windows.map((w) => w.to))
+          }
+        : {})
     };
   });
 }
+
+/** A cavity as it is without what is set into it, and its rim. */
+function rimIn(kind: CavityKind): { cavity: Cavity; rim: ReturnType<typeof rimOf> } {
+  const cavity = cavityOf(kind, '');
+  return { cavity, rim: rimOf(kind.shape, widestArea(cavity.geometry)) };
+}
+
+/** The same steps with what each is done on. */
+const stepsIn = ({ levels }: FilledCavitySet, done: readonly Timed[]): Done[] =>
+  done.map(({ here, cups: _, ...own }, i): Done => ({
+    ...own,
+    definition: here.definition,
+    act: here.act,
+    traits: here.definition.traits?.(here.act) ?? [],
+    ...levels[i]!
+  }));
 
 /** The colourants of a cup, those of all that it is poured together from among them. */
 function potsIn(cupOf: ResolvedPlan['cupOf'], id: string, seen: readonly string[] = []): string[] {

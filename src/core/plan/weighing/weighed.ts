@@ -91,6 +91,8 @@ export interface WeighingContext {
   sittingOf: ReadonlyMap<string, number>;
   /** In which stretch between two waits each step is done. */
   stretchOf: ReadonlyMap<string, number>;
+  /** Where in a reckoning they are weighed: as if in one sitting, or each mix for its own. */
+  place: string;
   /** What each cup of cups pours in each turn of the mix it is filled from. */
   compositePours: Map<string, Allotment[][]>;
 }
