@@ -253,6 +253,27 @@ describe('hands and tools', () => {
     );
   });
 
+  it('work that begins as other work ends, but for what rounding leaves, stands after it, and nothing between', () => {
+    const work = (id: string, minutes: number, notBefore: number, due: number) =>
+      job(id, {
+        ...{ moulds: [], notBefore, due },
+        tasks: [{ id: 'pour', name: 'pour', busy: [{ from: 0, to: minutes }], length: minutes, after: [] }]
+      });
+    const minutes = fc.double({ min: 5, max: 30, noNaN: true });
+    fc.assert(
+      fc.property(minutes, minutes, fc.double({ min: 0, max: 1e-10, noNaN: true }), (first, second, off) => {
+        const jobs = [
+          work('first', first, 600, 1),
+          work('second', second, 600 + first - off, 2),
+          work('third', 4, 600, 3)
+        ];
+        const from = new Map(planDays(jobs, bench()).placed.map((p) => [p.jobId, p.from]));
+        expect(from.get('second')).toBeCloseTo(600 + first, 6);
+        expect(from.get('third')).toBeCloseTo(600 + first + second, 6);
+      })
+    );
+  });
+
   it('one pot holds one casting at a time, however many hands there are', () => {
     const { placed } = planDays([potted('a'), potted('b')], { ...bench(), hands: 2 });
     const [first, second] = placed;

@@ -357,14 +357,17 @@ function firstAfter(spans: readonly Span[], moment: number): number {
   return low;
 }
 
-/** Puts a stretch where it stands in order. */
+/** Stretches that meet within this are one after the other, however their minutes were rounded. */
+const MEETS = 1e-9;
+
+/** Puts a stretch where it stands in order: after one that ends as it begins. */
 function insert(spans: Span[], span: Span): void {
-  spans.splice(firstAfter(spans, span.from), 0, span);
+  spans.splice(firstAfter(spans, span.from + MEETS), 0, span);
 }
 
 function overlapping(spans: readonly Span[], from: number, to: number): Span | undefined {
-  const next = spans[firstAfter(spans, from + 1e-9)];
-  return next && next.from < to - 1e-9 ? next : undefined;
+  const next = spans[firstAfter(spans, from + MEETS)];
+  return next && next.from < to - MEETS ? next : undefined;
 }
 
 /** The earliest and the latest a task may begin, once those before it stand. */
