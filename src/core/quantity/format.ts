@@ -12,12 +12,15 @@ export function formatQuantity(value: number, symbol: string, decimals = 2): str
 }
 
 /**
- * Minutes as a maker says them: `40 s`, `12 min`, `2 h 05`, `3 d 4 h`. Minutes ≥ 0.
+ * Minutes as a maker says them: `40 s`, `1.5 min`, `12 min`, `2 h 05`, `3 d 4 h`. Minutes ≥ 0.
  * @example duration(125) // '2 h 05'
  */
 export function duration(minutes: number): string {
   if (!Number.isFinite(minutes)) return '—';
   if (minutes < 1) return `${Math.round(minutes * 60)} s`;
+  // A step of a minute and a half is typed so, and told so.
+  const halves = Math.round(minutes * 2);
+  if (halves % 2 && halves < 20 && Math.abs(minutes * 2 - halves) < 1e-6) return `${halves / 2} min`;
   const whole = Math.round(minutes);
   if (whole < 60) return `${whole} min`;
   if (whole < 48 * 60) {

@@ -144,9 +144,12 @@ describe('what is shown', () => {
   });
 
   it('says time as a maker does', () => {
-    expect([0.5, 12, 125, 120, 2 * 1440, 3000].map(duration)).toEqual([
+    expect([0.5, 1.5, 1.6, 12, 12.5, 125, 120, 2 * 1440, 3000].map(duration)).toEqual([
       '30 s',
+      '1.5 min',
+      '2 min',
       '12 min',
+      '13 min',
       '2 h 05',
       '2 h',
       '2 d',
