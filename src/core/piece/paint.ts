@@ -30,6 +30,8 @@ export interface Paint {
   seen: (readonly { matter: number; share: number }[])[];
   /** No cup has a colour yet: they are told apart by tones of no pigment. */
   standIn: boolean;
+  /** A film was met that lies where its place is guessed. */
+  guessed: boolean;
 }
 
 /** What a solid looks like where nothing is known of it. */
@@ -53,11 +55,12 @@ export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palett
     seen.push(lightOf(films, shades));
     return colours.length - 1;
   };
-  return {
+  const paint: Paint = {
     colours,
     fronts,
     seen,
     standIn: standIns.size > 0,
+    guessed: false,
     hides: (matter) => shades[matter]?.hides ?? 0,
     codeOf: (films) => {
       const key = films.map((f) => `${f.matter}:${stepOf(f.mm)}`).join('|');
@@ -76,10 +79,12 @@ export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palett
     filmAt: (casting, x, y) => {
       const i = grainOf(casting, x, y);
       if (i < 0) return undefined;
-      const id = casting.films[i]!.colourantId;
+      const { colourantId: id, guessed } = casting.films[i]!;
+      if (guessed) paint.guessed = true;
       return give(`film ${id}`, [], () => plan.colourants.get(id)?.colour ?? GOLD);
     }
   };
+  return paint;
 }
 
 /** What a film that hides lets through of what is behind it: hiding is 98 % of it. */

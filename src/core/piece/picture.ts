@@ -72,6 +72,8 @@ export interface Picture {
   done: boolean;
   /** No cup has a colour yet: what is drawn are tones that stand in for them. */
   standIn?: boolean;
+  /** What lies on the face follows a relief of its own: the mould's is not known. */
+  guessed?: boolean;
 }
 
 /** A part of a picture to be drawn as large as the whole: shares of its sides from the upper left. */
@@ -157,7 +159,8 @@ function pictureOf(
     counted: shows !== undefined,
     labels: done ? labelsOf(raster, cupAt) : [],
     done,
-    ...(paint.standIn ? { standIn: true } : {})
+    ...(paint.standIn ? { standIn: true } : {}),
+    ...(paint.guessed ? { guessed: true } : {})
   };
 }
 

@@ -511,9 +511,18 @@ describe('a stain in the hollows', () => {
     expect(dark(stained('no', right)).right).toBeGreaterThan(4 * dark(stained('yes', right)).right);
   });
 
-  it('shows nowhere while nobody knows where they are', () => {
-    const { left, right } = dark(stained('yes'));
-    expect(left + right).toBe(0);
+  it('lies in the grooves of a relief that stands for the mould’s own until they are traced, and the picture says so', () => {
+    const drawn = (plan: Plan) =>
+      wholePicture(pieceOf(plan, cards, {}, {})!, { kind: 'mould face' }, { size: 120 });
+    const { left, right: other } = dark(stained('yes'));
+    const all = 120 ** 2 / 2;
+    for (const side of [left, other]) {
+      expect(side).toBeGreaterThan(0.05 * all);
+      expect(side).toBeLessThan(0.45 * all);
+    }
+    expect(dark(stained('no')).left).toBeGreaterThan(1.4 * left);
+    expect(drawn(stained('yes')).guessed).toBe(true);
+    expect(drawn(stained('yes', right)).guessed).toBeUndefined();
   });
 });
 

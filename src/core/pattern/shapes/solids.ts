@@ -36,6 +36,8 @@ export type Embedded =
 export interface Film {
   colourantId: string;
   cover(x: number, y: number): number;
+  /** Where it lies is guessed: what it follows is not known. */
+  guessed?: true;
 }
 
 /** Whether a place of the prism is inside something solid. */

@@ -233,6 +233,8 @@
         Tap the picture where this step is to be.
       {:else if picture?.standIn}
         No cup has a colour yet: these grey tones only show how the pour falls.
+      {:else if picture?.guessed}
+        No hollows are traced yet: this relief only shows how the stain lies in some.
       {:else}
         Tap the picture: which colour is here, and from which step? It is a sketch, not a promise.
       {/if}

@@ -1,6 +1,6 @@
 import { defineAct } from '../../define';
 import { maybe, oneOf, outline, pot, type ActOf } from '../../fields';
-import { intoHollows } from '../../hollows';
+import { intoAnyRelief, intoHollows } from '../../hollows';
 
 /** A stain that stays in the hollows: on, then wiped from the peaks. */
 const fields = {
@@ -9,6 +9,9 @@ const fields = {
   hollows: maybe(outline('The hollows, as they lie in the mould'))
 };
 export type Stain = ActOf<'stain', typeof fields>;
+
+/** One relief for every guess: the piece stays the same whatever chance does elsewhere. */
+const RELIEF = 41;
 
 export const stain = defineAct({
   kind: 'stain',
@@ -19,8 +22,9 @@ export const stain = defineAct({
   traits: ['water', 'unmoulded', 'stains'],
   usually: { each: 2 },
   flow: ({ hollows, colourantId, wiped }, casting) => {
-    // Where the hollows are is not known until they are traced.
     if (hollows) intoHollows(casting, { hollows, colourantId, wiped });
+    // Where the hollows are is not known until they are traced.
+    else intoAnyRelief(casting, { colourantId, wiped, seed: RELIEF });
   },
   edges: { late: 'it takes unevenly once it is dry' },
   words: (act, { cavities, part }) => ({
