@@ -73,11 +73,8 @@ export function drawnFace(
       const [x, y] = placeOf(px, py);
       if (!section.contains(x, y)) return -1;
       if (behind) return through(traced, paint, sightAt(x, y), deep);
-      if (face.kind === 'mould face') {
-        const film = paint.filmAt(traced.casting, x, y);
-        if (film !== undefined) return film;
-      }
-      return seen(traced, paint, sightAt(x, y), deep);
+      const bare = () => seen(traced, paint, sightAt(x, y), deep);
+      return (face.kind === 'mould face' ? paint.filmAt(traced.casting, x, y, bare) : undefined) ?? bare();
     }
   };
 }

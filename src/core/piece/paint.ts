@@ -18,8 +18,11 @@ export interface Film {
 export interface Paint {
   /** The code of films, nearest first, thickness in mm. */
   codeOf(films: readonly Film[]): number;
-  /** The code of a dry film on the mould face at a place, or undefined where none covers it. */
-  filmAt(casting: Casting, x: number, y: number): number | undefined;
+  /**
+   * The code of a dry film on the mould face at a place, or undefined where none covers it. One whose place is guessed covers
+   * nothing in figures: there counts what lies behind it.
+   */
+  filmAt(casting: Casting, x: number, y: number, behind: () => number): number | undefined;
   /** Thickness from which a matter hides what is behind it, mm. */
   hides(matter: number): number;
   /** #rrggbb of each code given out so far. */
@@ -76,12 +79,18 @@ export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palett
         ).hex;
       });
     },
-    filmAt: (casting, x, y) => {
+    filmAt: (casting, x, y, behind) => {
       const i = grainOf(casting, x, y);
       if (i < 0) return undefined;
       const { colourantId: id, guessed } = casting.films[i]!;
-      if (guessed) paint.guessed = true;
-      return give(`film ${id}`, [], () => plan.colourants.get(id)?.colour ?? GOLD);
+      const colour = () => plan.colourants.get(id)?.colour ?? GOLD;
+      if (!guessed) return give(`film ${id}`, [], colour);
+      paint.guessed = true;
+      const under = behind();
+      const known = colours.length;
+      const code = give(`film ${id} over ${under}`, [], colour);
+      if (code === known) [fronts[code], seen[code]] = [fronts[under] ?? -1, seen[under] ?? []];
+      return code;
     }
   };
   return paint;

@@ -523,6 +523,9 @@ describe('a stain in the hollows', () => {
     expect(dark(stained('no')).left).toBeGreaterThan(1.4 * left);
     expect(drawn(stained('yes')).guessed).toBe(true);
     expect(drawn(stained('yes', right)).guessed).toBeUndefined();
+    // What is guessed counts in no figure.
+    expect(drawn(stained('yes')).besides).toBe(0);
+    expect(drawn(stained('yes')).shows).toEqual(drawn(aside()).shows);
   });
 });
 
