@@ -36,7 +36,9 @@ export function cupsOnFace(piece: DrawnPiece, face: Face, root: number): CupsOnF
     const cupId = code < 0 ? undefined : cupOf[code];
     if (cupId === undefined) continue;
     const own = found.get(cupId) ?? new Map<number, number>();
-    found.set(cupId, own.set(code, (own.get(code) ?? 0) + 1));
+    // However it shines, a colour is itself.
+    const plain = paint.plain[code]!;
+    found.set(cupId, own.set(plain, (own.get(plain) ?? 0) + 1));
   }
   const ids = [...found.keys()];
   return {

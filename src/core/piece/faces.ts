@@ -1,5 +1,5 @@
 import { EMPTY, type Prism, type Spot } from '../pattern';
-import { paintOf, type Paint, type Showing } from './paint';
+import { paintOf, type Film, type Paint, type Showing } from './paint';
 import type { Palette } from '../plan/looks/looks';
 import type { ResolvedPlan } from '../plan/resolve';
 import { matterWithin, type Traced } from './traced';
@@ -178,12 +178,23 @@ function lineThrough(
 
 /** What is seen along a sight: the matter in front, and where that does not hide, what lies behind it. */
 function seen(traced: Traced, paint: Paint, sight: Sight, deep: number): number {
-  const first = matterOn(traced, sight(0));
-  if (first < 0) return -1;
+  // Looked at, it is moved to where its matter was poured: by that pearl has its streaks.
+  const spot = sight(0);
+  const first = matterOn(traced, spot);
+  if (!spot || first < 0) return -1;
+  return paint.sheened(paint.codeOf(filmsAlong(traced, paint, { first, sight, deep })), first, spot);
+}
+
+/** The films along a sight, down to what hides the rest. */
+function filmsAlong(
+  traced: Traced,
+  paint: Paint,
+  { first, sight, deep }: { first: number; sight: Sight; deep: number }
+): Film[] {
   const hides = paint.hides(first);
-  if (hides <= OPAQUE) return paint.codeOf([{ matter: first, mm: OPAQUE }]);
+  if (hides <= OPAQUE) return [{ matter: first, mm: OPAQUE }];
   const depths = hides > CLEAR ? evenly(deep) : DEPTHS;
-  const films: { matter: number; mm: number }[] = [];
+  const films: Film[] = [];
   for (let i = 0; i + 1 < depths.length; i++) {
     const matter = i ? matterOn(traced, sight((depths[i]! + depths[i + 1]!) / 2)) : first;
     if (matter < 0) break;
@@ -193,7 +204,7 @@ function seen(traced: Traced, paint: Paint, sight: Sight, deep: number): number 
     else films.push({ matter, mm });
     if (films.at(-1)!.mm >= paint.hides(matter)) break;
   }
-  return paint.codeOf(films);
+  return films;
 }
 
 /** All that light from behind goes through along a sight, in looks of one thickness, what is in front first. */

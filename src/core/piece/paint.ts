@@ -1,8 +1,10 @@
 import { hidingThickness, litFromBehind, mixtureOf, PLAIN_BASE, type Finish } from '../colour';
-import { chanceFrom, noiseFrom, type Casting } from '../pattern';
+import { chanceFrom, noiseFrom, type Casting, type Spot } from '../pattern';
 import { seenThrough, tintOf, type Palette } from '../plan/looks/looks';
 import type { ResolvedPlan } from '../plan/resolve';
+import { Codes, type SeenOf } from './codes';
 import { TONES, type Matter } from './matter';
+import { pearlOf, SHINE, streaks } from './pearl';
 import type { Traced } from './traced';
 
 /** How a piece is looked at: finished so, or lit from behind, where what it lets through is seen. */
@@ -15,9 +17,11 @@ export interface Film {
 }
 
 /** What codes of a picture look like. Codes are given out as films are met: the same films, the same code. */
-export interface Paint {
+export interface Paint extends Pick<Codes, 'colours' | 'fronts' | 'seen' | 'plain'> {
   /** The code of films, nearest first, thickness in mm. */
   codeOf(films: readonly Film[]): number;
+  /** The code of what is seen where pearl lies in the colour in front: lighter or darker as its flakes have turned with the flow. */
+  sheened(code: number, matter: number, from: Spot): number;
   /**
    * The code of a dry film on the mould face at a place, or undefined where none covers it. One whose place is guessed covers
    * nothing in figures: there counts what lies behind it.
@@ -25,12 +29,6 @@ export interface Paint {
   filmAt(casting: Casting, x: number, y: number, behind: () => number): number | undefined;
   /** Thickness from which a matter hides what is behind it, mm. */
   hides(matter: number): number;
-  /** #rrggbb of each code given out so far. */
-  colours: string[];
-  /** The matter in front at each code. */
-  fronts: number[];
-  /** At each code what is seen of each matter, one behind the other: shares by the light each keeps, that sum to 1. */
-  seen: (readonly { matter: number; share: number }[])[];
   /** No cup has a colour yet: they are told apart by tones of no pigment. */
   standIn: boolean;
   /** A film was met that lies where its place is guessed. */
@@ -41,56 +39,48 @@ export interface Paint {
 const SOLID = '#b8ad97';
 
 /** Paints for the matters of one piece. */
-export function paintOf(plan: ResolvedPlan, { matters }: Traced, palette: Palette, showing: Showing): Paint {
+export function paintOf(
+  plan: ResolvedPlan,
+  { matters, prism }: Traced,
+  palette: Palette,
+  showing: Showing
+): Paint {
   const standIns = standInsOf(plan, matters);
   const shades = matters.map((m) => standInFor(m, standIns) ?? shadeOf(plan, m, palette));
-  const codes = new Map<string, number>();
-  const colours: string[] = [];
-  const fronts: number[] = [];
-  const seen: Paint['seen'] = [];
+  const codes = new Codes();
+  const { colours, fronts, seen, plain } = codes;
   const own = withShades(palette, shades);
-  const give = (key: string, films: readonly Film[], colour: () => string): number => {
-    const before = codes.get(key);
-    if (before !== undefined) return before;
-    codes.set(key, colours.length);
-    colours.push(colour());
-    fronts.push(films[0]?.matter ?? -1);
-    seen.push(lightOf(films, shades));
-    return colours.length - 1;
+  const behindLight = showing === 'lit from behind';
+  const streakAt = streaks(Math.sqrt(prism.shaped.section.area));
+  const colourOf = (films: readonly Film[]): string => {
+    const bare = shades[films[0]!.matter]?.plain;
+    if (bare !== undefined && (standIns.size > 0 || !behindLight)) return bare;
+    if (behindLight) return throughAll(films, shades);
+    const stack = films.map((f) => ({ cupId: `${f.matter}`, mm: f.mm }));
+    return seenThrough(stack, own, showing).hex;
   };
   const paint: Paint = {
-    colours,
-    fronts,
-    seen,
+    ...{ colours, fronts, seen, plain },
     standIn: standIns.size > 0,
     guessed: false,
     hides: (matter) => shades[matter]?.hides ?? 0,
-    codeOf: (films) => {
-      const key = films.map((f) => `${f.matter}:${stepOf(f.mm)}`).join('|');
-      const front = films[0]!.matter;
-      return give(key, films, () => {
-        const plain = shades[front]?.plain;
-        if (plain !== undefined && (standIns.size > 0 || showing !== 'lit from behind')) return plain;
-        if (showing === 'lit from behind') return throughAll(films, shades);
-        return seenThrough(
-          films.map((f) => ({ cupId: `${f.matter}`, mm: f.mm })),
-          own,
-          showing
-        ).hex;
-      });
+    codeOf: (films) =>
+      codes.of(films.map((f) => `${f.matter}:${stepOf(f.mm)}`).join('|'), () => ({
+        colour: colourOf(films),
+        front: films[0]!.matter,
+        seen: lightOf(films, shades)
+      })),
+    sheened: (code, matter, from) => {
+      const pearl = shades[matter]?.pearl ?? 0;
+      const level = pearl > 0 && !behindLight && !standIns.size ? streakAt(from) : 0;
+      return level ? codes.like(code, `pearl ${level}`, () => lit(colours[code]!, level * pearl)) : code;
     },
     filmAt: (casting, x, y, behind) => {
       const i = grainOf(casting, x, y);
       if (i < 0) return undefined;
       const { colourantId: id, guessed } = casting.films[i]!;
-      const colour = () => plan.colourants.get(id)?.colour ?? GOLD;
-      if (!guessed) return give(`film ${id}`, [], colour);
-      paint.guessed = true;
-      const under = behind();
-      const known = colours.length;
-      const code = give(`film ${id} over ${under}`, [], colour);
-      if (code === known) [fronts[code], seen[code]] = [fronts[under] ?? -1, seen[under] ?? []];
-      return code;
+      if (guessed) paint.guessed = true;
+      return codes.like(guessed ? behind() : -1, `film ${id}`, () => plan.colourants.get(id)?.colour ?? GOLD);
     }
   };
   return paint;
@@ -103,7 +93,7 @@ const LETS = 0.02;
  * What is seen of each matter along films one behind the other: of the light that reaches a film it keeps by how near it comes to
  * hiding, and the last keeps the rest. Where all is clear it is the film in front that is looked at.
  */
-function lightOf(films: readonly Film[], shades: readonly Shade[]): { matter: number; share: number }[] {
+function lightOf(films: readonly Film[], shades: readonly Shade[]): SeenOf[] {
   let rest = 1;
   const kept = films.map(({ matter, mm }) => {
     const hides = shades[matter]?.hides ?? 0;
@@ -136,14 +126,19 @@ interface Shade {
   /** A colour that does not come from pigments. */
   plain?: string;
   cupId?: string;
+  /** How much pearl is in it, 0 for none to 1 for as much as shines. */
+  pearl?: number;
 }
+
+/** A colour with so many steps of shine more, or less. */
+const lit = (hex: string, steps: number): string => darker(hex, 1 + SHINE * steps);
 
 /** How light chips are beside their body, by their sorts: what colours they are is not asked. */
 const CHIPS = [0.82, 0.6, 0.4];
 
 function darker(hex: string, by: number): string {
   const part = (i: number) =>
-    Math.round(parseInt(hex.slice(i, i + 2), 16) * by)
+    Math.min(255, Math.round(parseInt(hex.slice(i, i + 2), 16) * by))
       .toString(16)
       .padStart(2, '0');
   return `#${part(1)}${part(3)}${part(5)}`;
@@ -172,7 +167,14 @@ function shadeOf(plan: ResolvedPlan, matter: Matter, palette: Palette): Shade {
   const cup = plan.cupOf.get(cupId);
   if (tone === 'full' || !cup) {
     const optics = palette.optics.get(cupId);
-    return { key: cupId, cupId, hides: palette.hides.get(cupId) ?? Infinity, ...(optics ? { optics } : {}) };
+    const pearl = pearlOf(cup?.doses ?? []);
+    return {
+      key: cupId,
+      cupId,
+      pearl,
+      hides: palette.hides.get(cupId) ?? Infinity,
+      ...(optics ? { optics } : {})
+    };
   }
   const mixing = cup.cup.mixing === 'speckled' ? 'speckled' : 'marbled';
   const times = TONES[mixing][tone];
@@ -181,7 +183,8 @@ function shadeOf(plan: ResolvedPlan, matter: Matter, palette: Palette): Shade {
     ...tint,
     doses: tint.doses.map((d) => ({ ...d, percent: d.percent * times }))
   });
-  return { key: `${cupId} ${tone}`, cupId, optics, hides: hidingThickness(optics) };
+  const pearl = times * pearlOf(cup.doses);
+  return { key: `${cupId} ${tone}`, cupId, pearl, optics, hides: hidingThickness(optics) };
 }
 
 /** Tones that stand in for colours, light to dark and back, so that neighbours differ. */

@@ -2,7 +2,8 @@ import { isWhite } from '../colour';
 import { materials } from '../material';
 import type { Casting } from '../pattern';
 import type { FilledCavitySet, Pour } from '../plan/fill';
-import { hasTrait, type ResolvedPlan } from '../plan/resolve';
+import { hasTrait } from '../plan/read-steps';
+import type { ResolvedPlan } from '../plan/resolve';
 
 /**
  * A colour with so many percent more of a white than what lies on it sinks through it while both are thin. This and the

@@ -5,7 +5,8 @@ import { Casting, spread, type Content, type Engine, type Prism, type Spot } fro
 import { prismOf } from '../pattern/shapes/cavity-prism';
 import type { FilledCavitySet } from '../plan/fill';
 import { passing, setsAfter } from '../plan/left-alone';
-import { hasTrait, type ResolvedAct, type ResolvedPlan, type ResolvedStep } from '../plan/resolve';
+import { hasTrait, type ResolvedAct, type ResolvedStep } from '../plan/read-steps';
+import type { ResolvedPlan } from '../plan/resolve';
 import type { SetIn } from '../pour';
 import { contentsOf, potsOf } from './contents';
 import type { Matter } from './matter';

@@ -3,7 +3,8 @@ import { freshId } from '../edit/fresh-id';
 import { counted } from '../quantity';
 import { inPlan, type Diagnostic } from '../problem';
 import type { CavitySet } from './cavity-sets';
-import { hasTrait, type ResolvedPlan } from './resolve';
+import { hasTrait } from './read-steps';
+import type { ResolvedPlan } from './resolve';
 
 type Casting = Extract<Embed, { kind: 'casting' }>;
 

@@ -4,7 +4,7 @@ import type { Mix } from '../document';
 import type { Formula } from '../material';
 
 /** What of a cup decides how heavy it is. */
-interface Made {
+export interface Made {
   mix?: { mix: Pick<Mix, 'feeds'>; formula: Formula };
   parts: readonly { cupId: string; share: number }[];
   doses: readonly CupDose[];

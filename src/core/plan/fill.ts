@@ -4,7 +4,8 @@ import { castingProblems, solidsIn } from './castings';
 import { emptyCavity, filledMl, type CavityLayer, type CavityState } from '../pour';
 import type { Diagnostic, Fix } from '../problem';
 import { otherMoulds } from './fixes/other-mould';
-import type { ResolvedAct, ResolvedPlan } from './resolve';
+import type { ResolvedAct } from './read-steps';
+import type { ResolvedPlan } from './resolve';
 import type { CavitySet } from './cavity-sets';
 
 /** What one step takes from one cup for the cavities of one cavity set. */

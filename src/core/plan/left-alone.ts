@@ -1,6 +1,7 @@
 import { layerState } from '../material';
 import type { FilledCavitySet } from './fill';
-import type { ResolvedAct, ResolvedPlan } from './resolve';
+import type { ResolvedAct } from './read-steps';
+import type { ResolvedPlan } from './resolve';
 import { roomIn } from './room';
 
 /** Minutes after which half the depth of a cavity carries the next layer; never where nothing is known of its material. */

@@ -6,7 +6,8 @@ import type { StepLine } from './computed';
 import type { FilledCavitySet } from './fill';
 import type { ComputedGroup } from './draw';
 import { bagWords, type Bagged } from './weighing/bags';
-import type { ResolvedCup, ResolvedPlan, ResolvedStep } from './resolve';
+import type { ResolvedStep } from './read-steps';
+import type { ResolvedCup, ResolvedPlan } from './resolve';
 import type { CavitySet } from './cavity-sets';
 
 /** One plain line for every step, in the order of the plan, with what it comes to in a cavity where its act knows. */

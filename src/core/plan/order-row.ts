@@ -2,7 +2,8 @@ import { gainsOf, staggered, type Gains, type MixRow, type Staggering } from '..
 import { ofTheirOwn, piecesIn } from '../document';
 import type { OrderYield } from '../order/needs';
 import type { FilledCavitySet } from './fill';
-import { hasTrait, type ResolvedPlan } from './resolve';
+import { hasTrait } from './read-steps';
+import type { ResolvedPlan } from './resolve';
 import type { AllMixes } from './weighing/weighed';
 
 /** Hands' time for one casting out of its mould where the plan does not say, minutes. */

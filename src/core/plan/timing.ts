@@ -10,7 +10,8 @@ import {
 import { stepWords } from '../pour';
 import { castingsIn } from './castings';
 import type { FilledCavitySet, Pour } from './fill';
-import { hasTrait, type ResolvedMix, type ResolvedPlan, type ResolvedStep } from './resolve';
+import { hasTrait, type ResolvedStep } from './read-steps';
+import type { ResolvedMix, ResolvedPlan } from './resolve';
 import type { CupInMixes, AllMixes } from './weighing/weighed';
 import { roomIn } from './room';
 

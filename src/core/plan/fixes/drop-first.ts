@@ -1,7 +1,8 @@
 import { grouped } from '../../grouped';
 import type { Score } from '../../schedule';
 import { fixesOf, type Diagnostic, type Fix } from '../../problem';
-import type { ResolvedPlan, ResolvedStep } from '../resolve';
+import type { ResolvedStep } from '../read-steps';
+import type { ResolvedPlan } from '../resolve';
 
 /** Traits of an act without which a piece is not itself, or not sound: never offered to be left out. */
 const NEEDED = new Set(['embeds', 'demoulds', 'loosens', 'presses', 'clears']);

@@ -3,7 +3,8 @@ import type { Fix } from '../../problem';
 import type { Amount, Gate, Plan, Step } from '../../document';
 import type { FilledCavitySet, PouredLayer } from '../fill';
 import { freshId } from '../../edit/fresh-id';
-import type { ResolvedMix, ResolvedStep } from '../resolve';
+import type { ResolvedStep } from '../read-steps';
+import type { ResolvedMix } from '../resolve';
 import { figure } from '../../quantity';
 
 /** Amounts that fill up to somewhere: poured in several layers, the last one still ends there. */

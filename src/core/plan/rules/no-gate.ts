@@ -2,7 +2,8 @@ import { layerState } from '../../material';
 import { inPlan, type Diagnostic } from '../../problem';
 import type { Gate, Plan } from '../../document';
 import { freshId } from '../../edit/fresh-id';
-import type { ResolvedMix, ResolvedStep } from '../resolve';
+import type { ResolvedStep } from '../read-steps';
+import type { ResolvedMix } from '../resolve';
 
 /** A layer that goes onto a wet one. */
 export function onWet(plan: Plan, { step }: ResolvedStep, { base }: ResolvedMix): Diagnostic {

@@ -13,7 +13,8 @@ import { found } from '../found';
 import { lightness } from '../light-to-dark';
 import { withSecondBatch } from '../../edit/second-batch';
 import type { FilledCavitySet } from '../fill';
-import type { ResolvedAct, ResolvedMix, ResolvedPlan, ResolvedStep } from '../resolve';
+import type { ResolvedAct, ResolvedStep } from '../read-steps';
+import type { ResolvedMix, ResolvedPlan } from '../resolve';
 import { roomIn } from '../room';
 
 /** Density from which a pigment sinks in a thin cup, g/ml: oxides and titanium white are near 4, organic ones under 2. */

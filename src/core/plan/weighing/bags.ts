@@ -2,7 +2,8 @@ import { grams } from '../../pour/measured';
 import { duration } from '../../quantity';
 import type { PourWindow, Score } from '../../schedule';
 import type { ComputedGroup } from '../draw';
-import type { ResolvedAct, ResolvedPlan } from '../resolve';
+import type { ResolvedAct } from '../read-steps';
+import type { ResolvedPlan } from '../resolve';
 import { bagLoss, isBagged, type Losses, type CupInMixes } from './weighed';
 
 /** What one filling of a cup's piping bag holds, and what of it stays in the bag and its tip: grams. */

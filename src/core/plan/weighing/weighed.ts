@@ -3,7 +3,8 @@ import type { Vessel } from '../../shelf/vessel';
 import type { Cup } from '../../document';
 import { grouped } from '../../grouped';
 import type { FilledCavitySet, Pour } from '../fill';
-import { hasTrait, type ResolvedAct, type ResolvedCup, type ResolvedPlan } from '../resolve';
+import { hasTrait, type ResolvedAct } from '../read-steps';
+import type { ResolvedCup, ResolvedPlan } from '../resolve';
 import type { MixCount } from './mix-count';
 
 /** One mix of a cup: what is weighed for it, what it pours, and what it is mixed in. */
