@@ -6,5 +6,13 @@ export { freshId } from './fresh-id';
 export { sharedEqually, sharersOf } from './share-equally';
 export { copiedStep, insertStep, moveStep } from './insert-step';
 export { recipeOf } from './matched-recipe';
-export { coloursOf, cupNameOf, planToMake, potsApart, roleOf, type ToMake } from './plan-to-make';
+export {
+  coloursOf,
+  cupNameOf,
+  planToMake,
+  potsApart,
+  roleOf,
+  startingColours,
+  type ToMake
+} from './plan-to-make';
 export { mendInTurn } from './mend-in-turn';

@@ -6,7 +6,7 @@ import { TECHNIQUES, materialsFor } from '../pour';
 import { metricWords } from '../quantity';
 import { applyTechnique } from './apply-technique';
 import { mendInTurn } from './mend-in-turn';
-import { coloursOf, planToMake, potsApart } from './plan-to-make';
+import { coloursOf, planToMake, potsApart, startingColours } from './plan-to-make';
 
 const shelf = { ...cards, lots: [] };
 const baseOf = (kind: string) => shelf.bases.find((b) => b.kind === kind)!;
@@ -70,6 +70,34 @@ describe('a plan from a technique and a few answers', () => {
       expect(mixed.filter((c) => !seen.has(c.id)).map((c) => c.name)).toEqual([]);
     }
   );
+
+  it('leaves clear what a technique looks through, and colours the next cup first', () => {
+    const begun = (techniqueId: string, baseId: string, pots: string[], count: number) => {
+      const technique = TECHNIQUES.find((t) => t.id === techniqueId)!;
+      return startingColours(
+        technique,
+        shelf.bases.find((b) => b.id === baseId)!,
+        pots,
+        count
+      );
+    };
+    const resin = baseOf('resin').id;
+    expect(begun('hearts-bloom', resin, ['white', 'black', 'green'], 3)).toEqual(['', 'white', 'black']);
+    expect(begun('layers', resin, ['white', 'black', 'green'], 3)).toEqual(['white', 'black', 'green']);
+    expect(begun('drizzle-and-brush', resin, ['white'], 3)).toEqual(['', 'white']);
+    const plan = planToMake(shelf, {
+      ...asked('hearts-bloom', resin),
+      colourantIds: begun('hearts-bloom', resin, ['white-paste', 'black-paste'], 3)
+    })!;
+    expect(plan.cups.map((c) => [c.name, c.recipe.length])).toEqual([
+      ['clear', 0],
+      ['titanium white', 1],
+      ['carbon black', 1]
+    ]);
+    // White hearts are seen, and the dark back through the clear that they lie in.
+    const seen = seenIn(plan);
+    expect(plan.cups.slice(1).filter((c) => !seen.has(c.id))).toEqual([]);
+  });
 
   it('keeps to a colourant’s own limit, and calls a cup after its pot', () => {
     const paste = shelf.colourants.find((c) => c.id === 'blue-paste')!;

@@ -130,6 +130,23 @@ export const cupNameOf = ({ name }: Pick<Colourant, 'name'>): string =>
 export const coloursOf = ({ cups, least }: Technique): number =>
   cups.at(-1) === '…' ? Math.max(least, 3) : Math.max(least, cups.length);
 
+/**
+ * So many cups of a technique with pots in their order, the first pot in the first cup that is not left clear; an empty id leaves
+ * a cup clear. What does not cure clear is coloured all the same.
+ */
+export function startingColours(
+  { clear = [] }: Technique,
+  { kind }: Base,
+  pots: readonly string[],
+  count: number
+): string[] {
+  const left = [...pots];
+  const isClear = (i: number) => clear.includes(i) && materials.has(kind, 'cures clear');
+  return Array.from({ length: count }, (_, i) => (isClear(i) ? '' : left.shift())).filter(
+    (id) => id !== undefined
+  );
+}
+
 /** What the i-th colour of a technique does in it. */
 export function roleOf({ cups }: Technique, i: number): string {
   const said = cups.filter((c) => c !== '…');

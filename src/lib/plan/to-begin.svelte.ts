@@ -1,6 +1,6 @@
 import { leadingPart, sizedByPart } from '$core/propose';
 import type { Problem } from '$core/problem';
-import { coloursOf, planToMake, potsApart, techniquesIn } from '$core/edit';
+import { coloursOf, planToMake, potsApart, startingColours, techniquesIn } from '$core/edit';
 import { formulaOf, materials, type Base } from '$core/material';
 import type { Mould } from '$core/mould';
 import type { Plan } from '$core/plan';
@@ -40,7 +40,8 @@ export class ToBegin {
   #mouldId = $state<string>();
   #baseId = $state<string>();
   #techniqueId = $state<string>();
-  #colours = $state.raw<readonly string[]>();
+  /** Colours as they were chosen, and for which technique. */
+  #colours = $state.raw<{ of: string | undefined; ids: readonly string[] }>();
   good = $state<number>();
   /** Bars that each casting is cut into. */
   bars = $state<number>();
@@ -81,14 +82,15 @@ export class ToBegin {
   /** Pots that suit the material, in an order that is told apart. */
   readonly pots = $derived.by(() => (this.base ? potsApart(this.base, this.#shelf().colourants) : []));
 
-  /** The colours of the technique: as chosen, else as last used, else as told apart. */
+  /** The colours of the technique: as chosen for it, else by what its cups are, as chosen for another, as last used, or as told apart. */
   colours(technique: Technique): readonly string[] {
     // An empty id is a cup left as the material is.
     const fits = (id: string) => !id || this.pots.some((p) => p.id === id);
-    const own = (this.#colours ?? this.#last().colourantIds ?? []).filter(fits);
+    const own = (this.#colours?.ids ?? this.#last().colourantIds ?? []).filter(fits);
     const others = this.pots.map((p) => p.id).filter((id) => !own.includes(id));
-    const count = this.#colours?.length ?? coloursOf(technique);
-    return [...own, ...others].slice(0, Math.max(count, technique.least));
+    const count = Math.max(this.#colours?.ids.length ?? coloursOf(technique), technique.least);
+    if (this.#colours?.of === technique.id || !this.base) return [...own, ...others].slice(0, count);
+    return startingColours(technique, this.base, [...own.filter(Boolean), ...others], count);
   }
 
   choose(what: { technique?: string; mould?: string; base?: string }): void {
@@ -98,7 +100,7 @@ export class ToBegin {
   }
 
   setColours(ids: readonly string[]): void {
-    this.#colours = ids;
+    this.#colours = { of: this.technique?.id, ids };
   }
 
   /** The plan of a technique with these answers; in the stand-in's mould while there is none. */

@@ -64,6 +64,8 @@ export interface Technique {
   suits: readonly MaterialTrait[];
   /** What its cups are, in the order they are used; as many more as the plan has serve where the last is `…`. */
   cups: readonly string[];
+  /** Cups that are left clear, by their places: what lies behind them is to be seen. */
+  clear?: readonly number[];
   /** Fewest cups it can be done with. */
   least: number;
   /** Cups that are poured into one jug first, by their places, in equal shares where none are said; none where each is poured by itself. */

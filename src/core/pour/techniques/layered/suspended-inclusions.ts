@@ -9,6 +9,7 @@ export const suspendedInclusions = technique({
   also: ['flowers', 'things in clear', 'embedded'],
   suits: ['runs thin', 'cures clear'],
   cups: ['clear', 'the back'],
+  clear: [0],
   least: 1,
   pictured: 'cut',
   learn: ['what floated or drifted'],

@@ -22,6 +22,7 @@ export const drizzleAndBrush = technique({
   also: ['feathers', 'brushed', 'strings'],
   suits: ['runs thin', 'cures clear'],
   cups: ['clear', 'drizzles', '…'],
+  clear: [0],
   least: 3,
   learn: ['minutes at the brush', 'share of white'],
   steps: ({ cups, apart, ...of }) => {

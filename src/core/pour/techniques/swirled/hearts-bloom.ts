@@ -9,6 +9,7 @@ export const heartsBloom = technique({
   also: ['hearts', 'bloom', 'ring'],
   suits: ['runs thin', 'cures clear'],
   cups: ['clear', 'heavy white', 'glitter back'],
+  clear: [0],
   least: 2,
   learn: ['share of white', 'minutes to the last heart'],
   steps: ({ cups, apart }) => [
