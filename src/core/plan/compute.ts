@@ -247,7 +247,7 @@ function takenIn(plan: ResolvedPlan, allMixes: AllMixes, cups: readonly Computed
   const yields = yieldOf(document, totals.pieces, learned);
   const pours = poursInAll(yields);
   const taken = memo.of('taken', [stocked, letDowns, pours], () => takenBy(stocked, letDowns, pours));
-  return { stocked, letDowns, totals, yields, taken };
+  return { letDowns, totals, yields, taken };
 }
 
 /** Worst first, mixes before layers; otherwise in the order they were found. What holds in several groups is said once. */
