@@ -16,9 +16,13 @@ interface Draft<T> {
   base: T;
   revision: number;
   mine: T;
+  /** What was sent and not answered: it may be stored all the same. */
+  unanswered?: T[];
 }
 
 const RETRY_MS = 2000;
+/** So many of the states that were sent without an answer are remembered, the latest. */
+const MOST_UNANSWERED = 8;
 
 /**
  * A document that several benches may write: saved as it changes, each write saying what it was based on. Changes of
@@ -34,6 +38,8 @@ export class SharedDocument<T extends { id: string }> {
   refused = $state.raw<Problem[]>([]);
   #base: T;
   #revision: number;
+  /** What was sent and not answered yet. Found on the server, it is this bench's own, not another's change. */
+  #unanswered: T[] = [];
   #sending: Promise<void> | undefined;
   #retry: ReturnType<typeof setTimeout> | undefined;
   readonly #address: string;
@@ -55,7 +61,8 @@ export class SharedDocument<T extends { id: string }> {
   change(next: T): void {
     if (same(next, this.current)) return;
     this.current = next;
-    this.#keepDraft();
+    // What sends keeps it too; what is under way, or waits for the maker, does not send it yet.
+    if (this.#sending || this.clash || this.deleted) this.#keepDraft();
     void this.#send();
   }
 
@@ -102,9 +109,15 @@ export class SharedDocument<T extends { id: string }> {
     this.#stored(this.current, stored.revision);
   }
 
+  /** Whether what is stored is, or may be, another than what is shown. */
+  get #behind(): boolean {
+    return this.#unanswered.length > 0 || !same(this.current, this.#base);
+  }
+
   #stored(sent: T, revision: number | undefined) {
     this.#base = sent;
     this.#revision = revision ?? this.#revision;
+    this.#unanswered = [];
     this.refused = [];
   }
 
@@ -119,7 +132,7 @@ export class SharedDocument<T extends { id: string }> {
       .then(() => undefined)
       .finally(() => {
         this.#sending = undefined;
-        if (this.saved !== 'waiting' && !this.deleted && !same(this.current, this.#base)) void this.#send();
+        if (this.saved !== 'waiting' && !this.deleted && this.#behind) void this.#send();
       });
     this.#sending = own;
     return own;
@@ -127,10 +140,13 @@ export class SharedDocument<T extends { id: string }> {
 
   async #sendAll(): Promise<void> {
     clearTimeout(this.#retry);
-    while (!same(this.current, this.#base) && !this.clash && !this.deleted) {
+    while (this.#behind && !this.clash && !this.deleted) {
       this.saved = 'saving';
       const sent = this.current;
+      this.#unanswered = [...this.#unanswered.filter((u) => u !== sent), sent].slice(-MOST_UNANSWERED);
+      this.#keepDraft();
       const done = await send<T>('PUT', this.#address, sent, { revision: this.#revision });
+      if (!done.ok && done.status !== 0) this.#unanswered = this.#unanswered.filter((u) => u !== sent);
       if (done.ok) this.#stored(sent, done.revision);
       else if (done.status === 410) this.deleted = true;
       else if (done.status === 422) return this.#refuse(done.problems);
@@ -164,7 +180,9 @@ export class SharedDocument<T extends { id: string }> {
   }
 
   #beside({ base, mine, theirs, revision }: { base: T; mine: T; theirs: T; revision: number }) {
-    const { merged, conflicts } = merge(base, mine, theirs);
+    const own = this.#unanswered.find((u) => same(u, theirs));
+    this.#unanswered = [];
+    const { merged, conflicts } = merge(own ?? base, mine, theirs);
     const whole = this.#read(merged) ?? merged;
     if (conflicts.length) {
       this.clash = { conflicts, theirs, revision, merged: whole };
@@ -179,14 +197,20 @@ export class SharedDocument<T extends { id: string }> {
   }
 
   /** A draft from while the server was away: merged with what is there now, never put over it. */
-  #takeUp({ base, revision, mine }: Draft<T>) {
+  #takeUp({ base, revision, mine, unanswered = [] }: Draft<T>) {
+    this.#unanswered = unanswered;
     if (revision === this.#revision) this.current = mine;
     else this.#beside({ base, mine, theirs: this.#base, revision: this.#revision });
     void this.#send();
   }
 
   #keepDraft() {
-    const draft: Draft<T> = { base: this.#base, revision: this.#revision, mine: this.current };
+    const draft: Draft<T> = {
+      base: this.#base,
+      revision: this.#revision,
+      mine: this.current,
+      unanswered: this.#unanswered
+    };
     try {
       localStorage.setItem(this.#key, JSON.stringify(draft));
     } catch {
@@ -209,10 +233,14 @@ export class SharedDocument<T extends { id: string }> {
       const base = kept && this.#read(kept.base);
       const mine = kept && this.#read(kept.mine);
       return base && mine && typeof kept.revision === 'number'
-        ? { base, mine, revision: kept.revision }
+        ? { base, mine, revision: kept.revision, unanswered: this.#sentOf(kept) }
         : undefined;
     } catch {
       return undefined;
     }
+  }
+
+  #sentOf({ unanswered = [] }: Draft<unknown>): T[] {
+    return unanswered.flatMap((raw) => this.#read(raw) ?? []);
   }
 }

@@ -14,6 +14,8 @@ class Server {
   revision = 1;
   readonly asked: string[] = [];
   down = false;
+  /** It stores what comes, and its answer is lost on the way. */
+  mute = false;
   readable = true;
 
   constructor(doc: Doc) {
@@ -41,6 +43,7 @@ class Server {
     if (this.doc && headers['if-match'] !== `"${this.revision}"`) return refusal(409);
     this.doc = JSON.parse(String(init.body)) as Doc;
     this.revision++;
+    if (this.mute) throw new TypeError('the line went dead');
     return Response.json(this.doc, { headers: { etag: `"${this.revision}"` } });
   };
 }
@@ -150,6 +153,35 @@ describe('a document that several benches write', () => {
     const after = open(server.revision);
     await settled(after);
     expect(server.doc).toEqual({ id: 'p', name: 'kept here', room: 30 });
+  });
+
+  it('knows its own change whose answer was lost, and can take it back', async () => {
+    const doc = open();
+    server.mute = true;
+    doc.change({ ...first, name: 'undone' });
+    await settled(doc);
+    expect(server.doc).toMatchObject({ name: 'undone' });
+    server.mute = false;
+    doc.change(first);
+    await vi.advanceTimersByTimeAsync(2100);
+    expect(server.doc).toEqual(first);
+    expect(doc.current).toEqual(first);
+    expect(kept.size).toBe(0);
+  });
+
+  it('knows it after the page was left before the answer came, too', async () => {
+    const doc = open();
+    vi.stubGlobal('fetch', (...asked: Parameters<Server['answer']>) => {
+      void server.answer(...asked);
+      return new Promise(() => undefined);
+    });
+    doc.change({ ...first, name: 'undone' });
+    doc.change(first);
+    vi.stubGlobal('fetch', server.answer);
+    server.write({ room: 20 });
+    const again = await settled(open(server.revision));
+    expect(again.current).toEqual(first);
+    expect(server.doc).toEqual(first);
   });
 
   it('waits where what is there cannot be read, and does not ask without end', async () => {
