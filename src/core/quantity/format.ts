@@ -38,15 +38,20 @@ export function duration(minutes: number): string {
 export const holdsFor = (minutes: number): string =>
   duration(minutes < 1 ? minutes : Math.floor(minutes + 1e-9));
 
+/** From so many hours on a clock tells days: nobody reads 671:59:59. */
+const HOURS_ON_A_CLOCK = 48;
+
 /**
- * Seconds as a clock that can go below zero: `4:12`, `1:02:09`, `−0:30`.
+ * Seconds as a clock that can go below zero: `4:12`, `1:02:09`, `−0:30`; in days and hours from two days on.
  * @example clock(252) // '4:12'
+ * @example clock(2_419_199) // '27 d 23 h'
  */
 export function clock(seconds: number): string {
   const sign = seconds < 0 ? '−' : '';
   const s = Math.floor(Math.abs(seconds));
   const h = Math.floor(s / 3600);
   const m = Math.floor((s % 3600) / 60);
+  if (h >= HOURS_ON_A_CLOCK) return `${sign}${Math.floor(h / 24)} d ${h % 24} h`;
   const two = (n: number) => String(n).padStart(2, '0');
   return h ? `${sign}${h}:${two(m)}:${two(s % 60)}` : `${sign}${m}:${two(s % 60)}`;
 }

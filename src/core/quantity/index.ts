@@ -1,4 +1,4 @@
-export { counted, intoEach } from './counted';
+export { counted, intoEach, numbersIn } from './counted';
 export { parseCount, parseQuantity, type Quantity, type Expectation } from './parse';
 export { formatQuantity, duration, holdsFor, clock } from './format';
 export { decimalsOf, displayOf, reading, readingBeside, weighing } from './reading';

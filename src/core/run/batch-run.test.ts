@@ -139,6 +139,13 @@ describe('several mixes of one cup', () => {
     expect(new Set(tasks.map((t) => t.id)).size).toBe(tasks.length);
   });
 
+  it('say which cavities each is for: every one once, in order', () => {
+    const numbers = tasks.flatMap((t) => (t.kind === 'pour' ? [t.numbers!] : []));
+    expect(numbers.map((n) => n.from)).toEqual([1, ...numbers.slice(0, -1).map((n) => n.to + 1)]);
+    expect(numbers.at(-1)!.to).toBe(22);
+    expect(begun(samphire).tasks.every((t) => t.kind !== 'pour' || t.numbers === undefined)).toBe(true);
+  });
+
   it('give facts of each, and one plan when repeated', () => {
     const state = foldRun(
       tasks,

@@ -94,7 +94,7 @@ export function pourLines(tasks: readonly Task[], plan: Plan, computed: Computed
         const asked = amountWords(plan.steps.find((s) => s.id === task.stepId));
         const how = [asked, task.how].filter(Boolean).join(' · ');
         const round = task.round ? `, round ${task.round.nth} of ${task.round.of}` : '';
-        const text = ` ${intoEach(task.count, groupName(task.groupId))}${round}${how ? `: ${how}` : ''}`;
+        const text = ` ${intoEach(task.count, groupName(task.groupId), task.numbers)}${round}${how ? `: ${how}` : ''}`;
         return [
           {
             id,

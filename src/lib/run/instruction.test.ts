@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
-import { tideline } from '$demo/plans';
+import { samphire, tideline } from '$demo/plans';
 import { foldRun, freeze, type RunEvent, type Task } from '$core/run';
 import type { Plan } from '$core/plan';
 import { atBench, inCup } from '$core/plan/plans.testing';
@@ -43,6 +43,17 @@ describe('the instruction of the moment', () => {
     expect(inCup.says).toMatchObject({ kind: 'weigh', before: a.grams, target: b.grams });
     const tared = run(atBench(tideline, { readings: 'tared' }), first + 1);
     expect(tared.says).toMatchObject({ before: 0, target: b.grams });
+  });
+
+  it('says what tells that a wait is over: a finger for a layer, nothing where only hours count', () => {
+    const hintAt = (plan: Plan, kind: string) => {
+      const n = freeze(plan, cards).tasks.findIndex(
+        (t) => t.kind === 'gate' && t.holds === undefined && t.all?.[0]?.condition.kind === kind
+      );
+      return run(plan, n).says?.hint;
+    };
+    expect(hintAt(tideline, 'state')).toContain('fingertip');
+    expect(hintAt(samphire, 'since')).toBe('it stands until then; other work may go on');
   });
 
   it('says where the clock starts', () => {

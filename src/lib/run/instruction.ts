@@ -4,7 +4,7 @@ import type { PlanFile } from '$core/plan';
 import type { RunFigures } from '$core/run';
 import { spokenFigure } from '$core/preferences';
 import { fail, ok, type Result } from '$core/problem';
-import { displayOf, duration, figure, parseQuantity, reading, type Message } from '$core/quantity';
+import { displayOf, duration, figure, numbersIn, parseQuantity, reading, type Message } from '$core/quantity';
 import { MOST_GRAMS, type RunState, type Task, type WeighTask } from '$core/run';
 import { isJar, isSplitMix, jarPlace } from '$core/schedule';
 
@@ -70,7 +70,7 @@ const WORDS: { [K in Kind]: (task: TaskOf<K>, c: RunFigures) => Words } = {
   }),
   pour: (task, c) => ({
     act: task.act ?? 'Pour',
-    rest: `${[task, ...(task.also ?? [])].map((x) => lettered(cupOf(c, x.cupId)!)).join(' and ')} into ${groupOf(c, task)?.name}${task.round ? `, round ${task.round.nth} of ${task.round.of}` : ''}`
+    rest: `${[task, ...(task.also ?? [])].map((x) => lettered(cupOf(c, x.cupId)!)).join(' and ')} into ${groupOf(c, task)?.name}${numbersIn(task.numbers)}${task.round ? `, round ${task.round.nth} of ${task.round.of}` : ''}`
   }),
   do: (task) => ({ act: task.act, rest: task.rest }),
   gate: (task, c) => ({
@@ -138,15 +138,23 @@ const SAID: { [K in Exclude<Kind, 'weigh'>]: (task: TaskOf<K>) => { confirm: str
   fill: () => ({ confirm: 'Filled', hint: 'one after the other, down the side, without stirring' }),
   pour: (task) => ({ confirm: task.confirm ?? 'Poured', hint: task.how ?? 'low and slow, down the middle' }),
   do: (task) => ({ confirm: task.confirm, hint: task.how }),
-  gate: (task) => ({
-    confirm: 'Go on',
-    hint:
-      task.holds === undefined
-        ? 'a fingertip test at the edge of one cavity tells more than the clock'
-        : 'mixed apart, the cups are as far at one moment'
-  }),
+  gate: (task) => ({ confirm: 'Go on', hint: decides(task) }),
   demould: () => ({ confirm: 'Demoulded', hint: 'flex the mould away, do not pull the piece' })
 };
+
+/** What tells that a wait is over. */
+function decides(gate: TaskOf<'gate'>): string {
+  if (gate.holds !== undefined) return 'mixed apart, the cups are as far at one moment';
+  const of = (gate.all ?? []).map(({ condition }) => condition);
+  const states = of.flatMap((c) => (c.kind === 'state' ? [c.of] : []));
+  if (!of.length || states.includes('layer below'))
+    return 'a fingertip test at the edge of one cavity tells more than the clock';
+  if (states.length) return 'what runs off the stick tells more than the clock';
+  if (of.some((c) => c.kind === 'probe')) return 'the thermometer decides, not the clock';
+  return of.some((c) => c.kind === 'checked')
+    ? 'look, and say so when it is'
+    : 'it stands until then; other work may go on';
+}
 
 /** The instruction of the moment: a top-up before anything else, then the first open task; none at the end. */
 export function instructionOf(

@@ -234,6 +234,12 @@ describe('an act that is done several times', () => {
     return doubtOf(run, state, spray, { now: 1e6 + minutes * 60_000 });
   };
 
+  it('is not asked about the first time: nothing went before', () => {
+    const before = run.tasks.slice(0, run.tasks.indexOf(spray)).map((t) => done(t, 1e6));
+    const state = foldRun(run.tasks, before, 0.1);
+    expect(doubtOf(run, state, spray, { now: 1e6 + 1000 })).toBeUndefined();
+  });
+
   it('is asked about before its time after the one before, whatever was done meanwhile', () => {
     const every = spray.every!;
     expect(told(every * 0.3)).toMatchObject({ code: 'too-early' });

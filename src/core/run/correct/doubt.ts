@@ -185,9 +185,12 @@ function tooEarly(frozen: FrozenRun, state: RunState, task: Task, now: number): 
     : { code: 'too-early', sentence: `${duration(passed)} of ${duration(wanted)} have passed.` };
 }
 
-/** Minutes that have to pass in a task. */
-const minutesOf = (task: Task): number =>
-  task.kind === 'stir' ? task.minutes : 'unattended' in task ? task.unattended : 0;
+/** Minutes that have to pass in a task. What is done several times only waits from one time to the next. */
+const minutesOf = (task: Task): number => {
+  if (task.kind === 'stir') return task.minutes;
+  if (task.kind === 'do' && task.every) return 0;
+  return 'unattended' in task ? task.unattended : 0;
+};
 
 /** The wait between two times of an act that is done several times, and since when it runs, ms. */
 function againAfter(state: RunState, task: Task): { minutes: number; since: number } | undefined {

@@ -89,6 +89,8 @@ export const Task = z.discriminatedUnion('kind', [
     groupId: id,
     cavitySetId: id.optional(),
     count: number,
+    /** Which of a group's cavities, counted from 1, where its cup is mixed more than once for them. */
+    numbers: z.object({ from: number, to: number }).optional(),
     gramsEach: number,
     mlEach: number,
     /** What is poured at once with it, from another cup: one gesture, and one press. */

@@ -244,6 +244,7 @@ function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] 
       groupId: group.groupId,
       cavitySetId: group.cavitySetId,
       count: item.count,
+      ...numbersOf(computed, item, group.count),
       gramsEach: own.reduce((s, l) => s + l.grams, 0) / group.count / rounds,
       mlEach: own.reduce((s, l) => s + l.each, 0) / rounds,
       ...(item.round ? { round: item.round } : {}),
@@ -258,6 +259,26 @@ function pourTask(computed: Computed, item: Item<'pour'>, turn: number): Task[] 
         : {})
     }
   ];
+}
+
+/** Which of the cavities one mix of several is poured into: they are filled in order, mix by mix. */
+function numbersOf(
+  computed: Computed,
+  { cupId, pourId, mixId, count }: Item<'pour'>,
+  inAll: number
+): Pick<PourTask, 'numbers'> {
+  const dealt = (computed.cups.find((c) => c.cupId === cupId)?.mixes ?? []).map((m) => ({
+    mixId: m.mixId,
+    count: m.pours.reduce((s, p) => s + (p.pourId === pourId ? p.count : 0), 0)
+  }));
+  const before = dealt
+    .slice(
+      0,
+      dealt.findIndex((d) => d.mixId === mixId)
+    )
+    .reduce((s, d) => s + d.count, 0);
+  const whole = dealt.reduce((s, d) => s + d.count, 0) === inAll;
+  return whole && count < inAll ? { numbers: { from: before + 1, to: before + count } } : {};
 }
 
 /** The other cups that are poured at once with the first of a step. */

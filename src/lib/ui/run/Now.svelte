@@ -82,7 +82,7 @@
       {/each}
     </ul>
   {:else if instruction.kind === 'do' || instruction.kind === 'make'}
-    {@const left = (instruction.task.attended + instruction.task.unattended) * 60 - since}
+    {@const left = (instruction.task.unattended || instruction.task.attended) * 60 - since}
     {#if instruction.kind === 'do' && (instruction.task.times ?? 1) > 1}
       <Again {desk} task={instruction.task} />
     {:else if instruction.task.attended + instruction.task.unattended > 0}

@@ -35,7 +35,7 @@
 
 <BigNumber
   value={[instruction.task, ...also].map((x) => g(x.gramsEach)).join(' + ')}
-  words={`${unit} ${intoEach(count, nameOfGroup)}`}
+  words={`${unit} ${intoEach(count, nameOfGroup, count === instruction.task.count ? instruction.task.numbers : undefined)}`}
 />
 {#if window && window.due < now}
   <p class="mt-1 text-[1.3rem] font-bold text-cinnabar" role="status" data-testid="too-late">
@@ -57,7 +57,9 @@
 {/if}
 <p class="text-[1.1rem] text-ink-2">
   {#if stands && !stands.short}{weighed(stands.grams)} in the cup;{/if}
-  {volume(instruction.task.mlEach)} each{also.length ? ' of the first' : ''}, {weighed(gramsInAll)} in all
+  {#if instruction.task.count > 1 || also.length}
+    {volume(instruction.task.mlEach)} each{also.length ? ' of the first' : ''}, {weighed(gramsInAll)} in all
+  {:else}{volume(instruction.task.mlEach)}{/if}
 </p>
 {#if instruction.task.round && desk.roundsLeft.length > 1}
   <p class="mt-2 flex flex-wrap items-center gap-3 text-[1.1rem]">

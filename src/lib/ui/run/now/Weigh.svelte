@@ -21,6 +21,7 @@
   const cup = $derived(desk.computed.cups.find((c) => c.cupId === instruction.cupId));
   const onPan = $derived(desk.useScale ? scale.reading : undefined);
   const aim = $derived(instruction.before + instruction.target);
+  const slow = $derived(g(instruction.before + instruction.target * 0.9));
   const toGo = $derived(onPan ? aim - onPan.grams : undefined);
   const cue = $derived(toGo === undefined ? undefined : cueOf(toGo, instruction.target, division));
 </script>
@@ -80,7 +81,7 @@
           ? ''
           : 'tared to 0'}</span
     >
-    <span>slow from {g(instruction.before + instruction.target * 0.9)} · stop at {g(aim)}</span>
+    <span>{slow === g(aim) ? '' : `slow from ${slow} · `}stop at {g(aim)}</span>
   </p>
 {/if}
 <div class="mt-5 flex flex-wrap items-center gap-3">
