@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { commonCard, density } from './card';
 import { fail, ok, type Result } from '../problem';
-import type { Composition, Making } from './formula';
+import { figure } from '../quantity';
+import type { Composition, Making, MakingStep } from './formula';
 
 /** The card of what is melted, coloured and poured hot: melt-and-pour soap and plastisol. */
 export const meltedCard = {
@@ -71,10 +72,33 @@ export function meltedFormula(base: MeltedCard, name: string): Result<Compositio
   });
 }
 
-/** The clock runs from the moment the last of the melt leaves the heat. */
-export const meltedMaking = ({ blend }: MeltedCard): Making => ({
-  clockPart: blend && (hardShare(blend) ?? 0) > 0 ? 'hard' : 'base'
-});
+/** How a melt is heated: the verb, how, and minutes with the hands in it and without. */
+export type Heating = Pick<MakingStep, 'act' | 'how' | 'attended' | 'unattended'>;
+
+/**
+ * What is melted is weighed cold and heated in its cup or pot; colour goes into the hot melt. The clock runs from the
+ * moment it leaves the heat.
+ * @param name what the melted base is called
+ */
+export function meltedMaking(card: MeltedCard, name: string, { how, ...heating }: Heating): Making {
+  const share = card.blend && (hardShare(card.blend) ?? 0);
+  const last = share ? 'hard' : 'base';
+  return {
+    clockPart: last,
+    between: [
+      {
+        ...heating,
+        id: 'heat',
+        // A blend that is all hard liquid, or all soft, has one part.
+        after: last,
+        rest: `the ${name} to ${figure(card.heatTo, '°C')}`,
+        how: `${how}; never past ${figure(card.neverPast, '°C')}; the clock starts when it leaves the heat`,
+        confirm: 'Hot',
+        joins: true
+      }
+    ]
+  };
+}
 
 /** Shots of a hand injector for so many cavities of so many ml. */
 export interface Shots {

@@ -38,6 +38,13 @@ export function duration(minutes: number): string {
 export const holdsFor = (minutes: number): string =>
   duration(minutes < 1 ? minutes : Math.floor(minutes + 1e-9));
 
+/**
+ * About how long, minutes: from two hours on to the quarter of an hour.
+ * @example about(1439) // '24 h'
+ */
+export const about = (minutes: number): string =>
+  duration(minutes >= 120 ? Math.round(minutes / 15) * 15 : minutes);
+
 /** From so many hours on a clock tells days: nobody reads 671:59:59. */
 const HOURS_ON_A_CLOCK = 48;
 

@@ -1,6 +1,6 @@
 export { counted, intoEach, numbersIn } from './counted';
 export { parseCount, parseQuantity, type Quantity, type Expectation } from './parse';
-export { formatQuantity, duration, holdsFor, clock } from './format';
+export { formatQuantity, about, duration, holdsFor, clock } from './format';
 export { decimalsOf, displayOf, reading, readingBeside, weighing } from './reading';
 export { UNITS, unit, type Kind, type Unit } from './units';
 export { plainFractions } from './number';

@@ -2,6 +2,7 @@ import { evenly } from '../evenly.testing';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  about,
   clock,
   decimalsOf,
   duration,
@@ -156,6 +157,7 @@ describe('what is shown', () => {
       '2 d 2 h'
     ]);
     expect([252, 3729, -30].map(clock)).toEqual(['4:12', '1:02:09', '−0:30']);
+    expect([1439, 119, 487].map(about)).toEqual(['24 h', '1 h 59', '8 h']);
     expect([48 * 3600 - 1, 48 * 3600, 2_419_199].map(clock)).toEqual(['47:59:59', '2 d 0 h', '27 d 23 h']);
   });
 });

@@ -20,7 +20,7 @@ export {
   type TaskState
 } from './log/state';
 export { clocksOf, type Clock } from './times/clocks';
-export { gateOpening, statesIn, waitsForLayer, type GateOpening } from './tasks/gate';
+export { gateOpening, inState, statesIn, waitsForLayer, type GateOpening } from './tasks/gate';
 export { factsOf, type Fact } from './amounts/actuals';
 export {
   standingOf,
@@ -32,6 +32,7 @@ export {
 export { checksNow, isRoomCheck, openChecks } from './tasks/checks';
 export { demouldNow, paceSoFar, pourUntilNow, refitGate, type Moved } from './times/refit';
 export { booksOf, stillFrom, type MixBooks } from './amounts/ledger';
+export { isPutOnScale } from './tasks/on-scale';
 export { couldDo, type CouldDo } from './tasks/could-do';
 export { correctionsOf, type Correction } from './correct/corrections';
 export { warmthOf } from './times/warmth';

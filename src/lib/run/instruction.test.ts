@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
-import { samphire, tideline } from '$demo/plans';
+import { buoy, samphire, tideline } from '$demo/plans';
 import { foldRun, freeze, type RunEvent, type Task } from '$core/run';
 import type { Plan } from '$core/plan';
 import { atBench, inCup } from '$core/plan/plans.testing';
@@ -54,6 +54,13 @@ describe('the instruction of the moment', () => {
     };
     expect(hintAt(tideline, 'state')).toContain('fingertip');
     expect(hintAt(samphire, 'since')).toBe('it stands until then; other work may go on');
+  });
+
+  it('says of what is waited for that it is at trace, or gelled', () => {
+    const waits = (plan: Plan) =>
+      freeze(plan, cards).tasks.flatMap((t, n) => (t.kind === 'gate' ? [run(plan, n).says?.title] : []));
+    expect(waits(buoy)).toContain('Wait until balls 1–4 are at thick trace');
+    expect(waits(tideline)).toContain('Wait until knobs 1–6 are gelled');
   });
 
   it('says where the clock starts', () => {

@@ -4,8 +4,17 @@ import type { PlanFile } from '$core/plan';
 import type { RunFigures } from '$core/run';
 import { spokenFigure } from '$core/preferences';
 import { fail, ok, type Result } from '$core/problem';
-import { displayOf, duration, figure, numbersIn, parseQuantity, reading, type Message } from '$core/quantity';
-import { MOST_GRAMS, type RunState, type Task, type WeighTask } from '$core/run';
+import {
+  about,
+  displayOf,
+  duration,
+  figure,
+  numbersIn,
+  parseQuantity,
+  reading,
+  type Message
+} from '$core/quantity';
+import { inState, MOST_GRAMS, type RunState, type Task, type WeighTask } from '$core/run';
 import { isJar, isSplitMix, jarPlace } from '$core/schedule';
 
 /** What to do now, in words and figures for the run's screen. */
@@ -59,7 +68,7 @@ const WORDS: { [K in Kind]: (task: TaskOf<K>, c: RunFigures) => Words } = {
       ? { act: 'Make ready', rest: 'the mould, the cups, your gloves' }
       : {
           act: 'Make ready again',
-          rest: `for sitting ${sitting}, about ${duration(after ?? 0)} after the one before`
+          rest: `for sitting ${sitting}, about ${about(after ?? 0)} after the one before`
         },
   weigh: weighWords,
   make: (task) => ({ act: task.act, rest: task.rest }),
@@ -88,7 +97,7 @@ function layerReady(task: TaskOf<'gate'>, c: RunFigures): string | undefined {
     !task.all?.every(({ condition }) => condition.kind === 'state' && condition.of === 'layer below')
   )
     return undefined;
-  return `${group.name} ${group.count === 1 ? 'is' : 'are'} ${task.state}`;
+  return `${group.name} ${group.count === 1 ? 'is' : 'are'} ${inState(task.state)}`;
 }
 
 const cupOf = (c: RunFigures, id: string) => c.cups.find((x) => x.cupId === id);

@@ -8,12 +8,11 @@ import {
   doubtOf,
   foldRun,
   gateOpening,
+  isPutOnScale,
   openChecks,
   refitGate,
   type Doubt,
-  type FrozenRun,
-  type RunState,
-  type WeighTask
+  type FrozenRun
 } from '$core/run';
 import { remember, remembered } from '../page/remembered';
 import { problemWords } from '../preferences.svelte';
@@ -171,14 +170,10 @@ export class RunDesk {
     if (!this.useScale && remembered(SCALE_IN_USE, 'tab') === 'yes') this.toggleScale();
   }
 
-  /** What is weighed goes into another vessel than what was weighed before it: it is put on the scale, and tared. */
+  /** What is weighed goes into a vessel that does not stand on the scale any more, or not yet: it is put there, and tared. */
   readonly freshOnScale = $derived.by(() => {
     const what = this.instruction;
-    if (what?.kind !== 'weigh' || what.before > 0) return false;
-    const last = this.run.tasks
-      .filter((t) => t.task.kind === 'weigh' && t.doneAt !== undefined && t.task.id !== what.task.id)
-      .reduce<WeighTask | undefined>(latest(this.run), undefined);
-    return !last || last.mixId !== what.task.mixId || last.boat !== what.task.boat || !!what.task.boat;
+    return what?.kind === 'weigh' && what.before <= 0 && isPutOnScale(this.run, what.task);
   });
 
   /** When a key or pedal last told something, ms. */
@@ -388,15 +383,6 @@ export class RunDesk {
     return read.ok ? read.value : undefined;
   }
 }
-
-/** The later of two weighings, by when they were told. */
-const latest =
-  (run: RunState) =>
-  (a: WeighTask | undefined, { task, doneAt = 0 }: RunState['tasks'][number]): WeighTask | undefined => {
-    if (task.kind !== 'weigh') return a;
-    const before = run.tasks.find((t) => t.task === a)?.doneAt ?? 0;
-    return a && before > doneAt ? a : task;
-  };
 
 /** What a pot read before and after: “212.4 − 205.1”. */
 function byDifference(text: string): [string, string] | undefined {

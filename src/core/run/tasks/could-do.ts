@@ -1,6 +1,6 @@
 import { WEIGHING_MINUTES } from '../../schedule';
 import type { FrozenRun } from '../snapshot/frozen';
-import { gateOpening, statesIn, type Moment } from './gate';
+import { gateOpening, inState, statesIn, type Moment } from './gate';
 import { isReady, orderOf } from './ready';
 import { demouldNow, pourUntilNow, refitGate } from '../times/refit';
 import type { RunState, TaskState } from '../log/state';
@@ -125,7 +125,7 @@ function tooEarly(
   const stir = state.tasks.find((t) => t.task.kind === 'stir' && t.task.mixId === task.mixId)?.task;
   const making = own.length * WEIGHING_MINUTES + (stir?.kind === 'stir' ? stir.minutes : 0);
   const notBefore = opensAt - making * MINUTE;
-  return notBefore > moment.now ? { notBefore, why: `it goes on once they are ${gate.state}` } : {};
+  return notBefore > moment.now ? { notBefore, why: `it goes on once they are ${inState(gate.state)}` } : {};
 }
 
 /** Whether a weighing's mix, or a cup split from it, is what a pour takes. */

@@ -65,6 +65,9 @@ export function gateOpening(
   };
 }
 
+/** A state as it follows *is* or *are*: what is named by a noun is come to. */
+export const inState = (state: string): string => (state.endsWith('trace') ? `at ${state}` : state);
+
 /** Whether a gate waits for a state of the layer below alone: only then are its minutes counted from the last pour. */
 export const waitsForLayer = (gate: GateTask): boolean =>
   (gate.all ?? [plainState(gate)]).every(

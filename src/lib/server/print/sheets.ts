@@ -1,7 +1,7 @@
 import type { Column, Content, TableCell } from 'pdfmake/interfaces';
 import type { Computed } from '$core/plan';
 import { figuresOf } from '$core/plan';
-import { displayOf, duration, readingBeside, weighing } from '$core/quantity';
+import { about, displayOf, readingBeside, weighing } from '$core/quantity';
 import { tasksOf, type Task } from '$core/run';
 import { inWords } from '$core/preferences';
 import { taskWords } from '../../run/instruction';
@@ -186,7 +186,7 @@ const sittingRow = (
       {
         text: [
           { text: `Sitting ${sitting}`, bold: true },
-          words(`, about ${duration(after ?? 0)} after the one before`)
+          words(`, about ${about(after ?? 0)} after the one before`)
         ],
         margin: [0, 8, 0, 2]
       },

@@ -1,10 +1,18 @@
 import { byCardTimes } from '../../../cure';
 import { avoid, care, good, inItsOwnBase, madeFor } from '../../compatibility';
 import { defineMaterial } from '../../define';
-import { meltedFormula, meltedMaking, MELTED_FIELDS } from '../../melted';
+import { meltedFormula, meltedMaking, MELTED_FIELDS, type Heating } from '../../melted';
 import { RATIO_TOLERANCE } from '../../tolerances';
 import { MeltAndPourCard } from './card';
 import { starting } from './starting';
+
+/** Minutes: usual practice for a cup of some 100 g in short bursts; a bath melts several beside each other. */
+const MELTING: Heating = {
+  act: 'Melt',
+  how: 'cut small, covered, in short bursts or in a water bath, without a boil',
+  attended: 1,
+  unattended: 0
+};
 
 /** Melt-and-pour soap. Limits, compatibility and words are usual practice of the trade; the tub's own sheet wins. */
 export const meltAndPour = defineMaterial<MeltAndPourCard>({
@@ -26,7 +34,7 @@ export const meltAndPour = defineMaterial<MeltAndPourCard>({
     'wants wet colour'
   ],
   formula: (card) => meltedFormula(card, 'melted soap base'),
-  making: meltedMaking,
+  making: (card) => meltedMaking(card, 'soap base', MELTING),
   behaviour: (card, joinedAt) =>
     byCardTimes(
       card,

@@ -1,11 +1,19 @@
 import { byCardTimes } from '../../../cure';
 import { avoid, care, good, ifHeatProof, inItsOwnBase, madeFor } from '../../compatibility';
 import { defineMaterial } from '../../define';
-import { meltedFormula, meltedMaking, MELTED_FIELDS, shotsFor } from '../../melted';
+import { meltedFormula, meltedMaking, MELTED_FIELDS, shotsFor, type Heating } from '../../melted';
 import { RATIO_TOLERANCE } from '../../tolerances';
 import { PlastisolCard } from './card';
 import { plastisolCraft } from './craft';
 import { starting } from './starting';
+
+/** Minutes: usual practice for a cup of some 100 g in an oven for nothing else. */
+const HEATING: Heating = {
+  act: 'Heat',
+  how: 'a little at a time, stirred between, until it is thin and glossy; heat-proof gloves, fumes drawn off',
+  attended: 3,
+  unattended: 0
+};
 
 /** Plastisol, poured or injected hot. Limits, compatibility and words are usual practice of the trade; the bottle wins. */
 export const plastisol = defineMaterial<PlastisolCard>({
@@ -26,7 +34,7 @@ export const plastisol = defineMaterial<PlastisolCard>({
     'grips when late'
   ],
   formula: (card) => meltedFormula(card, 'plastisol'),
-  making: meltedMaking,
+  making: (card) => meltedMaking(card, 'plastisol', HEATING),
   behaviour: (card, joinedAt) =>
     byCardTimes(
       card,

@@ -1,6 +1,6 @@
 <!-- The run on paper: every line with a box, what it should read, what it read, and when. -->
 <script lang="ts">
-  import { counted, duration } from '$core/quantity';
+  import { about, counted } from '$core/quantity';
   import { figuresOf } from '$core/plan';
   import { tasksOf } from '$core/run';
   import { taskWords } from '../../../../../lib/run/instruction';
@@ -69,7 +69,7 @@
           <tr class="break-inside-avoid border-b border-ink align-baseline" data-sitting={task.sitting}>
             <td colspan="6" class="pt-4 pb-1.5">
               <strong>Sitting {task.sitting}</strong>
-              <span class="text-ink-2">about {duration(task.after ?? 0)} after the one before</span>
+              <span class="text-ink-2">about {about(task.after ?? 0)} after the one before</span>
               {#each task.checks ?? [] as check (check.id)}
                 <span class="mt-1 mr-4 block">
                   <span class="mr-2 inline-block size-3.5 border border-ink"></span>{inWords(check.words)}
