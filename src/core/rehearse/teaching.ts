@@ -84,7 +84,12 @@ function finishedHow(
     case 'pour':
       return pouredHow(frozen, before, { mixId: task.mixId, at });
     case 'gate': {
-      const { by } = gateOpening(task, before, { now: at, dayStart: 0 }, statesIn(frozen, task.groupId));
+      const { by } = gateOpening(
+        task,
+        before,
+        { now: at, dayStart: 0 },
+        statesIn(frozen.computed, task.groupId)
+      );
       return by === 'state'
         ? { well: true, says: 'You felt it, and went on when it carried.' }
         : {

@@ -108,7 +108,7 @@ class Player {
     const which = Math.floor(this.chance() * 5);
     if (which === 0) return this.tell({ type: 'note', text: 'a thread in the cup' });
     if (which === 1) return this.tell({ type: 'room', celsius });
-    const states = group ? statesIn(this.frozen, group.groupId) : [];
+    const states = group ? statesIn(this.frozen.computed, group.groupId) : [];
     const felt = states[Math.floor(this.chance() * states.length)]?.state;
     const poured = group && state.groups.get(group.groupId)?.lastPour !== undefined;
     if (which === 2 && group && felt && poured)
@@ -211,7 +211,7 @@ class Player {
 
   gate(state: RunState, task: GateTask): void {
     const { gate } = refitGate(this.frozen, state, task);
-    const opening = () => gateOpening(gate, state, this.day(), statesIn(this.frozen, task.groupId));
+    const opening = () => gateOpening(gate, state, this.day(), statesIn(this.frozen.computed, task.groupId));
     const { open, opensAt, conditions } = opening();
     if (open) return this.tell({ type: 'done', task: task.id });
     if (Number.isFinite(opensAt)) {

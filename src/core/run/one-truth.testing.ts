@@ -30,7 +30,7 @@ function ofGates({ frozen, state, now }: Moment): string[] {
   const task = state.now?.task;
   if (task?.kind !== 'gate') return [];
   const { gate } = refitGate(frozen, state, task);
-  const opening = gateOpening(gate, state, dayOf(now), statesIn(frozen, task.groupId));
+  const opening = gateOpening(gate, state, dayOf(now), statesIn(frozen.computed, task.groupId));
   const clock = clocksOf(frozen, state, dayOf(now)).find((c) => c.id === task.id);
   if (opening.open || !Number.isFinite(opening.opensAt)) return [];
   if (!clock) return [`${task.id} has no clock, and opens at ${opening.opensAt}`];

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
-import { buoy, samphire, tideline } from '$demo/plans';
+import { buoy, eel, samphire, tideline } from '$demo/plans';
 import { foldRun, freeze, type RunEvent, type Task } from '$core/run';
 import type { Plan } from '$core/plan';
 import { atBench, inCup } from '$core/plan/plans.testing';
@@ -52,7 +52,8 @@ describe('the instruction of the moment', () => {
       );
       return run(plan, n).says?.hint;
     };
-    expect(hintAt(tideline, 'state')).toContain('fingertip');
+    expect(hintAt(tideline, 'state')).toMatch(/^a fingertip leaves a mark.*gloved/);
+    expect(hintAt(eel, 'state')).toMatch(/^draws threads: try .* with a stick/);
     expect(hintAt(samphire, 'since')).toBe('it stands until then; other work may go on');
   });
 

@@ -14,7 +14,7 @@ import {
   reading,
   type Message
 } from '$core/quantity';
-import { inState, MOST_GRAMS, type RunState, type Task, type WeighTask } from '$core/run';
+import { inState, MOST_GRAMS, statesIn, type RunState, type Task, type WeighTask } from '$core/run';
 import { isJar, isSplitMix, jarPlace } from '$core/schedule';
 
 /** What to do now, in words and figures for the run's screen. */
@@ -140,24 +140,30 @@ function jarWords(c: RunFigures, cupId: string): string {
 }
 
 /** What the button says of a kind of task, and the hint under its title. */
-const SAID: { [K in Exclude<Kind, 'weigh'>]: (task: TaskOf<K>) => { confirm: string; hint: string } } = {
+const SAID: {
+  [K in Exclude<Kind, 'weigh'>]: (task: TaskOf<K>, c: RunFigures) => { confirm: string; hint: string };
+} = {
   prepare: () => ({ confirm: 'Ready', hint: 'mould clean and level, cups marked, gloves on' }),
   make: (task) => ({ confirm: task.confirm, hint: task.how }),
   stir: (task) => ({ confirm: 'Stirred', hint: STIRS[task.mixing ?? 'full'] }),
   fill: () => ({ confirm: 'Filled', hint: 'one after the other, down the side, without stirring' }),
   pour: (task) => ({ confirm: task.confirm ?? 'Poured', hint: task.how ?? 'low and slow, down the middle' }),
   do: (task) => ({ confirm: task.confirm, hint: task.how }),
-  gate: (task) => ({ confirm: 'Go on', hint: decides(task) }),
+  gate: (task, c) => ({ confirm: 'Go on', hint: decides(task, c) }),
   demould: () => ({ confirm: 'Demoulded', hint: 'flex the mould away, do not pull the piece' })
 };
 
 /** What tells that a wait is over. */
-function decides(gate: TaskOf<'gate'>): string {
+function decides(gate: TaskOf<'gate'>, c: RunFigures): string {
   if (gate.holds !== undefined) return 'mixed apart, the cups are as far at one moment';
   const of = (gate.all ?? []).map(({ condition }) => condition);
   const states = of.flatMap((c) => (c.kind === 'state' ? [c.of] : []));
-  if (!of.length || states.includes('layer below'))
-    return 'a fingertip test at the edge of one cavity tells more than the clock';
+  if (!of.length || states.includes('layer below')) {
+    const tell = statesIn(c, gate.groupId).find((s) => s.state === gate.state)?.tell;
+    // Some of it is hot, caustic or a sensitiser.
+    const how = 'try the edge of one cavity with a stick or a gloved fingertip; it tells more than the clock';
+    return tell ? `${tell}: ${how}` : how;
+  }
   if (states.length) return 'what runs off the stick tells more than the clock';
   if (of.some((c) => c.kind === 'probe')) return 'the thermometer decides, not the clock';
   return of.some((c) => c.kind === 'checked')
@@ -181,7 +187,10 @@ export function instructionOf(
     ...('groupId' in task ? { groupId: task.groupId } : {})
   };
   if (task.kind === 'weigh') return { ...common, ...weighing(run, task, snapshot) };
-  const said = (SAID[task.kind] as (task: Task) => { confirm: string; hint: string })(task);
+  const said = (SAID[task.kind] as (task: Task, c: RunFigures) => { confirm: string; hint: string })(
+    task,
+    computed
+  );
   return { ...common, ...said, kind: task.kind, task } as Instruction;
 }
 

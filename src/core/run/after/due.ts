@@ -74,7 +74,8 @@ function nextLayer(frozen: FrozenRun, state: RunState, moment: Moment): Due[] {
 
 /** When a wait opens, by what is read and told of what it waits for, ms; infinite where only a probe or a look tells. */
 const openingOf = (frozen: FrozenRun, state: RunState, gate: GateTask, moment: Moment): number =>
-  gateOpening(refitGate(frozen, state, gate).gate, state, moment, statesIn(frozen, gate.groupId)).opensAt;
+  gateOpening(refitGate(frozen, state, gate).gate, state, moment, statesIn(frozen.computed, gate.groupId))
+    .opensAt;
 
 /** The open waits that stand right before a task: they are its own. */
 function gatesBefore(task: Task, state: RunState): GateTask[] {

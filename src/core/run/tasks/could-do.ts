@@ -95,7 +95,7 @@ function offered(frozen: FrozenRun, state: RunState, { task }: TaskState, moment
 }
 
 const gateOf = (frozen: FrozenRun, state: RunState, task: GateTask, moment: Moment) =>
-  gateOpening(refitGate(frozen, state, task).gate, state, moment, statesIn(frozen, task.groupId));
+  gateOpening(refitGate(frozen, state, task).gate, state, moment, statesIn(frozen.computed, task.groupId));
 
 /** A mix whose first pour waits at a gate: begun now, its window would run while the gate is shut. */
 function tooEarly(

@@ -1,13 +1,13 @@
 import type { Condition, Zero } from '../../document';
 import { whenWas } from '../../schedule';
-import type { FrozenRun } from '../snapshot/frozen';
+import type { RunFigures } from '../snapshot/figures';
 import type { RunState } from '../log/state';
 import { isMaking, type GateTask, type Task } from './task';
 
 const MINUTE = 60_000;
 
 /** The states that what lies in a group's cavities passes through, in order. */
-export function statesIn({ computed }: FrozenRun, groupId: string): readonly { state: string }[] {
+export function statesIn(computed: RunFigures, groupId: string): RunFigures['bases'][number]['states'] {
   const cupId = computed.groups.find((g) => g.groupId === groupId)?.layers[0]?.cupId;
   const baseId = computed.cups.find((c) => c.cupId === cupId)?.baseId;
   return computed.bases.find((b) => b.baseId === baseId)?.states ?? [];

@@ -56,7 +56,7 @@ function gateClock(frozen: FrozenRun, state: RunState, moment: Moment): Clock[] 
   const now = state.now?.task;
   if (now?.kind !== 'gate') return [];
   const { gate, moved } = refitGate(frozen, state, now);
-  const { open, opensAt } = gateOpening(gate, state, moment, statesIn(frozen, now.groupId));
+  const { open, opensAt } = gateOpening(gate, state, moment, statesIn(frozen.computed, now.groupId));
   // Where only a look or a probe tells, no clock does.
   if (!Number.isFinite(opensAt)) return [];
   const clock = { id: now.id, kind: 'gate' as const, of: now.groupId, due: opensAt };

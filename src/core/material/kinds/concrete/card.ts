@@ -94,7 +94,7 @@ const DRY_TURN: MakingStep = {
   id: 'dry',
   after: 'cement',
   act: 'Mix',
-  rest: 'sand, colour and cement dry, until there is no streak left',
+  rest: 'all that is dry, until there is no streak left',
   how: 'lid on or respirator: the dust holds silica',
   confirm: 'Even',
   attended: 2,
