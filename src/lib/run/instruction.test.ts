@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
-import { buoy, eel, samphire, tideline } from '$demo/plans';
+import { buoy, eel, saltings, samphire, tideline } from '$demo/plans';
 import { foldRun, freeze, type RunEvent, type Task } from '$core/run';
 import type { Plan } from '$core/plan';
 import { atBench, inCup } from '$core/plan/plans.testing';
@@ -62,6 +62,17 @@ describe('the instruction of the moment', () => {
       freeze(plan, cards).tasks.flatMap((t, n) => (t.kind === 'gate' ? [run(plan, n).says?.title] : []));
     expect(waits(buoy)).toContain('Wait until balls 1–4 are at thick trace');
     expect(waits(tideline)).toContain('Wait until knobs 1–6 are gelled');
+  });
+
+  it('says how a piece comes out of a mould of rubber, metal or lined timber', () => {
+    const hint = (plan: Plan) =>
+      run(
+        plan,
+        freeze(plan, cards).tasks.findIndex((t) => t.kind === 'demould')
+      ).says?.hint;
+    expect(hint(tideline)).toMatch(/^flex/);
+    expect(hint(eel)).toMatch(/^let it cool/);
+    expect(hint(saltings)).toMatch(/lining$/);
   });
 
   it('says where the clock starts', () => {

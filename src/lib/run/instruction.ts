@@ -141,7 +141,11 @@ function jarWords(c: RunFigures, cupId: string): string {
 
 /** What the button says of a kind of task, and the hint under its title. */
 const SAID: {
-  [K in Exclude<Kind, 'weigh'>]: (task: TaskOf<K>, c: RunFigures) => { confirm: string; hint: string };
+  [K in Exclude<Kind, 'weigh'>]: (
+    task: TaskOf<K>,
+    c: RunFigures,
+    file: PlanFile
+  ) => { confirm: string; hint: string };
 } = {
   prepare: () => ({ confirm: 'Ready', hint: 'mould clean and level, cups marked, gloves on' }),
   make: (task) => ({ confirm: task.confirm, hint: task.how }),
@@ -150,8 +154,23 @@ const SAID: {
   pour: (task) => ({ confirm: task.confirm ?? 'Poured', hint: task.how ?? 'low and slow, down the middle' }),
   do: (task) => ({ confirm: task.confirm, hint: task.how }),
   gate: (task, c) => ({ confirm: 'Go on', hint: decides(task, c) }),
-  demould: () => ({ confirm: 'Demoulded', hint: 'flex the mould away, do not pull the piece' })
+  demould: (task, _, file) => ({ confirm: 'Demoulded', hint: comesOut(file, task.groupId) })
 };
+
+/** How a piece comes out of its mould, by what that is made of. */
+function comesOut({ plan, shelf }: PlanFile, groupId: string): string {
+  const own = plan.groups.find((g) => g.id === groupId);
+  switch (shelf.moulds.find((m) => m.id === own?.mouldId)?.material) {
+    case 'aluminium':
+      return 'let it cool, then open it; nothing sharp between mould and piece';
+    case 'lined timber':
+      return 'take its sides off, or lift the piece out by the lining';
+    case 'HDPE':
+      return 'loosen its walls, turn it over and tap; do not pull the piece';
+    default:
+      return 'flex the mould away, do not pull the piece';
+  }
+}
 
 /** What tells that a wait is over. */
 function decides(gate: TaskOf<'gate'>, c: RunFigures): string {
@@ -187,10 +206,12 @@ export function instructionOf(
     ...('groupId' in task ? { groupId: task.groupId } : {})
   };
   if (task.kind === 'weigh') return { ...common, ...weighing(run, task, snapshot) };
-  const said = (SAID[task.kind] as (task: Task, c: RunFigures) => { confirm: string; hint: string })(
-    task,
-    computed
-  );
+  const words = SAID[task.kind] as (
+    task: Task,
+    c: RunFigures,
+    file: PlanFile
+  ) => { confirm: string; hint: string };
+  const said = words(task, computed, snapshot);
   return { ...common, ...said, kind: task.kind, task } as Instruction;
 }
 
