@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { rockpool, tideline } from '../../../demo/plans';
+import { buoy, rockpool, tideline } from '../../../demo/plans';
 import { cureOf } from '../cure';
 import { factsOf, foldRun, freeze, gateOpening, isReady, orderOf, type GateTask } from '../run';
 import { done, upTo } from '../run/run.testing';
@@ -165,6 +165,38 @@ describe('a cup that a step waits for the next day', () => {
     const poured = score.blocks.find((b) => b.stepId === 'line' && b.act === 'pour')!;
     expect(poured.from - window.zero).toBeGreaterThan(own.begins['holds a line'] - 3);
     expect(problems.map((p) => p.code)).not.toContain('past-window');
+  });
+
+  it('of soap counts the lye, the melting and the joining before its clock starts', () => {
+    const [first, second] = buoy.steps.filter((x) => x.act.kind === 'lay');
+    const soap: Plan = {
+      ...buoy,
+      steps: [
+        first!,
+        {
+          ...second!,
+          gates: [
+            {
+              id: 'next-day',
+              all: [
+                { kind: 'since', zero: { stepDone: first!.id }, minutes: DAY },
+                {
+                  kind: 'state',
+                  state: 'medium trace',
+                  of: { cup: (second!.act as { cupId: string }).cupId }
+                }
+              ]
+            }
+          ]
+        }
+      ]
+    };
+    const { score } = computePlan(soap, cards);
+    const bed = score.blocks.find((b) => b.stepId === first!.id)!;
+    const line = score.blocks.find((b) => b.stepId === second!.id)!;
+    expect(score.gates.some((g) => g.cupId !== undefined)).toBe(true);
+    expect(line.from - bed.to - DAY).toBeGreaterThan(-1e-6);
+    expect(line.from - bed.to - DAY).toBeLessThan(3);
   });
 
   it('waits in the run as well, on the clock of that step', () => {

@@ -104,6 +104,17 @@ const moment = (p: Playing, b: Omit<Block, 'from' | 'to' | 'id'>): void =>
 /** How many weighings come before the clock starts, that one counted. */
 const untilMet = (mix: TimedMix) => mix.weighings.findIndex((w) => w.key === mix.material.clockPart) + 1;
 
+/** How long a mix takes until its parts meet: what is weighed, and what is heated, turned dry or joined in between, minutes. */
+function minutesUntilMet(mix: TimedMix): number {
+  const between = mix.material.between ?? [];
+  const joins = between.findIndex((s) => s.joins);
+  const before = joins < 0 ? between : between.slice(0, joins + 1);
+  return (
+    untilMet(mix) * WEIGHING_MINUTES +
+    before.reduce((s, { attended, unattended }) => s + attended + unattended, 0)
+  );
+}
+
 /** Weighs, colours and stirs a mix of its own; says when its parts met. */
 function mixed(p: Playing, mix: TimedMix): number {
   const { cupId } = mix;
@@ -272,7 +283,7 @@ function holdBack(p: Playing, item: Extract<SequenceItem, { kind: 'hold' }>): vo
   const zero = 'mixMet' in after ? p.windows.get(after.mixMet)?.zero : zeroOf(p, after);
   const mix = p.timing.mixes.get(item.mixId);
   if (zero === undefined || !mix) return;
-  const minutes = item.minutes - untilMet(mix) * WEIGHING_MINUTES;
+  const minutes = item.minutes - minutesUntilMet(mix);
   const opens = zero + minutes;
   // The hands were busy for longer: it waits for nothing.
   if (opens <= p.now) return;

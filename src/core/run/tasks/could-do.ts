@@ -4,7 +4,7 @@ import { gateOpening, inState, statesIn, type Moment } from './gate';
 import { isReady, orderOf } from './ready';
 import { demouldNow, pourUntilNow, refitGate } from '../times/refit';
 import type { RunState, TaskState } from '../log/state';
-import type { GateTask, Task } from './task';
+import { isMaking, type GateTask, type Task } from './task';
 
 const MINUTE = 60_000;
 
@@ -97,6 +97,14 @@ function offered(frozen: FrozenRun, state: RunState, { task }: TaskState, moment
 const gateOf = (frozen: FrozenRun, state: RunState, task: GateTask, moment: Moment) =>
   gateOpening(refitGate(frozen, state, task).gate, state, moment, statesIn(frozen.computed, task.groupId));
 
+/** How long a mix is in the making: weighed, heated or joined, and stirred, minutes. */
+const making = (state: RunState, mixId: string): number =>
+  state.tasks.reduce((s, { task }) => {
+    if (!isMaking(task) || task.mixId !== mixId) return s;
+    if (task.kind === 'weigh') return s + WEIGHING_MINUTES;
+    return s + (task.kind === 'stir' ? task.minutes : task.attended + task.unattended);
+  }, 0);
+
 /** A mix whose first pour waits at a gate: begun now, its window would run while the gate is shut. */
 function tooEarly(
   frozen: FrozenRun,
@@ -122,9 +130,7 @@ function tooEarly(
   if (gate?.kind !== 'gate') return {};
   const { open, opensAt } = gateOf(frozen, state, gate, moment);
   if (open) return {};
-  const stir = state.tasks.find((t) => t.task.kind === 'stir' && t.task.mixId === task.mixId)?.task;
-  const making = own.length * WEIGHING_MINUTES + (stir?.kind === 'stir' ? stir.minutes : 0);
-  const notBefore = opensAt - making * MINUTE;
+  const notBefore = opensAt - making(state, task.mixId) * MINUTE;
   return notBefore > moment.now ? { notBefore, why: `it goes on once they are ${inState(gate.state)}` } : {};
 }
 

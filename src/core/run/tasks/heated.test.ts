@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '$demo/cards';
 import { eel } from '$demo/plans';
 import { metricWords } from '../../quantity';
-import { freeze } from '../../run';
+import { couldDo, foldRun, freeze } from '../../run';
+import { upTo } from '../run.testing';
 
 const run = freeze(eel, cards);
 
@@ -18,6 +19,16 @@ describe('what is melted', () => {
     const { rest, how } = heat as { rest: string; how: string };
     expect(metricWords(rest)).toBe('the plastisol to 170 °C');
     expect(metricWords(how)).toMatch(/gloves.*fumes.*never past 190 °C/);
+  });
+
+  it('is begun while the layer below cools, as long before its turn as weighing, heating and stirring take', () => {
+    const events = upTo(run, run.tasks.find((t) => t.kind === 'pour')!.id, 1000);
+    const state = foldRun(run.tasks, events, 0.1);
+    const next = (now: number) =>
+      couldDo(run, state, { now, dayStart: 0 }).find((c) => 'cupId' in c.task && c.task.cupId !== 'back');
+    // The wait is shorter than the making.
+    expect(next(events.at(-1)!.at)).toMatchObject({ task: { kind: 'weigh' } });
+    expect(next(events.at(-1)!.at)!.notBefore).toBeUndefined();
   });
 
   it('has its clock from the moment it leaves the heat', () => {
