@@ -183,7 +183,7 @@ describe('a cup that a step waits for the next day', () => {
                 {
                   kind: 'state',
                   state: 'medium trace',
-                  of: { cup: (second!.act as { cupId: string }).cupId }
+                  of: { cup: (second!.act as unknown as { cupId: string }).cupId }
                 }
               ]
             }
