@@ -71,8 +71,8 @@ export interface Joining {
 export interface CraftCase {
   roomCelsius: number;
   joinings: readonly Joining[];
-  /** Mixes with how often each was heated already. */
-  mixes: readonly { id: string; reheats: number }[];
+  /** Mixes with how often each was heated before, and how often the plan warms a cup of it again. */
+  mixes: readonly { id: string; reheats: number; warmedAgain: number }[];
   /** Cups that are mixed each by itself. */
   alone: number;
   castings: readonly {

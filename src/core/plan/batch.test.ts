@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
 import { eel, rockpool, saltings, shingle, sluice, tideline } from '../../../demo/plans';
 import { PORTION } from '../batch';
+import { metricWords } from '../quantity';
 import { superfatOf, waterCementOf, type Base } from '../material';
 import { applyEdit } from '../document/apply-edit';
 import { computePlan, figuresOf, type Computed, type Plan } from '.';
@@ -117,6 +118,14 @@ describe('any batch of any material', () => {
   });
 });
 
+/** A step that warms the first cup of the cords again. */
+const warmAgain = (id: string): Plan['steps'][number] => ({
+  id: `warm-${id}`,
+  act: { kind: 'reheat', cupId: eel.cups[0]!.id, celsius: 170 } as Plan['steps'][number]['act'],
+  where: ['cords'],
+  gates: []
+});
+
 describe('what is wrong with a batch is said', () => {
   const chips = (percent: number) =>
     applyEdit(shingle, { path: ['cups', 0, 'fillers', 0, 'percent'], value: percent });
@@ -135,6 +144,15 @@ describe('what is wrong with a batch is said', () => {
     [
       'a plastisol heated too often',
       { ...eel, mixes: eel.mixes.map((m) => ({ ...m, reheats: 6 })) },
+      'reheated-too-often'
+    ],
+    [
+      'a plastisol warmed again once too often, what was heated before counted',
+      {
+        ...eel,
+        mixes: eel.mixes.map((m) => ({ ...m, reheats: 4 })),
+        steps: [warmAgain('a'), warmAgain('b'), ...eel.steps]
+      },
       'reheated-too-often'
     ],
     [
@@ -164,6 +182,13 @@ describe('what is wrong with a batch is said', () => {
     expect(of(sluice, {}, { ...cards, bases: wet }).problems.map((p) => p.code)).toContain('water-cement');
     expect(codes(saltings)).toContain('fats-may-set');
     expect(codes(atBench(saltings, { roomCelsius: 28 }))).not.toContain('fats-may-set');
+  });
+
+  it('says how often a plastisol is heated, and nothing below its limit', () => {
+    const warmed = { ...eel, steps: [warmAgain('a'), warmAgain('b'), ...eel.steps] };
+    const { craft, problems } = computePlan(warmed, cards);
+    expect(metricWords(craft.find((f) => f.label === 'heated')!.value)).toMatch(/^2 of 6 times/);
+    expect(problems.map((p) => p.code)).not.toContain('reheated-too-often');
   });
 });
 

@@ -10,6 +10,7 @@ import {
 } from '../material';
 import { type About, inPlan, type Diagnostic } from '../problem';
 import type { FilledCavitySet } from './fill';
+import { hasTrait } from './read-steps';
 import type { ResolvedMix, ResolvedPlan } from './resolve';
 import { gramsIn, type CommonMix, type CupMix, type AllMixes } from './weighing/weighed';
 
@@ -39,7 +40,11 @@ function caseOf(
   return {
     roomCelsius: plan.plan.bench.roomCelsius,
     joinings: mixes.flatMap((m) => joiningsOf(allMixes, m)),
-    mixes: mixes.map(({ mix }) => ({ id: mix.id, reheats: mix.reheats ?? 0 })),
+    mixes: mixes.map(({ mix }) => ({
+      id: mix.id,
+      reheats: mix.reheats ?? 0,
+      warmedAgain: warmedAgain(plan, mix.id)
+    })),
     alone: plan.cups.filter((c) => c.mix?.base.id === base.id && c.mix.mix.feeds === 'one cup').length,
     castings: own.map(({ cavitySet, layers }) => ({
       name: cavitySet.name,
@@ -48,6 +53,17 @@ function caseOf(
       mouldMaterial: cavitySet.mould.material
     }))
   };
+}
+
+/** How often the plan warms a cup of a mix again: as often as its cup that is warmed most. */
+function warmedAgain({ steps, cupOf }: ResolvedPlan, mixId: string): number {
+  const times = new Map<string, number>();
+  for (const { own, step } of steps) {
+    const { cupId } = step.act as { cupId?: string };
+    if (cupId === undefined || !hasTrait(own, 'heats again')) continue;
+    if (cupOf.get(cupId)?.mix?.mix.id === mixId) times.set(cupId, (times.get(cupId) ?? 0) + 1);
+  }
+  return Math.max(0, ...times.values());
 }
 
 const baseOf = ({ cupOf }: ResolvedPlan, cupId: string): string | undefined => cupOf.get(cupId)?.mix?.base.id;

@@ -48,7 +48,8 @@ export type Trait =
   | 'parts'
   | 'trims'
   | 'stains'
-  | 'tops the sprue';
+  | 'tops the sprue'
+  | 'heats again';
 
 /** What an act takes from a cup for each cavity, ml: all that the batch asks of it. */
 export interface Draw {

@@ -211,15 +211,16 @@
     {@const cup = cupOf(b.cupId)}
     {@const from = x(b.from)}
     {@const wide = Math.max(2, x(b.to) - from)}
+    {@const words = b.act === 'pour' ? 'pour' : inWords(b.label)}
     {#if !(b.unattended && isAfter(b))}
       {@render bar(from, HEAD, wide, {
         fill: b.unattended ? 'none' : 'var(--sunk)',
         stroke: 'var(--ink-2)',
         dashed: b.unattended
       })}
-      {#if wide > 6.6 * (b.act === 'pour' ? 4 : b.label.length) + 6}
+      {#if wide > 6.6 * words.length + 6}
         <text x={from + 5} y={HEAD + LANE / 2} dominant-baseline="central" font-size="12.5" fill="var(--ink)"
-          >{b.act === 'pour' ? 'pour' : b.label}</text
+          >{words}</text
         >
       {/if}
     {/if}

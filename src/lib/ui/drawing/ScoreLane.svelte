@@ -4,6 +4,7 @@
   import type { Computed } from '$core/plan';
   import { duration, holdsFor } from '$core/quantity';
   import { foldedAxis } from '$core/schedule';
+  import { inWords } from '../../preferences.svelte';
   import CupPattern from './CupPattern.svelte';
   import { inkOn } from './ink';
   import { ticksOf, tickWords } from './score-ticks';
@@ -43,7 +44,9 @@
   });
   /** Whether something that passes by itself, named there, fills a wait. */
   const passing = (s: { from: number; to: number }) =>
-    blocks.some((b) => b.unattended && b.from < s.to && b.to > s.from && fits(b.label, x(b.to) - x(b.from)));
+    blocks.some(
+      (b) => b.unattended && b.from < s.to && b.to > s.from && fits(inWords(b.label), x(b.to) - x(b.from))
+    );
   /** A letter or two of 13 px beside each other take so much, px. */
   const fits = (text: string, px: number) => text.length * 6.8 + 6 < px;
 </script>
@@ -120,14 +123,14 @@
         stroke-width="4"
         paint-order="stroke">{cup.letter}</text
       >
-    {:else if !cup && fits(b.label, wide)}
+    {:else if !cup && fits(inWords(b.label), wide)}
       <text
         x={x(b.from) + wide / 2}
         y={TOP + LANE / 2 + 1}
         text-anchor="middle"
         dominant-baseline="central"
         font-size="12.5"
-        fill="var(--ink)">{b.label}</text
+        fill="var(--ink)">{inWords(b.label)}</text
       >
     {/if}
   {/each}

@@ -2,7 +2,7 @@ import { inPlan } from '../../../problem';
 import type { CraftCase, CraftFact, CraftProblem } from '../../definition';
 import { REHEAT_LIMIT, shotsFor } from '../../melted';
 import type { PlastisolCard } from './card';
-import { figure } from '../../../quantity';
+import { counted, figure } from '../../../quantity';
 
 /** How often it was heated, and the shots of an injector. */
 export function plastisolCraft(
@@ -10,20 +10,22 @@ export function plastisolCraft(
   { mixes, castings }: CraftCase
 ): { facts: CraftFact[]; problems: CraftProblem[] } {
   const limit = card.reheatLimit ?? REHEAT_LIMIT;
-  const reheats = Math.max(0, ...mixes.map((m) => m.reheats));
+  const heated = (m: (typeof mixes)[number]) => m.reheats + m.warmedAgain;
+  const times = Math.max(0, ...mixes.map(heated));
+  const most = mixes.find((m) => heated(m) === times);
   const facts = castings.flatMap((c) => shotFacts(card, c));
   facts.push({
     label: 'heated',
-    value: `${reheats} of ${limit} times · ${figure(card.heatTo, '°C')}, never past ${figure(card.neverPast, '°C')}`
+    value: `${times} of ${limit} times · ${figure(card.heatTo, '°C')}, never past ${figure(card.neverPast, '°C')}`
   });
   const problems: CraftProblem[] =
-    reheats >= limit
+    most && times >= limit
       ? [
           {
             code: 'reheated-too-often',
             level: 'warn',
-            ...inPlan('mixes', mixes.find((m) => m.reheats === reheats)?.id ?? '', 'reheats'),
-            sentence: `This plastisol has been heated ${reheats} times; its card allows ${limit}.`,
+            ...inPlan('mixes', most.id, 'reheats'),
+            sentence: `This plastisol has been heated ${counted(times, 'time')}${most.warmedAgain ? ` by then, ${most.warmedAgain} of them here` : ''}; its card allows ${limit}.`,
             mend: 'Start from fresh material; use this for pieces nobody sees.'
           }
         ]

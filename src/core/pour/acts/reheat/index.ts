@@ -16,6 +16,7 @@ export const reheat = defineAct({
   fields,
   also: ['warm', 'melt'],
   usually: { once: 3 },
+  traits: ['heats again'],
   words: (act, { cup }) => ({
     title: `warm ${cup(act.cupId)} to ${figure(act.celsius, '°C')} again`,
     act: 'Warm',
