@@ -146,7 +146,9 @@ export class SharedDocument<T extends { id: string }> {
       this.#unanswered = [...this.#unanswered.filter((u) => u !== sent), sent].slice(-MOST_UNANSWERED);
       this.#keepDraft();
       const done = await send<T>('PUT', this.#address, sent, { revision: this.#revision });
-      if (!done.ok && done.status !== 0) this.#unanswered = this.#unanswered.filter((u) => u !== sent);
+      // What failed on the way, or in the server, may be stored all the same; what was refused is not.
+      if (!done.ok && done.status >= 400 && done.status < 500)
+        this.#unanswered = this.#unanswered.filter((u) => u !== sent);
       if (done.ok) this.#stored(sent, done.revision);
       else if (done.status === 410) this.deleted = true;
       else if (done.status === 422) return this.#refuse(done.problems);

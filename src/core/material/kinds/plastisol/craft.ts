@@ -26,7 +26,7 @@ export function plastisolCraft(
             level: 'warn',
             ...inPlan('mixes', most.id, 'reheats'),
             sentence: `This plastisol has been heated ${counted(times, 'time')}${most.warmedAgain ? ` by then, ${most.warmedAgain} of them here` : ''}; its card allows ${limit}.`,
-            mend: 'Start from fresh material; use this for pieces nobody sees.'
+            mend: `Start from fresh material${most.warmedAgain ? ', or leave a warming out' : ''}; use this for pieces nobody sees.`
           }
         ]
       : [];
