@@ -31,6 +31,23 @@ describe('what is put on the scale', () => {
     expect(first('titanium')).toBe(true);
   });
 
+  it('is the pot where the lye jug stood, though nothing was done between the two', () => {
+    const { tasks } = freeze(saltings, cards);
+    const weighs = (name: string) => {
+      const found = tasks.find((t) => t.kind === 'weigh' && t.name.startsWith(name));
+      if (found?.kind !== 'weigh') throw new Error(`${name} is not weighed`);
+      return found;
+    };
+    const water = weighs('water');
+    const events: RunEvent[] = [
+      { id: 'event-001', at: 1000, task: water.id, type: 'weighed', grams: water.grams }
+    ];
+    const run = foldRun(tasks, events, 0.1);
+    expect(weighs('olive').mixId).toBe(water.mixId);
+    expect(isPutOnScale(run, weighs('olive'))).toBe(true);
+    expect(isPutOnScale(run, weighs('sodium'))).toBe(false);
+  });
+
   it('is a cup once, while only it is weighed into', () => {
     const put = weighed(tideline);
     const cups = put.filter(([, p]) => p).map(([n]) => n);
