@@ -5,6 +5,7 @@ import { cards } from '../demo/cards';
 import { bollard, rockpool } from '../demo/plans';
 import { DEMO_PHOTOS } from '../demo/photos';
 import { demoRuns } from '../demo/runs';
+import { someOf } from '../src/core/soak.testing';
 import { measureFace } from '../src/core/photo';
 import { cupsOnFace, pieceOf } from '../src/core/piece';
 import { spreadOfShares } from '../src/core/inspect';
@@ -13,7 +14,7 @@ const made = Object.entries(DEMO_PHOTOS).flatMap(([id, photo]) => (photo ? [[id,
 const runs = demoRuns(Date.UTC(2026, 5, 1));
 
 describe('photos of the demo workshop’s pieces', () => {
-  it.each(made)(
+  it.each(someOf(made, 3))(
     '%s lies there, belongs to a piece that says it was made, and shows what is kept of it',
     async (id, photo) => {
       const run = runs.find((r) => r.pieces.some((p) => p.id === id))!;

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { areasOf, photographed, QUALITIES, traitsOf, uprighted } from '../src/core/photo';
 import { ALIKE, library, ranked, worthShowing } from '../src/core/propose/from-photo/library';
 import { TECHNIQUES } from '../src/core/pour';
+import { isToday } from '../src/core/soak.testing';
 import { drawnPour, referenceOf, SEEN_AT, traitsSeen } from './lib/drawn-faces';
 import { strangePictures } from './lib/strange-pictures';
 
@@ -17,7 +18,7 @@ describe('the library of faces', () => {
     }
   });
 
-  it('knows photographed pours it has never seen', () => {
+  it.runIf(isToday(0, 2))('knows photographed pours it has never seen', () => {
     const tried = TECHNIQUES.flatMap((technique, i) => {
       const pour = library.faces[technique.id] && drawnPour(technique, HELD_OUT + i);
       if (!pour) return [];
@@ -34,7 +35,7 @@ describe('the library of faces', () => {
     expect(tried.filter((t) => t.among).length / tried.length).toBeGreaterThan(0.85);
   });
 
-  it('calls hardly any picture alike that no pour makes', () => {
+  it.runIf(isToday(1, 2))('calls hardly any picture alike that no pour makes', () => {
     const pictures = strangePictures();
     const alike = pictures.filter((face, i) => {
       const { photo, placed } = photographed(face, {

@@ -7,7 +7,7 @@ import { tideline } from '../demo/orders/tideline-knobs';
 import { dice } from './dice';
 import { Workshop } from './workshop';
 
-const TIMES = times(12, 60);
+const TIMES = times(8, 60);
 const RUN = 'tideline-third';
 const roll = dice(507);
 

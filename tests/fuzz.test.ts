@@ -5,7 +5,7 @@ import { tideline } from '../demo/orders/tideline-knobs';
 import { dice } from './dice';
 import { Workshop } from './workshop';
 
-const DOCUMENTS = times(600, 5000);
+const DOCUMENTS = times(300, 5000);
 const roll = dice(4711);
 
 let workshop: Workshop;

@@ -5,7 +5,7 @@ import { dice } from './dice';
 import { idOf, Storm, TOLD } from './storm';
 import { Workshop } from './workshop';
 
-const KILLS = times(5, 60);
+const KILLS = times(3, 60);
 const RUN = 'tideline-third';
 const roll = dice(20_261);
 

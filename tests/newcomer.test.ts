@@ -1,4 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest';
+import { isToday } from '$core/soak.testing';
 import { Workshop, type Bench } from './workshop';
 
 /*
@@ -73,7 +74,7 @@ const poured = async (bench: Bench): Promise<number> =>
   Number(/([\d.]+)\s+in the mould/.exec(await bench.says('[data-testid="balance"]', /in the mould/))![1]);
 
 describe('a first batch, from an empty database', () => {
-  it('of roundels takes twelve acts', async () => {
+  it.runIf(isToday(0, 2))('of roundels takes twelve acts', async () => {
     const maker = await Newcomer.atAnEmptyBench();
     await maker.plansWith('Roundel', undefined, { 'How many cavities': '4', Diameter: '90', Depth: '9 mm' });
     // Which base it is made of is asked, not taken.
@@ -88,7 +89,7 @@ describe('a first batch, from an empty database', () => {
     expect(maker.acts).toBeLessThanOrEqual(12);
   });
 
-  it('of a loaf takes fourteen', async () => {
+  it.runIf(isToday(1, 2))('of a loaf takes fourteen', async () => {
     const maker = await Newcomer.atAnEmptyBench();
     await maker.plansWith('Loaf', 'box', { Length: '25 cm', Width: '80', Depth: '65' });
     await maker.choose('Material', 'Cold-process');
@@ -103,7 +104,7 @@ describe('a first batch, from an empty database', () => {
     expect(maker.acts).toBeLessThanOrEqual(14);
   });
 
-  it('of a coaster in three colours takes twenty-one', async () => {
+  it.runIf(isToday(2, 2))('of a coaster in three colours takes twenty-one', async () => {
     const maker = await Newcomer.atAnEmptyBench();
     await maker.plansWith('Coaster', undefined, { Diameter: '96', Depth: '1 cm' });
     await maker.choose('Material', 'Clear casting resin');
@@ -136,68 +137,74 @@ describe('a first batch, from an empty database', () => {
 });
 
 describe('first the piece, from an empty database', () => {
-  it('of twelve coasters in three colours that all show takes fourteen acts', async () => {
-    const maker = await Newcomer.atAnEmptyBench({ pictures: true });
-    await maker.beginsWithTheLook();
-    await maker.bench.page.waitForSelector('[data-testid="techniques"]');
-    await maker.type('Diameter', '96');
-    await maker.type('Depth', '9 mm');
-    await maker.type('Cavities in the mould', '4');
-    await maker.click('Save the mould');
-    await maker.bench.page.waitForSelector('[aria-label="Mould"]');
-    await maker.choose('Material', 'Clear casting resin');
-    await maker.bench.page.waitForSelector('[data-technique="puddle-stack"]');
-    maker.acts++;
-    await maker.bench.page.locator('[data-technique="puddle-stack"]').click();
-    await maker.type('How many good pieces', '12');
-    await maker.choose('Colour 2', 'blue paste');
-    await maker.choose('Colour 3', 'carbon black paste');
-    await maker.click('Make the plan');
-    await maker.ready();
-    // The picture counts what is seen of each: no colour is poured for nothing.
-    await maker.bench.page.waitForSelector('[data-picture] [data-drawn="whole"]');
-    const shown = await maker.bench.text('[aria-label="Piece and core"]');
-    const shares = [...shown.matchAll(/→\s+(\d+) %/g)].map((m) => Number(m[1]));
-    expect(shares).toHaveLength(3);
-    for (const share of shares) expect(share).toBeGreaterThan(0);
-    await maker.bench.says('[data-testid="plan-facts"]', /4 at a time · \d pours/);
-    expect(maker.acts).toBeLessThanOrEqual(14);
-  });
+  it.runIf(isToday(3, 2))(
+    'of twelve coasters in three colours that all show takes fourteen acts',
+    async () => {
+      const maker = await Newcomer.atAnEmptyBench({ pictures: true });
+      await maker.beginsWithTheLook();
+      await maker.bench.page.waitForSelector('[data-testid="techniques"]');
+      await maker.type('Diameter', '96');
+      await maker.type('Depth', '9 mm');
+      await maker.type('Cavities in the mould', '4');
+      await maker.click('Save the mould');
+      await maker.bench.page.waitForSelector('[aria-label="Mould"]');
+      await maker.choose('Material', 'Clear casting resin');
+      await maker.bench.page.waitForSelector('[data-technique="puddle-stack"]');
+      maker.acts++;
+      await maker.bench.page.locator('[data-technique="puddle-stack"]').click();
+      await maker.type('How many good pieces', '12');
+      await maker.choose('Colour 2', 'blue paste');
+      await maker.choose('Colour 3', 'carbon black paste');
+      await maker.click('Make the plan');
+      await maker.ready();
+      // The picture counts what is seen of each: no colour is poured for nothing.
+      await maker.bench.page.waitForSelector('[data-picture] [data-drawn="whole"]');
+      const shown = await maker.bench.text('[aria-label="Piece and core"]');
+      const shares = [...shown.matchAll(/→\s+(\d+) %/g)].map((m) => Number(m[1]));
+      expect(shares).toHaveLength(3);
+      for (const share of shares) expect(share).toBeGreaterThan(0);
+      await maker.bench.says('[data-testid="plan-facts"]', /4 at a time · \d pours/);
+      expect(maker.acts).toBeLessThanOrEqual(14);
+    }
+  );
 
-  it('of a loaf from a kilo of oils by one’s own recipe, two colours, ten bars, takes twenty-two', async () => {
-    const maker = await Newcomer.atAnEmptyBench();
-    const { bench } = maker;
-    await maker.beginsWithTheLook();
-    await bench.page.waitForSelector('[data-testid="techniques"]');
-    await maker.choose('Shape of the mould', 'box');
-    await maker.type('Length', '25 cm');
-    await maker.type('Width', '80');
-    await maker.type('Depth', '75');
-    await maker.click('Save the mould');
-    await bench.page.waitForSelector('[aria-label="Mould"]');
-    await maker.choose('Material', 'Cold-process bar soap');
-    // Her own oils, in the grams they stand in her book.
-    await maker.click('Your own recipe', 'link');
-    await maker.type('Grams of olive', '450');
-    await maker.type('Grams of rice bran', '180 g');
-    await maker.type('Grams of castor', '70');
-    await bench.says('main', /Oils in all\s+1\.00 kg · 100\.0 %/);
-    await maker.click('Back to the new plan', 'link');
-    await bench.page.waitForSelector('[data-technique="cup-swirl"]');
-    maker.acts++;
-    await bench.page.locator('[data-technique="cup-swirl"]').click();
-    await maker.type('Start from oils', '1 kg');
-    await maker.type('Bars from each casting', '10');
-    await maker.click('Without colour 3');
-    await maker.click('Make the plan');
-    await maker.ready();
-    await bench.says('[data-testid="plan-facts"]', /10 at a time · 1 pour/);
-    await bench.click('Batch', 'tab');
-    await bench.holds('oils in all', '1000 g');
-    expect(maker.acts).toBeLessThanOrEqual(22);
-  });
+  it.runIf(isToday(4, 2))(
+    'of a loaf from a kilo of oils by one’s own recipe, two colours, ten bars, takes twenty-two',
+    async () => {
+      const maker = await Newcomer.atAnEmptyBench();
+      const { bench } = maker;
+      await maker.beginsWithTheLook();
+      await bench.page.waitForSelector('[data-testid="techniques"]');
+      await maker.choose('Shape of the mould', 'box');
+      await maker.type('Length', '25 cm');
+      await maker.type('Width', '80');
+      await maker.type('Depth', '75');
+      await maker.click('Save the mould');
+      await bench.page.waitForSelector('[aria-label="Mould"]');
+      await maker.choose('Material', 'Cold-process bar soap');
+      // Her own oils, in the grams they stand in her book.
+      await maker.click('Your own recipe', 'link');
+      await maker.type('Grams of olive', '450');
+      await maker.type('Grams of rice bran', '180 g');
+      await maker.type('Grams of castor', '70');
+      await bench.says('main', /Oils in all\s+1\.00 kg · 100\.0 %/);
+      await maker.click('Back to the new plan', 'link');
+      await bench.page.waitForSelector('[data-technique="cup-swirl"]');
+      maker.acts++;
+      await bench.page.locator('[data-technique="cup-swirl"]').click();
+      await maker.type('Start from oils', '1 kg');
+      await maker.type('Bars from each casting', '10');
+      await maker.click('Without colour 3');
+      await maker.click('Make the plan');
+      await maker.ready();
+      await bench.says('[data-testid="plan-facts"]', /10 at a time · 1 pour/);
+      await bench.click('Batch', 'tab');
+      await bench.holds('oils in all', '1000 g');
+      expect(maker.acts).toBeLessThanOrEqual(22);
+    }
+  );
 
-  it('of a concrete tray in two greys takes fourteen', async () => {
+  it.runIf(isToday(5, 2))('of a concrete tray in two greys takes fourteen', async () => {
     const maker = await Newcomer.atAnEmptyBench();
     const { bench } = maker;
     await maker.beginsWithTheLook();
@@ -221,31 +228,34 @@ describe('first the piece, from an empty database', () => {
 });
 
 describe('a mould measured with water', () => {
-  it('asks its weights once, from empty fields, and its depth; it never makes one up', async () => {
-    const maker = await Newcomer.atAnEmptyBench();
-    const { bench } = maker;
-    await maker.click('Measure a mould', 'link');
-    await maker.type('Name', 'Dish');
-    await maker.choose('Capacity known from', 'a water fill');
-    for (const label of ['Mould empty', 'Filled with water', 'Depth'])
-      expect(await bench.page.$eval(`[aria-label="${label}"]`, (e) => (e as HTMLInputElement).value)).toBe(
-        ''
-      );
-    await bench.says('main', 'Weigh the mould dry');
-    await maker.type('Mould empty', '80 g');
-    await maker.type('Filled with water', '180 g');
-    // Nothing is known of it before it is all said, and nothing is put on the shelf.
-    expect(await bench.page.$('[data-testid="capacity"]')).toBeNull();
-    await maker.type('Depth', '25 mm');
-    await bench.says('[data-testid="capacity"]', '100.18 ml each');
-    // The drawing grows to the sides: as deep as was said, as wide as the water says.
-    await bench.page.waitForFunction(() => {
-      const value = (label: string) =>
-        Number.parseFloat(document.querySelector<HTMLInputElement>(`[aria-label="${label}"]`)?.value ?? '');
-      const ml = (Math.PI * (value('Diameter') / 2) ** 2 * value('Depth')) / 1000;
-      return value('Depth') === 25 && Math.abs(ml - 100.18) < 0.5;
-    });
-    expect(await bench.page.$$('[aria-label="Cavities filled"]')).toHaveLength(0);
-    expect(bench.errors.join(' | ')).toBe('');
-  });
+  it.runIf(isToday(6, 2))(
+    'asks its weights once, from empty fields, and its depth; it never makes one up',
+    async () => {
+      const maker = await Newcomer.atAnEmptyBench();
+      const { bench } = maker;
+      await maker.click('Measure a mould', 'link');
+      await maker.type('Name', 'Dish');
+      await maker.choose('Capacity known from', 'a water fill');
+      for (const label of ['Mould empty', 'Filled with water', 'Depth'])
+        expect(await bench.page.$eval(`[aria-label="${label}"]`, (e) => (e as HTMLInputElement).value)).toBe(
+          ''
+        );
+      await bench.says('main', 'Weigh the mould dry');
+      await maker.type('Mould empty', '80 g');
+      await maker.type('Filled with water', '180 g');
+      // Nothing is known of it before it is all said, and nothing is put on the shelf.
+      expect(await bench.page.$('[data-testid="capacity"]')).toBeNull();
+      await maker.type('Depth', '25 mm');
+      await bench.says('[data-testid="capacity"]', '100.18 ml each');
+      // The drawing grows to the sides: as deep as was said, as wide as the water says.
+      await bench.page.waitForFunction(() => {
+        const value = (label: string) =>
+          Number.parseFloat(document.querySelector<HTMLInputElement>(`[aria-label="${label}"]`)?.value ?? '');
+        const ml = (Math.PI * (value('Diameter') / 2) ** 2 * value('Depth')) / 1000;
+        return value('Depth') === 25 && Math.abs(ml - 100.18) < 0.5;
+      });
+      expect(await bench.page.$$('[aria-label="Cavities filled"]')).toHaveLength(0);
+      expect(bench.errors.join(' | ')).toBe('');
+    }
+  );
 });

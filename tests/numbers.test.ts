@@ -160,7 +160,7 @@ async function checkRun(plan: Plan): Promise<void> {
 }
 
 describe('every number that is shown', () => {
-  it.each(someOf(plans, 2).map((p) => [p.name, p] as const))('of %s', async (_, plan) => {
+  it.each(someOf(plans, 4).map((p) => [p.name, p] as const))('of %s', async (_, plan) => {
     await check(plan, ['batch', 'labels']);
     await checkRun(plan);
   });
@@ -168,7 +168,7 @@ describe('every number that is shown', () => {
   it('of plans as chance makes them', async () => {
     const roll = dice(20261126);
     const pick = <T>(list: readonly T[]): T => list[roll(list.length)]!;
-    for (let n = 0; n < times(4, 20); n++) {
+    for (let n = 0; n < times(2, 20); n++) {
       const from = pick(plans);
       const groups = from.groups.map((g) => ({ ...g, count: 1 + roll(30), variations: [] }));
       const again = roll(2) ? groups.map((g) => ({ ...g, id: `${g.id}-2`, name: `${g.name}, again` })) : [];
@@ -229,6 +229,6 @@ describe('every number that is shown', () => {
     }
     // Preferences are read when the page begins.
     await bench.go('/');
-    for (const plan of someOf(plans, 2, 1)) await check(plan, ['batch', 'labels']);
+    for (const plan of someOf(plans, 4, 1)) await check(plan, ['batch', 'labels']);
   });
 });

@@ -32,7 +32,7 @@ const notesOf = async (id: string) =>
 describe('a restore while others are at work', () => {
   it('loses nothing that is written afterwards, and never answers for a file that is not in use', async () => {
     const [db, zip] = [await bytesOf('/backup'), await bytesOf('/archive')];
-    for (let n = 0; n < times(4, 100); n++) {
+    for (let n = 0; n < times(2, 100); n++) {
       let over = false;
       const reader = async () => {
         while (!over) await (await fetch(api('/plans'))).text();
@@ -58,7 +58,7 @@ describe('a restore while others are at work', () => {
   it('refuses every backup that was changed anywhere, with a sentence and before anything is touched', async () => {
     const whole = await bytesOf('/backup');
     await put('stays', 'here');
-    for (let n = 0; n < times(12, 200); n++) {
+    for (let n = 0; n < times(6, 200); n++) {
       const bad = whole.slice();
       const at = roll(bad.length);
       bad[at] = bad[at]! ^ (1 << roll(8));

@@ -8,7 +8,7 @@ import { StandInProcess } from './libsql-stand-in/process';
 import { idOf, Storm, TOLD } from './storm';
 import { freePort, Workshop, type Bench } from './workshop';
 
-const KILLS = times(5, 200);
+const KILLS = times(2, 200);
 const RUN = 'tideline-third';
 const PLAN = 'tideline-knobs';
 /** A plan and a card's field for each server's own clients. */
@@ -23,7 +23,7 @@ let servers: Workshop[];
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'kirapen-shared-'));
   const file = join(folder, 'shared.db');
-  copyFileSync(process.env.KIRAPEN_DEMO_DATABASE!, file);
+  copyFileSync(join(process.env.KIRAPEN_DEMO_WORKSHOP!, 'workshop.db'), file);
   standIn = new StandInProcess(file, await freePort());
   await standIn.start();
   const needs = { demo: false, offline: true, database: standIn.url };

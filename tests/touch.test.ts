@@ -51,7 +51,7 @@ describe('on a tablet', () => {
     expect(await small()).toEqual([]);
   });
 
-  it.each(someOf(VIEWS, 3))('%s has its buttons and fields under a thumb', async (path) => {
+  it.each(someOf(VIEWS, 6))('%s has its buttons and fields under a thumb', async (path) => {
     await bench.walk(path);
     await bench.page.waitForSelector('main, [data-testid="now"]');
     expect(await sideways()).toBeLessThanOrEqual(0);

@@ -113,7 +113,7 @@ describe('a workshop’s own ways', () => {
       '/plans',
       '/shelf',
       '/colours',
-      ...someOf(plans, 2).flatMap((p) => pages.map((page) => `/plans/${p.id}${page}`))
+      ...someOf(plans, 5).flatMap((p) => pages.map((page) => `/plans/${p.id}${page}`))
     ];
     const left: string[] = [];
     // Preferences are read when the page begins.

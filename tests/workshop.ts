@@ -1,5 +1,5 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -112,9 +112,9 @@ export class Workshop {
 
   /** Starts the server and waits until it says where it is. */
   async start(): Promise<void> {
-    const demo = process.env.KIRAPEN_DEMO_DATABASE;
+    const demo = process.env.KIRAPEN_DEMO_WORKSHOP;
     if (this.#needs.demo && demo && !this.#needs.database && !existsSync(this.database))
-      copyFileSync(demo, this.database);
+      cpSync(demo, this.folder, { recursive: true });
     const server = spawn('node', ['server.js'], {
       cwd: resolve('.'),
       env: {

@@ -13,6 +13,19 @@ export function must(what, command, args, env = {}) {
   if (done.status !== 0) fail(`${what} failed. The lines above say why.`);
 }
 
+/** Runs a command beside others and says its code; its output is shown when it ends, so that two do not mix. */
+export function run(command, args, options = {}) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: ROOT, ...options });
+    let text = '';
+    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (part) => (text += part));
+    child.on('close', (code) => {
+      process.stdout.write(text);
+      done(code ?? 1);
+    });
+  });
+}
+
 /** Says what went wrong and exits with 1. */
 export function fail(message) {
   console.error(`\n✗ ${message}`);

@@ -13,7 +13,7 @@ const FLOORS = { recall: 0.97, precision: 0.95, mends: 0.9 };
 let cases: Judged[];
 let runs: JudgedRun[];
 beforeAll(async () => {
-  const right = someOf(await wellMade({ ...cards, lots: [] }), 3);
+  const right = someOf(await wellMade({ ...cards, lots: [] }), 6);
   cases = judgedCorpus(right);
   runs = judgedRuns(right);
 }, 300_000);
@@ -41,8 +41,8 @@ describe('advice over the corpus', () => {
   it('makes every mistake somewhere', () => {
     const made = new Set(cases.map((c) => c.mistake));
     const rare = MISTAKES.filter((m) => !made.has(m.id)).map((m) => m.id);
-    // A third of the plans is looked at: what can be made in one or two of them may be missing.
-    expect(rare.length).toBeLessThanOrEqual(3);
+    // A sixth of the plans is looked at: what can be made in one or two of them may be missing.
+    expect(rare.length).toBeLessThanOrEqual(6);
   });
 });
 

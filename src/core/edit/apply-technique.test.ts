@@ -33,7 +33,7 @@ const cases = TECHNIQUES.flatMap((t) =>
 
 describe('every technique', () => {
   it.each(cases)('%s in %s fills a cavity of any shape, with as many cups as there are', (id, kind, t) => {
-    for (const mouldId of someOf(MOULDS, 2, id.length))
+    for (const mouldId of someOf(MOULDS, 4, id.length))
       for (const cups of [t.least, t.least + 2]) {
         const plan = applyTechnique(bare(kind, mouldId, cups), cards, {
           techniqueId: id,

@@ -4,6 +4,7 @@ import { pieceOf, picturing, type Face } from '../piece';
 import { computePlan, figuresOf, Plan } from '../plan';
 import { TECHNIQUES, materialsFor } from '../pour';
 import { metricWords } from '../quantity';
+import { someOf } from '../soak.testing';
 import { applyTechnique } from './apply-technique';
 import { mendInTurn } from './mend-in-turn';
 import { coloursOf, planToMake, potsApart, startingColours } from './plan-to-make';
@@ -56,7 +57,7 @@ describe('a plan from a technique and a few answers', () => {
     }
   );
 
-  it.each(pairs)(
+  it.each(someOf(pairs, 3))(
     '%s in %s draws no warning once it is mended, and shows every colour',
     async (id, kind, baseId) => {
       const plan = await mendInTurn(

@@ -83,7 +83,7 @@ describe('shares with things set in', () => {
       cases.flatMap(([id, kind]) =>
         MOULDS.flatMap((m) => stones.map(([share, each]) => [id, kind, m, share, each] as const))
       ),
-      11
+      23
     )
   )('hold of %s in %s, %s: %s of the room in %s', (id, kind, mouldId, share, each) => {
     const piece = pieceOf(withStones(tried(id, kind, mouldId), share, each), cards, {}, {})!;

@@ -40,7 +40,7 @@ const cases = TECHNIQUES.flatMap((t) =>
 describe.each(
   someOf(
     cases.map((c, i) => [...c, i >> 1] as const),
-    2
+    4
   )
 )('the piece of %s in %s', (id, kind, i) => {
   it.each(someOf(MOULDS, 4, i))('holds of each colour what was poured of it: %s', (mouldId) => {

@@ -5,7 +5,7 @@ import { plans } from '../../../../demo/plans';
 import { actStep, freshId } from '../../edit';
 import { acts } from '../../pour';
 import { computePlan, figuresOf, type Plan } from '../../plan';
-import { times } from '../../soak.testing';
+import { someOf, times } from '../../soak.testing';
 import { tasksOf } from './tasks-of';
 
 /** Steps that a plan keeps, whatever a cavity can hold: one that pours nothing for want of room is said at its step. */
@@ -68,7 +68,12 @@ describe('every task has a name of its own', () => {
 describe('nothing that is planned is dropped', () => {
   it.each(plans.map((p) => [p.name, p] as const))('of %s', (_, plan) => expect(dropped(plan)).toEqual([]));
 
-  it.each(acts.all().map((a) => a.kind))('whatever stands first, in between or last: %s', (kind) => {
+  it.each(
+    someOf(
+      acts.all().map((a) => a.kind),
+      3
+    )
+  )('whatever stands first, in between or last: %s', (kind) => {
     for (const plan of plans)
       for (const at of [0, 2, plan.steps.length]) {
         const made = withSteps(plan, [{ kind, at, group: 0 }]);

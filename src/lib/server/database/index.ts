@@ -74,7 +74,7 @@ export {
 } from './run-summaries';
 export { inspectedCounts, RECORD_PAGE, recordPage, type RecordAsked } from './record-list';
 export { findAll, type Hit } from './find';
-export { copiesOf, copyBeforeRestore, copyOfToday } from './copies/backup';
+export { copiesOf, copyBeforeRestore, copyOfToday, folderBeside } from './copies/backup';
 export { contentsOf, keepSecrets, previewOf, putInPlace, secretsOf, type Contents } from './copies/restore';
 export { piecesOf as piecesOfFile, seal } from './copies/sealed';
 export {

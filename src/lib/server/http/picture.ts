@@ -1,11 +1,16 @@
 import { LRUCache } from 'lru-cache';
 import { createHash } from 'node:crypto';
+import { join } from 'node:path';
+import { version } from '$app/environment';
 import sharp from 'sharp';
 import { z } from 'zod';
 import { SHOW_FACES } from '$core/mould';
 import type { Plan } from '$core/plan';
 import type { Shelf } from '$core/shelf';
 import { problemsOf } from '$core/validate';
+import { folderBeside } from '../database';
+import { store } from '../store';
+import { KeptPictures } from './kept-pictures';
 import { notHere, refuse } from './respond';
 import { inThread } from '../workers';
 
@@ -32,50 +37,69 @@ interface Made {
   bytes: Uint8Array<ArrayBuffer>;
 }
 
-/** Pictures that are kept, or being made, by what they are of: asked for twice at once, one is made once. */
 /** Larger ones are made for a file and not kept, pixels. */
 const SMALL = 400;
+/** Pictures that were asked for lately, or are being made: asked for twice at once, one is made once. */
 const made = new LRUCache<string, Promise<Made | undefined>>({ max: 240 });
+/** Those of earlier starts, beside the database. */
+const keptPictures = async () => new KeptPictures(join(folderBeside((await store()).file), 'pictures'));
 
 /**
  * The picture of a piece as the address asks for it: PNG, or SVG in true size. Made in a thread, and kept for as long as
  * nothing it is made of changes.
- *
- * @param key what the plan and its shelf are now: another key, another picture
  */
-export async function pictureResponse(
-  url: URL,
-  { plan, shelf, key }: { plan: Plan; shelf: Shelf; key: string }
-): Promise<Response> {
+export async function pictureResponse(request: Request, plan: Plan, shelf: Shelf): Promise<Response> {
   const query = Query.safeParse({
-    ...(plan.showFace ? { face: plan.showFace } : {}),
-    ...Object.fromEntries(url.searchParams)
+    ...usualFace(plan),
+    ...Object.fromEntries(new URL(request.url).searchParams)
   });
   if (!query.success) return refuse(problemsOf(query.error, 'picture'));
-  const id = createHash('sha256')
-    .update(`${key} ${JSON.stringify(query.data)}`)
-    .digest('base64');
-  const making = made.get(id) ?? make(plan, shelf, query.data);
-  if (query.data.as === 'png' && query.data.size <= SMALL) made.set(id, making);
-  // What could not be made is tried again by the next who asks.
-  const found = await making.catch((error: unknown) => {
-    made.delete(id);
-    throw error;
-  });
+  const name = nameOf(plan, shelf, query.data);
+  const headers = { 'cache-control': 'private, no-cache', etag: `"${name}"` };
+  if (request.headers.get('if-none-match') === headers.etag) return new Response(null, { status: 304, headers });
+  const found = await drawn(name, plan, shelf, query.data);
   if (!found) return notHere('group of cavities', query.data.cavities ?? 'the first');
   return new Response(found.bytes, {
-    headers: {
-      'content-type': found.type,
-      'cache-control': 'private, no-cache',
-      ...fileName(plan, query.data)
-    }
+    headers: { ...headers, 'content-type': found.type, ...fileName(plan, query.data) }
   });
 }
 
 /** The show face of a plan as PNG, to be set into a sheet; undefined where it has no cavities. */
 export async function picturePng(plan: Plan, shelf: Shelf): Promise<Uint8Array | undefined> {
-  const query = Query.parse({ ...(plan.showFace ? { face: plan.showFace } : {}) });
-  return (await make(plan, shelf, query))?.bytes;
+  const query = Query.parse(usualFace(plan));
+  return (await drawn(nameOf(plan, shelf, query), plan, shelf, query))?.bytes;
+}
+
+const usualFace = ({ showFace }: Plan) => (showFace ? { face: showFace } : {});
+
+/** A name for a picture by all that it is drawn from and by: another program may draw it otherwise. */
+const nameOf = (plan: Plan, { moulds, colourants, bases }: Shelf, query: PictureQuery): string =>
+  createHash('sha256')
+    .update(JSON.stringify([version, plan, moulds, colourants, bases, query]))
+    .digest('hex');
+
+/** A picture under its name: as it was kept, or made now. */
+async function drawn(name: string, plan: Plan, shelf: Shelf, query: PictureQuery): Promise<Made | undefined> {
+  if (query.as !== 'png' || query.size > SMALL) return make(plan, shelf, query);
+  const making = made.get(name) ?? keptOrMade(name, plan, shelf, query);
+  made.set(name, making);
+  // What could not be made is tried again by the next who asks.
+  making.catch(() => made.delete(name));
+  return making;
+}
+
+async function keptOrMade(
+  name: string,
+  plan: Plan,
+  shelf: Shelf,
+  query: PictureQuery
+): Promise<Made | undefined> {
+  const kept = await keptPictures();
+  const before = await kept.find(name);
+  if (before) return { type: 'image/png', bytes: before };
+  const now = await make(plan, shelf, query);
+  if (now) await kept.keep(name, now.bytes);
+  return now;
 }
 
 async function make(plan: Plan, shelf: Shelf, query: PictureQuery): Promise<Made | undefined> {

@@ -46,7 +46,7 @@ describe.each(SET.map((p) => [p.name, p] as const))('the pages of %s', (_, plan)
   });
 });
 
-describe.each(someOf(demoPlans, 2).map((p) => [p.name, p] as const))('the sheets of %s', (_, plan) => {
+describe.each(someOf(demoPlans, 4).map((p) => [p.name, p] as const))('the sheets of %s', (_, plan) => {
   it('has every weight that is put in, as the scale shows it', () => {
     const { cups, common, division } = figuresOf(plan, cards);
     const words = wordsOf(sheetContent('mix-sheet', of(plan)));

@@ -11,7 +11,7 @@ const textOf = (plan: Plan) => JSON.stringify({ format: 'kirapen.plan', version:
 const order = { text: textOf(tideline), today: 0 };
 const read = ({ json }: { json: Uint8Array }) => JSON.parse(new TextDecoder().decode(json));
 /** Work for about a second, so that its time is up long before it is done. */
-const long = { ...order, text: textOf(largestPlan(4, 60)) };
+const long = { ...order, text: textOf(largestPlan(4, 20)) };
 let folder: string;
 let sums: typeof import('.');
 

@@ -7,12 +7,12 @@ import type { Db, Store } from '../connection';
 const DAILY_KEPT = 14;
 const BEFORE_KEPT = 10;
 
-/**
- * The folder of a database's copies: beside its file, or of a server's database in the folder that a file would lie in. There
- * are files of it here, and archives of a server's, which has no file.
- */
-const backupsOf = (path: string | undefined): string =>
-  join(path === undefined ? resolve('data') : dirname(path), 'backups');
+/** The folder of what is kept beside a database: its file's own, or of a server's database the one a file would lie in. */
+export const folderBeside = (path: string | undefined): string =>
+  path === undefined ? resolve('data') : dirname(path);
+
+/** The folder of a database's copies: files of it, or archives of a server's, which has no file. */
+const backupsOf = (path: string | undefined): string => join(folderBeside(path), 'backups');
 const ENDS = /\.(db|zip)$/;
 const endOf = (path: string | undefined): string => (path === undefined ? '.zip' : '.db');
 

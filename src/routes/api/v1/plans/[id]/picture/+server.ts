@@ -5,11 +5,10 @@ import { notHere } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 /** A face or a cut of the piece that a plan comes to. */
-export const GET = async ({ params, url }) => {
+export const GET = async ({ params, request }) => {
   const { db } = await store();
   const found = await findPlan(db, params.id);
   if (!found) return notHere('plan', params.id);
   const shelf = shelfOf(found.plan, await wholeShelf(db));
-  const key = JSON.stringify([found.plan.id, found.revision, shelf.moulds, shelf.colourants, shelf.bases]);
-  return pictureResponse(url, { plan: found.plan, shelf, key });
+  return pictureResponse(request, found.plan, shelf);
 };

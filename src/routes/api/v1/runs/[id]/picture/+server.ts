@@ -6,7 +6,7 @@ import { notHere } from '../../../../../../lib/server/http/respond';
 import { store } from '$lib/server/store';
 
 /** A face or a cut of the piece of a run: as its plan stood when it began, or by what was really weighed and poured. */
-export const GET = async ({ params, url }) => {
+export const GET = async ({ params, request, url }) => {
   const { db } = await store();
   const run = await findRun(db, params.id);
   if (!run) return notHere('run', params.id);
@@ -15,5 +15,5 @@ export const GET = async ({ params, url }) => {
     url.searchParams.get('by') === 'what was poured'
       ? planFromRun(plan, run.frozen.computed, foldedRun(run.frozen, await eventsOf(db, run.id)), plan)
       : plan;
-  return pictureResponse(url, { plan: drawn, shelf, key: JSON.stringify([run.id, drawn, shelf]) });
+  return pictureResponse(request, drawn, shelf);
 };
