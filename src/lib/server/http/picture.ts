@@ -56,7 +56,8 @@ export async function pictureResponse(request: Request, plan: Plan, shelf: Shelf
   if (!query.success) return refuse(problemsOf(query.error, 'picture'));
   const name = nameOf(plan, shelf, query.data);
   const headers = { 'cache-control': 'private, no-cache', etag: `"${name}"` };
-  if (request.headers.get('if-none-match') === headers.etag) return new Response(null, { status: 304, headers });
+  if (request.headers.get('if-none-match') === headers.etag)
+    return new Response(null, { status: 304, headers });
   const found = await drawn(name, plan, shelf, query.data);
   if (!found) return notHere('group of cavities', query.data.cavities ?? 'the first');
   return new Response(found.bytes, {
