@@ -103,7 +103,8 @@ export const nightHeron: Plan = {
           grams: 3.2,
           density: 1.04,
           from: 22,
-          height: 14
+          height: 14,
+          look: { outline: 'leaf', lies: 'on edge', colours: ['#d8c29a'] }
         }
       ]
     }

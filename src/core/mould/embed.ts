@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Id } from '../id';
 import type { Problem } from '../problem';
+import { EmbedLook } from './embed-look';
 import type { Cavity } from './mould';
 import { figure } from '../quantity';
 
@@ -22,7 +23,9 @@ export const Embed = z.discriminatedUnion('kind', [
     density: z.number().min(0.02, 'is lighter than cork').max(20, 'is heavier than lead'),
     /** Where its lowest point stands, and how high it is, mm. */
     from: mm,
-    height: z.number().positive().max(5000)
+    height: z.number().positive().max(5000),
+    /** What it looks like; a pale ball where nothing is said. */
+    look: EmbedLook.optional()
   }),
   z.object({
     id: Id,

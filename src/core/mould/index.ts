@@ -5,6 +5,14 @@ export { footprintOf, type Footprint } from './footprint';
 export { capacityFromWater, waterDensity, type WaterFill } from './water';
 export { CavityKind, CONDITIONS, Mould, cavityOf, nearItsEnd, type Cavity } from './mould';
 export { Embed, displaced, withEmbeds, type SolidEmbed } from './embed';
+export {
+  EmbedLook,
+  isRibbed,
+  outlineRadius,
+  slabRadius,
+  THING_OUTLINES,
+  type ThingOutline
+} from './embed-look';
 export { type Chamber, type Zone } from './fittings';
 export { mouldProblems } from './rules';
 export { inhibitionCautions, keyProblems, rubberFor, type MouldJob, type RubberNeed } from './making';

@@ -17,8 +17,11 @@ export interface CutUp extends Cutting {
 /** Divides a traced casting. */
 export function cutUp({ traced: { prism, engine, casting } }: DrawnPiece, dividing: Dividing): CutUp {
   const cutting = cuttingOf(prism, topOf(prism, engine.level), dividing);
-  const balls = casting.embeds.flatMap((e) => (e.kind === 'ball' ? [e] : []));
-  return { ...cutting, struck: struck(cutting, balls) };
+  const things = casting.embeds.flatMap((e) => {
+    if (e.kind === 'line') return [];
+    return [{ x: e.x, y: e.y, radius: e.kind === 'ball' ? e.radius : (e.outline?.reach ?? 0) }];
+  });
+  return { ...cutting, struck: struck(cutting, things) };
 }
 
 /** The bars of a cut casting, drawn one after another. */

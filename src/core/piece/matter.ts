@@ -4,7 +4,8 @@ export type Matter =
   | { kind: 'chip'; cupId: string; sort: number }
   | { kind: 'drop'; cupId: string; colourantId: string }
   | { kind: 'film'; colourantId: string }
-  | { kind: 'solid' };
+  /** A solid, by its own colour where that is said. */
+  | { kind: 'solid'; hex?: string };
 
 /** The cup that a matter came from; chips came in their body's, drops in the cup they fell into. */
 export const cupIn = (matter: Matter | undefined): string | undefined =>

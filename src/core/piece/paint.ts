@@ -155,6 +155,8 @@ function plainShade(plan: ResolvedPlan, matter: Exclude<Matter, { kind: 'cup' }>
       const plain = plan.colourants.get(matter.colourantId)?.colour ?? SOLID;
       return { key: `drop ${matter.colourantId}`, hides: 0, plain };
     }
+    case 'solid':
+      return { key: `solid ${matter.hex}`, hides: 0, plain: matter.hex ?? SOLID };
     default:
       return { key: matter.kind, hides: 0, plain: SOLID };
   }

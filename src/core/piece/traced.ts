@@ -1,7 +1,7 @@
 import type { Condition } from '../document';
 import { layerState } from '../material';
 import { cavityOf } from '../mould';
-import { Casting, spread, type Content, type Engine, type Prism, type Spot } from '../pattern';
+import { Casting, spread, straight, type Content, type Engine, type Prism, type Spot } from '../pattern';
 import { prismOf } from '../pattern/shapes/cavity-prism';
 import type { FilledCavitySet } from '../plan/fill';
 import { passing, setsAfter } from '../plan/left-alone';
@@ -10,6 +10,7 @@ import type { ResolvedPlan } from '../plan/resolve';
 import type { SetIn } from '../pour';
 import { contentsOf, potsOf } from './contents';
 import type { Matter } from './matter';
+import { thingSetIn } from './set-in';
 import { sinkingOf } from './sinking';
 
 /** One cavity traced through its steps: the engine that answers what is where, and what its answers mean. */
@@ -44,7 +45,7 @@ export function traced(plan: ResolvedPlan, filled: FilledCavitySet, asked: Trace
     casting,
     content: contentsOf(plan, matters),
     pot: potsOf(plan, matters),
-    setIn: (id) => castingSetIn(plan, filled, { ...asked, matters }, id) ?? objectOf(filled, id),
+    setIn: (id) => castingSetIn(plan, filled, { ...asked, matters }, id) ?? thingSetIn(filled, matters, id),
     chambers: chambersOf(filled),
     // A heavy colour has sunk once all is poured that it sinks through.
     sinks: until === undefined || steps.some((s) => s.step === plan.steps.findLast((x) => pours(x, filled)))
@@ -52,7 +53,8 @@ export function traced(plan: ResolvedPlan, filled: FilledCavitySet, asked: Trace
   for (const step of steps) perform(step, going);
   if (until === undefined) setInUnsaid(going, steps);
   const engine = casting.engine();
-  if (casting.embeds.some((e) => e.kind !== 'casting')) matters.push({ kind: 'solid' });
+  if (casting.embeds.some((e) => e.kind === 'line' || (e.kind === 'ball' && !e.matterAt)))
+    matters.push({ kind: 'solid' });
   const inMl = (of: ReadonlyMap<number, number>) => new Map([...of].map(([m, mm3]) => [m, mm3 / 1000]));
   return {
     prism,
@@ -142,50 +144,48 @@ function castingSetIn(
   return {
     radius: Math.max(width, length),
     tall: high / 2,
-    casting: {
-      from: embed.from,
+    from: embed.from,
+    body: () => ({
       high,
       area: section.area,
+      upright: straight(0, high),
       outline: section.starAt(0, 0),
-      covers: (x, y) => section.contains(x, y),
+      holds: ({ x, y, z }) => z >= 0 && z <= high && section.contains(x, y),
       matterAt: (spot) => {
         const matter = matterWithin(own, spot);
         return matter < 0 ? matter : first + matter;
       }
-    }
+    })
   };
 }
 
 /** What stands at a place of a piece: what is poured there, or what is set in; below 0 for none. */
 export function matterWithin({ casting, engine, matters }: Traced, spot: Spot): number {
   const solid = casting.embeds.length ? casting.solidAt(spot) : undefined;
-  // What is in the finished piece that was set in is seen, not that something was.
-  if (solid?.kind === 'casting')
-    return solid.matterAt({ x: spot.x - solid.x, y: spot.y - solid.y, z: spot.z - solid.low });
-  if (solid) return matters.findIndex((m) => m.kind === 'solid');
+  // What is in what was set in is seen, not that something was.
+  if (solid && solid.kind !== 'line' && solid.matterAt)
+    return solid.matterAt({
+      x: spot.x - solid.x,
+      y: spot.y - solid.y,
+      z: spot.z - (solid.kind === 'body' ? solid.low : solid.z)
+    });
+  if (solid) return matters.findIndex((m) => m.kind === 'solid' && m.hex === undefined);
   return engine.matterAt(spot);
 }
 
 /** What is set in by no step of its own stands there all the same: spread over the cavity, one to a bar where it is cut into bars. */
-function setInUnsaid({ filled, casting, plan }: Going, steps: readonly Performed[]): void {
+function setInUnsaid({ filled, casting, plan, setIn }: Going, steps: readonly Performed[]): void {
   const acts = plan.steps.flatMap((s) => s.here(filled.cavitySet.id) ?? []);
   const placed = new Set(acts.flatMap(({ act }) => ('embedId' in act && act.embedId ? [act.embedId] : [])));
   casting.begin(steps.at(-1)?.step.step.id ?? '');
   for (const e of filled.embeds) {
     if (e.kind !== 'object' || placed.has(e.id)) continue;
-    const { radius, tall } = objectOf(filled, e.id)!;
-    const z = e.from + tall;
-    for (const at of spread(casting, e.each, radius)) casting.embed({ kind: 'ball', ...at, z, radius, tall });
+    const { radius, tall, body, matterAt } = setIn(e.id)!;
+    spread(casting, e.each, radius).forEach((at, n) => {
+      if (body) casting.embed({ kind: 'body', ...at, low: e.from, ...body(n) });
+      else casting.embed({ kind: 'ball', ...at, z: e.from + tall, radius, tall, matterAt });
+    });
   }
-}
-
-/** An object of a group as an upright ellipsoid of its own volume (mass by density) and height. */
-function objectOf({ embeds }: FilledCavitySet, id: string | undefined) {
-  const embed = embeds.find((e) => e.id === id);
-  if (embed?.kind !== 'object') return undefined;
-  const mm3 = (embed.grams / embed.density) * 1000;
-  // V = 4/3 π r² · h/2
-  return { radius: Math.sqrt((3 * mm3) / (2 * Math.PI * embed.height)), tall: embed.height / 2 };
 }
 
 const pours = ({ step }: ResolvedStep, { pours: all }: FilledCavitySet) =>

@@ -1,20 +1,17 @@
-import { smoothWay, type Casting, type Content, type Spot, type Star } from '../pattern';
+import { smoothWay, type Casting, type Content, type SolidBody, type Spot } from '../pattern';
 import { pathCopies, type Path, type Place } from './place';
 
 type Point = readonly [number, number];
 
-/** An object of a group: half its width and half its height; or a finished casting of the plan, with what it is like inside. */
+/** A thing to set in: half its width and half its height, mm; a ball of one matter, or a body of its own. */
 export interface SetIn {
   radius: number;
   tall: number;
-  casting?: {
-    from: number;
-    high: number;
-    area: number;
-    outline?: Star | undefined;
-    covers(x: number, y: number): boolean;
-    matterAt(spot: Spot): number;
-  };
+  /** The nth of several: each lies its own way round. */
+  body?(n: number): SolidBody;
+  /** Where its foot stands, when that does not follow from how it is set in. */
+  from?: number;
+  matterAt?(spot: Spot): number;
 }
 
 /** One act, or one round of it, as it is done in a casting: how much it pours and what its cups hold. */

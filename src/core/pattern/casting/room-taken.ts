@@ -1,4 +1,4 @@
-import { ellipsoid, Parted, straight, type Solid, type Standing } from '../maps/parted';
+import { ellipsoid, Parted, raised, straight, type Solid, type Standing } from '../maps/parted';
 import { fittedStar } from '../shapes/body';
 import type { Section } from '../shapes/section';
 import type { Embedded } from '../shapes/solids';
@@ -9,7 +9,7 @@ import { viewAt } from './view';
 /** So many solids are gone round one by one; of more, each is a speck that only takes room. */
 const ONE_BY_ONE = 24;
 
-type Body = Exclude<Embedded, { kind: 'line' }>;
+type Apart = Exclude<Embedded, { kind: 'line' }>;
 
 /** What takes room of a footprint. */
 const takes = (e: Embedded): boolean => e.kind !== 'ball' || !e.loose;
@@ -18,7 +18,7 @@ const takes = (e: Embedded): boolean => e.kind !== 'ball' || !e.loose;
 export const standingOf = (embeds: readonly Embedded[]): Standing[] => embeds.filter(takes).map(standing);
 
 function standing(e: Embedded): Standing {
-  if (e.kind === 'casting') return { area: e.area, upright: straight(e.low, e.high) };
+  if (e.kind === 'body') return { area: e.area, upright: raised(e.upright, e.low) };
   if (e.kind === 'line') return { area: 2 * e.radius * lengthOf(e.way), upright: straight(e.low, e.high) };
   return { area: Math.PI * e.radius ** 2, upright: ellipsoid(e.z, e.tall ?? e.radius) };
 }
@@ -41,12 +41,12 @@ export function partedBy(section: Section, embeds: readonly Embedded[]): Parted 
   return new Parted([...lines, ...solids], section.area);
 }
 
-const middleOf = (e: Body): number => (e.kind === 'casting' ? (e.low + e.high) / 2 : e.z);
+const middleOf = (e: Apart): number => (e.kind === 'body' ? e.low + e.high / 2 : e.z);
 
-function solidAt(section: Section, e: Body, at: { x: number; y: number }): Solid {
+function solidAt(section: Section, e: Apart, at: { x: number; y: number }): Solid {
   const { area, upright } = standing(e);
   const view = viewAt(section, at);
-  const shape = e.kind === 'casting' && !view.chart ? e.outline : undefined;
+  const shape = e.kind === 'body' && !view.chart ? e.outline : undefined;
   const own = Star.of(radiusOf(shape), area);
   // What would stand through the wall is kept inside it.
   const stands = view.wall.less([own, 1]).nearest > 0;

@@ -120,3 +120,33 @@ export const straight = (low: number, high: number): Upright => ({
   wide: (z) => (z >= low && z < high ? 1 : 0),
   summed: (z) => Math.max(0, Math.min(high, z) - low)
 });
+
+/** The same body, standing so much higher, mm. */
+export const raised = ({ wide, summed }: Upright, by: number): Upright => ({
+  wide: (z) => wide(z - by),
+  summed: (z) => summed(z - by)
+});
+
+/** A body whose width changes over its height: shares of its largest section at heights that are equally far apart, from its foot up. */
+export function tabled(shares: readonly number[], high: number): Upright {
+  const step = high / (shares.length - 1);
+  const sums = shares.reduce<number[]>(
+    (all, share, i) => [...all, i ? all[i - 1]! + (step * (shares[i - 1]! + share)) / 2 : 0],
+    []
+  );
+  const wide = (z: number) => {
+    if (z < 0 || z >= high) return 0;
+    const i = Math.min(shares.length - 2, Math.floor(z / step));
+    return shares[i]! + (z / step - i) * (shares[i + 1]! - shares[i]!);
+  };
+  return {
+    wide,
+    // Straight between two heights, so that half the sum of both ends is exact.
+    summed: (z) => {
+      if (z <= 0) return 0;
+      if (z >= high) return sums.at(-1)!;
+      const i = Math.floor(z / step);
+      return sums[i]! + ((z - i * step) * (shares[i]! + wide(z))) / 2;
+    }
+  };
+}

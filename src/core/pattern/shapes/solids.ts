@@ -1,10 +1,11 @@
 import { distanceTo } from './side-by-side';
 import type { Spot } from '../spot';
+import type { Upright } from '../maps/parted';
 import type { Star } from './star';
 
 /**
- * Something solid in a casting: a ball (drawn out upright to half its height where `tall`), a line with half its width, or a
- * finished casting with its own footprint and its own colours; mm.
+ * Something solid in a casting: a ball (drawn out upright to half its height where `tall`), a line with half its width, or a body
+ * with its own footprint and its own colours, a finished casting among them; mm.
  */
 export type Embedded =
   | {
@@ -16,21 +17,24 @@ export type Embedded =
       tall?: number;
       /** Nothing says how large it really is, so that it takes no room. */
       loose?: boolean;
+      /** What it is made of, at a place about its middle. */
+      matterAt?(spot: Spot): number;
     }
-  | {
-      kind: 'casting';
-      x: number;
-      y: number;
-      low: number;
-      high: number;
-      /** Its footprint, mm²; its outline about its middle, where every ray from there crosses it once. */
-      area: number;
-      outline?: Star | undefined;
-      /** Whether a place from its middle is over its footprint, and what stands at a place of it, its foot at 0. */
-      covers(x: number, y: number): boolean;
-      matterAt(spot: Spot): number;
-    }
+  | ({ kind: 'body'; x: number; y: number; low: number } & SolidBody)
   | { kind: 'line'; way: readonly (readonly [number, number])[]; radius: number; low: number; high: number };
+
+/** A body by itself, its foot at 0 and its middle at 0, 0; mm. */
+export interface SolidBody {
+  high: number;
+  /** Its largest section, mm², and how much of that it has at each height. */
+  area: number;
+  upright: Upright;
+  /** The outline of its section about its middle, where every ray from there crosses it once. */
+  outline?: Star | undefined;
+  /** Whether a place is inside it, and what stands there. */
+  holds(spot: Spot): boolean;
+  matterAt(spot: Spot): number;
+}
 
 /** Dry colour on the mould face: how much of each place it covers, 0..1. */
 export interface Film {
@@ -46,6 +50,6 @@ export function isIn(e: Embedded, { x, y, z }: Spot): boolean {
     const up = (e.z - z) * (e.tall === undefined ? 1 : e.radius / e.tall);
     return (e.x - x) ** 2 + (e.y - y) ** 2 + up ** 2 < e.radius ** 2;
   }
-  if (z < e.low || z > e.high) return false;
-  return e.kind === 'casting' ? e.covers(x - e.x, y - e.y) : distanceTo(x, y, e.way) < e.radius;
+  if (e.kind === 'body') return e.holds({ x: x - e.x, y: y - e.y, z: z - e.low });
+  return z >= e.low && z <= e.high && distanceTo(x, y, e.way) < e.radius;
 }

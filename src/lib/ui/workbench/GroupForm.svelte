@@ -12,6 +12,7 @@
   import NumberField from '../shelf/NumberField.svelte';
   import { volume } from '../../preferences.svelte';
   import Row from '../forms/Row.svelte';
+  import ThingLook from './ThingLook.svelte';
 
   let { editor, group, inOne }: { editor: PlanView; group: Group; inOne: number } = $props();
   const plan = $derived(editor.plan);
@@ -166,6 +167,14 @@
           </Row>
         {/each}
       </div>
+      {#if e.kind === 'object'}
+        <ThingLook
+          {editor}
+          thing={e}
+          group={editor.computed.groups.find((g) => g.groupId === group.id)}
+          onchange={(look) => set([i, 'look'], look)}
+        />
+      {/if}
     </div>
   {:else}
     <p class="text-ink-2">

@@ -15,18 +15,14 @@ export function flow(act: PlaceAct, casting: Casting, poured: Pick<Poured, 'obje
   const scale = Math.sqrt(section.area);
   const ball = (SIZE * scale) / Math.sqrt(Math.max(1, act.pieces / 4));
   const known = poured.object(act.embedId);
-  const { radius, tall, casting: own } = known ?? { radius: ball, tall: ball };
+  const { radius, tall, body, from, matterAt } = known ?? { radius: ball, tall: ball };
   const middle = spotOf(casting, act.at);
   const places =
     act.pieces === 1 ? [middle] : spread(casting, act.pieces, radius, { middle, reach: REACH * scale });
-  if (own) {
-    const { from, high, ...inside } = own;
-    for (const { x, y } of places)
-      casting.embed({ kind: 'casting', x, y, low: from, high: from + high, ...inside });
-    return;
-  }
   // It stands on the ground at the least, and is pressed in from where it lies half sunk.
   const z = Math.max(tall, stands - act.pressed);
-  for (const { x, y } of places)
-    casting.embed({ kind: 'ball', x, y, z, radius, tall, ...(known ? {} : { loose: true }) });
+  places.forEach(({ x, y }, n) => {
+    if (body) casting.embed({ kind: 'body', x, y, low: from ?? z - tall, ...body(n) });
+    else casting.embed({ kind: 'ball', x, y, z, radius, tall, matterAt, ...(known ? {} : { loose: true }) });
+  });
 }
