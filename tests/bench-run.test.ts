@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { isToday } from '$core/soak.testing';
 import { Workshop, type Bench } from './workshop';
 
 let workshop: Workshop;
@@ -201,7 +202,7 @@ describe('the demo’s other pours', () => {
     await bench.page.evaluate(() => ((window as { ahead?: number }).ahead = 0));
   });
 
-  it('a soap slab is poured by the trace that the hand reports', async () => {
+  it.runIf(isToday(0, 2))('a soap slab is poured by the trace that the hand reports', async () => {
     const plan = await get('/api/v1/plans/saltings-bars');
     const step = plan.steps.find((s: { act: { kind: string } }) => s.act.kind === 'column');
     step.gates = [
@@ -225,7 +226,7 @@ describe('the demo’s other pours', () => {
       .toBe('medium trace');
   });
 
-  it('a loaf takes its second batch another day', async () => {
+  it.runIf(isToday(1, 2))('a loaf takes its second batch another day', async () => {
     await begin('night-heron', 'loaf-d');
     await conduct();
     await bench.says('main', 'The run is done.');

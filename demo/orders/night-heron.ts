@@ -104,7 +104,7 @@ export const nightHeron: Plan = {
           density: 1.04,
           from: 22,
           height: 14,
-          look: { outline: 'leaf', lies: 'on edge', colours: ['#d8c29a'] }
+          look: { outline: 'round', lies: 'flat', colours: ['#d8c29a', '#a5835a'] }
         }
       ]
     }

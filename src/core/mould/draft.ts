@@ -1,6 +1,6 @@
 import type { Problem } from '../problem';
 import type { CavityKind, Mould } from './mould';
-import type { ShowFace } from './show-face';
+import { isOfMould, type ShowFace } from './show-face';
 
 const STIFF = ['aluminium', 'HDPE', 'lined timber'];
 /** Least lean at which a piece leaves a stiff mould without dragging, degrees. Typical of casting practice. */
@@ -45,7 +45,7 @@ export function draftProblems(
         );
   if (draft < LEAST_SOFT)
     return said(`the piece grips, and ${wider}`, 'Use a mould that opens, or one whose walls lean out.');
-  if (draft < LEAST_SHOWN && showFace === 'mould face')
+  if (draft < LEAST_SHOWN && isOfMould(showFace))
     return said(
       `${wider}, which is to be seen and is drawn through the narrower rim`,
       'Show the open face, or use a mould whose walls lean out.'

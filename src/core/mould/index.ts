@@ -20,4 +20,4 @@ export { tracedOutline } from './trace';
 export { parsePairs } from './pairs';
 export { fitted, widened } from './fit';
 export { mayShow } from './draft';
-export { SHOW_FACES, usualHeading, type ShowFace } from './show-face';
+export { hasWall, isOfMould, SHOW_FACES, usualHeading, type ShowFace } from './show-face';

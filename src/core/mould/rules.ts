@@ -1,4 +1,4 @@
-import type { ShowFace } from './show-face';
+import { isOfMould, type ShowFace } from './show-face';
 import type { Problem } from '../problem';
 import { draftProblems, isStiff } from './draft';
 import type { CavityKind, Mould } from './mould';
@@ -27,7 +27,7 @@ export function mouldProblems(
       `${mould.name} takes ${figure(heatLimit, '°C')}; this is poured at ${figure(pourCelsius, '°C')}.`,
       'Use a mould that takes the heat, or a cooler material.'
     );
-  if (mould.finish === 'matte' && wanted.showFace === 'mould face' && wanted.clear)
+  if (mould.finish === 'matte' && isOfMould(wanted.showFace) && wanted.clear)
     say(
       'matte-mould',
       'note',

@@ -3,9 +3,10 @@ import { paintOf, type Film, type Paint, type Showing } from './paint';
 import type { Palette } from '../plan/looks/looks';
 import type { ResolvedPlan } from '../plan/resolve';
 import { matterWithin, type Traced } from './traced';
+import { unrolled } from './wall';
 
-/** A face to look at: the mould's side, the open side, or a cut straight down through it. */
-export type Face = { kind: 'mould face' } | { kind: 'open face' } | CutFace | Plane;
+/** A face to look at: the mould's side, the open side, the wall laid out flat, or a cut straight down through it. */
+export type Face = { kind: 'mould face' } | { kind: 'open face' } | { kind: 'wall' } | CutFace | Plane;
 
 /** A cut: its line by a heading from the right, degrees, and how far to the left of the middle it passes, mm. */
 export interface CutFace {
@@ -56,6 +57,7 @@ export function drawnFace(
   const { section } = traced.prism.shaped;
   const [width, height] = [2 * section.half.width, 2 * section.half.length];
   if (face.kind === 'plane') return drawnPlane(traced, paint, face);
+  if (face.kind === 'wall') return drawnWall(traced, paint);
   if (face.kind === 'cut') return drawnPlane(traced, paint, planeOfCut(traced, face));
   const sightAt = face.kind === 'mould face' ? mouldSight(traced) : openSight(traced);
   const deep = topOf(traced.prism, traced.engine.level);
@@ -153,6 +155,21 @@ function drawnPlane(traced: Traced, paint: Paint, { at, along, up }: Plane): Dra
     spotAt: (px, py) => sightAt(px, py)(0),
     sample: (px, py) => {
       const sight = sightAt(px, py);
+      return sight(0) ? seen(traced, paint, sight, THROUGH) : -1;
+    }
+  };
+}
+
+/** What is seen on the outer wall, and behind it where that is not hidden. */
+function drawnWall(traced: Traced, paint: Paint): DrawnFace {
+  const { width, height, spotBehind } = unrolled(traced.prism, topOf(traced.prism, traced.engine.level));
+  return {
+    width,
+    height,
+    paint,
+    spotAt: (px, py) => spotBehind(px, py, 0),
+    sample: (px, py) => {
+      const sight: Sight = (mm) => spotBehind(px, py, mm);
       return sight(0) ? seen(traced, paint, sight, THROUGH) : -1;
     }
   };

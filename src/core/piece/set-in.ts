@@ -9,7 +9,7 @@ type Thing = Extract<Embed, { kind: 'object' }>;
 /** Each of several lies turned so much farther round than the one before it, radians: no two alike. */
 const TURN = Math.PI * (3 - Math.sqrt(5));
 /** A second colour lies in the middle, or along the rib: so much of the way out. */
-const [MIDDLE, RIB] = [0.34, 0.12];
+const [MIDDLE, RIB] = [0.34, 0.035];
 /** Heights at which the outline of a thing on its edge is measured. */
 const HEIGHTS = 48;
 

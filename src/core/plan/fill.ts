@@ -1,5 +1,5 @@
 import { materials } from '../material';
-import { cavityOf, mouldProblems, withEmbeds, type Cavity, type SolidEmbed } from '../mould';
+import { cavityOf, isOfMould, mouldProblems, withEmbeds, type Cavity, type SolidEmbed } from '../mould';
 import { castingProblems, solidsIn } from './castings';
 import { emptyCavity, filledMl, type CavityLayer, type CavityState } from '../pour';
 import type { Diagnostic, Fix } from '../problem';
@@ -132,7 +132,7 @@ const inMould = (stand: CavityState): number =>
 
 /** What leaves its mould badly by the face that is to be seen may leave it well by the other. */
 const otherFace = ({ plan }: ResolvedPlan, { code }: Diagnostic): Fix[] =>
-  code === 'draft-grips' && plan.showFace === 'mould face'
+  code === 'draft-grips' && isOfMould(plan.showFace)
     ? [{ words: 'Show the poured side', edit: { path: ['showFace'], value: 'open face' } }]
     : [];
 

@@ -115,7 +115,10 @@ export function ellipsoid(middle: number, tall: number): Upright {
   };
 }
 
-/** A straight body from one height to another, mm. */
+/**
+ * A straight body from one height to another, mm.
+ * @example straight(1, 5).summed(3) // 2
+ */
 export const straight = (low: number, high: number): Upright => ({
   wide: (z) => (z >= low && z < high ? 1 : 0),
   summed: (z) => Math.max(0, Math.min(high, z) - low)
@@ -127,7 +130,10 @@ export const raised = ({ wide, summed }: Upright, by: number): Upright => ({
   summed: (z) => summed(z - by)
 });
 
-/** A body whose width changes over its height: shares of its largest section at heights that are equally far apart, from its foot up. */
+/**
+ * A body whose width changes over its height: shares of its largest section at heights that are equally far apart, from its foot up.
+ * @example tabled([1, 0], 4).summed(4) // 2
+ */
 export function tabled(shares: readonly number[], high: number): Upright {
   const step = high / (shares.length - 1);
   const sums = shares.reduce<number[]>(

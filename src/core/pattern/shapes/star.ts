@@ -8,6 +8,7 @@ const GUESSES = 1024;
 /**
  * A closed curve that every ray from a middle crosses once, as its squared radius over the angle, straight between nodes.
  * The area swept up to an angle is then exact (quadratic in each bin), and so is the angle at which an area is swept.
+ * @example Star.of(() => 1, 8).area // 8
  */
 export class Star {
   /** Squared radius at each node, mm²; the last node is the first. */
@@ -102,7 +103,10 @@ export class Star {
   }
 }
 
-/** A direction as nodes of a star, 0 to `NODES`. */
+/**
+ * A direction as nodes of a star, 0 to `NODES`.
+ * @example nodesOf(0, 1) // 180
+ */
 export const nodesOf = (dx: number, dy: number): number => angleOf(dx, dy) / STEP;
 /** The angle of so many nodes. */
 export const angleOfNodes = (u: number): number => u * STEP;

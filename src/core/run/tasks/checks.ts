@@ -47,12 +47,16 @@ function moulds(computed: Computed): Check {
 const level = (plan: Plan): Check => ({
   id: 'level',
   words: 'They stand level and the right side up',
-  more: [
-    plan.showFace === 'mould face'
-      ? 'the mould face is the show face: it lies below'
-      : 'the open face is the show face: it lies on top'
-  ]
+  more: LIES[plan.showFace]
 });
+
+/** Where the face lies that is judged; a cut and a wall lie neither way. */
+const LIES: Record<Plan['showFace'], string[]> = {
+  'mould face': ['the mould face is the show face: it lies below'],
+  'open face': ['the open face is the show face: it lies on top'],
+  cut: [],
+  wall: []
+};
 
 function cups({ cups, common }: Computed): Check {
   const own = cups.filter((c) => c.mixes.length);

@@ -194,6 +194,17 @@
       transform="translate(0 2.5)"
       stroke-linecap="round"
     />
+  {:else if showFace === 'wall'}
+    {#each [-1, 1] as side (side)}
+      <path
+        d={`M${group.profile.map(([z, w]) => `${x(side * w)} ${y(z)}`).join('L')}`}
+        fill="none"
+        stroke="var(--verdigris)"
+        stroke-width="3.5"
+        transform="translate({side * 2.5} 0)"
+        stroke-linecap="round"
+      />
+    {/each}
   {:else if showFace === 'open face'}
     <path
       d="M{x(-widest)} {y(group.depth) - 3}H{x(widest)}"
@@ -202,7 +213,7 @@
       stroke-linecap="round"
     />
   {/if}
-  {#if !slim && showFace !== 'cut'}
+  {#if !slim && (showFace === 'mould face' || showFace === 'open face')}
     <text x={middle} y={base + WALL + 16} text-anchor="middle" font-size="12.5" fill="var(--ink-2)"
       >{showFace === 'mould face' ? 'show face' : 'mould side'}</text
     >

@@ -135,7 +135,8 @@
   const lying = $derived(lies && mm.height > TALL * mm.width);
   const aspect = $derived(lying ? mm.height / mm.width : mm.width / mm.height);
   const name = $derived(face.kind === 'cut' ? `cut through ${group.name}` : `${face.kind} of ${group.name}`);
-  const outline = $derived(face.kind === 'cut' ? '' : footprintOutline(group, 1));
+  const flat = $derived(face.kind === 'mould face' || face.kind === 'open face');
+  const outline = $derived(flat ? footprintOutline(group, 1) : '');
 </script>
 
 {#snippet overlay(picture: ShownPicture)}

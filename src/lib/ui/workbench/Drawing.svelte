@@ -5,7 +5,7 @@
   import { PatternWork } from '../../plan/pattern-work.svelte';
   import type { ShownPicture } from '../../plan/shown-picture';
   import { seenBy, VISIONS, type Vision } from '$core/colour';
-  import { SHOW_FACES, usualHeading, type ShowFace } from '$core/mould';
+  import { hasWall, SHOW_FACES, usualHeading, type ShowFace } from '$core/mould';
   import { lettered, ofTheirOwn } from '$core/document';
   import type { Computed, Plan } from '$core/plan';
   import type { Face, PicturePart, Showing, SpotHistory } from '$core/piece';
@@ -75,9 +75,9 @@
   const NAMES: Record<ShowFace, string> = {
     'mould face': 'Mould side',
     'open face': 'Poured side',
-    cut: 'Cut'
+    cut: 'Cut',
+    wall: 'Wall'
   };
-  const FACES = SHOW_FACES.map((f) => ({ value: f, label: NAMES[f].toLowerCase() }));
   const EYES: Record<Vision, string> = {
     ...(Object.fromEntries(VISIONS.map((v) => [v, v])) as Record<Vision, string>),
     everyone: 'usual eyes',
@@ -85,6 +85,12 @@
   };
   const markOf = (id: string) => computed.cups.find((c) => c.cupId === id);
   const group = $derived(computed.groups[Math.min(chosen, computed.groups.length - 1)]);
+  /** A flat piece has no wall to look at. */
+  const faces = $derived(
+    SHOW_FACES.filter(
+      (f) => f !== 'wall' || plan.showFace === f || (group && hasWall(extentOf(group), group.depth))
+    )
+  );
   const core = new Later(() => ({ group, cups: computed.cups }));
   const cavitySetId = $derived(group?.cavitySetId);
   /** Cut as such a piece is usually cut. */
@@ -102,7 +108,7 @@
   /** The step whose form is open has a place or a way over these cavities: a tap on the picture sets it. */
   const placing = $derived.by(() => {
     const step = plan.steps.find((s) => s.id === editor.opened);
-    if (!group || face === 'cut' || !step?.where.includes(group.groupId)) return undefined;
+    if (!group || face === 'cut' || face === 'wall' || !step?.where.includes(group.groupId)) return undefined;
     const way = wayOf(step.act);
     return (
       way && ((to: Place) => editor.edit({ path: ['steps', step.id, 'act', way.key], value: way.to(to) }))
@@ -140,7 +146,7 @@
         class="inline-flex overflow-hidden rounded-lg border border-rule-strong"
         aria-label="Which face"
       >
-        {#each SHOW_FACES as name (name)}
+        {#each faces as name (name)}
           <Tabs.Trigger
             value={name}
             class="min-h-9 px-3 text-[0.9rem] font-medium text-ink-2 data-[state=active]:bg-ink data-[state=active]:text-ground"
@@ -156,7 +162,7 @@
         quiet
         label="Judged by"
         value={plan.showFace}
-        options={FACES}
+        options={faces.map((f) => ({ value: f, label: NAMES[f].toLowerCase() }))}
         onchange={(v) => editor.edit({ path: ['showFace'], value: v })}
       />
       <Choice
@@ -194,7 +200,7 @@
           look={{ seed, until, part, vision, showing }}
           lies
           bind:asked
-          marks={face === 'cut' ? [] : marks}
+          marks={face === 'cut' || face === 'wall' ? [] : marks}
           ondrawn={(drawn) => (picture = drawn)}
           ontold={(t) => (told = t)}
           onplaced={placing}

@@ -26,7 +26,7 @@
     const id = freshId(plan, 'embed');
     const [other] = others;
     const blank: Record<Embed['kind'], Embed | undefined> = {
-      object: { id, kind: 'object', name: 'embed', each: 1, grams: 1, density: 1.2, from: 1, height: 4 },
+      object: { id, kind: 'object', name: 'thing', each: 1, grams: 1, density: 1.2, from: 1, height: 4 },
       'barrier line': { id, kind: 'barrier line', name: 'barrier line', length: 60, width: 1.5, height: 3 },
       casting: other && {
         id,
@@ -111,7 +111,7 @@
       <div class="flex items-center gap-2">
         <input
           class="field min-w-0 flex-1"
-          aria-label="Name of embed {i + 1}"
+          aria-label="Name of thing {i + 1}"
           value={e.name}
           onchange={(event) => set([i, 'name'], event.currentTarget.value)}
         />
