@@ -185,6 +185,33 @@ describe('a technique', () => {
   });
 });
 
+describe('a thing set into each piece', () => {
+  it('has its outline, its colours and a way to lie, and is drawn by them', async () => {
+    await bench.walk('/plans/samphire-hooks');
+    await bench.says('[aria-label="Pour"]', '+ Layer');
+    const things = async () => (await plan('samphire-hooks')).groups[0]!.embeds;
+    await bench.page.locator('[aria-label="Pour"] button[aria-expanded] ::-p-text(mould)').click();
+    await bench.click('+ Thing');
+    await bench.choose('Outline of thing', 'flower');
+    await bench.choose('How thing lies', 'on edge');
+    await bench.click('+ Second colour');
+    await bench.type('Colour of thing', '#e58fa5');
+    await expect
+      .poll(things)
+      .toMatchObject([
+        { name: 'thing', look: { outline: 'flower', lies: 'on edge', colours: ['#e58fa5', '#e8c55a'] } }
+      ]);
+    await bench.choose('Outline of thing', 'drawn or traced');
+    await expect
+      .poll(async () => (await things())?.[0])
+      .toMatchObject({
+        look: { outline: expect.arrayContaining([[1, 1]]), lies: 'on edge' }
+      });
+    await bench.page.waitForSelector('[aria-label^="Outline of thing, corner by corner"]');
+    expect(bench.errors).toEqual([]);
+  });
+});
+
 describe('some cavities of a group', () => {
   it('are done otherwise without retyping: from another cup, with another amount, or not at all', async () => {
     await bench.walk('/plans/tideline-knobs');

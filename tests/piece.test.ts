@@ -104,6 +104,21 @@ describe('the drawn piece', () => {
     await drawn();
   });
 
+  it('is looked at round its wall, where it is high enough to have one', async () => {
+    await bench.walk('/plans/rockpool-roundels');
+    await drawn();
+    expect(await bench.text('[aria-label="Which face"]')).not.toContain('Wall');
+    await bench.walk('/plans/night-heron');
+    await bench.click('Wall', 'tab');
+    await drawn('[aria-label="wall of loaf"]');
+    // Round the loaf at its rim: twice its length and its width.
+    const ratio = await bench.page.$eval('[aria-label="wall of loaf"] canvas', (e) => {
+      const c = e as HTMLCanvasElement;
+      return c.width / c.height;
+    });
+    expect(ratio).toBeGreaterThan(7);
+  });
+
   it('is asked for: the pour that comes nearest is applied in one tap', async () => {
     await bench.walk('/plans/tideline-knobs');
     await drawn('[aria-label^="mould face of knobs"]');
