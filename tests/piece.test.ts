@@ -112,7 +112,7 @@ describe('the drawn piece', () => {
     await bench.click('Wall', 'tab');
     await drawn('[aria-label="wall of loaf"]');
     // Round the loaf at its rim: twice its length and its width.
-    const ratio = await bench.page.$eval('[aria-label="wall of loaf"] canvas', (e) => {
+    const ratio = await bench.page.$eval('[data-picture] canvas', (e) => {
       const c = e as HTMLCanvasElement;
       return c.width / c.height;
     });

@@ -19,10 +19,16 @@ export function fitted(shape: Shape, ratio: number): Shape {
       };
     default:
       return Object.fromEntries(
-        Object.entries(shape).map(([key, value]) => [key, typeof value === 'number' ? by(value) : value])
+        Object.entries(shape).map(([key, value]) => [
+          key,
+          typeof value === 'number' && key !== 'sides' ? by(value) : value
+        ])
       ) as Shape;
   }
 }
+
+/** What of a shape is no width. */
+const HEIGHTS: ReadonlySet<string> = new Set(['depth', 'crown', 'sides']);
 
 /**
  * A shape made wider or narrower, as deep as it was, so that its volume becomes `ratio` times what it was, ratio > 0.
@@ -38,7 +44,7 @@ export function widened(shape: Shape, ratio: number): Shape | undefined {
   return Object.fromEntries(
     Object.entries(shape).map(([key, value]) => [
       key,
-      typeof value === 'number' && key !== 'depth' ? by(value) : value
+      typeof value === 'number' && !HEIGHTS.has(key) ? by(value) : value
     ])
   ) as Shape;
 }

@@ -1,3 +1,4 @@
+import { regular } from './closed-shapes';
 import type { Point } from './polygon';
 import type { Shape } from './shape';
 
@@ -15,6 +16,8 @@ export function footprintOf(shape: Shape): Footprint {
       return { kind: 'rectangle', aspect: shape.rimWidth / shape.rimLength };
     case 'box':
       return { kind: 'rectangle', aspect: shape.width / shape.length };
+    case 'gem':
+      return { kind: 'outline', points: regular(shape.sides, shape.radius) };
     case 'prism':
       return { kind: 'outline', points: shape.outline };
     case 'ring':

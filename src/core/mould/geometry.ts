@@ -1,5 +1,6 @@
 import { polygonArea, polygonWidth, isSimple } from './polygon';
 import type { Shape } from './shape';
+import { eggOf, gemOf } from './closed-shapes';
 import { figure } from '../quantity';
 
 /** A cavity as a stack of horizontal slices: everything layers need to know of a shape. */
@@ -39,6 +40,10 @@ export function geometryOf(shape: Shape): Geometry {
         ...sphericalCap(shape.radius, 2 * shape.radius, `4/3 π r³, r ${mm(shape.radius)}`),
         widest: shape.radius
       };
+    case 'egg':
+      return eggOf(shape);
+    case 'gem':
+      return gemOf(shape);
     case 'cap':
       return capOf(shape);
     case 'cylinder':
@@ -92,6 +97,10 @@ export function geometryOf(shape: Shape): Geometry {
 export function shapeFault(shape: Shape): string | undefined {
   if (shape.kind === 'ring' && shape.innerRadius >= shape.outerRadius)
     return 'The inner radius is not smaller than the outer one.';
+  if (shape.kind === 'gem' && shape.crown >= shape.depth)
+    return 'The height over the widest part is no less than the whole height.';
+  if (shape.kind === 'gem' && shape.tableRadius > shape.radius)
+    return 'The table is wider than the stone where it is widest.';
   if (shape.kind === 'cap' && shape.depth > shape.rimRadius * 2)
     return 'A cap deeper than twice its rim radius closes over itself.';
   if (shape.kind === 'prism' && !isSimple(shape.outline)) return 'The outline crosses itself.';

@@ -1,4 +1,5 @@
 export { Shape } from './shape';
+export { regular } from './closed-shapes';
 export { geometryOf, levelAt, widestArea, type Geometry } from './geometry';
 export { polygonArea, type Point } from './polygon';
 export { footprintOf, type Footprint } from './footprint';

@@ -7,6 +7,18 @@ export const Shape = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('hemisphere'), radius: mm }),
   /** A whole ball, closed but for the hole it is filled through: a mould in two parts. */
   z.object({ kind: z.literal('ball'), radius: mm }),
+  /** An egg on its blunt end, closed like a ball. */
+  z.object({ kind: z.literal('egg'), radius: mm, depth: mm }),
+  /** A cut stone on its point, filled through its table: a regular outline, its radii to the corners. */
+  z.object({
+    kind: z.literal('gem'),
+    radius: mm,
+    tableRadius: mm,
+    depth: mm,
+    /** Height from where it is widest to the table. */
+    crown: mm,
+    sides: z.number().int().min(3, 'needs three sides').max(24, 'must have at most 24 sides')
+  }),
   z.object({ kind: z.literal('cap'), rimRadius: mm, depth: mm }),
   z.object({ kind: z.literal('cylinder'), radius: mm, depth: mm }),
   z.object({ kind: z.literal('frustum'), baseRadius: mm, rimRadius: mm, depth: mm }),

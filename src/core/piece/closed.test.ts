@@ -69,3 +69,42 @@ describe('a ball, closed but for its hole', () => {
     expect(layers.reduce((s, l) => s + l.shows.mouldFace, 0)).toBeCloseTo(1, 6);
   });
 });
+
+describe.each([
+  ['an egg', { kind: 'egg', radius: 22, depth: 60 }],
+  ['a cut stone', { kind: 'gem', radius: 20, tableRadius: 12, depth: 26, crown: 8, sides: 8 }]
+] as const)('a piece from %s', (_, shape) => {
+  const moulds = cards.moulds.map((m) => {
+    if (m.id !== 'buoy-balls') return m;
+    return {
+      ...m,
+      cavities: m.cavities.map((c) => ({ ...c, shape, capacity: { from: 'dimensions' as const } }))
+    };
+  });
+  const piece = pieceOf(buoy, { ...cards, moulds }, {}, {})!;
+  const geometry = geometryOf(shape);
+
+  it('is cut along its own true outline', () => {
+    const cut = piece.face({ kind: 'cut', heading: 0, off: 0 });
+    expect(cut.height).toBeCloseTo(shape.depth, 1);
+    for (let i = 1; i < 20; i++) {
+      const z = (shape.depth * i) / 20;
+      const half = geometry.halfWidthAt(z) / cut.width;
+      const at = (x: number) => cut.sample(x, 1 - i / 20);
+      for (const side of [-1, 1]) {
+        expect(at(0.5 + side * 0.96 * half)).toBeGreaterThanOrEqual(0);
+        expect(at(0.5 + side * 1.04 * half)).toBe(-1);
+      }
+    }
+  });
+
+  it('holds of each colour what was poured, and shows on either side a whole', () => {
+    const { held } = piece.traced;
+    const whole = [...held.values()].reduce((s, ml) => s + ml, 0);
+    expect(whole).toBeCloseTo(geometry.volumeAt(shape.depth), 0);
+    for (const kind of ['mould face', 'open face'] as const) {
+      const { shows } = wholePicture(piece, { kind }, { size: 100 });
+      expect(shows.reduce((s, x) => s + x.share, 0)).toBeCloseTo(1, 2);
+    }
+  });
+});

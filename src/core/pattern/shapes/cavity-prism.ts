@@ -1,4 +1,4 @@
-import { widestArea, type Cavity, type CavityKind, type Shape } from '../../mould';
+import { regular, widestArea, type Cavity, type CavityKind, type Shape } from '../../mould';
 import { annulus, disc, polygon, rectangle, type Section } from './section';
 import { Prism } from './prism';
 
@@ -9,6 +9,8 @@ export function rimOf(shape: Shape, area: number): Section {
       return rectangle(shape.length / 2, shape.width / 2);
     case 'taper':
       return rectangle(shape.rimLength / 2, shape.rimWidth / 2);
+    case 'gem':
+      return polygon(regular(shape.sides, shape.radius));
     case 'prism':
       return polygon(shape.outline);
     case 'ring':

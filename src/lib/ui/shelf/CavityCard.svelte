@@ -50,6 +50,8 @@
     baseWidth: 'Width at the bottom',
     rimLength: 'Length at the rim',
     rimWidth: 'Width at the rim',
+    tableRadius: 'Diameter of the table',
+    crown: 'Height over the widest part',
     innerRadius: 'Inner diameter',
     outerRadius: 'Outer diameter'
   };
@@ -178,6 +180,17 @@
             />
           </Row>
         {/each}
+        {#if kind.shape.kind === 'gem'}
+          <Row label="Sides">
+            <ParsedField
+              label="Sides"
+              value={kind.shape.sides}
+              format={String}
+              parse={(text) => parseCount(text, 24)}
+              onchange={(sides) => form.set(['cavities', index, 'shape', 'sides'], sides)}
+            />
+          </Row>
+        {/if}
       </div>
       {#if kind.shape.kind === 'prism' || kind.shape.kind === 'table'}
         <Row

@@ -4,6 +4,12 @@ import type { Shape } from '$core/mould';
 export const SHAPES: { kind: Shape['kind']; name: string; blank: Shape }[] = [
   { kind: 'hemisphere', name: 'half ball', blank: { kind: 'hemisphere', radius: 17 } },
   { kind: 'ball', name: 'ball, in two parts', blank: { kind: 'ball', radius: 26 } },
+  { kind: 'egg', name: 'egg, in two parts', blank: { kind: 'egg', radius: 22, depth: 60 } },
+  {
+    kind: 'gem',
+    name: 'cut stone',
+    blank: { kind: 'gem', radius: 20, tableRadius: 12, depth: 26, crown: 8, sides: 8 }
+  },
   { kind: 'cap', name: 'dome', blank: { kind: 'cap', rimRadius: 30, depth: 10 } },
   { kind: 'cylinder', name: 'round, straight sides', blank: { kind: 'cylinder', radius: 30, depth: 10 } },
   {

@@ -109,7 +109,8 @@
   {#if work.cutting?.struck}
     <p class="mt-1 text-[0.9rem] text-cinnabar">
       {work.cutting.struck}
-      {work.cutting.struck === 1 ? 'thing set in stands' : 'things set in stand'} where a blade runs. Set them between the cuts.
+      {work.cutting.struck === 1 ? 'thing set in stands' : 'things set in stand'} where a blade runs. Set them between
+      the cuts.
     </p>
   {/if}
   <div class="mt-2 flex flex-wrap gap-1.5" data-testid="bars">
