@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { regular } from './closed-shapes';
 import { fitted, widened } from './fit';
-import { geometryOf, levelAt, shapeFault } from './geometry';
+import { geometryOf, levelAt, profileOf, shapeFault } from './geometry';
 import { polygonArea } from './polygon';
 import type { Shape } from './shape';
 
@@ -49,6 +49,21 @@ describe.each([egg, gem])('a closed shape: $kind', (shape) => {
     const wide = widened(shape, 2)!;
     expect(geometryOf(wide).volumeAt(Infinity) / whole).toBeCloseTo(2, 2);
     expect(wide).toMatchObject({ depth });
+  });
+});
+
+describe('a section', () => {
+  it('has an edge where a closed shape is widest, and is drawn from its foot to its rim', () => {
+    const profile = profileOf(geometryOf(gem), 7);
+    expect(profile).toContainEqual([18, 20]);
+    expect(profile[0]).toEqual([0, 0]);
+    expect(profile.at(-1)).toEqual([26, 12]);
+    expect(profile.map(([z]) => z)).toEqual(profile.map(([z]) => z).sort((a, b) => a - b));
+    expect(profileOf(geometryOf({ kind: 'cylinder', radius: 9, depth: 4 }), 2)).toEqual([
+      [0, 9],
+      [1, 9],
+      [4, 9]
+    ]);
   });
 });
 

@@ -63,6 +63,18 @@ export function gemOf({
   };
 }
 
+/** What is wrong with a cut stone, or nothing. */
+export function gemFault({
+  radius,
+  tableRadius,
+  depth,
+  crown
+}: Extract<Shape, { kind: 'gem' }>): string | undefined {
+  if (crown >= depth) return 'The height over the widest part is no less than the whole height.';
+  if (tableRadius > radius) return 'The table is wider than the stone where it is widest.';
+  return undefined;
+}
+
 /** The corners of a regular outline about its middle, the first to the right. */
 export const regular = (sides: number, radius: number): [number, number][] =>
   Array.from({ length: sides }, (_, i) => {

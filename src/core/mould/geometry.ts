@@ -1,6 +1,6 @@
 import { polygonArea, polygonWidth, isSimple } from './polygon';
 import type { Shape } from './shape';
-import { eggOf, gemOf } from './closed-shapes';
+import { eggOf, gemFault, gemOf } from './closed-shapes';
 import { figure } from '../quantity';
 
 /** A cavity as a stack of horizontal slices: everything layers need to know of a shape. */
@@ -30,16 +30,23 @@ const ml = (volume: number) => figure(n1(volume), 'ml');
 /** The largest area a shape has in sight from above, mm²: its rim’s, or a closed one’s where it is widest. */
 export const widestArea = ({ areaAt, depth, widest = depth }: Geometry): number => areaAt(widest);
 
+/**
+ * Half the width of a section through the middle over its height, mm: closer together near the mould face, where a dome curves
+ * most, and where a closed shape is widest, which may be an edge.
+ */
+export function profileOf({ depth, widest, halfWidthAt }: Geometry, steps: number): [number, number][] {
+  const even = Array.from({ length: steps + 1 }, (_, i) => depth * (i / steps) ** 2);
+  const heights = widest === undefined ? even : [...even, widest].sort((a, b) => a - b);
+  return heights.map((z) => [z, halfWidthAt(z)]);
+}
+
 /** Builds the geometry of a shape. Closed forms from solid geometry; lengths mm, volumes ml. */
 export function geometryOf(shape: Shape): Geometry {
   switch (shape.kind) {
     case 'hemisphere':
       return sphericalCap(shape.radius, shape.radius, `⅔ π r³, r ${mm(shape.radius)}`);
     case 'ball':
-      return {
-        ...sphericalCap(shape.radius, 2 * shape.radius, `4/3 π r³, r ${mm(shape.radius)}`),
-        widest: shape.radius
-      };
+      return ballOf(shape.radius);
     case 'egg':
       return eggOf(shape);
     case 'gem':
@@ -97,10 +104,7 @@ export function geometryOf(shape: Shape): Geometry {
 export function shapeFault(shape: Shape): string | undefined {
   if (shape.kind === 'ring' && shape.innerRadius >= shape.outerRadius)
     return 'The inner radius is not smaller than the outer one.';
-  if (shape.kind === 'gem' && shape.crown >= shape.depth)
-    return 'The height over the widest part is no less than the whole height.';
-  if (shape.kind === 'gem' && shape.tableRadius > shape.radius)
-    return 'The table is wider than the stone where it is widest.';
+  if (shape.kind === 'gem') return gemFault(shape);
   if (shape.kind === 'cap' && shape.depth > shape.rimRadius * 2)
     return 'A cap deeper than twice its rim radius closes over itself.';
   if (shape.kind === 'prism' && !isSimple(shape.outline)) return 'The outline crosses itself.';
@@ -135,6 +139,11 @@ export function levelAt(g: Geometry, ml: number): number {
   }
   return level;
 }
+
+const ballOf = (radius: number): Geometry => ({
+  ...sphericalCap(radius, 2 * radius, `4/3 π r³, r ${mm(radius)}`),
+  widest: radius
+});
 
 /** A dome by its rim and its depth: the ball it is a part of follows. */
 const capOf = ({ rimRadius, depth }: Extract<Shape, { kind: 'cap' }>): Geometry =>

@@ -1,7 +1,7 @@
 import { materials } from '../material';
 import type { Look } from '../colour';
 import type { Memo } from '../memo';
-import { footprintOf, widestArea, type Cavity, type Footprint, type Zone } from '../mould';
+import { footprintOf, profileOf, widestArea, type Cavity, type Footprint, type Zone } from '../mould';
 import type { Cup } from '../document';
 import type { FilledCavitySet, PouredLayer } from './fill';
 import { leftAlone } from './left-alone';
@@ -98,7 +98,7 @@ function drawnGroup(
     domeMl: cavity.domeMl,
     depth: cavity.depth,
     working: cavity.working,
-    profile: profileOf(cavity),
+    profile: profileOf(cavity.geometry, PROFILE_STEPS),
     footprint: footprintOf(cavitySet.kind.shape),
     zones: cavitySet.kind.zones ?? [],
     chambers: cavitySet.kind.chambers ?? [],
@@ -181,12 +181,4 @@ function mouldFaceShare(cavity: Cavity, layer: PouredLayer): number {
   const seen = (level: number) => Math.min(level, cavity.geometry.widest ?? level);
   const inner = layer.from <= 0 ? 0 : areaAt(seen(layer.from));
   return rim > 0 ? Math.max(0, (areaAt(seen(layer.to)) - inner) / rim) : 0;
-}
-
-function profileOf(cavity: Cavity): [number, number][] {
-  return Array.from({ length: PROFILE_STEPS + 1 }, (_, i) => {
-    // Closer together near the mould face, where a dome curves most.
-    const z = cavity.depth * (i / PROFILE_STEPS) ** 2;
-    return [z, cavity.geometry.halfWidthAt(z)];
-  });
 }
