@@ -5,9 +5,22 @@ export type ShowFace = (typeof SHOW_FACES)[number];
 /** Whether a face takes on the mould's own surface. */
 export const isOfMould = (face: ShowFace): boolean => face === 'mould face' || face === 'wall';
 
-/** Whether a piece is high enough for its wall to be looked at: half as high as it is wide. Half extents and depth in mm. */
-export const hasWall = ({ width, length }: { width: number; length: number }, depth: number): boolean =>
-  depth >= Math.min(width, length);
+/** Of its widest section, what the foot of a piece has at least whose wall is no part of its mould side: a dome's has none. */
+const FOOT = 0.5;
+
+/**
+ * Whether a piece has a wall to be looked at: half as high as it is wide, and standing on a foot.
+ *
+ * @param half extents, mm
+ * @param profile half its width over its height from the foot up, mm
+ */
+export function hasWall(
+  half: { width: number; length: number },
+  profile: readonly (readonly [number, number])[]
+): boolean {
+  const widest = Math.max(...profile.map(([, w]) => w));
+  return profile.at(-1)![0] >= Math.min(half.width, half.length) && profile[0]![1] >= FOOT * widest;
+}
 
 /** So many times as long as wide, a piece is a bar: its cut goes across. */
 const BAR = 1.8;

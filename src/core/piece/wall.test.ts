@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { cavityOf, CavityKind, hasWall, type Shape } from '../mould';
+import { cavityOf, CavityKind, geometryOf, hasWall, profileOf, type Shape } from '../mould';
 import { prismOf } from '../pattern/shapes/cavity-prism';
 import { pieceOf, type DrawnPiece } from './picture';
 import { tried } from './piece.testing';
@@ -47,10 +47,16 @@ describe('a wall laid out flat', () => {
     expect(wall.spotBehind(0.01, 0.001, 0)).toBeDefined();
   });
 
-  it('is looked at where a piece is half as high as wide', () => {
-    expect(hasWall({ width: 40, length: 40 }, 40)).toBe(true);
-    expect(hasWall({ width: 40, length: 40 }, 39)).toBe(false);
-    expect(hasWall({ width: 125, length: 40 }, 65)).toBe(true);
+  it('is looked at where a piece is half as high as wide and stands on a foot: a dome has none', () => {
+    const of = (shape: Shape, half: { width: number; length: number }) =>
+      hasWall(half, profileOf(geometryOf(shape), 20));
+    const round = { width: 40, length: 40 };
+    expect(of({ kind: 'cylinder', radius: 40, depth: 40 }, round)).toBe(true);
+    expect(of({ kind: 'cylinder', radius: 40, depth: 39 }, round)).toBe(false);
+    expect(of({ kind: 'box', length: 250, width: 80, depth: 65 }, { width: 125, length: 40 })).toBe(true);
+    expect(of({ kind: 'hemisphere', radius: 40 }, round)).toBe(false);
+    expect(of({ kind: 'frustum', baseRadius: 20, rimRadius: 40, depth: 60 }, round)).toBe(true);
+    expect(of({ kind: 'frustum', baseRadius: 19, rimRadius: 40, depth: 60 }, round)).toBe(false);
   });
 });
 

@@ -88,7 +88,7 @@
   /** A flat piece has no wall to look at. */
   const faces = $derived(
     SHOW_FACES.filter(
-      (f) => f !== 'wall' || plan.showFace === f || (group && hasWall(extentOf(group), group.depth))
+      (f) => f !== 'wall' || plan.showFace === f || (group && hasWall(extentOf(group), group.profile))
     )
   );
   const core = new Later(() => ({ group, cups: computed.cups }));
