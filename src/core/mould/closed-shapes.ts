@@ -1,5 +1,5 @@
 import { figure } from '../quantity';
-import type { Geometry } from './geometry';
+import type { Geometry } from './slices';
 import type { Shape } from './shape';
 
 /** Of an egg's height, what lies below where it is widest: its blunt end is down. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Id } from '../id';
-import type { Geometry } from './geometry';
+import type { Geometry } from './slices';
 
 const height = z.number().nonnegative().max(5000);
 

@@ -1,23 +1,8 @@
 import { polygonArea, polygonWidth, isSimple } from './polygon';
 import type { Shape } from './shape';
+import type { Geometry } from './slices';
 import { eggOf, gemFault, gemOf } from './closed-shapes';
 import { figure } from '../quantity';
-
-/** A cavity as a stack of horizontal slices: everything layers need to know of a shape. */
-export interface Geometry {
-  /** From mould face to rim, mm. */
-  depth: number;
-  /** Volume below a level, ml; the level is clamped to 0..depth. */
-  volumeAt(level: number): number;
-  /** Open area at a level, mm². */
-  areaAt(level: number): number;
-  /** Half the width of the section drawn through the middle at a level, mm. */
-  halfWidthAt(level: number): number;
-  /** The level at which a closed shape is widest, mm; where it is open that is its rim. */
-  widest?: number;
-  /** The volume in words, for the maker to check: formula, numbers, answer. */
-  working: string;
-}
 
 const ML = 1000; // mm³ in a millilitre
 const n1 = (x: number) => Math.round(x * 100) / 100;

@@ -1,6 +1,7 @@
 export { Shape } from './shape';
 export { regular } from './closed-shapes';
-export { geometryOf, levelAt, profileOf, widestArea, type Geometry } from './geometry';
+export { geometryOf, levelAt, profileOf, widestArea } from './geometry';
+export type { Geometry } from './slices';
 export { polygonArea, type Point } from './polygon';
 export { footprintOf, type Footprint } from './footprint';
 export { capacityFromWater, waterDensity, type WaterFill } from './water';
