@@ -27,7 +27,11 @@ export function thingSetIn(
   const matterIn = coloursOf(look, matters);
   if (look.outline === 'round') {
     const radius = ballRadius(thing);
-    return { radius, tall, matterAt: ({ x, y }) => matterIn(Math.hypot(x, y) / radius) };
+    return {
+      radius,
+      tall,
+      matterAt: ({ x, y, z }) => matterIn(Math.hypot(x / radius, y / radius, z / tall))
+    };
   }
   const body = (n: number) => (look.lies === 'flat' ? flat : onEdge)(thing, look, n * TURN, matterIn);
   return { radius: body(0).outline!.reach, tall, body };

@@ -136,6 +136,9 @@ describe('a thing with an outline', () => {
     const at = (x: number) => traced.matters[matterWithin(traced, { x: ball.x + x, y: ball.y, z: ball.z })];
     expect(at(0)).toMatchObject({ hex: YELLOW });
     expect(at(0.8 * ball.radius)).toMatchObject({ hex: PINK });
+    // Its middle is a kernel: from below it is not seen.
+    const low = { x: ball.x, y: ball.y, z: ball.z - 0.9 * ball.tall! };
+    expect(traced.matters[matterWithin(traced, low)]).toMatchObject({ hex: PINK });
   });
 
   it('that is drawn keeps its corners, whatever middle and unit it was drawn about', () => {
