@@ -117,7 +117,7 @@ describe('the workshop’s batches', () => {
     );
     await bench.click('6 moulds');
     await bench.click('+ Thing');
-    await bench.type('embed: One weighs', '2.4 g');
+    await bench.type('thing: One weighs', '2.4 g');
     await bench.says('[aria-label="Piece and core"]', /53\.01 ml/);
     await bench.cups();
     await bench.click('how, colourant 1 of cup A');

@@ -27,7 +27,6 @@
   import { sortable } from '../forms/sortable';
   import TechniquePicker from './TechniquePicker.svelte';
   import GateLine from './GateLine.svelte';
-  import GroupForm from './GroupForm.svelte';
 
   let { editor }: { editor: PlanView } = $props();
   const plan = $derived(editor.plan);
@@ -145,7 +144,11 @@
           /></button
         >
       </div>
-      {#if openGroup === group.id}<GroupForm {editor} {group} inOne={inOne(group)} />{/if}
+      {#if openGroup === group.id}
+        {#await import('./GroupForm.svelte') then { default: GroupForm }}
+          <GroupForm {editor} {group} inOne={inOne(group)} />
+        {/await}
+      {/if}
       <ol use:sortable={(from, to) => move(group.id, from, to)}>
         {#each steps.slice(0, turn.entries(LINES)) as step, n (step.id)}
           <li

@@ -1,36 +1,28 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { build } from 'vite';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { cards } from '$demo/cards';
 import { tideline } from '$demo/plans';
 import { computePlan, type Plan } from '$core/plan';
-import { largestPlan } from '../../../../scripts/lib/plan-of';
+import { largestPlan } from '../scripts/lib/plan-of';
 
 const textOf = (plan: Plan) => JSON.stringify({ format: 'kirapen.plan', version: 2, plan, shelf: cards });
 const order = { text: textOf(tideline), today: 0 };
 const read = ({ json }: { json: Uint8Array }) => JSON.parse(new TextDecoder().decode(json));
 /** Work for about a second, so that its time is up long before it is done. */
 const long = { ...order, text: textOf(largestPlan(4, 20)) };
-let folder: string;
-let sums: typeof import('.');
+let sums: typeof import('../src/lib/server/workers');
 
 beforeAll(async () => {
-  folder = mkdtempSync(join('node_modules', '.sums-'));
-  await build({
-    configFile: 'vite.workers.config.ts',
-    logLevel: 'error',
-    build: { outDir: join(folder, 'build') }
-  });
+  // The threads are those of the built application.
   vi.stubEnv('DEV', false);
-  vi.stubEnv('KIRAPEN_HOME', join(process.cwd(), folder));
-  sums = await import('.');
+  vi.stubEnv('KIRAPEN_HOME', process.cwd());
+  sums = await import('../src/lib/server/workers');
 });
 
 afterAll(async () => {
   await sums.endThreads();
   vi.unstubAllEnvs();
-  rmSync(folder, { recursive: true });
 });
 
 describe('work in a thread', () => {
@@ -79,7 +71,7 @@ describe('work in a thread', () => {
     // One keeps the thread; the others wait behind it.
     const first = sums.inThread('compute', order);
     const slow = sums
-      .inThread('record', { address: join(folder, 'none.db') })
+      .inThread('record', { address: join(tmpdir(), 'no-such-workshop.db') })
       .catch(() => undefined)
       .then(() => done.push('record'));
     const quick = sums.inThread('compute', order).then(() => done.push('page'));
