@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Id } from '../id';
 import type { Problem } from '../problem';
-import { EmbedLook } from './embed-look';
+import { EmbedLook, outlineRadius } from './embed-look';
 import type { Cavity } from './mould';
 import { figure } from '../quantity';
 
@@ -56,6 +56,23 @@ export const displaced = (embed: SolidEmbed): number =>
   embed.kind === 'object'
     ? (embed.each * embed.grams) / embed.density
     : (embed.length * embed.width * embed.height) / 1000;
+
+/** Directions in which an outline is measured. */
+const AROUND = 360;
+
+/**
+ * How far a thing reaches from its middle as it stands, mm. Without an outline it is an upright ellipsoid of its own room and
+ * height: V = 4/3 π r² · h/2. Flat, its outline is as large as its room over its height.
+ */
+export function reachOf({ grams, density, height, look }: Extract<Embed, { kind: 'object' }>): number {
+  const mm3 = (grams / density) * 1000;
+  if (!look || look.outline === 'round' || look.lies === 'on edge')
+    return Math.sqrt((3 * mm3) / (2 * Math.PI * height));
+  const radius = outlineRadius(look.outline);
+  const radii = Array.from({ length: AROUND }, (_, i) => radius((2 * Math.PI * i) / AROUND));
+  const area = (Math.PI / AROUND) * radii.reduce((s, r) => s + r * r, 0);
+  return Math.max(...radii) * Math.sqrt(mm3 / height / area);
+}
 
 const span = (embed: SolidEmbed): { from: number; to: number } =>
   embed.kind === 'object'

@@ -6,7 +6,7 @@ export { polygonArea, type Point } from './polygon';
 export { footprintOf, type Footprint } from './footprint';
 export { capacityFromWater, waterDensity, type WaterFill } from './water';
 export { CavityKind, CONDITIONS, Mould, cavityOf, nearItsEnd, type Cavity } from './mould';
-export { Embed, displaced, withEmbeds, type SolidEmbed } from './embed';
+export { Embed, displaced, reachOf, withEmbeds, type SolidEmbed } from './embed';
 export {
   EmbedLook,
   isRibbed,

@@ -1,4 +1,4 @@
-import { isRibbed, outlineRadius, slabRadius, type Embed, type EmbedLook } from '../mould';
+import { isRibbed, outlineRadius, reachOf, slabRadius, type Embed, type EmbedLook } from '../mould';
 import { nodesOf, Star, straight, tabled, type SolidBody, type Spot } from '../pattern';
 import type { FilledCavitySet } from '../plan/fill';
 import type { SetIn } from '../pour';
@@ -23,10 +23,10 @@ export function thingSetIn(
   if (thing?.kind !== 'object') return undefined;
   const tall = thing.height / 2;
   const { look } = thing;
-  if (!look) return { radius: ballRadius(thing), tall };
+  if (!look) return { radius: reachOf(thing), tall };
   const matterIn = coloursOf(look, matters);
   if (look.outline === 'round') {
-    const radius = ballRadius(thing);
+    const radius = reachOf(thing);
     return {
       radius,
       tall,
@@ -39,8 +39,6 @@ export function thingSetIn(
 
 /** V = m/ρ, mm³. */
 const roomOf = (thing: Thing): number => (thing.grams / thing.density) * 1000;
-/** An upright ellipsoid of a thing's own room and height: V = 4/3 π r² · h/2. */
-const ballRadius = (thing: Thing): number => Math.sqrt((3 * roomOf(thing)) / (2 * Math.PI * thing.height));
 
 /** The matter so far out, 0 in the middle to 1 at the edge. */
 function coloursOf({ colours, outline }: EmbedLook, matters: Matter[]): (out: number) => number {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cards } from '../../../demo/cards';
-import { outlineRadius, THING_OUTLINES, type EmbedLook } from '../mould';
+import { outlineRadius, reachOf, THING_OUTLINES, type EmbedLook } from '../mould';
 import { chanceFrom } from '../pattern';
 import { Plan } from '../plan';
 import { pieceOf, type DrawnPiece } from './picture';
@@ -97,6 +97,16 @@ describe('a thing with an outline', () => {
     const [body] = bodiesOf(withThings({ outline: 'disc', lies: 'flat', colours: [PINK] }));
     expect(body!.area).toBeCloseTo((1000 * GRAMS) / DENSITY / HEIGHT, 6);
     expect(body!.outline!.reach).toBeCloseTo(Math.sqrt(body!.area / Math.PI), 3);
+  });
+
+  it('reaches as far as a tool must keep away from it', () => {
+    for (const outline of outlines) {
+      const look: EmbedLook = { outline, lies: 'flat', colours: [PINK] };
+      const thing = { id: 't', kind: 'object', name: 't', each: 1, from: 0 } as const;
+      const reach = reachOf({ ...thing, grams: GRAMS, density: DENSITY, height: HEIGHT, look });
+      const [body] = bodiesOf(withThings(look));
+      expect(reach / body!.outline!.reach).toBeCloseTo(1, 2);
+    }
   });
 
   it('on its edge has its outline upright, and is thin from above', () => {

@@ -1,3 +1,4 @@
+import { reachOf } from '../../mould';
 import { distanceTo, smoothWay } from '../../pattern';
 import { pathCopies, type Path, type Place } from '../place';
 import { aboutStep, fieldOf, moved, type Done, type Rule, type Sequence } from './rule';
@@ -41,12 +42,11 @@ function isMet(s: Sequence, drag: Done, set: Done, i: number): boolean {
   const reach = level * (1 - (REACH[String(fieldOf(drag, 'depth'))] ?? 1));
   if (top <= reach) return false;
   const { x, y } = fieldOf<Place>(set, 'at') ?? { x: 0, y: 0 };
-  const radius = Math.sqrt((3000 * embed.grams) / embed.density / (2 * Math.PI * embed.height));
   const half = (fieldOf<number>(drag, 'width') ?? 0) / 2;
   const near = waysOf(s, fieldOf<Path>(drag, 'path')).map((way) =>
     distanceTo(x * s.half.width, y * s.half.length, way)
   );
-  return Math.min(...near) < radius + half;
+  return Math.min(...near) < reachOf(embed) + half;
 }
 
 /** The ways of a stroke in mm. */
