@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { cards } from '../../../../demo/cards';
 import * as demo from '../../../../demo/plans';
 import type { Plan, Step } from '../../document';
-import { cavityOf, type Embed } from '../../mould';
+import { cavityOf, type Embed, type EmbedLook } from '../../mould';
 import { pourAlone } from '../plans.testing';
 import { mended, problemsOf } from './mended.testing';
 
@@ -62,6 +62,17 @@ describe('a tool and what was set in', () => {
     const after = mended(plan, 'crosses-embed');
     const order = after.steps.map((s) => s.id);
     expect(order.indexOf('stroke')).toBeLessThan(order.indexOf('set'));
+  });
+
+  it('meets it as far as it reaches: a ball of 6.9 mm, a thread of 20', () => {
+    // The stroke is 3 mm wide, and the roundel 45 mm from its middle.
+    const at = (mm: number, look?: EmbedLook) => {
+      const plan = planned(set, across(mm / 45));
+      return told({ ...plan, groups: plan.groups.map((g) => ({ ...g, embeds: [{ ...stone, look }] })) });
+    };
+    expect([at(8).length, at(9)]).toEqual([1, []]);
+    const thread: EmbedLook = { outline: 'thread', lies: 'flat', colours: ['#e58fa5'] };
+    expect([at(19, thread).length, at(24, thread)]).toEqual([1, []]);
   });
 
   it('is nothing beside it, over it, or before it', () => {
