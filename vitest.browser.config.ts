@@ -9,7 +9,6 @@ export default defineConfig({
     maxWorkers: 2,
     isolate: false,
     globalSetup: 'tests/demo-workshop.ts',
-    setupFiles: 'tests/one-browser.ts',
     // A busy machine may be slow; nothing here is about time.
     testTimeout: 600_000,
     hookTimeout: 600_000,

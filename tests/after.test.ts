@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Page } from 'puppeteer-core';
 import { Workshop, type Bench } from './workshop';
 
 let workshop: Workshop;
@@ -164,6 +165,18 @@ describe('the record', () => {
       rows.map((r) => (r as HTMLElement).innerText.split(/[\n\t]/)[0]!.trim())
     );
 
+  /** Keeps the next request with these words in its address waiting; once it is asked, what lets it go. */
+  function nextAsked(page: Page, words: string): Promise<() => void> {
+    return new Promise((asked) => {
+      let held = false;
+      page.on('request', (request) => {
+        if (held || !request.url().includes(words)) return void request.continue();
+        held = true;
+        asked(() => void request.continue());
+      });
+    });
+  }
+
   it('is searched by name, lesson and defect, and filtered', async () => {
     await bench.walk('/record');
     const all = (await names()).length;
@@ -174,6 +187,24 @@ describe('the record', () => {
     await bench.choose('Only', 'with rejects');
     await expect.poll(async () => (await names()).length).toBeLessThan(all);
     expect((await names()).length).toBeGreaterThan(1);
+  });
+
+  it('keeps every letter, though the answer to the first ones comes while the last are typed', async () => {
+    await bench.go('/record');
+    const { page } = bench;
+    const field = '[aria-label="Find a run or a lesson"]';
+    await page.setRequestInterception(true);
+    const held = nextAsked(page, 'q=white');
+    await page.type(field, 'white');
+    const letGo = await held;
+    await page.type(field, ' took');
+    const answered = page.waitForResponse((r) => r.url().includes('q=white+took'));
+    letGo();
+    await answered;
+    await expect.poll(async () => (await names()).join()).toMatch(/^Rockpool roundels[^,]*$/);
+    expect(await page.$eval(field, (e) => (e as HTMLInputElement).value)).toBe('white took');
+    page.removeAllListeners('request');
+    await page.setRequestInterception(false);
   });
 
   it('shows rates with how many pieces tell them', async () => {

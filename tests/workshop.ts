@@ -61,27 +61,19 @@ function keepNothing(): void {
   navigator.serviceWorker.register = () => new Promise(() => undefined);
 }
 
-/** The browser of a test file: begun with its first page, and ended with the file. */
+/** The browser of this test process, begun with its first page: beginning one costs as much as several pages. It ends with the process. */
 let browser: Promise<Browser> | undefined;
-const profile = join(tmpdir(), `kirapen-browser-${process.pid}-${Date.now()}`);
 
 function oneBrowser(): Promise<Browser> {
   return (browser ??= puppeteer.launch({
     executablePath: BROWSER,
     headless: true,
     args: FLAGS,
-    userDataDir: profile
+    userDataDir: mkdtempSync(join(process.env.KIRAPEN_BROWSERS ?? tmpdir(), 'kirapen-browser-'))
   }));
 }
 
-/** Ends the browser of a test file, where it began one. */
-export async function endBrowser(): Promise<void> {
-  await (await browser)?.close();
-  browser = undefined;
-  rmSync(profile, { recursive: true, force: true });
-}
-
-/** The built application on its own database, seen through the test file's browser. */
+/** The built application on its own database, seen through the test process's browser. */
 export class Workshop {
   readonly address: string;
   readonly folder = mkdtempSync(join(tmpdir(), 'kirapen-browser-'));

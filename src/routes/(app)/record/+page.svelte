@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { goto } from '$app/navigation';
+  import { untrack } from 'svelte';
+  import { afterNavigate, goto } from '$app/navigation';
   import Choice from '../../../lib/ui/forms/Choice.svelte';
   import Table from '$lib/ui/Table.svelte';
   import BrokenList from '$lib/ui/BrokenList.svelte';
@@ -9,6 +10,12 @@
   /** Asked for anew once nothing was typed for so long, ms. */
   const QUIET = 180;
   let soon: ReturnType<typeof setTimeout> | undefined;
+  /** What is looked for as it is being typed: an answer to fewer letters never takes the later ones out of the field. */
+  let words = $state(untrack(() => data.asked.words));
+  let field: HTMLInputElement;
+  afterNavigate(() => {
+    if (document.activeElement !== field) words = data.asked.words;
+  });
   const ONLY = [
     { value: 'all', label: 'all runs' },
     { value: 'rejects', label: 'with rejects' },
@@ -26,7 +33,7 @@
     clearTimeout(soon);
     soon = setTimeout(() => {
       const to = new URLSearchParams({
-        q: data.asked.words,
+        q: words,
         only: data.asked.only,
         ...narrowed,
         page: '0',
@@ -51,8 +58,9 @@
       type="search"
       placeholder="Find a run or a lesson"
       aria-label="Find a run or a lesson"
-      value={data.asked.words}
-      oninput={(e) => ask({ q: e.currentTarget.value }, QUIET)}
+      bind:this={field}
+      bind:value={words}
+      oninput={() => ask({}, QUIET)}
     />
     <Choice
       class="!w-44"
