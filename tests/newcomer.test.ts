@@ -74,7 +74,7 @@ const poured = async (bench: Bench): Promise<number> =>
   Number(/([\d.]+)\s+in the mould/.exec(await bench.says('[data-testid="balance"]', /in the mould/))![1]);
 
 describe('a first batch, from an empty database', () => {
-  it.runIf(isToday(0, 2))('of roundels takes twelve acts', async () => {
+  it.runIf(isToday(0, 3))('of roundels takes twelve acts', async () => {
     const maker = await Newcomer.atAnEmptyBench();
     await maker.plansWith('Roundel', undefined, { 'How many cavities': '4', Diameter: '90', Depth: '9 mm' });
     // Which base it is made of is asked, not taken.
@@ -89,7 +89,7 @@ describe('a first batch, from an empty database', () => {
     expect(maker.acts).toBeLessThanOrEqual(12);
   });
 
-  it.runIf(isToday(1, 2))('of a loaf takes fourteen', async () => {
+  it.runIf(isToday(1, 3))('of a loaf takes fourteen', async () => {
     const maker = await Newcomer.atAnEmptyBench();
     await maker.plansWith('Loaf', 'box', { Length: '25 cm', Width: '80', Depth: '65' });
     await maker.choose('Material', 'Cold-process');
@@ -104,7 +104,7 @@ describe('a first batch, from an empty database', () => {
     expect(maker.acts).toBeLessThanOrEqual(14);
   });
 
-  it.runIf(isToday(2, 2))('of a coaster in three colours takes twenty-one', async () => {
+  it.runIf(isToday(2, 3))('of a coaster in three colours takes twenty-one', async () => {
     const maker = await Newcomer.atAnEmptyBench();
     await maker.plansWith('Coaster', undefined, { Diameter: '96', Depth: '1 cm' });
     await maker.choose('Material', 'Clear casting resin');
@@ -137,7 +137,7 @@ describe('a first batch, from an empty database', () => {
 });
 
 describe('first the piece, from an empty database', () => {
-  it.runIf(isToday(3, 2))(
+  it.runIf(isToday(3, 3))(
     'of twelve coasters in three colours that all show takes fourteen acts',
     async () => {
       const maker = await Newcomer.atAnEmptyBench({ pictures: true });
@@ -168,7 +168,7 @@ describe('first the piece, from an empty database', () => {
     }
   );
 
-  it.runIf(isToday(4, 2))(
+  it.runIf(isToday(4, 3))(
     'of a loaf from a kilo of oils by one’s own recipe, two colours, ten bars, takes twenty-two',
     async () => {
       const maker = await Newcomer.atAnEmptyBench();
@@ -204,7 +204,7 @@ describe('first the piece, from an empty database', () => {
     }
   );
 
-  it.runIf(isToday(5, 2))('of a concrete tray in two greys takes fourteen', async () => {
+  it.runIf(isToday(5, 3))('of a concrete tray in two greys takes fourteen', async () => {
     const maker = await Newcomer.atAnEmptyBench();
     const { bench } = maker;
     await maker.beginsWithTheLook();
@@ -228,7 +228,7 @@ describe('first the piece, from an empty database', () => {
 });
 
 describe('a mould measured with water', () => {
-  it.runIf(isToday(6, 2))(
+  it.runIf(isToday(6, 3))(
     'asks its weights once, from empty fields, and its depth; it never makes one up',
     async () => {
       const maker = await Newcomer.atAnEmptyBench();

@@ -160,7 +160,7 @@ async function checkRun(plan: Plan): Promise<void> {
 }
 
 describe('every number that is shown', () => {
-  it.each(someOf(plans, 4).map((p) => [p.name, p] as const))('of %s', async (_, plan) => {
+  it.each(someOf(plans, 6).map((p) => [p.name, p] as const))('of %s', async (_, plan) => {
     await check(plan, ['batch', 'labels']);
     await checkRun(plan);
   });
@@ -229,6 +229,6 @@ describe('every number that is shown', () => {
     }
     // Preferences are read when the page begins.
     await bench.go('/');
-    for (const plan of someOf(plans, 4, 1)) await check(plan, ['batch', 'labels']);
+    for (const plan of someOf(plans, 6, 1)) await check(plan, ['batch', 'labels']);
   });
 });

@@ -2,7 +2,7 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { times } from '$core/soak.testing';
+import { isToday, times } from '$core/soak.testing';
 import { dice } from './dice';
 import { StandInProcess } from './libsql-stand-in/process';
 import { idOf, Storm, TOLD } from './storm';
@@ -38,7 +38,7 @@ afterAll(async () => {
 const stored = async <T>(server: Workshop, path: string) =>
   (await (await fetch(`${server.address}/api/v1${path}`)).json()) as T;
 
-describe('two browsers on two servers', () => {
+describe.runIf(isToday(0, 2))('two browsers on two servers', () => {
   let a: Bench;
   let b: Bench;
 
@@ -87,7 +87,7 @@ describe('two browsers on two servers', () => {
   });
 });
 
-describe('three servers and their database, killed again and again', () => {
+describe.runIf(isToday(1, 2))('three servers and their database, killed again and again', () => {
   it(`lose, double and tear nothing over ${KILLS} kills`, { timeout: 3_600_000 }, async () => {
     const storm = new Storm();
     const send = (server: Workshop, path: string, method: string, body: unknown) =>

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { isToday } from '$core/soak.testing';
 import { Workshop, type Bench } from './workshop';
 
 let workshop: Workshop;
@@ -20,7 +21,7 @@ const seenDone = async () => {
   await bench.click('Next');
 };
 
-describe('the tour of the first piece', () => {
+describe.runIf(isToday(1, 2))('the tour of the first piece', () => {
   it('goes from a change in the plan to a poured layer on the real screens, and sees what is done', async () => {
     await bench.click('Take the tour', 'link');
     await bench.says(TOUR, 'Change one thing');
