@@ -152,6 +152,19 @@ describe('a finished piece', () => {
       await page.locator('::-p-text(What each colour shows, by a photo)').click();
       await page.waitForSelector('[data-testid="measured-shares"]');
       expect(await read()).toEqual(shares);
+      // On the sheet of the piece the three stand side by side at one size, and print so; the figures are those that were kept.
+      await bench.click('Sheet of this piece', 'link');
+      await page.waitForSelector('[data-testid="side-by-side"] canvas');
+      const sizes = await page.$$eval('[data-testid="side-by-side"] canvas', (all) =>
+        all.map((c) => c.getBoundingClientRect()).map((r) => [Math.round(r.width), Math.round(r.height)])
+      );
+      expect(sizes).toHaveLength(3);
+      expect(new Set(sizes.map(String)).size).toBe(1);
+      expect(await read()).toEqual(shares);
+      await page.emulateMediaType('print');
+      expect(await page.$eval('[data-testid="side-by-side"]', (e) => e.checkVisibility())).toBe(true);
+      expect(await page.$eval('article input[type=range]', (e) => e.checkVisibility())).toBe(false);
+      await page.emulateMediaType(undefined);
       expect(bench.errors).toEqual([]);
       await page.close();
     }

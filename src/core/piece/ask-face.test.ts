@@ -83,6 +83,36 @@ describe('asking for a face', () => {
     expect(Plan.safeParse(answer.plan).success).toBe(true);
   });
 
+  it('changes the chips of a cup, and no more of them than its body flows between', () => {
+    const made = planToMake(cards, {
+      id: 'chips',
+      techniqueId: 'terrazzo',
+      mouldId: 'roundel',
+      baseId: 'fine-concrete',
+      good: 1,
+      colourantIds: ['']
+    })!;
+    const [cup] = made.cups;
+    const wish = (share: number) => [{ cupId: cup!.id, of: 'chips', zone: 'all of it', share } as const];
+    const percent = (plan: Plan) => plan.cups[0]!.fillers!.reduce((s, f) => s + f.percent, 0);
+    const few = searched(made, { face: open, wishes: wish(0.15) }).answer;
+    expect(few.wishes[0]!.before).toBeGreaterThan(0.3);
+    expect(few.wishes[0]!.after).toBeCloseTo(0.15, 1);
+    expect(few.wishes[0]!.reached).toBe(true);
+    expect(percent(few.plan)).toBeLessThan(percent(made) / 2);
+    const many = searched(made, { face: open, wishes: wish(0.9) }).answer;
+    expect(many.wishes[0]!.reached).toBe(false);
+    expect(many.wishes[0]!.after).toBeGreaterThan(many.wishes[0]!.before);
+    const codes = computePlan(many.plan, cards).problems.map((p) => p.code);
+    expect(codes).not.toContain('chips-too-many');
+    // Who asks for the colour of the cup leaves its chips as they are.
+    const colour = searched(made, {
+      face: open,
+      wishes: [{ cupId: cup!.id, zone: 'all of it', share: 0.5 }]
+    });
+    expect(percent(colour.answer.plan)).toBe(percent(made));
+  });
+
   it('leaves a plan alone that shows what is wanted already', () => {
     const piece = pieceOf(stack, cards, {}, {})!;
     const shows = wholePicture(piece, open, { size: 30 }).shows.find((s) => s.cupId === 'black')!.share;

@@ -1,19 +1,23 @@
 import { chanceFrom, type Chance } from '../pattern';
 import type { Amount, Cup, Plan, Step } from '../document';
 import type { Shelf } from '../shelf';
+import { mostChips } from '../plan/chips';
 import { fill } from '../plan/fill';
 import type { Face } from './faces';
 import { pieceOf } from './picture';
-import { PLACES, shownOn } from './shown';
+import type { KeptTrace } from './kept-trace';
+import type { Matter } from './matter';
+import { PLACES, shownOn, type Shown } from './shown';
 import { resolve } from '../plan/resolve';
 
 /** A part of a face by how far out it is: all of it, the middle third of the way to the edge, or the outermost sixth. */
 export const FACE_ZONES = ['all of it', 'the middle', 'the edge'] as const;
 export type FaceZone = (typeof FACE_ZONES)[number];
 
-/** What is wanted of a face: how much of a zone of it a cup shows, 0..1. */
+/** What is wanted of a face: how much of a zone of it a cup shows, or the chips in it alone, 0..1. */
 export interface Wish {
   cupId: string;
+  of?: 'chips';
   zone: FaceZone;
   share: number;
 }
@@ -56,24 +60,26 @@ interface Tried {
 }
 
 /**
- * Searches the amounts, the order, the places and the falls of a pour for the one whose face comes nearest to what is
- * wanted: first straight, each cup by how much more or less of it is wanted; then it changes a little of the best so far, keeps what
- * is better, and now and then what is hardly worse. What fills the cavity still fills it; no step is added or left out.
+ * Searches the amounts, the order, the places and the falls of a pour, what its cups are poured together from, and the chips in them
+ * where chips are wished for, for the pour whose face comes nearest to what is wanted: first straight, each by how much more or less of
+ * it is wanted; then it changes a little of the best so far, keeps what is better, and now and then what is hardly worse. What fills
+ * the cavity still fills it; no step is added or left out.
  */
 export function* askingFace(plan: Plan, shelf: Shelf, asked: AskedFace): Generator<Searching, FaceAnswer> {
   const { tries = TRIES, wishes } = asked;
-  const before = shownIn(plan, shelf, asked, PLACES);
+  const before = shownIn(plan, shelf, asked, { places: PLACES });
   if (offOf(before, wishes) <= CLOSE_ENOUGH) return answered({ plan, before, after: before }, wishes);
-  const start = opened(plan, shelf, asked.groupId);
+  const start = opened(plan, shelf, asked);
+  const kept: KeptTrace = { steps: [] };
   const attempt = (pour: Changeable): Tried => {
-    const shown = shownIn(closed(plan, pour), shelf, asked, LOOKED);
+    const shown = shownIn(closed(plan, pour), shelf, asked, { places: LOOKED, kept });
     return { pour, shown, off: offOf(shown, wishes) };
   };
-  const shown = shownIn(plan, shelf, asked, LOOKED);
+  const shown = shownIn(plan, shelf, asked, { places: LOOKED });
   const first = { pour: start, shown, off: offOf(shown, wishes) };
   const best = yield* searching(first, attempt, { tries, asked });
   const found = best.pour === start ? plan : closed(plan, best.pour);
-  const after = found === plan ? before : shownIn(found, shelf, asked, PLACES);
+  const after = found === plan ? before : shownIn(found, shelf, asked, { places: PLACES });
   // What came nearer by a coarse look and no nearer by a fine one is no answer.
   if (offOf(after, wishes) >= offOf(before, wishes)) return answered({ plan, before, after: before }, wishes);
   return answered({ plan: found, before, after }, wishes);
@@ -138,18 +144,29 @@ const offOf = (shown: readonly number[], wishes: readonly Wish[]): number =>
   Math.sqrt(wishes.reduce((s, w, i) => s + (shown[i]! - w.share) ** 2 / (w.share + SMALL), 0));
 
 /** What each wish comes to in a plan. */
-function shownIn(plan: Plan, shelf: Shelf, { groupId, face, wishes }: AskedFace, places: number): number[] {
-  const piece = pieceOf(plan, shelf, {}, { cavitySetId: groupId });
+function shownIn(
+  plan: Plan,
+  shelf: Shelf,
+  { groupId, face, wishes }: AskedFace,
+  { places, kept }: { places: number; kept?: KeptTrace }
+): number[] {
+  const piece = pieceOf(plan, shelf, {}, { cavitySetId: groupId, kept });
   if (!piece) return wishes.map(() => 0);
   const drawn = piece.face(face);
-  const byZone = new Map(
-    FACE_ZONES.filter((zone) => wishes.some((w) => w.zone === zone)).map((zone) => [
-      zone,
-      shownOn(drawn, piece.traced.matters, places, (x, y) => zonesAt(x, y).includes(zone))
-    ])
-  );
-  return wishes.map((w) => byZone.get(w.zone)?.get(w.cupId) ?? 0);
+  const counted = new Map<string, Shown>();
+  const countedOf = ({ zone, of }: Wish): Shown => {
+    const key = `${zone} ${of ?? ''}`;
+    const matters = of ? chipsAlone(piece.traced.matters) : piece.traced.matters;
+    const shown = counted.get(key) ?? shownOn(drawn, matters, places, (x, y) => zonesAt(x, y).includes(zone));
+    counted.set(key, shown);
+    return shown;
+  };
+  return wishes.map((w) => countedOf(w).get(w.cupId) ?? 0);
 }
+
+/** What a face shows of chips and of nothing else. */
+const chipsAlone = (matters: readonly Matter[]): Matter[] =>
+  matters.map((m) => (m.kind === 'chip' ? m : { kind: 'solid' }));
 
 /** So much more or less of a cup, as a factor, for what is wanted of it. */
 const MOST_AT_ONCE = 3;
@@ -163,14 +180,16 @@ function towards({ pour, shown }: Tried, wishes: readonly Wish[], stride: number
     w.zone === 'all of it' && shown[i]! > 0 ? [{ ...w, now: shown[i]! }] : []
   );
   if (!wanted.length) return undefined;
-  const factorOf = (cupId: string): number | undefined => {
-    const wish = wanted.find((w) => w.cupId === cupId);
+  const factorFor = (of: Wish['of']) => (cupId: string) => {
+    const wish = wanted.find((w) => w.cupId === cupId && w.of === of);
     if (!wish) return undefined;
     return Math.min(MOST_AT_ONCE, Math.max(1 / MOST_AT_ONCE, wish.share / wish.now)) ** stride;
   };
-  const pours = poursTowards(pour.pours, factorOf);
+  const factorOf = factorFor(undefined);
+  const chips = pour.chips.map((c) => chipsTowards(c, factorFor('chips')(c.cupId) ?? 1));
   const composites = pour.composites.map((c) => compositeTowards(c, factorOf));
-  return pours ? { pours, composites } : undefined;
+  const pours = poursTowards(pour.pours, factorOf);
+  return pours && { pours, composites, chips };
 }
 
 function poursTowards(
@@ -199,6 +218,16 @@ function compositeTowards(
   const all = grown.reduce((s, p) => s + p.share, 0);
   return { cupId, parts: grown.map((p) => ({ ...p, share: p.share / all })) };
 }
+
+/** Of the chips in a cup at least so much is left, as a share of what there was. */
+const FEWEST_CHIPS = 0.05;
+
+/** The chips of a cup, so much more or fewer: no more than the body flows between. */
+const chipsTowards = ({ cupId, by, most }: CupChips, factor: number): CupChips => ({
+  cupId,
+  by: Math.min(most, Math.max(FEWEST_CHIPS, by * factor)),
+  most
+});
 
 function zonesAt(x: number, y: number): FaceZone[] {
   const out = Math.hypot(2 * x - 1, 2 * y - 1);
@@ -229,14 +258,23 @@ interface Composite {
   parts: { cupId: string; share: number }[];
 }
 
+/** The chips of a cup, opened up: how much of them, as a factor of what the plan has. */
+interface CupChips {
+  cupId: string;
+  by: number;
+  /** As many as the body flows between. */
+  most: number;
+}
+
 /** What may be changed of a pour. */
 interface Changeable {
   pours: Pour[];
   composites: Composite[];
+  chips: CupChips[];
 }
 
-/** The pouring steps of a group with what each takes, and the cups of cups that are poured in no other group. */
-function opened(plan: Plan, shelf: Shelf, groupId: string): Changeable {
+/** The pouring steps of a group with what each takes, and of the cups that are poured in no other group the cups of cups and the chips that are wished for. */
+function opened(plan: Plan, shelf: Shelf, { groupId, wishes }: AskedFace): Changeable {
   const pours = openedPours(plan, shelf, groupId);
   const elsewhere = new Set(
     plan.steps.flatMap((s) => (s.where.some((id) => id !== groupId) ? [String(s.act.cupId)] : []))
@@ -246,7 +284,17 @@ function opened(plan: Plan, shelf: Shelf, groupId: string): Changeable {
     const all = cup.from.cups.reduce((s, p) => s + p.share, 0);
     return [{ cupId: cup.id, parts: cup.from.cups.map((p) => ({ ...p, share: p.share / all })) }];
   });
-  return { pours, composites };
+  const wished = plan.cups.filter(
+    (cup) => !elsewhere.has(cup.id) && wishes.some((w) => w.of === 'chips' && w.cupId === cup.id)
+  );
+  return { pours, composites, chips: wished.flatMap((cup) => openedChips(cup, plan, shelf)) };
+}
+
+function openedChips({ id, fillers = [] }: Cup, plan: Plan, shelf: Shelf): CupChips[] {
+  const all = fillers.reduce((s, f) => s + f.percent, 0);
+  const body = resolve(plan, shelf).cupOf.get(id)?.mix?.formula.density;
+  if (!all || !body) return [];
+  return [{ cupId: id, by: 1, most: Math.max(1, mostChips(fillers, body) / all) }];
 }
 
 function openedPours(plan: Plan, shelf: Shelf, groupId: string): Pour[] {
@@ -269,7 +317,7 @@ function openedPours(plan: Plan, shelf: Shelf, groupId: string): Pour[] {
 }
 
 /** The plan with the pours as they are now. What filled to the rim still does, whatever stands before it. */
-function closed(plan: Plan, { pours, composites }: Changeable): Plan {
+function closed(plan: Plan, { pours, composites, chips }: Changeable): Plan {
   const byId = new Map(pours.map((p) => [p.step.id, p]));
   const steps = plan.steps.map((s): Step => {
     const pour = byId.get(s.id);
@@ -286,7 +334,17 @@ function closed(plan: Plan, { pours, composites }: Changeable): Plan {
       }
     };
   });
-  return { ...plan, steps, cups: plan.cups.map((cup) => recomposed(cup, composites)) };
+  const cups = plan.cups.map((cup) => rechipped(recomposed(cup, composites), chips));
+  return { ...plan, steps, cups };
+}
+
+function rechipped(cup: Cup, chips: readonly CupChips[]): Cup {
+  const by = chips.find((c) => c.cupId === cup.id)?.by ?? 1;
+  if (by === 1 || !cup.fillers) return cup;
+  return {
+    ...cup,
+    fillers: cup.fillers.map((f) => ({ ...f, percent: Number((f.percent * by).toFixed(1)) }))
+  };
 }
 
 function recomposed(cup: Cup, composites: readonly Composite[]): Cup {
@@ -318,23 +376,28 @@ function moved(act: Step['act'], by: number): Partial<Step['act']> {
 }
 
 /** A neighbour of a pour: one thing of it changed. */
-function varied({ pours, composites }: Changeable, chance: Chance): Changeable {
+function varied({ pours, composites, chips }: Changeable, chance: Chance): Changeable {
   const next = pours.map((p) => ({ ...p }));
   const pick = () => next[Math.floor(chance() * next.length)]!;
   const [one, other] = [pick(), pick()];
   const kind = chance();
+  if (chips.length && chance() < 0.35)
+    return { pours: next, composites, chips: chips.map((c) => chipsTowards(c, aLittle(chance))) };
   if (composites.length && kind < 0.35)
-    return { pours: next, composites: composites.map((c) => shuffledParts(c, chance)) };
+    return { pours: next, composites: composites.map((c) => shuffledParts(c, chance)), chips };
   if (kind < 0.55 || next.length < 2) shift(one, other, chance);
   else if (kind < 0.75) [one.cupId, other.cupId] = [other.cupId, one.cupId];
   else if (kind < 0.9 && one.from) one.from = one.from === 'low' ? 'high' : 'low';
   else one.reach = Math.min(1.6, Math.max(0.4, one.reach * (0.75 + 0.6 * chance())));
-  return { pours: next, composites };
+  return { pours: next, composites, chips };
 }
+
+/** A factor not far from 1. */
+const aLittle = (chance: Chance): number => Math.exp(0.6 * (chance() - 0.5));
 
 /** A cup of cups with each part a little more or less of it. */
 const shuffledParts = (composite: Composite, chance: Chance): Composite =>
-  compositeTowards(composite, () => Math.exp(0.6 * (chance() - 0.5)));
+  compositeTowards(composite, () => aLittle(chance));
 
 /** Some of one pour goes to another: neither is left with next to nothing. */
 function shift(one: Pour, other: Pour, chance: Chance): void {

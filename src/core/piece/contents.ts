@@ -3,9 +3,12 @@ import type { Content, VeinPart } from '../pattern';
 import type { ResolvedCup, ResolvedPlan } from '../plan/resolve';
 import { TONES, type Matter } from './matter';
 
-/** What each cup holds, its matters numbered as they are met. */
-export function contentsOf(plan: ResolvedPlan, matters: Matter[]): (cupId: string) => Content {
-  const known = new Map<string, Content>();
+/** What each cup holds, its matters numbered as they are met; `known` keeps those that were met. */
+export function contentsOf(
+  plan: ResolvedPlan,
+  matters: Matter[],
+  known: Map<string, Content>
+): (cupId: string) => Content {
   const number = (matter: Matter): number => matters.push(matter) - 1;
   const contentOf = (cupId: string): Content => {
     const before = known.get(cupId);
@@ -22,12 +25,12 @@ export function contentsOf(plan: ResolvedPlan, matters: Matter[]): (cupId: strin
 /** Dry powders, loose or as they are worked in, where no card says, g/ml: between an organic pigment and an oxide. */
 const POWDER = 2.5;
 
-/** What pots hold that are put onto a face by themselves. */
+/** What pots hold that are put onto a face by themselves; `known` keeps those that were met. */
 export function potsOf(
   { colourants }: ResolvedPlan,
-  matters: Matter[]
+  matters: Matter[],
+  known: Map<string, Content>
 ): (colourantId: string) => { content: Content; density: number } {
-  const known = new Map<string, Content>();
   return (colourantId) => {
     const content = known.get(colourantId) ?? {
       matter: matters.push({ kind: 'drop', cupId: '', colourantId }) - 1,

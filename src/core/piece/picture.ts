@@ -9,6 +9,7 @@ import type { Showing } from './paint';
 import { resolve } from '../plan/resolve';
 import { pixelsOf, type Bytes, type BytesOf } from './pixels';
 import { shownOn } from './shown';
+import type { KeptTrace } from './kept-trace';
 import { cupIn } from './matter';
 import { traced, type Traced } from './traced';
 
@@ -24,6 +25,8 @@ export interface WhichPiece {
   cavitySetId?: string | undefined;
   seed?: string | undefined;
   until?: string | undefined;
+  /** What was traced of it before, where one piece after another is looked at that differ little. */
+  kept?: KeptTrace | undefined;
 }
 
 /** The seed of the piece that is drawn where none is named. */
@@ -45,7 +48,8 @@ export function pieceOf(
       : filled.find((f) => f.cavitySet.id === asked.cavitySetId);
   // A shape that cannot be has no inside to pour into.
   if (!own || own.cavity.problems.some((p) => p.code === 'shape-impossible')) return undefined;
-  const made = traced(plan, own, { seed: asked.seed ?? USUAL_SEED, until: asked.until, others: filled });
+  const { seed = USUAL_SEED, until, kept } = asked;
+  const made = traced(plan, own, { seed, until, kept, others: filled });
   const poured = (id: string) =>
     own.pours.filter((p) => p.cupId === id).reduce((s, p) => s + p.each * p.count, 0);
   const palette = paletteOf(plan, poured);

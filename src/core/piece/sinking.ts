@@ -1,6 +1,5 @@
 import { isWhite } from '../colour';
 import { materials } from '../material';
-import type { Casting } from '../pattern';
 import type { FilledCavitySet, Pour } from '../plan/fill';
 import { hasTrait } from '../plan/read-steps';
 import type { ResolvedPlan } from '../plan/resolve';
@@ -15,10 +14,10 @@ const SINKS = 0.75;
 /** Shares of a pour between which a heavy colour makes lace: less is lost in it, more covers it. */
 const LACES = { least: 0.02, most: 0.3 } as const;
 
-/** The share of a pour that will sink: of a heavy colour in thin resin under or on lighter puddles; 0 for all else. */
-export function sinkingOf(plan: ResolvedPlan, filled: FilledCavitySet, pour: Pour, casting: Casting): number {
+/** The share of a pour that will sink: of a heavy colour in thin resin under or on lighter puddles; 0 for all else, and in a bar. */
+export function sinkingOf(plan: ResolvedPlan, filled: FilledCavitySet, pour: Pour, bar: boolean): number {
   const cup = plan.cupOf.get(pour.cupId);
-  if (!materials.has(cup?.mix?.base.kind, 'runs thin') || casting.bar) return 0;
+  if (!materials.has(cup?.mix?.base.kind, 'runs thin') || bar) return 0;
   const others = filled.pours.filter((p) => p.cupId !== pour.cupId && puddles(p));
   if (others.length < 2 || !filled.cavitySet) return 0;
   const all = filled.pours.reduce((s, p) => s + p.each, 0);

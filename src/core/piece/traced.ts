@@ -3,12 +3,13 @@ import { layerState } from '../material';
 import { cavityOf } from '../mould';
 import { Casting, spread, straight, type Content, type Engine, type Prism, type Spot } from '../pattern';
 import { prismOf } from '../pattern/shapes/cavity-prism';
-import type { FilledCavitySet } from '../plan/fill';
+import type { FilledCavitySet, Pour } from '../plan/fill';
 import { passing, setsAfter } from '../plan/left-alone';
 import { hasTrait, type ResolvedAct, type ResolvedStep } from '../plan/read-steps';
 import type { ResolvedPlan } from '../plan/resolve';
 import type { SetIn } from '../pour';
 import { contentsOf, potsOf } from './contents';
+import { goneThrough, type KeptTrace, type Standing } from './kept-trace';
 import type { Matter } from './matter';
 import { thingSetIn } from './set-in';
 import { sinkingOf } from './sinking';
@@ -36,21 +37,29 @@ export function traced(plan: ResolvedPlan, filled: FilledCavitySet, asked: Trace
   const { seed, until } = asked;
   // The cavity itself: what is set in takes its room where it stands.
   const prism = prismOf(filled.cavitySet.kind, cavityOf(filled.cavitySet.kind, ''));
-  const casting = castingIn(plan, filled, prism, seed);
-  const matters: Matter[] = [];
   const steps = performed(plan, filled, until);
-  const going: Going = {
+  const goingFrom = (at: Standing): Going => ({
     plan,
     filled,
-    casting,
-    content: contentsOf(plan, matters),
-    pot: potsOf(plan, matters),
-    setIn: (id) => castingSetIn(plan, filled, { ...asked, matters }, id) ?? thingSetIn(filled, matters, id),
-    chambers: chambersOf(filled),
-    // A heavy colour has sunk once all is poured that it sinks through.
-    sinks: until === undefined || steps.some((s) => s.step === plan.steps.findLast((x) => pours(x, filled)))
+    casting: at.casting,
+    content: contentsOf(plan, at.matters, at.contents),
+    pot: potsOf(plan, at.matters, at.pots),
+    setIn: (id) =>
+      castingSetIn(plan, filled, { ...asked, matters: at.matters }, id) ?? thingSetIn(filled, at.matters, id),
+    chambers: chambersOf(filled)
+  });
+  const begun: Standing = {
+    casting: castingIn(plan, filled, prism, seed),
+    matters: [],
+    contents: new Map(),
+    pots: new Map()
   };
-  for (const step of steps) perform(step, going);
+  const standing = goneThrough(doingIn(plan, filled, { steps, until, bar: begun.casting.bar }), begun, {
+    kept: asked.kept,
+    perform: (doing, at) => perform(doing, goingFrom(at))
+  });
+  const { casting, matters } = standing;
+  const going = goingFrom(standing);
   if (until === undefined) setInUnsaid(going, steps);
   const engine = casting.engine();
   if (casting.embeds.some((e) => e.kind === 'line' || (e.kind === 'ball' && !e.matterAt)))
@@ -71,6 +80,8 @@ interface TraceAsked {
   seed: string;
   until?: string | undefined;
   others: readonly FilledCavitySet[];
+  /** The trace before this one, of the same cavities and seed: what both begin with is not done again. */
+  kept?: KeptTrace | undefined;
 }
 
 /** What is carried from step to step while a cavity is gone through. */
@@ -81,8 +92,38 @@ interface Going extends Pick<Traced, 'casting'> {
   pot(colourantId: string): { content: Content; density: number };
   setIn(id: string | undefined): SetIn | undefined;
   chambers: ReadonlyMap<string, { id: string; from: number; to: number }>;
-  /** Whether what is heavy sinks. */
-  sinks: boolean;
+}
+
+/** A step with what it pours: by which pour, ml, and the share of it that sinks. */
+interface Doing extends Performed {
+  drawn: Pour | undefined;
+  ml: number;
+  sinks: number;
+  /** All that it does, as text: two that do the same are the same. */
+  does: string;
+}
+
+/** What each step pours. A heavy colour has sunk once all is poured that it sinks through. */
+function doingIn(
+  plan: ResolvedPlan,
+  filled: FilledCavitySet,
+  { steps, until, bar }: { steps: readonly Performed[]; until: string | undefined; bar: boolean }
+): Doing[] {
+  const isPoured =
+    until === undefined || steps.some((s) => s.step === plan.steps.findLast((x) => pours(x, filled)));
+  // What is poured is the cups' as well as the steps': another mixture is another pour, and so is another casting that is set in.
+  const { cups, groups, steps: all } = plan.plan;
+  const elsewhere = all.filter((s) => !s.where.includes(filled.cavitySet.group.id));
+  const mixed = JSON.stringify([cups, groups, elsewhere]);
+  return steps.map((performed): Doing => {
+    const { step, act, share, gated } = performed;
+    const own = filled.pours.filter((p) => p.stepId === step.step.id);
+    const [drawn] = own;
+    const ml = own.reduce((s, p) => s + p.each, 0) * share;
+    const sinks = drawn && isPoured && own.length === 1 ? sinkingOf(plan, filled, drawn, bar) : 0;
+    const does = JSON.stringify([mixed, step.step.id, act.act, gated, share, ml, sinks]);
+    return { ...performed, drawn, ml, sinks, does };
+  });
 }
 
 /** An empty cavity; one much longer than wide that is cut into pieces is a bar. */
@@ -99,19 +140,12 @@ function castingIn(
 }
 
 /** Does one act, or one round of it, in the casting. */
-function perform({ step, act, share, gated }: Performed, going: Going): void {
-  const { plan, filled, casting, content, chambers } = going;
+function perform({ step, act, gated, drawn, ml, sinks }: Doing, going: Going): void {
+  const { casting, content, chambers } = going;
   casting.begin(step.step.id);
   if (gated) casting.setStill();
-  const all = filled.pours.filter((p) => p.stepId === step.step.id);
-  const [drawn] = all;
-  const ml = all.reduce((s, p) => s + p.each, 0) * share;
   if (!act.definition.flow || (drawn && ml <= 0)) return;
-  let sinks = 0;
-  if (drawn) {
-    sinks = going.sinks && all.length === 1 ? sinkingOf(plan, filled, drawn, casting) : 0;
-    if (sinks > 0) casting.keepHeavy(content(drawn.cupId).matter, ml * 1000 * sinks);
-  }
+  if (drawn && sinks > 0) casting.keepHeavy(content(drawn.cupId).matter, ml * 1000 * sinks);
   act.definition.flow(act.act, casting, {
     mm3: ml * 1000 * (1 - sinks),
     content,

@@ -13,6 +13,12 @@ import { sharesAt } from './reading';
 import { standingOf } from './room-taken';
 import type { View } from './view';
 
+/** Lists and tables are written on from step to step; what stands in them is not changed any more. */
+function copied(of: unknown): unknown {
+  if (Array.isArray(of)) return [...(of as unknown[])];
+  return of instanceof Map ? new Map(of) : of;
+}
+
 /**
  * The books of a cavity while its steps are gone through: how high it stands, what of it is still, the maps so far and whose
  * they are, and how much of each matter went in and is in it. Lengths in mm of the rim's prism, volumes in mm³.
@@ -61,6 +67,15 @@ export abstract class CastingBooks {
     this.step = stepId;
     this.seedOfStep = seedOf(`${this.seed}/${stepId}`);
     this.chance = chanceFrom(this.seedOfStep);
+  }
+
+  /** The same cavity once more, between two steps: what is done in the one from here on is not done in the other. */
+  fork(): this {
+    const own = Object.entries(this).map(([name, of]) => [name, copied(of)]);
+    return Object.assign(
+      Object.create(Object.getPrototypeOf(this) as object),
+      Object.fromEntries(own)
+    ) as this;
   }
 
   /** Whether nothing that is still fluid stands in the cavity. */

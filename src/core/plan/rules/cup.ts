@@ -5,6 +5,7 @@ import { materials, RATIO_TOLERANCE, type Base, type Formula } from '../../mater
 import { type About, inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { Cup } from '../../document';
 import { eachByItself, splitAll } from '../../document/mixing';
+import { chipsByVolume, MOST_CHIPS, mostChips } from '../chips';
 import type { ResolvedPlan } from '../resolve';
 import { reserveAfterColour } from './reserve-after-colour';
 import { gramsIn, type CommonMix, type CupMix, type CupInMixes, type AllMixes } from '../weighing/weighed';
@@ -85,7 +86,7 @@ function bodyProblems({ cup, formula }: OfCup, out: WeighedCup): Diagnostic[] {
   const problems: Diagnostic[] = [];
   const fillers = cup.fillers ?? [];
   const mass = fillers.reduce((s, f) => s + f.percent / 100, 0);
-  const volume = fillers.reduce((s, f) => s + (f.percent / 100 / f.density) * out.density, 0);
+  const volume = chipsByVolume(fillers, out.density);
   if (mass >= 1 || volume > MOST_CHIPS)
     problems.push({
       code: 'chips-too-many',
@@ -98,18 +99,10 @@ function bodyProblems({ cup, formula }: OfCup, out: WeighedCup): Diagnostic[] {
   return [...problems, ...reserveAfterColour(cup, formula)];
 }
 
-/** Loose chips of mixed sizes pack to about six tenths by volume. */
-const MOST_CHIPS = 0.6;
-/** To so much of that they are taken back: then the body flows between them. */
-const FLOWS = 0.95;
-
 /** As many chips as the body fills between, each sort in the same measure less; `body` is its density, g/ml. */
 function fewerChips({ id, fillers = [] }: Cup, body: number): Fix {
-  const volume = FLOWS * MOST_CHIPS;
   const whole = fillers.reduce((s, f) => s + f.percent, 0);
-  // Grams of chips and of body in one ml of the finished cup.
-  const chips = volume / fillers.reduce((s, f) => s + f.percent / whole / f.density, 0);
-  const most = Math.floor((100 * chips) / (chips + (1 - volume) * body));
+  const most = mostChips(fillers, body);
   return {
     words: `Use ${most} % chips`,
     edit: {

@@ -144,6 +144,14 @@ describe('a pour that comes near a picture', () => {
     expect(first!.colours).toHaveLength(ask.areas.colours.length);
     expect(off(first!)).toBeLessThanOrEqual(off(told[0]![0]!) + 0.005);
     expect(off(first!)).toBeLessThan(0.08);
+    // The first sight is of few pots; what more pots bring nearer comes after it.
+    const pots = (p: PouredLike, id: string) => p.plan.cups.find((c) => c.id === id)!.recipe.length;
+    for (const [i, c] of told[0]![0]!.colours.entries()) {
+      expect(pots(told[0]![0]!, c.cupId)).toBeLessThanOrEqual(2);
+      expect(first!.colours[i]!.deltaE! + pots(first!, c.cupId)).toBeLessThanOrEqual(
+        c.deltaE! + pots(told[0]![0]!, c.cupId)
+      );
+    }
     const { problems, cups } = computePlan(first!.plan, cards);
     expect(problems.filter((p) => p.level === 'stop')).toEqual([]);
     for (const c of first!.colours) {

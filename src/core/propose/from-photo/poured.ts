@@ -79,15 +79,22 @@ export function* pouringLike(asked: AskedByPicture): Generator<PouredLike[], Pou
   if (!base) return [];
   const colours = areas.colours.slice(0, MOST_COLOURS);
   const traits = traitsOf(areas);
-  const recipes = colours.map((c) => matched(c, base, shelf));
+  const quick = colours.map((c) => easiest(matches(c, base, shelf, FIRST_POTS)));
   const found: PouredLike[] = [];
   for (const technique of worthShowing(possible(traits, base))) {
-    const made = coarsely(asked, { technique, colours, recipes, traits });
+    const made = coarsely(asked, { technique, colours, recipes: quick, traits });
     if (made) found.push(made);
     yield [...found];
   }
+  const recipes = colours.map((c, i) =>
+    easiest([...(quick[i] ? [quick[i]] : []), ...matches(c, base, shelf, MOST_POTS)])
+  );
   for (const [i, made] of found.entries()) {
-    found[i] = yield* refined(made, asked, { traits, soFar: found });
+    // A recipe changes the flow: it is drawn anew.
+    const own = poured(made, shelf, { colours, recipes });
+    found[i] = lookedAt(own, drawnOf(own.plan, shelf, own.face), traits);
+    yield [...found];
+    found[i] = yield* refined(found[i]!, asked, { traits, soFar: found });
     yield [...found];
   }
   return found;
@@ -137,29 +144,47 @@ function coarsely(
       )
     )
   );
-  const plan = coloured(blank, shelf, { cups, into, recipes });
   const made: PouredLike = {
     techniqueId,
     distance,
     isAlike: distance < ALIKE,
-    plan,
+    plan: blank,
     face,
     colours: cups.flatMap((cupId, k) => {
       const i = into[k];
-      if (i === undefined) return [];
-      const answer = recipes[i];
-      return [{ cupId, wanted: colours[i]!, drawn: 0, ...(answer ? { deltaE: answer.deltaE } : {}) }];
+      return i === undefined ? [] : [{ cupId, wanted: colours[i]!, drawn: 0 }];
     }),
     alike: [],
     unlike: [],
     coarse: true
   };
-  return lookedAt(made, shelf, traits);
+  // At first sight it shows what its template shows, whatever a recipe does to the flow.
+  return lookedAt(poured(made, shelf, { colours, recipes }), drawn, traits);
+}
+
+/** A pour with each colour's recipe in its cup, and how far off that is. */
+function poured(
+  made: PouredLike,
+  shelf: Shelf,
+  { colours, recipes }: Pick<Making, 'colours' | 'recipes'>
+): PouredLike {
+  const answerOf = ({ wanted }: ColourPoured) => recipes[colours.indexOf(wanted)];
+  const into = new Map(made.colours.map((c) => [c.cupId, answerOf(c)]));
+  return {
+    ...made,
+    plan: coloured(made.plan, shelf, into),
+    colours: made.colours.map(({ deltaE: _, ...c }) => {
+      const answer = answerOf(c);
+      return answer ? { ...c, deltaE: answer.deltaE } : c;
+    })
+  };
 }
 
 const cupsFor = ({ cups, least }: Technique, colours: number): number =>
   Math.max(least, Math.min(colours, cups.at(-1) === '…' ? MOST_COLOURS : cups.length));
 
+/** So many pots to a recipe: of few, what a first sight waits for. Triples cost three times what pairs do. */
+const [FIRST_POTS, MOST_POTS] = [2, 3];
 /** One more pot in a recipe is one more to weigh: it has to bring the colour so much nearer, ΔE. */
 const A_POT = 1;
 /** Kept under the most a material takes, so that rounding does not take it over. */
@@ -167,35 +192,37 @@ const BELOW = 0.98;
 /** A cup of so many grams is weighed, to say which doses are too small for the scale. */
 const A_CUP = 15;
 
-/** The recipe nearest to a colour that hides within a layer, of few pots; the nearest of all where none hides. */
-function matched({ lab }: SeenColour, base: Base, shelf: Shelf): MatchAnswer | undefined {
+/** Recipes of so many pots at most that come near a colour. */
+function matches({ lab }: SeenColour, base: Base, shelf: Shelf, pots: number): MatchAnswer[] {
   const formula = formulaOf(base);
-  if (!formula.ok) return undefined;
+  if (!formula.ok) return [];
   const [scale] = [...shelf.scales].sort((a, b) => a.division - b.division);
   const { candidates, mostInAll } = candidatesFor(base, formula.value, shelf.colourants, {
     ...(scale ? { weighing: { batch: A_CUP, scale } } : {})
   });
-  if (!candidates.length) return undefined;
-  const answers = matchColour({
+  if (!candidates.length) return [];
+  return matchColour({
     target: lab,
     base: { kind: base.kind, colour: base.colour, density: formula.value.density },
     candidates,
     mostInAll: BELOW * mostInAll,
-    colourants: 3
+    colourants: pots
   });
+}
+
+/** Of recipes the nearest that hides within a layer, of few pots; the nearest of all where none hides. */
+function easiest(answers: readonly MatchAnswer[]): MatchAnswer | undefined {
   const hiding = answers.filter((a) => a.hides !== null && a.hides <= A_LAYER);
   const costOf = (a: MatchAnswer) => a.deltaE + A_POT * a.lines.length;
   return [...(hiding.length ? hiding : answers)].sort((a, b) => costOf(a) - costOf(b))[0];
 }
 
-interface Colouring {
-  cups: readonly string[];
-  into: readonly (number | undefined)[];
-  recipes: readonly (MatchAnswer | undefined)[];
-}
-
 /** The plan with each colour's recipe in its cup, called after the pot that most of it is. */
-function coloured(plan: Plan, { colourants }: Shelf, { cups, into, recipes }: Colouring): Plan {
+function coloured(
+  plan: Plan,
+  { colourants }: Shelf,
+  into: ReadonlyMap<string, MatchAnswer | undefined>
+): Plan {
   const names = new Map<string, number>();
   const called = ({ lines }: MatchAnswer): string => {
     const most = lines.reduce((a, b) => (b.percent > a.percent ? b : a), lines[0]!);
@@ -208,8 +235,7 @@ function coloured(plan: Plan, { colourants }: Shelf, { cups, into, recipes }: Co
   return {
     ...plan,
     cups: plan.cups.map((cup) => {
-      const i = into[cups.indexOf(cup.id)];
-      const answer = i === undefined ? undefined : recipes[i];
+      const answer = into.get(cup.id);
       if (!answer) return cup;
       const grams = answer.lines.map((l) => ({
         colourantId: l.colourantId,
@@ -246,8 +272,7 @@ const drawnOf = (plan: Plan, shelf: Shelf, face: Face): CupsOnFace | undefined =
 };
 
 /** A pour with what it shows of each colour, and in what it is like the picture. */
-function lookedAt(made: PouredLike, shelf: Shelf, traits: readonly number[]): PouredLike {
-  const drawn = drawnOf(made.plan, shelf, made.face);
+function lookedAt(made: PouredLike, drawn: CupsOnFace | undefined, traits: readonly number[]): PouredLike {
   if (!drawn) return made;
   const counts = drawn.cups.map((_, i) => drawn.labels.filter((l) => l === i).length);
   const all = Math.max(
@@ -304,7 +329,12 @@ function* refined(
   });
   for (;;) {
     const { value, done } = search.next();
-    if (done) return lookedAt({ ...made, plan: value.plan, coarse: false }, shelf, traits);
+    if (done)
+      return lookedAt(
+        { ...made, plan: value.plan, coarse: false },
+        drawnOf(value.plan, shelf, made.face),
+        traits
+      );
     yield [...soFar];
   }
 }

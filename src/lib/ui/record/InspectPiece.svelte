@@ -29,6 +29,7 @@
   import PiecePicture from '../drawing/PiecePicture.svelte';
 
   let {
+    runId,
     groupId,
     number,
     name,
@@ -41,6 +42,7 @@
     own,
     onsave
   }: {
+    runId: string;
     groupId: string;
     number: number;
     name: string;
@@ -217,6 +219,9 @@
             onchange={addPhoto}
           />
         </label>
+        {#if piece}
+          <a class="button" href="/record/{runId}/piece/{groupId}/{number}">Sheet of this piece</a>
+        {/if}
         <button class="button" onclick={next}>{piece ? 'Next piece' : 'All good, next'}</button>
       </div>
       <div class="mt-3 flex flex-wrap items-center gap-2">

@@ -1,17 +1,17 @@
 <!-- How much of a face each colour really shows, by a photo, beside what was planned. -->
 <script lang="ts">
   import { onDestroy } from 'svelte';
-  import { plannedAndMeasured, shownOtherwise, type MeasuredShares, type ShareSpread } from '$core/inspect';
-  import { uprighted, type Photo, type Placed } from '$core/photo';
+  import { plannedAndMeasured, type MeasuredShares, type ShareSpread } from '$core/inspect';
+  import type { Photo, Placed } from '$core/photo';
   import type { Plan } from '$core/plan';
   import type { Face } from '$core/piece';
   import type { FigureCup, FigureGroup } from '$core/run';
   import type { Shelf } from '$core/shelf';
   import { PhotoWork } from '../../photo/photo-work.svelte';
-  import { paintAreas, paintUpright, readPhoto } from '../../photo/read-photo';
+  import { readPhoto } from '../../photo/read-photo';
   import type { MeasuredBeside } from '../../workers/photo.worker';
-  import CupMark from '../drawing/CupMark.svelte';
-  import LaidOver from '../photo/LaidOver.svelte';
+  import FacesCompared from './FacesCompared.svelte';
+  import SharesTable from './SharesTable.svelte';
   import PhotoOnPiece from '../photo/PhotoOnPiece.svelte';
 
   let {
@@ -39,7 +39,6 @@
   let placed = $state.raw<Placed>();
   let beside = $state.raw<MeasuredBeside>();
   let said = $state('');
-  const UPRIGHT = 240;
 
   async function open(id: string) {
     said = '';
@@ -95,14 +94,6 @@
       shares: plannedAndMeasured(beside.measured, beside.planned)
     });
   }
-  const cupsOf = (ids: readonly string[]) => piece.cups.filter((c) => ids.includes(c.cupId));
-  const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
-  const otherwise = $derived(
-    shows ? shownOtherwise({ faces: [{ face: 'open face', defects: [], shows }] }, own) : []
-  );
-  const limit = $derived(shows ? Math.max(shows.within, 2 * (own?.spread ?? 0)) : 0);
-  const colours = (m: NonNullable<MeasuredBeside['measured']>) =>
-    m.shares.map((s) => cupsOf(s.ids)[0]?.colour ?? '#888888');
 </script>
 
 <div data-testid="measured-face">
@@ -134,57 +125,16 @@
   {#if said}<p class="mt-2 border-l-4 border-ochre pl-2" role="status">{said}</p>{/if}
   {#if shows}
     <div class="mt-3 flex flex-wrap items-start gap-5">
-      <table class="text-[0.95rem]" data-testid="measured-shares">
-        <thead class="text-left text-ink-2"
-          ><tr
-            ><th class="font-normal">colour</th><th class="px-3 text-right font-normal">planned</th><th
-              class="px-3 text-right font-normal">measured</th
-            ></tr
-          ></thead
-        >
-        <tbody>
-          {#each shows.shares as s (s.cupIds.join())}
-            {@const differs = Math.abs(s.measured - s.planned) > limit}
-            <tr>
-              <td class="py-1">
-                <span class="flex items-center gap-1.5">
-                  {#each cupsOf(s.cupIds) as cup (cup.cupId)}
-                    <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={24} />
-                  {/each}
-                  {cupsOf(s.cupIds)
-                    .map((c) => c.name)
-                    .join(' and ')}{s.cupIds.length > 1 ? ', too alike to be told apart' : ''}
-                </span>
-              </td>
-              <td class="px-3 text-right tabular-nums">{percent(s.planned)}</td>
-              <td class="px-3 text-right tabular-nums {differs ? 'font-bold text-ochre' : ''}"
-                >{percent(s.measured)}</td
-              >
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <SharesTable {shows} cups={piece.cups} {own} />
       {#if beside?.measured && beside.planned && photo && placed}
-        {@const { measured, planned } = beside}
-        {@const at = placed}
-        {@const from = photo}
-        <LaidOver
-          words={['the photo', 'as planned']}
-          left={(c) =>
-            paintUpright(c, uprighted(from, { ...at, aspect: planned.width / planned.height }, UPRIGHT))}
-          right={(c) => paintAreas(c, planned, colours(planned))}
-        />
-        <LaidOver
-          words={['as measured', 'as planned']}
-          left={(c) => paintAreas(c, measured, colours(measured))}
-          right={(c) => paintAreas(c, planned, colours(planned))}
+        <FacesCompared
+          {photo}
+          {placed}
+          measured={beside.measured}
+          planned={beside.planned}
+          cups={piece.cups}
         />
       {/if}
     </div>
-    <p class="mt-1 text-[0.9rem] text-ink-2">
-      {otherwise.length
-        ? `A difference above ${percent(limit)} is more than ${own && 2 * own.spread > shows.within ? 'your own pours vary' : 'measuring errs'}.`
-        : `As planned, as far as a ${shows.quality === 'poor' ? 'poor ' : ''}photo can tell: within ${percent(limit)}.`}
-    </p>
   {/if}
 </div>

@@ -32,8 +32,12 @@
   const cups = $derived(computed.cups.filter((c) => shows.some((s) => s.cup.cupId === c.cupId)));
   let wishes = $state<Wish[]>([]);
   const nowOf = (cupId: string) => shows.find((s) => s.cup.cupId === cupId)?.shows ?? 0;
-  function wish(cupId: string) {
-    wishes = [...wishes, { cupId, zone: 'all of it', share: Math.round(nowOf(cupId) * 100) / 100 }];
+  /** By weight, of what the plan has in each cup: what of them shows is counted when it is searched. */
+  const chipsOf = (cupId: string) =>
+    (plan.cups.find((c) => c.id === cupId)?.fillers ?? []).reduce((s, f) => s + f.percent / 100, 0);
+  function wish(cupId: string, of?: 'chips') {
+    const share = Math.round((of ? chipsOf(cupId) : nowOf(cupId)) * 100) / 100;
+    wishes = [...wishes, { cupId, zone: 'all of it', share, ...(of ? { of } : {}) }];
   }
   const change = (i: number, part: Partial<Wish>) =>
     (wishes = wishes.map((w, k) => (k === i ? { ...w, ...part } : w)));
@@ -44,6 +48,7 @@
     );
   }
   const cupOf = (id: string) => cups.find((c) => c.cupId === id);
+  const said = (w: Wish) => (w.of ? `${w.of} in ${cupOf(w.cupId)?.name}` : (cupOf(w.cupId)?.name ?? ''));
   const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
 </script>
 
@@ -58,6 +63,11 @@
       >
         <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={24} />
       </button>
+      {#if chipsOf(cup.cupId)}
+        <button class="button bare min-h-9 underline" onclick={() => wish(cup.cupId, 'chips')}>
+          chips in {cup.letter}
+        </button>
+      {/if}
     {/each}
     <a
       class="ml-auto underline"
@@ -72,14 +82,14 @@
       <QuantityField
         quiet
         width="3rem"
-        label="How much {cup?.name ?? ''} shows"
+        label="How much {said(w)} shows"
         unit="%"
         min={0}
         max={1}
         value={w.share}
         onchange={(share) => change(i, { share })}
       />
-      <span class="text-ink-2">of</span>
+      <span class="text-ink-2">{w.of ?? ''} of</span>
       <Choice
         quiet
         label="Of which part"
@@ -102,7 +112,7 @@
         <button class="button min-h-9" onclick={() => search.stop()}>Stop</button>
       {:else}
         <button class="button min-h-9" onclick={start}>Search the pour</button>
-        <span class="text-ink-2">amounts, order and places; the face as it is drawn above</span>
+        <span class="text-ink-2">amounts, order, places and shares; the face as it is drawn above</span>
       {/if}
     </div>
   {/if}
@@ -112,9 +122,10 @@
       data-testid="face-answer"
       aria-live="polite"
     >
-      {#each search.answer.wishes as w (w.cupId + w.zone)}
+      {#each search.answer.wishes as w (w.cupId + w.zone + (w.of ?? ''))}
         <p>
-          {cupOf(w.cupId)?.name} shows <strong>{percent(w.after)}</strong> of {w.zone}{#if !w.reached}
+          {said(w)}
+          {w.of ? 'show' : 'shows'} <strong>{percent(w.after)}</strong> of {w.zone}{#if !w.reached}
             <span class="text-ochre">; {percent(w.share)} could not be reached</span>{/if}
           <span class="text-ink-2">(now {percent(w.before)})</span>
         </p>

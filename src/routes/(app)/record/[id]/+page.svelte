@@ -238,6 +238,7 @@
       {#if slot}
         {#key `${slot.group.id}|${slot.number}`}
           <InspectPiece
+            runId={data.run.id}
             groupId={slot.group.id}
             number={slot.number}
             name={slot.group.name}

@@ -1,0 +1,74 @@
+<!-- The sheet of one piece: what it was to be, what it is, and where it comes from. -->
+<script lang="ts">
+  import { day } from '$lib/when';
+  import CupMark from '$lib/ui/drawing/CupMark.svelte';
+  import PiecePicture from '$lib/ui/drawing/PiecePicture.svelte';
+  import FaceOnSheet from '$lib/ui/record/FaceOnSheet.svelte';
+  import { mass } from '$lib/preferences.svelte';
+  import { duration } from '$core/quantity';
+
+  let { data } = $props();
+  const FACE_WORDS: Record<string, string> = {
+    'mould face': 'Mould side',
+    'open face': 'Poured side',
+    'cut face': 'Cut'
+  };
+  const noted = $derived(data.piece.faces.filter((f) => f.grade || f.defects.length || f.shows));
+  const made = $derived({ plan: data.plan, shelf: data.shelf, group: data.group, cups: data.cups });
+</script>
+
+<svelte:head><title>{data.name} {data.piece.number} of {data.run.name} · Kirapen</title></svelte:head>
+
+<div class="no-print flex flex-wrap items-center gap-4 border-b border-rule px-7 py-3">
+  <a class="button bare" href="/record/{data.run.id}">← Record</a>
+  <span class="flex-1"></span>
+  <button class="button go" onclick={() => window.print()}>Print</button>
+</div>
+<article class="mx-auto max-w-[760px] px-8 py-7 print:max-w-none print:p-0" data-testid="piece-sheet">
+  <header class="flex items-start gap-6 border-b-2 border-ink pb-3">
+    <span class="w-[150px] shrink-0">
+      <PiecePicture piece={made} face={{ kind: 'open face' }} size={300} letters={false} />
+    </span>
+    <div>
+      <h1 class="text-[1.9rem]">{data.name}, piece {data.piece.number}</h1>
+      <p class="text-ink-2">
+        {data.run.name}, poured {day(data.run.startedAt)}{data.piece.by
+          ? ` · looked at by ${data.piece.by}`
+          : ''}
+      </p>
+      {#if data.piece.destination}<p>goes to {data.piece.destination}</p>{/if}
+      {#if data.piece.note}<p class="mt-1">{data.piece.note}</p>{/if}
+    </div>
+  </header>
+  {#each noted as face (face.face)}
+    <section class="mt-6 break-inside-avoid">
+      <h2 class="text-[1.35rem]">{FACE_WORDS[face.face] ?? face.face}</h2>
+      <p>{[face.grade ?? 'not graded', ...face.defects].join(' · ')}</p>
+      {#if face.shows}
+        <FaceOnSheet shows={face.shows} face={face.face} piece={made} own={data.spread} />
+      {/if}
+    </section>
+  {/each}
+  {#if data.trace.pours.length}
+    <section class="mt-6 break-inside-avoid">
+      <h2 class="text-[1.35rem]">Where it comes from</h2>
+      <p class="text-ink-2">
+        Cavity {data.trace.cavity}{data.trace.bar
+          ? `, bar ${data.trace.bar.number} of ${data.trace.bar.of}`
+          : ''}
+      </p>
+      <ul class="ruled mt-1">
+        {#each data.trace.pours as pour (pour.stepId + pour.cupId)}
+          <li class="flex items-center gap-2 py-1">
+            {#each data.cups.filter((c) => c.cupId === pour.cupId) as cup (cup.cupId)}
+              <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />
+            {/each}
+            <span class="min-w-0 flex-1">{pour.name}{pour.mix ? `, mix ${pour.mix}` : ''}</span>
+            {#if pour.age !== undefined}<span class="text-ink-2">{duration(pour.age)} old</span>{/if}
+            <span class="w-20 text-right">{mass(pour.grams)}</span>
+          </li>
+        {/each}
+      </ul>
+    </section>
+  {/if}
+</article>
