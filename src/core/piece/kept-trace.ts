@@ -19,7 +19,7 @@ export interface KeptTrace {
 }
 
 /** The same standing once more: what is done from here on leaves the other as it is. */
-export const forked = ({ casting, matters, contents, pots }: Standing): Standing => ({
+const forked = ({ casting, matters, contents, pots }: Standing): Standing => ({
   casting: casting.fork(),
   matters: [...matters],
   contents: new Map(contents),

@@ -48,7 +48,7 @@
     );
   }
   const cupOf = (id: string) => cups.find((c) => c.cupId === id);
-  const said = (w: Wish) => (w.of ? `${w.of} in ${cupOf(w.cupId)?.name}` : (cupOf(w.cupId)?.name ?? ''));
+  const said = (w: Wish) => (w.of ? `the ${w.of} in ${cupOf(w.cupId)?.name}` : (cupOf(w.cupId)?.name ?? ''));
   const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
 </script>
 
@@ -82,7 +82,7 @@
       <QuantityField
         quiet
         width="3rem"
-        label="How much {said(w)} shows"
+        label="How much {w.of ? 'of ' : ''}{said(w)} shows"
         unit="%"
         min={0}
         max={1}

@@ -30,9 +30,9 @@
       <PiecePicture piece={made} face={{ kind: 'open face' }} size={300} letters={false} />
     </span>
     <div>
-      <h1 class="text-[1.9rem]">{data.name}, piece {data.piece.number}</h1>
+      <h1 class="text-[1.9rem]">{data.run.name}, piece {data.piece.number}</h1>
       <p class="text-ink-2">
-        {data.run.name}, poured {day(data.run.startedAt)}{data.piece.by
+        {data.name} · poured {day(data.run.startedAt)}{data.piece.by
           ? ` · looked at by ${data.piece.by}`
           : ''}
       </p>
