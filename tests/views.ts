@@ -35,6 +35,7 @@ export const VIEWS = [
   '/record/charts',
   '/record/compare?a=tideline-first&b=tideline-second',
   '/record/tideline-second/buyer',
+  '/record/rockpool-first/piece/roundels/1',
   '/plans/samphire-hooks/run-sheet',
   '/plans/samphire-hooks/enter',
   '/practise',

@@ -215,12 +215,15 @@ export class Bench {
     await this.page.waitForFunction(() => document.documentElement.dataset.alive === 'true');
   }
 
-  /** Clicks a button or link by its accessible name. */
+  /** Clicks a button or link by its accessible name; a link wherever it stands by then, while the page about it may still be moving. */
   async click(
     name: string,
     role: 'button' | 'link' | 'tab' | 'menuitem' | 'checkbox' = 'button'
   ): Promise<void> {
-    await this.page.locator(`::-p-aria([name="${name}"][role="${role}"])`).click();
+    const found = this.page.locator(`::-p-aria([name="${name}"][role="${role}"])`);
+    if (role !== 'link') return found.click();
+    const link = await found.waitHandle();
+    await link.evaluate((e) => (e as HTMLElement).click());
   }
 
   /** Replaces what a labelled field holds, by keyboard, and leaves it. */

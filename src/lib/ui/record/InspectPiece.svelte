@@ -235,7 +235,9 @@
           onchange={(v) => onsave({ ...current, destination: v as Destination }, false)}
         />
       </div>
-      {#if trace?.pours.length}<WhereFrom {trace} {cups} />{/if}
+      {#if trace?.pours.length}
+        <Fold class="mt-3" words="Where it comes from" testid="trace"><WhereFrom {trace} {cups} /></Fold>
+      {/if}
       {#if group}
         <Fold class="mt-3" words="What each colour shows, by a photo">
           {#key face}

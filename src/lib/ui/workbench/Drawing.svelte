@@ -15,7 +15,6 @@
   import CoreDrawing from '../drawing/CoreDrawing.svelte';
   import { inWords } from '../../preferences.svelte';
   import PiecePicture from '../drawing/PiecePicture.svelte';
-  import AskFace from './AskFace.svelte';
   import Bars from './Bars.svelte';
   import Look from './Look.svelte';
   import PieceShares, { type Shown } from './PieceShares.svelte';
@@ -258,7 +257,11 @@
         {asked}
         {vision}
       />{/if}
-    {#if asking}<AskFace {plan} {computed} {editor} {group} face={looked} {shows} />{/if}
+    {#if asking}
+      {#await import('./AskFace.svelte') then { default: AskFace }}
+        <AskFace {plan} {computed} {editor} {group} face={looked} {shows} />
+      {/await}
+    {/if}
     {#if (plan.groups.find((g) => g.id === group.groupId)?.cutInto ?? 1) > 1 && turn.reached(4)}
       <Bars {plan} {computed} {editor} {group} {seed} />
     {/if}

@@ -1,11 +1,9 @@
 <!-- The sheet of one piece: what it was to be, what it is, and where it comes from. -->
 <script lang="ts">
   import { day } from '$lib/when';
-  import CupMark from '$lib/ui/drawing/CupMark.svelte';
   import PiecePicture from '$lib/ui/drawing/PiecePicture.svelte';
   import FaceOnSheet from '$lib/ui/record/FaceOnSheet.svelte';
-  import { mass } from '$lib/preferences.svelte';
-  import { duration } from '$core/quantity';
+  import WhereFrom from '$lib/ui/record/WhereFrom.svelte';
 
   let { data } = $props();
   const FACE_WORDS: Record<string, string> = {
@@ -52,23 +50,7 @@
   {#if data.trace.pours.length}
     <section class="mt-6 break-inside-avoid">
       <h2 class="text-[1.35rem]">Where it comes from</h2>
-      <p class="text-ink-2">
-        Cavity {data.trace.cavity}{data.trace.bar
-          ? `, bar ${data.trace.bar.number} of ${data.trace.bar.of}`
-          : ''}
-      </p>
-      <ul class="ruled mt-1">
-        {#each data.trace.pours as pour (pour.stepId + pour.cupId)}
-          <li class="flex items-center gap-2 py-1">
-            {#each data.cups.filter((c) => c.cupId === pour.cupId) as cup (cup.cupId)}
-              <CupMark letter={cup.letter} colour={cup.colour} hatch={cup.hatch} size={19} />
-            {/each}
-            <span class="min-w-0 flex-1">{pour.name}{pour.mix ? `, mix ${pour.mix}` : ''}</span>
-            {#if pour.age !== undefined}<span class="text-ink-2">{duration(pour.age)} old</span>{/if}
-            <span class="w-20 text-right">{mass(pour.grams)}</span>
-          </li>
-        {/each}
-      </ul>
+      <WhereFrom trace={data.trace} cups={data.cups} />
     </section>
   {/if}
 </article>
