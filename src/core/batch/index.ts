@@ -13,3 +13,4 @@ export { castFor, poursNeeded } from './yield';
 export { dealCavities, dealPours, portions, type Allotment } from './turns';
 export { placeSurplus, type Spare, type Surplus } from './surplus';
 export { learnedCling, type CupLoss } from './losses';
+export { chipsByVolume, MOST_CHIPS, mostChips } from './chips';

@@ -1,7 +1,7 @@
 import { chanceFrom, type Chance } from '../pattern';
 import type { Amount, Cup, Plan, Step } from '../document';
 import type { Shelf } from '../shelf';
-import { mostChips } from '../plan/chips';
+import { mostChips } from '../batch';
 import { fill } from '../plan/fill';
 import type { Face } from './faces';
 import { pieceOf } from './picture';

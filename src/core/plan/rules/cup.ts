@@ -1,11 +1,11 @@
-import type { WeighedCup, Weighing } from '../../batch';
+import { chipsByVolume, MOST_CHIPS, mostChips, type WeighedCup, type Weighing } from '../../batch';
 import { decimalsOf, figure } from '../../quantity';
 import { COLOUR_TOLERANCE, PART_TOLERANCE, proposedLetDowns, type Scale } from '../../dosing';
 import { materials, RATIO_TOLERANCE, type Base, type Formula } from '../../material';
 import { type About, inPlan, type Diagnostic, type Fix } from '../../problem';
 import type { Cup } from '../../document';
 import { eachByItself, splitAll } from '../../document/mixing';
-import { chipsByVolume, MOST_CHIPS, mostChips } from '../chips';
+
 import type { ResolvedPlan } from '../resolve';
 import { reserveAfterColour } from './reserve-after-colour';
 import { gramsIn, type CommonMix, type CupMix, type CupInMixes, type AllMixes } from '../weighing/weighed';
