@@ -17,7 +17,7 @@ export const chipsByVolume = (chips: Chips, whole: number): number =>
 /**
  * As many chips as a body flows between, % of the cup's weight, whole; each sort in the measure it has. `body` is its density, g/ml.
  *
- * @example mostChips([{ percent: 70, density: 1.8 }], 1.8) // 57
+ * @example mostChips([{ percent: 70, density: 2.4 }], 1.8) // 63
  */
 export function mostChips(chips: Chips, body: number): number {
   const volume = FLOWS * MOST_CHIPS;
