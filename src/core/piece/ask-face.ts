@@ -67,19 +67,19 @@ interface Tried {
  */
 export function* askingFace(plan: Plan, shelf: Shelf, asked: AskedFace): Generator<Searching, FaceAnswer> {
   const { tries = TRIES, wishes } = asked;
-  const before = shownIn(plan, shelf, asked, { places: PLACES });
+  const kept: KeptTrace = { steps: [] };
+  const before = shownIn(plan, shelf, asked, { places: PLACES, kept });
   if (offOf(before, wishes) <= CLOSE_ENOUGH) return answered({ plan, before, after: before }, wishes);
   const start = opened(plan, shelf, asked);
-  const kept: KeptTrace = { steps: [] };
   const attempt = (pour: Changeable): Tried => {
     const shown = shownIn(closed(plan, pour), shelf, asked, { places: LOOKED, kept });
     return { pour, shown, off: offOf(shown, wishes) };
   };
-  const shown = shownIn(plan, shelf, asked, { places: LOOKED });
+  const shown = shownIn(plan, shelf, asked, { places: LOOKED, kept });
   const first = { pour: start, shown, off: offOf(shown, wishes) };
   const best = yield* searching(first, attempt, { tries, asked });
   const found = best.pour === start ? plan : closed(plan, best.pour);
-  const after = found === plan ? before : shownIn(found, shelf, asked, { places: PLACES });
+  const after = found === plan ? before : shownIn(found, shelf, asked, { places: PLACES, kept });
   // What came nearer by a coarse look and no nearer by a fine one is no answer.
   if (offOf(after, wishes) >= offOf(before, wishes)) return answered({ plan, before, after: before }, wishes);
   return answered({ plan: found, before, after }, wishes);
@@ -148,7 +148,7 @@ function shownIn(
   plan: Plan,
   shelf: Shelf,
   { groupId, face, wishes }: AskedFace,
-  { places, kept }: { places: number; kept?: KeptTrace }
+  { places, kept }: { places: number; kept: KeptTrace }
 ): number[] {
   const piece = pieceOf(plan, shelf, {}, { cavitySetId: groupId, kept });
   if (!piece) return wishes.map(() => 0);

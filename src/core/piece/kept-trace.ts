@@ -14,8 +14,17 @@ export interface Standing {
  * and seed; a search that changes a later step begins there.
  */
 export interface KeptTrace {
+  /** What all steps pour from, as text: of another mixture nothing is kept. */
+  of?: string;
   /** What each step did, as text: equal where it does the same. */
   steps: { does: string; after: Standing }[];
+}
+
+/** What was kept of the same mixtures; nothing of others. */
+export function keptOf(kept: KeptTrace, of: string): KeptTrace {
+  if (kept.of !== of) kept.steps = [];
+  kept.of = of;
+  return kept;
 }
 
 /** The same standing once more: what is done from here on leaves the other as it is. */

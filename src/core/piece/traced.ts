@@ -9,7 +9,7 @@ import { hasTrait, type ResolvedAct, type ResolvedStep } from '../plan/read-step
 import type { ResolvedPlan } from '../plan/resolve';
 import type { SetIn } from '../pour';
 import { contentsOf, potsOf } from './contents';
-import { goneThrough, type KeptTrace, type Standing } from './kept-trace';
+import { goneThrough, keptOf, type KeptTrace, type Standing } from './kept-trace';
 import type { Matter } from './matter';
 import { thingSetIn } from './set-in';
 import { sinkingOf } from './sinking';
@@ -55,7 +55,7 @@ export function traced(plan: ResolvedPlan, filled: FilledCavitySet, asked: Trace
     pots: new Map()
   };
   const standing = goneThrough(doingIn(plan, filled, { steps, until, bar: begun.casting.bar }), begun, {
-    kept: asked.kept,
+    kept: asked.kept && keptOf(asked.kept, pouredFrom(plan, filled)),
     perform: (doing, at) => perform(doing, goingFrom(at))
   });
   const { casting, matters } = standing;
@@ -103,6 +103,12 @@ interface Doing extends Performed {
   does: string;
 }
 
+/** What a piece is poured from, as text: the cups as they are mixed, the cavities, and castings of other cavities that are set in. */
+function pouredFrom({ plan }: ResolvedPlan, { cavitySet }: FilledCavitySet): string {
+  const elsewhere = plan.steps.filter((s) => !s.where.includes(cavitySet.group.id));
+  return JSON.stringify([plan.cups, plan.groups, elsewhere]);
+}
+
 /** What each step pours. A heavy colour has sunk once all is poured that it sinks through. */
 function doingIn(
   plan: ResolvedPlan,
@@ -111,17 +117,13 @@ function doingIn(
 ): Doing[] {
   const isPoured =
     until === undefined || steps.some((s) => s.step === plan.steps.findLast((x) => pours(x, filled)));
-  // What is poured is the cups' as well as the steps': another mixture is another pour, and so is another casting that is set in.
-  const { cups, groups, steps: all } = plan.plan;
-  const elsewhere = all.filter((s) => !s.where.includes(filled.cavitySet.group.id));
-  const mixed = JSON.stringify([cups, groups, elsewhere]);
   return steps.map((performed): Doing => {
     const { step, act, share, gated } = performed;
     const own = filled.pours.filter((p) => p.stepId === step.step.id);
     const [drawn] = own;
     const ml = own.reduce((s, p) => s + p.each, 0) * share;
     const sinks = drawn && isPoured && own.length === 1 ? sinkingOf(plan, filled, drawn, bar) : 0;
-    const does = JSON.stringify([mixed, step.step.id, act.act, gated, share, ml, sinks]);
+    const does = JSON.stringify([step.step.id, act.act, gated, share, ml, sinks]);
     return { ...performed, drawn, ml, sinks, does };
   });
 }

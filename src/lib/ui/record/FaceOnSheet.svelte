@@ -34,11 +34,9 @@
 
   onMount(async () => {
     const response = await fetch(`/api/v1/photos/${shows.photo}`).catch(() => undefined);
-    if (!response?.ok) {
-      gone = true;
-      return;
-    }
-    photo = await readPhoto(await response.blob());
+    photo = response?.ok ? await readPhoto(await response.blob()).catch(() => undefined) : undefined;
+    gone = !photo;
+    if (!photo) return;
     beside = await work.measure({
       photo,
       placed,
@@ -47,6 +45,7 @@
       cavitySetId: piece.group.cavitySetId,
       face: { kind: face } as Face
     });
+    gone = !beside?.measured || !beside.planned;
   });
 </script>
 
@@ -61,7 +60,9 @@
       sideBySide
     />
   {:else if gone}
-    <p class="text-ink-2">The photo it was measured by does not come; the figures are as they were kept.</p>
+    <p class="text-ink-2">
+      The photo it was measured by cannot be laid over the plan now; the figures are as they were kept.
+    </p>
   {:else}
     <p class="text-ink-2">The photo is being laid over the plan.</p>
   {/if}

@@ -1,5 +1,5 @@
 import { ofTheirOwn, piecesIn } from '$core/document';
-import { ownSpread, traceOf, type PieceTrace } from '$core/inspect';
+import { traceOf, type PieceTrace } from '$core/inspect';
 import {
   correctionsOf,
   debriefOf,
@@ -11,7 +11,8 @@ import {
 } from '$core/run';
 import { causesIn } from '$lib/server/causes';
 import { foldedRun } from '../../../../lib/run/folded-run';
-import { familyOf, listCards, listLessons, measuredPieces, piecesOf, readEvents } from '$lib/server/database';
+import { familyOf, listCards, listLessons, piecesOf, readEvents } from '$lib/server/database';
+import { spreadOf } from '$lib/server/own-spread';
 import { runOfPage } from '$lib/server/run-page';
 import { store } from '$lib/server/store';
 
@@ -24,9 +25,6 @@ function tracesOf(frozen: FrozenRun, state: RunState): Record<string, PieceTrace
     )
   );
 }
-
-/** Measured pieces that say how far pours vary. */
-const MEASURED = 40;
 
 export const load = async ({ params }) => {
   const { db } = await store();
@@ -60,8 +58,7 @@ export const load = async ({ params }) => {
     unreadable,
     open: state.now !== undefined,
     pieces,
-    /** How far the pours of these hands vary from their plans, by the pieces that were measured last; of all here until it is known. */
-    spread: ownSpread(await measuredPieces(db, MEASURED), handsOf(run.frozen.tasks, events).poured),
+    spread: await spreadOf(db, run, events),
     lessons
   };
 };

@@ -1,13 +1,11 @@
 import { error } from '@sveltejs/kit';
-import { ownSpread, traceOf } from '$core/inspect';
-import { handsOf, planNow } from '$core/run';
-import { measuredPieces, piecesOf, readEvents } from '$lib/server/database';
+import { traceOf } from '$core/inspect';
+import { planNow } from '$core/run';
+import { piecesOf, readEvents } from '$lib/server/database';
+import { spreadOf } from '$lib/server/own-spread';
 import { runOfPage } from '$lib/server/run-page';
 import { store } from '$lib/server/store';
 import { foldedRun } from '../../../../../../../lib/run/folded-run';
-
-/** Measured pieces that say how far pours vary. */
-const MEASURED = 40;
 
 export const load = async ({ params }) => {
   const { db } = await store();
@@ -32,6 +30,6 @@ export const load = async ({ params }) => {
     cups: run.frozen.computed.cups,
     piece,
     trace: traceOf(run.frozen, state, params.group, number),
-    spread: ownSpread(await measuredPieces(db, MEASURED), handsOf(run.frozen.tasks, events).poured)
+    spread: await spreadOf(db, run, events)
   };
 };
