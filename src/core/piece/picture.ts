@@ -10,7 +10,7 @@ import { resolve } from '../plan/resolve';
 import { pixelsOf, type Bytes, type BytesOf } from './pixels';
 import { shownOn } from './shown';
 import type { KeptTrace } from './kept-trace';
-import { cupIn } from './matter';
+import { cupIn, type Matter } from './matter';
 import { traced, type Traced } from './traced';
 
 /** A piece of a plan ready to be looked at from any side. */
@@ -250,12 +250,19 @@ const BLENDS = 0.5;
 
 /**
  * How far the colours have run into one another, 0 (clean) to 1 (stirred through): how often two places too close for the
- * eye to part are of different cups, over how often any two places are.
+ * eye to part are of different colours, over how often any two places are. Chips keep their edges: they are their body's.
  */
-export function muddiness({ traced: { engine, prism } }: DrawnPiece): number {
+export function muddiness({ traced: { engine, prism, matters } }: DrawnPiece): number {
   const { section } = prism.shaped;
   const chance = chanceFrom(90001);
-  const at = (x: number, y: number, z: number) => engine.matterAt({ x, y, z });
+  const isBody = (m: Matter) => m.kind === 'chip' || (m.kind === 'cup' && m.tone === 'full');
+  const told = matters.map((m, i) =>
+    isBody(m) ? matters.findIndex((o) => isBody(o) && cupIn(o) === cupIn(m)) : i
+  );
+  const at = (x: number, y: number, z: number) => {
+    const matter = engine.matterAt({ x, y, z });
+    return told[matter] ?? matter;
+  };
   const counts = new Map<number, number>();
   let [near, differ] = [0, 0];
   for (let tries = 0; near < PAIRS && tries < 8 * PAIRS; tries++) {

@@ -422,6 +422,14 @@ describe('a place of a face', () => {
 
 describe('the muddy meter', () => {
   it('is nothing for layers, and rises with every stroke', () => {
+    // Chips do not run, however many there are.
+    for (const percent of [10, 25, 45]) {
+      const cups = demo.shingle.cups.map((c) => ({
+        ...c,
+        fillers: c.fillers?.map((f) => ({ ...f, percent }))
+      }));
+      expect(muddiness(pieceOf({ ...demo.shingle, cups }, cards, {}, {})!)).toBe(0);
+    }
     expect(muddiness(pieceOf(demo.tideline, cards, {}, {})!)).toBeLessThan(0.08);
     const stirred = (strokes: number): Plan => {
       const plan = aside();
